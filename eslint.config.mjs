@@ -1,0 +1,115 @@
+import js from '@eslint/js';
+import prettier from 'eslint-config-prettier';
+import a11y from 'eslint-plugin-jsx-a11y';
+import hooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
+import ts from 'typescript-eslint';
+
+/** Core's folders, foundations first: a folder may import only those before it. */
+const coreLayers = [
+  'floor',
+  'pattern',
+  'cue',
+  'timing',
+  'budget',
+  'stats',
+  'progress',
+  'simulation',
+  'formats',
+];
+
+const forbid = (...patterns) => ({
+  '@typescript-eslint/no-restricted-imports': ['error', { patterns }],
+});
+
+const coreImportsNothing = {
+  regex: '^[^.]',
+  message: 'core is plain arithmetic: it imports nothing but itself.',
+};
+
+const coreRules = coreLayers.map((layer, i) => {
+  const later = coreLayers.slice(i + 1);
+  return {
+    files: [`packages/core/src/${layer}/**/*.ts`],
+    rules: forbid(
+      coreImportsNothing,
+      { regex: '^\\.\\./\\.\\./', message: 'core imports nothing outside itself.' },
+      ...(later.length > 0
+        ? [
+            {
+              regex: `^\\.\\./(${later.join('|')})(/|$)`,
+              message: `${layer}/ stands before ${later.join(', ')}: the arrow would run backwards.`,
+            },
+          ]
+        : []),
+    ),
+  };
+});
+
+/** The web app's places may not know each other; what two of them need is a part. */
+const webPlaces = ['squad', 'floor', 'review'];
+const webRules = [
+  ...webPlaces.map((place) => ({
+    files: [`apps/web/src/${place}/**/*.{ts,tsx}`],
+    rules: forbid({
+      regex: `/(${webPlaces.filter((p) => p !== place).join('|')}|app)/`,
+      message: 'A place may use parts/, club/ and log/, never another place or the shell.',
+    }),
+  })),
+  {
+    files: ['apps/web/src/parts/**/*.{ts,tsx}'],
+    rules: forbid({
+      regex: `/(${[...webPlaces, 'app', 'club', 'log'].join('|')})/`,
+      message: 'Parts draw what they are given: they know no place, no server and no storage.',
+    }),
+  },
+  {
+    files: ['apps/web/src/log/**/*.ts', 'apps/web/src/club/**/*.{ts,tsx}'],
+    rules: forbid({
+      regex: `/(${[...webPlaces, 'app', 'parts'].join('|')})/`,
+      message: 'Data comes before pictures.',
+    }),
+  },
+];
+
+export default ts.config(
+  { ignores: ['**/dist*/', 'data/', 'e2e/results/', '**/node_modules/'] },
+  js.configs.recommended,
+  ...ts.configs.strictTypeChecked.map((c) => ({ ...c, files: ['**/*.{ts,tsx}'] })),
+  {
+    files: ['**/*.{ts,tsx}'],
+    languageOptions: {
+      parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname },
+    },
+    rules: {
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/no-extraneous-class': ['error', { allowWithDecorator: true }],
+      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+      '@typescript-eslint/switch-exhaustiveness-check': 'error',
+      '@typescript-eslint/consistent-type-imports': 'error',
+    },
+  },
+  {
+    // Nest and MikroORM read constructor types at run time: a type-only import would erase them.
+    files: ['apps/server/src/**/*.ts', 'packages/contract/src/**/*.ts'],
+    rules: { '@typescript-eslint/consistent-type-imports': 'off' },
+  },
+  { files: ['packages/core/src/**/*.ts'], rules: forbid(coreImportsNothing) },
+  ...coreRules,
+  {
+    files: ['packages/contract/src/**/*.ts'],
+    rules: forbid({
+      regex: '^(@nestjs|@mikro-orm|react|@orthokin/(server|web))',
+      message: 'contract knows core and validation only.',
+    }),
+  },
+  {
+    files: ['apps/web/**/*.{ts,tsx}'],
+    ...a11y.flatConfigs.recommended,
+    languageOptions: { ...a11y.flatConfigs.recommended.languageOptions, globals: globals.browser },
+  },
+  { files: ['apps/web/**/*.{ts,tsx}'], ...hooks.configs.flat.recommended },
+  ...webRules,
+  { files: ['**/*.mjs'], languageOptions: { globals: globals.node } },
+  prettier,
+);

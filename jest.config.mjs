@@ -1,0 +1,47 @@
+/** SWC stands in for tsc here: types are checked once, by `npm run types`, not by every test run. */
+const swc = {
+  '^.+\\.tsx?$': [
+    '@swc/jest',
+    {
+      jsc: {
+        target: 'es2023',
+        parser: { syntax: 'typescript', tsx: true, decorators: true },
+        transform: {
+          legacyDecorator: true,
+          decoratorMetadata: true,
+          react: { runtime: 'automatic' },
+        },
+        keepClassNames: true,
+      },
+      module: { type: 'commonjs' },
+    },
+  ],
+  '^.+/node_modules/(uuid|idb)/.+\\.js$': ['@swc/jest', { module: { type: 'commonjs' } }],
+};
+
+const shared = {
+  rootDir: import.meta.dirname,
+  transform: swc,
+  transformIgnorePatterns: ['/node_modules/(?!(uuid|idb)/)'],
+  moduleNameMapper: {
+    '^@orthokin/core/(.*)$': '<rootDir>/packages/core/src/$1/index.ts',
+    '^@orthokin/contract$': '<rootDir>/packages/contract/src/index.ts',
+    '^(\\.{1,2}/.*)\\.js$': '$1',
+  },
+  testPathIgnorePatterns: ['/node_modules/', '/dist'],
+};
+
+const project = (displayName, folder) => ({
+  ...shared,
+  displayName,
+  testMatch: [`<rootDir>/${folder}/test/**/*.test.{ts,tsx}`],
+});
+
+export default {
+  projects: [
+    project('core', 'packages/core'),
+    project('contract', 'packages/contract'),
+    project('web', 'apps/web'),
+    { ...project('server', 'apps/server'), setupFiles: ['reflect-metadata'] },
+  ],
+};

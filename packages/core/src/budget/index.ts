@@ -1,0 +1,1 @@
+export { distanceCovered, travelTime, type TravelModel } from './travel.js';

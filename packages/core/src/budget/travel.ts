@@ -1,0 +1,25 @@
+/** How an athlete covers ground: equal acceleration and braking, and a top speed. */
+export interface TravelModel {
+  /** m/s². */
+  readonly acceleration: number;
+  /** m/s. */
+  readonly topSpeed: number;
+}
+
+/** Shortest time from rest to rest over a distance, seconds: 2√(d/a) if d ≤ v²/a, else d/v + v/a. */
+export function travelTime(distanceM: number, { acceleration, topSpeed }: TravelModel): number {
+  return distanceM <= topSpeed ** 2 / acceleration
+    ? 2 * Math.sqrt(distanceM / acceleration)
+    : distanceM / topSpeed + topSpeed / acceleration;
+}
+
+/** Metres covered after `timeS` seconds of such a run from rest to rest over `distanceM`. */
+export function distanceCovered(timeS: number, distanceM: number, model: TravelModel): number {
+  const total = travelTime(distanceM, model);
+  if (timeS <= 0) return 0;
+  if (timeS >= total) return distanceM;
+  if (timeS > total / 2) return distanceM - distanceCovered(total - timeS, distanceM, model);
+  const { acceleration: a, topSpeed } = model;
+  const speedingUp = Math.min(timeS, topSpeed / a);
+  return (a * speedingUp ** 2) / 2 + topSpeed * (timeS - speedingUp);
+}

@@ -1,0 +1,7 @@
+export {
+  REP_COLUMNS,
+  REP_DICTIONARY_HEADER,
+  repDictionary,
+  type RepColumn,
+  type RepTableSet,
+} from './rep-table.js';

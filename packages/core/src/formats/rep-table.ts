@@ -1,0 +1,114 @@
+import {
+  DURATION_NAMES,
+  endsOf,
+  EVENT_NAMES,
+  eventOf,
+  type DurationName,
+  type EventName,
+  type RepReading,
+} from '../timing/index.js';
+
+/** What a row of the rep table says about the set it comes from. */
+export interface RepTableSet {
+  readonly setId: string;
+  /** ISO 8601, UTC. */
+  readonly startedAt: string;
+  readonly athlete: string;
+  readonly pattern: string;
+  readonly rung: number;
+}
+
+type Cell = string | number | null;
+
+export interface RepColumn {
+  readonly name: string;
+  readonly unit: string;
+  readonly meaning: string;
+  /** `null` is an empty cell: not measured, or not so. */
+  readonly cell: (set: RepTableSet, reading: RepReading) => Cell;
+}
+
+const snake = (name: string): string => name.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`);
+
+const eventColumn = (name: EventName): RepColumn => ({
+  name: `${snake(name)}_at_ms`,
+  unit: 'ms',
+  meaning: `Time of ${name} on the set's clock, which starts at 0 with the set.`,
+  cell: (_, { rep }) => eventOf(rep.events, name)?.atMs ?? null,
+});
+
+function durationColumns(name: DurationName): RepColumn[] {
+  const [from, to] = endsOf(name);
+  return [
+    {
+      name: `${snake(name)}_ms`,
+      unit: 'ms',
+      meaning: `${to} minus ${from}. Empty when either was not timed.`,
+      cell: (_, { durations }) => {
+        const duration = durations[name];
+        return duration ? Math.round(duration.ms) : null;
+      },
+    },
+    {
+      name: `${snake(name)}_sd_ms`,
+      unit: 'ms',
+      meaning: `Standard deviation of the timing error of ${snake(name)}_ms.`,
+      cell: (_, { durations }) => {
+        const duration = durations[name];
+        return duration ? Math.round(duration.sdMs) : null;
+      },
+    },
+  ];
+}
+
+/** The columns of a rep table, one row a rep; also its data dictionary. */
+export const REP_COLUMNS: readonly RepColumn[] = [
+  { name: 'set_id', unit: '', meaning: 'The set (UUID).', cell: (set) => set.setId },
+  {
+    name: 'set_started_at',
+    unit: 'ISO 8601, UTC',
+    meaning: 'When the set started.',
+    cell: (set) => set.startedAt,
+  },
+  { name: 'athlete', unit: '', meaning: "The athlete's name.", cell: (set) => set.athlete },
+  { name: 'pattern', unit: '', meaning: 'The footwork pattern.', cell: (set) => set.pattern },
+  { name: 'rung', unit: '', meaning: 'Rung of the ladder, from 1.', cell: (set) => set.rung },
+  {
+    name: 'rep',
+    unit: '',
+    meaning: 'Which cue of the set, from 1.',
+    cell: (_, { rep }) => rep.ordinal,
+  },
+  {
+    name: 'target',
+    unit: '',
+    meaning: 'Letter of the target cued.',
+    cell: (_, { rep }) => rep.target,
+  },
+  {
+    name: 'left_out_because',
+    unit: '',
+    meaning: 'Why the rep is not averaged: false start, missed or struck out. Empty when it is.',
+    cell: (_, { leftOut }) => leftOut,
+  },
+  {
+    name: 'faults',
+    unit: '',
+    meaning: 'Faults of the rep, separated by "; ".',
+    cell: (_, { faults }) => faults.join('; ') || null,
+  },
+  {
+    name: 'sources',
+    unit: '',
+    meaning: 'Where the event times come from: hand, sensor, film, simulated; separated by "; ".',
+    cell: (_, { rep }) => [...new Set(rep.events.map(({ source }) => source))].join('; '),
+  },
+  ...EVENT_NAMES.map(eventColumn),
+  ...DURATION_NAMES.flatMap(durationColumns),
+];
+
+export const REP_DICTIONARY_HEADER = ['column', 'unit', 'meaning'] as const;
+
+/** The data dictionary as rows under `REP_DICTIONARY_HEADER`. */
+export const repDictionary = (): string[][] =>
+  REP_COLUMNS.map(({ name, unit, meaning }) => [name, unit, meaning]);

@@ -1,0 +1,2 @@
+export { erfc, normalCdf } from './normal.js';
+export { probabilityAtLeast } from './poisson-binomial.js';

@@ -1,0 +1,3 @@
+export { TYPICAL_ATHLETE, type SimulatedAthlete } from './athlete.js';
+export { positionAt } from './position.js';
+export { effortFactor, simulateRep, type SimulatedCue, type SimulatedRep } from './rep.js';

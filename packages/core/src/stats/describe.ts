@@ -1,0 +1,52 @@
+/** Values in ascending order; the input stays as it is. */
+const ascending = (values: readonly number[]): number[] => [...values].sort((a, b) => a - b);
+
+function quantileOfSorted(sorted: readonly number[], p: number): number {
+  const position = (sorted.length - 1) * p;
+  const below = sorted[Math.floor(position)] ?? NaN;
+  const above = sorted[Math.ceil(position)] ?? NaN;
+  return below + (above - below) * (position - Math.floor(position));
+}
+
+/** Quantile of type 7 (Hyndman & Fan 1996), 0 ≤ p ≤ 1, in the values' unit; NaN of nothing. */
+export const quantile = (values: readonly number[], p: number): number =>
+  quantileOfSorted(ascending(values), p);
+
+export const median = (values: readonly number[]): number => quantile(values, 0.5);
+
+/** Lower quartile, median and upper quartile, sorting once. */
+export function quartiles(values: readonly number[]): readonly [number, number, number] {
+  const sorted = ascending(values);
+  return [0.25, 0.5, 0.75].map((p) => quantileOfSorted(sorted, p)) as [number, number, number];
+}
+
+/** Median absolute deviation from the median. */
+export function mad(values: readonly number[]): number {
+  const centre = median(values);
+  return median(values.map((value) => Math.abs(value - centre)));
+}
+
+/** 1/Φ⁻¹(¾): makes the MAD of normal data estimate its standard deviation. */
+const MAD_TO_SD = 1.4826022185056018;
+
+export const scaledMad = (values: readonly number[]): number => MAD_TO_SD * mad(values);
+
+export const mean = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / values.length;
+
+/** Sample standard deviation (n − 1). */
+export function sd(values: readonly number[]): number {
+  const centre = mean(values);
+  const squares = values.reduce((sum, value) => sum + (value - centre) ** 2, 0);
+  return Math.sqrt(squares / (values.length - 1));
+}
+
+/** Coefficient of variation, sd / mean. */
+export const coefficientOfVariation = (values: readonly number[]): number =>
+  sd(values) / mean(values);
+
+/** Mean of what is left when floor(share · n) values are cut from each end. */
+export function trimmedMean(values: readonly number[], share: number): number {
+  const cut = Math.floor(share * values.length);
+  return mean(ascending(values).slice(cut, values.length - cut));
+}

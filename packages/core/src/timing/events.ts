@@ -1,0 +1,67 @@
+import { ok, wrong, type Result } from '../result/index.js';
+
+export const EVENT_NAMES = [
+  'cue',
+  'splitTakeoff',
+  'splitLanding',
+  'firstMove',
+  'arrival',
+  'action',
+  'departure',
+  'home',
+  'nextCue',
+] as const;
+export type EventName = (typeof EVENT_NAMES)[number];
+
+export const TIMING_SOURCES = ['hand', 'sensor', 'film', 'simulated'] as const;
+export type TimingSource = (typeof TIMING_SOURCES)[number];
+
+/** Something that happened in a repetition. */
+export interface TimedEvent {
+  readonly name: EventName;
+  /** On the set's own clock: milliseconds since the set started. */
+  readonly atMs: number;
+  /** Standard deviation of the timing error. */
+  readonly sdMs: number;
+  readonly source: TimingSource;
+}
+
+export const eventOf = (events: readonly TimedEvent[], name: EventName): TimedEvent | undefined =>
+  events.find((event) => event.name === name);
+
+/**
+ * Chains in which no event may come before an earlier one. A first move may come before its cue
+ * (that is a false start, not an error) and the split-step may fall on either side of the cue.
+ */
+const ORDERED_CHAINS: readonly (readonly EventName[])[] = [
+  ['cue', 'arrival', 'action', 'departure', 'home', 'nextCue'],
+  ['firstMove', 'arrival', 'action', 'departure', 'home', 'nextCue'],
+  ['splitTakeoff', 'splitLanding', 'arrival'],
+];
+
+/**
+ * The events themselves when they make a possible repetition. Otherwise a problem: no cue, an
+ * event given twice, or two events out of order, both of which are then named.
+ */
+export function checkEvents(events: readonly TimedEvent[]): Result<readonly TimedEvent[]> {
+  const names = events.map((event) => event.name);
+  const twice = names.findIndex((name, i) => names.indexOf(name) !== i);
+  if (twice >= 0) return wrong(`events[${twice}].name`, names[twice], 'each event at most once');
+  if (!names.includes('cue'))
+    return wrong('events', names.join(', ') || 'none', 'a cue among them');
+  for (const chain of ORDERED_CHAINS) {
+    const present = chain
+      .map((name) => eventOf(events, name))
+      .filter((event) => event !== undefined);
+    for (const [i, later] of present.entries()) {
+      const earlier = present[i - 1];
+      if (earlier && later.atMs < earlier.atMs)
+        return wrong(
+          `events[${events.indexOf(later)}].atMs`,
+          `${later.name} at ${later.atMs} ms, before ${earlier.name} at ${earlier.atMs} ms`,
+          `${later.name} not before ${earlier.name}`,
+        );
+    }
+  }
+  return ok(events);
+}

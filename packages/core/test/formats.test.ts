@@ -1,0 +1,42 @@
+import { REP_COLUMNS, repDictionary } from '@orthokin/core/formats';
+import { readRep } from '@orthokin/core/timing';
+
+const set = { setId: 's', startedAt: '2026-01-02T03:04:05Z', athlete: 'A', pattern: 'P', rung: 2 };
+const reading = readRep(
+  {
+    ordinal: 3,
+    target: 'B',
+    events: [
+      { name: 'cue', atMs: 1000, sdMs: 4.8, source: 'sensor' },
+      { name: 'firstMove', atMs: 1260, sdMs: 45, source: 'hand' },
+    ],
+    seenFaults: ['wrong way'],
+    struckOut: false,
+  },
+  { falseStartMs: 100, responseLimitMs: 3000, splitWindowMs: [-20, 120] },
+);
+const row = Object.fromEntries(REP_COLUMNS.map(({ name, cell }) => [name, cell(set, reading)]));
+
+test('a row holds the events, the durations with their error, and empty cells for the rest', () => {
+  expect(row).toMatchObject({
+    rep: 3,
+    target: 'B',
+    faults: 'wrong way',
+    sources: 'sensor; hand',
+    cue_at_ms: 1000,
+    first_move_at_ms: 1260,
+    reaction_ms: 260,
+    reaction_sd_ms: 45,
+    recovery_ms: null,
+    left_out_because: null,
+  });
+});
+
+test('the dictionary explains every column, and every time column has a unit', () => {
+  const dictionary = repDictionary();
+  expect(dictionary.map(([name]) => name)).toEqual(REP_COLUMNS.map(({ name }) => name));
+  for (const [name, unit, meaning] of dictionary) {
+    if (name?.endsWith('_ms')) expect(unit).toBe('ms');
+    expect(meaning).toMatch(/\.$/);
+  }
+});

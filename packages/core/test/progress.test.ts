@@ -1,0 +1,210 @@
+import fc from 'fast-check';
+import {
+  decideByCount,
+  DEFAULT_COUNT_RULE,
+  judgeSet,
+  limitingGate,
+  type JudgedSet,
+  type SetOutcome,
+} from '@orthokin/core/progress';
+import type { Rung } from '@orthokin/core/pattern';
+import { readRep, type RepReading } from '@orthokin/core/timing';
+
+const rung: Rung = {
+  number: 1,
+  name: 'Mixed',
+  targets: ['A', 'B'],
+  limitsMs: { reaction: 300, recovery: 900 },
+  passShare: 0.8,
+  falseStartShare: 0.1,
+  minValidReps: 8,
+};
+
+function reading(
+  ordinal: number,
+  reactionMs: number,
+  recoveryMs: number | null,
+  sdMs = 0,
+): RepReading {
+  const at = (name: 'cue' | 'firstMove' | 'action' | 'home', atMs: number) => ({
+    name,
+    atMs,
+    sdMs: name === 'cue' ? 0 : sdMs,
+    source: 'hand' as const,
+  });
+  const events = [at('cue', 0), at('firstMove', reactionMs), at('action', 1000)];
+  if (recoveryMs !== null) events.push(at('home', 1000 + recoveryMs));
+  return readRep(
+    { ordinal, target: 'A', events, seenFaults: [], struckOut: false },
+    { falseStartMs: 100, responseLimitMs: 3000, splitWindowMs: [-20, 120] },
+  );
+}
+const setOf = (...times: [number, number | null][]) =>
+  times.map(([reaction, recovery], i) => reading(i + 1, reaction, recovery));
+const repeated = (n: number, reaction: number, recovery: number): [number, number][] =>
+  Array.from({ length: n }, () => [reaction, recovery]);
+
+describe('a set against its rung, with exact times', () => {
+  test('8 of 10 inside every limit pass where 8 are needed', () => {
+    const judged = judgeSet(setOf(...repeated(8, 250, 800), ...repeated(2, 250, 950)), rung);
+    expect(judged.outcome).toBe('passed');
+    expect(judged.together).toMatchObject({ passes: 8, needed: 8 });
+    expect(limitingGate(judged)).toBeNull();
+  });
+
+  test('7 of 10 do not, and the limiting gate says by how much', () => {
+    const judged = judgeSet(setOf(...repeated(7, 250, 800), ...repeated(3, 250, 950)), rung);
+    expect(judged.outcome).toBe('not passed');
+    expect(limitingGate(judged)).toMatchObject({
+      gate: 'recovery',
+      passes: 7,
+      needed: 8,
+      overMs: 50,
+    });
+  });
+
+  test('limits are kept together: two short gates on different reps fail the set', () => {
+    const judged = judgeSet(
+      setOf(...repeated(6, 250, 800), ...repeated(2, 350, 800), ...repeated(2, 250, 950)),
+      rung,
+    );
+    expect(judged.times.map(({ verdict }) => verdict)).toEqual(['pass', 'pass']);
+    expect(judged.outcome).toBe('not passed');
+    expect(limitingGate(judged)).not.toBeNull();
+  });
+
+  test('of two failing gates the one further over its limit is named', () => {
+    const judged = judgeSet(setOf(...repeated(10, 310, 1200)), rung);
+    expect(limitingGate(judged)).toMatchObject({ gate: 'recovery', overMs: 300 });
+  });
+
+  test('too few valid reps decide nothing; untimed reps are counted by what they lack', () => {
+    const judged = judgeSet(setOf(...repeated(7, 250, 800), [250, null], [250, null]), rung);
+    expect(judged).toMatchObject({
+      outcome: 'too few reps',
+      validReps: { reps: 7, needed: 8, untimed: { recovery: 2 }, met: false },
+    });
+    expect(limitingGate(judged)).toMatchObject({ gate: 'valid reps' });
+  });
+
+  test('going early on more than a tenth of the cues holds the set, however fast it was', () => {
+    const judged = judgeSet(setOf(...repeated(9, 250, 800), ...repeated(2, 50, 800)), rung);
+    expect(judged.outcome).toBe('not passed');
+    expect(limitingGate(judged)).toMatchObject({
+      gate: 'false starts',
+      falseStarts: 2,
+      allowed: 1,
+    });
+  });
+
+  test('no reps at all are too few', () => {
+    expect(judgeSet([], rung).outcome).toBe('too few reps');
+  });
+});
+
+describe('a set timed by hand', () => {
+  const byHand = (reaction: number) =>
+    judgeSet(
+      Array.from({ length: 10 }, (_, i) => reading(i + 1, reaction, 700, 45)),
+      rung,
+    );
+
+  test('passes when far inside, fails when far outside, and is honest between', () => {
+    expect(byHand(200).outcome).toBe('passed');
+    expect(byHand(290).outcome).toBe('too close to call');
+    expect(byHand(420).outcome).toBe('not passed');
+  });
+
+  test('one quicker rep never makes the set less likely to pass', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 150, max: 450 }), { minLength: 8, maxLength: 14 }),
+        fc.nat(13),
+        (times, which) => {
+          const probability = (list: number[]) =>
+            judgeSet(
+              list.map((ms, i) => reading(i + 1, ms, 700, 45)),
+              rung,
+            ).together.probability;
+          const quicker = times.map((ms, i) => (i === which % times.length ? ms - 40 : ms));
+          expect(probability(quicker)).toBeGreaterThanOrEqual(probability(times) - 1e-12);
+        },
+      ),
+    );
+  });
+});
+
+describe('the count rule', () => {
+  const judgements = {
+    passed: judgeSet(setOf(...repeated(10, 250, 800)), rung),
+    'not passed': judgeSet(setOf(...repeated(10, 250, 1000)), rung),
+    'too few reps': judgeSet(setOf(...repeated(3, 250, 800)), rung),
+    'too close to call': judgeSet(
+      Array.from({ length: 10 }, (_, i) => reading(i, 290, 700, 45)),
+      rung,
+    ),
+  } satisfies Record<SetOutcome, unknown>;
+  const sets = (...list: [SetOutcome, string][]): JudgedSet[] =>
+    list.map(([outcome, day], i) => ({ setId: String(i), day, judgement: judgements[outcome] }));
+  const decide = (list: JudgedSet[], above = true) =>
+    decideByCount(list, DEFAULT_COUNT_RULE, above);
+
+  test('moves up after 2 of the last 3 sets on 2 days', () => {
+    expect(decide(sets(['passed', '1'], ['not passed', '1'], ['passed', '2'])).answer).toBe(
+      'move up',
+    );
+  });
+
+  test('two on one day are not enough', () => {
+    expect(decide(sets(['passed', '1'], ['passed', '1']))).toMatchObject({
+      answer: 'not enough reps yet',
+      daysPassed: 1,
+    });
+  });
+
+  test('forgets sets older than the last three', () => {
+    const old = sets(['passed', '1'], ['not passed', '2'], ['not passed', '3'], ['passed', '4']);
+    expect(decide(old)).toMatchObject({
+      answer: 'not enough reps yet',
+      setsPassed: 1,
+      setsSeen: 3,
+    });
+  });
+
+  test('stays when the newest set did not pass, naming what limits it', () => {
+    const decision = decide(sets(['passed', '1'], ['not passed', '2']));
+    expect(decision).toMatchObject({ answer: 'stay', limiting: { gate: 'recovery', overMs: 100 } });
+  });
+
+  test.each<SetOutcome>(['too few reps', 'too close to call'])(
+    '%s is not enough yet',
+    (outcome) => {
+      expect(decide(sets([outcome, '1'])).answer).toBe('not enough reps yet');
+    },
+  );
+
+  test('nothing run is not enough; on the top rung a met rule stays', () => {
+    expect(decide([]).answer).toBe('not enough reps yet');
+    expect(decide(sets(['passed', '1'], ['passed', '2']), false)).toMatchObject({
+      answer: 'stay',
+      atTop: true,
+    });
+  });
+
+  test('one more passed set never turns move up into anything else', () => {
+    const outcome = fc.constantFrom<SetOutcome>(
+      'passed',
+      'not passed',
+      'too few reps',
+      'too close to call',
+    );
+    const history = fc.array(fc.tuple(outcome, fc.constantFrom('1', '2', '3')), { maxLength: 6 });
+    fc.assert(
+      fc.property(history, (list) => {
+        const before = decide(sets(...list));
+        const after = decide(sets(...list, ['passed', '4']));
+        if (before.answer === 'move up') expect(after.answer).toBe('move up');
+      }),
+    );
+  });
+});
