@@ -85,6 +85,7 @@ export default ts.config(
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
       '@typescript-eslint/no-extraneous-class': ['error', { allowWithDecorator: true }],
       '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
       '@typescript-eslint/switch-exhaustiveness-check': 'error',
       '@typescript-eslint/consistent-type-imports': 'error',
     },
@@ -92,7 +93,12 @@ export default ts.config(
   {
     // Nest and MikroORM read constructor types at run time: a type-only import would erase them.
     files: ['apps/server/src/**/*.ts', 'packages/contract/src/**/*.ts'],
-    rules: { '@typescript-eslint/consistent-type-imports': 'off' },
+    rules: {
+      '@typescript-eslint/consistent-type-imports': 'off',
+      // The contract's classes are shapes for JSON: an object of the shape is as good as an instance.
+      '@typescript-eslint/no-unsafe-class-instance-assignment': 'off',
+      '@typescript-eslint/no-misused-spread': 'off',
+    },
   },
   { files: ['packages/core/src/**/*.ts'], rules: forbid(coreImportsNothing) },
   ...coreRules,

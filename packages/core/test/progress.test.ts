@@ -3,6 +3,7 @@ import {
   decideByCount,
   DEFAULT_COUNT_RULE,
   judgeSet,
+  ladderPlace,
   limitingGate,
   type JudgedSet,
   type SetOutcome,
@@ -171,6 +172,16 @@ describe('the count rule', () => {
     });
   });
 
+  test('a set broken off early pushes none out', () => {
+    const broken = sets(
+      ['passed', '1'],
+      ['not passed', '1'],
+      ['too few reps', '2'],
+      ['passed', '2'],
+    );
+    expect(decide(broken).answer).toBe('move up');
+  });
+
   test('stays when the newest set did not pass, naming what limits it', () => {
     const decision = decide(sets(['passed', '1'], ['not passed', '2']));
     expect(decision).toMatchObject({ answer: 'stay', limiting: { gate: 'recovery', overMs: 100 } });
@@ -206,5 +217,23 @@ describe('the count rule', () => {
         if (before.answer === 'move up') expect(after.answer).toBe('move up');
       }),
     );
+  });
+});
+
+describe('the place on the ladder', () => {
+  const move = (toRung: number, basis: 'rule' | 'undo' = 'rule') => ({
+    toRung,
+    basis,
+    movedAt: new Date(2026, 0, toRung),
+  });
+
+  test('is rung 1 before any move, and where the newest one led after', () => {
+    expect(ladderPlace([])).toEqual({ rung: 1, by: null });
+    expect(ladderPlace([move(2), move(3)])).toMatchObject({ rung: 3, by: { toRung: 3 } });
+  });
+
+  test('a move taken back leaves the athlete there by the move before it', () => {
+    expect(ladderPlace([move(2), move(3), move(2, 'undo')])).toEqual({ rung: 2, by: move(2) });
+    expect(ladderPlace([move(2), move(1, 'undo')])).toEqual({ rung: 1, by: null });
   });
 });

@@ -4,6 +4,7 @@ import {
   durationsOf,
   probabilityUnder,
   readRep,
+  standing,
   verdictOf,
   withNextCues,
   type EventName,
@@ -180,6 +181,12 @@ describe('validity and faults', () => {
     });
     expect(readRep(seen, settings).faults).toEqual(['late split', 'short of home']);
   });
+});
+
+test('a row stands until another replaces it, through any chain of corrections', () => {
+  const row = (id: string, replaces: string | null = null) => ({ id, replaces });
+  const rows = [row('a'), row('b'), row('a2', 'a'), row('a3', 'a2')];
+  expect(standing(rows).map(({ id }) => id)).toEqual(['b', 'a3']);
 });
 
 describe('the next cue', () => {

@@ -22,7 +22,7 @@ export type Answer = 'move up' | 'stay' | 'not enough reps yet';
 export interface Decision {
   readonly answer: Answer;
   readonly rule: CountRule;
-  /** Sets the rule looked at, newest last, and those of them that passed. */
+  /** Sets with enough reps that the rule looked at, and those of them that passed. */
   readonly setsSeen: number;
   readonly setsPassed: number;
   /** Different days on which one of them passed. */
@@ -44,11 +44,13 @@ export function decideByCount(
   rule: CountRule,
   hasRungAbove: boolean,
 ): Decision {
-  const seen = sets.slice(-rule.ofLast);
+  // A set broken off after a few reps says nothing, so it must not push out one that does.
+  const telling = sets.filter(({ judgement }) => judgement.outcome !== 'too few reps');
+  const seen = telling.slice(-rule.ofLast);
   const passed = seen.filter(({ judgement }) => judgement.outcome === 'passed');
   const daysPassed = new Set(passed.map(({ day }) => day)).size;
   const met = passed.length >= rule.setsNeeded && daysPassed >= rule.distinctDays;
-  const newest = seen.at(-1);
+  const newest = sets.at(-1);
   const held = newest?.judgement.outcome === 'not passed';
   return {
     answer: met && hasRungAbove ? 'move up' : met || held ? 'stay' : 'not enough reps yet',

@@ -16,3 +16,4 @@ export {
   type TimeGate,
   type ValidRepsGate,
 } from './gates.js';
+export { ladderPlace, type LadderMove, type LadderPlace } from './place.js';

@@ -21,6 +21,7 @@ export {
   DEFAULT_RESPONSE_LIMIT_MS,
   FAULTS,
   readRep,
+  standing,
   withNextCues,
   type Fault,
   type LeftOutReason,

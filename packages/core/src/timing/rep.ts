@@ -76,6 +76,14 @@ export function readRep(rep: Rep, settings: RepSettings): RepReading {
   return { rep, durations, faults, leftOut };
 }
 
+/** The rows that stand: those that no other row of the same set replaces. */
+export function standing<Row extends { readonly id: string; readonly replaces: string | null }>(
+  recorded: readonly Row[],
+): Row[] {
+  const replaced = new Set(recorded.map(({ replaces }) => replaces));
+  return recorded.filter(({ id }) => !replaced.has(id));
+}
+
 /**
  * The reps in order, each with the cue that followed it as its `nextCue`. `recorded` holds every
  * rep of the set, also those since redone: their cues were seen too.

@@ -1,0 +1,35 @@
+import { Entity, PrimaryKey, PrimaryKeyProp, Property } from '@mikro-orm/core';
+import type { AgeBand } from '@orthokin/contract';
+import type { Side } from '@orthokin/core/floor';
+import type { SimulatedAthlete } from '@orthokin/core/simulation';
+
+@Entity({ tableName: 'athlete' })
+export class Athlete {
+  [PrimaryKeyProp]?: ['clubId', 'id'];
+
+  @PrimaryKey({ type: 'uuid' })
+  clubId!: string;
+
+  @PrimaryKey({ type: 'uuid' })
+  id!: string;
+
+  @Property({ type: 'text' })
+  name!: string;
+
+  @Property({ type: 'text' })
+  hand!: Side;
+
+  @Property({ type: 'text' })
+  ageBand!: AgeBand;
+
+  @Property({ type: 'text', nullable: true })
+  note!: string | null;
+
+  /** The pattern the athlete is working on. */
+  @Property({ type: 'uuid' })
+  patternId!: string;
+
+  /** What a simulated stand-in for this athlete plays with; `null` for a typical one. */
+  @Property({ type: 'json', nullable: true })
+  simulated!: SimulatedAthlete | null;
+}

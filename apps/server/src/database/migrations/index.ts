@@ -1,0 +1,6 @@
+import { Migration20261124GroundTables } from './20261124-ground-tables.js';
+
+/** In the order in which they run; never change one that has been released. */
+export const MIGRATIONS = [
+  { name: '20261124-ground-tables', class: Migration20261124GroundTables },
+];

@@ -1,0 +1,25 @@
+import { Migrator } from '@mikro-orm/migrations';
+import { defineConfig, type Options } from '@mikro-orm/postgresql';
+import { Athlete } from '../athletes/athlete.entity.js';
+import { Club } from '../clubs/club.entity.js';
+import { DrillSet } from '../drills/drill-set.entity.js';
+import { RepRow } from '../drills/rep.entity.js';
+import { PatternRow } from '../patterns/pattern.entity.js';
+import { RungMove } from '../progress/rung-move.entity.js';
+import { MIGRATIONS } from './migrations/index.js';
+
+/** How the ORM meets the database at an address. */
+export const ormOptions = (clientUrl: string): Options =>
+  defineConfig({
+    clientUrl,
+    entities: [Club, Athlete, PatternRow, DrillSet, RepRow, RungMove],
+    extensions: [Migrator],
+    migrations: {
+      migrationsList: MIGRATIONS,
+      tableName: 'migration',
+      snapshot: false,
+      silent: true,
+    },
+    forceUtcTimezone: true,
+    connect: true,
+  });

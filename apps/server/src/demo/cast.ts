@@ -1,0 +1,176 @@
+import type { AgeBand } from '@orthokin/contract';
+import type { Side } from '@orthokin/core/floor';
+import { TYPICAL_ATHLETE, type SimulatedAthlete } from '@orthokin/core/simulation';
+import type { DemoPattern } from './patterns.js';
+
+export interface DemoAthlete {
+  readonly name: string;
+  readonly hand: Side;
+  readonly ageBand: AgeBand;
+  readonly note: string | null;
+  readonly pattern: DemoPattern;
+  readonly model: SimulatedAthlete;
+}
+
+interface Traits {
+  readonly mu: number;
+  readonly tau: number;
+  readonly acceleration: number;
+  readonly topSpeed: number;
+  readonly gain: number;
+  readonly fade: number;
+  readonly weak: readonly [Side, number] | null;
+  readonly early: number;
+}
+
+const modelOf = ({ mu, tau, acceleration, topSpeed, gain, fade, weak, early }: Traits) => ({
+  ...TYPICAL_ATHLETE,
+  reaction: { muMs: mu, sigmaMs: 20, tauMs: tau },
+  travel: { acceleration, topSpeed },
+  learning: { gain, ratePerSession: 0.14 },
+  fadePerRep: fade,
+  weakSide: weak && { side: weak[0], factor: weak[1] },
+  falseStartShare: early,
+});
+
+/** The people of the demo club. All of them are invented. */
+export const DEMO_CLUB = 'Tiller Lane Squash';
+
+export const DEMO_CAST: readonly DemoAthlete[] = [
+  {
+    name: 'Amara Quill',
+    hand: 'right',
+    ageBand: 'under 15',
+    note: null,
+    pattern: 'star',
+    model: modelOf({
+      mu: 212,
+      tau: 30,
+      acceleration: 15,
+      topSpeed: 4.7,
+      gain: 0.3,
+      fade: 0.003,
+      weak: ['left', 1.05],
+      early: 0.02,
+    }),
+  },
+  {
+    name: 'Cass Ondry',
+    hand: 'left',
+    ageBand: 'adult',
+    note: null,
+    pattern: 'star',
+    model: modelOf({
+      mu: 220,
+      tau: 38,
+      acceleration: 14,
+      topSpeed: 4.5,
+      gain: 0.22,
+      fade: 0.005,
+      weak: ['right', 1.07],
+      early: 0.03,
+    }),
+  },
+  {
+    name: 'Idris Fennimar',
+    hand: 'right',
+    ageBand: 'under 17',
+    note: 'Does not tell red from green: call letters and shapes, not colours.',
+    pattern: 'star',
+    model: modelOf({
+      mu: 205,
+      tau: 28,
+      acceleration: 15.5,
+      topSpeed: 4.8,
+      gain: 0.28,
+      fade: 0.004,
+      weak: ['left', 1.12],
+      early: 0.02,
+    }),
+  },
+  {
+    name: 'Juno Marlock',
+    hand: 'right',
+    ageBand: 'under 13',
+    note: null,
+    pattern: 'cross',
+    model: modelOf({
+      mu: 232,
+      tau: 45,
+      acceleration: 12.5,
+      topSpeed: 4.2,
+      gain: 0.34,
+      fade: 0.006,
+      weak: null,
+      early: 0.05,
+    }),
+  },
+  {
+    name: 'Lotte Brandvane',
+    hand: 'right',
+    ageBand: 'adult',
+    note: 'Coming back from a calf strain: stop on any pain, and only what her physiotherapist has cleared.',
+    pattern: 'line',
+    model: modelOf({
+      mu: 224,
+      tau: 34,
+      acceleration: 9.5,
+      topSpeed: 3.8,
+      gain: 0.3,
+      fade: 0.009,
+      weak: ['right', 1.14],
+      early: 0.01,
+    }),
+  },
+  {
+    name: 'Oskar Tvedmoor',
+    hand: 'left',
+    ageBand: 'under 15',
+    note: null,
+    pattern: 'cross',
+    model: modelOf({
+      mu: 208,
+      tau: 32,
+      acceleration: 14,
+      topSpeed: 4.6,
+      gain: 0.26,
+      fade: 0.004,
+      weak: ['right', 1.05],
+      early: 0.14,
+    }),
+  },
+  {
+    name: 'Rafe Lindhollow',
+    hand: 'right',
+    ageBand: 'adult',
+    note: null,
+    pattern: 'cross',
+    model: modelOf({
+      mu: 236,
+      tau: 50,
+      acceleration: 13,
+      topSpeed: 4.4,
+      gain: 0.18,
+      fade: 0.007,
+      weak: ['left', 1.09],
+      early: 0.02,
+    }),
+  },
+  {
+    name: 'Wren Hallowby',
+    hand: 'right',
+    ageBand: 'under 11',
+    note: null,
+    pattern: 'line',
+    model: modelOf({
+      mu: 246,
+      tau: 52,
+      acceleration: 10.5,
+      topSpeed: 3.9,
+      gain: 0.4,
+      fade: 0.006,
+      weak: ['left', 1.06],
+      early: 0.06,
+    }),
+  },
+];

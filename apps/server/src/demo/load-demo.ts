@@ -1,0 +1,114 @@
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { seededRandom, type Random } from '@orthokin/core/cue';
+import { DEFAULT_FALSE_START_MS, DEFAULT_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
+import { v7 } from 'uuid';
+import { Athlete } from '../athletes/athlete.entity.js';
+import { Club } from '../clubs/club.entity.js';
+import { DrillSet } from '../drills/drill-set.entity.js';
+import { RepRow } from '../drills/rep.entity.js';
+import { PatternRow } from '../patterns/pattern.entity.js';
+import { RungMove } from '../progress/rung-move.entity.js';
+import { DEMO_CAST, DEMO_CLUB, type DemoAthlete } from './cast.js';
+import { pastSets, type PastSet } from './history.js';
+import { DEMO_PATTERNS, type DemoPattern } from './patterns.js';
+
+const SEED = 20_261_124;
+/** Fixed, so that a reset finds the club it made before. */
+const CLUB_ID = '019ab000-0000-7000-8000-000000000001';
+const MOVE_AFTER_MS = 30_000;
+
+/** Makes ids that hold a given time but are the same on every load. */
+const idMaker =
+  (random: Random) =>
+  (at: Date): string =>
+    v7({
+      msecs: at.getTime(),
+      random: Uint8Array.from({ length: 16 }, () => Math.floor(random() * 256)),
+    });
+
+/**
+ * Loads the demo club: `once` only into a database without any club, `reset` in place of the demo
+ * club that is there. Clubs of other people are never touched.
+ */
+export async function loadDemo(em: EntityManager, mode: 'once' | 'reset'): Promise<void> {
+  if (mode === 'once' && (await em.count(Club)) > 0) return;
+  await em.transactional(async (tx) => {
+    // Sets and athletes hold on to patterns, so those go last.
+    await tx.nativeDelete(Athlete, { clubId: CLUB_ID });
+    await tx.nativeDelete(Club, { clubId: CLUB_ID });
+    await tx.insert(Club, { clubId: CLUB_ID, name: DEMO_CLUB });
+    await new DemoLoader(tx, new Date()).load();
+  });
+}
+
+class DemoLoader {
+  private readonly random = seededRandom(SEED);
+  private readonly newId = idMaker(seededRandom(SEED + 1));
+
+  constructor(
+    private readonly em: EntityManager,
+    private readonly now: Date,
+  ) {}
+
+  async load(): Promise<void> {
+    const patternIds = new Map<DemoPattern, string>();
+    for (const [key, body] of Object.entries(DEMO_PATTERNS)) {
+      const id = this.newId(this.now);
+      patternIds.set(key as DemoPattern, id);
+      await this.em.insert(PatternRow, { clubId: CLUB_ID, id, name: body.name, body });
+    }
+    for (const person of DEMO_CAST)
+      await this.loadAthlete(person, patternIds.get(person.pattern) ?? '');
+  }
+
+  private async loadAthlete(person: DemoAthlete, patternId: string): Promise<void> {
+    const athleteId = this.newId(this.now);
+    const { name, hand, ageBand, note, model } = person;
+    await this.em.insert(Athlete, {
+      ...{ clubId: CLUB_ID, id: athleteId, patternId, simulated: model },
+      ...{ name, hand, ageBand, note },
+    });
+    const seed = Math.floor(this.random() * 2 ** 32);
+    const past = pastSets(model, DEMO_PATTERNS[person.pattern], this.now, seed).map((set) => ({
+      ...set,
+      id: this.newId(set.startedAt),
+    }));
+    await this.em.insertMany(
+      DrillSet,
+      past.map(({ reps, movedTo, cues, ...set }) => ({
+        ...{ clubId: CLUB_ID, athleteId, patternId, source: 'simulated' as const },
+        falseStartMs: DEFAULT_FALSE_START_MS,
+        responseLimitMs: DEFAULT_RESPONSE_LIMIT_MS,
+        ...set,
+        cues: [...cues],
+        endReason: 'completed' as const,
+      })),
+    );
+    await this.em.insertMany(
+      RepRow,
+      past.flatMap((set) => this.repRows(set)),
+    );
+    const moves = past.filter(({ movedTo }) => movedTo !== null);
+    await this.em.insertMany(
+      RungMove,
+      moves.map(({ id, rung, movedTo, endedAt }) => {
+        const movedAt = new Date(endedAt.getTime() + MOVE_AFTER_MS);
+        return {
+          ...{ clubId: CLUB_ID, id: this.newId(movedAt), athleteId, patternId, setId: id, movedAt },
+          ...{ fromRung: rung, toRung: movedTo ?? rung, basis: 'rule' as const },
+        };
+      }),
+    );
+  }
+
+  private repRows(set: PastSet & { id: string }) {
+    return set.reps.map((rep) => ({
+      ...{ clubId: CLUB_ID, id: this.newId(set.endedAt), setId: set.id, replaces: null },
+      ordinal: rep.ordinal,
+      target: rep.target,
+      events: [...rep.events],
+      seenFaults: [...rep.seenFaults],
+      struckOut: rep.struckOut,
+    }));
+  }
+}

@@ -1,0 +1,35 @@
+import { Entity, PrimaryKey, PrimaryKeyProp, Property } from '@mikro-orm/core';
+import type { Fault, TimedEvent } from '@orthokin/core/timing';
+
+/** A repetition as recorded. Rows are only ever added: a correction names the row it replaces. */
+@Entity({ tableName: 'rep' })
+export class RepRow {
+  [PrimaryKeyProp]?: ['clubId', 'id'];
+
+  @PrimaryKey({ type: 'uuid' })
+  clubId!: string;
+
+  @PrimaryKey({ type: 'uuid' })
+  id!: string;
+
+  @Property({ type: 'uuid' })
+  setId!: string;
+
+  @Property({ type: 'integer' })
+  ordinal!: number;
+
+  @Property({ type: 'text' })
+  target!: string;
+
+  @Property({ type: 'json' })
+  events!: TimedEvent[];
+
+  @Property({ type: 'json' })
+  seenFaults!: Fault[];
+
+  @Property({ type: 'boolean' })
+  struckOut!: boolean;
+
+  @Property({ type: 'uuid', nullable: true })
+  replaces!: string | null;
+}

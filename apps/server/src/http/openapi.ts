@@ -1,0 +1,36 @@
+import { applyDecorators, type INestApplication, type Type } from '@nestjs/common';
+import { ApiBody, ApiOkResponse, DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+// The published ESM build of class-transformer hides its metadata storage; this is where it lives.
+import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
+import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+
+const SCHEMAS = '#/components/schemas/';
+
+const schemaOf = (of: Type, isArray: boolean) => {
+  const reference = { $ref: `${SCHEMAS}${of.name}` };
+  return isArray ? { type: 'array', items: reference } : reference;
+};
+
+/** The request's body, from its class-validator rules: contract knows nothing of OpenAPI. */
+export const Takes = (body: Type): MethodDecorator => ApiBody({ schema: schemaOf(body, false) });
+
+/** The reply's body. */
+export const Gives = (reply: Type, { each = false } = {}): MethodDecorator =>
+  applyDecorators(ApiOkResponse({ schema: schemaOf(reply, each) }));
+
+/** Serves the description of the API at /api/docs. */
+export function serveDocs(app: INestApplication): void {
+  const options = new DocumentBuilder()
+    .setTitle('Orthokin')
+    .setDescription('Times are milliseconds, lengths are metres. Sending a thing twice is safe.')
+    .setVersion('1')
+    .build();
+  SwaggerModule.setup('api/docs', app, () => {
+    const document = SwaggerModule.createDocument(app, options);
+    const schemas = validationMetadatasToSchemas({
+      classTransformerMetadataStorage: defaultMetadataStorage,
+      refPointerPrefix: SCHEMAS,
+    }) as NonNullable<typeof document.components>['schemas'];
+    return { ...document, components: { ...document.components, schemas: schemas ?? {} } };
+  });
+}

@@ -1,0 +1,25 @@
+import { BadRequestException, ConflictException, NotFoundException } from '@nestjs/common';
+import { validationProblems } from '@orthokin/contract';
+import { problemSentence, type Problem, type Result } from '@orthokin/core/result';
+import type { ValidationError } from 'class-validator';
+
+const body = (problems: readonly Problem[]) => ({
+  message: problems.map(problemSentence).join(' '),
+  problems,
+});
+
+/** For the validation pipe: every field that is wrong, what was given, what is allowed. */
+export const refuseInvalid = (errors: ValidationError[]): BadRequestException =>
+  new BadRequestException(body(validationProblems(errors)));
+
+/** The value of a result, or a refusal that carries its problem. */
+export function accepted<T>(result: Result<T>): T {
+  if (result.ok) return result.value;
+  throw new BadRequestException(body([result.problem]));
+}
+
+export const unknown = (field: string, given: string, what: string): NotFoundException =>
+  new NotFoundException(body([{ field, given, allowed: `the id of ${what} of this club` }]));
+
+export const conflict = (field: string, given: string, allowed: string): ConflictException =>
+  new ConflictException(body([{ field, given, allowed }]));

@@ -1,0 +1,152 @@
+import { EntityManager, LockMode } from '@mikro-orm/postgresql';
+import { Injectable } from '@nestjs/common';
+import type { RungMoveBody, RungMoveReply } from '@orthokin/contract';
+import {
+  decideByCount,
+  DEFAULT_COUNT_RULE,
+  ladderPlace,
+  type Decision,
+  type LadderPlace,
+  type SetJudgement,
+} from '@orthokin/core/progress';
+import { Athlete } from '../athletes/athlete.entity.js';
+import { insertOnce } from '../database/insert-once.js';
+import { DrillSet } from '../drills/drill-set.entity.js';
+import { DrillsService } from '../drills/drills.service.js';
+import { conflict } from '../http/refusals.js';
+import type { PatternRow } from '../patterns/pattern.entity.js';
+import { PatternsService } from '../patterns/patterns.service.js';
+import { judgeStored } from './evidence.js';
+import { RungMove } from './rung-move.entity.js';
+
+/** Older sets than this many on a rung cannot matter to a count rule. */
+const EVIDENCE_SETS = 20;
+
+export interface Assessment {
+  readonly judgement: SetJudgement;
+  readonly decision: Decision;
+}
+
+@Injectable()
+export class ProgressService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly drills: DrillsService,
+    private readonly patterns: PatternsService,
+  ) {}
+
+  /** Where an athlete stands on a pattern's ladder; `until` looks back to an earlier moment. */
+  async place(
+    clubId: string,
+    athleteId: string,
+    patternId: string,
+    until?: Date,
+  ): Promise<LadderPlace<RungMove>> {
+    const moves = await this.em.find(
+      RungMove,
+      { clubId, athleteId, patternId, ...(until && { movedAt: { $lte: until } }) },
+      // Moves made in one instant (an undo at once) keep the order of their ids, which hold time.
+      { orderBy: [{ movedAt: 'asc' }, { id: 'asc' }] },
+    );
+    return ladderPlace(moves);
+  }
+
+  /**
+   * A set judged, and what its rung's rule says with it as the newest evidence: the sets of the
+   * same source that the athlete ran since coming to the rung. Sources are never pooled.
+   */
+  async assess(set: DrillSet, { body: pattern }: PatternRow): Promise<Assessment> {
+    const { clubId, athleteId, patternId, rung, source, startedAt } = set;
+    const { by } = await this.place(clubId, athleteId, patternId, startedAt);
+    const since = by?.toRung === rung ? by.movedAt : new Date(0);
+    const sets = await this.em.find(
+      DrillSet,
+      { clubId, athleteId, patternId, rung, source, startedAt: { $gte: since, $lte: startedAt } },
+      { orderBy: { startedAt: 'desc' }, limit: EVIDENCE_SETS },
+    );
+    const reps = await this.drills.reps(
+      clubId,
+      sets.map(({ id }) => id),
+    );
+    const judged = sets
+      .map((each) =>
+        judgeStored(
+          each,
+          reps.filter(({ setId }) => setId === each.id),
+          pattern,
+        ),
+      )
+      .reverse();
+    const newest = judged.find(({ setId }) => setId === set.id);
+    if (!newest) throw new Error(`Set ${set.id} is not among its own evidence.`);
+    return {
+      judgement: newest.judgement,
+      decision: decideByCount(judged, DEFAULT_COUNT_RULE, rung < pattern.rungs.length),
+    };
+  }
+
+  /** Applies a decision to the athlete's rung, or takes the newest move back. */
+  async move(clubId: string, id: string, body: RungMoveBody): Promise<RungMoveReply> {
+    const movedAt = new Date(body.movedAt);
+    await this.em.transactional(async (em) => {
+      // One move of an athlete at a time: two screens must not both move them up.
+      await em.findOne(
+        Athlete,
+        { clubId, id: body.athleteId },
+        { lockMode: LockMode.PESSIMISTIC_WRITE },
+      );
+      const known = await em.findOne(RungMove, { clubId, id });
+      if (!known) await this.checkMove(clubId, body);
+      await insertOnce(em, RungMove, { clubId, id, ...body, movedAt });
+    });
+    return { ...body, id, movedAt: movedAt.toISOString() };
+  }
+
+  private async checkMove(clubId: string, body: RungMoveBody): Promise<void> {
+    const set = await this.drills.set(clubId, body.setId);
+    if (set.athleteId !== body.athleteId || set.patternId !== body.patternId)
+      throw conflict('setId', body.setId, 'a set of this athlete on this pattern');
+    const { rung, by } = await this.place(clubId, body.athleteId, body.patternId);
+    if (rung !== body.fromRung)
+      throw conflict('fromRung', String(body.fromRung), `${rung}, where the athlete stands now`);
+    if (body.basis === 'undo') this.checkUndo(body, by);
+    else await this.checkRule(clubId, body, set);
+  }
+
+  private async checkRule(clubId: string, body: RungMoveBody, set: DrillSet): Promise<void> {
+    const rung = body.fromRung;
+    if (body.toRung !== rung + 1)
+      throw conflict('toRung', String(body.toRung), `${rung + 1}: one rung at a time`);
+    if (set.rung !== rung)
+      throw conflict(
+        'setId',
+        body.setId,
+        `a set on rung ${rung}; this one was on rung ${set.rung}`,
+      );
+    const { decision } = await this.assess(set, await this.patterns.one(clubId, body.patternId));
+    if (decision.answer !== 'move up')
+      throw conflict(
+        'basis',
+        body.basis,
+        `a set after which the rule says move up, not ${decision.answer}`,
+      );
+  }
+
+  private checkUndo({ toRung, setId }: RungMoveBody, newest: RungMove | null): void {
+    if (newest?.setId !== setId)
+      throw conflict('setId', setId, 'the set of the newest move: only that can be taken back');
+    if (newest.fromRung !== toRung)
+      throw conflict('toRung', String(toRung), `${newest.fromRung}, where the move started`);
+  }
+}
+
+export const moveReply = (move: RungMove): RungMoveReply => ({
+  id: move.id,
+  athleteId: move.athleteId,
+  patternId: move.patternId,
+  fromRung: move.fromRung,
+  toRung: move.toRung,
+  basis: move.basis,
+  setId: move.setId,
+  movedAt: move.movedAt.toISOString(),
+});

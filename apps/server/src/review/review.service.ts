@@ -1,0 +1,69 @@
+import { Injectable } from '@nestjs/common';
+import type { SetReviewReply } from '@orthokin/contract';
+import { REP_COLUMNS, REP_DICTIONARY_HEADER, repDictionary } from '@orthokin/core/formats';
+import { stringify } from 'csv-stringify/sync';
+import { athleteReply, AthletesService } from '../athletes/athletes.service.js';
+import { DrillsService, repReply, setReply } from '../drills/drills.service.js';
+import { patternReply, PatternsService } from '../patterns/patterns.service.js';
+import { readSet } from '../progress/evidence.js';
+import { moveReply, ProgressService } from '../progress/progress.service.js';
+
+/** Spreadsheets run cells that start like a formula; a name must never do that. */
+const csv = (rows: unknown[][]): string => stringify(rows, { escape_formulas: true });
+
+@Injectable()
+export class ReviewService {
+  constructor(
+    private readonly athletes: AthletesService,
+    private readonly patterns: PatternsService,
+    private readonly drills: DrillsService,
+    private readonly progress: ProgressService,
+  ) {}
+
+  async review(clubId: string, setId: string): Promise<SetReviewReply> {
+    const { set, athlete, pattern, reps } = await this.parts(clubId, setId);
+    const [{ judgement, decision }, place] = await Promise.all([
+      this.progress.assess(set, pattern),
+      this.progress.place(clubId, set.athleteId, set.patternId),
+    ]);
+    return {
+      set: setReply(set),
+      athlete: athleteReply(athlete),
+      pattern: patternReply(pattern),
+      reps: reps.map(repReply),
+      judgement,
+      decision: { ...decision },
+      currentRung: place.rung,
+      moved: place.by?.setId === setId ? moveReply(place.by) : null,
+    };
+  }
+
+  async repsCsv(clubId: string, setId: string): Promise<string> {
+    const { set, athlete, pattern, reps } = await this.parts(clubId, setId);
+    const about = {
+      setId,
+      startedAt: set.startedAt.toISOString(),
+      athlete: athlete.name,
+      pattern: pattern.name,
+      rung: set.rung,
+    };
+    const rows = readSet(set, reps, pattern.body).map((reading) =>
+      REP_COLUMNS.map(({ cell }) => cell(about, reading)),
+    );
+    return csv([REP_COLUMNS.map(({ name }) => name), ...rows]);
+  }
+
+  dictionaryCsv(): string {
+    return csv([[...REP_DICTIONARY_HEADER], ...repDictionary()]);
+  }
+
+  private async parts(clubId: string, setId: string) {
+    const set = await this.drills.set(clubId, setId);
+    const [athlete, pattern, reps] = await Promise.all([
+      this.athletes.one(clubId, set.athleteId),
+      this.patterns.one(clubId, set.patternId),
+      this.drills.reps(clubId, [setId]),
+    ]);
+    return { set, athlete, pattern, reps };
+  }
+}

@@ -1,0 +1,107 @@
+import type { Side } from '@orthokin/core/floor';
+import type { SetOutcome } from '@orthokin/core/progress';
+import type { SimulatedAthlete } from '@orthokin/core/simulation';
+import { Type } from 'class-transformer';
+import {
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsObject,
+  IsOptional,
+  IsString,
+  IsUUID,
+  ValidateNested,
+} from 'class-validator';
+import { PatternReply } from './pattern.js';
+import { DecisionReply } from './progress.js';
+
+export const HANDS = ['left', 'right'] as const satisfies readonly Side[];
+export const AGE_BANDS = ['under 11', 'under 13', 'under 15', 'under 17', 'adult'] as const;
+export type AgeBand = (typeof AGE_BANDS)[number];
+
+export class AthleteReply {
+  @IsUUID()
+  id: string;
+
+  @IsString()
+  name: string;
+
+  @IsIn(HANDS)
+  hand: Side;
+
+  @IsIn(AGE_BANDS)
+  ageBand: AgeBand;
+
+  /** What the coach must bear in mind, in their own words. */
+  @IsOptional()
+  @IsString()
+  note: string | null;
+}
+
+/** The newest set of an athlete and what it led to. */
+export class LastSetReply {
+  @IsUUID()
+  id: string;
+
+  @IsISO8601()
+  startedAt: string;
+
+  @IsInt()
+  rung: number;
+
+  @IsIn(['passed', 'not passed', 'too close to call', 'too few reps'] satisfies SetOutcome[])
+  outcome: SetOutcome;
+
+  @ValidateNested()
+  @Type(() => DecisionReply)
+  decision: DecisionReply;
+}
+
+/** One line of the squad page. */
+export class SquadLineReply {
+  @ValidateNested()
+  @Type(() => AthleteReply)
+  athlete: AthleteReply;
+
+  @IsUUID()
+  patternId: string;
+
+  @IsString()
+  patternName: string;
+
+  @IsInt()
+  rung: number;
+
+  @IsString()
+  rungName: string;
+
+  @IsInt()
+  rungs: number;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => LastSetReply)
+  lastSet: LastSetReply | null;
+}
+
+/** Everything the floor needs to run a drill with an athlete, also when the network goes. */
+export class DrillSetupReply {
+  @ValidateNested()
+  @Type(() => AthleteReply)
+  athlete: AthleteReply;
+
+  @ValidateNested()
+  @Type(() => PatternReply)
+  pattern: PatternReply;
+
+  @IsInt()
+  rung: number;
+
+  /** Days on which this athlete has trained this pattern before. */
+  @IsInt()
+  sessionsBefore: number;
+
+  /** The numbers the simulated athlete plays with when it stands in for this one. */
+  @IsObject()
+  simulated: SimulatedAthlete;
+}

@@ -1,0 +1,28 @@
+import type { Problem } from '@orthokin/core/result';
+import type { ValidationError } from 'class-validator';
+
+/** Longer values are cut: a refusal must fit on a screen. */
+const SHOWN_LENGTH = 120;
+
+function shown(value: unknown): string {
+  if (value === undefined) return 'nothing';
+  const text = typeof value === 'string' ? value : JSON.stringify(value);
+  return text.length > SHOWN_LENGTH ? `${text.slice(0, SHOWN_LENGTH)}…` : text;
+}
+
+const joined = (path: string, property: string): string => {
+  if (path === '') return property;
+  return /^\d+$/.test(property) ? `${path}[${property}]` : `${path}.${property}`;
+};
+
+/** A validator's nested findings as a flat list: which field, what was given, what is allowed. */
+export const validationProblems = (errors: readonly ValidationError[], path = ''): Problem[] =>
+  errors.flatMap(({ property, value, constraints, children }) => {
+    const field = joined(path, property);
+    const own = Object.values(constraints ?? {}).map((rule) => ({
+      field,
+      given: shown(value),
+      allowed: rule.startsWith(`${property} `) ? rule.slice(property.length + 1) : rule,
+    }));
+    return [...own, ...validationProblems(children ?? [], field)];
+  });

@@ -1,0 +1,109 @@
+import 'reflect-metadata';
+import { plainToInstance, type ClassConstructor } from 'class-transformer';
+import { validateSync } from 'class-validator';
+import {
+  DrillSetBody,
+  NewRepPath,
+  PatternReply,
+  RepBody,
+  SetEndBody,
+  validationProblems,
+} from '@orthokin/contract';
+import { layoutTargets } from '@orthokin/core/pattern';
+
+function problemsOf<T extends object>(of: ClassConstructor<T>, plain: object) {
+  const errors = validateSync(plainToInstance(of, plain), {
+    whitelist: true,
+    forbidNonWhitelisted: true,
+  });
+  return validationProblems(errors);
+}
+
+const uuid = '0193c8a0-5b00-7000-8000-000000000001';
+const rep = {
+  ordinal: 1,
+  target: 'A',
+  events: [{ name: 'cue', atMs: 1000, sdMs: 4.8, source: 'sensor' }],
+  seenFaults: [],
+  struckOut: false,
+  replaces: null,
+};
+const set = {
+  athleteId: uuid,
+  patternId: uuid,
+  rung: 1,
+  source: 'hand',
+  startedAt: '2026-03-01T10:00:00.000Z',
+  day: '2026-03-01',
+  seed: 42,
+  falseStartMs: 100,
+  responseLimitMs: 3000,
+  cues: [{ ordinal: 1, target: 'A', foreperiodMs: 900 }],
+};
+
+test('what a client sends is accepted', () => {
+  expect(problemsOf(RepBody, rep)).toEqual([]);
+  expect(problemsOf(DrillSetBody, set)).toEqual([]);
+  expect(problemsOf(SetEndBody, { endedAt: set.startedAt, reason: 'completed' })).toEqual([]);
+});
+
+test.each<[string, object, string, string]>([
+  [
+    'a time that is no number',
+    { events: [{ ...rep.events[0], atMs: 'soon' }] },
+    'events[0].atMs',
+    'soon',
+  ],
+  ['an unknown event', { events: [{ ...rep.events[0], name: 'jump' }] }, 'events[0].name', 'jump'],
+  ['an impossible error', { events: [{ ...rep.events[0], sdMs: -1 }] }, 'events[0].sdMs', '-1'],
+  ['no events', { events: [] }, 'events', '[]'],
+  ['a small letter', { target: 'a' }, 'target', 'a'],
+  ['an unknown fault', { seenFaults: ['lazy'] }, 'seenFaults', '["lazy"]'],
+  ['a rep beyond the longest set', { ordinal: 201 }, 'ordinal', '201'],
+  ['a field nobody knows', { mood: 'good' }, 'mood', 'good'],
+])('%s is named with its value', (_, change, field, given) => {
+  const problems = problemsOf(RepBody, { ...rep, ...change });
+  expect(problems[0]).toMatchObject({ field, given });
+  expect(problems[0]?.allowed).not.toBe('');
+});
+
+test.each<[string, object]>([
+  ['startedAt', { startedAt: 'yesterday' }],
+  ['day', { day: '1 March' }],
+  ['seed', { seed: -1 }],
+  ['source', { source: 'guess' }],
+  ['cues[0].foreperiodMs', { cues: [{ ordinal: 1, target: 'A', foreperiodMs: 0.5 }] }],
+])('a bad %s of a set is named', (field, change) => {
+  expect(problemsOf(DrillSetBody, { ...set, ...change })[0]).toMatchObject({ field });
+});
+
+test('ids a client makes are of version 7', () => {
+  const v4 = '3b241101-e2bb-4255-8caf-4136c566a962';
+  expect(problemsOf(NewRepPath, { clubId: v4, setId: uuid, repId: uuid })).toEqual([]);
+  expect(problemsOf(NewRepPath, { clubId: v4, setId: uuid, repId: v4 })[0]).toMatchObject({
+    field: 'repId',
+    given: v4,
+  });
+});
+
+test('a missing field is said to be missing, and a long value is cut', () => {
+  expect(problemsOf(RepBody, { ...rep, target: undefined })[0]).toMatchObject({
+    field: 'target',
+    given: 'nothing',
+  });
+  const long = problemsOf(RepBody, { ...rep, target: 'A'.repeat(500) })[0];
+  expect(long?.given.length).toBeLessThan(130);
+});
+
+test("core's patterns fit the reply", () => {
+  const pattern = {
+    id: uuid,
+    name: 'Star',
+    court: 'squash',
+    home: { onCourt: { x: 0, y: 4.26 }, radiusM: 0.5 },
+    targets: layoutTargets('star', { wideM: 2, shortM: 3, deepM: 2 }),
+    splitWindowMs: [-20, 120],
+    rungs: [],
+  };
+  expect(problemsOf(PatternReply, pattern)).toEqual([]);
+});

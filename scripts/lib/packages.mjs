@@ -1,0 +1,70 @@
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { postgresBin } from './cluster.mjs';
+import { ROOT } from './paths.mjs';
+import { Refusal, say } from './say.mjs';
+
+export const CHROMIUM = '/usr/bin/chromium';
+
+/** Debian's packages by what of theirs must be there. */
+const DEBIAN = {
+  postgresql: () => postgresBin() !== null,
+  chromium: () => existsSync(CHROMIUM),
+};
+
+const isRoot = () => process.getuid?.() === 0;
+
+/** Debian makes and starts a cluster of its own when PostgreSQL is installed; we bring ours. */
+const NO_MAIN_CLUSTER = '/etc/postgresql-common/createcluster.d/orthokin-install.conf';
+
+/** @param {string[]} args */
+function apt(args) {
+  const { status } = spawnSync('apt-get', args, {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  });
+  if (status !== 0)
+    throw new Refusal(`"apt-get ${args.join(' ')}" failed: see above, mend it and run this again.`);
+}
+
+/**
+ * Installs the Debian packages that are missing, or says which they are.
+ * @param {(keyof typeof DEBIAN)[]} names
+ */
+export function ensureDebianPackages(names) {
+  const missing = names.filter((name) => !DEBIAN[name]());
+  if (missing.length === 0) return;
+  const install = `apt-get install -y ${missing.join(' ')}`;
+  if (!isRoot())
+    throw new Refusal(
+      `Missing: ${missing.join(' and ')} (Debian packages). Ask root to run "${install}", then run this again.`,
+    );
+  say(`Installing Debian packages: ${missing.join(', ')}`);
+  mkdirSync(join(NO_MAIN_CLUSTER, '..'), { recursive: true });
+  writeFileSync(NO_MAIN_CLUSTER, 'create_main_cluster = false\n');
+  try {
+    apt(['-qq', 'update']);
+    apt(['-qq', 'install', '-y', '--no-install-recommends', ...missing]);
+  } finally {
+    rmSync(NO_MAIN_CLUSTER, { force: true });
+  }
+}
+
+/** Installs the npm packages of the lock file, unless they are there already. */
+export function ensureNpmPackages() {
+  const stamp = join(ROOT, 'node_modules/.orthokin-lock');
+  const wanted = createHash('sha256')
+    .update(readFileSync(join(ROOT, 'package-lock.json')))
+    .digest('hex');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  say('Installing npm packages');
+  const { status } = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    cwd: ROOT,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  if (status !== 0)
+    throw new Refusal('"npm ci" failed: see above. Check the network and run this again.');
+  writeFileSync(stamp, wanted);
+}

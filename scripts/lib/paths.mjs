@@ -1,0 +1,6 @@
+import { resolve } from 'node:path';
+
+export const ROOT = resolve(import.meta.dirname, '../..');
+
+/** Everything made at run time lives here; git ignores it. */
+export const DATA = resolve(ROOT, 'data');
