@@ -53,18 +53,18 @@ const webRules = [
     files: [`apps/web/src/${place}/**/*.{ts,tsx}`],
     rules: forbid({
       regex: `/(${webPlaces.filter((p) => p !== place).join('|')}|app)/`,
-      message: 'A place may use parts/, club/ and log/, never another place or the shell.',
+      message: 'A place may use parts/, drill/, club/ and log/, never another place or the shell.',
     }),
   })),
   {
     files: ['apps/web/src/parts/**/*.{ts,tsx}'],
     rules: forbid({
-      regex: `/(${[...webPlaces, 'app', 'club', 'log'].join('|')})/`,
+      regex: `/(${[...webPlaces, 'app', 'club', 'drill', 'log'].join('|')})/`,
       message: 'Parts draw what they are given: they know no place, no server and no storage.',
     }),
   },
   {
-    files: ['apps/web/src/log/**/*.ts', 'apps/web/src/club/**/*.{ts,tsx}'],
+    files: ['apps/web/src/{log,club,drill}/**/*.{ts,tsx}'],
     rules: forbid({
       regex: `/(${[...webPlaces, 'app', 'parts'].join('|')})/`,
       message: 'Data comes before pictures.',

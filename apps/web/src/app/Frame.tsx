@@ -1,0 +1,174 @@
+import { Moon, Sun } from 'lucide-react';
+import { useEffect, type ReactElement } from 'react';
+import { Button as IconButton } from 'react-aria-components';
+import { NavLink, Outlet, ScrollRestoration } from 'react-router';
+import styled from 'styled-components';
+import { ClubContext, useClubs } from '../club/queries.js';
+import { useSending } from '../log/sender-context.js';
+import { useRemembered } from '../log/useRemembered.js';
+import { count } from '../parts/format.js';
+import { Failed } from '../parts/Notice.js';
+import { Sole } from '../parts/Sole.js';
+import { Page, Quiet } from '../parts/Text.js';
+import { colour, NARROW } from '../parts/tokens.js';
+
+const Bar = styled.header`
+  display: flex;
+  align-items: center;
+  gap: 4px 26px;
+  padding: 0 28px;
+  min-height: 56px;
+  border-bottom: 1px solid ${colour('rule')};
+  nav {
+    display: flex;
+    gap: 22px;
+    align-self: stretch;
+  }
+  nav a {
+    display: flex;
+    align-items: center;
+    padding: 3px 2px 0;
+    text-decoration: none;
+    color: ${colour('quiet')};
+    border-bottom: 3px solid transparent;
+  }
+  nav a.active {
+    color: ${colour('ink')};
+    font-weight: 700;
+    border-bottom-color: #c9502e;
+  }
+  .end {
+    margin-left: auto;
+    display: flex;
+    align-items: center;
+    gap: 16px;
+    font-size: 15px;
+    color: ${colour('quiet')};
+  }
+  @media (max-width: ${NARROW}) {
+    padding: 0 16px;
+    gap: 14px;
+    nav {
+      gap: 14px;
+    }
+    .club {
+      display: none;
+    }
+    .name {
+      position: absolute;
+      clip-path: inset(50%);
+    }
+  }
+`;
+
+const Name = styled(NavLink)`
+  display: flex;
+  align-items: center;
+  gap: 9px;
+  font-weight: 750;
+  font-size: 19px;
+  text-decoration: none;
+`;
+
+const ThemeButton = styled(IconButton)`
+  display: grid;
+  place-items: center;
+  width: 40px;
+  height: 40px;
+  border: 0;
+  border-radius: 50%;
+  background: none;
+  color: ${colour('ink')};
+  cursor: pointer;
+`;
+
+const Skip = styled.a`
+  position: absolute;
+  left: -999px;
+  &:focus {
+    left: 12px;
+    top: 12px;
+    z-index: 5;
+    padding: 8px 14px;
+    background: ${colour('raised')};
+  }
+`;
+
+function SendingWords(): ReactElement {
+  const { waiting, refused, reachable } = useSending();
+  if (refused > 0)
+    return <strong>{count(refused, 'record')} refused by the server, kept here</strong>;
+  if (waiting === 0) return <span>all sent</span>;
+  return (
+    <strong>
+      {waiting} not sent yet{reachable ? '' : ', kept here'}
+    </strong>
+  );
+}
+
+/** Lights on or off: the device's wish until somebody chooses, then the choice. */
+function useTheme(): ['light' | 'dark', () => void] {
+  const [chosen, choose] = useRemembered<'light' | 'dark' | null>('theme', null);
+  const wished = window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
+  const theme = chosen ?? wished;
+  useEffect(() => {
+    document.documentElement.dataset['theme'] = theme;
+  }, [theme]);
+  return [theme, () => choose(theme === 'dark' ? 'light' : 'dark')];
+}
+
+/** The shell round every place. */
+export function Frame(): ReactElement {
+  const clubs = useClubs();
+  const [theme, toggleTheme] = useTheme();
+  const club = clubs.data?.[0];
+  return (
+    <>
+      <Skip href="#place">To the content</Skip>
+      <Bar className="no-print">
+        <Name to="/">
+          <svg width={26} height={30} viewBox="-0.62 -0.62 1.24 1.24" aria-hidden>
+            <Sole foot="left" x={-0.27} y={0} headingDeg={-5} length={1} />
+            <Sole foot="right" x={0.27} y={0} headingDeg={5} length={1} />
+          </svg>
+          <span className="name">Orthokin</span>
+        </Name>
+        <nav aria-label="Places">
+          <NavLink to="/" end>
+            Squad
+          </NavLink>
+          <NavLink to="/floor">Floor</NavLink>
+          <NavLink to="/review">Review</NavLink>
+        </nav>
+        <div className="end">
+          <span className="club">{club?.name}</span>
+          <SendingWords />
+          <ThemeButton
+            onPress={toggleTheme}
+            aria-label={theme === 'dark' ? 'Lights on' : 'Lights off'}
+          >
+            {theme === 'dark' ? <Sun size={20} /> : <Moon size={20} />}
+          </ThemeButton>
+        </div>
+      </Bar>
+      <div id="place">
+        {club ? (
+          <ClubContext value={club}>
+            <Outlet />
+          </ClubContext>
+        ) : (
+          <Page>
+            {clubs.error ? (
+              <Failed error={clubs.error} again={() => void clubs.refetch()} />
+            ) : clubs.data ? (
+              <Quiet>There is no club here yet. Run ./start --reset-demo for the demo club.</Quiet>
+            ) : (
+              <Quiet>Opening the club…</Quiet>
+            )}
+          </Page>
+        )}
+      </div>
+      <ScrollRestoration />
+    </>
+  );
+}

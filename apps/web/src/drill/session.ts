@@ -1,0 +1,71 @@
+import { actionsOf, append } from '../log/drill-log.js';
+import { apply, outgoing, replay, type Action, type DrillPlan, type Run } from './run.js';
+
+export interface SessionState {
+  readonly run: Run;
+  /** The browser could not write: what happens now is only in this page's memory. */
+  readonly storageFailed: boolean;
+}
+
+/**
+ * A drill that is being run. Whatever happens is written to this device first and shown after, one
+ * thing at a time, so that the page may die at any moment and no finished rep is lost.
+ */
+export class Session {
+  private readonly listeners = new Set<() => void>();
+  private writing: Promise<void> = Promise.resolve();
+
+  private constructor(
+    private state: SessionState,
+    private seq: number,
+    private readonly onOutgoing: () => void,
+  ) {}
+
+  static async start(plan: DrillPlan, onOutgoing: () => void): Promise<Session> {
+    const action: Action = { type: 'started', plan };
+    const run = replay([action]);
+    if (!run) throw new Error('A started drill has a run.');
+    const session = new Session({ run, storageFailed: false }, 0, onOutgoing);
+    await session.write(action, null, run);
+    return session;
+  }
+
+  /** A drill of this device taken up again; `null` when the device knows nothing of it. */
+  static async restore(drillId: string, onOutgoing: () => void): Promise<Session | null> {
+    const actions = await actionsOf(drillId);
+    const run = replay(actions);
+    return run && new Session({ run, storageFailed: false }, actions.length, onOutgoing);
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly snapshot = (): SessionState => this.state;
+
+  /** Queues what happened; resolves when it is written and shown. */
+  readonly commit = (action: Action): Promise<void> => {
+    this.writing = this.writing.then(async () => {
+      const before = this.state.run;
+      const after = apply(before, action);
+      if (after && after !== before) await this.write(action, before, after);
+    });
+    return this.writing;
+  };
+
+  private async write(action: Action, before: Run | null, run: Run): Promise<void> {
+    const items = outgoing(before, run, action);
+    const { id, clubId, startedAt } = run.plan;
+    const ended = run.state === 'ended';
+    const head = { id, clubId, startedAt: Date.parse(startedAt), ended };
+    const storageFailed = await append({ head, seq: this.seq, action, outgoing: items }).then(
+      () => false,
+      () => true,
+    );
+    this.seq += 1;
+    this.state = { run, storageFailed: storageFailed || this.state.storageFailed };
+    for (const listener of this.listeners) listener();
+    if (items.length > 0) this.onOutgoing();
+  }
+}

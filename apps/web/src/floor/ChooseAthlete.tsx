@@ -1,0 +1,49 @@
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { useSquad } from '../club/queries.js';
+import { ButtonLink } from '../parts/Button.js';
+import { Failed } from '../parts/Notice.js';
+import { Headline, Page, Quiet } from '../parts/Text.js';
+
+const Names = styled.ul`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(260px, 1fr));
+  gap: 12px;
+  margin: 22px 0 0;
+  padding: 0;
+  list-style: none;
+  a {
+    width: 100%;
+    min-height: 64px;
+    justify-content: flex-start;
+  }
+`;
+
+/** Who works: the first question on the floor. */
+export function ChooseAthlete(): ReactElement {
+  const squad = useSquad();
+  return (
+    <Page>
+      <Headline>Who works?</Headline>
+      {squad.isPending && <Quiet>Reading the squad…</Quiet>}
+      {squad.error && !squad.data && (
+        <Failed error={squad.error} again={() => void squad.refetch()} />
+      )}
+      <Names>
+        {squad.data?.map(({ athlete, patternName, rung }) => (
+          <li key={athlete.id}>
+            <ButtonLink to={`/floor/${athlete.id}`}>
+              <span>
+                {athlete.name}
+                <br />
+                <Quiet as="span" style={{ fontWeight: 450, fontSize: 15 }}>
+                  {patternName}, rung {rung}
+                </Quiet>
+              </span>
+            </ButtonLink>
+          </li>
+        ))}
+      </Names>
+    </Page>
+  );
+}

@@ -1,0 +1,68 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState, type ReactElement } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { useSender } from '../log/sender-context.js';
+import { ChooseAthlete } from './ChooseAthlete.js';
+import { DrillScreen } from './DrillScreen.js';
+import { SetUp } from './SetUp.js';
+import { Session } from '../drill/session.js';
+import type { DrillPlan } from '../drill/run.js';
+import { epochNow, SetClock } from '../drill/set-clock.js';
+import { allowSound } from './tone.js';
+import { Unfinished } from './Unfinished.js';
+
+/** The floor: choose who, settle what, run the set. */
+export function FloorPage(): ReactElement {
+  const { athleteId } = useParams();
+  const sender = useSender();
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [session, setSession] = useState<Session | null>(null);
+  const wake = () => void sender.wake();
+
+  const start = async (plan: DrillPlan) => {
+    await allowSound();
+    setSession(await Session.start(plan, wake));
+  };
+
+  const goOn = async (drillId: string) => {
+    await allowSound();
+    const restored = await Session.restore(drillId, wake);
+    if (!restored) return;
+    const clock = new SetClock(Date.parse(restored.snapshot().run.plan.startedAt));
+    await restored.commit({ type: 'resumed', atMs: clock.now() });
+    setSession(restored);
+  };
+
+  const endThere = async (drillId: string) => {
+    const restored = await Session.restore(drillId, wake);
+    await restored?.commit({ type: 'ended', at: new Date(epochNow()).toISOString() });
+  };
+
+  // Leaving by the browser's own way back must not leave cues running.
+  useEffect(() => () => void session?.commit({ type: 'paused' }), [session]);
+
+  if (session) {
+    return (
+      <DrillScreen
+        session={session}
+        onLeave={() => {
+          const { run } = session.snapshot();
+          setSession(null);
+          void client.invalidateQueries();
+          void navigate(run.recorded.length > 0 ? `/review/${run.plan.id}` : '/');
+        }}
+      />
+    );
+  }
+  return (
+    <>
+      <Unfinished onGoOn={(id) => void goOn(id)} onEnd={endThere} />
+      {athleteId ? (
+        <SetUp key={athleteId} athleteId={athleteId} onStart={start} />
+      ) : (
+        <ChooseAthlete />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,51 @@
+import { heading, HOME } from '@orthokin/core/floor';
+import { rungOf, targetOf } from '@orthokin/core/pattern';
+import { positionAt } from '@orthokin/core/simulation';
+import type { TimedEvent } from '@orthokin/core/timing';
+import { useEffect, useRef, type ReactElement } from 'react';
+import { AthleteFeet, athleteTransform, FloorPlan } from '../parts/FloorPlan.js';
+import type { Run } from '../drill/run.js';
+import type { SetClock } from '../drill/set-clock.js';
+
+const AT_HOME = { at: HOME, headingDeg: 0 };
+/** From this far out the athlete faces where they are going. */
+const TURN_M = 0.15;
+
+/** The floor during a set: the called target lit, the simulated athlete moving in time. */
+export function LiveFloor({
+  run,
+  clock,
+  lit,
+  playing,
+}: {
+  run: Run;
+  clock: SetClock;
+  lit: boolean;
+  playing: readonly TimedEvent[] | null;
+}): ReactElement {
+  const feet = useRef<SVGGElement>(null);
+  const { plan, ordinal } = run;
+  const letter = plan.cues[ordinal - 1]?.target ?? '';
+  const target = targetOf(plan.pattern, letter)?.at;
+  useEffect(() => {
+    if (!playing || !target) return;
+    let frame = requestAnimationFrame(function move(pageMs) {
+      const at = positionAt(playing, target, plan.simulated.travel, clock.at(pageMs));
+      const out = Math.hypot(at.x, at.y) > TURN_M;
+      const athlete = { at, headingDeg: out ? heading(HOME, target) : 0 };
+      feet.current?.setAttribute('transform', athleteTransform(athlete));
+      frame = requestAnimationFrame(move);
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [playing, target, plan, clock]);
+  return (
+    <FloorPlan
+      pattern={plan.pattern}
+      inPlay={rungOf(plan.pattern, plan.rung)?.targets}
+      litTarget={lit ? letter : undefined}
+      label={lit ? `The floor: ${letter} is called` : 'The floor: home base and targets'}
+    >
+      <AthleteFeet athlete={AT_HOME} ref={feet} />
+    </FloorPlan>
+  );
+}

@@ -1,0 +1,97 @@
+import { store, type Outgoing, type StoredOutgoing } from './store.js';
+
+export interface SendingState {
+  /** Requests not yet acknowledged, and the drills they belong to. */
+  readonly waiting: number;
+  readonly drills: ReadonlySet<string>;
+  readonly refused: number;
+  readonly reachable: boolean;
+}
+
+/** What became of a request: taken, refused for good, or not heard. */
+export type Delivery = 'taken' | 'unheard' | { readonly refused: string };
+
+const FIRST_RETRY_MS = 1000;
+const LONGEST_RETRY_MS = 30_000;
+const LOCK = 'orthokin-sender';
+
+/**
+ * Sends what waits, in order, one at a time, until it is acknowledged. Several tabs may be open:
+ * only the one that holds the lock sends, and sending twice would change nothing.
+ */
+export class Sender {
+  private state: SendingState = { waiting: 0, drills: new Set(), refused: 0, reachable: true };
+  private readonly listeners = new Set<() => void>();
+  private running = false;
+  private retryMs = FIRST_RETRY_MS;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(private readonly deliver: (item: Outgoing) => Promise<Delivery>) {}
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly snapshot = (): SendingState => this.state;
+
+  /** Something waits, or the network may be back: send now. */
+  readonly wake = async (): Promise<void> => {
+    if (this.running) return;
+    this.running = true;
+    clearTimeout(this.timer);
+    try {
+      await navigator.locks.request(LOCK, () => this.sendAll());
+    } finally {
+      this.running = false;
+    }
+  };
+
+  private async sendAll(): Promise<void> {
+    for (;;) {
+      const next = await this.next();
+      await this.publish({});
+      if (!next) return;
+      const delivery = await this.deliver(next);
+      if (delivery === 'unheard') {
+        await this.publish({ reachable: false });
+        this.timer = setTimeout(() => void this.wake(), this.retryMs);
+        this.retryMs = Math.min(LONGEST_RETRY_MS, this.retryMs * 2);
+        return;
+      }
+      this.retryMs = FIRST_RETRY_MS;
+      await this.settle(next, delivery);
+      await this.publish({ reachable: true });
+    }
+  }
+
+  private async next(): Promise<StoredOutgoing | null> {
+    const db = await store();
+    const cursor = await db.transaction('outgoing').store.openCursor();
+    return cursor && { ...cursor.value, key: cursor.key };
+  }
+
+  private async settle({ key, ...item }: StoredOutgoing, delivery: Delivery): Promise<void> {
+    const db = await store();
+    const tx = db.transaction(['outgoing', 'refused'], 'readwrite');
+    await Promise.all([
+      tx.objectStore('outgoing').delete(key),
+      typeof delivery === 'object' &&
+        tx.objectStore('refused').add({ ...item, why: delivery.refused }),
+      tx.done,
+    ]);
+  }
+
+  private async publish(change: Partial<SendingState>): Promise<void> {
+    const db = await store();
+    const waiting = await db.getAll('outgoing');
+    this.state = {
+      ...this.state,
+      ...change,
+      waiting: waiting.length,
+      drills: new Set(waiting.map(({ drillId }) => drillId)),
+      refused: await db.count('refused'),
+    };
+    for (const listener of this.listeners) listener();
+  }
+}

@@ -1,0 +1,23 @@
+/** Milliseconds as seconds with two decimals: no source measures finer than that. */
+export const seconds = (ms: number): string => (ms / 1000).toFixed(2);
+
+export const secondsWithUnit = (ms: number): string => `${seconds(ms)} s`;
+
+/** A day as people say it: today, yesterday, or its date. */
+export function dayWords(iso: string, now = new Date()): string {
+  const date = new Date(iso);
+  const days = Math.round((midnight(now) - midnight(date)) / (24 * 60 * 60 * 1000));
+  if (days === 0) return 'today';
+  if (days === 1) return 'yesterday';
+  return new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short' }).format(date);
+}
+
+const midnight = (date: Date) =>
+  new Date(date.getFullYear(), date.getMonth(), date.getDate()).getTime();
+
+export const timeWords = (iso: string): string =>
+  new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' }).format(new Date(iso));
+
+/** "1 rep", "2 reps". */
+export const count = (n: number, one: string, many = `${one}s`): string =>
+  `${n} ${n === 1 ? one : many}`;

@@ -1,0 +1,17 @@
+import { useEffect, useRef, useState, type RefObject } from 'react';
+
+/** An element's width in CSS pixels, kept up to date; `fallback` until it has been measured. */
+export function useWidth<E extends HTMLElement>(fallback: number): [RefObject<E | null>, number] {
+  const ref = useRef<E>(null);
+  const [width, setWidth] = useState(fallback);
+  useEffect(() => {
+    const element = ref.current;
+    if (!element) return;
+    const observer = new ResizeObserver(([entry]) => {
+      if (entry) setWidth(entry.contentRect.width);
+    });
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  return [ref, width];
+}

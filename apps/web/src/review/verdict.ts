@@ -1,0 +1,124 @@
+import type { Target } from '@orthokin/core/floor';
+import type { Decision, SetJudgement, TimeGate } from '@orthokin/core/progress';
+import type { SetSummary } from '@orthokin/core/stats';
+import { median } from '@orthokin/core/stats';
+import type { RepReading, TimingSource } from '@orthokin/core/timing';
+import { lackWords } from '../parts/decision-words.js';
+import { count, seconds, secondsWithUnit } from '../parts/format.js';
+
+/** The one sentence that answers: what comes next, and why. */
+export function headline(decision: Decision, rung: number): string {
+  const { answer, limiting, atTop, rule, setsPassed, daysPassed } = decision;
+  if (answer === 'move up') return `Move up to rung ${rung + 1}: the limits are met.`;
+  if (atTop) return `Rung ${rung} is met, and it is the top one.`;
+  if (answer === 'stay') return `Stay on rung ${rung}: ${limiting ? lackWords(limiting) : ''}.`;
+  if (limiting) return `Not enough reps yet: ${lackWords(limiting)}.`;
+  const sets = rule.setsNeeded - setsPassed;
+  if (sets > 0) {
+    const onOther = daysPassed < rule.distinctDays ? ', on another day' : '';
+    return `Not enough reps yet: passed, and ${count(sets, 'more set')} must pass${onOther}.`;
+  }
+  return 'Not enough reps yet: passed, and one set must pass on another day.';
+}
+
+/** The rule and the evidence behind the answer. */
+export function ruleSentence({ rule, setsSeen, setsPassed, daysPassed }: Decision): string {
+  const asked = `The rule asks for ${rule.setsNeeded} of the last ${rule.ofLast} sets on this rung, on ${count(rule.distinctDays, 'day')}`;
+  if (setsSeen === 0) return `${asked}; none had enough reps yet.`;
+  return `${asked}; ${setsPassed} of ${setsSeen} passed, on ${count(daysPassed, 'day')}.`;
+}
+
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+
+function gateSentence(
+  { gate, limitMs, passes, fails, tooClose, needed }: TimeGate,
+  n: number,
+): string {
+  const close = tooClose > 0 ? `, ${tooClose} too close to call` : '';
+  return `${capital(gate)}: ${passes} of ${n} inside ${secondsWithUnit(limitMs)}, ${fails} over${close}; ${needed} needed.`;
+}
+
+/** One sentence a gate, in the order they are judged. */
+export function gateSentences({
+  times,
+  falseStarts,
+  validReps,
+  together,
+  outcome,
+}: SetJudgement): string[] {
+  const sentences = times.map((gate) => gateSentence(gate, validReps.reps));
+  if (
+    times.length > 1 &&
+    outcome === 'not passed' &&
+    times.every(({ verdict }) => verdict === 'pass')
+  )
+    sentences.push(
+      `But only ${together.passes} kept every limit at once; ${together.needed} needed.`,
+    );
+  if (falseStarts.falseStarts > 0)
+    sentences.push(
+      `${capital(count(falseStarts.falseStarts, 'false start'))} in ${falseStarts.cuedReps} cues; ${falseStarts.allowed} allowed.`,
+    );
+  if (!validReps.met) sentences.push(`${capital(lackWords(validReps))}.`);
+  return sentences;
+}
+
+/** What was left out and why, and what was slow but kept. */
+export function leftOutSentence({ leftOut, durations }: SetSummary): string {
+  const by = new Map<string, number[]>();
+  for (const { ordinal, why } of leftOut) by.set(why, [...(by.get(why) ?? []), ordinal]);
+  const parts = [...by].map(
+    ([why, ordinals]) =>
+      `${ordinals.length === 1 ? 'rep' : 'reps'} ${ordinals.join(', ')} (${why})`,
+  );
+  const left = parts.length > 0 ? `Left out: ${parts.join('; ')}.` : 'No rep was left out.';
+  const slow = [...new Set(Object.values(durations).flatMap((d) => d.slowOrdinals))];
+  return slow.length > 0
+    ? `${left} Far slower than the rest, but kept: ${slow.length === 1 ? 'rep' : 'reps'} ${slow.sort((a, b) => a - b).join(', ')}.`
+    : left;
+}
+
+/** How the times came about and how sure one of them is. */
+export function sourceSentence(source: TimingSource, { durations }: SetSummary): string {
+  if (source === 'simulated')
+    return 'Made by the simulated athlete: exact, and never pooled with sets of other sources.';
+  const sd = durations.reaction?.errorSdMs ?? durations.cycle?.errorSdMs;
+  const sure = sd === undefined ? '' : `: one reaction is sure to about ±${seconds(2 * sd)} s`;
+  const how = { hand: 'Timed by hand', sensor: 'Timed by sensors', film: 'Timed on film' }[source];
+  return `${how}${sure}. A rep nearer to its limit than its error allows is too close to call.`;
+}
+
+export interface TargetTimes {
+  readonly target: Target;
+  readonly n: number;
+  readonly responseMs: number | null;
+  readonly recoveryMs: number | null;
+}
+
+/** Median response and recovery of each target that was called. */
+export function timesByTarget(
+  readings: readonly RepReading[],
+  targets: readonly Target[],
+): TargetTimes[] {
+  return targets.flatMap((target) => {
+    const own = readings.filter(({ rep, leftOut }) => rep.target === target.letter && !leftOut);
+    const middle = (name: 'response' | 'recovery') => {
+      const times = own.flatMap(({ durations }) => durations[name]?.ms ?? []);
+      return times.length > 0 ? median(times) : null;
+    };
+    if (own.length === 0) return [];
+    return [
+      { target, n: own.length, responseMs: middle('response'), recoveryMs: middle('recovery') },
+    ];
+  });
+}
+
+/** Where the way home takes longest; `null` when fewer than two targets were timed. */
+export function slowestHome(times: readonly TargetTimes[]): string | null {
+  const timed = times.flatMap(({ target, recoveryMs }) =>
+    recoveryMs === null ? [] : [{ target, recoveryMs }],
+  );
+  if (timed.length < 2) return null;
+  const slowest = timed.reduce((a, b) => (b.recoveryMs > a.recoveryMs ? b : a));
+  return `Slowest home from ${slowest.target.letter}, ${slowest.target.name}: ${secondsWithUnit(slowest.recoveryMs)}.`;
+}

@@ -1,0 +1,152 @@
+import type { LastSetReply, SquadLineReply } from '@orthokin/contract';
+import { Play } from 'lucide-react';
+import type { ReactElement } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { useClub, useSquad } from '../club/queries.js';
+import { ButtonLink } from '../parts/Button.js';
+import { answerWords } from '../parts/decision-words.js';
+import { count, dayWords } from '../parts/format.js';
+import { Failed } from '../parts/Notice.js';
+import { RungMeter } from '../parts/RungMeter.js';
+import { Headline, Page, Quiet } from '../parts/Text.js';
+import { colour, MIDDLE, NARROW } from '../parts/tokens.js';
+
+const List = styled.ul`
+  margin: 20px 0 0;
+  padding: 0;
+  list-style: none;
+  border-top: 1px solid ${colour('rule')};
+`;
+
+const Line = styled.li`
+  display: grid;
+  grid-template-columns: minmax(190px, 1.1fr) minmax(240px, 1.3fr) minmax(220px, 1.4fr) auto;
+  grid-template-areas: 'who what last go';
+  align-items: center;
+  gap: 6px 28px;
+  padding: 14px 0;
+  border-bottom: 1px solid ${colour('rule')};
+  .who {
+    grid-area: who;
+  }
+  .who strong {
+    display: block;
+    font-size: 19px;
+  }
+  .what {
+    grid-area: what;
+  }
+  .last {
+    grid-area: last;
+  }
+  .go {
+    grid-area: go;
+  }
+  small {
+    font-size: 15px;
+    color: ${colour('quiet')};
+  }
+  .note {
+    display: block;
+    margin-top: 2px;
+    max-width: 44ch;
+  }
+  @media (max-width: ${MIDDLE}) {
+    grid-template-columns: 1fr 1.2fr auto;
+    grid-template-areas: 'who what go' 'who last go';
+    gap: 2px 20px;
+  }
+  @media (max-width: ${NARROW}) {
+    grid-template-columns: 1fr auto;
+    grid-template-areas: 'who go' 'what what' 'last last';
+    gap: 8px 12px;
+  }
+`;
+
+const What = ({ line }: { line: SquadLineReply }) => (
+  <div className="what">
+    {line.patternName}
+    <br />
+    <small>
+      <RungMeter rung={line.rung} of={line.rungs} /> {line.rungName}
+    </small>
+  </div>
+);
+
+const Last = ({ last }: { last: LastSetReply | null }) =>
+  last ? (
+    <div className="last">
+      <Link to={`/review/${last.id}`}>{answerWords(last.decision, last.outcome)}</Link>
+      <br />
+      <small>
+        {dayWords(last.startedAt)}, rung {last.rung}
+      </small>
+    </div>
+  ) : (
+    <div className="last">
+      <small>No set yet.</small>
+    </div>
+  );
+
+const Athlete = ({ line }: { line: SquadLineReply }) => {
+  const { athlete } = line;
+  return (
+    <Line>
+      <div className="who">
+        <strong>{athlete.name}</strong>
+        <small>
+          {athlete.hand}-handed, {athlete.ageBand}
+          {athlete.note && <span className="note">{athlete.note}</span>}
+        </small>
+      </div>
+      <What line={line} />
+      <Last last={line.lastSet} />
+      <div className="go">
+        <ButtonLink to={`/floor/${athlete.id}`} aria-label={`Start a drill with ${athlete.name}`}>
+          <Play size={17} aria-hidden /> Start a drill
+        </ButtonLink>
+      </div>
+    </Line>
+  );
+};
+
+/** Who can move up now, in one sentence: where the coach's eye should go first. */
+function squadSentence(lines: readonly SquadLineReply[]): string {
+  const ready = lines.filter(
+    ({ lastSet, rung }) => lastSet?.decision.answer === 'move up' && lastSet.rung === rung,
+  );
+  const oneAway = lines.filter(
+    ({ lastSet }) =>
+      lastSet?.decision.answer === 'not enough reps yet' && lastSet.outcome === 'passed',
+  );
+  const names = (some: readonly SquadLineReply[]) =>
+    new Intl.ListFormat('en').format(some.map(({ athlete }) => athlete.name));
+  if (ready.length > 0) return `${names(ready)} can move up.`;
+  if (oneAway.length > 0)
+    return `${names(oneAway)} ${oneAway.length === 1 ? 'needs' : 'need'} one more passed set to move up.`;
+  return `${count(lines.length, 'athlete')}, everyone in the middle of a rung.`;
+}
+
+/** The squad: who, what they are working on, how the last set went, and the way to the floor. */
+export function SquadPage(): ReactElement {
+  const squad = useSquad();
+  const club = useClub();
+  const lines = squad.data;
+  return (
+    <Page>
+      <Quiet>{club.name}</Quiet>
+      <Headline>{lines ? squadSentence(lines) : 'Squad'}</Headline>
+      {squad.error && !lines && <Failed error={squad.error} again={() => void squad.refetch()} />}
+      {squad.isPending && <Quiet>Reading the squad…</Quiet>}
+      {lines?.length === 0 && <Quiet>No athletes in this club yet.</Quiet>}
+      {lines && lines.length > 0 && (
+        <List>
+          {lines.map((line) => (
+            <Athlete key={line.athlete.id} line={line} />
+          ))}
+        </List>
+      )}
+    </Page>
+  );
+}
