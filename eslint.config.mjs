@@ -88,6 +88,9 @@ export default ts.config(
       '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
       '@typescript-eslint/switch-exhaustiveness-check': 'error',
       '@typescript-eslint/consistent-type-imports': 'error',
+      // The contract's classes are shapes for JSON: an object of the shape is as good as an instance.
+      '@typescript-eslint/no-unsafe-class-instance-assignment': 'off',
+      '@typescript-eslint/no-misused-spread': 'off',
     },
   },
   {
@@ -95,9 +98,6 @@ export default ts.config(
     files: ['apps/server/src/**/*.ts', 'packages/contract/src/**/*.ts'],
     rules: {
       '@typescript-eslint/consistent-type-imports': 'off',
-      // The contract's classes are shapes for JSON: an object of the shape is as good as an instance.
-      '@typescript-eslint/no-unsafe-class-instance-assignment': 'off',
-      '@typescript-eslint/no-misused-spread': 'off',
     },
   },
   { files: ['packages/core/src/**/*.ts'], rules: forbid(coreImportsNothing) },
@@ -113,6 +113,15 @@ export default ts.config(
     files: ['apps/web/**/*.{ts,tsx}'],
     ...a11y.flatConfigs.recommended,
     languageOptions: { ...a11y.flatConfigs.recommended.languageOptions, globals: globals.browser },
+  },
+  {
+    files: ['apps/web/**/*.{ts,tsx}'],
+    rules: {
+      // At the side of a floor the one thing to press next is ready under the thumb.
+      'jsx-a11y/no-autofocus': 'off',
+      // A table wider than its place must be scrollable by key.
+      'jsx-a11y/no-noninteractive-tabindex': ['error', { roles: ['region'] }],
+    },
   },
   { files: ['apps/web/**/*.{ts,tsx}'], ...hooks.configs.flat.recommended },
   ...webRules,

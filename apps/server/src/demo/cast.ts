@@ -75,7 +75,7 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
     name: 'Idris Fennimar',
     hand: 'right',
     ageBand: 'under 17',
-    note: 'Does not tell red from green: call letters and shapes, not colours.',
+    note: 'Does not tell red from green.',
     pattern: 'star',
     model: modelOf({
       mu: 205,
@@ -109,7 +109,7 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
     name: 'Lotte Brandvane',
     hand: 'right',
     ageBand: 'adult',
-    note: 'Coming back from a calf strain: stop on any pain, and only what her physiotherapist has cleared.',
+    note: 'Back from a calf strain: cleared work only.',
     pattern: 'line',
     model: modelOf({
       mu: 224,

@@ -133,8 +133,9 @@ function close(run: Run, readyMs: number, seenFaults: readonly Fault[]): Run {
 }
 
 function addEvent(run: Run, { event, seenFaults = [] }: Extract<Action, { type: 'event' }>): Run {
-  const canMoveEarly = run.state === 'waiting' && event.name !== 'home';
-  if (run.state !== 'cued' && !canMoveEarly) return run;
+  // Before its cue a rep can only begin wrongly: by a split-step, which may be early, or a move.
+  const canComeEarly = ['splitTakeoff', 'splitLanding', 'firstMove'].includes(event.name);
+  if (run.state !== 'cued' && !(run.state === 'waiting' && canComeEarly)) return run;
   if (eventOf(run.open.events, event.name)) return run;
   const events = [...run.open.events, event];
   // A press that comes after a later event's cannot be placed: the first word stands.

@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { v7 } from 'uuid';
 import { Button } from '../parts/Button.js';
 import { Notice } from '../parts/Notice.js';
-import { colour, MIDDLE, MONO, NARROW } from '../parts/tokens.js';
+import { colour, MIDDLE, MONO, NARROW, WIDE } from '../parts/tokens.js';
 import { Break } from './Break.js';
 import { CueDisplay } from './CueDisplay.js';
 import { LastReps } from './LastReps.js';
@@ -41,6 +41,7 @@ const Screen = styled.main`
     grid-template-rows: minmax(0, 1fr) auto;
     gap: 16px;
     min-height: 0;
+    padding-bottom: 14px;
   }
   .plan {
     min-height: 0;
@@ -85,25 +86,26 @@ const Head = styled.div`
 
 const Foot = styled.div`
   grid-area: foot;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  justify-content: space-between;
-  gap: 12px 26px;
   padding-top: 14px;
   border-top: 1px solid ${colour('rule')};
+  .row {
+    display: grid;
+    grid-template-columns: minmax(180px, 1fr) auto auto;
+    align-items: center;
+    gap: 12px 24px;
+  }
   .ribbon {
-    flex: 1 1 260px;
-    max-width: 470px;
+    max-width: 520px;
   }
   .controls {
-    display: flex;
-    gap: 10px;
+    grid-column: -2;
+    display: grid;
+    grid-template-columns: repeat(4, minmax(72px, auto));
+    gap: 8px;
   }
   .controls button {
     min-height: 60px;
-    min-width: 60px;
-    padding: 8px 12px;
+    padding: 8px 9px;
     flex-direction: column;
     gap: 3px;
     font-size: 15px;
@@ -113,19 +115,26 @@ const Foot = styled.div`
     font: 450 14px ${MONO};
     color: ${colour('quiet')};
   }
-  @media (max-width: ${NARROW}) {
+  @media (max-width: ${WIDE}) {
+    .controls {
+      grid-template-columns: repeat(2, minmax(84px, auto));
+    }
+  }
+  @media (max-width: ${MIDDLE}) {
+    .row {
+      grid-template-columns: minmax(0, 1fr);
+    }
     .ribbon {
-      display: none;
+      max-width: none;
     }
     .controls {
-      flex: 1;
-      justify-content: space-between;
+      grid-template-columns: repeat(4, 1fr);
     }
+  }
+  @media (max-width: ${NARROW}) {
+    .ribbon,
     .controls kbd {
       display: none;
-    }
-    > div:not(.ribbon) {
-      width: 100%;
     }
   }
 `;
@@ -207,35 +216,37 @@ export function DrillScreen({
             only while this page stays open.
           </Notice>
         )}
-        <div className="ribbon">
-          <LiveRibbon run={run} clock={clock} />
-        </div>
-        {byHand && <TimingButtons run={run} onEvent={press} />}
-        <div className="controls">
-          <Button onPress={pause} isDisabled={!running}>
-            <Pause size={20} aria-hidden />
-            <span>
-              Pause <kbd>P</kbd>
-            </span>
-          </Button>
-          <Button onPress={redo} isDisabled={!last && run.state !== 'cued'}>
-            <RotateCcw size={20} aria-hidden />
-            <span>
-              Redo <kbd>R</kbd>
-            </span>
-          </Button>
-          <Button onPress={strike} isDisabled={!last}>
-            <Strikethrough size={20} aria-hidden />
-            <span>
-              {last?.struckOut ? 'Put back' : 'Strike out'} <kbd>X</kbd>
-            </span>
-          </Button>
-          <Button onPress={pause} isDisabled={!running}>
-            <Square size={20} aria-hidden />
-            <span>
-              Stop <kbd>Esc</kbd>
-            </span>
-          </Button>
+        <div className="row">
+          <div className="ribbon">
+            <LiveRibbon run={run} clock={clock} />
+          </div>
+          {byHand && <TimingButtons run={run} onEvent={press} />}
+          <div className="controls">
+            <Button onPress={pause} isDisabled={!running}>
+              <Pause size={20} aria-hidden />
+              <span>
+                Pause <kbd>P</kbd>
+              </span>
+            </Button>
+            <Button onPress={redo} isDisabled={!last && run.state !== 'cued'}>
+              <RotateCcw size={20} aria-hidden />
+              <span>
+                Redo <kbd>R</kbd>
+              </span>
+            </Button>
+            <Button onPress={strike} isDisabled={!last}>
+              <Strikethrough size={20} aria-hidden />
+              <span>
+                {last?.struckOut ? 'Put back' : 'Strike out'} <kbd>X</kbd>
+              </span>
+            </Button>
+            <Button onPress={pause} isDisabled={!running}>
+              <Square size={20} aria-hidden />
+              <span>
+                Stop <kbd>Esc</kbd>
+              </span>
+            </Button>
+          </div>
         </div>
       </Foot>
       <span hidden data-testid="finished">

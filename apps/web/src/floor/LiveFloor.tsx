@@ -1,7 +1,7 @@
 import { heading, HOME } from '@orthokin/core/floor';
 import { rungOf, targetOf } from '@orthokin/core/pattern';
 import { positionAt } from '@orthokin/core/simulation';
-import type { TimedEvent } from '@orthokin/core/timing';
+import { eventOf, type TimedEvent } from '@orthokin/core/timing';
 import { useEffect, useRef, type ReactElement } from 'react';
 import { AthleteFeet, athleteTransform, FloorPlan } from '../parts/FloorPlan.js';
 import type { Run } from '../drill/run.js';
@@ -38,6 +38,8 @@ export function LiveFloor({
     });
     return () => cancelAnimationFrame(frame);
   }, [playing, target, plan, clock]);
+  // Where a real athlete is between home and home, nobody has measured.
+  const isAtHome = playing !== null || !eventOf(run.open.events, 'firstMove');
   return (
     <FloorPlan
       pattern={plan.pattern}
@@ -45,7 +47,7 @@ export function LiveFloor({
       litTarget={lit ? letter : undefined}
       label={lit ? `The floor: ${letter} is called` : 'The floor: home base and targets'}
     >
-      <AthleteFeet athlete={AT_HOME} ref={feet} />
+      {isAtHome && <AthleteFeet athlete={AT_HOME} ref={feet} />}
     </FloorPlan>
   );
 }

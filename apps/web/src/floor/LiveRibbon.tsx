@@ -5,18 +5,16 @@ import { phaseFill, type Phase } from '../parts/phases.js';
 import { segmentsOf } from '../parts/segments.js';
 import { colour, MONO } from '../parts/tokens.js';
 import { seconds } from '../parts/format.js';
+import { useWidth } from '../parts/useWidth.js';
 import type { Run } from '../drill/run.js';
 import type { SetClock } from '../drill/set-clock.js';
 
-const WIDTH = 520;
 const HEIGHT = 72;
 const BAND_Y = 14;
 const BAND = 26;
 const FROM_MS = -300;
 /** Later than this the band stops growing; the rep goes on. */
 const TO_MS = 3200;
-
-const x = (ms: number) => ((Math.min(ms, TO_MS) - FROM_MS) / (TO_MS - FROM_MS)) * WIDTH;
 
 /** The phase that is going on after the newest event. */
 function phaseNow(events: readonly TimedEvent[]): Phase {
@@ -42,6 +40,8 @@ function useSinceCue(cueMs: number | undefined, clock: SetClock): number {
 
 /** The rep that is going on, as a ribbon that grows. */
 export function LiveRibbon({ run, clock }: { run: Run; clock: SetClock }): ReactElement {
+  const [ref, width] = useWidth<HTMLDivElement>(300);
+  const x = (ms: number) => ((Math.min(ms, TO_MS) - FROM_MS) / (TO_MS - FROM_MS)) * width;
   const { events } = run.open;
   const cueMs = eventOf(events, 'cue')?.atMs;
   const sinceMs = useSinceCue(cueMs, clock);
@@ -56,52 +56,50 @@ export function LiveRibbon({ run, clock }: { run: Run; clock: SetClock }): React
       : limits.cycle,
   ].filter((ms) => ms !== undefined);
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      style={{ width: '100%', maxWidth: WIDTH, display: 'block' }}
-      aria-hidden
-    >
-      <line x1={0} x2={WIDTH} y1={BAND_Y + BAND} y2={BAND_Y + BAND} stroke={colour('rule')} />
-      {segments.map(({ phases, fromMs, toMs }) => (
-        <rect
-          key={fromMs}
-          x={x(fromMs)}
-          y={BAND_Y}
-          width={Math.max(0, x(toMs) - x(fromMs))}
-          height={BAND}
-          fill={phaseFill(phases[0] ?? 'stance')}
-        />
-      ))}
-      {cueMs !== undefined && sinceMs > drawnTo && (
-        <rect
-          x={x(drawnTo)}
-          y={BAND_Y}
-          width={x(sinceMs) - x(drawnTo)}
-          height={BAND}
-          fill={phaseFill(phaseNow(events))}
-        />
-      )}
-      <g fontFamily={MONO} fontSize={15} fill={colour('quiet')} textAnchor="middle">
-        <line x1={x(0)} x2={x(0)} y1={4} y2={BAND_Y + BAND + 6} stroke={colour('ink')} />
-        <text x={x(0)} y={HEIGHT - 10}>
-          cue
-        </text>
-        {ticks.map((ms) => (
-          <g key={ms}>
-            <line
-              x1={x(ms)}
-              x2={x(ms)}
-              y1={4}
-              y2={BAND_Y + BAND + 6}
-              stroke={colour('ink')}
-              strokeWidth={2.5}
-            />
-            <text x={Math.max(x(ms), x(0) + 38)} y={HEIGHT - 10}>
-              {seconds(ms)}
-            </text>
-          </g>
+    <div ref={ref} style={{ overflow: 'hidden' }}>
+      <svg width={width} height={HEIGHT} style={{ display: 'block' }} aria-hidden>
+        <line x1={0} x2={width} y1={BAND_Y + BAND} y2={BAND_Y + BAND} stroke={colour('rule')} />
+        {segments.map(({ phases, fromMs, toMs }) => (
+          <rect
+            key={fromMs}
+            x={x(fromMs)}
+            y={BAND_Y}
+            width={Math.max(0, x(toMs) - x(fromMs))}
+            height={BAND}
+            fill={phaseFill(phases[0] ?? 'stance')}
+          />
         ))}
-      </g>
-    </svg>
+        {cueMs !== undefined && sinceMs > drawnTo && (
+          <rect
+            x={x(drawnTo)}
+            y={BAND_Y}
+            width={x(sinceMs) - x(drawnTo)}
+            height={BAND}
+            fill={phaseFill(phaseNow(events))}
+          />
+        )}
+        <g fontFamily={MONO} fontSize={15} fill={colour('quiet')} textAnchor="middle">
+          <line x1={x(0)} x2={x(0)} y1={4} y2={BAND_Y + BAND + 6} stroke={colour('ink')} />
+          <text x={x(0)} y={HEIGHT - 10}>
+            cue
+          </text>
+          {ticks.map((ms) => (
+            <g key={ms}>
+              <line
+                x1={x(ms)}
+                x2={x(ms)}
+                y1={4}
+                y2={BAND_Y + BAND + 6}
+                stroke={colour('ink')}
+                strokeWidth={2.5}
+              />
+              <text x={Math.max(x(ms), x(0) + 38)} y={HEIGHT - 10}>
+                {seconds(ms)}
+              </text>
+            </g>
+          ))}
+        </g>
+      </svg>
+    </div>
   );
 }

@@ -32,8 +32,8 @@ export const HAND_EVENTS: readonly HandEvent[] = [
 
 const Row = styled.div`
   display: grid;
-  grid-template-columns: repeat(4, minmax(120px, 168px));
-  gap: 12px;
+  grid-template-columns: repeat(4, minmax(124px, 1fr));
+  gap: 10px;
   @media (max-width: ${NARROW}) {
     grid-template-columns: 1fr 1fr;
     gap: 8px;

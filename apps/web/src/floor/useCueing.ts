@@ -9,7 +9,7 @@ import { v7 } from 'uuid';
 import { planTone } from './tone.js';
 import { finishedReps, type Run } from '../drill/run.js';
 import type { Session } from '../drill/session.js';
-import { SetClock } from '../drill/set-clock.js';
+import type { SetClock } from '../drill/set-clock.js';
 
 /** Never cue sooner than this: screen and sound must be ready. */
 const SOONEST_MS = 250;

@@ -76,11 +76,12 @@ export function FloorPlan({
 }): ReactElement {
   const boards = useId();
   const view = viewOf(pattern);
+  const box = { x: view.left, y: view.top, width: view.width, height: view.height };
   const court = courtOnFloor(COURTS[pattern.court], pattern.home.onCourt);
   const lit = pattern.targets.find(({ letter }) => letter === litTarget);
   return (
     <svg
-      viewBox={`${view.left} ${view.top} ${view.width} ${view.height}`}
+      viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
       role="img"
       aria-label={label}
       style={{ display: 'block', width: '100%', height: '100%' }}
@@ -91,31 +92,28 @@ export function FloorPlan({
           <rect width={0.02} height={40} fill={colour('board')} />
         </pattern>
       </defs>
-      <rect
-        x={view.left}
-        y={view.top}
-        width={view.width}
-        height={view.height}
-        fill={`url(#${boards})`}
-      />
-      <g stroke={colour('floorLine')} strokeWidth={0.045} fill="none" opacity={0.75}>
-        {court.lines.map(({ from, to }) => (
-          <line
-            key={`${from.x} ${from.y} ${to.x} ${to.y}`}
-            x1={from.x}
-            y1={-from.y}
-            x2={to.x}
-            y2={-to.y}
+      {/* Its own window: where the drawing does not fill its place, no court line runs on. */}
+      <svg {...box} viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}>
+        <rect {...box} fill={`url(#${boards})`} />
+        <g stroke={colour('floorLine')} strokeWidth={0.045} fill="none" opacity={0.75}>
+          {court.lines.map(({ from, to }) => (
+            <line
+              key={`${from.x} ${from.y} ${to.x} ${to.y}`}
+              x1={from.x}
+              y1={-from.y}
+              x2={to.x}
+              y2={-to.y}
+            />
+          ))}
+          <rect
+            x={court.backLeft.x}
+            y={-court.frontRight.y}
+            width={court.frontRight.x - court.backLeft.x}
+            height={court.frontRight.y - court.backLeft.y}
+            strokeWidth={0.09}
           />
-        ))}
-        <rect
-          x={court.backLeft.x}
-          y={-court.frontRight.y}
-          width={court.frontRight.x - court.backLeft.x}
-          height={court.frontRight.y - court.backLeft.y}
-          strokeWidth={0.09}
-        />
-      </g>
+        </g>
+      </svg>
       {lit && (
         <line
           x1={0}

@@ -14,6 +14,8 @@ const OUTLINES: Readonly<Record<MarkerShape, string>> = {
   cross: 'M-.42-.96H.42V-.42H.96V.42H.42V.96H-.42V.42H-.96V-.42H-.42Z',
 };
 
+const EDGE = 0.07;
+
 /** A triangle's middle is lower than its box's. */
 const letterDown = (shape: MarkerShape) => (shape === 'triangle' ? 0.26 : 0);
 
@@ -38,7 +40,7 @@ export function MarkerShapeAt({
         d={OUTLINES[target.shape]}
         fill={fill}
         stroke="var(--ink)"
-        strokeWidth={0.08}
+        strokeWidth={EDGE}
         strokeLinejoin="round"
       />
       <text

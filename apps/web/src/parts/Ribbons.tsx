@@ -7,7 +7,7 @@ import styled from 'styled-components';
 import { MarkerShapeAt } from './Marker.js';
 import { PhaseSwatch, PHASE_COLOURS, phaseFill, type Phase } from './phases.js';
 import { seconds } from './format.js';
-import { segmentsOf, STANCE_MS, type Segment } from './segments.js';
+import { LONGEST_MARGIN_MS, segmentsOf, STANCE_MS, type Segment } from './segments.js';
 import { colour, MONO, NARROW } from './tokens.js';
 import { useWidth } from './useWidth.js';
 
@@ -35,10 +35,20 @@ function scaleFor(
   to: number,
 ): Scale {
   const ends = readings.flatMap(({ rep }) => segmentsOf(rep.events).map(({ toMs }) => toMs));
-  const endMs = Math.max(1500, ...ends, limitsMs.cycle ?? 0) + 60;
+  const ticks = readings.flatMap(({ rep }) =>
+    limitsOf(rep.events, limitsMs).map(({ atMs }) => atMs),
+  );
+  const endMs = Math.max(1500, ...ends, ...ticks) + 60;
   const startMs = -STANCE_MS - 130;
   return { endMs, x: (ms) => from + ((ms - startMs) / (endMs - startMs)) * (to - from) };
 }
+
+/** Where each limit of a rep falls, counted from its cue. */
+const limitsOf = (events: readonly TimedEvent[], limitsMs: Limits) =>
+  Object.entries(limitsMs).flatMap(([name, limit]) => {
+    const start = sinceCue(events, endsOf(name as GatedDuration)[0]);
+    return start === undefined ? [] : [{ name, atMs: start + limit }];
+  });
 
 const sinceCue = (events: readonly TimedEvent[], name: Parameters<typeof eventOf>[1]) => {
   const cue = eventOf(events, 'cue');
@@ -79,7 +89,7 @@ function SplitNotch({ events, scale }: { events: readonly TimedEvent[]; scale: S
 }
 
 /** A tick where each limit would end: the band must stop before it. */
-function LimitTicks({
+const LimitTicks = ({
   events,
   limitsMs,
   scale,
@@ -87,23 +97,19 @@ function LimitTicks({
   events: readonly TimedEvent[];
   limitsMs: Limits;
   scale: Scale;
-}): ReactElement {
-  return (
-    <>
-      {Object.entries(limitsMs).map(([name, limit]) => {
-        const start = sinceCue(events, endsOf(name as GatedDuration)[0]);
-        if (start === undefined) return null;
-        const x = scale.x(start + limit);
-        return (
-          <g key={name} stroke={colour('ink')} strokeWidth={2.5}>
-            <line x1={x} x2={x} y1={-5} y2={BAND + 5} stroke={colour('paper')} strokeWidth={5} />
-            <line x1={x} x2={x} y1={-5} y2={BAND + 5} />
-          </g>
-        );
-      })}
-    </>
-  );
-}
+}): ReactElement => (
+  <>
+    {limitsOf(events, limitsMs).map(({ name, atMs }) => {
+      const x = scale.x(atMs);
+      return (
+        <g key={name} stroke={colour('ink')} strokeWidth={2.5}>
+          <line x1={x} x2={x} y1={-5} y2={BAND + 5} stroke={colour('paper')} strokeWidth={5} />
+          <line x1={x} x2={x} y1={-5} y2={BAND + 5} />
+        </g>
+      );
+    })}
+  </>
+);
 
 const isOver = ({ durations }: RepReading, name: GatedDuration, limitsMs: Limits): boolean => {
   const [duration, limit] = [durations[name], limitsMs[name]];
@@ -232,13 +238,10 @@ function Axis({ scale, height, limitsMs }: { scale: Scale; height: number; limit
             strokeWidth={ms === 0 ? 2 : 1}
           />
           <text x={scale.x(ms)} y={AXIS - 12}>
-            {ms === 0 ? 'cue' : (ms / 1000).toFixed(1)}
+            {ms === 0 ? 'cue' : `${(ms / 1000).toFixed(1)}${ms === TICK_MS ? ' s' : ''}`}
           </text>
         </g>
       ))}
-      <text x={scale.x(scale.endMs)} y={AXIS - 12} textAnchor="end">
-        s
-      </text>
       {reaction !== undefined && (
         <line
           x1={scale.x(reaction)}
@@ -340,6 +343,7 @@ export function RibbonLegend({ readings }: { readings: readonly RepReading[] }):
       {[...present].map((phase) => (
         <li key={phase}>
           <PhaseSwatch phase={phase} /> {phase}
+          {phase === 'ready margin' && ` (at most ${LONGEST_MARGIN_MS / 1000} s drawn)`}
         </li>
       ))}
       {hasSplit && (

@@ -22,7 +22,7 @@ const BOUNDARIES: readonly (readonly [EventName, Phase])[] = [
 /** Stance is drawn from this long before the cue. */
 export const STANCE_MS = 220;
 /** A long wait for the next cue would push the rep itself into a corner. */
-const LONGEST_MARGIN_MS = 400;
+export const LONGEST_MARGIN_MS = 400;
 
 /**
  * A rep as bands on an axis whose zero is the cue. Bands meet at the events that were timed; where

@@ -78,3 +78,5 @@ export const MONO = "'Atkinson Hyperlegible Mono Variable', ui-monospace, monosp
 export const NARROW = '640px';
 /** Below this width two columns become one. */
 export const MIDDLE = '960px';
+/** Below this width a row of big buttons beside a drawing gets too tight. */
+export const WIDE = '1240px';

@@ -44,7 +44,7 @@ const Columns = styled.div`
     max-height: 430px;
   }
   @media (max-width: ${MIDDLE}) {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     aside {
       margin-top: 28px;
       padding: 24px 0 0;
@@ -92,7 +92,7 @@ function SetReview({ setId, review }: { setId: string; review: Review }): ReactE
     const own = targets.find(({ target }) => target.letter === letter);
     return own?.recoveryMs == null ? [] : [seconds(own.recoveryMs)];
   };
-  const slowest = slowestHome(targets);
+  const slowest = slowestHome(targets, summary.durations.recovery?.errorSdMs ?? 0);
   return (
     <Page>
       <Columns>
@@ -111,8 +111,12 @@ function SetReview({ setId, review }: { setId: string; review: Review }): ReactE
           </Headline>
           <p className="evidence">
             {judgement && gateSentences(judgement).join(' ')} {leftOutSentence(summary)}
-            {decision && ` ${ruleSentence(decision)}`}
           </p>
+          {decision && (
+            <Quiet className="evidence" style={{ marginTop: 6 }}>
+              {ruleSentence(decision)}
+            </Quiet>
+          )}
           <NextSteps setId={setId} review={review} />
           <Drawing>
             <Ribbons

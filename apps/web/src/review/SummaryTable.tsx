@@ -4,7 +4,7 @@ import type { DurationName } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { PhaseSwatch, type Phase } from '../parts/phases.js';
-import { seconds } from '../parts/format.js';
+import { count, seconds } from '../parts/format.js';
 import { colour, MONO } from '../parts/tokens.js';
 
 const Table = styled.table`
@@ -65,7 +65,7 @@ export function SummaryTable({
 }): ReactElement {
   return (
     <Table>
-      <caption>{summary.n} reps counted, seconds</caption>
+      <caption>{count(summary.n, 'rep')} counted, seconds</caption>
       <thead>
         <tr>
           <th scope="col">duration</th>

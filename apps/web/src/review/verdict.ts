@@ -1,4 +1,5 @@
 import type { Target } from '@orthokin/core/floor';
+import { GATED_DURATIONS } from '@orthokin/core/pattern';
 import type { Decision, SetJudgement, TimeGate } from '@orthokin/core/progress';
 import type { SetSummary } from '@orthokin/core/stats';
 import { median } from '@orthokin/core/stats';
@@ -46,7 +47,8 @@ export function gateSentences({
   together,
   outcome,
 }: SetJudgement): string[] {
-  const sentences = times.map((gate) => gateSentence(gate, validReps.reps));
+  // Counts out of too few reps would look like a verdict.
+  const sentences = validReps.met ? times.map((gate) => gateSentence(gate, validReps.reps)) : [];
   if (
     times.length > 1 &&
     outcome === 'not passed' &&
@@ -72,7 +74,8 @@ export function leftOutSentence({ leftOut, durations }: SetSummary): string {
       `${ordinals.length === 1 ? 'rep' : 'reps'} ${ordinals.join(', ')} (${why})`,
   );
   const left = parts.length > 0 ? `Left out: ${parts.join('; ')}.` : 'No rep was left out.';
-  const slow = [...new Set(Object.values(durations).flatMap((d) => d.slowOrdinals))];
+  // Short phases like the load have so little spread that someone is always "slow" in them.
+  const slow = [...new Set(GATED_DURATIONS.flatMap((name) => durations[name]?.slowOrdinals ?? []))];
   return slow.length > 0
     ? `${left} Far slower than the rest, but kept: ${slow.length === 1 ? 'rep' : 'reps'} ${slow.sort((a, b) => a - b).join(', ')}.`
     : left;
@@ -113,12 +116,21 @@ export function timesByTarget(
   });
 }
 
-/** Where the way home takes longest; `null` when fewer than two targets were timed. */
-export function slowestHome(times: readonly TargetTimes[]): string | null {
-  const timed = times.flatMap(({ target, recoveryMs }) =>
-    recoveryMs === null ? [] : [{ target, recoveryMs }],
-  );
-  if (timed.length < 2) return null;
-  const slowest = timed.reduce((a, b) => (b.recoveryMs > a.recoveryMs ? b : a));
-  return `Slowest home from ${slowest.target.letter}, ${slowest.target.name}: ${secondsWithUnit(slowest.recoveryMs)}.`;
+/** A gap this many sds of its error wide is not the timing's own doing. */
+const CLEAR_SDS = 2;
+
+/**
+ * Where the way home takes longest; `null` when fewer than two targets were timed, or when the
+ * next one is no further away than the timing error of the two medians.
+ */
+export function slowestHome(times: readonly TargetTimes[], errorSdMs: number): string | null {
+  const timed = times
+    .flatMap((each) => (each.recoveryMs === null ? [] : [{ ...each, recoveryMs: each.recoveryMs }]))
+    .sort((a, b) => b.recoveryMs - a.recoveryMs);
+  const [slowest, next] = timed;
+  if (!slowest || !next) return null;
+  const gapSdMs = errorSdMs * Math.sqrt(1 / slowest.n + 1 / next.n);
+  if (slowest.recoveryMs - next.recoveryMs <= CLEAR_SDS * gapSdMs) return null;
+  const { letter, name } = slowest.target;
+  return `Slowest home from ${letter}, ${name}: ${secondsWithUnit(slowest.recoveryMs)}.`;
 }

@@ -3,7 +3,7 @@ import { Play } from 'lucide-react';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { useClub, useSquad } from '../club/queries.js';
+import { useSquad } from '../club/queries.js';
 import { ButtonLink } from '../parts/Button.js';
 import { answerWords } from '../parts/decision-words.js';
 import { count, dayWords } from '../parts/format.js';
@@ -25,7 +25,7 @@ const Line = styled.li`
   grid-template-areas: 'who what last go';
   align-items: center;
   gap: 6px 28px;
-  padding: 14px 0;
+  padding: 11px 0;
   border-bottom: 1px solid ${colour('rule')};
   .who {
     grid-area: who;
@@ -131,11 +131,9 @@ function squadSentence(lines: readonly SquadLineReply[]): string {
 /** The squad: who, what they are working on, how the last set went, and the way to the floor. */
 export function SquadPage(): ReactElement {
   const squad = useSquad();
-  const club = useClub();
   const lines = squad.data;
   return (
     <Page>
-      <Quiet>{club.name}</Quiet>
       <Headline>{lines ? squadSentence(lines) : 'Squad'}</Headline>
       {squad.error && !lines && <Failed error={squad.error} again={() => void squad.refetch()} />}
       {squad.isPending && <Quiet>Reading the squad…</Quiet>}

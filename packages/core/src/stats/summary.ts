@@ -8,6 +8,8 @@ import { median, quartiles, scaledMad } from './describe.js';
 
 /** Slower than this many scaled MADs above the median is flagged (and kept). */
 const SLOW_MADS = 3;
+/** Fewer times than this have no spread to be far out of. */
+const ENOUGH_FOR_SPREAD = 5;
 
 export interface DurationSummary {
   readonly n: number;
@@ -43,7 +45,8 @@ function summariseDuration(
   if (measured.length === 0) return null;
   const times = measured.map(({ ms }) => ms);
   const [lowerQuartileMs, medianMs, upperQuartileMs] = quartiles(times);
-  const slowFrom = medianMs + SLOW_MADS * scaledMad(times);
+  const slowFrom =
+    times.length < ENOUGH_FOR_SPREAD ? Infinity : medianMs + SLOW_MADS * scaledMad(times);
   return {
     n: times.length,
     medianMs,
