@@ -90,9 +90,7 @@ const Stepper = styled(Group)`
     background: none;
     color: ${colour('ink')};
     text-align: center;
-    font:
-      700 22px 'Atkinson Hyperlegible Mono Variable',
-      monospace;
+    font: 700 22px ${MONO};
   }
 `;
 
