@@ -1,5 +1,3 @@
-import { existsSync } from 'node:fs';
-import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { ValidationPipe } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
@@ -9,20 +7,20 @@ import { AppModule } from './app.module.js';
 import { prepareDatabase } from './database/prepare.js';
 import { serveDocs } from './http/openapi.js';
 import { refuseInvalid } from './http/refusals.js';
+import { serveWeb } from './http/serve-web.js';
 import { RefusalFilter } from './http/refusal.filter.js';
 import type { Settings } from './settings.js';
 
-const WEB = join(import.meta.dirname, '../../web/dist');
 /** A set of 200 reps with every event is well below this. */
 const BODY_LIMIT = '256kb';
 
 /** The application, its database migrated and (as asked) its demo loaded, ready to listen. */
 export async function createApp(settings: Settings): Promise<NestExpressApplication> {
   await prepareDatabase(settings);
-  const app = await NestFactory.create<NestExpressApplication>(
-    AppModule.with(settings, existsSync(WEB) ? WEB : null),
-    { logger: ['error', 'warn'], bodyParser: false },
-  );
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
+    logger: ['error', 'warn'],
+    bodyParser: false,
+  });
   app.useBodyParser('json', { limit: BODY_LIMIT });
   app.setGlobalPrefix('api');
   app.use(
@@ -43,6 +41,7 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
     }),
   );
   app.use(compression());
+  serveWeb(app);
   app.useGlobalPipes(
     new ValidationPipe({
       transform: true,

@@ -15,14 +15,17 @@ const joined = (path: string, property: string): string => {
   return /^\d+$/.test(property) ? `${path}[${property}]` : `${path}.${property}`;
 };
 
+const withoutName = (rule: string, property: string): string =>
+  rule.startsWith(`${property} `) ? rule.slice(property.length + 1) : rule;
+
 /** A validator's nested findings as a flat list: which field, what was given, what is allowed. */
 export const validationProblems = (errors: readonly ValidationError[], path = ''): Problem[] =>
   errors.flatMap(({ property, value, constraints, children }) => {
     const field = joined(path, property);
-    const own = Object.values(constraints ?? {}).map((rule) => ({
-      field,
-      given: shown(value),
-      allowed: rule.startsWith(`${property} `) ? rule.slice(property.length + 1) : rule,
-    }));
+    // The validator works from the last rule up; people read from the first.
+    const rules = Object.values(constraints ?? {})
+      .reverse()
+      .map((rule) => withoutName(rule, property));
+    const own = rules.length > 0 ? [{ field, given: shown(value), allowed: rules.join(', ') }] : [];
     return [...own, ...validationProblems(children ?? [], field)];
   });

@@ -7,6 +7,9 @@ interface Keyed {
   id: string;
 }
 
+/** As JSON would carry it: the request's objects are instances of contract's classes. */
+const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value ?? null));
+
 /**
  * Stores a row under the id its client gave it. Sent again, it changes nothing; sent again with
  * other content it is refused, and what was stored first stays.
@@ -16,24 +19,18 @@ export async function insertOnce<Row extends Keyed>(
   entity: EntityClass<Row>,
   row: Keyed & Partial<Row>,
 ): Promise<void> {
-  // Stored columns come back as plain objects; the request's are instances of contract's classes.
-  const plain = structuredClone(row);
   const { affectedRows } = await em
     .createQueryBuilder(entity)
-    .insert(plain as never)
+    .insert(row as never)
     .onConflict(['clubId', 'id'] as never)
     .ignore()
     .execute<{ affectedRows: number }>('run');
   if (affectedRows === 1) return;
   const key = { clubId: row.clubId, id: row.id } as FilterQuery<Row>;
   const stored: Partial<Row> = await em.findOneOrFail(entity, key);
-  const differs = (Object.keys(plain) as (keyof Row & string)[]).find(
-    (column) => !isDeepStrictEqual(stored[column], plain[column]),
+  const differs = (Object.keys(row) as (keyof Row & string)[]).find(
+    (column) => !isDeepStrictEqual(plain(stored[column]), plain(row[column])),
   );
   if (differs)
-    throw conflict(
-      differs,
-      JSON.stringify(plain[differs]),
-      `what is stored under ${row.id} already`,
-    );
+    throw conflict(differs, JSON.stringify(row[differs]), `what is stored under ${row.id} already`);
 }

@@ -10,6 +10,7 @@ import { finishedReps, lastRep, type Run } from '../drill/run.js';
 
 const Table = styled.table`
   width: 100%;
+  align-self: start;
   border-collapse: collapse;
   font-size: 17px;
   caption,

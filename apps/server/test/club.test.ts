@@ -1,0 +1,97 @@
+import type { DrillSetupReply } from '@orthokin/contract';
+import { prepareDatabase, DatabaseRefusal } from '../src/database/prepare.js';
+import { readSettings } from '../src/settings.js';
+import { TestServer } from './support/server.js';
+import { setOf } from './support/sets.js';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await TestServer.start();
+}, 60_000);
+afterAll(() => server.stop());
+
+describe('the demo club', () => {
+  test('has eight athletes of both hands on three patterns, each with weeks of sets', async () => {
+    const squad = await server.squad();
+    expect(squad).toHaveLength(8);
+    expect(new Set(squad.map(({ athlete }) => athlete.hand))).toEqual(new Set(['left', 'right']));
+    expect(new Set(squad.map(({ patternName }) => patternName)).size).toBe(3);
+    expect(squad.every(({ lastSet }) => lastSet)).toBe(true);
+    for (const { athlete } of squad) {
+      const setup = await server.get(server.club(`athletes/${athlete.id}/drill-setup`)).expect(200);
+      expect((setup.body as DrillSetupReply).sessionsBefore).toBeGreaterThan(8);
+    }
+  });
+
+  test('has somebody one passed set from moving up, and somebody held back by false starts', async () => {
+    const decisions = (await server.squad()).map(({ lastSet }) => lastSet?.decision);
+    expect(decisions).toContainEqual(
+      expect.objectContaining({ answer: 'not enough reps yet', setsPassed: 1, limiting: null }),
+    );
+    expect(decisions).toContainEqual(
+      expect.objectContaining({
+        limiting: expect.objectContaining({ gate: 'false starts' }) as unknown,
+      }),
+    );
+  });
+
+  test('is loaded once; a reset takes away what was added and nothing else', async () => {
+    const settings = { databaseUrl: server.databaseUrl, port: 0 };
+    const line = await server.lineOf('Cass Ondry');
+    const set = setOf(line, { reactionMs: 200, recoveryMs: 700 });
+    await server.put(server.club(`sets/${set.id}`), set.body).expect(200);
+    await prepareDatabase({ ...settings, demo: 'once' });
+    await server.get(server.club(`sets/${set.id}`)).expect(200);
+    await prepareDatabase({ ...settings, demo: 'reset' });
+    await server.get(server.club(`sets/${set.id}`)).expect(404);
+    expect((await server.lineOf('Cass Ondry')).rung).toBe(line.rung);
+  });
+});
+
+describe('the server', () => {
+  test('says it is well, and describes every request with its rules', async () => {
+    const health = await server.get('/api/health').expect(200);
+    expect(health.body).toMatchObject({ status: 'ok', info: { database: { status: 'up' } } });
+    await server.get('/api/docs').expect(200);
+    const { body } = await server.get('/api/docs-json').expect(200);
+    expect(body).toMatchObject({
+      paths: { '/api/clubs/{clubId}/sets/{setId}/reps/{repId}': { put: {} } },
+      components: {
+        schemas: { RepBody: { required: expect.arrayContaining(['events']) as unknown } },
+      },
+    });
+  });
+
+  test('names an unknown address and hides its inside', async () => {
+    const { body } = await server.get('/api/nothing').expect(404);
+    expect(body).toEqual({ statusCode: 404, message: 'Cannot GET /api/nothing', problems: [] });
+  });
+
+  test('sends the headers of a page that trusts nobody', async () => {
+    const { headers } = await server.get('/api/health');
+    expect(headers['content-security-policy']).toContain("default-src 'self'");
+    expect(headers['x-powered-by']).toBeUndefined();
+  });
+});
+
+describe('settings and database', () => {
+  test.each([
+    [{ DATABASE_URL: 'mysql://x' }, 'DATABASE_URL'],
+    [{ DATABASE_URL: 'postgresql://x/y', PORT: 'high' }, 'PORT'],
+    [{ DATABASE_URL: 'postgresql://x/y', DEMO: 'maybe' }, 'DEMO'],
+  ])('%o names the variable', (env, name) => {
+    expect(() => readSettings(env)).toThrow(name);
+  });
+
+  test('a database that does not answer is refused with what to do', async () => {
+    const settings = {
+      databaseUrl: 'postgresql://a:b@127.0.0.1:1/nowhere',
+      port: 0,
+      demo: 'none' as const,
+    };
+    await expect(prepareDatabase(settings)).rejects.toThrow(DatabaseRefusal);
+    await expect(prepareDatabase(settings)).rejects.toThrow(
+      /127\.0\.0\.1:1 does not answer.*Start it/,
+    );
+  });
+});

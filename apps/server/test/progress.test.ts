@@ -1,0 +1,123 @@
+import type { RungMoveBody, SetReviewReply } from '@orthokin/contract';
+import { v7 } from 'uuid';
+import { TestServer } from './support/server.js';
+import { setOf, type RecordedSet } from './support/sets.js';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await TestServer.start();
+}, 60_000);
+afterAll(() => server.stop());
+
+const DAY_MS = 24 * 60 * 60 * 1000;
+const fast = { reactionMs: 200, recoveryMs: 700 };
+const slow = { reactionMs: 200, recoveryMs: 2000 };
+
+/** Runs a set a number of hours after the last one, so that the order is the order of the story. */
+let clock = Date.now() + DAY_MS;
+async function run(name: string, times: typeof fast, daysLater = 0): Promise<RecordedSet> {
+  clock += daysLater * DAY_MS + 60_000;
+  const set = setOf(await server.lineOf(name), { ...times, at: new Date(clock) });
+  await server.put(server.club(`sets/${set.id}`), set.body).expect(200);
+  for (const { id, body } of set.reps)
+    await server.put(server.club(`sets/${set.id}/reps/${id}`), body).expect(200);
+  return set;
+}
+const review = async ({ id }: RecordedSet) =>
+  (await server.get(server.club(`sets/${id}`)).expect(200)).body as SetReviewReply;
+
+const move = (set: RecordedSet, change: Partial<RungMoveBody> = {}): RungMoveBody => ({
+  athleteId: set.body.athleteId,
+  patternId: set.body.patternId,
+  fromRung: set.body.rung,
+  toRung: set.body.rung + 1,
+  basis: 'rule',
+  setId: set.id,
+  movedAt: new Date((clock += 1000)).toISOString(),
+  ...change,
+});
+const send = (body: RungMoveBody, id = v7()) => server.put(server.club(`moves/${id}`), body);
+
+test('the count rule over the wire: fail, pass, pass on another day, move, undo, move again', async () => {
+  const name = 'Lotte Brandvane';
+  const failed = await review(await run(name, slow, 1));
+  expect(failed.decision).toMatchObject({ answer: 'stay', limiting: { gate: 'recovery' } });
+
+  const first = await run(name, fast);
+  expect((await review(first)).decision.answer).toBe('not enough reps yet');
+  await send(move(first)).expect(409);
+
+  const second = await run(name, fast, 1);
+  expect(await review(second)).toMatchObject({
+    decision: { answer: 'move up', setsPassed: 2, daysPassed: 2 },
+    moved: null,
+  });
+  const id = v7();
+  const body = move(second);
+  await send(body, id).expect(200);
+  await send(body, id).expect(200);
+  expect((await server.lineOf(name)).rung).toBe(second.body.rung + 1);
+  expect(await review(second)).toMatchObject({
+    currentRung: second.body.rung + 1,
+    moved: { toRung: second.body.rung + 1, basis: 'rule' },
+  });
+
+  const undo = move(second, {
+    fromRung: second.body.rung + 1,
+    toRung: second.body.rung,
+    basis: 'undo',
+  });
+  await send(undo).expect(200);
+  expect((await server.lineOf(name)).rung).toBe(second.body.rung);
+  // What was shown before the move counts again.
+  const third = await run(name, fast);
+  expect((await review(third)).decision.answer).toBe('move up');
+  await send(move(third)).expect(200);
+});
+
+test('an older set still says what was decided then', async () => {
+  const name = 'Juno Marlock';
+  const first = await run(name, slow, 1);
+  await run(name, fast);
+  await run(name, fast, 1);
+  expect((await review(first)).decision.answer).toBe('stay');
+});
+
+test('sets of different sources are never pooled', async () => {
+  const name = 'Wren Hallowby';
+  await run(name, fast, 1);
+  clock += DAY_MS;
+  const byHand = setOf(await server.lineOf(name), { ...fast, at: new Date(clock) });
+  const body = { ...byHand.body, source: 'hand' as const };
+  await server.put(server.club(`sets/${byHand.id}`), body).expect(200);
+  for (const rep of byHand.reps)
+    await server.put(server.club(`sets/${byHand.id}/reps/${rep.id}`), rep.body).expect(200);
+  expect((await review(byHand)).decision).toMatchObject({
+    answer: 'not enough reps yet',
+    setsPassed: 1,
+    setsSeen: 1,
+  });
+});
+
+describe('a move is refused', () => {
+  test.each<[string, Partial<RungMoveBody>, string]>([
+    ['from a rung the athlete is not on', { fromRung: 5 }, 'fromRung'],
+    ['by two rungs at once', { toRung: 6 }, 'toRung'],
+    ['when the rule does not say so', {}, 'basis'],
+    ['on the set of somebody else', { athleteId: '019ab000-0000-7000-8000-00000000ffff' }, 'setId'],
+    ['as an undo of nothing', { basis: 'undo' }, 'setId'],
+  ])('%s', async (_, change, field) => {
+    const set = await run('Oskar Tvedmoor', slow);
+    const { body } = await send(move(set, change)).expect(409);
+    expect(body).toMatchObject({ problems: [{ field }] });
+  });
+
+  test('for the second of two screens that press at once', async () => {
+    const name = 'Rafe Lindhollow';
+    await run(name, fast, 1);
+    const set = await run(name, fast, 1);
+    const replies = await Promise.all([send(move(set)), send(move(set))]);
+    expect(replies.map(({ status }) => status).sort()).toEqual([200, 409]);
+    expect((await server.lineOf(name)).rung).toBe(set.body.rung + 1);
+  });
+});

@@ -1,0 +1,75 @@
+import type { AddressInfo } from 'node:net';
+import type { Server } from 'node:http';
+import { MikroORM } from '@mikro-orm/postgresql';
+import type { INestApplication } from '@nestjs/common';
+import type { ClubReply, SquadLineReply } from '@orthokin/contract';
+import request from 'supertest';
+import { createApp } from '../../src/app.js';
+
+const clusterUrl = process.env['TEST_DATABASE_URL'];
+
+async function onCluster(sql: string): Promise<void> {
+  if (!clusterUrl)
+    throw new Error('Server tests need a PostgreSQL of their own: run "./test server".');
+  const orm = await MikroORM.init({
+    clientUrl: clusterUrl,
+    entities: [],
+    discovery: { warnWhenNoEntities: false },
+  });
+  await orm.em.getConnection().execute(sql);
+  await orm.close();
+}
+
+/** A server over HTTP on a fresh database of its own, with the demo club in it. */
+export class TestServer {
+  private constructor(
+    readonly app: INestApplication,
+    readonly databaseUrl: string,
+    readonly clubId: string,
+  ) {}
+
+  static async start(): Promise<TestServer> {
+    const name = `server_${process.pid}_${Date.now()}`;
+    await onCluster(`create database ${name}`);
+    const url = new URL(clusterUrl ?? '');
+    url.pathname = name;
+    const app = await createApp({ databaseUrl: url.href, port: 0, demo: 'once' });
+    await app.listen(0, '127.0.0.1');
+    const clubs = await request(app.getHttpServer()).get('/api/clubs');
+    const [club] = clubs.body as ClubReply[];
+    return new TestServer(app, url.href, club?.clubId ?? '');
+  }
+
+  get address(): string {
+    const { port } = (this.app.getHttpServer() as Server).address() as AddressInfo;
+    return `http://127.0.0.1:${port}`;
+  }
+
+  async stop(): Promise<void> {
+    await this.app.close();
+    await onCluster(`drop database ${new URL(this.databaseUrl).pathname.slice(1)}`);
+  }
+
+  /** A path below this server's club. */
+  club(path: string): string {
+    return `/api/clubs/${this.clubId}/${path}`;
+  }
+
+  get(path: string): request.Test {
+    return request(this.address).get(path);
+  }
+
+  put(path: string, body: object): request.Test {
+    return request(this.address).put(path).send(body);
+  }
+
+  async squad(): Promise<SquadLineReply[]> {
+    return (await this.get(this.club('squad'))).body as SquadLineReply[];
+  }
+
+  async lineOf(name: string): Promise<SquadLineReply> {
+    const line = (await this.squad()).find(({ athlete }) => athlete.name === name);
+    if (!line) throw new Error(`${name} is not in the demo club.`);
+    return line;
+  }
+}

@@ -1,0 +1,91 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { Coach } from './support/coach.js';
+
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 820, height: 1180 },
+  { width: 390, height: 844 },
+];
+
+async function expectSound(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  expect(serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
+  const overflow = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  );
+  expect(overflow).toBe(0);
+}
+
+for (const theme of ['light', 'dark'] as const) {
+  test(`every place is accessible and fits its window with lights ${theme === 'light' ? 'on' : 'off'}`, async ({
+    page,
+  }) => {
+    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
+    for (const size of SIZES) {
+      await page.setViewportSize(size);
+      await page.goto('/');
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await expect(page.getByRole('listitem')).toHaveCount(8);
+      await expectSound(page);
+      await page.goto('/floor');
+      await expect(page.getByRole('heading', { name: 'Who works?' })).toBeVisible();
+      await expectSound(page);
+      await page.getByRole('link', { name: /Oskar Tvedmoor/ }).click();
+      await expect(page.getByRole('button', { name: 'Start the set' })).toBeVisible();
+      await expectSound(page);
+      await page.goto('/review');
+      await page.getByRole('link', { name: /Oskar Tvedmoor/ }).click();
+      await page.getByText('Every rep in figures').click();
+      await expectSound(page);
+    }
+  });
+}
+
+test('the drill screen is accessible while cued and while paused, at every size', async ({
+  page,
+}) => {
+  const coach = new Coach(page);
+  for (const size of SIZES) {
+    await page.setViewportSize(size);
+    await coach.goToFloor('Oskar Tvedmoor', { reps: 3 });
+    await coach.start();
+    await coach.cue(1);
+    await expectSound(page);
+    await page.keyboard.press('Escape');
+    await expectSound(page);
+    await page.getByRole('button', { name: 'Leave without a set' }).click();
+    await page.waitForURL((url) => url.pathname === '/');
+  }
+});
+
+test('a drill can be started and left by keys alone', async ({ page }) => {
+  await page.goto('/');
+  const link = page.getByRole('link', { name: 'Start a drill with Amara Quill' });
+  await link.focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Start the set' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('cue')).toBeVisible();
+  await page.keyboard.press('KeyP');
+  await expect(page.getByRole('button', { name: 'Go on' })).toBeFocused();
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
+  await page.waitForURL((url) => url.pathname === '/');
+});
+
+test('an address that leads nowhere, a set nobody knows and a silent server each say what to do', async ({
+  page,
+}) => {
+  await page.goto('/nowhere');
+  await expect(page.getByText('There is nothing at this address.')).toBeVisible();
+  await page.goto('/review/019ab000-0000-7000-8000-00000000ffff');
+  await expect(page.getByRole('button', { name: 'Try again' })).toBeVisible();
+  await page.route('**/squad', (route) => route.abort());
+  await page.goto('/');
+  await expect(page.getByText('The server does not answer.')).toBeVisible({ timeout: 15_000 });
+  await page.unroute('**/squad');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('listitem')).toHaveCount(8);
+});

@@ -1,0 +1,128 @@
+import { expect, test } from '@playwright/test';
+import { Coach, timeOf } from './support/coach.js';
+
+interface Witness {
+  readonly what: string;
+  readonly atMs: number;
+}
+
+const TOLERANCE_MS = 20;
+const REPS = 10;
+
+/** Reaction, way out and way back of each rep, ms: the rhythm the presses follow. */
+const rhythm = (ordinal: number): [number, number, number] => [
+  180 + 17 * ordinal,
+  420 + 23 * ordinal,
+  640 - 19 * ordinal,
+];
+
+test('ten reps timed by real key presses are stored within 20 ms of what was pressed', async ({
+  page,
+}) => {
+  // A witness of its own in the page: when each cue came into the document, when each key went down.
+  await page.addInitScript(() => {
+    const seen: { what: string; atMs: number }[] = [];
+    Object.assign(window, { seen });
+    window.addEventListener('keydown', (e) => seen.push({ what: e.code, atMs: e.timeStamp }), true);
+    let last = '';
+    const look = () => {
+      const cue = document.querySelector<HTMLElement>('[data-testid=cue]')?.dataset['cue'] ?? '';
+      // The frame after the one that drew it: by then it is on the screen.
+      if (cue && !last) requestAnimationFrame((at) => seen.push({ what: 'cue', atMs: at }));
+      last = cue;
+    };
+    new MutationObserver(look).observe(document, {
+      subtree: true,
+      childList: true,
+      attributes: true,
+      attributeFilter: ['data-cue'],
+    });
+  });
+  const coach = new Coach(page);
+  await coach.goToFloor('Amara Quill', { reps: REPS });
+  await coach.start();
+  const pressed: { action: number; home: number }[] = [];
+  for (let rep = 1; rep <= REPS; rep++) {
+    const [reaction, out, back] = rhythm(rep);
+    await coach.cue(rep);
+    await page.waitForTimeout(reaction);
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(out);
+    const action = performance.now();
+    await page.keyboard.press('ArrowDown');
+    await page.waitForTimeout(back);
+    pressed.push({ action, home: performance.now() });
+    await page.keyboard.press('Enter');
+    await coach.finished(rep);
+  }
+  const { reps, set } = await coach.seeReview();
+  const seen = await page.evaluate(() => (window as unknown as { seen: Witness[] }).seen);
+  const times = (what: string) => seen.filter((each) => each.what === what).map(({ atMs }) => atMs);
+  const [cues, moves] = [times('cue'), times('Space')];
+
+  expect(set.source).toBe('hand');
+  expect(reps).toHaveLength(REPS);
+  for (const [i, rep] of reps.entries()) {
+    const reaction = timeOf(rep, 'firstMove') - timeOf(rep, 'cue');
+    expect(Math.abs(reaction - ((moves[i] ?? NaN) - (cues[i] ?? NaN)))).toBeLessThanOrEqual(
+      TOLERANCE_MS,
+    );
+    const recovery = timeOf(rep, 'home') - timeOf(rep, 'action');
+    const { action = NaN, home = NaN } = pressed[i] ?? {};
+    expect(Math.abs(recovery - (home - action))).toBeLessThanOrEqual(TOLERANCE_MS);
+    expect(rep.events.map(({ source }) => source)).toEqual(['sensor', 'hand', 'hand', 'hand']);
+  }
+  await expect(page.getByText('Timed by hand')).toBeVisible();
+});
+
+test('a rep is redone and another struck out; both corrections are kept with the set', async ({
+  page,
+}) => {
+  const coach = new Coach(page);
+  await coach.goToFloor('Cass Ondry', { reps: 3 });
+  await coach.start();
+  await coach.playRep(1);
+  await page.keyboard.press('KeyR');
+  await coach.playRep(1, [230, 900, 300]);
+  await page.keyboard.press('KeyX');
+  await coach.playRep(2);
+  await coach.playRep(3);
+  const { reps, judgement } = await coach.seeReview();
+  expect(reps.map(({ ordinal }) => ordinal)).toEqual([1, 1, 1, 2, 3]);
+  expect(reps[1]?.replaces).toBe(reps[0]?.id);
+  expect(reps[2]).toMatchObject({ replaces: reps[1]?.id, struckOut: true });
+  expect(judgement.validReps.reps).toBe(2);
+  await expect(page.getByText('rep 1 (struck out)')).toBeVisible();
+});
+
+test('the big buttons time like the keys, a pause drops the open rep, and stopping early keeps what was done', async ({
+  page,
+}) => {
+  const coach = new Coach(page);
+  await coach.goToFloor('Juno Marlock', { reps: 6 });
+  await coach.start();
+  await coach.cue(1);
+  for (const words of ['First move', 'Arrived', 'Action', 'Home']) {
+    await page.getByRole('button', { name: new RegExp(`^${words}`) }).click();
+    await page.waitForTimeout(120);
+  }
+  await coach.finished(1);
+  await coach.cue(2);
+  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: /Pause/ }).click();
+  await expect(page.getByRole('heading', { name: 'Paused after 1 of 6.' })).toBeVisible();
+  await page.getByRole('button', { name: 'Go on' }).click();
+  await coach.playRep(2);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Stop here, keep 2 reps' }).click();
+  await page.waitForURL('**/review/*');
+  const { set, reps } = await coach.storedReview();
+  expect(set.endReason).toBe('stopped early');
+  expect(reps.map(({ events }) => events.map(({ name }) => name))).toEqual([
+    ['cue', 'firstMove', 'arrival', 'action', 'home'],
+    ['cue', 'firstMove', 'action', 'home'],
+  ]);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    /^Not enough reps yet: 2 valid reps, 8 needed/,
+  );
+});

@@ -1,0 +1,82 @@
+import { expect, type Page } from '@playwright/test';
+import type { ClubReply, RepReply, SetReviewReply } from '@orthokin/contract';
+
+/** What a coach does with the app, in the coach's words. */
+export class Coach {
+  constructor(readonly page: Page) {}
+
+  /** From the squad to the floor, ready to start. */
+  async goToFloor(
+    athlete: string,
+    {
+      timedBy = 'Hand',
+      reps = 10,
+      seed,
+    }: { timedBy?: 'Hand' | 'The simulated athlete'; reps?: number; seed?: number } = {},
+  ): Promise<void> {
+    const { page } = this;
+    await page.goto('/');
+    await page.getByRole('link', { name: `Start a drill with ${athlete}` }).click();
+    await expect(
+      page.getByRole('heading', { name: `${athlete}, ready when you are.` }),
+    ).toBeVisible();
+    await page.locator('label').filter({ hasText: timedBy }).click();
+    await page.getByRole('textbox', { name: 'Reps' }).fill(String(reps));
+    await page.getByRole('textbox', { name: 'Reps' }).press('Tab');
+    if (seed !== undefined) await page.goto(`${page.url()}?seed=${seed}`);
+  }
+
+  async start(): Promise<void> {
+    await this.page.getByRole('button', { name: 'Start the set' }).click();
+    await expect(this.page.getByTestId('cue')).toBeVisible();
+  }
+
+  cue(ordinal: number): Promise<unknown> {
+    return this.page.waitForFunction(
+      (n) => {
+        const shown = document.querySelector<HTMLElement>('[data-testid=cue]')?.dataset['cue'];
+        return shown && document.querySelector(`[aria-label^="cue ${n} of "]`) !== null;
+      },
+      ordinal,
+      { polling: 'raf' },
+    );
+  }
+
+  /** One rep by keys: a first move, an action and home, so long after each other. */
+  async playRep(
+    ordinal: number,
+    ms: readonly [number, number, number] = [230, 600, 700],
+  ): Promise<void> {
+    const { page } = this;
+    await this.cue(ordinal);
+    for (const [i, key] of (['Space', 'ArrowDown', 'Enter'] as const).entries()) {
+      await page.waitForTimeout(ms[i] ?? 0);
+      await page.keyboard.press(key);
+    }
+    await this.finished(ordinal);
+  }
+
+  finished(reps: number): Promise<void> {
+    return expect(this.page.getByTestId('finished')).toHaveText(String(reps), { timeout: 90_000 });
+  }
+
+  async seeReview(): Promise<SetReviewReply> {
+    await this.page.getByRole('button', { name: 'See where the time went' }).click();
+    await this.page.waitForURL('**/review/*');
+    return this.storedReview();
+  }
+
+  /** The set of the open review, as the server has it once everything is sent. */
+  async storedReview(): Promise<SetReviewReply> {
+    const { page } = this;
+    await expect(page.getByText('all sent')).toBeVisible();
+    const setId = page.url().split('/').at(-1) ?? '';
+    const clubs = (await (await page.request.get('/api/clubs')).json()) as ClubReply[];
+    const reply = await page.request.get(`/api/clubs/${clubs[0]?.clubId ?? ''}/sets/${setId}`);
+    expect(reply.status()).toBe(200);
+    return (await reply.json()) as SetReviewReply;
+  }
+}
+
+export const timeOf = (rep: RepReply | undefined, name: string): number =>
+  rep?.events.find((event) => event.name === name)?.atMs ?? NaN;
