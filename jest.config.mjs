@@ -42,6 +42,7 @@ export default {
     project('core', 'packages/core'),
     project('contract', 'packages/contract'),
     project('web', 'apps/web'),
+    project('scripts', 'scripts'),
     { ...project('server', 'apps/server'), setupFiles: ['reflect-metadata'] },
   ],
 };

@@ -5,7 +5,7 @@ import { ensureBuilt } from './lib/build.mjs';
 import { ensureCluster } from './lib/cluster.mjs';
 import { ensureDebianPackages, ensureNpmPackages } from './lib/packages.mjs';
 import { DATA, ROOT } from './lib/paths.mjs';
-import { freePort } from './lib/ports.mjs';
+import { playwright } from './lib/playwright.mjs';
 import { Refusal, run, say } from './lib/say.mjs';
 
 const HELP = `Runs every check: lint, types, unit tests, server tests over HTTP on PostgreSQL, and
@@ -64,9 +64,7 @@ function jest(name, projects, env) {
 /** @param {import('./lib/cluster.mjs').RunningCluster} cluster */
 async function browser(cluster) {
   const report = join(REPORTS, 'browser.json');
-  const ok = succeeds('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], {
-    TEST_DATABASE_URL: cluster.url('orthokin'),
-    TEST_PORT: String(await freePort()),
+  const ok = await playwright(cluster, 'playwright.config.ts', {
     PLAYWRIGHT_JSON_OUTPUT_FILE: report,
   });
   return reported(report, ok, ({ stats }) => ({

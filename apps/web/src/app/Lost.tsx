@@ -6,7 +6,7 @@ import { Headline, Page, Quiet } from '../parts/Text.js';
 /** For an address that leads nowhere, and for a page that broke. */
 export function Lost(): ReactElement {
   const error = useRouteError();
-  const broke = error !== undefined && !isRouteErrorResponse(error);
+  const broke = error instanceof Error && !isRouteErrorResponse(error);
   return (
     <Page>
       <Headline>{broke ? 'This page broke.' : 'There is nothing at this address.'}</Headline>

@@ -7,7 +7,7 @@ import { RouterProvider } from 'react-router';
 import { Refused } from '../club/api.js';
 import { GlobalStyle } from '../parts/GlobalStyle.js';
 import { PhaseDefs } from '../parts/phases.js';
-import { router } from './routes.js';
+import { fetchPlacesAhead, router } from './routes.js';
 import { Sending } from './sending.js';
 
 const client = new QueryClient({
@@ -35,3 +35,4 @@ createRoot(root).render(
     </QueryClientProvider>
   </StrictMode>,
 );
+fetchPlacesAhead();

@@ -3,7 +3,21 @@ import { SquadPage } from '../squad/SquadPage.js';
 import { Frame } from './Frame.js';
 import { Lost } from './Lost.js';
 
-/** The floor and the review are loaded when somebody goes there. */
+const floor = async () => ({ Component: (await import('../floor/FloorPage.js')).FloorPage });
+const review = async () => ({ Component: (await import('../review/ReviewPage.js')).ReviewPage });
+const newest = async () => ({ Component: (await import('../review/NewestSets.js')).NewestSets });
+
+/**
+ * Fetches the places that are loaded on demand while the first is being read: the network may be
+ * gone by the time the set is over.
+ */
+export function fetchPlacesAhead(): void {
+  const fetch = () => void Promise.all([floor(), review(), newest()]).catch(() => undefined);
+  if ('requestIdleCallback' in window) requestIdleCallback(fetch);
+  else setTimeout(fetch, 1000);
+}
+
+/** The floor and the review are no part of the first load. */
 export const router = createBrowserRouter([
   {
     path: '/',
@@ -11,18 +25,9 @@ export const router = createBrowserRouter([
     errorElement: <Lost />,
     children: [
       { index: true, element: <SquadPage /> },
-      {
-        path: 'floor/:athleteId?',
-        lazy: async () => ({ Component: (await import('../floor/FloorPage.js')).FloorPage }),
-      },
-      {
-        path: 'review',
-        lazy: async () => ({ Component: (await import('../review/NewestSets.js')).NewestSets }),
-      },
-      {
-        path: 'review/:setId',
-        lazy: async () => ({ Component: (await import('../review/ReviewPage.js')).ReviewPage }),
-      },
+      { path: 'floor/:athleteId?', lazy: floor },
+      { path: 'review', lazy: newest },
+      { path: 'review/:setId', lazy: review },
       { path: '*', element: <Lost /> },
     ],
   },

@@ -1,10 +1,19 @@
 import { actionsOf, append } from '../log/drill-log.js';
+import type { Outgoing } from '../log/store.js';
 import { apply, outgoing, replay, type Action, type DrillPlan, type Run } from './run.js';
 
 export interface SessionState {
   readonly run: Run;
   /** The browser could not write: what happens now is only in this page's memory. */
   readonly storageFailed: boolean;
+}
+
+/** Where finished reps leave the device. */
+export interface Outlet {
+  /** Something was queued on the device. */
+  wake(): Promise<void>;
+  /** The device could not keep these. */
+  sendUnkept(items: readonly Outgoing[]): void;
 }
 
 /**
@@ -18,23 +27,23 @@ export class Session {
   private constructor(
     private state: SessionState,
     private seq: number,
-    private readonly onOutgoing: () => void,
+    private readonly outlet: Outlet,
   ) {}
 
-  static async start(plan: DrillPlan, onOutgoing: () => void): Promise<Session> {
+  static async start(plan: DrillPlan, outlet: Outlet): Promise<Session> {
     const action: Action = { type: 'started', plan };
     const run = replay([action]);
     if (!run) throw new Error('A started drill has a run.');
-    const session = new Session({ run, storageFailed: false }, 0, onOutgoing);
+    const session = new Session({ run, storageFailed: false }, 0, outlet);
     await session.write(action, null, run);
     return session;
   }
 
   /** A drill of this device taken up again; `null` when the device knows nothing of it. */
-  static async restore(drillId: string, onOutgoing: () => void): Promise<Session | null> {
+  static async restore(drillId: string, outlet: Outlet): Promise<Session | null> {
     const actions = await actionsOf(drillId);
     const run = replay(actions);
-    return run && new Session({ run, storageFailed: false }, actions.length, onOutgoing);
+    return run && new Session({ run, storageFailed: false }, actions.length, outlet);
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -66,6 +75,7 @@ export class Session {
     this.seq += 1;
     this.state = { run, storageFailed: storageFailed || this.state.storageFailed };
     for (const listener of this.listeners) listener();
-    if (items.length > 0) this.onOutgoing();
+    if (storageFailed) this.outlet.sendUnkept(items);
+    else if (items.length > 0) void this.outlet.wake();
   }
 }

@@ -18,16 +18,15 @@ export function FloorPage(): ReactElement {
   const client = useQueryClient();
   const navigate = useNavigate();
   const [session, setSession] = useState<Session | null>(null);
-  const wake = () => void sender.wake();
 
   const start = async (plan: DrillPlan) => {
     await allowSound();
-    setSession(await Session.start(plan, wake));
+    setSession(await Session.start(plan, sender));
   };
 
   const goOn = async (drillId: string) => {
     await allowSound();
-    const restored = await Session.restore(drillId, wake);
+    const restored = await Session.restore(drillId, sender);
     if (!restored) return;
     const clock = new SetClock(Date.parse(restored.snapshot().run.plan.startedAt));
     await restored.commit({ type: 'resumed', atMs: clock.now() });
@@ -35,7 +34,7 @@ export function FloorPage(): ReactElement {
   };
 
   const endThere = async (drillId: string) => {
-    const restored = await Session.restore(drillId, wake);
+    const restored = await Session.restore(drillId, sender);
     await restored?.commit({ type: 'ended', at: new Date(epochNow()).toISOString() });
   };
 

@@ -2,13 +2,12 @@ import { useEffect, useRef } from 'react';
 
 export type KeyMap = Readonly<Record<string, (pressedAt: number) => void>>;
 
-/** A control somebody reached with Tab answers to Space and Enter itself. */
-const focusedControl = () =>
-  document.activeElement?.matches('button:focus-visible, a:focus-visible') ?? false;
+const isControl = (element: Element | null): boolean => element?.matches('button, a') ?? false;
 
 /**
  * Keys of a drill, by `event.code`, each with the time at which the key went down on the page's
- * clock. They work wherever the focus is, so that no press is lost to a button clicked before.
+ * clock. They work wherever the focus is: a button clicked before must not take the next press of
+ * Space for itself. Only a control that was reached with Tab answers to Space and Enter.
  */
 export function useDrillKeys(keys: KeyMap): void {
   const current = useRef(keys);
@@ -16,16 +15,24 @@ export function useDrillKeys(keys: KeyMap): void {
     current.current = keys;
   });
   useEffect(() => {
+    let movedByTab = false;
+    const point = () => (movedByTab = false);
     const down = (event: KeyboardEvent) => {
+      if (event.code === 'Tab') movedByTab = true;
       if (event.repeat || event.ctrlKey || event.metaKey || event.altKey) return;
       const act = current.current[event.code];
       if (!act) return;
       const activates = event.code === 'Space' || event.code === 'Enter';
-      if (activates && focusedControl()) return;
+      if (activates && movedByTab && isControl(document.activeElement)) return;
       event.preventDefault();
+      event.stopPropagation();
       act(event.timeStamp);
     };
     window.addEventListener('keydown', down, { capture: true });
-    return () => window.removeEventListener('keydown', down, { capture: true });
+    window.addEventListener('pointerdown', point, { capture: true });
+    return () => {
+      window.removeEventListener('keydown', down, { capture: true });
+      window.removeEventListener('pointerdown', point, { capture: true });
+    };
   }, []);
 }

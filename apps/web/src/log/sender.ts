@@ -1,4 +1,4 @@
-import { store, type Outgoing, type StoredOutgoing } from './store.js';
+import { store, type Outgoing } from './store.js';
 
 export interface SendingState {
   /** Requests not yet acknowledged, and the drills they belong to. */
@@ -6,6 +6,11 @@ export interface SendingState {
   readonly drills: ReadonlySet<string>;
   readonly refused: number;
   readonly reachable: boolean;
+}
+
+/** A request in the queue; without a key it is only in memory. */
+interface Queued extends Outgoing {
+  readonly key: number | null;
 }
 
 /** What became of a request: taken, refused for good, or not heard. */
@@ -22,6 +27,8 @@ const LOCK = 'orthokin-sender';
 export class Sender {
   private state: SendingState = { waiting: 0, drills: new Set(), refused: 0, reachable: true };
   private readonly listeners = new Set<() => void>();
+  private readonly unkept: Outgoing[] = [];
+  private refusedUnkept = 0;
   private running = false;
   private retryMs = FIRST_RETRY_MS;
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -65,32 +72,58 @@ export class Sender {
     }
   }
 
-  private async next(): Promise<StoredOutgoing | null> {
-    const db = await store();
-    const cursor = await db.transaction('outgoing').store.openCursor();
-    return cursor && { ...cursor.value, key: cursor.key };
+  /** For what the device could not keep: sent from memory, as long as this page lives. */
+  readonly sendUnkept = (items: readonly Outgoing[]): void => {
+    this.unkept.push(...items);
+    void this.wake();
+  };
+
+  private async next(): Promise<Queued | null> {
+    const [kept] = await this.kept();
+    if (kept) return kept;
+    const [unkept] = this.unkept;
+    return unkept ? { ...unkept, key: null } : null;
   }
 
-  private async settle({ key, ...item }: StoredOutgoing, delivery: Delivery): Promise<void> {
+  private async kept(): Promise<Queued[]> {
+    try {
+      const tx = (await store()).transaction('outgoing');
+      const [keys, items] = await Promise.all([tx.store.getAllKeys(), tx.store.getAll()]);
+      return items.map((item, i) => ({ ...item, key: keys[i] ?? null }));
+    } catch {
+      // Storage that cannot be read holds nothing to send.
+      return [];
+    }
+  }
+
+  private async settle({ key, ...item }: Queued, delivery: Delivery): Promise<void> {
+    const refused = typeof delivery === 'object' && { ...item, why: delivery.refused };
+    if (key === null) {
+      this.unkept.shift();
+      if (refused) this.refusedUnkept += 1;
+      return;
+    }
     const db = await store();
     const tx = db.transaction(['outgoing', 'refused'], 'readwrite');
     await Promise.all([
       tx.objectStore('outgoing').delete(key),
-      typeof delivery === 'object' &&
-        tx.objectStore('refused').add({ ...item, why: delivery.refused }),
+      refused && tx.objectStore('refused').add(refused),
       tx.done,
     ]);
   }
 
   private async publish(change: Partial<SendingState>): Promise<void> {
-    const db = await store();
-    const waiting = await db.getAll('outgoing');
+    const waiting = [...(await this.kept()), ...this.unkept];
+    const refusedKept = await store().then(
+      (db) => db.count('refused'),
+      () => 0,
+    );
     this.state = {
       ...this.state,
       ...change,
       waiting: waiting.length,
       drills: new Set(waiting.map(({ drillId }) => drillId)),
-      refused: await db.count('refused'),
+      refused: refusedKept + this.refusedUnkept,
     };
     for (const listener of this.listeners) listener();
   }

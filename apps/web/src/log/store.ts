@@ -7,10 +7,6 @@ export interface Outgoing {
   readonly body: unknown;
 }
 
-export interface StoredOutgoing extends Outgoing {
-  readonly key: number;
-}
-
 /** A request the server refused; kept so that nothing is lost, and shown. */
 export interface RefusedOutgoing extends Outgoing {
   readonly why: string;

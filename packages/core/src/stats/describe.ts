@@ -1,7 +1,7 @@
-/** Values in ascending order; the input stays as it is. */
-const ascending = (values: readonly number[]): number[] => [...values].sort((a, b) => a - b);
+/** Values in ascending order, sorted as numbers many times faster than by a comparison. */
+const ascending = (values: readonly number[]): Float64Array => Float64Array.from(values).sort();
 
-function quantileOfSorted(sorted: readonly number[], p: number): number {
+function quantileOfSorted(sorted: Float64Array, p: number): number {
   const position = (sorted.length - 1) * p;
   const below = sorted[Math.floor(position)] ?? NaN;
   const above = sorted[Math.ceil(position)] ?? NaN;
@@ -48,5 +48,5 @@ export const coefficientOfVariation = (values: readonly number[]): number =>
 /** Mean of what is left when floor(share · n) values are cut from each end. */
 export function trimmedMean(values: readonly number[], share: number): number {
   const cut = Math.floor(share * values.length);
-  return mean(ascending(values).slice(cut, values.length - cut));
+  return mean([...ascending(values).slice(cut, values.length - cut)]);
 }

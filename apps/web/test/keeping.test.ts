@@ -1,0 +1,155 @@
+import 'fake-indexeddb/auto';
+import { Session } from '../src/drill/session.js';
+import { SetClock } from '../src/drill/set-clock.js';
+import { actionsOf, openDrills, prune } from '../src/log/drill-log.js';
+import { Sender, type Delivery } from '../src/log/sender.js';
+import { store, type Outgoing } from '../src/log/store.js';
+import type { Action } from '../src/drill/run.js';
+import { PLAN } from './plan.js';
+
+// Node has no Web Locks; with one page a lock is always free.
+Object.defineProperty(globalThis, 'navigator', {
+  value: { locks: { request: (_name: string, work: () => Promise<void>) => work() } },
+});
+
+const unkept: Outgoing[] = [];
+const OUTLET = {
+  wake: () => Promise.resolve(),
+  sendUnkept: (items: readonly Outgoing[]) => void unkept.push(...items),
+};
+
+let serial = 0;
+const freshPlan = () => ({ ...PLAN, id: `drill-${(serial += 1)}` });
+const rep = (repId: string, atMs: number): Action[] => [
+  { type: 'cued', repId, cue: { name: 'cue', atMs, sdMs: 4.8, source: 'sensor' } },
+  { type: 'event', event: { name: 'home', atMs: atMs + 2000, sdMs: 45, source: 'hand' } },
+];
+const waiting = async (): Promise<Outgoing[]> => (await store()).getAll('outgoing');
+
+afterEach(async () => {
+  const db = await store();
+  for (const name of ['drills', 'entries', 'outgoing', 'refused'] as const) await db.clear(name);
+});
+
+describe('a session', () => {
+  test('is on the disk before it is shown, and comes back as it was', async () => {
+    const plan = freshPlan();
+    const session = await Session.start(plan, OUTLET);
+    for (const action of [...rep('r1', 3000), ...rep('r2', 8000)]) {
+      await session.commit(action);
+      const written = await actionsOf(plan.id);
+      expect(written.at(-1)).toEqual(action);
+    }
+    const restored = await Session.restore(plan.id, OUTLET);
+    expect(restored?.snapshot().run).toEqual(session.snapshot().run);
+    expect((await openDrills()).map(({ id }) => id)).toEqual([plan.id]);
+    await restored?.commit({ type: 'ended', at: '2026-03-01T10:01:00.000Z' });
+    expect(await openDrills()).toEqual([]);
+  });
+
+  test('writes presses in the order they came, however fast', async () => {
+    const session = await Session.start(freshPlan(), OUTLET);
+    await Promise.all(rep('r1', 3000).map((action) => session.commit(action)));
+    expect(session.snapshot().run.recorded).toHaveLength(1);
+    expect((await waiting()).map(({ path }) => path.split('/').at(-1))).toEqual([
+      session.snapshot().run.plan.id,
+      'r1',
+    ]);
+  });
+
+  test('goes on in memory and says so when the device cannot keep it', async () => {
+    const session = await Session.start(freshPlan(), OUTLET);
+    const full = jest.spyOn(IDBDatabase.prototype, 'transaction').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    for (const action of rep('r1', 3000)) await session.commit(action);
+    full.mockRestore();
+    expect(session.snapshot()).toMatchObject({
+      storageFailed: true,
+      run: { recorded: [{ id: 'r1' }] },
+    });
+    expect(unkept.map(({ path }) => path.split('/').at(-1))).toEqual(['drill-3', 'r1']);
+  });
+
+  test('nothing is known of a drill from elsewhere', async () => {
+    expect(await Session.restore('elsewhere', OUTLET)).toBeNull();
+  });
+});
+
+describe('the sender', () => {
+  const queue = async (...paths: string[]) => {
+    const db = await store();
+    for (const path of paths) await db.add('outgoing', { drillId: 'd', path, body: {} });
+  };
+  const sendWith = async (answers: (path: string) => Delivery) => {
+    const heard: string[] = [];
+    const sender = new Sender(({ path }) => {
+      heard.push(path);
+      return Promise.resolve(answers(path));
+    });
+    await sender.wake();
+    return { heard, sender };
+  };
+
+  test('sends in order and forgets what was taken', async () => {
+    await queue('set', 'rep1', 'rep2');
+    const { heard, sender } = await sendWith(() => 'taken');
+    expect(heard).toEqual(['set', 'rep1', 'rep2']);
+    expect(sender.snapshot()).toMatchObject({ waiting: 0, refused: 0, reachable: true });
+  });
+
+  test('stops at silence, keeps everything, and tries the same one again', async () => {
+    await queue('set', 'rep1');
+    jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'setImmediate', 'nextTick'] });
+    const { heard, sender } = await sendWith(() => 'unheard');
+    jest.useRealTimers();
+    expect(heard).toEqual(['set']);
+    expect(sender.snapshot()).toMatchObject({
+      waiting: 2,
+      reachable: false,
+      drills: new Set(['d']),
+    });
+    const again = await sendWith(() => 'taken');
+    expect(again.heard).toEqual(['set', 'rep1']);
+  });
+
+  test('sends what could not be kept from memory, after what was kept', async () => {
+    await queue('kept');
+    const heard: string[] = [];
+    const sender = new Sender(({ path }) => {
+      heard.push(path);
+      return Promise.resolve('taken');
+    });
+    sender.sendUnkept([{ drillId: 'd', path: 'unkept', body: {} }]);
+    await new Promise((done) => setTimeout(done, 50));
+    expect(heard).toEqual(['kept', 'unkept']);
+    expect(sender.snapshot()).toMatchObject({ waiting: 0 });
+  });
+
+  test('sets a refused one aside with the reason and goes on', async () => {
+    await queue('bad', 'good');
+    const { heard, sender } = await sendWith((path) =>
+      path === 'bad' ? { refused: 'no' } : 'taken',
+    );
+    expect(heard).toEqual(['bad', 'good']);
+    expect(sender.snapshot()).toMatchObject({ waiting: 0, refused: 1 });
+    expect(await (await store()).getAll('refused')).toMatchObject([{ path: 'bad', why: 'no' }]);
+  });
+});
+
+test('old drills are forgotten only when they are over and sent', async () => {
+  const db = await store();
+  const old = { clubId: 'c', startedAt: 0, ended: true };
+  await db.put('drills', { ...old, id: 'sent' });
+  await db.put('drills', { ...old, id: 'unsent' });
+  await db.put('drills', { ...old, id: 'open', ended: false });
+  await db.add('outgoing', { drillId: 'unsent', path: 'p', body: {} });
+  await prune(Date.now());
+  expect((await db.getAllKeys('drills')).sort()).toEqual(['open', 'unsent']);
+});
+
+test('the clock of a set counts from its start, on the page and on the set alike', () => {
+  const clock = new SetClock(performance.timeOrigin - 5000);
+  expect(clock.at(250)).toBe(5250);
+  expect(clock.toPage(5250)).toBeCloseTo(250, 6);
+});

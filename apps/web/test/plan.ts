@@ -1,0 +1,40 @@
+import { layoutTargets } from '@orthokin/core/pattern';
+import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
+import type { DrillPlan } from '../src/drill/run.js';
+
+/** A set of three cues, A B A, by hand. */
+export const PLAN: DrillPlan = {
+  id: '019ab000-0000-7000-8000-0000000000aa',
+  clubId: 'club',
+  athlete: { id: 'athlete', name: 'Somebody', hand: 'left', ageBand: 'adult', note: null },
+  pattern: {
+    id: 'pattern',
+    name: 'Side to side',
+    court: 'squash',
+    home: { onCourt: { x: 0, y: 4.26 }, radiusM: 0.45 },
+    targets: layoutTargets('line', { wideM: 2, shortM: 3, deepM: 3 }),
+    splitWindowMs: [-60, 120],
+    rungs: [
+      {
+        number: 1,
+        name: 'Easy',
+        targets: ['A', 'B'],
+        limitsMs: { reaction: 350, recovery: 1100 },
+        passShare: 0.8,
+        falseStartShare: 0.1,
+        minValidReps: 8,
+      },
+    ],
+  },
+  rung: 1,
+  source: 'hand',
+  seed: 5,
+  cues: ['A', 'B', 'A'].map((target, i) => ({ ordinal: i + 1, target, foreperiodMs: 1000 })),
+  falseStartMs: 100,
+  responseLimitMs: 3000,
+  startedAt: '2026-03-01T10:00:00.000Z',
+  day: '2026-03-01',
+  withTone: false,
+  sessionsBefore: 0,
+  simulated: TYPICAL_ATHLETE,
+};

@@ -1,0 +1,63 @@
+import { seededRandom, shuffledSchedule } from '@orthokin/core/cue';
+import { decideByCount, DEFAULT_COUNT_RULE, judgeSet } from '@orthokin/core/progress';
+import type { Rung } from '@orthokin/core/pattern';
+import { simulateRep, TYPICAL_ATHLETE } from '@orthokin/core/simulation';
+import { summariseSet } from '@orthokin/core/stats';
+import { readRep, type Rep } from '@orthokin/core/timing';
+import { Bench } from 'tinybench';
+
+const SETTINGS = { falseStartMs: 100, responseLimitMs: 3000, splitWindowMs: [-60, 120] } as const;
+const RUNG: Rung = {
+  number: 1,
+  name: 'bench',
+  targets: ['A'],
+  limitsMs: { reaction: 320, recovery: 1300 },
+  passShare: 0.8,
+  falseStartShare: 0.1,
+  minValidReps: 8,
+};
+
+function repsOf(n: number): Rep[] {
+  const random = seededRandom(1);
+  return Array.from({ length: n }, (_, i) => ({
+    ordinal: i + 1,
+    target: 'A',
+    struckOut: false,
+    ...simulateRep(
+      TYPICAL_ATHLETE,
+      { atMs: i * 5000, target: { x: 2, y: 2 }, repsBefore: i % 12, sessionsBefore: 9 },
+      random,
+    ),
+  }));
+}
+
+const read = (reps: readonly Rep[]) => reps.map((rep) => readRep(rep, SETTINGS));
+const thousand = repsOf(1000);
+const readings = read(thousand);
+const hundredThousand = read(repsOf(100_000));
+const judged = Array.from({ length: 500 }, (_, i) => ({
+  setId: String(i),
+  day: String(i >> 2),
+  judgement: judgeSet(readings.slice(0, 12), RUNG),
+}));
+
+const bench = new Bench({ time: 1000 });
+bench
+  .add('read 1,000 reps', () => void read(thousand))
+  .add('summarise 1,000 reps', () => void summariseSet(readings))
+  .add('summarise 100,000 reps', () => void summariseSet(hundredThousand))
+  .add('judge a set of 200 reps', () => void judgeSet(readings.slice(0, 200), RUNG))
+  .add('decide over 500 sets', () => void decideByCount(judged, DEFAULT_COUNT_RULE, true))
+  .add('schedule 200 cues', () => {
+    shuffledSchedule(
+      { targets: ['A', 'B', 'C', 'D', 'E', 'F'], reps: 200, maxRun: 2, foreperiodMs: [900, 1900] },
+      seededRandom(3),
+    );
+  });
+await bench.run();
+
+for (const { name, result } of bench.tasks) {
+  if (!('latency' in result)) continue;
+  const { p50, p99 } = result.latency;
+  console.log(`${name.padEnd(28)} median ${p50.toFixed(3)} ms, p99 ${p99.toFixed(3)} ms`);
+}

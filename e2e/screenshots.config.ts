@@ -1,0 +1,10 @@
+import { defineConfig } from '@playwright/test';
+import stories from './playwright.config.js';
+
+/** The pictures of the README are taken like a story, from the same demo data. */
+export default defineConfig({
+  ...stories,
+  testDir: 'pictures',
+  testMatch: '*.ts',
+  reporter: 'list',
+});
