@@ -121,7 +121,7 @@ describe('the answer in words', () => {
   test('gates say how many of how many, and when limits fail only together', () => {
     expect(gateSentences(judgeSet(set(10, 250, 1180), rung))).toEqual([
       'Reaction: 10 of 10 inside 0.35 s, 0 over; 8 needed.',
-      'Recovery: 0 of 10 inside 1.10 s, 10 over; 8 needed.',
+      'Recovery: 0 of 10 inside 1.10 s, 10 over; 8 needed; the 8th fastest took 1.18 s.',
     ]);
     const mixed = [
       ...set(6, 250, 900),
@@ -142,7 +142,7 @@ describe('the answer in words', () => {
       reading(11, 900, 900),
     ]);
     expect(leftOutSentence(summary)).toBe(
-      'Left out: rep 10 (false start). Far slower than the rest, but kept: rep 11.',
+      'Left out: rep 10 (false start). Far slower than the rest, but kept: rep 11 (reaction).',
     );
     expect(sourceSentence('hand', summariseSet([reading(1, 250, 900, 45)]))).toContain('±0.13 s');
   });

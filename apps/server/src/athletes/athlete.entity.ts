@@ -1,18 +1,11 @@
-import { Entity, PrimaryKey, PrimaryKeyProp, Property } from '@mikro-orm/core';
+import { Entity, Property } from '@mikro-orm/core';
 import type { AgeBand } from '@orthokin/contract';
 import type { Side } from '@orthokin/core/floor';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
+import { ClubOwned } from '../storage/club-owned.js';
 
 @Entity({ tableName: 'athlete' })
-export class Athlete {
-  [PrimaryKeyProp]?: ['clubId', 'id'];
-
-  @PrimaryKey({ type: 'uuid' })
-  clubId!: string;
-
-  @PrimaryKey({ type: 'uuid' })
-  id!: string;
-
+export class Athlete extends ClubOwned {
   @Property({ type: 'text' })
   name!: string;
 

@@ -1,18 +1,11 @@
-import { Entity, PrimaryKey, PrimaryKeyProp, Property } from '@mikro-orm/core';
+import { Entity, Property } from '@mikro-orm/core';
 import type { EndReason } from '@orthokin/contract';
 import type { Cue } from '@orthokin/core/cue';
 import type { TimingSource } from '@orthokin/core/timing';
+import { ClubOwned } from '../storage/club-owned.js';
 
 @Entity({ tableName: 'drill_set' })
-export class DrillSet {
-  [PrimaryKeyProp]?: ['clubId', 'id'];
-
-  @PrimaryKey({ type: 'uuid' })
-  clubId!: string;
-
-  @PrimaryKey({ type: 'uuid' })
-  id!: string;
-
+export class DrillSet extends ClubOwned {
   @Property({ type: 'uuid' })
   athleteId!: string;
 

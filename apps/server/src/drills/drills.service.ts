@@ -11,7 +11,7 @@ import { rungOf } from '@orthokin/core/pattern';
 import { wrong } from '@orthokin/core/result';
 import { checkEvents } from '@orthokin/core/timing';
 import { AthletesService } from '../athletes/athletes.service.js';
-import { insertOnce } from '../database/insert-once.js';
+import { insertOnce } from '../storage/insert-once.js';
 import { accepted, unknown } from '../http/refusals.js';
 import { PatternsService } from '../patterns/patterns.service.js';
 import { DrillSet } from './drill-set.entity.js';

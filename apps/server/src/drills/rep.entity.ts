@@ -1,17 +1,10 @@
-import { Entity, PrimaryKey, PrimaryKeyProp, Property } from '@mikro-orm/core';
+import { Entity, Property } from '@mikro-orm/core';
 import type { Fault, TimedEvent } from '@orthokin/core/timing';
+import { ClubOwned } from '../storage/club-owned.js';
 
 /** A repetition as recorded. Rows are only ever added: a correction names the row it replaces. */
 @Entity({ tableName: 'rep' })
-export class RepRow {
-  [PrimaryKeyProp]?: ['clubId', 'id'];
-
-  @PrimaryKey({ type: 'uuid' })
-  clubId!: string;
-
-  @PrimaryKey({ type: 'uuid' })
-  id!: string;
-
+export class RepRow extends ClubOwned {
   @Property({ type: 'uuid' })
   setId!: string;
 

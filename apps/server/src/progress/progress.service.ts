@@ -10,7 +10,7 @@ import {
   type SetJudgement,
 } from '@orthokin/core/progress';
 import { Athlete } from '../athletes/athlete.entity.js';
-import { insertOnce } from '../database/insert-once.js';
+import { insertOnce } from '../storage/insert-once.js';
 import { DrillSet } from '../drills/drill-set.entity.js';
 import { DrillsService } from '../drills/drills.service.js';
 import { conflict } from '../http/refusals.js';

@@ -1,17 +1,10 @@
-import { Entity, PrimaryKey, PrimaryKeyProp, Property } from '@mikro-orm/core';
+import { Entity, Property } from '@mikro-orm/core';
 import type { MoveBasis } from '@orthokin/contract';
+import { ClubOwned } from '../storage/club-owned.js';
 
 /** A step on the ladder. The athlete's rung is where the newest one led; rung 1 before any. */
 @Entity({ tableName: 'rung_move' })
-export class RungMove {
-  [PrimaryKeyProp]?: ['clubId', 'id'];
-
-  @PrimaryKey({ type: 'uuid' })
-  clubId!: string;
-
-  @PrimaryKey({ type: 'uuid' })
-  id!: string;
-
+export class RungMove extends ClubOwned {
   @Property({ type: 'uuid' })
   athleteId!: string;
 

@@ -1,15 +1,15 @@
 import { Moon, Sun } from 'lucide-react';
-import { useEffect, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import { Button as IconButton } from 'react-aria-components';
 import { NavLink, Outlet, ScrollRestoration } from 'react-router';
 import styled from 'styled-components';
 import { ClubContext, useClubs } from '../club/queries.js';
 import { useSending } from '../log/sender-context.js';
-import { useRemembered } from '../log/useRemembered.js';
 import { count } from '../parts/format.js';
 import { Failed } from '../parts/Notice.js';
 import { Sole } from '../parts/Sole.js';
 import { Page, Quiet } from '../parts/Text.js';
+import { useTheme } from './useTheme.js';
 import { colour, NARROW } from '../parts/tokens.js';
 
 const Bar = styled.header`
@@ -104,17 +104,6 @@ function SendingWords(): ReactElement {
       {waiting} not sent yet{reachable ? '' : ', kept here'}
     </strong>
   );
-}
-
-/** Lights on or off: the device's wish until somebody chooses, then the choice. */
-function useTheme(): ['light' | 'dark', () => void] {
-  const [chosen, choose] = useRemembered<'light' | 'dark' | null>('theme', null);
-  const wished = window.matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
-  const theme = chosen ?? wished;
-  useEffect(() => {
-    document.documentElement.dataset['theme'] = theme;
-  }, [theme]);
-  return [theme, () => choose(theme === 'dark' ? 'light' : 'dark')];
 }
 
 /** The shell round every place. */

@@ -26,17 +26,24 @@ export function headline(decision: Decision, rung: number): string {
 export function ruleSentence({ rule, setsSeen, setsPassed, daysPassed }: Decision): string {
   const asked = `The rule asks for ${rule.setsNeeded} of the last ${rule.ofLast} sets on this rung, on ${count(rule.distinctDays, 'day')}`;
   if (setsSeen === 0) return `${asked}; none had enough reps yet.`;
-  return `${asked}; ${setsPassed} of ${setsSeen} passed, on ${count(daysPassed, 'day')}.`;
+  return `${asked}; ${setsPassed} of ${setsSeen} passed${setsPassed > 0 ? `, on ${count(daysPassed, 'day')}` : ''}.`;
 }
+
+const ENDINGS: Readonly<Record<string, string>> = { one: 'st', two: 'nd', few: 'rd', other: 'th' };
+const plural = new Intl.PluralRules('en', { type: 'ordinal' });
+
+const ordinal = (n: number): string => `${n}${ENDINGS[plural.select(n)] ?? 'th'}`;
 
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 function gateSentence(
-  { gate, limitMs, passes, fails, tooClose, needed }: TimeGate,
+  { gate, limitMs, passes, fails, tooClose, needed, overMs }: TimeGate,
   n: number,
 ): string {
   const close = tooClose > 0 ? `, ${tooClose} too close to call` : '';
-  return `${capital(gate)}: ${passes} of ${n} inside ${secondsWithUnit(limitMs)}, ${fails} over${close}; ${needed} needed.`;
+  const decisive =
+    overMs > 0 ? `; the ${ordinal(needed)} fastest took ${secondsWithUnit(limitMs + overMs)}` : '';
+  return `${capital(gate)}: ${passes} of ${n} inside ${secondsWithUnit(limitMs)}, ${fails} over${close}; ${needed} needed${decisive}.`;
 }
 
 /** One sentence a gate, in the order they are judged. */
@@ -65,20 +72,21 @@ export function gateSentences({
   return sentences;
 }
 
+const repsWords = (ordinals: readonly number[]): string =>
+  `${ordinals.length === 1 ? 'rep' : 'reps'} ${ordinals.join(', ')}`;
+
 /** What was left out and why, and what was slow but kept. */
 export function leftOutSentence({ leftOut, durations }: SetSummary): string {
   const by = new Map<string, number[]>();
   for (const { ordinal, why } of leftOut) by.set(why, [...(by.get(why) ?? []), ordinal]);
-  const parts = [...by].map(
-    ([why, ordinals]) =>
-      `${ordinals.length === 1 ? 'rep' : 'reps'} ${ordinals.join(', ')} (${why})`,
-  );
+  const parts = [...by].map(([why, ordinals]) => `${repsWords(ordinals)} (${why})`);
   const left = parts.length > 0 ? `Left out: ${parts.join('; ')}.` : 'No rep was left out.';
-  // Short phases like the load have so little spread that someone is always "slow" in them.
-  const slow = [...new Set(GATED_DURATIONS.flatMap((name) => durations[name]?.slowOrdinals ?? []))];
-  return slow.length > 0
-    ? `${left} Far slower than the rest, but kept: ${slow.length === 1 ? 'rep' : 'reps'} ${slow.sort((a, b) => a - b).join(', ')}.`
-    : left;
+  // Only what a rung can limit: in short phases like the load somebody is always "slow".
+  const slow = GATED_DURATIONS.flatMap((name) => {
+    const ordinals = durations[name]?.slowOrdinals ?? [];
+    return ordinals.length > 0 ? [`${repsWords(ordinals)} (${name})`] : [];
+  });
+  return slow.length > 0 ? `${left} Far slower than the rest, but kept: ${slow.join('; ')}.` : left;
 }
 
 /** How the times came about and how sure one of them is. */

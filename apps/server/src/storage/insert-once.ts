@@ -1,11 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { EntityClass, EntityManager, FilterQuery } from '@mikro-orm/postgresql';
 import { conflict } from '../http/refusals.js';
-
-interface Keyed {
-  clubId: string;
-  id: string;
-}
+import type { ClubOwned } from './club-owned.js';
 
 /** As JSON would carry it: the request's objects are instances of contract's classes. */
 const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value ?? null));
@@ -14,10 +10,10 @@ const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value ?? nu
  * Stores a row under the id its client gave it. Sent again, it changes nothing; sent again with
  * other content it is refused, and what was stored first stays.
  */
-export async function insertOnce<Row extends Keyed>(
+export async function insertOnce<Row extends ClubOwned>(
   em: EntityManager,
   entity: EntityClass<Row>,
-  row: Keyed & Partial<Row>,
+  row: Pick<Row, 'clubId' | 'id'> & Partial<Row>,
 ): Promise<void> {
   const { affectedRows } = await em
     .createQueryBuilder(entity)
