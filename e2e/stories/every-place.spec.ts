@@ -91,3 +91,34 @@ test('an address that leads nowhere, a set nobody knows and a silent server each
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByRole('listitem')).toHaveCount(8);
 });
+
+test('lights stay as they were chosen, the keys are listed, and a seed makes the same set again', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Lights off' }).click();
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Lights on' })).toBeVisible();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+
+  await page.getByRole('button', { name: 'Keys' }).click();
+  await expect(page.getByRole('dialog', { name: 'Keys during a drill' })).toContainText(
+    'first move',
+  );
+  await expectSound(page);
+  await page.keyboard.press('Escape');
+
+  const coach = new Coach(page);
+  const called: (string | null)[] = [];
+  for (const seed of [41, 41]) {
+    await coach.goToFloor('Lotte Brandvane', { reps: 2, seed });
+    await expect(page.getByText(`Seed ${seed}`)).toBeVisible();
+    await coach.start();
+    await coach.cue(1);
+    called.push(await page.getByTestId('cue').getAttribute('data-cue'));
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Leave without a set' }).click();
+    await page.waitForURL((url) => url.pathname === '/');
+  }
+  expect(called[0]).toBe(called[1]);
+});

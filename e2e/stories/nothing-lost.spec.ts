@@ -11,6 +11,14 @@ test('a page closed in mid-set keeps every finished rep and offers to go on', as
   await first.playRep(2);
   await first.cue(3);
   await first.page.keyboard.press('Space');
+
+  // A second tab must not offer a set that is being run in the first.
+  const beside = await context.newPage();
+  await beside.goto('/floor');
+  await expect(beside.getByRole('heading', { name: 'Who works?' })).toBeVisible();
+  await beside.waitForTimeout(500);
+  await expect(beside.getByText('was broken off')).toHaveCount(0);
+  await beside.close();
   await first.page.close();
 
   const page = await context.newPage();
@@ -66,4 +74,25 @@ test('the same set posted twice is one set', async ({ page }) => {
     expect(again.status()).toBe(200);
   }
   expect(await coach.storedReview()).toEqual(once);
+});
+
+test('what the server refuses is set aside, said with its reason, and holds up nothing else', async ({
+  page,
+}) => {
+  const coach = new Coach(page);
+  await coach.goToFloor('Cass Ondry', { reps: 2 });
+  let spoilt = false;
+  await page.route('**/reps/*', (route) => {
+    if (spoilt) return route.continue();
+    spoilt = true;
+    const body = { ...(route.request().postDataJSON() as object), target: 'Z' };
+    return route.continue({ postData: JSON.stringify(body) });
+  });
+  await coach.start();
+  await coach.playRep(1);
+  await coach.playRep(2);
+  await page.getByRole('button', { name: 'See where the time went' }).click();
+  await expect(page.getByText('1 record refused, kept here')).toBeVisible();
+  await expect(page.getByText(/The server says: target: given Z/)).toBeVisible();
+  await expect(page.getByText('1 rep counted, seconds')).toBeVisible();
 });

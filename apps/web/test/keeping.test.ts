@@ -95,7 +95,7 @@ describe('the sender', () => {
     await queue('set', 'rep1', 'rep2');
     const { heard, sender } = await sendWith(() => 'taken');
     expect(heard).toEqual(['set', 'rep1', 'rep2']);
-    expect(sender.snapshot()).toMatchObject({ waiting: 0, refused: 0, reachable: true });
+    expect(sender.snapshot()).toMatchObject({ waiting: 0, refusals: [], reachable: true });
   });
 
   test('stops at silence, keeps everything, and tries the same one again', async () => {
@@ -132,7 +132,7 @@ describe('the sender', () => {
       path === 'bad' ? { refused: 'no' } : 'taken',
     );
     expect(heard).toEqual(['bad', 'good']);
-    expect(sender.snapshot()).toMatchObject({ waiting: 0, refused: 1 });
+    expect(sender.snapshot()).toMatchObject({ waiting: 0, refusals: ['no'] });
     expect(await (await store()).getAll('refused')).toMatchObject([{ path: 'bad', why: 'no' }]);
   });
 });

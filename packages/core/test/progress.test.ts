@@ -237,3 +237,77 @@ describe('the place on the ladder', () => {
     expect(ladderPlace([move(2), move(1, 'undo')])).toEqual({ rung: 1, by: null });
   });
 });
+
+describe('the gates over any set', () => {
+  const anyRep = fc.record({
+    reaction: fc.integer({ min: 20, max: 500 }),
+    recovery: fc.option(fc.integer({ min: 500, max: 1400 })),
+    sdMs: fc.constantFrom(0, 5, 45),
+  });
+  const anySet = fc
+    .array(anyRep, { maxLength: 20 })
+    .map((reps) =>
+      reps.map(({ reaction, recovery, sdMs }, i) => reading(i + 1, reaction, recovery, sdMs)),
+    );
+
+  test('every judged rep has one verdict a gate, and chances are chances', () => {
+    fc.assert(
+      fc.property(anySet, (readings) => {
+        const { times, validReps, together } = judgeSet(readings, rung);
+        for (const { passes, fails, tooClose, probability } of times) {
+          expect(passes + fails + tooClose).toBe(validReps.reps);
+          expect(probability).toBeGreaterThanOrEqual(0);
+          expect(probability).toBeLessThanOrEqual(1);
+        }
+        expect(together.probability).toBeLessThanOrEqual(
+          Math.min(...times.map(({ probability }) => probability)) + 1e-9,
+        );
+      }),
+    );
+  });
+
+  test('a set has a limiting gate exactly when it did not pass', () => {
+    fc.assert(
+      fc.property(anySet, (readings) => {
+        const judged = judgeSet(readings, rung);
+        expect(limitingGate(judged) === null).toBe(judged.outcome === 'passed');
+      }),
+    );
+  });
+
+  test('easing every limit never turns a passed set into another', () => {
+    const eased: Rung = { ...rung, limitsMs: { reaction: 330, recovery: 990 } };
+    fc.assert(
+      fc.property(anySet, (readings) => {
+        if (judgeSet(readings, rung).outcome === 'passed')
+          expect(judgeSet(readings, eased).outcome).toBe('passed');
+      }),
+    );
+  });
+
+  test('with exact times the outcome is plain counting', () => {
+    const exact = fc
+      .array(fc.tuple(fc.integer({ min: 150, max: 450 }), fc.integer({ min: 600, max: 1200 })), {
+        minLength: 8,
+        maxLength: 20,
+      })
+      .map((times) => setOf(...times));
+    fc.assert(
+      fc.property(exact, (readings) => {
+        const inside = readings.filter(
+          ({ durations }) =>
+            (durations.reaction?.ms ?? Infinity) <= 300 &&
+            (durations.recovery?.ms ?? Infinity) <= 900,
+        ).length;
+        const enough = inside >= Math.ceil(readings.length * 0.8 - 1e-9);
+        expect(judgeSet(readings, rung).outcome).toBe(enough ? 'passed' : 'not passed');
+      }),
+    );
+  });
+
+  test('a rung without limits asks only for valid reps', () => {
+    const open: Rung = { ...rung, limitsMs: {} };
+    expect(judgeSet(setOf(...repeated(8, 400, 2000)), open).outcome).toBe('passed');
+    expect(judgeSet(setOf(...repeated(7, 400, 2000)), open).outcome).toBe('too few reps');
+  });
+});

@@ -6,9 +6,10 @@ import styled from 'styled-components';
 import { ClubContext, useClubs } from '../club/queries.js';
 import { useSending } from '../log/sender-context.js';
 import { count } from '../parts/format.js';
-import { Failed } from '../parts/Notice.js';
+import { Failed, Notice } from '../parts/Notice.js';
 import { Sole } from '../parts/Sole.js';
 import { Page, Quiet } from '../parts/Text.js';
+import { Shortcuts } from './Shortcuts.js';
 import { useTheme } from './useTheme.js';
 import { colour, NARROW } from '../parts/tokens.js';
 
@@ -51,8 +52,15 @@ const Bar = styled.header`
     nav {
       gap: 14px;
     }
-    .club {
+    .club,
+    .keys {
       display: none;
+    }
+    .end {
+      gap: 8px;
+      min-width: 0;
+      font-size: 14px;
+      text-align: right;
     }
     .name {
       position: absolute;
@@ -95,14 +103,29 @@ const Skip = styled.a`
 `;
 
 function SendingWords(): ReactElement {
-  const { waiting, refused, reachable } = useSending();
-  if (refused > 0)
-    return <strong>{count(refused, 'record')} refused by the server, kept here</strong>;
+  const { waiting, refusals, reachable } = useSending();
+  if (refusals.length > 0)
+    return <strong>{count(refusals.length, 'record')} refused, kept here</strong>;
   if (waiting === 0) return <span>all sent</span>;
   return (
     <strong>
       {waiting} not sent yet{reachable ? '' : ', kept here'}
     </strong>
+  );
+}
+
+/** What the server would not take, with its reason: nobody should learn of it by chance. */
+function Refusals(): ReactElement | null {
+  const { refusals } = useSending();
+  const [newest] = refusals.slice(-1);
+  if (newest === undefined) return null;
+  return (
+    <Page as="div" style={{ paddingBottom: 0 }}>
+      <Notice>
+        {count(refusals.length, 'record')} could not be stored by the server and{' '}
+        {refusals.length === 1 ? 'is' : 'are'} kept on this device. The server says: {newest}
+      </Notice>
+    </Page>
   );
 }
 
@@ -132,6 +155,9 @@ export function Frame(): ReactElement {
         <div className="end">
           <span className="club">{club?.name}</span>
           <SendingWords />
+          <span className="keys">
+            <Shortcuts />
+          </span>
           <ThemeButton
             onPress={toggleTheme}
             aria-label={theme === 'dark' ? 'Lights on' : 'Lights off'}
@@ -140,6 +166,7 @@ export function Frame(): ReactElement {
           </ThemeButton>
         </div>
       </Bar>
+      <Refusals />
       <div id="place">
         {club ? (
           <ClubContext value={club}>

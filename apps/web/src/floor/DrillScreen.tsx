@@ -3,6 +3,7 @@ import { Pause, RotateCcw, Square, Strikethrough } from 'lucide-react';
 import { useEffect, useMemo, useSyncExternalStore, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { v7 } from 'uuid';
+import { Alone } from '../parts/Alone.js';
 import { Button } from '../parts/Button.js';
 import { Notice } from '../parts/Notice.js';
 import { colour, MIDDLE, MONO, NARROW, WIDE } from '../parts/tokens.js';
@@ -187,71 +188,73 @@ export function DrillScreen({
   }, [session]);
 
   return (
-    <Screen data-theme="dark">
-      <Head>
-        <span>
-          {run.plan.athlete.name}, {run.plan.pattern.name}, rung {run.plan.rung}
-        </span>
-        <span className="count" aria-label={`cue ${run.ordinal} of ${run.plan.cues.length}`}>
-          <b>{run.ordinal}</b> of {run.plan.cues.length}
-        </span>
-      </Head>
-      <div className="cue">
-        {running ? (
-          <CueDisplay run={run} shown={cueing.shown} />
-        ) : (
-          <Break run={run} onGoOn={goOn} onRedo={redo} onStrike={strike} onEnd={end} />
-        )}
-      </div>
-      <div className="side">
-        <div className="plan">
-          <LiveFloor run={run} clock={clock} lit={cueing.shown} playing={cueing.playing} />
+    <Alone>
+      <Screen data-theme="dark">
+        <Head>
+          <span>
+            {run.plan.athlete.name}, {run.plan.pattern.name}, rung {run.plan.rung}
+          </span>
+          <span className="count" aria-label={`cue ${run.ordinal} of ${run.plan.cues.length}`}>
+            <b>{run.ordinal}</b> of {run.plan.cues.length}
+          </span>
+        </Head>
+        <div className="cue">
+          {running ? (
+            <CueDisplay run={run} shown={cueing.shown} />
+          ) : (
+            <Break run={run} onGoOn={goOn} onRedo={redo} onStrike={strike} onEnd={end} />
+          )}
         </div>
-        <LastReps run={run} most={5} />
-      </div>
-      <Foot>
-        {storageFailed && (
-          <Notice>
-            This device cannot keep the set (its storage is full or closed). Finished reps are sent
-            only while this page stays open.
-          </Notice>
-        )}
-        <div className="row">
-          <div className="ribbon">
-            <LiveRibbon run={run} clock={clock} />
+        <div className="side">
+          <div className="plan">
+            <LiveFloor run={run} clock={clock} lit={cueing.shown} playing={cueing.playing} />
           </div>
-          {byHand && <TimingButtons run={run} onEvent={press} />}
-          <div className="controls">
-            <Button onPress={pause} isDisabled={!running}>
-              <Pause size={20} aria-hidden />
-              <span>
-                Pause <kbd>P</kbd>
-              </span>
-            </Button>
-            <Button onPress={redo} isDisabled={!last && run.state !== 'cued'}>
-              <RotateCcw size={20} aria-hidden />
-              <span>
-                Redo <kbd>R</kbd>
-              </span>
-            </Button>
-            <Button onPress={strike} isDisabled={!last}>
-              <Strikethrough size={20} aria-hidden />
-              <span>
-                {last?.struckOut ? 'Put back' : 'Strike out'} <kbd>X</kbd>
-              </span>
-            </Button>
-            <Button onPress={pause} isDisabled={!running}>
-              <Square size={20} aria-hidden />
-              <span>
-                Stop <kbd>Esc</kbd>
-              </span>
-            </Button>
-          </div>
+          <LastReps run={run} most={5} />
         </div>
-      </Foot>
-      <span hidden data-testid="finished">
-        {finishedReps(run).length}
-      </span>
-    </Screen>
+        <Foot>
+          {storageFailed && (
+            <Notice>
+              This device cannot keep the set (its storage is full or closed). Finished reps are
+              sent only while this page stays open.
+            </Notice>
+          )}
+          <div className="row">
+            <div className="ribbon">
+              <LiveRibbon run={run} clock={clock} />
+            </div>
+            {byHand && <TimingButtons run={run} onEvent={press} />}
+            <div className="controls">
+              <Button onPress={pause} isDisabled={!running}>
+                <Pause size={20} aria-hidden />
+                <span>
+                  Pause <kbd>P</kbd>
+                </span>
+              </Button>
+              <Button onPress={redo} isDisabled={!last && run.state !== 'cued'}>
+                <RotateCcw size={20} aria-hidden />
+                <span>
+                  Redo <kbd>R</kbd>
+                </span>
+              </Button>
+              <Button onPress={strike} isDisabled={!last}>
+                <Strikethrough size={20} aria-hidden />
+                <span>
+                  {last?.struckOut ? 'Put back' : 'Strike out'} <kbd>X</kbd>
+                </span>
+              </Button>
+              <Button onPress={pause} isDisabled={!running}>
+                <Square size={20} aria-hidden />
+                <span>
+                  Stop <kbd>Esc</kbd>
+                </span>
+              </Button>
+            </div>
+          </div>
+        </Foot>
+        <span hidden data-testid="finished">
+          {finishedReps(run).length}
+        </span>
+      </Screen>
+    </Alone>
   );
 }

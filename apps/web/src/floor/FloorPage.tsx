@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
+import { holdDrill } from '../log/drill-lock.js';
 import { useSender } from '../log/sender-context.js';
 import { ChooseAthlete } from './ChooseAthlete.js';
 import { DrillScreen } from './DrillScreen.js';
@@ -39,7 +40,14 @@ export function FloorPage(): ReactElement {
   };
 
   // Leaving by the browser's own way back must not leave cues running.
-  useEffect(() => () => void session?.commit({ type: 'paused' }), [session]);
+  useEffect(() => {
+    if (!session) return;
+    const letGo = holdDrill(session.snapshot().run.plan.id);
+    return () => {
+      void session.commit({ type: 'paused' });
+      letGo();
+    };
+  }, [session]);
 
   if (session) {
     return (

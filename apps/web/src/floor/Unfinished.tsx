@@ -1,5 +1,6 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
+import { isBeingRun } from '../log/drill-lock.js';
 import { actionsOf, openDrills } from '../log/drill-log.js';
 import { Button } from '../parts/Button.js';
 import { timeWords } from '../parts/format.js';
@@ -13,8 +14,10 @@ const Band = styled.div`
 `;
 
 async function newestUnfinished(): Promise<Run | null> {
-  const [newest] = await openDrills();
-  return newest ? replay(await actionsOf(newest.id)) : null;
+  for (const { id } of await openDrills())
+    // One that another tab is running is not broken off.
+    if (!(await isBeingRun(id))) return replay(await actionsOf(id));
+  return null;
 }
 
 /** A set that was broken off, by a closed tab or a dead battery: go on with it, or end it there. */

@@ -4,7 +4,8 @@ export interface SendingState {
   /** Requests not yet acknowledged, and the drills they belong to. */
   readonly waiting: number;
   readonly drills: ReadonlySet<string>;
-  readonly refused: number;
+  /** Why the server refused what it refused, oldest first. */
+  readonly refusals: readonly string[];
   readonly reachable: boolean;
 }
 
@@ -25,10 +26,10 @@ const LOCK = 'orthokin-sender';
  * only the one that holds the lock sends, and sending twice would change nothing.
  */
 export class Sender {
-  private state: SendingState = { waiting: 0, drills: new Set(), refused: 0, reachable: true };
+  private state: SendingState = { waiting: 0, drills: new Set(), refusals: [], reachable: true };
   private readonly listeners = new Set<() => void>();
   private readonly unkept: Outgoing[] = [];
-  private refusedUnkept = 0;
+  private readonly refusedUnkept: string[] = [];
   private running = false;
   private retryMs = FIRST_RETRY_MS;
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -100,7 +101,7 @@ export class Sender {
     const refused = typeof delivery === 'object' && { ...item, why: delivery.refused };
     if (key === null) {
       this.unkept.shift();
-      if (refused) this.refusedUnkept += 1;
+      if (refused) this.refusedUnkept.push(refused.why);
       return;
     }
     const db = await store();
@@ -115,15 +116,15 @@ export class Sender {
   private async publish(change: Partial<SendingState>): Promise<void> {
     const waiting = [...(await this.kept()), ...this.unkept];
     const refusedKept = await store().then(
-      (db) => db.count('refused'),
-      () => 0,
+      (db) => db.getAll('refused'),
+      () => [],
     );
     this.state = {
       ...this.state,
       ...change,
       waiting: waiting.length,
       drills: new Set(waiting.map(({ drillId }) => drillId)),
-      refused: refusedKept + this.refusedUnkept,
+      refusals: [...refusedKept.map(({ why }) => why), ...this.refusedUnkept],
     };
     for (const listener of this.listeners) listener();
   }

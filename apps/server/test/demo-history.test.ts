@@ -1,0 +1,55 @@
+import { durationsOf } from '@orthokin/core/timing';
+import { median } from '@orthokin/core/stats';
+import { DEMO_CAST } from '../src/demo/cast.js';
+import { pastSets, type PastSet } from '../src/demo/history.js';
+import { DEMO_PATTERNS } from '../src/demo/patterns.js';
+
+const TODAY = new Date('2026-03-20T09:00:00Z');
+const historyOf = (person: (typeof DEMO_CAST)[number], seed = 3) =>
+  pastSets(person.model, DEMO_PATTERNS[person.pattern], TODAY, seed);
+
+const medianCycle = (sets: readonly PastSet[]) =>
+  median(
+    sets.flatMap(({ reps }) => reps.flatMap(({ events }) => durationsOf(events).cycle?.ms ?? [])),
+  );
+
+describe.each(DEMO_CAST.map((person) => [person.name, person] as const))('%s', (_, person) => {
+  const history = historyOf(person);
+
+  test('has eight weeks of sets up to yesterday, two a session, the same for the same seed', () => {
+    expect(historyOf(person)).toEqual(history);
+    const days = [...new Set(history.map(({ day }) => day))];
+    expect(history.length).toBe(2 * days.length);
+    expect(days.every((day) => day < '2026-03-20' && day >= '2026-01-20')).toBe(true);
+    expect([...days].sort()).toEqual(days);
+  });
+
+  test('goes up one rung at a time and only by a set that met the rule', () => {
+    let rung = 1;
+    for (const set of history) {
+      expect(set.rung).toBe(rung);
+      if (set.movedTo !== null) {
+        expect(set.movedTo).toBe(rung + 1);
+        rung = set.movedTo;
+      }
+    }
+    expect(rung).toBeLessThanOrEqual(DEMO_PATTERNS[person.pattern].rungs.length);
+  });
+
+  test('cues only targets in play, each rep in its cue’s place', () => {
+    for (const { cues, reps, rung } of history) {
+      const inPlay = DEMO_PATTERNS[person.pattern].rungs[rung - 1]?.targets ?? [];
+      expect(reps.map(({ ordinal, target }) => [ordinal, target])).toEqual(
+        cues.map(({ ordinal, target }) => [ordinal, target]),
+      );
+      for (const { target } of cues) expect(inPlay).toContain(target);
+    }
+  });
+});
+
+test('practice shows: on one rung, later sessions are quicker than the first', () => {
+  const learner = DEMO_CAST.find(({ name }) => name === 'Wren Hallowby');
+  if (!learner) throw new Error('no learner');
+  const onFirst = historyOf(learner).filter(({ rung }) => rung === 1);
+  expect(medianCycle(onFirst.slice(-4))).toBeLessThan(medianCycle(onFirst.slice(0, 4)));
+});

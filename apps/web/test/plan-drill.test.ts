@@ -1,0 +1,58 @@
+import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
+import { FOREPERIOD_MS, planDrill } from '../src/floor/plan-drill.js';
+import { PLAN } from './plan.js';
+
+const CLUB = { clubId: 'club', name: 'Club' };
+const SETUP = {
+  athlete: PLAN.athlete,
+  pattern: PLAN.pattern,
+  rung: 1,
+  sessionsBefore: 4,
+  simulated: TYPICAL_ATHLETE,
+};
+const CHOICES = { source: 'hand', reps: 12, withTone: true } as const;
+const START = new Date(2026, 2, 1, 23, 59).getTime();
+
+function plan(seed: number, choices: Parameters<typeof planDrill>[2] = CHOICES) {
+  const made = planDrill(CLUB, SETUP, choices, seed, START);
+  if (!made.ok) throw new Error(made.problem.field);
+  return made.value;
+}
+
+test('a plan holds all that a set needs without a network', () => {
+  expect(plan(1)).toMatchObject({
+    clubId: 'club',
+    athlete: PLAN.athlete,
+    rung: 1,
+    seed: 1,
+    falseStartMs: 100,
+    responseLimitMs: 3000,
+    sessionsBefore: 4,
+    withTone: true,
+  });
+});
+
+test('the day is the calendar day of the device, however late in it', () => {
+  expect(plan(1).day).toBe('2026-03-01');
+});
+
+test('the same seed cues the same set; every plan is a set of its own', () => {
+  expect(plan(5).cues).toEqual(plan(5).cues);
+  expect(plan(5).cues).not.toEqual(plan(6).cues);
+  expect(plan(5).id).not.toBe(plan(5).id);
+});
+
+test('cues call only targets in play, within the foreperiods', () => {
+  for (const { target, foreperiodMs } of plan(9).cues) {
+    expect(['A', 'B']).toContain(target);
+    expect(foreperiodMs).toBeGreaterThanOrEqual(FOREPERIOD_MS[0]);
+    expect(foreperiodMs).toBeLessThanOrEqual(FOREPERIOD_MS[1]);
+  }
+});
+
+test('a set that cannot be is refused with the field', () => {
+  const none = planDrill(CLUB, SETUP, { ...CHOICES, reps: 0 }, 1, START);
+  expect(none).toMatchObject({ ok: false, problem: { field: 'reps' } });
+  const nowhere = planDrill(CLUB, { ...SETUP, rung: 9 }, CHOICES, 1, START);
+  expect(nowhere).toMatchObject({ ok: false, problem: { field: 'targets' } });
+});
