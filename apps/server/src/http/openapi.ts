@@ -25,12 +25,16 @@ export function serveDocs(app: INestApplication): void {
     .setDescription('Times are milliseconds, lengths are metres. Sending a thing twice is safe.')
     .setVersion('1')
     .build();
-  SwaggerModule.setup('api/docs', app, () => {
+  const describe = () => {
     const document = SwaggerModule.createDocument(app, options);
     const schemas = validationMetadatasToSchemas({
       classTransformerMetadataStorage: defaultMetadataStorage,
       refPointerPrefix: SCHEMAS,
     }) as NonNullable<typeof document.components>['schemas'];
     return { ...document, components: { ...document.components, schemas: schemas ?? {} } };
+  };
+  SwaggerModule.setup('api/docs', app, describe, {
+    customSiteTitle: 'Orthokin API',
+    customCss: '.swagger-ui .topbar { display: none }',
   });
 }

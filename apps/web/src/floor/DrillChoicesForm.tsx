@@ -142,7 +142,10 @@ export const DrillChoicesForm = ({
         <RadioField value="hand">
           <RadioButton>
             Hand
-            <small>You press as you see it; one time is sure to about 0.05 s.</small>
+            <small>
+              You press first move, action and home as you see them; one press is sure to about 0.05
+              s.
+            </small>
           </RadioButton>
         </RadioField>
         <RadioField value="simulated">
