@@ -129,3 +129,32 @@ test('the big buttons time like the keys, a pause drops the open rep, and stoppi
     /^Not enough reps yet: 2 valid reps, 8 needed/,
   );
 });
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+  test('a set is timed by thumb: a touch counts once, at the moment it lands', async ({ page }) => {
+    const coach = new Coach(page);
+    await coach.goToFloor('Oskar Tvedmoor', { reps: 2 });
+    await coach.start();
+    for (const rep of [1, 2]) {
+      await coach.cue(rep);
+      await page.waitForTimeout(200);
+      for (const words of ['First move', 'Action', 'Home']) {
+        const button = page.getByRole('button', { name: new RegExp(`^${words}`) });
+        const box = await button.boundingBox();
+        expect(box?.height).toBeGreaterThanOrEqual(56);
+        await button.tap();
+        await page.waitForTimeout(150);
+      }
+      await coach.finished(rep);
+    }
+    const { reps } = await coach.seeReview();
+    expect(reps.map(({ events }) => events.map(({ name }) => name))).toEqual([
+      ['cue', 'firstMove', 'action', 'home'],
+      ['cue', 'firstMove', 'action', 'home'],
+    ]);
+    for (const rep of reps)
+      expect(timeOf(rep, 'home') - timeOf(rep, 'action')).toBeGreaterThanOrEqual(140);
+  });
+});

@@ -4,7 +4,7 @@ import { summariseSet } from '@orthokin/core/stats';
 import { readRep, type RepReading, type TimedEvent } from '@orthokin/core/timing';
 import { answerWords } from '../src/parts/decision-words.js';
 import { dayWords } from '../src/parts/format.js';
-import { segmentsOf } from '../src/parts/segments.js';
+import { segmentsOf } from '../src/parts/ribbon/segments.js';
 import {
   gateSentences,
   headline,

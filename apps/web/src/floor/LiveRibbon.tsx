@@ -2,7 +2,7 @@ import { rungOf } from '@orthokin/core/pattern';
 import { eventOf, type TimedEvent } from '@orthokin/core/timing';
 import { useEffect, useState, type ReactElement } from 'react';
 import { phaseFill, type Phase } from '../parts/phases.js';
-import { segmentsOf } from '../parts/segments.js';
+import { segmentsOf } from '../parts/ribbon/segments.js';
 import { colour, MONO } from '../parts/tokens.js';
 import { seconds } from '../parts/format.js';
 import { useWidth } from '../parts/useWidth.js';

@@ -127,6 +127,8 @@ function SetUpFor({
           <Care>
             Warm up first. Keep the floor clear and dry, with free run-off round the markers. Stop
             on pain, dizziness or breathlessness that does not settle.
+            {athlete.ageBand !== 'adult' &&
+              ` ${athlete.name} is ${athlete.ageBand}: a guardian must have agreed, and the load must suit the age.`}
           </Care>
         </div>
         <div className="plan">

@@ -1,5 +1,5 @@
 import { eventOf, type EventName, type TimedEvent } from '@orthokin/core/timing';
-import type { Phase } from './phases.js';
+import type { Phase } from '../phases.js';
 
 /** A stretch of a ribbon. With an event between missing it belongs to several phases together. */
 export interface Segment {

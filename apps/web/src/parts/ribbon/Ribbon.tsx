@@ -1,0 +1,198 @@
+import type { Target } from '@orthokin/core/floor';
+import type { GatedDuration } from '@orthokin/core/pattern';
+import type { RepReading, TimedEvent } from '@orthokin/core/timing';
+import { Flag } from 'lucide-react';
+import type { ReactElement } from 'react';
+import { seconds } from '../format.js';
+import { MarkerShapeAt } from '../Marker.js';
+import { PHASE_COLOURS, phaseFill } from '../phases.js';
+import { colour, MONO } from '../tokens.js';
+import { limitsOf, sinceCue, type Limits, type Scale } from './scale.js';
+import { segmentsOf, type Segment } from './segments.js';
+
+const BAND = 20;
+const ROW = 36;
+/** A flag under its band, where there is no room beside it. */
+const FLAG = 16;
+/** Room for number and marker on the left of the bands. */
+export const LEFT = 68;
+/** Where the two figures end, from the right edge. */
+export const FIGURES_FROM_RIGHT = { reaction: 192, recovery: 124 } as const;
+
+/** How high a rep's row is. */
+export const rowHeight = (reading: RepReading, roomy: boolean): number =>
+  ROW + (!roomy && flagWords(reading) ? FLAG : 0);
+
+function Band({ segment, scale }: { segment: Segment; scale: Scale }): ReactElement {
+  const x = scale.x(segment.fromMs);
+  const height = BAND / segment.phases.length;
+  return (
+    <>
+      {segment.phases.map((phase, i) => (
+        <rect
+          key={phase}
+          x={x}
+          y={i * height}
+          width={Math.max(0, scale.x(segment.toMs) - x)}
+          height={height}
+          fill={phaseFill(phase)}
+        />
+      ))}
+    </>
+  );
+}
+
+/** The split-step as a hop above the band: take-off to landing. */
+function SplitNotch({ events, scale }: { events: readonly TimedEvent[]; scale: Scale }) {
+  const [takeoff, landing] = [sinceCue(events, 'splitTakeoff'), sinceCue(events, 'splitLanding')];
+  if (landing === undefined) return null;
+  const [x1, x2] = [scale.x(takeoff ?? landing - 60), scale.x(landing)];
+  return (
+    <g stroke={PHASE_COLOURS.split} fill="none" strokeWidth={2}>
+      <path d={`M${x1} -2Q${(x1 + x2) / 2} -12 ${x2} -2`} />
+      <circle cx={x2} cy={-2} r={2.6} fill={PHASE_COLOURS.split} stroke="none" />
+    </g>
+  );
+}
+
+/** A tick where each limit would end: the band must stop before it. */
+const LimitTicks = ({
+  events,
+  limitsMs,
+  scale,
+}: {
+  events: readonly TimedEvent[];
+  limitsMs: Limits;
+  scale: Scale;
+}): ReactElement => (
+  <>
+    {limitsOf(events, limitsMs).map(({ name, atMs }) => {
+      const x = scale.x(atMs);
+      return (
+        <g key={name} stroke={colour('ink')} strokeWidth={2.5}>
+          <line x1={x} x2={x} y1={-5} y2={BAND + 5} stroke={colour('paper')} strokeWidth={5} />
+          <line x1={x} x2={x} y1={-5} y2={BAND + 5} />
+        </g>
+      );
+    })}
+  </>
+);
+
+const isOver = ({ durations }: RepReading, name: GatedDuration, limitsMs: Limits): boolean => {
+  const [duration, limit] = [durations[name], limitsMs[name]];
+  return duration !== undefined && limit !== undefined && duration.ms > limit;
+};
+
+function Figure({
+  reading,
+  name,
+  limitsMs,
+  x,
+}: {
+  reading: RepReading;
+  name: GatedDuration;
+  limitsMs: Limits;
+  x: number;
+}): ReactElement {
+  const duration = reading.durations[name];
+  const over = isOver(reading, name, limitsMs);
+  return (
+    <text
+      x={x}
+      y={BAND / 2}
+      dy="0.35em"
+      textAnchor="end"
+      fontFamily={MONO}
+      fontSize={16}
+      fontWeight={over ? 700 : 450}
+      fill={colour(over ? 'bad' : 'ink')}
+    >
+      {duration ? seconds(duration.ms) : '–'}
+    </text>
+  );
+}
+
+const describe = ({ rep, durations, faults, leftOut }: RepReading): string => {
+  const times = (['reaction', 'response', 'recovery'] as const).flatMap((name) => {
+    const duration = durations[name];
+    return duration ? [`${name} ${seconds(duration.ms)} seconds`] : [];
+  });
+  const notes = [...faults, leftOut ? 'left out' : ''].filter(Boolean);
+  return `Rep ${rep.ordinal}, ${rep.target}: ${[...times, ...notes].join(', ')}`;
+};
+
+/** What the flag of a rep says; a strike-out says so first. */
+const flagWords = ({ faults, leftOut }: RepReading): string =>
+  (leftOut === 'struck out' ? ['struck out', ...faults] : faults).join(', ');
+
+/** One rep: number, marker, bands, limits, and what there is to say about it. */
+export function Ribbon({
+  reading,
+  target,
+  limitsMs,
+  scale,
+  width,
+  roomy,
+}: {
+  reading: RepReading;
+  target: Target | undefined;
+  limitsMs: Limits;
+  scale: Scale;
+  width: number;
+  roomy: boolean;
+}): ReactElement {
+  const { rep, leftOut } = reading;
+  const flag = flagWords(reading);
+  return (
+    <g role="img" aria-label={describe(reading)}>
+      <text
+        x={22}
+        y={BAND / 2}
+        dy="0.35em"
+        textAnchor="end"
+        fontFamily={MONO}
+        fontSize={15}
+        fill={colour('quiet')}
+      >
+        {rep.ordinal}
+      </text>
+      {target && <MarkerShapeAt target={target} x={46} y={BAND / 2} size={13} />}
+      <g opacity={leftOut ? 0.45 : 1}>
+        {segmentsOf(rep.events).map((segment) => (
+          <Band key={segment.fromMs} segment={segment} scale={scale} />
+        ))}
+      </g>
+      <SplitNotch events={rep.events} scale={scale} />
+      {!leftOut && <LimitTicks events={rep.events} limitsMs={limitsMs} scale={scale} />}
+      {roomy && (
+        <>
+          <Figure
+            reading={reading}
+            name="reaction"
+            limitsMs={limitsMs}
+            x={width - FIGURES_FROM_RIGHT.reaction}
+          />
+          <Figure
+            reading={reading}
+            name="recovery"
+            limitsMs={limitsMs}
+            x={width - FIGURES_FROM_RIGHT.recovery}
+          />
+        </>
+      )}
+      {flag && (
+        <g
+          transform={
+            roomy ? `translate(${width - 110} ${BAND / 2 - 7})` : `translate(${LEFT} ${BAND + 4})`
+          }
+          fill={colour('bad')}
+        >
+          <Flag width={13} height={13} color={colour('bad')} fill={colour('bad')} />
+          <text x={18} y={12} fontSize={roomy ? 14 : 13} fontWeight={650}>
+            {flag}
+          </text>
+        </g>
+      )}
+    </g>
+  );
+}
