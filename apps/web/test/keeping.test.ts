@@ -113,6 +113,25 @@ describe('the sender', () => {
     expect(again.heard).toEqual(['set', 'rep1']);
   });
 
+  test('sends what is queued at the very moment the last one was settled', async () => {
+    await queue('first');
+    const heard: string[] = [];
+    const sender = new Sender(({ path }) => {
+      heard.push(path);
+      return Promise.resolve('taken');
+    });
+    let asked = false;
+    sender.subscribe(() => {
+      if (sender.snapshot().waiting > 0 || asked) return;
+      asked = true;
+      void queue('late');
+      void sender.wake();
+    });
+    await sender.wake();
+    await new Promise((done) => setTimeout(done, 50));
+    expect(heard).toEqual(['first', 'late']);
+  });
+
   test('sends what could not be kept from memory, after what was kept', async () => {
     await queue('kept');
     const heard: string[] = [];

@@ -104,14 +104,15 @@ const Skip = styled.a`
 
 function SendingWords(): ReactElement {
   const { waiting, refusals, reachable } = useSending();
+  if (waiting > 0)
+    return (
+      <strong>
+        {waiting} not sent yet{reachable ? '' : ', kept here'}
+      </strong>
+    );
   if (refusals.length > 0)
     return <strong>{count(refusals.length, 'record')} refused, kept here</strong>;
-  if (waiting === 0) return <span>all sent</span>;
-  return (
-    <strong>
-      {waiting} not sent yet{reachable ? '' : ', kept here'}
-    </strong>
-  );
+  return <span>all sent</span>;
 }
 
 /** What the server would not take, with its reason: nobody should learn of it by chance. */

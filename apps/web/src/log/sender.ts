@@ -31,6 +31,7 @@ export class Sender {
   private readonly unkept: Outgoing[] = [];
   private readonly refusedUnkept: string[] = [];
   private running = false;
+  private wanted = false;
   private retryMs = FIRST_RETRY_MS;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -45,11 +46,16 @@ export class Sender {
 
   /** Something waits, or the network may be back: send now. */
   readonly wake = async (): Promise<void> => {
+    // Called while the last of a round is being settled, it must start another round.
+    this.wanted = true;
     if (this.running) return;
     this.running = true;
     clearTimeout(this.timer);
     try {
-      await navigator.locks.request(LOCK, () => this.sendAll());
+      while (this.wanted) {
+        this.wanted = false;
+        await navigator.locks.request(LOCK, () => this.sendAll());
+      }
     } finally {
       this.running = false;
     }
