@@ -1,6 +1,17 @@
-import { layoutTargets } from '@orthokin/core/pattern';
+import { layoutTargets, type Rung } from '@orthokin/core/pattern';
 import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
 import type { DrillPlan } from '../src/drill/run.js';
+
+/** Two targets, with a limit on reaction and one on recovery. */
+export const RUNG: Rung = {
+  number: 1,
+  name: 'Easy',
+  targets: ['A', 'B'],
+  limitsMs: { reaction: 350, recovery: 1100 },
+  passShare: 0.8,
+  falseStartShare: 0.1,
+  minValidReps: 8,
+};
 
 /** A set of three cues, A B A, by hand. */
 export const PLAN: DrillPlan = {
@@ -14,17 +25,7 @@ export const PLAN: DrillPlan = {
     home: { onCourt: { x: 0, y: 4.26 }, radiusM: 0.45 },
     targets: layoutTargets('line', { wideM: 2, shortM: 3, deepM: 3 }),
     splitWindowMs: [-60, 120],
-    rungs: [
-      {
-        number: 1,
-        name: 'Easy',
-        targets: ['A', 'B'],
-        limitsMs: { reaction: 350, recovery: 1100 },
-        passShare: 0.8,
-        falseStartShare: 0.1,
-        minValidReps: 8,
-      },
-    ],
+    rungs: [RUNG],
   },
   rung: 1,
   source: 'hand',

@@ -1,4 +1,3 @@
-import type { Rung } from '@orthokin/core/pattern';
 import { decideByCount, DEFAULT_COUNT_RULE, judgeSet } from '@orthokin/core/progress';
 import { summariseSet } from '@orthokin/core/stats';
 import { readRep, type RepReading, type TimedEvent } from '@orthokin/core/timing';
@@ -14,17 +13,9 @@ import {
   sourceSentence,
   timesByTarget,
 } from '../src/review/verdict.js';
-import { PLAN } from './plan.js';
+import { PLAN, RUNG } from './plan.js';
 
-const rung: Rung = {
-  number: 1,
-  name: 'Easy',
-  targets: ['A', 'B'],
-  limitsMs: { reaction: 350, recovery: 1100 },
-  passShare: 0.8,
-  falseStartShare: 0.1,
-  minValidReps: 8,
-};
+const rung = RUNG;
 
 function reading(ordinal: number, reactionMs: number, recoveryMs: number, sdMs = 0): RepReading {
   const at = (name: TimedEvent['name'], atMs: number): TimedEvent => ({
