@@ -1,9 +1,9 @@
-import { layoutTargets, type Rung } from '@orthokin/core/pattern';
+import { layoutTargets } from '@orthokin/core/pattern';
 import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
 import type { DrillPlan } from '../src/drill/run.js';
 
 /** Two targets, with a limit on reaction and one on recovery. */
-export const RUNG: Rung = {
+export const RUNG = {
   number: 1,
   name: 'Easy',
   targets: ['A', 'B'],

@@ -60,6 +60,19 @@ describe('seeded random numbers', () => {
 });
 
 describe('a shuffled schedule', () => {
+  test('a single target may be cued as often as a run may last', () => {
+    const one = scheduleOf({ ...settings, targets: ['A'], reps: 3, maxRun: 3 }, 1);
+    expect(one.map(({ target }) => target)).toEqual(['A', 'A', 'A']);
+  });
+
+  test('foreperiods fill their range rather than cluster', () => {
+    const times = scheduleOf({ ...settings, reps: 200 }, 2).map(({ foreperiodMs }) => foreperiodMs);
+    expect(Math.min(...times)).toBeLessThan(850);
+    expect(Math.max(...times)).toBeGreaterThan(1550);
+    expect(mean(times)).toBeGreaterThan(1150);
+    expect(mean(times)).toBeLessThan(1250);
+  });
+
   test('is the same for the same seed', () => {
     expect(scheduleOf(settings, 3)).toEqual(scheduleOf(settings, 3));
     expect(scheduleOf(settings, 3)).not.toEqual(scheduleOf(settings, 4));
