@@ -2,7 +2,7 @@ import { decideByCount, DEFAULT_COUNT_RULE, judgeSet } from '@orthokin/core/prog
 import { summariseSet } from '@orthokin/core/stats';
 import { readRep, type RepReading, type TimedEvent } from '@orthokin/core/timing';
 import { answerWords } from '../src/parts/decision-words.js';
-import { dayWords } from '../src/parts/format.js';
+import { dayWords, seconds } from '../src/parts/format.js';
 import { segmentsOf } from '../src/parts/ribbon/segments.js';
 import {
   gateSentences,
@@ -144,6 +144,10 @@ describe('the answer in words', () => {
     expect(slowestHome(times, 0)).toBe('Slowest home from B, wide left: 0.95 s.');
     expect(slowestHome(times, 45)).toBeNull();
     expect(slowestHome(times.slice(0, 1), 0)).toBeNull();
+  });
+
+  test('a time, its limit and what it is over by add up as shown', () => {
+    expect([seconds(1295), seconds(1260), seconds(1295 - 1260)]).toEqual(['1.30', '1.26', '0.04']);
   });
 
   test('days are today, yesterday or a date', () => {

@@ -1,11 +1,11 @@
 import { Moon, Sun } from 'lucide-react';
 import type { ReactElement } from 'react';
-import { Button as IconButton } from 'react-aria-components';
 import { NavLink, Outlet, ScrollRestoration } from 'react-router';
 import styled from 'styled-components';
 import { ClubContext, useClubs } from '../club/queries.js';
 import { useSending } from '../log/sender-context.js';
 import { count } from '../parts/format.js';
+import { IconButton } from '../parts/IconButton.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Sole } from '../parts/Sole.js';
 import { Page, Quiet } from '../parts/Text.js';
@@ -78,18 +78,6 @@ const Name = styled(NavLink)`
   text-decoration: none;
 `;
 
-const ThemeButton = styled(IconButton)`
-  display: grid;
-  place-items: center;
-  width: 40px;
-  height: 40px;
-  border: 0;
-  border-radius: 50%;
-  background: none;
-  color: ${colour('ink')};
-  cursor: pointer;
-`;
-
 const Skip = styled.a`
   position: absolute;
   left: -999px;
@@ -159,12 +147,12 @@ export function Frame(): ReactElement {
           <span className="keys">
             <Shortcuts />
           </span>
-          <ThemeButton
+          <IconButton
             onPress={toggleTheme}
             aria-label={theme === 'dark' ? 'Lights on' : 'Lights off'}
           >
             {theme === 'dark' ? <Sun size={20} /> : <Moon size={20} />}
-          </ThemeButton>
+          </IconButton>
         </div>
       </Bar>
       <Refusals />

@@ -1,7 +1,8 @@
 import type { ReactElement } from 'react';
-import { Button as AriaButton, Dialog, DialogTrigger, Heading, Modal } from 'react-aria-components';
+import { Dialog, DialogTrigger, Heading, Modal } from 'react-aria-components';
 import styled from 'styled-components';
 import { Button } from '../parts/Button.js';
+import { IconButton } from '../parts/IconButton.js';
 import { colour, MONO } from '../parts/tokens.js';
 
 /** The keys of a drill, as its screen answers to them. */
@@ -15,18 +16,6 @@ const KEYS: readonly (readonly [keys: string, what: string])[] = [
   ['X', 'strike the last rep out, or put it back'],
   ['esc', 'stop'],
 ];
-
-const Open = styled(AriaButton)`
-  width: 40px;
-  height: 40px;
-  border: 0;
-  border-radius: 50%;
-  background: none;
-  color: ${colour('ink')};
-  font-size: 19px;
-  font-weight: 700;
-  cursor: pointer;
-`;
 
 const Sheet = styled(Modal)`
   position: fixed;
@@ -64,7 +53,7 @@ const Sheet = styled(Modal)`
 /** The sheet of shortcuts behind the question mark. */
 export const Shortcuts = (): ReactElement => (
   <DialogTrigger>
-    <Open aria-label="Keys">?</Open>
+    <IconButton aria-label="Keys">?</IconButton>
     <Sheet isDismissable>
       <Dialog>
         {({ close }) => (

@@ -1,5 +1,8 @@
-/** Milliseconds as seconds with two decimals: no source measures finer than that. */
-export const seconds = (ms: number): string => (ms / 1000).toFixed(2);
+/**
+ * Milliseconds as seconds with two decimals: no source measures finer than that. Rounded as whole
+ * hundredths, so that what is shown of a time, a limit and their difference adds up.
+ */
+export const seconds = (ms: number): string => (Math.round(ms / 10) / 100).toFixed(2);
 
 export const secondsWithUnit = (ms: number): string => `${seconds(ms)} s`;
 

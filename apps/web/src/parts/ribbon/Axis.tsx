@@ -5,6 +5,8 @@ import type { Limits, Scale } from './scale.js';
 /** Height of the axis above the first rep. */
 export const AXIS = 34;
 const TICK_MS = 500;
+/** Ticks closer than this many pixels would run into each other's labels. */
+const CLOSEST_PX = 56;
 
 /** The time axis: its zero is the cue, and the reaction limit runs through every rep. */
 export function Axis({
@@ -16,10 +18,8 @@ export function Axis({
   height: number;
   limitsMs: Limits;
 }): ReactElement {
-  const ticks = Array.from(
-    { length: Math.floor(scale.endMs / TICK_MS) + 1 },
-    (_, i) => i * TICK_MS,
-  );
+  const tickMs = scale.x(TICK_MS) - scale.x(0) < CLOSEST_PX ? 2 * TICK_MS : TICK_MS;
+  const ticks = Array.from({ length: Math.floor(scale.endMs / tickMs) + 1 }, (_, i) => i * tickMs);
   const reaction = limitsMs.reaction;
   return (
     <g fontFamily={MONO} fontSize={13} textAnchor="middle" fill={colour('quiet')}>
@@ -34,7 +34,7 @@ export function Axis({
             strokeWidth={ms === 0 ? 2 : 1}
           />
           <text x={scale.x(ms)} y={AXIS - 12}>
-            {ms === 0 ? 'cue' : `${(ms / 1000).toFixed(1)}${ms === TICK_MS ? ' s' : ''}`}
+            {ms === 0 ? 'cue' : `${(ms / 1000).toFixed(1)}${ms === tickMs ? ' s' : ''}`}
           </text>
         </g>
       ))}
