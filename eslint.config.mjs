@@ -12,6 +12,7 @@ const coreLayers = [
   'cue',
   'timing',
   'budget',
+  'footwork',
   'stats',
   'progress',
   'simulation',
@@ -47,7 +48,7 @@ const coreRules = coreLayers.map((layer, i) => {
 });
 
 /** The web app's places may not know each other; what two of them need is a part. */
-const webPlaces = ['squad', 'floor', 'review'];
+const webPlaces = ['squad', 'studio', 'floor', 'review'];
 const webRules = [
   ...webPlaces.map((place) => ({
     files: [`apps/web/src/${place}/**/*.{ts,tsx}`],

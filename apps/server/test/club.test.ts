@@ -11,11 +11,11 @@ beforeAll(async () => {
 afterAll(() => server.stop());
 
 describe('the demo club', () => {
-  test('has eight athletes of both hands on three patterns, each with weeks of sets', async () => {
+  test('has eight athletes of both hands on their patterns, each with weeks of sets', async () => {
     const squad = await server.squad();
     expect(squad).toHaveLength(8);
     expect(new Set(squad.map(({ athlete }) => athlete.hand))).toEqual(new Set(['left', 'right']));
-    expect(new Set(squad.map(({ patternName }) => patternName)).size).toBe(3);
+    expect(new Set(squad.map(({ patternName }) => patternName)).size).toBe(4);
     expect(squad.every(({ lastSet }) => lastSet)).toBe(true);
     for (const { athlete } of squad) {
       const setup = await server.get(server.club(`athletes/${athlete.id}/drill-setup`)).expect(200);

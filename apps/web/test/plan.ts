@@ -1,5 +1,7 @@
+import { blankPattern } from '@orthokin/core/footwork';
 import { layoutTargets } from '@orthokin/core/pattern';
 import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
+import type { PatternReply } from '@orthokin/contract';
 import type { DrillPlan } from '../src/drill/run.js';
 
 /** Two targets, with a limit on reaction and one on recovery. */
@@ -19,12 +21,10 @@ export const PLAN: DrillPlan = {
   clubId: 'club',
   athlete: { id: 'athlete', name: 'Somebody', hand: 'left', ageBand: 'adult', note: null },
   pattern: {
+    ...(blankPattern('Side to side') as PatternReply),
     id: 'pattern',
-    name: 'Side to side',
-    court: 'squash',
-    home: { onCourt: { x: 0, y: 4.26 }, radiusM: 0.45 },
-    targets: layoutTargets('line', { wideM: 2, shortM: 3, deepM: 3 }),
-    splitWindowMs: [-60, 120],
+    version: 1,
+    targets: layoutTargets('line', 2),
     rungs: [RUNG],
   },
   rung: 1,

@@ -56,6 +56,11 @@ export class DrillSetBody {
   @IsUUID()
   patternId: string;
 
+  /** The version it is timed on; the set keeps it when a newer one is saved. */
+  @IsInt()
+  @Min(1)
+  patternVersion: number;
+
   @IsInt()
   @Min(1)
   rung: number;

@@ -19,8 +19,20 @@ export {
   SetEndBody,
   type EndReason,
 } from './drill.js';
-export { AthletePath, ClubPath, NewMovePath, NewRepPath, NewSetPath, SetPath } from './paths.js';
-export { PatternReply } from './pattern.js';
+export {
+  AthletePath,
+  ClubPath,
+  NewMovePath,
+  NewPatternVersionPath,
+  NewRepPath,
+  NewSetPath,
+  PatternPath,
+  PatternVersionPath,
+  SetPath,
+  DrillSetupQuery,
+} from './paths.js';
+export { ArchivedBody, PatternBody, PatternLineReply, PatternReply } from './pattern.js';
+export { PATTERN_FILE_FORMAT, jsonPointer, patternOfFile, patternToFile } from './pattern-file.js';
 export { ProblemReply, RefusalReply } from './problem.js';
 export {
   ANSWERS,

@@ -1,4 +1,5 @@
-import { IsUUID } from 'class-validator';
+import { Type } from 'class-transformer';
+import { IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
 
 /** What the paths of the API are made of. */
 export class ClubPath {
@@ -30,4 +31,34 @@ export class NewRepPath extends NewSetPath {
 export class NewMovePath extends ClubPath {
   @IsUUID(7)
   moveId: string;
+}
+
+export class PatternPath extends ClubPath {
+  @IsUUID()
+  patternId: string;
+}
+
+class VersionPath extends ClubPath {
+  @Type(() => Number)
+  @IsInt()
+  @Min(1)
+  @Max(1_000_000)
+  version: number;
+}
+
+export class PatternVersionPath extends VersionPath {
+  @IsUUID()
+  patternId: string;
+}
+
+export class NewPatternVersionPath extends VersionPath {
+  @IsUUID(7)
+  patternId: string;
+}
+
+export class DrillSetupQuery {
+  /** Another pattern than the one the athlete is working on. */
+  @IsOptional()
+  @IsUUID()
+  patternId?: string;
 }

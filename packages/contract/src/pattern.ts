@@ -2,21 +2,27 @@ import {
   COURT_NAMES,
   MARKER_COLOURS,
   MARKER_SHAPES,
+  SIDES,
   TARGET_KINDS,
   type CourtName,
   type MarkerColour,
   type MarkerShape,
+  type Side,
+  type SizeM,
   type Target,
   type TargetKind,
 } from '@orthokin/core/floor';
-import type { HomeBase, Pattern, Rung } from '@orthokin/core/pattern';
+import { MAX_TARGETS, type HomeBase, type Pattern, type Rung } from '@orthokin/core/pattern';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsBoolean,
+  IsDefined,
   IsIn,
   IsInt,
+  IsISO8601,
   IsNumber,
   IsOptional,
   IsPositive,
@@ -24,30 +30,30 @@ import {
   IsUUID,
   Matches,
   Max,
+  MaxLength,
   Min,
+  MinLength,
+  ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import {
+  BuildBody,
+  CAPITAL,
+  LegBody,
+  PointBody,
+  PositionNotesBody,
+  StandingBody,
+} from './footwork.js';
 
-/** A pattern is drawn within this of home base, metres. */
-const FLOOR_LIMIT_M = 60;
+const MAX_RUNGS = 30;
 
-export class PointReply {
-  @IsNumber()
-  @Min(-FLOOR_LIMIT_M)
-  @Max(FLOOR_LIMIT_M)
-  x: number;
-
-  @IsNumber()
-  @Min(-FLOOR_LIMIT_M)
-  @Max(FLOOR_LIMIT_M)
-  y: number;
-}
-
-export class TargetReply implements Target {
-  @Matches(/^[A-Z]$/)
+export class TargetBody implements Target {
+  @Matches(CAPITAL, { message: 'letter must be one capital letter' })
   letter: string;
 
   @IsString()
+  @MinLength(1)
+  @MaxLength(40)
   name: string;
 
   @IsIn(TARGET_KINDS)
@@ -59,24 +65,38 @@ export class TargetReply implements Target {
   @IsIn(MARKER_COLOURS)
   colour: MarkerColour;
 
+  @IsDefined()
   @ValidateNested()
-  @Type(() => PointReply)
-  at: PointReply;
+  @Type(() => PointBody)
+  at: PointBody;
 
   @IsPositive()
+  @Max(3)
   radiusM: number;
 }
 
-export class HomeBaseReply implements HomeBase {
+export class HomeBaseBody implements HomeBase {
+  @IsDefined()
   @ValidateNested()
-  @Type(() => PointReply)
-  onCourt: PointReply;
+  @Type(() => PointBody)
+  onCourt: PointBody;
 
   @IsPositive()
+  @Max(3)
   radiusM: number;
 }
 
-export class LimitsReply {
+export class SizeBody implements SizeM {
+  @Min(1)
+  @Max(120)
+  widthM: number;
+
+  @Min(1)
+  @Max(120)
+  lengthM: number;
+}
+
+export class LimitsBody {
   @IsOptional()
   @IsPositive()
   reaction?: number;
@@ -94,22 +114,25 @@ export class LimitsReply {
   cycle?: number;
 }
 
-export class RungReply implements Rung {
+export class RungBody implements Rung {
   @IsInt()
   @Min(1)
   number: number;
 
   @IsString()
+  @MaxLength(80)
   name: string;
 
   @IsArray()
-  @Matches(/^[A-Z]$/, { each: true })
+  @ArrayMinSize(1)
+  @Matches(CAPITAL, { each: true, message: 'each target must be one capital letter' })
   targets: string[];
 
   /** Milliseconds. */
+  @IsDefined()
   @ValidateNested()
-  @Type(() => LimitsReply)
-  limitsMs: LimitsReply;
+  @Type(() => LimitsBody)
+  limitsMs: LimitsBody;
 
   @Min(0)
   @Max(1)
@@ -124,30 +147,155 @@ export class RungReply implements Rung {
   minValidReps: number;
 }
 
-export class PatternReply implements Pattern {
-  @IsUUID()
-  id: string;
+export class SharedPositionsBody {
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => PositionNotesBody)
+  stance: PositionNotesBody;
+
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => PositionNotesBody)
+  split: PositionNotesBody;
+
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => PositionNotesBody)
+  recovery: PositionNotesBody;
+}
+
+export class AcceptedBody {
+  @IsString()
+  @MaxLength(120)
+  finding: string;
 
   @IsString()
+  @MinLength(1)
+  @MaxLength(200)
+  reason: string;
+}
+
+/** A pattern as it is saved, sent and kept in files. */
+export class PatternBody implements Pattern {
+  @IsString()
+  @MinLength(1)
+  @MaxLength(80)
   name: string;
+
+  @IsString()
+  @MaxLength(40)
+  sport: string;
+
+  @IsString()
+  @MaxLength(2000)
+  notes: string;
+
+  @IsArray()
+  @ArrayMaxSize(12)
+  @IsString({ each: true })
+  @MaxLength(30, { each: true })
+  tags: string[];
+
+  @IsIn(SIDES)
+  hand: Side;
 
   @IsIn(COURT_NAMES)
   court: CourtName;
 
+  /** Only for a court that has no size by its rules; otherwise null. */
+  @ValidateIf((_, size) => size !== null)
+  @IsDefined()
   @ValidateNested()
-  @Type(() => HomeBaseReply)
-  home: HomeBaseReply;
+  @Type(() => SizeBody)
+  sizeM: SizeBody | null;
 
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => HomeBaseBody)
+  home: HomeBaseBody;
+
+  @IsArray()
+  @ArrayMaxSize(MAX_TARGETS)
   @ValidateNested({ each: true })
-  @Type(() => TargetReply)
-  targets: TargetReply[];
+  @Type(() => TargetBody)
+  targets: TargetBody[];
 
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => StandingBody)
+  stance: StandingBody;
+
+  /** Milliseconds about the cue, the earliest first. */
   @IsNumber({}, { each: true })
+  @Min(-1000, { each: true })
+  @Max(1000, { each: true })
   @ArrayMinSize(2)
   @ArrayMaxSize(2)
   splitWindowMs: [number, number];
 
+  @IsArray()
+  @ArrayMaxSize(MAX_TARGETS)
   @ValidateNested({ each: true })
-  @Type(() => RungReply)
-  rungs: RungReply[];
+  @Type(() => LegBody)
+  legs: LegBody[];
+
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => SharedPositionsBody)
+  positions: SharedPositionsBody;
+
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => BuildBody)
+  laidFor: BuildBody;
+
+  @IsArray()
+  @ArrayMaxSize(100)
+  @ValidateNested({ each: true })
+  @Type(() => AcceptedBody)
+  accepted: AcceptedBody[];
+
+  @IsArray()
+  @ArrayMaxSize(MAX_RUNGS)
+  @ValidateNested({ each: true })
+  @Type(() => RungBody)
+  rungs: RungBody[];
+}
+
+/** One version of a pattern. What is timed on it keeps this version, whatever is saved later. */
+export class PatternReply extends PatternBody {
+  @IsUUID()
+  id: string;
+
+  @IsInt()
+  @Min(1)
+  version: number;
+}
+
+/** A pattern in the library: its newest version, drawn small. */
+export class PatternLineReply {
+  @IsUUID()
+  id: string;
+
+  @IsInt()
+  version: number;
+
+  @IsISO8601()
+  savedAt: string;
+
+  @IsBoolean()
+  archived: boolean;
+
+  /** Sets timed on any of its versions. */
+  @IsInt()
+  sets: number;
+
+  @ValidateNested()
+  @Type(() => PatternBody)
+  pattern: PatternBody;
+}
+
+export class ArchivedBody {
+  @IsBoolean()
+  archived: boolean;
 }

@@ -1,68 +1,293 @@
 import fc from 'fast-check';
-import { COURTS, courtOnFloor, heading, sideOf } from '@orthokin/core/floor';
+import { distance, HOME } from '@orthokin/core/floor';
 import {
+  bestLandmark,
+  changeLeg,
+  changePlacement,
+  checkPattern,
+  copyLegAcross,
+  counterpartOf,
+  insertPlacement,
+  landmarksOf,
   LAYOUTS,
   layoutTargets,
+  legOf,
+  MAX_TARGETS,
   mirrorPattern,
+  nextMarker,
+  notesOf,
+  positionOf,
+  removePlacement,
+  tapeMarks,
   targetOf,
+  withLeg,
+  withNotes,
+  withoutTarget,
+  withTarget,
+  withTargets,
   type Pattern,
 } from '@orthokin/core/pattern';
+import { anyPattern, bare, laid } from './patterns.js';
 
-const size = { wideM: 2.4, shortM: 3, deepM: 2.5 };
-const star: Pattern = {
-  name: 'Star',
-  court: 'squash',
-  home: { onCourt: { x: 0, y: 4.26 }, radiusM: 0.5 },
-  targets: layoutTargets('star', size),
-  splitWindowMs: [-20, 120],
-  rungs: [],
-};
+const star = laid(bare('star', 2.5));
 
-test.each(LAYOUTS)('%s gives every target its own letter, shape and place', (layout) => {
-  const targets = layoutTargets(layout, size);
-  for (const key of ['letter', 'shape', 'colour', 'name'] as const)
-    expect(new Set(targets.map((target) => target[key])).size).toBe(targets.length);
-});
+describe('layouts', () => {
+  test.each(LAYOUTS)('%s gives every target its own letter, shape and place', (layout) => {
+    const targets = layoutTargets(layout, 2.5);
+    for (const key of ['letter', 'shape', 'colour', 'name'] as const)
+      expect(new Set(targets.map((target) => target[key])).size).toBe(targets.length);
+  });
 
-test('a mirrored pattern swaps the sides in place and in name', () => {
-  const mirrored = mirrorPattern(star);
-  expect(targetOf(star, 'A')).toMatchObject({ name: 'short right', at: { x: 2.4, y: 3 } });
-  expect(targetOf(mirrored, 'A')).toMatchObject({ name: 'short left', at: { x: -2.4, y: 3 } });
-});
-
-test('mirrored twice equals the original', () => {
-  const metres = fc.double({ min: 0.1, max: 6, noNaN: true });
-  fc.assert(
-    fc.property(
-      fc.constantFrom(...LAYOUTS),
-      metres,
-      metres,
-      metres,
-      (layout, wideM, shortM, deepM) => {
-        const pattern = { ...star, targets: layoutTargets(layout, { wideM, shortM, deepM }) };
-        expect(mirrorPattern(mirrorPattern(pattern))).toEqual(pattern);
-      },
-    ),
+  test.each(LAYOUTS.filter((layout) => layout !== 'box'))(
+    '%s: the one distance is every target’s',
+    (layout) => {
+      for (const { at } of layoutTargets(layout, 3)) expect(distance(HOME, at)).toBeCloseTo(3, 9);
+    },
   );
+
+  test('twelve markers can be told apart by shape and colour together; there is no thirteenth', () => {
+    let targets = bare('star', 2).targets;
+    for (let n = targets.length; n < MAX_TARGETS; n++) {
+      const added = nextMarker(targets, { x: 1, y: n });
+      if (added) targets = [...targets, added];
+    }
+    expect(new Set(targets.map(({ shape, colour }) => `${shape} ${colour}`)).size).toBe(
+      MAX_TARGETS,
+    );
+    expect(nextMarker(targets, HOME)).toBeNull();
+    expect(
+      nextMarker(
+        targets.filter(({ letter }) => letter !== 'C'),
+        HOME,
+      )?.letter,
+    ).toBe('C');
+  });
 });
 
-test('the court is seen from home base', () => {
-  const court = courtOnFloor(COURTS.squash, star.home.onCourt);
-  expect(court.backLeft).toEqual({ x: -3.2, y: -4.26 });
-  expect(court.frontRight.y).toBeCloseTo(5.49, 9);
-  expect(court.lines[0]?.from.y).toBe(0);
+describe('sides', () => {
+  test('a mirrored pattern swaps the sides in place, in feet and in words', () => {
+    const written = withNotes(star, 'A', 'load', {
+      cue: 'Sit on the right',
+      checkPoints: ['left heel up'],
+    });
+    const mirrored = mirrorPattern(written);
+    expect(targetOf(star, 'A')).toMatchObject({ name: 'short right' });
+    expect(targetOf(mirrored, 'A')).toMatchObject({ name: 'short left' });
+    expect(mirrored.hand).toBe('left');
+    const [leg, there] = [legOf(written, 'A'), legOf(mirrored, 'A')];
+    expect(there?.notes.load).toEqual({ cue: 'Sit on the left', checkPoints: ['right heel up'] });
+    expect(there?.placements.map(({ foot }) => foot)).toEqual(
+      leg?.placements.map(({ foot }) => (foot === 'left' ? 'right' : 'left')),
+    );
+  });
+
+  test('mirrored twice equals the original', () => {
+    fc.assert(
+      fc.property(anyPattern, (pattern) => {
+        expect(mirrorPattern(mirrorPattern(pattern))).toEqual(pattern);
+      }),
+    );
+  });
+
+  test('a leg is copied to the target across, which is moved to the exact mirrored place', () => {
+    const nudged = withTarget(star, { ...star.targets[1]!, at: { x: -1.6, y: 1.9 } });
+    expect(counterpartOf(nudged, 'A')?.letter).toBe('B');
+    const copied = copyLegAcross(nudged, 'A');
+    if (!copied.ok) throw new Error(copied.problem.allowed);
+    const [a, b] = [targetOf(copied.value, 'A'), targetOf(copied.value, 'B')];
+    expect(b?.at).toEqual({ x: -(a?.at.x ?? 0), y: a?.at.y });
+    expect(legOf(copied.value, 'B')?.placements[2]?.foot).not.toBe(
+      legOf(copied.value, 'A')?.placements[2]?.foot,
+    );
+  });
+
+  test('without a target across, a marker is added there; without feet there is nothing to copy', () => {
+    const fork = laid(bare('fork', 2.5));
+    const copied = copyLegAcross(fork, 'A');
+    expect(copied.ok && targetOf(copied.value, 'C')).toMatchObject({
+      name: 'short left',
+      kind: 'short',
+    });
+    expect(copyLegAcross(bare('fork', 2.5), 'A')).toMatchObject({
+      ok: false,
+      problem: { field: 'target' },
+    });
+  });
 });
 
-test('headings run clockwise from forward; straight ahead is no side', () => {
-  const from = { x: 0, y: 0 };
-  expect([
-    heading(from, { x: 0, y: 1 }),
-    heading(from, { x: 1, y: 0 }),
-    heading(from, { x: -1, y: 0 }),
-  ]).toEqual([0, 90, -90]);
-  expect([sideOf({ x: -1, y: 0 }), sideOf({ x: 0.1, y: 3 }), sideOf({ x: 1, y: 0 })]).toEqual([
-    'left',
-    null,
-    'right',
-  ]);
+describe('edits', () => {
+  const leg = legOf(star, 'A')!;
+
+  test('a target goes with its leg; legs stay with the letters that are left', () => {
+    const without = withoutTarget(star, 'A');
+    expect([targetOf(without, 'A'), legOf(without, 'A')]).toEqual([undefined, undefined]);
+    expect(withTargets(star, layoutTargets('line', 3)).legs.map(({ target }) => target)).toEqual([
+      'A',
+      'B',
+    ]);
+  });
+
+  test('a changed leg takes its own place; a leg that is not there is not made up', () => {
+    const changed = changeLeg(star, 'A', (old) => ({ ...old, intent: 'defend' }));
+    expect(legOf(changed, 'A')?.intent).toBe('defend');
+    expect(changed.legs).toHaveLength(star.legs.length);
+    expect(withLeg(withoutTarget(star, 'B'), leg).legs.map(({ target }) => target)).toEqual([
+      ...'ACDEF',
+    ]);
+    expect(changeLeg(bare('star', 2), 'A', (old) => old).legs).toEqual([]);
+  });
+
+  test('placements stay in order of landing, whatever their times become', () => {
+    const late = changePlacement(leg, 2, { atMs: 5000 });
+    expect(late.placements.at(-1)?.atMs).toBe(5000);
+    expect(removePlacement(leg, 2).placements).toHaveLength(leg.placements.length - 1);
+  });
+
+  test('a step put in belongs to the other foot, between its neighbours in place and time', () => {
+    const longer = insertPlacement(leg, 2);
+    const [before, added, after] = longer.placements.slice(2, 5);
+    expect(added?.foot).not.toBe(before?.foot);
+    expect(added?.atMs).toBe(Math.round(((before?.atMs ?? 0) + (after?.atMs ?? 0)) / 2));
+    expect(insertPlacement(leg, 99)).toBe(leg);
+    expect(insertPlacement(leg, leg.placements.length - 1).placements).toHaveLength(
+      leg.placements.length + 1,
+    );
+  });
+
+  test('notes go to the leg or to all legs, and a cue keeps its first five words', () => {
+    const long = { cue: 'sit and stop and then swing', checkPoints: [] };
+    const written = withNotes(withNotes(star, 'A', 'load', long), 'A', 'split', {
+      cue: 'Land, look',
+      checkPoints: [],
+    });
+    expect(notesOf(written, legOf(written, 'A')!, 'load').cue).toBe('sit and stop and then');
+    expect(notesOf(written, legOf(written, 'B')!, 'load').cue).toBe('');
+    expect(notesOf(written, legOf(written, 'B')!, 'split').cue).toBe('Land, look');
+  });
+});
+
+describe('positions', () => {
+  test('stance and recovery are the same stance; weight is on the leg that loads', () => {
+    const leg = legOf(star, 'F')!;
+    expect(positionOf(star, leg, 'stance')).toBe(star.stance);
+    expect(positionOf(star, leg, 'recovery')?.left.at).toEqual(star.stance.left.at);
+    expect(positionOf(star, leg, 'load')?.leftWeight).toBeCloseTo(0.3, 9);
+    expect(positionOf(star, { ...leg, placements: [] }, 'load')).toBeNull();
+  });
+});
+
+describe('a pattern whose parts do not fit', () => {
+  const wrongs: [string, Partial<Pattern>][] = [
+    ['targets', { targets: Array.from({ length: 13 }, () => star.targets[0]!) }],
+    ['targets[1].letter', { targets: [star.targets[0]!, star.targets[0]!] }],
+    ['sizeM', { sizeM: null }],
+    ['sizeM', { court: 'squash' }],
+    ['splitWindowMs', { splitWindowMs: [100, -60] }],
+    [
+      'positions.stance.cue',
+      {
+        positions: {
+          ...star.positions,
+          stance: { cue: 'one two three four five six', checkPoints: [] },
+        },
+      },
+    ],
+    ['legs[1].target', { legs: [star.legs[0]!, star.legs[0]!] }],
+    ['legs[0].target', { legs: [{ ...star.legs[0]!, target: 'Z' }] }],
+    [
+      'legs[0].placements[1].atMs',
+      { legs: [{ ...star.legs[0]!, placements: [...star.legs[0]!.placements].reverse() }] },
+    ],
+    [
+      'legs[0].notes.load.cue',
+      {
+        legs: [
+          {
+            ...star.legs[0]!,
+            notes: { ...star.legs[0]!.notes, load: { cue: '1 2 3 4 5 6', checkPoints: [] } },
+          },
+        ],
+      },
+    ],
+    [
+      'rungs[0].number',
+      {
+        rungs: [
+          {
+            number: 2,
+            name: '',
+            targets: [],
+            limitsMs: {},
+            passShare: 1,
+            falseStartShare: 0,
+            minValidReps: 1,
+          },
+        ],
+      },
+    ],
+    [
+      'rungs[0].targets',
+      {
+        rungs: [
+          {
+            number: 1,
+            name: '',
+            targets: ['Z'],
+            limitsMs: {},
+            passShare: 1,
+            falseStartShare: 0,
+            minValidReps: 1,
+          },
+        ],
+      },
+    ],
+  ];
+  test.each(wrongs)('says %s', (field, change) => {
+    const checked = checkPattern({ ...star, ...change });
+    expect(checked.ok ? 'accepted' : checked.problem.field).toBe(field);
+  });
+
+  test('one that fits is handed back', () => {
+    fc.assert(
+      fc.property(anyPattern, (pattern) =>
+        expect(checkPattern(pattern)).toEqual({ ok: true, value: pattern }),
+      ),
+    );
+  });
+});
+
+describe('setting out', () => {
+  const squash: Pattern = {
+    ...star,
+    court: 'squash',
+    sizeM: null,
+    home: { onCourt: { x: 0, y: 4.26 }, radiusM: 0.45 },
+  };
+
+  test('two tapes and a side give back every marker', () => {
+    for (const second of landmarksOf(squash)) {
+      for (const { target, fromHomeM, fromSecondM, side } of tapeMarks(squash, second)) {
+        const apart = distance(HOME, second.at);
+        const along = (fromHomeM ** 2 - fromSecondM ** 2 + apart ** 2) / (2 * apart);
+        const off =
+          Math.sqrt(Math.max(0, fromHomeM ** 2 - along ** 2)) * (side === 'left' ? -1 : 1);
+        const [ux, uy] = [second.at.x / apart, second.at.y / apart];
+        const found = { x: along * ux + off * uy, y: along * uy - off * ux };
+        expect(distance(found, target.at)).toBeLessThan(0.15);
+      }
+    }
+  });
+
+  test('the second point is one from which no marker lies in line with home', () => {
+    const second = bestLandmark(squash);
+    expect(tapeMarks(squash, second).every(({ side }) => side !== null)).toBe(true);
+  });
+
+  test('clearance is measured to the nearest edge, negative outside', () => {
+    const [mark] = tapeMarks(
+      { ...squash, targets: [{ ...star.targets[0]!, at: { x: 3.5, y: 0 } }] },
+      bestLandmark(squash),
+    );
+    expect(mark?.clearanceM).toBeCloseTo(-0.3, 9);
+  });
 });

@@ -18,7 +18,7 @@ export class Athlete extends ClubOwned {
   @Property({ type: 'text', nullable: true })
   note!: string | null;
 
-  /** The pattern the athlete is working on. */
+  /** The pattern the athlete begins with; later they work on that of their newest set. */
   @Property({ type: 'uuid' })
   patternId!: string;
 

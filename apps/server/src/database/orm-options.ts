@@ -5,6 +5,7 @@ import { Club } from '../clubs/club.entity.js';
 import { DrillSet } from '../drills/drill-set.entity.js';
 import { RepRow } from '../drills/rep.entity.js';
 import { PatternRow } from '../patterns/pattern.entity.js';
+import { PatternVersion } from '../patterns/pattern-version.entity.js';
 import { RungMove } from '../progress/rung-move.entity.js';
 import { MIGRATIONS } from './migrations/index.js';
 
@@ -12,7 +13,7 @@ import { MIGRATIONS } from './migrations/index.js';
 export const ormOptions = (clientUrl: string): Options =>
   defineConfig({
     clientUrl,
-    entities: [Club, Athlete, PatternRow, DrillSet, RepRow, RungMove],
+    entities: [Club, Athlete, PatternRow, PatternVersion, DrillSet, RepRow, RungMove],
     extensions: [Migrator],
     migrations: {
       migrationsList: MIGRATIONS,

@@ -59,7 +59,7 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
     hand: 'left',
     ageBand: 'adult',
     note: null,
-    pattern: 'star',
+    pattern: 'starLeft',
     model: modelOf({
       mu: 220,
       tau: 38,

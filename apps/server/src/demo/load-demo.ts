@@ -7,6 +7,7 @@ import { Club } from '../clubs/club.entity.js';
 import { DrillSet } from '../drills/drill-set.entity.js';
 import { RepRow } from '../drills/rep.entity.js';
 import { PatternRow } from '../patterns/pattern.entity.js';
+import { PatternVersion } from '../patterns/pattern-version.entity.js';
 import { RungMove } from '../progress/rung-move.entity.js';
 import { DEMO_CAST, DEMO_CLUB, type DemoAthlete } from './cast.js';
 import { pastSets, type PastSet } from './history.js';
@@ -55,7 +56,9 @@ class DemoLoader {
     for (const [key, body] of Object.entries(DEMO_PATTERNS)) {
       const id = this.newId(this.now);
       patternIds.set(key as DemoPattern, id);
-      await this.em.insert(PatternRow, { clubId: CLUB_ID, id, name: body.name, body });
+      await this.em.insert(PatternRow, { clubId: CLUB_ID, id, archivedAt: null });
+      const first = { clubId: CLUB_ID, patternId: id, version: 1, body, savedAt: this.now };
+      await this.em.insert(PatternVersion, first);
     }
     for (const person of DEMO_CAST)
       await this.loadAthlete(person, patternIds.get(person.pattern) ?? '');
@@ -76,7 +79,8 @@ class DemoLoader {
     await this.em.insertMany(
       DrillSet,
       past.map(({ reps, movedTo, cues, ...set }) => ({
-        ...{ clubId: CLUB_ID, athleteId, patternId, source: 'simulated' as const },
+        ...{ clubId: CLUB_ID, athleteId, patternId, patternVersion: 1 },
+        source: 'simulated' as const,
         falseStartMs: DEFAULT_FALSE_START_MS,
         responseLimitMs: DEFAULT_RESPONSE_LIMIT_MS,
         ...set,

@@ -13,6 +13,9 @@ export class DrillSet extends ClubOwned {
   patternId!: string;
 
   @Property({ type: 'integer' })
+  patternVersion!: number;
+
+  @Property({ type: 'integer' })
   rung!: number;
 
   @Property({ type: 'text' })

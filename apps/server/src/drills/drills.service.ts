@@ -28,7 +28,8 @@ export class DrillsService {
 
   async recordSet(clubId: string, id: string, body: DrillSetBody): Promise<DrillSetReply> {
     await this.athletes.one(clubId, body.athleteId);
-    const { body: pattern } = await this.patterns.one(clubId, body.patternId);
+    const { patternId, patternVersion } = body;
+    const { body: pattern } = await this.patterns.version(clubId, patternId, patternVersion);
     const rung = rungOf(pattern, body.rung);
     if (!rung) accepted(wrong('rung', body.rung, `1 to ${pattern.rungs.length}`));
     const stray = body.cues.findIndex(({ target }) => !rung?.targets.includes(target));
@@ -95,6 +96,7 @@ export const setReply = (set: DrillSet): DrillSetReply => ({
   id: set.id,
   athleteId: set.athleteId,
   patternId: set.patternId,
+  patternVersion: set.patternVersion,
   rung: set.rung,
   source: set.source,
   startedAt: set.startedAt.toISOString(),

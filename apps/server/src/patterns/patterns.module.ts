@@ -1,5 +1,10 @@
 import { Module } from '@nestjs/common';
+import { PatternsController } from './patterns.controller.js';
 import { PatternsService } from './patterns.service.js';
 
-@Module({ providers: [PatternsService], exports: [PatternsService] })
+@Module({
+  controllers: [PatternsController],
+  providers: [PatternsService],
+  exports: [PatternsService],
+})
 export class PatternsModule {}

@@ -1,24 +1,122 @@
-import { EntityManager } from '@mikro-orm/postgresql';
+import { isDeepStrictEqual } from 'node:util';
+import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
-import type { PatternReply } from '@orthokin/contract';
-import { rungOf, type Pattern, type Rung } from '@orthokin/core/pattern';
-import { unknown } from '../http/refusals.js';
+import type { PatternBody, PatternLineReply, PatternReply } from '@orthokin/contract';
+import { checkPattern, rungOf, type Pattern, type Rung } from '@orthokin/core/pattern';
+import { accepted, conflict, unknown } from '../http/refusals.js';
+import { plain } from '../storage/plain.js';
+import { PatternVersion } from './pattern-version.entity.js';
 import { PatternRow } from './pattern.entity.js';
 
 @Injectable()
 export class PatternsService {
   constructor(private readonly em: EntityManager) {}
 
-  async one(clubId: string, id: string): Promise<PatternRow> {
-    const pattern = await this.em.findOne(PatternRow, { clubId, id });
-    if (!pattern) throw unknown('patternId', id, 'a pattern');
-    return pattern;
+  /** A pattern as it was saved last. */
+  async newest(clubId: string, patternId: string): Promise<PatternVersion> {
+    const [newest] = await this.em.find(
+      PatternVersion,
+      { clubId, patternId },
+      { orderBy: { version: 'desc' }, limit: 1 },
+    );
+    if (!newest) throw unknown('patternId', patternId, 'a pattern');
+    return newest;
   }
 
-  /** The club's patterns by id. */
-  async all(clubId: string): Promise<Map<string, PatternRow>> {
-    const patterns = await this.em.find(PatternRow, { clubId });
-    return new Map(patterns.map((pattern) => [pattern.id, pattern]));
+  async version(clubId: string, patternId: string, version: number): Promise<PatternVersion> {
+    const saved = await this.em.findOne(PatternVersion, { clubId, patternId, version });
+    if (saved) return saved;
+    const { version: newest } = await this.newest(clubId, patternId);
+    throw unknown('version', String(version), `a version of this pattern (1 to ${newest})`);
+  }
+
+  /** The newest version of each of the club's patterns, by the pattern's id. */
+  async all(clubId: string): Promise<Map<string, PatternVersion>> {
+    const rows = await this.em.execute<object[]>(
+      `select distinct on (pattern_id) * from pattern_version
+       where club_id = ? order by pattern_id, version desc`,
+      [clubId],
+    );
+    const newest = rows.map((row) => this.em.map(PatternVersion, row));
+    return new Map(newest.map((version) => [version.patternId, version]));
+  }
+
+  /** Everything in the club's library, archived patterns too. */
+  async library(clubId: string): Promise<PatternLineReply[]> {
+    const [newest, rows, counts] = await Promise.all([
+      this.all(clubId),
+      this.em.find(PatternRow, { clubId }),
+      this.em.execute<{ pattern_id: string; sets: number }[]>(
+        `select pattern_id, count(*)::int as sets from drill_set where club_id = ? group by 1`,
+        [clubId],
+      ),
+    ]);
+    const sets = new Map(counts.map((row) => [row.pattern_id, row.sets]));
+    return rows.flatMap(({ id, archivedAt }) => {
+      const saved = newest.get(id);
+      if (!saved) return [];
+      return [
+        {
+          id,
+          version: saved.version,
+          savedAt: saved.savedAt.toISOString(),
+          archived: archivedAt !== null,
+          sets: sets.get(id) ?? 0,
+          pattern: saved.body as PatternBody,
+        },
+      ];
+    });
+  }
+
+  /**
+   * Saves a pattern as its next version. Sent again it changes nothing; when somebody else saved
+   * that version meanwhile it is refused, and theirs stays.
+   */
+  async save(
+    clubId: string,
+    patternId: string,
+    version: number,
+    body: PatternBody,
+  ): Promise<PatternReply> {
+    accepted(checkPattern(body));
+    return this.em.transactional(async (em) => {
+      await em
+        .createQueryBuilder(PatternRow)
+        .insert({ clubId, id: patternId, archivedAt: null })
+        .onConflict(['clubId', 'id'])
+        .ignore()
+        .execute('run');
+      // One save of a pattern at a time, so that versions follow each other.
+      await em.findOneOrFail(
+        PatternRow,
+        { clubId, id: patternId },
+        { lockMode: LockMode.PESSIMISTIC_WRITE },
+      );
+      const [newest] = await em.find(
+        PatternVersion,
+        { clubId, patternId },
+        { orderBy: { version: 'desc' }, limit: 1 },
+      );
+      const next = (newest?.version ?? 0) + 1;
+      if (version !== next) {
+        const stored = await em.findOne(PatternVersion, { clubId, patternId, version });
+        if (!stored || !isDeepStrictEqual(plain(stored.body), plain(body)))
+          throw conflict('version', String(version), `${next}: newer than what is saved already`);
+        return versionReply(stored);
+      }
+      const saved = { clubId, patternId, version, body, savedAt: new Date() };
+      await em.insert(PatternVersion, saved);
+      return versionReply(saved);
+    });
+  }
+
+  async archive(clubId: string, patternId: string, archived: boolean): Promise<void> {
+    const found = await this.em.nativeUpdate(
+      PatternRow,
+      { clubId, id: patternId },
+      { archivedAt: archived ? new Date() : null },
+    );
+    if (found === 0) throw unknown('patternId', patternId, 'a pattern');
   }
 }
 
@@ -29,6 +127,14 @@ export function storedRung(pattern: Pattern, number: number): Rung {
   return rung;
 }
 
-export const patternReply = ({ id, name, body }: PatternRow): PatternReply =>
+/** The rung an athlete reached, on a version of the pattern that may have fewer rungs than before. */
+export const reachedRung = (pattern: Pattern, reached: number): Rung =>
+  storedRung(pattern, Math.min(reached, pattern.rungs.length));
+
+export const versionReply = ({
+  patternId,
+  version,
+  body,
+}: Pick<PatternVersion, 'patternId' | 'version' | 'body'>): PatternReply =>
   // The stored body is what the contract's class describes, only readonly.
-  ({ ...body, id, name }) as PatternReply;
+  ({ ...body, id: patternId, version }) as PatternReply;

@@ -14,7 +14,7 @@ import { insertOnce } from '../storage/insert-once.js';
 import { DrillSet } from '../drills/drill-set.entity.js';
 import { DrillsService } from '../drills/drills.service.js';
 import { conflict } from '../http/refusals.js';
-import type { PatternRow } from '../patterns/pattern.entity.js';
+import type { PatternVersion } from '../patterns/pattern-version.entity.js';
 import { PatternsService } from '../patterns/patterns.service.js';
 import { judgeStored } from './evidence.js';
 import { RungMove } from './rung-move.entity.js';
@@ -53,15 +53,18 @@ export class ProgressService {
 
   /**
    * A set judged, and what its rung's rule says with it as the newest evidence: the sets of the
-   * same source that the athlete ran since coming to the rung. Sources are never pooled.
+   * same source and version that the athlete ran since coming to the rung: neither is ever pooled.
    */
-  async assess(set: DrillSet, { body: pattern }: PatternRow): Promise<Assessment> {
-    const { clubId, athleteId, patternId, rung, source, startedAt } = set;
+  async assess(set: DrillSet, { body: pattern }: PatternVersion): Promise<Assessment> {
+    const { clubId, athleteId, patternId, patternVersion, rung, source, startedAt } = set;
     const { by } = await this.place(clubId, athleteId, patternId, startedAt);
     const since = by?.toRung === rung ? by.movedAt : new Date(0);
     const sets = await this.em.find(
       DrillSet,
-      { clubId, athleteId, patternId, rung, source, startedAt: { $gte: since, $lte: startedAt } },
+      {
+        ...{ clubId, athleteId, patternId, patternVersion, rung, source },
+        startedAt: { $gte: since, $lte: startedAt },
+      },
       { orderBy: { startedAt: 'desc' }, limit: EVIDENCE_SETS },
     );
     const reps = await this.drills.reps(
@@ -123,7 +126,10 @@ export class ProgressService {
         body.setId,
         `a set on rung ${rung}; this one was on rung ${set.rung}`,
       );
-    const { decision } = await this.assess(set, await this.patterns.one(clubId, body.patternId));
+    const { decision } = await this.assess(
+      set,
+      await this.patterns.version(clubId, set.patternId, set.patternVersion),
+    );
     if (decision.answer !== 'move up')
       throw conflict(
         'basis',

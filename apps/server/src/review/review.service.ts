@@ -4,7 +4,7 @@ import { REP_COLUMNS, REP_DICTIONARY_HEADER, repDictionary } from '@orthokin/cor
 import { stringify } from 'csv-stringify/sync';
 import { athleteReply, AthletesService } from '../athletes/athletes.service.js';
 import { DrillsService, repReply, setReply } from '../drills/drills.service.js';
-import { patternReply, PatternsService } from '../patterns/patterns.service.js';
+import { PatternsService, versionReply } from '../patterns/patterns.service.js';
 import { readSet } from '../progress/evidence.js';
 import { moveReply, ProgressService } from '../progress/progress.service.js';
 
@@ -29,7 +29,7 @@ export class ReviewService {
     return {
       set: setReply(set),
       athlete: athleteReply(athlete),
-      pattern: patternReply(pattern),
+      pattern: versionReply(pattern),
       reps: reps.map(repReply),
       judgement,
       decision: { ...decision },
@@ -44,7 +44,7 @@ export class ReviewService {
       setId,
       startedAt: set.startedAt.toISOString(),
       athlete: athlete.name,
-      pattern: pattern.name,
+      pattern: pattern.body.name,
       rung: set.rung,
     };
     const rows = readSet(set, reps, pattern.body).map((reading) =>
@@ -61,7 +61,7 @@ export class ReviewService {
     const set = await this.drills.set(clubId, setId);
     const [athlete, pattern, reps] = await Promise.all([
       this.athletes.one(clubId, set.athleteId),
-      this.patterns.one(clubId, set.patternId),
+      this.patterns.version(clubId, set.patternId, set.patternVersion),
       this.drills.reps(clubId, [setId]),
     ]);
     return { set, athlete, pattern, reps };

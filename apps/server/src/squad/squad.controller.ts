@@ -1,5 +1,11 @@
-import { Controller, Get, Param } from '@nestjs/common';
-import { AthletePath, ClubPath, DrillSetupReply, SquadLineReply } from '@orthokin/contract';
+import { Controller, Get, Param, Query } from '@nestjs/common';
+import {
+  AthletePath,
+  ClubPath,
+  DrillSetupQuery,
+  DrillSetupReply,
+  SquadLineReply,
+} from '@orthokin/contract';
 import { Gives } from '../http/openapi.js';
 import { SquadService } from './squad.service.js';
 
@@ -15,7 +21,10 @@ export class SquadController {
 
   @Get('athletes/:athleteId/drill-setup')
   @Gives(DrillSetupReply)
-  drillSetup(@Param() { clubId, athleteId }: AthletePath): Promise<DrillSetupReply> {
-    return this.squad.drillSetup(clubId, athleteId);
+  drillSetup(
+    @Param() { clubId, athleteId }: AthletePath,
+    @Query() { patternId }: DrillSetupQuery,
+  ): Promise<DrillSetupReply> {
+    return this.squad.drillSetup(clubId, athleteId, patternId);
   }
 }

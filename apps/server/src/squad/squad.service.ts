@@ -5,8 +5,9 @@ import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
 import type { Athlete } from '../athletes/athlete.entity.js';
 import { athleteReply, AthletesService } from '../athletes/athletes.service.js';
 import { DrillSet } from '../drills/drill-set.entity.js';
-import type { PatternRow } from '../patterns/pattern.entity.js';
-import { patternReply, PatternsService, storedRung } from '../patterns/patterns.service.js';
+import type { PatternVersion } from '../patterns/pattern-version.entity.js';
+import { PatternsService, reachedRung, versionReply } from '../patterns/patterns.service.js';
+import { conflict } from '../http/refusals.js';
 import { ProgressService } from '../progress/progress.service.js';
 
 /** The squad at a glance, and what the floor needs to start with one of them. */
@@ -32,26 +33,29 @@ export class SquadService {
 
   private async line(
     athlete: Athlete,
-    patterns: ReadonlyMap<string, PatternRow>,
+    patterns: ReadonlyMap<string, PatternVersion>,
     lastSet: DrillSet | undefined,
   ): Promise<SquadLineReply> {
-    const { clubId, id, patternId } = athlete;
-    const pattern = patterns.get(patternId);
+    const { clubId, id } = athlete;
+    const patternId = workingOn(athlete, lastSet);
+    const pattern = patterns.get(patternId)?.body;
     if (!pattern) throw new Error(`Athlete ${id} works on an unknown pattern ${patternId}.`);
-    const { rung } = await this.progress.place(clubId, id, patternId);
-    const lastPattern = lastSet && patterns.get(lastSet.patternId);
+    const place = await this.progress.place(clubId, id, patternId);
+    const rung = reachedRung(pattern, place.rung);
     return {
       athlete: athleteReply(athlete),
       patternId,
       patternName: pattern.name,
-      rung,
-      rungName: storedRung(pattern.body, rung).name,
-      rungs: pattern.body.rungs.length,
-      lastSet: lastSet && lastPattern ? await this.lastSetReply(lastSet, lastPattern) : null,
+      rung: rung.number,
+      rungName: rung.name,
+      rungs: pattern.rungs.length,
+      lastSet: lastSet ? await this.lastSetReply(lastSet) : null,
     };
   }
 
-  private async lastSetReply(set: DrillSet, pattern: PatternRow): Promise<LastSetReply> {
+  private async lastSetReply(set: DrillSet): Promise<LastSetReply> {
+    const { clubId, patternId, patternVersion } = set;
+    const pattern = await this.patterns.version(clubId, patternId, patternVersion);
     const { judgement, decision } = await this.progress.assess(set, pattern);
     return {
       id: set.id,
@@ -73,11 +77,17 @@ export class SquadService {
     return new Map(sets.map((set) => [set.athleteId, set]));
   }
 
-  async drillSetup(clubId: string, athleteId: string): Promise<DrillSetupReply> {
+  /** What the floor needs; on another pattern than the athlete is working on where one is named. */
+  async drillSetup(clubId: string, athleteId: string, wanted?: string): Promise<DrillSetupReply> {
     const athlete = await this.athletes.one(clubId, athleteId);
-    const { patternId } = athlete;
-    const [pattern, { rung }, [days]] = await Promise.all([
-      this.patterns.one(clubId, patternId),
+    const [newest] = await this.em.find(
+      DrillSet,
+      { clubId, athleteId },
+      { orderBy: { startedAt: 'desc' }, limit: 1 },
+    );
+    const patternId = wanted ?? workingOn(athlete, newest);
+    const [pattern, place, [days]] = await Promise.all([
+      this.patterns.newest(clubId, patternId),
       this.progress.place(clubId, athleteId, patternId),
       this.em.execute<{ n: number }[]>(
         `select count(distinct day)::int as n from drill_set
@@ -85,12 +95,18 @@ export class SquadService {
         [clubId, athleteId, patternId],
       ),
     ]);
+    if (pattern.body.rungs.length === 0)
+      throw conflict('patternId', patternId, 'a pattern with targets, and so with rungs');
     return {
       athlete: athleteReply(athlete),
-      pattern: patternReply(pattern),
-      rung,
+      pattern: versionReply(pattern),
+      rung: reachedRung(pattern.body, place.rung).number,
       sessionsBefore: days?.n ?? 0,
       simulated: athlete.simulated ?? TYPICAL_ATHLETE,
     };
   }
 }
+
+/** The pattern of the newest set; before any, the one the athlete was given. */
+const workingOn = (athlete: Athlete, newest: DrillSet | undefined): string =>
+  newest?.patternId ?? athlete.patternId;

@@ -2,9 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import type { EntityClass, EntityManager, FilterQuery } from '@mikro-orm/postgresql';
 import { conflict } from '../http/refusals.js';
 import type { ClubOwned } from './club-owned.js';
-
-/** As JSON would carry it: the request's objects are instances of contract's classes. */
-const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value ?? null));
+import { plain } from './plain.js';
 
 /**
  * Stores a row under the id its client gave it. Sent again, it changes nothing; sent again with

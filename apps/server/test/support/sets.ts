@@ -23,6 +23,7 @@ export function setOf(
     body: {
       athleteId: line.athlete.id,
       patternId: line.patternId,
+      patternVersion: 1,
       rung: line.rung,
       source: 'simulated',
       startedAt: at.toISOString(),

@@ -1,1 +1,1 @@
-export { distanceCovered, travelTime, type TravelModel } from './travel.js';
+export { distanceCovered, timeToCover, travelTime, type TravelModel } from './travel.js';

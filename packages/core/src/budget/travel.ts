@@ -23,3 +23,16 @@ export function distanceCovered(timeS: number, distanceM: number, model: TravelM
   const speedingUp = Math.min(timeS, topSpeed / a);
   return (a * speedingUp ** 2) / 2 + topSpeed * (timeS - speedingUp);
 }
+
+/** Seconds after which `coveredM` of such a run are done: the inverse of `distanceCovered`. */
+export function timeToCover(coveredM: number, distanceM: number, model: TravelModel): number {
+  const total = travelTime(distanceM, model);
+  if (coveredM <= 0) return 0;
+  if (coveredM >= distanceM) return total;
+  if (coveredM > distanceM / 2) return total - timeToCover(distanceM - coveredM, distanceM, model);
+  const { acceleration: a, topSpeed } = model;
+  const whileSpeedingUp = topSpeed ** 2 / (2 * a);
+  return coveredM <= whileSpeedingUp
+    ? Math.sqrt((2 * coveredM) / a)
+    : topSpeed / a + (coveredM - whileSpeedingUp) / topSpeed;
+}

@@ -1,4 +1,25 @@
-export { along, distance, heading, HOME, sideOf, type Point, type Side } from './point.js';
+export {
+  along,
+  distance,
+  dot,
+  headed,
+  heading,
+  HOME,
+  midpoint,
+  minus,
+  mirrorPoint,
+  offset,
+  otherSide,
+  pathLength,
+  sideOf,
+  SIDES,
+  sideSign,
+  swapSides,
+  turn,
+  type Point,
+  type Side,
+} from './point.js';
+export { LENGTH_UNITS, lengthWords, parseLength, type LengthUnit } from './length.js';
 export {
   MARKER_COLOURS,
   MARKER_SHAPES,
@@ -10,11 +31,11 @@ export {
   type TargetKind,
 } from './marker.js';
 export {
-  COURT_NAMES,
   courtOnFloor,
-  COURTS,
+  type Arc,
   type Court,
-  type CourtName,
   type CourtOnFloor,
   type Line,
+  type SizeM,
 } from './court.js';
+export { COURT_NAMES, courtOf, COURTS, hasOwnSize, type CourtName } from './courts.js';

@@ -1,4 +1,4 @@
-import type { Point, Side } from './point.js';
+import { mirrorPoint, swapSides, type Point } from './point.js';
 
 export const MARKER_SHAPES = [
   'circle',
@@ -30,12 +30,9 @@ export interface Target {
   readonly radiusM: number;
 }
 
-const otherSide: Record<Side, Side> = { left: 'right', right: 'left' };
-
 /** The same target on the other side of the athlete, renamed to match; its letter stays. */
 export const mirrorTarget = (target: Target): Target => ({
   ...target,
-  name: target.name.replace(/\b(left|right)\b/g, (side) => otherSide[side as Side]),
-  // 0 − x rather than −x: a mirrored 0 must stay 0, not become −0.
-  at: { x: 0 - target.at.x, y: target.at.y },
+  name: swapSides(target.name),
+  at: mirrorPoint(target.at),
 });

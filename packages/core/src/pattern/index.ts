@@ -1,3 +1,63 @@
-export { LAYOUTS, layoutTargets, type Layout, type LayoutSize } from './layout.js';
-export { mirrorPattern, rungOf, targetOf, type HomeBase, type Pattern } from './pattern.js';
+export { TYPICAL_BUILD, type Build } from './build.js';
+export {
+  changeLeg,
+  changePlacement,
+  insertPlacement,
+  removePlacement,
+  withLeg,
+  withNotes,
+  withoutTarget,
+  withTarget,
+  withTargets,
+} from './edit.js';
+export { LAYOUTS, layoutTargets, nextMarker, type Layout } from './layout.js';
+export {
+  arrivalMs,
+  homeMs,
+  INTENTS,
+  LOAD_STANCES,
+  loadIndex,
+  mirrorLeg,
+  RECOVERY_WAYS,
+  TRAVEL_WAYS,
+  type Intent,
+  type Leg,
+  type LegPlan,
+  type LoadStance,
+  type RecoveryWay,
+  type TravelWay,
+} from './leg.js';
+export {
+  MAX_CUE_WORDS,
+  NO_NOTES,
+  POSITION_NAMES,
+  wordCount,
+  type PositionName,
+  type PositionNotes,
+} from './notes.js';
+export {
+  legOf,
+  MAX_TARGETS,
+  mirrorPattern,
+  NO_POSITIONS,
+  rungOf,
+  targetOf,
+  type Accepted,
+  type HomeBase,
+  type Pattern,
+} from './pattern.js';
+export {
+  baseWidth,
+  PLACEMENT_PHASES,
+  STEP_KINDS,
+  type FootPlace,
+  type Placement,
+  type PlacementPhase,
+  type Standing,
+  type StepKind,
+} from './placement.js';
+export { notesOf, positionOf, standingAfter } from './position.js';
 export { GATED_DURATIONS, type GatedDuration, type Rung } from './rung.js';
+export { bestLandmark, landmarksOf, tapeMarks, type Landmark, type TapeMark } from './set-out.js';
+export { copyLegAcross, counterpartOf } from './sides.js';
+export { checkPattern } from './valid.js';

@@ -1,0 +1,23 @@
+import { Entity, PrimaryKey, PrimaryKeyProp, Property } from '@mikro-orm/core';
+import type { Pattern } from '@orthokin/core/pattern';
+
+/** A pattern as it was saved. A row never changes: sets timed on it keep what they were timed on. */
+@Entity({ tableName: 'pattern_version' })
+export class PatternVersion {
+  [PrimaryKeyProp]?: ['clubId', 'patternId', 'version'];
+
+  @PrimaryKey({ type: 'uuid' })
+  clubId!: string;
+
+  @PrimaryKey({ type: 'uuid' })
+  patternId!: string;
+
+  @PrimaryKey({ type: 'integer' })
+  version!: number;
+
+  @Property({ type: 'json' })
+  body!: Pattern;
+
+  @Property({ type: 'datetime' })
+  savedAt!: Date;
+}

@@ -1,0 +1,34 @@
+export {
+  BASE_MULTIPLES,
+  checkFootwork,
+  checkLeg,
+  MAX_DETOUR,
+  MAX_STEP_M,
+  MAX_SWING_SPEED,
+  MIN_INTERVAL_MS,
+} from './checks.js';
+export {
+  changesOfDirection,
+  detourRatio,
+  legFigures,
+  patternFigures,
+  type LegFigures,
+  type PatternFigures,
+  type WayFigures,
+} from './figures.js';
+export { acceptedAs, CHECKS, findingKey, type CheckName, type Finding } from './findings.js';
+export { layLeg, readyStance, usualPlan } from './lay.js';
+export { blankPattern } from './blank.js';
+export {
+  contactsOf,
+  feetAt,
+  phaseSpans,
+  playSpan,
+  type Contact,
+  type MovingFoot,
+  type PhaseSpan,
+  type Span,
+} from './play.js';
+export { applyTaps, rhythmOf, type Rhythm, type Tap, type Tapped } from './rhythm.js';
+export { draftRungs, fittingRungs } from './rungs.js';
+export { midpointPath, outTimes, pathsOf, stepsOf, type Step } from './steps.js';

@@ -1,0 +1,275 @@
+import {
+  along,
+  distance,
+  headed,
+  heading,
+  HOME,
+  midpoint,
+  minus,
+  offset,
+  otherSide,
+  sideOf,
+  sideSign,
+  type Point,
+  type Side,
+  type Target,
+} from '../floor/index.js';
+import {
+  baseWidth,
+  type Build,
+  type FootPlace,
+  type LegPlan,
+  type Pattern,
+  type Standing,
+  type StepKind,
+  type TravelWay,
+} from '../pattern/index.js';
+import {
+  covered,
+  footfall,
+  onTrack,
+  spread,
+  TOE_OUT_DEG,
+  type Footfall,
+  type Landing,
+  type Way,
+} from './way.js';
+
+/** Feet apart at the load, as multiples of the shoulder width. */
+const LOAD_BASE = 1.5;
+const LUNGE_BASE = 2.2;
+/** A hop into the load covers this, metres. */
+const HOP_M = 0.7;
+/** A shuffle's lead foot moves at most this far at a time, metres. */
+const SHUFFLE_M = 0.75;
+
+/** No running step is laid longer than this share of the stride. */
+const LONGEST_RUN = 0.75;
+
+/** Where and on which leg the athlete loads. */
+export interface LoadGeometry {
+  readonly outside: Side;
+  /** The foot that is planted last before the load. */
+  readonly lead: Side;
+  readonly leadPlace: FootPlace;
+  /** The other foot when the lead foot is planted. */
+  readonly restPlace: FootPlace;
+  /** Where the other foot steps in afterwards, for stances that do. */
+  readonly stepIn: FootPlace | null;
+}
+
+const place = (at: Point, headingDeg: number): FootPlace => ({ at, headingDeg });
+
+/** Which leg is the outside one: the target's side; straight ahead or behind, the playing hand's. */
+export const outsideOf = (at: Point, hand: Side): Side => sideOf(at) ?? hand;
+
+/** Where the loading foot goes: at the marker, or short of it by the athlete's reach. */
+function loadPoint({ at }: Target, { reachM }: Build): Point {
+  const away = distance(HOME, at);
+  const short = Math.min(reachM, away / 2);
+  return offset(at, headed(heading(HOME, at)), -short);
+}
+
+export function loadGeometry(
+  target: Target,
+  plan: LegPlan,
+  build: Build,
+  hand: Side,
+): LoadGeometry {
+  const at = loadPoint(target, build);
+  const way = heading(HOME, at);
+  const outside = outsideOf(at, hand);
+  const sign = sideSign(outside);
+  const steppedIn = plan.load === 'neutral' || plan.load === 'closed';
+  if (plan.travel === 'lunge') {
+    // The lunging leg arrives last: the outside one, or the inside one reaching across.
+    const lead = steppedIn ? otherSide(outside) : outside;
+    const rest = offset(at, headed(way), -LUNGE_BASE * build.shoulderM);
+    return {
+      ...{ outside, lead, stepIn: null },
+      leadPlace: place(offset(at, headed(way + 90), sideSign(lead) * 0.06), way),
+      restPlace: place(
+        offset(rest, headed(way + 90), -sideSign(lead) * 0.06),
+        way - sideSign(lead) * 40,
+      ),
+    };
+  }
+  const base = LOAD_BASE * build.shoulderM;
+  const lateral = { x: sign, y: 0 };
+  const forward = { x: 0, y: 1 };
+  const common = { outside, lead: outside };
+  switch (plan.load) {
+    case 'open':
+      return {
+        ...{ ...common, stepIn: null },
+        leadPlace: place(at, sign * 35),
+        restPlace: place(offset(at, lateral, -base), sign * 15),
+      };
+    case 'semi-open':
+      return {
+        ...{ ...common, stepIn: null },
+        leadPlace: place(at, sign * 55),
+        restPlace: place(
+          offset(offset(at, lateral, -base * Math.cos(Math.PI / 4)), forward, base * Math.SQRT1_2),
+          sign * 35,
+        ),
+      };
+    case 'neutral':
+    case 'closed': {
+      const across = plan.load === 'closed' ? 0.5 : 0;
+      const stepIn = offset(
+        offset(at, forward, base * Math.sqrt(1 - across ** 2)),
+        lateral,
+        base * across,
+      );
+      return {
+        ...common,
+        leadPlace: place(at, sign * 80),
+        restPlace:
+          plan.travel === 'shuffle out'
+            ? place(offset(at, lateral, -base), sign * 15)
+            : place(offset(at, headed(way), -base), sign * 60),
+        stepIn: place(stepIn, sign * 45),
+      };
+    }
+  }
+}
+
+/** Which foot must step first; `null` where either may. */
+function firstFoot(travel: TravelWay, outside: Side): Side | null {
+  if (travel === 'crossover out') return otherSide(outside);
+  if (travel === 'drop-step and run back') return outside;
+  return null;
+}
+
+const FIRST_KIND: Readonly<Partial<Record<TravelWay, StepKind>>> = {
+  'crossover out': 'crossover',
+  'drop-step and run back': 'drop',
+};
+
+const LOAD_KIND: Readonly<Partial<Record<TravelWay, StepKind>>> = {
+  lunge: 'lunge',
+  'hop load': 'hop',
+};
+
+/** Step lengths in proportion, first to last: a short first one, and adjusting ones before the load. */
+function proportions(steps: number, travel: TravelWay): number[] {
+  const adjusting = travel === 'run forward' ? [0.85, 0.7, 0.55] : [0.8, 0.6];
+  return Array.from({ length: steps }, (_, i) => {
+    const fromEnd = steps - 1 - i;
+    const braking =
+      fromEnd < adjusting.length ? adjusting[adjusting.length - 1 - fromEnd] : undefined;
+    if (steps > 1 && braking !== undefined) return braking;
+    return i === 0 ? 0.9 : 1;
+  });
+}
+
+/** How many running steps lead up to the last foot before the load. */
+function stepCount(lengthM: number, plan: LegPlan, build: Build, geometry: LoadGeometry): number {
+  const byStride = Math.ceil(lengthM / (build.strideM / 2));
+  if (plan.travel === 'approach') return Math.min(3, Math.max(1, byStride));
+  const extra = plan.travel === 'run forward' ? 1 : 0;
+  const wanted = Math.max(1, byStride + extra);
+  const first = firstFoot(plan.travel, geometry.outside);
+  if (first === null) return wanted;
+  // Feet alternate up to the lead foot, so the count settles which one begins.
+  const begins = wanted % 2 === 1 ? otherSide(geometry.lead) : geometry.lead;
+  if (begins === first) return wanted;
+  const fewer = wanted - 1;
+  return fewer > 0 && lengthM / fewer <= LONGEST_RUN * build.strideM ? fewer : wanted + 1;
+}
+
+/** What the way out is laid from. */
+interface Ground {
+  readonly plan: LegPlan;
+  readonly build: Build;
+  readonly stance: Standing;
+  readonly geometry: LoadGeometry;
+  readonly way: Way;
+}
+
+/** Alternate feet in their tracks, the last of them the one that rests at the load. */
+function alternating({ plan, stance, geometry, way }: Ground, upTo: number, steps: number) {
+  const rest = otherSide(geometry.lead);
+  const footOf = (i: number) => ((steps - 1 - i) % 2 === 0 ? rest : geometry.lead);
+  // The first step is measured from the foot that stays.
+  const from = covered(way, stance[otherSide(footOf(0))].at);
+  const distances = spread(upTo - from, proportions(steps, plan.travel));
+  const runs = heading(way.from, way.to);
+  return distances.map((metres, i) => {
+    const foot = footOf(i);
+    const at = place(onTrack(way, from + metres, foot), runs);
+    return footfall(foot, at, 'travel', i === 0 ? (FIRST_KIND[plan.travel] ?? 'run') : 'run', 1);
+  });
+}
+
+/** Runs up to and including the foot that rests at the load. */
+function runningSteps(ground: Ground): Footfall[] {
+  const { plan, build, geometry, way } = ground;
+  const upTo = Math.max(0.2, covered(way, geometry.restPlace.at));
+  const steps = alternating(ground, upTo, stepCount(upTo, plan, build, geometry));
+  // The last one stands where the load wants it; those before lean towards it step by step.
+  const [last] = steps.slice(-1);
+  const aside = last ? minus(geometry.restPlace.at, last.at) : HOME;
+  return steps.map((step, i) =>
+    step === last
+      ? { ...step, ...geometry.restPlace }
+      : { ...step, at: offset(step.at, aside, (i + 1) / steps.length) },
+  );
+}
+
+/** Runs, then leaves the ground once and lands on both feet. */
+function hopSteps(ground: Ground): Footfall[] {
+  const upTo = distance(ground.way.from, ground.way.to) - HOP_M;
+  return upTo <= 0 ? [] : alternating(ground, upTo, Math.ceil(upTo / (ground.build.strideM / 2)));
+}
+
+/** Facing forward, lead foot out, other foot after it, never past it. */
+function shuffleSteps({ stance, geometry, way }: Ground): Footfall[] {
+  const { lead, restPlace } = geometry;
+  const trail = otherSide(lead);
+  const half = baseWidth(stance) / 2;
+  const pairs = Math.max(1, Math.round(distance(way.from, way.to) / SHUFFLE_M));
+  const middles = spread(distance(way.from, way.to) - half, Array<number>(pairs).fill(1));
+  const put = (foot: Side, middle: number, spreadM: number): Footfall => {
+    const at = offset(along(way.from, way.to, middle / distance(way.from, way.to)), {
+      x: sideSign(foot) * spreadM,
+      y: 0,
+    });
+    return footfall(foot, place(at, sideSign(foot) * TOE_OUT_DEG), 'travel', 'shuffle', 0.5);
+  };
+  return middles.flatMap((middle, i) => {
+    const close = put(trail, middle, half * 0.6);
+    return [put(lead, middle, half), i === pairs - 1 ? { ...close, ...restPlace } : close];
+  });
+}
+
+/** The way out to a target: travel steps and the planted load, and a step in where one follows. */
+export function layOut(
+  target: Target,
+  plan: LegPlan,
+  { laidFor: build, hand, stance }: Pick<Pattern, 'laidFor' | 'hand' | 'stance'>,
+): { readonly landings: readonly Landing[]; readonly stepIn: Landing } {
+  const geometry = loadGeometry(target, plan, build, hand);
+  const { lead, leadPlace, restPlace } = geometry;
+  const rest = otherSide(lead);
+  const way: Way = { from: HOME, to: midpoint(leadPlace.at, restPlace.at) };
+  const ground = { plan, build, stance, geometry, way };
+  const kind = LOAD_KIND[plan.travel] ?? 'plant';
+  const planted = footfall(lead, leadPlace, 'load', kind, 0.7);
+  const stepIn = geometry.stepIn ? [footfall(rest, geometry.stepIn, 'load', 'plant', 0.4)] : [];
+  const singly = (falls: readonly Footfall[]) => falls.map((fall) => [fall]);
+  switch (plan.travel) {
+    case 'hop load': {
+      const landed = footfall(rest, restPlace, 'load', kind, 0.4);
+      return {
+        landings: [...singly(hopSteps(ground)), [landed, { ...planted, weight: 0.6 }]],
+        stepIn,
+      };
+    }
+    case 'shuffle out':
+      return { landings: singly([...shuffleSteps(ground), planted]), stepIn };
+    default:
+      return { landings: singly([...runningSteps(ground), planted]), stepIn };
+  }
+}

@@ -1,0 +1,91 @@
+import type { Side } from '../floor/index.js';
+import type { Leg } from '../pattern/index.js';
+
+/** The rhythm of a run of steps. */
+export interface Rhythm {
+  /** Between landings, ms. */
+  readonly intervalsMs: readonly number[];
+  /** Intervals as fractions of the first. */
+  readonly ratios: readonly number[];
+  /** No interval is longer than the one before by more than 5 %; `null` below two intervals. */
+  readonly quickens: boolean | null;
+  /** Index of the first interval that is longer than allowed; −1 when none is. */
+  readonly breaksAt: number;
+}
+
+/** An interval may be this many times the one before and still count as quickening. */
+export const QUICKENING_SLACK = 1.05;
+
+/** Intervals, ratio and quickening of landings at the given times, ms. */
+export function rhythmOf(timesMs: readonly number[]): Rhythm {
+  const intervalsMs = timesMs.slice(1).map((time, i) => time - (timesMs[i] ?? time));
+  const [first = 0] = intervalsMs;
+  const breaksAt = intervalsMs.findIndex(
+    (interval, i) => i > 0 && interval > QUICKENING_SLACK * (intervalsMs[i - 1] ?? interval),
+  );
+  return {
+    intervalsMs,
+    ratios: first > 0 ? intervalsMs.map((interval) => interval / first) : [],
+    quickens: intervalsMs.length < 2 ? null : breaksAt < 0,
+    breaksAt,
+  };
+}
+
+/** A foot tapped in, at a time of any clock in ms. */
+export interface Tap {
+  readonly foot: Side;
+  readonly atMs: number;
+}
+
+export interface Tapped {
+  readonly leg: Leg;
+  /** Numbers, from 1, of taps made with the other foot than the step they time. */
+  readonly otherFoot: readonly number[];
+  /** Taps for which the leg has no step. */
+  readonly unused: number;
+}
+
+/**
+ * Gives the tapped times to the steps after the split, in order. The first keeps its time, each
+ * tap's distance from it is kept, and what follows the last tapped step moves along with it.
+ */
+export function applyTaps(leg: Leg, taps: readonly Tap[]): Tapped {
+  const from = leg.placements.findIndex(({ phase }) => phase !== 'split');
+  const [first] = taps;
+  const start = leg.placements[from];
+  if (from < 0 || !first || !start) return { leg, otherFoot: [], unused: taps.length };
+  const timed = Math.min(taps.length, leg.placements.length - from);
+  const lastTimed = leg.placements[from + timed - 1];
+  const lastTap = taps[timed - 1] ?? first;
+  const shift = lastTimed ? start.atMs + lastTap.atMs - first.atMs - lastTimed.atMs : 0;
+  /** The time that something at `atMs` has in the tapped rhythm. */
+  const moved = (atMs: number): number => {
+    if (!lastTimed || atMs >= lastTimed.atMs) return Math.round(atMs + shift);
+    const at = leg.placements.findLastIndex((step) => step.atMs <= atMs);
+    const [a, b] = [leg.placements[at], leg.placements[at + 1]];
+    if (!a || !b || at < from) return atMs;
+    const [tapA, tapB] = [taps[at - from], taps[at - from + 1]];
+    if (!tapA || !tapB) return Math.round(atMs + shift);
+    const share = b.atMs > a.atMs ? (atMs - a.atMs) / (b.atMs - a.atMs) : 0;
+    return Math.round(start.atMs + tapA.atMs - first.atMs + share * (tapB.atMs - tapA.atMs));
+  };
+  return {
+    leg: {
+      ...leg,
+      placements: leg.placements.map((step, i) => {
+        const tap = taps[i - from];
+        if (i < from) return step;
+        return {
+          ...step,
+          atMs: tap ? Math.round(start.atMs + tap.atMs - first.atMs) : moved(step.atMs),
+        };
+      }),
+      actionMs: moved(leg.actionMs),
+      departureMs: moved(leg.departureMs),
+    },
+    otherFoot: taps
+      .slice(0, timed)
+      .flatMap(({ foot }, i) => (leg.placements[from + i]?.foot === foot ? [] : [i + 1])),
+    unused: taps.length - timed,
+  };
+}

@@ -1,0 +1,97 @@
+import { distance, midpoint, type Point } from '../floor/index.js';
+import {
+  loadIndex,
+  standingAfter,
+  type Leg,
+  type Pattern,
+  type Placement,
+} from '../pattern/index.js';
+
+type OnStance = Pick<Pattern, 'stance'>;
+
+/** A placement with what it follows. */
+export interface Step {
+  /** Its place in the leg's placements. */
+  readonly index: number;
+  readonly placement: Placement;
+  /**
+   * Step length, metres: from where the other foot stands to where this one lands (as in the study
+   * of gait, the distance between successive contacts of opposite feet).
+   */
+  readonly lengthM: number;
+  /** From where this foot last stood to where it lands, metres. */
+  readonly swingM: number;
+  /** From this foot's last landing to this one, ms; `null` for a foot that stood in stance. */
+  readonly sinceOwnMs: number | null;
+  /** From the landing before, of either foot, ms; `null` for the first. */
+  readonly intervalMs: number | null;
+}
+
+/** Every placement of a leg as a step. */
+export function stepsOf({ stance }: OnStance, { placements }: Pick<Leg, 'placements'>): Step[] {
+  return placements.map((placement, index) => {
+    const earlier = placements.slice(0, index);
+    const { left, right } = standingAfter(stance, earlier);
+    const [own, other] = placement.foot === 'left' ? [left, right] : [right, left];
+    const ownBefore = earlier.findLast(({ foot }) => foot === placement.foot);
+    const before = earlier.at(-1);
+    return {
+      index,
+      placement,
+      lengthM: distance(other.at, placement.at),
+      swingM: distance(own.at, placement.at),
+      sinceOwnMs: ownBefore ? placement.atMs - ownBefore.atMs : null,
+      intervalMs: before ? placement.atMs - before.atMs : null,
+    };
+  });
+}
+
+/** Feet that land within this of each other land at once, ms. */
+export const AT_ONCE_MS = 30;
+
+/** Middle between the feet after each moment at which one or both land, beginning in stance. */
+export function midpointPath({ stance }: OnStance, placements: readonly Placement[]): Point[] {
+  const path = [midpoint(stance.left.at, stance.right.at)];
+  for (const [i, { atMs }] of placements.entries()) {
+    const next = placements[i + 1];
+    // A hop is one landing: the middle between two halves of it is nowhere anybody stood.
+    if (next && next.atMs - atMs < AT_ONCE_MS && next.foot !== placements[i]?.foot) continue;
+    const { left, right } = standingAfter(stance, placements.slice(0, i + 1));
+    path.push(midpoint(left.at, right.at));
+  }
+  return path;
+}
+
+/** A leg's placements up to arrival, and those of the way home. */
+export function outAndBack(leg: Pick<Leg, 'placements'>): {
+  out: readonly Placement[];
+  back: readonly Placement[];
+} {
+  const { placements } = leg;
+  const arrival = placements[loadIndex(leg)]?.atMs ?? Infinity;
+  return {
+    // A hop's two feet arrive together.
+    out: placements.filter(
+      ({ phase, atMs }) => atMs < arrival + AT_ONCE_MS && phase !== 'recovery',
+    ),
+    back: placements.filter(({ phase }) => phase === 'recovery'),
+  };
+}
+
+/** The path of the middle between the feet, out to the load and from there back home. */
+export function pathsOf(
+  pattern: OnStance,
+  leg: Pick<Leg, 'placements'>,
+): { out: Point[]; back: Point[] } {
+  const { out, back } = outAndBack(leg);
+  const whole = midpointPath(pattern, leg.placements);
+  const home = midpointPath(pattern, leg.placements.slice(0, leg.placements.length - back.length));
+  return { out: midpointPath(pattern, out), back: whole.slice(home.length - 1) };
+}
+
+/** The rhythm of the way out: times of the travel steps and of the loading foot, ms. */
+export const outTimes = (leg: Pick<Leg, 'placements'>): number[] =>
+  leg.placements
+    .slice(0, loadIndex(leg) + 1)
+    .filter(({ phase }) => phase === 'travel' || phase === 'load')
+    .map(({ atMs }) => atMs);

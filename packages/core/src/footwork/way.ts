@@ -1,0 +1,103 @@
+import { timeToCover } from '../budget/index.js';
+import {
+  dot,
+  headed,
+  heading,
+  midpoint,
+  minus,
+  offset,
+  pathLength,
+  sideSign,
+  type Point,
+  type Side,
+} from '../floor/index.js';
+import {
+  standingAfter,
+  type Build,
+  type FootPlace,
+  type Placement,
+  type PlacementPhase,
+  type Standing,
+  type StepKind,
+} from '../pattern/index.js';
+
+/** A foot to be put down, before it has a time. */
+export type Footfall = Omit<Placement, 'atMs'>;
+
+/** Each foot runs this far beside the line of travel, metres. */
+const TRACK_M = 0.09;
+/** Feet turn out by this much in a stance, degrees. */
+export const TOE_OUT_DEG = 10;
+/** Landings closer than this are a blur, not steps, ms. */
+const LEAST_INTERVAL_MS = 100;
+/** Each step of a quickening way takes this share of the time of the one before. */
+const QUICKENING = 0.9;
+
+/** A straight way over the floor. */
+export interface Way {
+  readonly from: Point;
+  readonly to: Point;
+}
+
+/** A place `covered` metres along a way, in the track of a foot. */
+export function onTrack({ from, to }: Way, covered: number, foot: Side, trackM = TRACK_M): Point {
+  const way = heading(from, to);
+  return offset(offset(from, headed(way), covered), headed(way + 90), sideSign(foot) * trackM);
+}
+
+/** How far along a way a place is, metres. */
+export const covered = ({ from, to }: Way, at: Point): number =>
+  dot(minus(at, from), headed(heading(from, to)));
+
+/** Cumulative distances of steps whose lengths are in the proportion of `weights`, over `totalM`. */
+export function spread(totalM: number, weights: readonly number[]): number[] {
+  const sum = weights.reduce((a, b) => a + b, 0);
+  let done = 0;
+  return weights.map((weight) => (done += (totalM * weight) / sum));
+}
+
+export const footfall = (
+  foot: Side,
+  { at, headingDeg }: FootPlace,
+  phase: PlacementPhase,
+  kind: StepKind,
+  weight: number,
+): Footfall => ({ foot, at, headingDeg, phase, kind, weight });
+
+/** Feet that land at once: one foot, or both in a hop. */
+export type Landing = readonly Footfall[];
+
+/**
+ * Times of landings that carry the body from `standing` onward, ms after it starts to move: when
+ * the middle between the feet gets there by the travel model. Where the model leaves less than
+ * 100 ms between two landings everything is slowed until it does not.
+ */
+export function landingTimes(
+  standing: Standing,
+  landings: readonly Landing[],
+  { travel }: Pick<Build, 'travel'>,
+  quicken: boolean,
+): number[] {
+  const path = [midpoint(standing.left.at, standing.right.at)];
+  let feet = standing;
+  for (const landing of landings) {
+    feet = standingAfter(
+      feet,
+      landing.map((fall) => ({ ...fall, atMs: 0 })),
+    );
+    path.push(midpoint(feet.left.at, feet.right.at));
+  }
+  const total = pathLength(path);
+  const times = landings.map(
+    (_, i) => 1000 * timeToCover(pathLength(path.slice(0, i + 2)), total, travel),
+  );
+  const paced = quicken
+    ? spread(
+        times.at(-1) ?? 0,
+        times.map((_, i) => QUICKENING ** i),
+      )
+    : times;
+  const shortest = Math.min(...paced.map((time, i) => time - (paced[i - 1] ?? 0)));
+  const slowing = Math.max(1, LEAST_INTERVAL_MS / Math.max(1, shortest));
+  return paced.map((time) => time * slowing);
+}

@@ -1,0 +1,49 @@
+import type { Side } from '../floor/index.js';
+import { arrivalMs, type Leg } from './leg.js';
+import type { PositionName, PositionNotes } from './notes.js';
+import type { Pattern } from './pattern.js';
+import type { FootPlace, Placement, Standing } from './placement.js';
+
+/** The feet as they stand after the last of `landed`, in a leg that begins in `stance`. */
+export function standingAfter(stance: Standing, landed: readonly Placement[]): Standing {
+  const foot = (side: Side): FootPlace =>
+    landed.findLast(({ foot }) => foot === side) ?? stance[side];
+  const last = landed.at(-1);
+  return {
+    left: foot('left'),
+    right: foot('right'),
+    leftWeight: last ? (last.foot === 'left' ? last.weight : 1 - last.weight) : stance.leftWeight,
+  };
+}
+
+/** How many placements belong to a position or come before it; −1 when the position is missing. */
+function landedBy(name: Exclude<PositionName, 'stance'>, leg: Leg): number {
+  const { placements } = leg;
+  if (name === 'action') {
+    const arrival = arrivalMs(leg);
+    if (arrival === null || leg.actionMs < arrival) return -1;
+    return placements.findLastIndex(({ atMs }) => atMs <= leg.actionMs) + 1;
+  }
+  const feet = new Set(placements.filter(({ phase }) => phase === name).map(({ foot }) => foot));
+  const needed = name === 'load' ? 1 : 2;
+  if (feet.size < needed) return -1;
+  return placements.findLastIndex(({ phase }) => phase === name) + 1;
+}
+
+/** The feet in a position of a leg; `null` when the leg has no such position. */
+export function positionOf(
+  { stance }: Pick<Pattern, 'stance'>,
+  leg: Leg,
+  name: PositionName,
+): Standing | null {
+  if (name === 'stance') return stance;
+  const landed = landedBy(name, leg);
+  return landed < 0 ? null : standingAfter(stance, leg.placements.slice(0, landed));
+}
+
+/** What the coach wrote about a position of a leg. */
+export const notesOf = (
+  { positions }: Pick<Pattern, 'positions'>,
+  { notes }: Leg,
+  name: PositionName,
+): PositionNotes => (name === 'load' || name === 'action' ? notes[name] : positions[name]);
