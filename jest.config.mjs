@@ -25,6 +25,7 @@ const shared = {
   transformIgnorePatterns: ['/node_modules/(?!(uuid|idb)/)'],
   moduleNameMapper: {
     '^@orthokin/core/(.*)$': '<rootDir>/packages/core/src/$1/index.ts',
+    '^@orthokin/contract/pattern-file$': '<rootDir>/packages/contract/src/pattern-file.ts',
     '^@orthokin/contract$': '<rootDir>/packages/contract/src/index.ts',
     '^(\\.{1,2}/.*)\\.js$': '$1',
   },

@@ -32,7 +32,6 @@ export {
   DrillSetupQuery,
 } from './paths.js';
 export { ArchivedBody, PatternBody, PatternLineReply, PatternReply } from './pattern.js';
-export { PATTERN_FILE_FORMAT, jsonPointer, patternOfFile, patternToFile } from './pattern-file.js';
 export { ProblemReply, RefusalReply } from './problem.js';
 export {
   ANSWERS,

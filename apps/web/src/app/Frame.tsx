@@ -7,7 +7,7 @@ import { useSending } from '../log/sender-context.js';
 import { count } from '../parts/format.js';
 import { IconButton } from '../parts/IconButton.js';
 import { Failed, Notice } from '../parts/Notice.js';
-import { Sole } from '../parts/Sole.js';
+import { Sole } from '../parts/floor/Sole.js';
 import { Page, Quiet } from '../parts/Text.js';
 import { Shortcuts } from './Shortcuts.js';
 import { useTheme } from './useTheme.js';
@@ -138,6 +138,7 @@ export function Frame(): ReactElement {
           <NavLink to="/" end>
             Squad
           </NavLink>
+          <NavLink to="/patterns">Patterns</NavLink>
           <NavLink to="/floor">Floor</NavLink>
           <NavLink to="/review">Review</NavLink>
         </nav>

@@ -1,12 +1,16 @@
 import type { ReactElement } from 'react';
-import { Dialog, DialogTrigger, Heading, Modal } from 'react-aria-components';
+import { Dialog, DialogTrigger, Heading } from 'react-aria-components';
 import styled from 'styled-components';
 import { Button } from '../parts/Button.js';
 import { IconButton } from '../parts/IconButton.js';
-import { colour, MONO } from '../parts/tokens.js';
+import { Sheet } from '../parts/Sheet.js';
+import { Heading as SmallHeading } from '../parts/Text.js';
+import { MONO } from '../parts/tokens.js';
+
+type Keys = readonly (readonly [keys: string, what: string])[];
 
 /** The keys of a drill, as its screen answers to them. */
-const KEYS: readonly (readonly [keys: string, what: string])[] = [
+const DRILL_KEYS: Keys = [
   ['space', 'first move'],
   ['→', 'arrived (optional)'],
   ['↓', 'action'],
@@ -17,30 +21,22 @@ const KEYS: readonly (readonly [keys: string, what: string])[] = [
   ['esc', 'stop'],
 ];
 
-const Sheet = styled(Modal)`
-  position: fixed;
-  inset: 0;
-  z-index: 4;
+/** The keys of the studio. */
+const STUDIO_KEYS: Keys = [
+  ['ctrl Z', 'undo; with shift, redo'],
+  ['ctrl S', 'save'],
+  ['arrows', 'move what is picked by 5 cm; with shift, 1 cm'],
+  ['[ ]', 'turn the picked foot'],
+  ['delete', 'take the picked step out'],
+  ['P', 'play, and pause'],
+  ['F J', 'tap left and right while tapping in'],
+];
+
+const List = styled.dl`
   display: grid;
-  place-items: center;
-  padding: 16px;
-  background: rgb(15 23 30 / 45%);
-  section {
-    width: min(460px, 100%);
-    padding: 24px 28px;
-    border-radius: 5px;
-    background: ${colour('paper')};
-    outline: none;
-  }
-  h2 {
-    margin: 0 0 14px;
-  }
-  dl {
-    display: grid;
-    grid-template-columns: 90px 1fr;
-    gap: 9px 12px;
-    margin: 0 0 22px;
-  }
+  grid-template-columns: 90px 1fr;
+  gap: 7px 12px;
+  margin: 0 0 20px;
   dt {
     font-family: ${MONO};
     font-weight: 700;
@@ -49,6 +45,17 @@ const Sheet = styled(Modal)`
     margin: 0;
   }
 `;
+
+const KeyList = ({ keys }: { keys: Keys }) => (
+  <List>
+    {keys.map(([key, what]) => (
+      <div key={key} style={{ display: 'contents' }}>
+        <dt>{key}</dt>
+        <dd>{what}</dd>
+      </div>
+    ))}
+  </List>
+);
 
 /** The sheet of shortcuts behind the question mark. */
 export const Shortcuts = (): ReactElement => (
@@ -59,14 +66,9 @@ export const Shortcuts = (): ReactElement => (
         {({ close }) => (
           <>
             <Heading slot="title">Keys during a drill</Heading>
-            <dl>
-              {KEYS.map(([keys, what]) => (
-                <div key={keys} style={{ display: 'contents' }}>
-                  <dt>{keys}</dt>
-                  <dd>{what}</dd>
-                </div>
-              ))}
-            </dl>
+            <KeyList keys={DRILL_KEYS} />
+            <SmallHeading>Keys in the pattern studio</SmallHeading>
+            <KeyList keys={STUDIO_KEYS} />
             <Button onPress={close}>Close</Button>
           </>
         )}

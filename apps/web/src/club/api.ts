@@ -1,10 +1,12 @@
 import type { RefusalReply } from '@orthokin/contract';
+import type { Problem } from '@orthokin/core/result';
 
 /** The server answered, and said no. */
 export class Refused extends Error {
   constructor(
     message: string,
     readonly status: number,
+    readonly problems: readonly Problem[] = [],
   ) {
     super(message);
   }
@@ -21,7 +23,7 @@ const BAD_GATEWAY = 502;
 
 async function refusalOf(response: Response): Promise<Refused> {
   const body = (await response.json().catch(() => null)) as RefusalReply | null;
-  return new Refused(body?.message ?? response.statusText, response.status);
+  return new Refused(body?.message ?? response.statusText, response.status, body?.problems);
 }
 
 /** One request. Throws `Refused` when the server says no and `Unreachable` when it says nothing. */

@@ -208,6 +208,7 @@ export const replay = (actions: readonly unknown[]): Run | null =>
 export const setBody = ({ plan }: Run): DrillSetBody => ({
   athleteId: plan.athlete.id,
   patternId: plan.pattern.id,
+  patternVersion: plan.pattern.version,
   rung: plan.rung,
   source: plan.source,
   startedAt: plan.startedAt,

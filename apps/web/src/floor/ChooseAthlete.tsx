@@ -1,6 +1,7 @@
 import type { ReactElement } from 'react';
+import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { useSquad } from '../club/queries.js';
+import { useLibrary, useSquad } from '../club/queries.js';
 import { ButtonLink } from '../parts/Button.js';
 import { Failed } from '../parts/Notice.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
@@ -22,9 +23,14 @@ const Names = styled.ul`
 /** Who works: the first question on the floor. */
 export function ChooseAthlete(): ReactElement {
   const squad = useSquad();
+  const library = useLibrary();
+  const [params] = useSearchParams();
+  const wanted = library.data?.find(({ id }) => id === params.get('pattern'));
+  const search = wanted ? `?pattern=${wanted.id}` : '';
   return (
     <Page>
       <Headline>Who works?</Headline>
+      {wanted && <Quiet>On {wanted.pattern.name}.</Quiet>}
       {squad.isPending && <Quiet>Reading the squad…</Quiet>}
       {squad.error && !squad.data && (
         <Failed error={squad.error} again={() => void squad.refetch()} />
@@ -32,12 +38,12 @@ export function ChooseAthlete(): ReactElement {
       <Names>
         {squad.data?.map(({ athlete, patternName, rung }) => (
           <li key={athlete.id}>
-            <ButtonLink to={`/floor/${athlete.id}`}>
+            <ButtonLink to={`/floor/${athlete.id}${search}`}>
               <span>
                 {athlete.name}
                 <br />
                 <Quiet as="span" style={{ fontWeight: 450, fontSize: 15 }}>
-                  {patternName}, rung {rung}
+                  {wanted ? `now on ${patternName}` : `${patternName}, rung ${rung}`}
                 </Quiet>
               </span>
             </ButtonLink>

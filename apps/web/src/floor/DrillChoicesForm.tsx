@@ -3,8 +3,6 @@ import { Minus, Plus } from 'lucide-react';
 import type { ReactElement } from 'react';
 import {
   Button,
-  CheckboxButton,
-  CheckboxField,
   Group,
   Input,
   Label,
@@ -14,6 +12,7 @@ import {
   RadioGroup,
 } from 'react-aria-components';
 import styled from 'styled-components';
+import { CheckField } from '../parts/form/CheckField.js';
 import { seconds } from '../parts/format.js';
 import { Quiet, Time } from '../parts/Text.js';
 import { colour, MONO } from '../parts/tokens.js';
@@ -94,32 +93,6 @@ const Stepper = styled(Group)`
   }
 `;
 
-const Tone = styled(CheckboxButton)`
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  cursor: pointer;
-  &::before {
-    content: '';
-    width: 22px;
-    height: 22px;
-    border: 1.5px solid ${colour('ink')};
-    border-radius: 3px;
-  }
-  &[data-selected]::before {
-    content: '✓';
-    display: grid;
-    place-items: center;
-    font-weight: 800;
-    background: ${colour('accent')};
-    color: ${colour('onAccent')};
-  }
-  &[data-focus-visible] {
-    outline: 3px solid #2f6db5;
-    outline-offset: 4px;
-  }
-`;
-
 /** What the coach chooses before a set, and what follows from it. */
 export const DrillChoicesForm = ({
   choices,
@@ -173,12 +146,12 @@ export const DrillChoicesForm = ({
         </Button>
       </Stepper>
     </NumberField>
-    <CheckboxField
+    <CheckField
       isSelected={choices.withTone}
       onChange={(withTone) => onChange({ ...choices, withTone })}
     >
-      <Tone>A tone with each cue</Tone>
-    </CheckboxField>
+      A tone with each cue
+    </CheckField>
     <Quiet>
       Targets {rung?.targets.join(', ')} in shuffled order, never more than {MAX_RUN} of one in a
       row, {FOREPERIOD_MS.map((ms) => (ms / 1000).toFixed(1)).join(' to ')} s from home to cue.

@@ -9,7 +9,7 @@ import { SetUp } from './SetUp.js';
 import { Session } from '../drill/session.js';
 import type { DrillPlan } from '../drill/run.js';
 import { epochNow, SetClock } from '../drill/set-clock.js';
-import { allowSound } from './tone.js';
+import { allowSound } from '../sound/audio.js';
 import { Unfinished } from './Unfinished.js';
 
 /** The floor: choose who, settle what, run the set. */

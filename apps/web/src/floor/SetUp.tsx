@@ -8,10 +8,11 @@ import styled from 'styled-components';
 import { useClub, useDrillSetup } from '../club/queries.js';
 import { useRemembered } from '../log/useRemembered.js';
 import { Button } from '../parts/Button.js';
-import { FloorPlan } from '../parts/FloorPlan.js';
+import { FloorPlan } from '../parts/floor/FloorPlan.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
 import { colour, MIDDLE } from '../parts/tokens.js';
+import { PatternPicker } from './PatternPicker.js';
 import { DrillChoicesForm } from './DrillChoicesForm.js';
 import { planDrill, type DrillChoices } from './plan-drill.js';
 import type { DrillPlan } from '../drill/run.js';
@@ -71,7 +72,8 @@ export function SetUp({
   athleteId: string;
   onStart: (plan: DrillPlan) => Promise<void>;
 }): ReactElement {
-  const setup = useDrillSetup(athleteId);
+  const [params] = useSearchParams();
+  const setup = useDrillSetup(athleteId, params.get('pattern'));
   if (setup.data) return <SetUpFor setup={setup.data} onStart={onStart} />;
   return (
     <Page>
@@ -112,6 +114,7 @@ function SetUpFor({
     <Page>
       <Columns>
         <div>
+          <PatternPicker pattern={pattern} />
           <Quiet>
             {pattern.name}, rung {setup.rung} of {pattern.rungs.length}: {rung?.name}
           </Quiet>

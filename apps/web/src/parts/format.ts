@@ -21,6 +21,8 @@ const midnight = (date: Date) =>
 export const timeWords = (iso: string): string =>
   new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' }).format(new Date(iso));
 
+export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
 /** "1 rep", "2 reps". */
 export const count = (n: number, one: string, many = `${one}s`): string =>
   `${n} ${n === 1 ? one : many}`;

@@ -49,9 +49,11 @@ const hatchId = (phase: Phase) => `hatch-${phase.replace(' ', '-')}`;
 /** The fill of a phase in any SVG on a page that holds `PhaseDefs`. */
 export const phaseFill = (phase: Phase): string => `url(#${hatchId(phase)})`;
 
+export const PHASE_DEFS_ID = 'phase-defs';
+
 /** The phases' hatched fills; once a page. */
 export const PhaseDefs = (): ReactElement => (
-  <svg width={0} height={0} aria-hidden style={{ position: 'absolute' }}>
+  <svg id={PHASE_DEFS_ID} width={0} height={0} aria-hidden style={{ position: 'absolute' }}>
     <defs>
       {PHASES.map((phase) => (
         <pattern

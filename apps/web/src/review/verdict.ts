@@ -5,7 +5,7 @@ import type { SetSummary } from '@orthokin/core/stats';
 import { median } from '@orthokin/core/stats';
 import type { RepReading, TimingSource } from '@orthokin/core/timing';
 import { lackWords } from '../parts/decision-words.js';
-import { count, seconds, secondsWithUnit } from '../parts/format.js';
+import { capital, count, seconds, secondsWithUnit } from '../parts/format.js';
 
 /** The one sentence that answers: what comes next, and why. */
 export function headline(decision: Decision, rung: number): string {
@@ -33,8 +33,6 @@ const ENDINGS: Readonly<Record<string, string>> = { one: 'st', two: 'nd', few: '
 const plural = new Intl.PluralRules('en', { type: 'ordinal' });
 
 const ordinal = (n: number): string => `${n}${ENDINGS[plural.select(n)] ?? 'th'}`;
-
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
 function gateSentence(
   { gate, limitMs, passes, fails, tooClose, needed, overMs }: TimeGate,

@@ -38,4 +38,5 @@ export {
   type Line,
   type SizeM,
 } from './court.js';
+export { snapped } from './snap.js';
 export { COURT_NAMES, courtOf, COURTS, hasOwnSize, type CourtName } from './courts.js';

@@ -10,7 +10,7 @@ const FOOT_IN = 12;
 
 /** A length as it is shown: "2.35 m" to the centimetre, or 7′ 9″ to the inch. */
 export function lengthWords(metres: number, unit: LengthUnit): string {
-  if (unit === 'metres') return `${metres.toFixed(2)} m`;
+  if (unit === 'metres') return `${metres.toFixed(2).replace('-', '−')} m`;
   const inches = Math.round(Math.abs(metres) / INCH_M);
   const sign = metres < 0 && inches > 0 ? '−' : '';
   return `${sign}${Math.floor(inches / FOOT_IN)}′ ${inches % FOOT_IN}″`;

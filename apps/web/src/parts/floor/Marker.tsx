@@ -1,6 +1,6 @@
 import type { MarkerShape, Target } from '@orthokin/core/floor';
 import type { ReactElement } from 'react';
-import { MARKER_FILLS } from './tokens.js';
+import { MARKER_FILLS } from '../tokens.js';
 
 type Coded = Pick<Target, 'letter' | 'shape' | 'colour'>;
 

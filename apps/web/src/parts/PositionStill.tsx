@@ -1,0 +1,116 @@
+import type { Standing } from '@orthokin/core/pattern';
+import type { ReactElement } from 'react';
+import { SHOE_M, Sole } from './floor/Sole.js';
+import { PHASE_COLOURS, type Phase } from './phases.js';
+import { colour } from './tokens.js';
+
+/** Metres shown across: every still is to the same scale. */
+const ACROSS_M = 1.2;
+
+/** For the soles beyond their middles. */
+const ROOM_M = 0.42;
+
+/** A position as the feet stand in it, to scale, about the middle between them. */
+export function PositionStill({
+  standing,
+  phase,
+  width,
+  height,
+  label,
+}: {
+  standing: Standing;
+  phase: Phase;
+  width: number;
+  height: number;
+  label: string;
+}): ReactElement {
+  const { left, right } = standing;
+  const middle = { x: (left.at.x + right.at.x) / 2, y: (left.at.y + right.at.y) / 2 };
+  const tall = (ACROSS_M * height) / width;
+  // A long lunge is drawn smaller rather than cut off.
+  const zoom = Math.max(
+    1,
+    (Math.abs(left.at.x - right.at.x) + ROOM_M) / ACROSS_M,
+    (Math.abs(left.at.y - right.at.y) + ROOM_M) / tall,
+  );
+  return (
+    <svg
+      width={width}
+      height={height}
+      viewBox={`${(-ACROSS_M / 2) * zoom} ${(-tall / 2) * zoom} ${ACROSS_M * zoom} ${tall * zoom}`}
+      role="img"
+      aria-label={label}
+      style={{ flex: 'none' }}
+    >
+      <rect
+        x={(-ACROSS_M / 2) * zoom}
+        y={(-tall / 2) * zoom}
+        width={ACROSS_M * zoom}
+        height={tall * zoom}
+        fill={colour('floor')}
+        fillOpacity={0.55}
+      />
+      <line
+        x1={left.at.x - middle.x}
+        y1={middle.y - left.at.y}
+        x2={right.at.x - middle.x}
+        y2={middle.y - right.at.y}
+        stroke={colour('floorLine')}
+        strokeWidth={0.012}
+        strokeDasharray="0.04 0.03"
+      />
+      {(['left', 'right'] as const).map((foot) => (
+        <Sole
+          key={foot}
+          foot={foot}
+          x={standing[foot].at.x - middle.x}
+          y={middle.y - standing[foot].at.y}
+          headingDeg={standing[foot].headingDeg}
+          length={SHOE_M * 1.15}
+          ink={PHASE_COLOURS[phase]}
+        />
+      ))}
+    </svg>
+  );
+}
+
+const BAR = { width: 130, height: 12 } as const;
+
+/** How the weight is shared: the left foot's share white, the right one's dark. */
+export function WeightBar({ leftWeight }: { leftWeight: number }): ReactElement {
+  const left = Math.round(leftWeight * 100);
+  return (
+    <span
+      style={{
+        ...{ display: 'inline-flex', alignItems: 'center', gap: 7 },
+        ...{ fontSize: 14, whiteSpace: 'nowrap' },
+      }}
+      className="mono"
+    >
+      <span>{left}</span>
+      <svg
+        width={BAR.width}
+        height={BAR.height}
+        role="img"
+        aria-label={`Weight ${left} % left, ${100 - left} % right`}
+      >
+        <rect
+          x={0.75}
+          y={0.75}
+          width={BAR.width - 1.5}
+          height={BAR.height - 1.5}
+          fill={colour('raised')}
+          stroke={colour('ink')}
+          strokeWidth={1.5}
+        />
+        <rect
+          x={BAR.width * leftWeight}
+          width={BAR.width * (1 - leftWeight)}
+          height={BAR.height}
+          fill={colour('ink')}
+        />
+      </svg>
+      <span>{100 - left} %</span>
+    </span>
+  );
+}

@@ -1,0 +1,60 @@
+import { lengthWords, parseLength, type LengthUnit } from '@orthokin/core/floor';
+import { ok, wrong, type Result } from '@orthokin/core/result';
+import type { ReactElement } from 'react';
+import { TypedField } from './TypedField.js';
+
+interface Range {
+  readonly min: number;
+  readonly max: number;
+}
+
+interface Common extends Partial<Range> {
+  readonly label: string;
+  readonly hideLabel?: boolean;
+  readonly value: number;
+  readonly onChange: (value: number) => void;
+}
+
+const within = (
+  result: Result<number>,
+  { min = -Infinity, max = Infinity }: Partial<Range>,
+  words: (value: number) => string,
+): Result<number> =>
+  result.ok && (result.value < min || result.value > max)
+    ? wrong('', result.value, `${words(min)} to ${words(max)}`)
+    : result;
+
+/** A length in the coach's unit; kept in metres. */
+export const LengthField = ({
+  unit,
+  min,
+  max,
+  ...field
+}: Common & { unit: LengthUnit }): ReactElement => {
+  const words = (metres: number) => lengthWords(metres, unit);
+  return (
+    <TypedField
+      {...field}
+      show={words}
+      parse={(text) => within(parseLength(text, unit), { min: min ?? -60, max: max ?? 60 }, words)}
+    />
+  );
+};
+
+/** A number with its unit, shown with so many decimals. */
+export const NumberField = ({
+  unit,
+  decimals = 0,
+  min,
+  max,
+  ...field
+}: Common & Range & { unit: string; decimals?: number }): ReactElement => {
+  const words = (value: number) => `${value.toFixed(decimals)}${unit && ` ${unit}`}`;
+  const parse = (text: string): Result<number> => {
+    const value = Number(text.replace(unit, '').replace(',', '.').replace('−', '-').trim());
+    return Number.isNaN(value) || text.trim() === ''
+      ? wrong('', text, `a number in ${unit || 'figures'}`)
+      : within(ok(value), { min, max }, words);
+  };
+  return <TypedField {...field} show={words} parse={parse} />;
+};

@@ -1,0 +1,42 @@
+let context: AudioContext | null = null;
+
+/** Must be called from a press: browsers keep sound off until then. */
+export async function allowSound(): Promise<void> {
+  context ??= new AudioContext({ latencyHint: 'interactive' });
+  await context.resume();
+}
+
+/** The audio clock's time of a moment of the page's clock. */
+function audioTime(audio: AudioContext, pageMs: number): number {
+  const { contextTime = 0, performanceTime = 0 } = audio.getOutputTimestamp();
+  // Before the first sound has come out there is no pair of times to go by.
+  if (performanceTime === 0) return audio.currentTime + (pageMs - performance.now()) / 1000;
+  return contextTime + (pageMs - performanceTime) / 1000;
+}
+
+export interface Beep {
+  readonly hz: number;
+  readonly lengthS: number;
+  readonly level: number;
+  /** −1 left to 1 right. */
+  readonly pan?: number;
+}
+
+const RAMP_S = 0.006;
+
+/** Plans a beep for a moment of the page's clock; the reply calls it off. */
+export function planBeep({ hz, lengthS, level, pan = 0 }: Beep, pageMs: number): () => void {
+  const audio = context;
+  if (audio?.state !== 'running') return () => undefined;
+  const start = Math.max(audio.currentTime, audioTime(audio, pageMs));
+  const oscillator = new OscillatorNode(audio, { frequency: hz });
+  const gain = new GainNode(audio, { gain: 0 });
+  gain.gain.setValueAtTime(0, start);
+  gain.gain.linearRampToValueAtTime(level, start + RAMP_S);
+  gain.gain.setValueAtTime(level, start + lengthS - 4 * RAMP_S);
+  gain.gain.linearRampToValueAtTime(0, start + lengthS);
+  oscillator.connect(gain).connect(new StereoPannerNode(audio, { pan })).connect(audio.destination);
+  oscillator.start(start);
+  oscillator.stop(start + lengthS);
+  return () => oscillator.stop();
+}

@@ -1,0 +1,158 @@
+import { legFigures, patternFigures, type WayFigures } from '@orthokin/core/footwork';
+import { lengthWords, type LengthUnit } from '@orthokin/core/floor';
+import type { Leg, Pattern } from '@orthokin/core/pattern';
+import type { ReactElement } from 'react';
+import { Button, Dialog, DialogTrigger, Popover } from 'react-aria-components';
+import styled from 'styled-components';
+import { colour } from '../parts/tokens.js';
+import { useEditor } from './editor.js';
+import { useUnit } from './unit.js';
+
+/** A figure with the way it was worked out. */
+interface Figure {
+  readonly value: string;
+  readonly words: string;
+  readonly how: string;
+}
+
+const Row = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 20px;
+  padding-top: 6px;
+  button {
+    padding: 4px 0;
+    border: 0;
+    background: none;
+    color: ${colour('ink')};
+    font-size: 16px;
+    text-align: left;
+    cursor: pointer;
+    text-decoration: underline dotted ${colour('quiet')};
+    text-underline-offset: 4px;
+  }
+  strong {
+    font-size: 18px;
+  }
+`;
+
+const How = styled(Popover)`
+  max-width: 360px;
+  padding: 14px 18px;
+  border: 1.5px solid ${colour('ink')};
+  border-radius: 5px;
+  background: ${colour('raised')};
+  color: ${colour('ink')};
+  section {
+    outline: none;
+  }
+`;
+
+const FigureButton = ({ value, words, how }: Figure): ReactElement => (
+  <DialogTrigger>
+    <Button>
+      <strong>{value}</strong> {words}
+    </Button>
+    <How placement="top">
+      <Dialog aria-label={`How ${words} was worked out`}>{how}</Dialog>
+    </How>
+  </DialogTrigger>
+);
+
+const s = (ms: number): string => `${(ms / 1000).toFixed(2)} s`;
+
+/** The way the middle between the feet takes, and by how much it is longer than straight. */
+function pathFigure(
+  { pathM, straightM, detour }: WayFigures,
+  name: 'out' | 'back',
+  unit: LengthUnit,
+): Figure {
+  const length = (metres: number) => lengthWords(metres, unit);
+  const ends =
+    name === 'out' ? 'the stance and the planted load' : 'the load and the stance at home';
+  const ratio =
+    detour === null
+      ? ''
+      : ` Detour: path ÷ straight, ${length(pathM)} ÷ ${length(straightM)} = ${detour.toFixed(2)}; 1.00 is straight, over 1.10 is flagged.`;
+  return {
+    value: length(pathM),
+    words: `path ${name}${detour === null ? '' : `, detour ${detour.toFixed(2)}`}`,
+    how: `The middle between the feet moves from step to step; the pieces of its path between ${ends} add up to ${length(pathM)}.${ratio}`,
+  };
+}
+
+function ofLeg(pattern: Pattern, leg: Leg, unit: LengthUnit): Figure[] {
+  const { toTargetM, out, back } = legFigures(pattern, leg);
+  const times: Figure[] = [];
+  if (out.ms !== null)
+    times.push({
+      value: s(out.ms),
+      words: 'cue to arrival',
+      how: `Response: from the cue at 0.00 s to the planted load at ${s(out.ms)}, by the times of this pattern.`,
+    });
+  if (back.ms !== null)
+    times.push({
+      value: s(back.ms),
+      words: 'action to home',
+      how: 'Recovery: from the action to the second foot in stance at home, by the times of this pattern.',
+    });
+  return [
+    {
+      value: lengthWords(toTargetM, unit),
+      words: 'straight',
+      how: 'From the middle of home base to the marker, as a tape would measure it.',
+    },
+    pathFigure(out, 'out', unit),
+    pathFigure(back, 'back', unit),
+    {
+      value: `${out.steps} + ${back.steps}`,
+      words: 'steps',
+      how: `Out: ${out.steps} placements after the split, the load and a step in included. Back: ${back.steps}, to both feet in stance.`,
+    },
+    ...times,
+  ];
+}
+
+function ofPattern(pattern: Pattern, unit: LengthUnit): Figure[] {
+  const { bitsOfChoice, distancePerRepM, turnsPerRep, cycleMs } = patternFigures(pattern);
+  const targets = pattern.targets.length;
+  const figures: Figure[] = [
+    {
+      value: bitsOfChoice.toFixed(2),
+      words: 'bits of choice',
+      how: `log2 of ${targets} targets, each as likely as any other. A known or guessable order has fewer.`,
+    },
+    {
+      value: lengthWords(distancePerRepM, unit),
+      words: 'a rep',
+      how: `Twice the mean straight distance from home base to the ${targets} targets: out and back.`,
+    },
+  ];
+  if (turnsPerRep !== null)
+    figures.push({
+      value: turnsPerRep.toFixed(1),
+      words: 'changes of direction a rep',
+      how: 'Where the path of the middle between the feet turns by more than 60°, pieces under 15 cm left out, and one more at home base; mean over the legs laid.',
+    });
+  if (cycleMs !== null)
+    figures.push({
+      value: s(cycleMs),
+      words: 'cycle',
+      how: 'From the cue to both feet in stance at home again, by the times of this pattern; mean over the legs laid.',
+    });
+  return figures;
+}
+
+/** What can be measured of the open leg, or of the whole pattern; pressed, each explains itself. */
+export function Figures({ leg }: { leg: Leg | undefined }): ReactElement {
+  const { pattern } = useEditor();
+  const { unit } = useUnit();
+  const figures = leg ? ofLeg(pattern, leg, unit) : ofPattern(pattern, unit);
+  return (
+    <Row role="group" aria-label="Figures">
+      {figures.map((figure) => (
+        <FigureButton key={figure.words} {...figure} />
+      ))}
+    </Row>
+  );
+}

@@ -1,0 +1,160 @@
+import { acceptedAs, checkLeg, findingKey, type Finding } from '@orthokin/core/footwork';
+import type { Leg } from '@orthokin/core/pattern';
+import { Check, CircleAlert } from 'lucide-react';
+import { useState, type ReactElement } from 'react';
+import styled from 'styled-components';
+import { Button } from '../parts/Button.js';
+import { FieldBox } from '../parts/form/field.js';
+import { colour } from '../parts/tokens.js';
+import { useEditor } from './editor.js';
+import { findingSentence } from './finding-words.js';
+import { useSelection } from './selection.js';
+import { useUnit } from './unit.js';
+
+const List = styled.ul`
+  display: grid;
+  gap: 8px;
+  margin: 0 0 18px;
+  padding: 0;
+  list-style: none;
+  li {
+    padding-left: 12px;
+    border-left: 4px solid ${colour('bad')};
+  }
+  li[data-accepted='true'] {
+    border-left-color: ${colour('rule')};
+    color: ${colour('quiet')};
+  }
+  button.plain {
+    padding: 0;
+    border: 0;
+    background: none;
+    color: inherit;
+    text-align: left;
+    cursor: pointer;
+  }
+  button.link {
+    padding: 2px 0;
+    border: 0;
+    background: none;
+    color: ${colour('quiet')};
+    font-size: 15px;
+    text-decoration: underline;
+    text-underline-offset: 3px;
+    cursor: pointer;
+  }
+`;
+
+const Good = styled.p`
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin: 0 0 18px;
+  color: ${colour('good')};
+`;
+
+function Reason({ onGive, onLeave }: { onGive: (reason: string) => void; onLeave: () => void }) {
+  const [reason, setReason] = useState('');
+  return (
+    <form
+      style={{ display: 'grid', gap: 8, margin: '6px 0' }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (reason.trim()) onGive(reason.trim());
+      }}
+    >
+      <FieldBox>
+        <label>
+          Why it may stand
+          <input
+            value={reason}
+            maxLength={200}
+            autoFocus
+            onChange={(event) => setReason(event.target.value)}
+          />
+        </label>
+      </FieldBox>
+      <div style={{ display: 'flex', gap: 8 }}>
+        <Button type="submit" isDisabled={!reason.trim()}>
+          Let it stand
+        </Button>
+        <Button onPress={onLeave}>Leave it open</Button>
+      </div>
+    </form>
+  );
+}
+
+function FindingLine({ finding, leg }: { finding: Finding; leg: Leg }): ReactElement {
+  const { pattern, edit } = useEditor();
+  const { unit } = useUnit();
+  const { pick } = useSelection();
+  const [asking, setAsking] = useState(false);
+  const accepted = acceptedAs(pattern, finding);
+  const [step] = finding.steps;
+  const key = findingKey(finding);
+  const sentence = findingSentence(finding, leg, unit);
+  return (
+    <li data-accepted={accepted !== undefined}>
+      {step === undefined ? (
+        sentence
+      ) : (
+        <button type="button" className="plain" onClick={() => pick(step)}>
+          {sentence}
+        </button>
+      )}{' '}
+      {accepted ? (
+        <>
+          It stands: {accepted.reason}.{' '}
+          <button
+            type="button"
+            className="link"
+            onClick={() =>
+              edit((now) => ({
+                ...now,
+                accepted: now.accepted.filter((each) => each.finding !== key),
+              }))
+            }
+          >
+            Take that back
+          </button>
+        </>
+      ) : asking ? (
+        <Reason
+          onLeave={() => setAsking(false)}
+          onGive={(reason) => {
+            setAsking(false);
+            edit((now) => ({ ...now, accepted: [...now.accepted, { finding: key, reason }] }));
+          }}
+        />
+      ) : (
+        <button type="button" className="link" onClick={() => setAsking(true)}>
+          Let it stand…
+        </button>
+      )}
+    </li>
+  );
+}
+
+/** What is amiss with the open leg, each with its number; or that nothing is. */
+export function Findings({ leg }: { leg: Leg }): ReactElement {
+  const { pattern } = useEditor();
+  const findings = checkLeg(pattern, leg.target);
+  if (findings.length === 0)
+    return (
+      <Good role="status">
+        <Check size={19} aria-hidden /> Nothing amiss with this leg.
+      </Good>
+    );
+  return (
+    <div role="status">
+      <p style={{ display: 'flex', gap: 8, margin: '0 0 8px', fontWeight: 650 }}>
+        <CircleAlert size={20} color="var(--bad)" aria-hidden /> To look at
+      </p>
+      <List>
+        {findings.map((finding) => (
+          <FindingLine key={findingKey(finding)} finding={finding} leg={leg} />
+        ))}
+      </List>
+    </div>
+  );
+}

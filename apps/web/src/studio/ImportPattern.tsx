@@ -1,0 +1,85 @@
+import type { PatternBody } from '@orthokin/contract';
+import { jsonPointer, patternOfFile } from '@orthokin/contract/pattern-file';
+import type { Problem } from '@orthokin/core/result';
+import { FileUp } from 'lucide-react';
+import { useState, type ReactElement } from 'react';
+import { Dialog, FileTrigger, Heading } from 'react-aria-components';
+import { useNavigate } from 'react-router';
+import { v7 } from 'uuid';
+import { Refused } from '../club/api.js';
+import { useSavePattern } from '../club/queries.js';
+import { Button } from '../parts/Button.js';
+import { Notice } from '../parts/Notice.js';
+import { Sheet } from '../parts/Sheet.js';
+import { Quiet } from '../parts/Text.js';
+
+/** Problems shown at once; a file that is no pattern at all would have hundreds. */
+const MAX_SHOWN = 8;
+
+const Problems = ({ problems }: { problems: readonly Problem[] }): ReactElement => (
+  <Notice>
+    This file was not taken in; nothing was changed.
+    {problems.slice(0, MAX_SHOWN).map((problem) => (
+      <span key={problem.field} style={{ display: 'block', marginTop: 6 }}>
+        <code className="mono">{jsonPointer(problem) || 'the whole file'}</code>: found{' '}
+        {problem.given}; allowed: {problem.allowed}.
+      </span>
+    ))}
+    {problems.length > MAX_SHOWN && ` And ${problems.length - MAX_SHOWN} more.`}
+  </Notice>
+);
+
+/** Takes a pattern in from a file, as a new pattern of the club. */
+export function ImportPattern({ onClose }: { onClose: () => void }): ReactElement {
+  const navigate = useNavigate();
+  const saving = useSavePattern();
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [failure, setFailure] = useState<string | null>(null);
+
+  const take = async (file: File) => {
+    setProblems([]);
+    setFailure(null);
+    const read = patternOfFile(await file.text());
+    if (!read.ok) {
+      setProblems([read.problem]);
+      return;
+    }
+    const patternId = v7();
+    try {
+      // The server holds the rules: it refuses what does not keep them, and stores nothing then.
+      await saving.mutateAsync({ patternId, version: 1, body: read.value as PatternBody });
+      void navigate(`/patterns/${patternId}`);
+    } catch (error) {
+      if (error instanceof Refused && error.problems.length > 0) setProblems(error.problems);
+      else setFailure(error instanceof Error ? error.message : String(error));
+    }
+  };
+
+  return (
+    <Sheet isOpen isDismissable onOpenChange={(open) => !open && onClose()}>
+      <Dialog>
+        <Heading slot="title">Open a pattern file</Heading>
+        <Quiet style={{ marginBottom: 14 }}>
+          A JSON file saved from the studio, here or elsewhere. It becomes a new pattern of the
+          club.
+        </Quiet>
+        {problems.length > 0 && <Problems problems={problems} />}
+        {failure && <Notice>{failure}</Notice>}
+        <div style={{ display: 'flex', gap: 10, marginTop: 14 }}>
+          <FileTrigger
+            acceptedFileTypes={['application/json', '.json']}
+            onSelect={(files) => {
+              const file = files?.[0];
+              if (file) void take(file);
+            }}
+          >
+            <Button weight="main" isDisabled={saving.isPending}>
+              <FileUp size={18} aria-hidden /> Choose a file
+            </Button>
+          </FileTrigger>
+          <Button onPress={onClose}>Close</Button>
+        </div>
+      </Dialog>
+    </Sheet>
+  );
+}

@@ -1,0 +1,277 @@
+import type { PatternLineReply } from '@orthokin/contract';
+import { blankPattern, patternFigures, pathsOf } from '@orthokin/core/footwork';
+import { Archive, ArchiveRestore, Copy, FileUp, Plus, Search } from 'lucide-react';
+import { useState, type ReactElement } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import styled from 'styled-components';
+import { v7 } from 'uuid';
+import { useArchive, useLibrary } from '../club/queries.js';
+import { Button } from '../parts/Button.js';
+import { CheckField } from '../parts/form/CheckField.js';
+import { FieldBox } from '../parts/form/field.js';
+import { count } from '../parts/format.js';
+import { FloorPlan } from '../parts/floor/FloorPlan.js';
+import { PathLine } from '../parts/floor/Step.js';
+import { IconButton } from '../parts/IconButton.js';
+import { Failed } from '../parts/Notice.js';
+import { PHASE_COLOURS } from '../parts/phases.js';
+import { Headline, Page, Quiet, Unseen } from '../parts/Text.js';
+import { colour, NARROW } from '../parts/tokens.js';
+import { keepDraft } from './draft.js';
+import { ImportPattern } from './ImportPattern.js';
+
+const Head = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 12px 20px;
+  h1 {
+    margin-right: auto;
+  }
+  .acts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 10px;
+  }
+`;
+
+const Filters = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px 18px;
+  margin: 18px 0 4px;
+  .search {
+    position: relative;
+    flex: 0 1 300px;
+  }
+  .search svg {
+    position: absolute;
+    left: 10px;
+    top: 11px;
+    color: ${colour('quiet')};
+  }
+  .search input {
+    padding-left: 36px;
+  }
+  .tag {
+    min-height: 34px;
+    padding: 3px 12px;
+    border: 1.5px solid ${colour('rule')};
+    border-radius: 17px;
+    background: none;
+    color: ${colour('ink')};
+    font-size: 15px;
+    cursor: pointer;
+  }
+  .tag[aria-pressed='true'] {
+    background: ${colour('ink')};
+    color: ${colour('paper')};
+    border-color: ${colour('ink')};
+  }
+`;
+
+const Shelf = styled.ul`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
+  gap: 26px 24px;
+  margin: 18px 0 0;
+  padding: 0;
+  list-style: none;
+  li {
+    position: relative;
+  }
+  a.open {
+    display: block;
+    text-decoration: none;
+  }
+  .drawing {
+    height: 200px;
+    padding: 8px;
+    border: 1px solid ${colour('rule')};
+    background: ${colour('raised')};
+  }
+  a.open:hover .drawing,
+  a.open:focus-visible .drawing {
+    border-color: ${colour('ink')};
+  }
+  strong {
+    display: block;
+    margin-top: 9px;
+    font-size: 18px;
+  }
+  small {
+    display: block;
+    padding-right: 84px;
+    font-size: 15px;
+    color: ${colour('quiet')};
+  }
+  .ways {
+    position: absolute;
+    right: -6px;
+    bottom: -2px;
+    display: flex;
+  }
+  @media (max-width: ${NARROW}) {
+    grid-template-columns: 1fr;
+  }
+`;
+
+const matches = ({ pattern }: PatternLineReply, search: string, tag: string | null): boolean => {
+  const words = `${pattern.name} ${pattern.sport} ${pattern.tags.join(' ')} ${pattern.notes}`;
+  return (
+    search
+      .toLowerCase()
+      .split(/\s+/)
+      .every((word) => words.toLowerCase().includes(word)) &&
+    (tag === null || pattern.tags.includes(tag))
+  );
+};
+
+/** How hard a pattern is to choose in, then to run: the order of the shelf. */
+const byDifficulty = (a: PatternLineReply, b: PatternLineReply): number => {
+  const [x, y] = [a, b].map(({ pattern }) => patternFigures(pattern));
+  if (!x || !y) return 0;
+  return (
+    x.bitsOfChoice - y.bitsOfChoice ||
+    x.distancePerRepM - y.distancePerRepM ||
+    a.pattern.name.localeCompare(b.pattern.name)
+  );
+};
+
+function useNewPattern(): (from?: PatternLineReply) => void {
+  const navigate = useNavigate();
+  return (from) => {
+    const id = v7();
+    const pattern = from
+      ? { ...from.pattern, name: `${from.pattern.name}, copy` }
+      : blankPattern('New pattern');
+    keepDraft(id, { version: 0, pattern });
+    void navigate(`/patterns/${id}`);
+  };
+}
+
+function OnShelf({ line }: { line: PatternLineReply }): ReactElement {
+  const { id, version, archived, sets, pattern } = line;
+  const archive = useArchive();
+  const make = useNewPattern();
+  return (
+    <li>
+      <Link className="open" to={`/patterns/${id}`}>
+        <div className="drawing">
+          <FloorPlan pattern={pattern} label={`The floor of ${pattern.name}`}>
+            {pattern.legs.map((leg) => (
+              <PathLine
+                key={leg.target}
+                path={pathsOf(pattern, leg).out}
+                ink={PHASE_COLOURS.travel}
+              />
+            ))}
+          </FloorPlan>
+        </div>
+        <strong>{pattern.name}</strong>
+        <small>
+          {count(pattern.targets.length, 'target')}, {pattern.hand}-handed
+          <br />
+          version {version}, {sets === 0 ? 'no set yet' : count(sets, 'set')}
+        </small>
+      </Link>
+      <div className="ways">
+        <IconButton aria-label={`Duplicate ${pattern.name}`} onPress={() => make(line)}>
+          <Copy size={17} />
+        </IconButton>
+        <IconButton
+          aria-label={`${archived ? 'Take back' : 'Archive'} ${pattern.name}`}
+          onPress={() => archive.mutate({ patternId: id, archived: !archived })}
+        >
+          {archived ? <ArchiveRestore size={17} /> : <Archive size={17} />}
+        </IconButton>
+      </div>
+    </li>
+  );
+}
+
+/** The club's patterns, drawn: found, opened, copied, put aside. */
+export function LibraryPage(): ReactElement {
+  const library = useLibrary();
+  const make = useNewPattern();
+  const [params, setParams] = useSearchParams();
+  const [search, setSearch] = useState('');
+  const [importing, setImporting] = useState(false);
+  const tag = params.get('tag');
+  const withArchived = params.has('archived');
+  const lines = library.data?.filter(({ archived }) => archived === withArchived) ?? [];
+  const tags = [...new Set(lines.flatMap(({ pattern }) => pattern.tags))].sort();
+  const shown = lines.filter((line) => matches(line, search, tag)).sort(byDifficulty);
+  const setParam = (name: string, value: string | null) => {
+    if (value === null) params.delete(name);
+    else params.set(name, value);
+    setParams(params, { replace: true });
+  };
+  return (
+    <Page>
+      <Head>
+        <Headline>{withArchived ? 'Archived patterns' : 'Patterns'}</Headline>
+        <div className="acts">
+          <Button onPress={() => setImporting(true)}>
+            <FileUp size={18} aria-hidden /> Open a file
+          </Button>
+          <Button weight="main" onPress={() => make()}>
+            <Plus size={18} aria-hidden /> New pattern
+          </Button>
+        </div>
+      </Head>
+      <Filters>
+        <FieldBox className="search">
+          <label htmlFor="search" style={{ display: 'contents' }}>
+            <Unseen>Search</Unseen>
+          </label>
+          <Search size={18} aria-hidden />
+          <input
+            id="search"
+            type="search"
+            placeholder="Name, sport, tag or note"
+            value={search}
+            onChange={(event) => setSearch(event.target.value)}
+          />
+        </FieldBox>
+        {tags.map((each) => (
+          <button
+            key={each}
+            type="button"
+            className="tag"
+            aria-pressed={each === tag}
+            onClick={() => setParam('tag', each === tag ? null : each)}
+          >
+            {each}
+          </button>
+        ))}
+        <CheckField
+          isSelected={withArchived}
+          onChange={(on) => setParam('archived', on ? 'yes' : null)}
+        >
+          Archived
+        </CheckField>
+      </Filters>
+      {library.isPending && <Quiet>Reading the patterns…</Quiet>}
+      {library.error && !library.data && (
+        <Failed error={library.error} again={() => void library.refetch()} />
+      )}
+      {library.data && shown.length === 0 && (
+        <Quiet style={{ marginTop: 18 }}>
+          {lines.length > 0
+            ? 'Nothing fits the search.'
+            : withArchived
+              ? 'Nothing is archived.'
+              : 'No patterns yet: make one, or open a file.'}
+        </Quiet>
+      )}
+      <Shelf>
+        {shown.map((line) => (
+          <OnShelf key={line.id} line={line} />
+        ))}
+      </Shelf>
+      {importing && <ImportPattern onClose={() => setImporting(false)} />}
+    </Page>
+  );
+}

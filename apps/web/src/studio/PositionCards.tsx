@@ -1,0 +1,172 @@
+import { legFigures, pathsOf } from '@orthokin/core/footwork';
+import { HOME, lengthWords, type LengthUnit } from '@orthokin/core/floor';
+import {
+  legOf,
+  notesOf,
+  POSITION_NAMES,
+  positionOf,
+  targetOf,
+  type Leg,
+  type Pattern,
+} from '@orthokin/core/pattern';
+import type { ReactElement } from 'react';
+import { useParams } from 'react-router';
+import styled from 'styled-components';
+import { useRemembered } from '../log/useRemembered.js';
+import { FloorPlan } from '../parts/floor/FloorPlan.js';
+import { viewOfLeg } from '../parts/floor/view.js';
+import { PathLine, StepNumbers, StepSole } from '../parts/floor/Step.js';
+import { PHASE_COLOURS } from '../parts/phases.js';
+import { PositionStill, WeightBar } from '../parts/PositionStill.js';
+import { Quiet } from '../parts/Text.js';
+import { colour } from '../parts/tokens.js';
+import { POSITION_WORDS } from './finding-words.js';
+import { baseWords, headingWords, windowWords } from './position-words.js';
+import { PrintPage } from './PrintPage.js';
+import { capital } from '../parts/format.js';
+import { usePrintable } from './usePrintable.js';
+
+const Grid = styled.div`
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 5mm 7mm;
+  margin-top: 5mm;
+  font-size: 14px;
+  article {
+    padding-top: 2mm;
+    border-top: 3px solid;
+    break-inside: avoid;
+  }
+  h2 {
+    display: flex;
+    justify-content: space-between;
+    gap: 8px;
+    margin: 0 0 1.5mm;
+    font-size: 18px;
+  }
+  h2 span {
+    font-weight: 450;
+    color: ${colour('quiet')};
+  }
+  .facts {
+    display: flex;
+    gap: 4mm;
+  }
+  ul {
+    margin: 1.5mm 0 0;
+    padding: 0;
+    list-style: none;
+  }
+  li::before {
+    content: '';
+    display: inline-block;
+    width: 11px;
+    height: 11px;
+    margin-right: 7px;
+    border: 1.5px solid ${colour('ink')};
+  }
+  .way svg {
+    max-height: 62mm;
+  }
+  @media (max-width: 640px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+function Cards({
+  pattern,
+  leg,
+  unit,
+}: {
+  pattern: Pattern;
+  leg: Leg;
+  unit: LengthUnit;
+}): ReactElement {
+  const { toTargetM, out, back } = legFigures(pattern, leg);
+  const paths = pathsOf(pattern, leg);
+  const time = (ms: number | null) => (ms === null ? '?' : `${(ms / 1000).toFixed(2)} s`);
+  return (
+    <>
+      <Quiet>
+        {pattern.name}, position cards for {pattern.hand}-handers
+      </Quiet>
+      <h1>
+        {leg.target}, {targetOf(pattern, leg.target)?.name}
+      </h1>
+      <p style={{ margin: '2mm 0 0' }}>
+        {capital(leg.travel)}; {leg.load} stance; {leg.recover}. {lengthWords(toTargetM, unit)}{' '}
+        straight, {out.steps} steps out, arrival {time(out.ms)} after the cue; {back.steps} steps
+        back, home {time(back.ms)} after the action.
+      </p>
+      <Grid>
+        {POSITION_NAMES.map((name) => {
+          const standing = positionOf(pattern, leg, name);
+          const { cue, checkPoints } = notesOf(pattern, leg, name);
+          if (!standing) return null;
+          return (
+            <article key={name} style={{ borderColor: PHASE_COLOURS[name] }}>
+              <h2>
+                {POSITION_WORDS[name]} <span>{cue && `“${cue}”`}</span>
+              </h2>
+              <div className="facts">
+                <PositionStill
+                  standing={standing}
+                  phase={name}
+                  width={132}
+                  height={108}
+                  label={POSITION_WORDS[name]}
+                />
+                <div>
+                  <WeightBar leftWeight={standing.leftWeight} />
+                  <div>{baseWords(standing, pattern, unit)}</div>
+                  <div>{headingWords(standing)}</div>
+                  <div>{windowWords(name, pattern)}</div>
+                </div>
+              </div>
+              <ul>
+                {checkPoints.map((point) => (
+                  <li key={point}>{point}</li>
+                ))}
+              </ul>
+            </article>
+          );
+        })}
+        <article className="way" style={{ borderColor: PHASE_COLOURS.travel }}>
+          <h2>The way</h2>
+          <FloorPlan
+            pattern={{
+              ...pattern,
+              targets: pattern.targets.filter(({ letter }) => letter === leg.target),
+            }}
+            view={viewOfLeg(targetOf(pattern, leg.target)?.at ?? HOME)}
+            label={`The steps to ${leg.target}`}
+          >
+            <PathLine path={paths.out} ink={PHASE_COLOURS.travel} />
+            <PathLine path={paths.back} ink={PHASE_COLOURS.recovery} />
+            {leg.placements.map((placement, i) => (
+              <StepSole key={i} placement={placement} />
+            ))}
+            <StepNumbers placements={leg.placements} />
+          </FloorPlan>
+        </article>
+      </Grid>
+    </>
+  );
+}
+
+/** The positions of one leg on one printed page. */
+export function PositionCards(): ReactElement {
+  const { patternId = '', letter = '' } = useParams();
+  const { pattern, isPending } = usePrintable(patternId);
+  const [unit] = useRemembered<LengthUnit>('length-unit', 'metres');
+  const leg = pattern && legOf(pattern, letter);
+  return (
+    <PrintPage back={`/patterns/${patternId}?leg=${letter}`}>
+      {pattern && leg ? (
+        <Cards pattern={pattern} leg={leg} unit={unit} />
+      ) : (
+        <Quiet>{isPending ? 'Opening the pattern…' : 'No feet are laid to this target.'}</Quiet>
+      )}
+    </PrintPage>
+  );
+}

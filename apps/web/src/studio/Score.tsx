@@ -1,0 +1,254 @@
+import { contactsOf, phaseSpans, playSpan, type Contact } from '@orthokin/core/footwork';
+import { changeLeg, changePlacement, type Leg } from '@orthokin/core/pattern';
+import { useEffect, useRef, type PointerEvent, type ReactElement } from 'react';
+import { Slider, SliderThumb, SliderTrack } from 'react-aria-components';
+import styled from 'styled-components';
+import { PHASE_COLOURS, phaseFill } from '../parts/phases.js';
+import { colour } from '../parts/tokens.js';
+import { useWidth } from '../parts/useWidth.js';
+import { useEditor } from './editor.js';
+import { usePlayer } from './player-context.js';
+import { useSelection } from './selection.js';
+
+const Frame = styled.div`
+  position: relative;
+  min-width: 0;
+  svg {
+    display: block;
+    overflow: visible;
+  }
+  .block {
+    cursor: ew-resize;
+  }
+  .scrub {
+    position: absolute;
+    top: 0;
+    height: 26px;
+  }
+  .react-aria-SliderTrack {
+    height: 26px;
+  }
+  .react-aria-SliderThumb {
+    top: 13px;
+    width: 24px;
+    height: 24px;
+    display: grid;
+    place-items: center;
+    cursor: ew-resize;
+  }
+  .react-aria-SliderThumb[data-focus-visible] {
+    outline: 3px solid #2f6db5;
+    border-radius: 50%;
+  }
+`;
+
+const NAMES_PX = 62;
+const AXIS_PX = 26;
+const LANE_PX = 34;
+const BAR_PX = 18;
+const HEIGHT_PX = AXIS_PX + 2 * LANE_PX + BAR_PX + 12;
+const TICK_MS = 200;
+
+interface Scale {
+  readonly fromMs: number;
+  readonly toMs: number;
+  readonly x: (ms: number) => number;
+  readonly msPerPx: number;
+}
+
+function scaleOf(leg: Leg, width: number): Scale {
+  const { fromMs, toMs } = playSpan(leg);
+  const room = Math.max(100, width - NAMES_PX - 8);
+  return {
+    fromMs,
+    toMs,
+    x: (ms) => NAMES_PX + (room * (ms - fromMs)) / (toMs - fromMs),
+    msPerPx: (toMs - fromMs) / room,
+  };
+}
+
+function Axis({ scale }: { scale: Scale }): ReactElement {
+  const every = scale.msPerPx > 5 ? 2 * TICK_MS : TICK_MS;
+  const first = Math.ceil(scale.fromMs / every) * every;
+  const ticks = Array.from(
+    { length: Math.floor((scale.toMs - first) / every) + 1 },
+    (_, i) => first + i * every,
+  );
+  return (
+    <g fontSize={13} fill={colour('quiet')} className="mono">
+      {ticks.map((ms) => (
+        <g key={ms} transform={`translate(${scale.x(ms)} 0)`}>
+          <line
+            y1={AXIS_PX}
+            y2={HEIGHT_PX}
+            stroke={colour(ms === 0 ? 'ink' : 'rule')}
+            strokeWidth={ms === 0 ? 1.5 : 1}
+          />
+          <text y={15} textAnchor="middle">
+            {ms === 0 ? 'cue' : (ms / 1000).toFixed(1)}
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+}
+
+/** Landings are set to this, ms. */
+const GRAIN_MS = 5;
+
+/** A step's stay on the floor; dragged sideways it lands earlier or later. */
+function Block({
+  leg,
+  contact,
+  scale,
+}: {
+  leg: Leg;
+  contact: Contact;
+  scale: Scale;
+}): ReactElement | null {
+  const { edit } = useEditor();
+  const { step, pick } = useSelection();
+  const drag = useRef<{ x: number; atMs: number; gesture: string } | null>(null);
+  const placement = leg.placements[contact.index];
+  if (!placement) return null;
+  const { foot, phase } = placement;
+  const left = scale.x(contact.fromMs);
+  const width = Math.max(9, scale.x(contact.toMs) - left - 2);
+  const ink = PHASE_COLOURS[phase];
+  const move = ({ clientX }: PointerEvent) => {
+    const from = drag.current;
+    if (!from) return;
+    const exact = from.atMs + (clientX - from.x) * scale.msPerPx;
+    const [before, after] = [leg.placements[contact.index - 1], leg.placements[contact.index + 1]];
+    const atMs = Math.min(
+      after?.atMs ?? Infinity,
+      Math.max(before?.atMs ?? -Infinity, Math.round(exact / GRAIN_MS) * GRAIN_MS),
+    );
+    edit(
+      (now) => changeLeg(now, leg.target, (old) => changePlacement(old, contact.index, { atMs })),
+      from.gesture,
+    );
+  };
+  return (
+    <g
+      className="block"
+      transform={`translate(${left} ${AXIS_PX + 4 + (foot === 'left' ? 0 : LANE_PX)})`}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+        drag.current = {
+          x: event.clientX,
+          atMs: placement.atMs,
+          gesture: `time ${event.timeStamp}`,
+        };
+        pick(contact.index);
+      }}
+      onPointerMove={move}
+      onPointerUp={() => (drag.current = null)}
+      onPointerCancel={() => (drag.current = null)}
+    >
+      <rect
+        width={width}
+        height={LANE_PX - 8}
+        rx={3}
+        fill={foot === 'left' ? colour('raised') : ink}
+        stroke={ink}
+        strokeWidth={step === contact.index ? 4 : 2}
+      />
+      <text
+        x={Math.min(width / 2, 30)}
+        y={(LANE_PX - 8) / 2}
+        dy="0.36em"
+        textAnchor="middle"
+        fontSize={13}
+        fontWeight={650}
+        fill={foot === 'left' ? colour('ink') : '#fff'}
+        className="mono"
+      >
+        {width >= 14 ? contact.index + 1 : ''}
+      </text>
+    </g>
+  );
+}
+
+/** The line that shows where in the leg we are. */
+function Playhead({ scale }: { scale: Scale }): ReactElement {
+  const player = usePlayer();
+  const line = useRef<SVGGElement>(null);
+  useEffect(
+    () =>
+      player.watch((ms) => line.current?.setAttribute('transform', `translate(${scale.x(ms)} 0)`)),
+    [player, scale],
+  );
+  return (
+    <g ref={line} pointerEvents="none">
+      <path d={`M-6 17H6L0 26Z`} fill="#C9502E" />
+      <line y1={24} y2={HEIGHT_PX} stroke="#C9502E" strokeWidth={2} />
+    </g>
+  );
+}
+
+/** Moves the playhead by pointer or by key; the thumb follows while the leg plays. */
+function Scrub({ scale }: { scale: Scale }): ReactElement {
+  const player = usePlayer();
+  const [from, to] = [scale.x(scale.fromMs), scale.x(scale.toMs)];
+  return (
+    <Slider
+      className="scrub"
+      style={{ left: from, width: to - from }}
+      aria-label="Moment of the leg"
+      minValue={Math.round(scale.fromMs)}
+      maxValue={Math.round(scale.toMs)}
+      step={20}
+      defaultValue={Math.round(scale.fromMs)}
+      onChange={(ms) => player.seek(ms as number)}
+    >
+      <SliderTrack>
+        <SliderThumb />
+      </SliderTrack>
+    </Slider>
+  );
+}
+
+/** A leg in time: a lane a foot, its positions beneath, the moment that is played. */
+export function Score({ leg }: { leg: Leg }): ReactElement {
+  const [frame, width] = useWidth<HTMLDivElement>(900);
+  const scale = scaleOf(leg, width);
+  const barTop = AXIS_PX + 2 * LANE_PX + 4;
+  return (
+    <Frame ref={frame}>
+      <svg width="100%" height={HEIGHT_PX} role="group" aria-label="Step score" id="studio-score">
+        <Axis scale={scale} />
+        {(['left', 'right', 'phase'] as const).map((name, i) => (
+          <text
+            key={name}
+            y={AXIS_PX + i * LANE_PX + (i === 2 ? 18 : 22)}
+            fontSize={15}
+            fontWeight={i === 2 ? 450 : 700}
+            fill={colour(i === 2 ? 'quiet' : 'ink')}
+          >
+            {name}
+          </text>
+        ))}
+        {contactsOf(leg).map((contact) => (
+          <Block key={contact.index} leg={leg} contact={contact} scale={scale} />
+        ))}
+        {phaseSpans(leg).map(({ phase, fromMs, toMs }) => (
+          <rect
+            key={phase}
+            x={scale.x(fromMs)}
+            y={barTop}
+            width={scale.x(toMs) - scale.x(fromMs)}
+            height={BAR_PX}
+            fill={phaseFill(phase)}
+          >
+            <title>
+              {phase}, {((toMs - fromMs) / 1000).toFixed(2)} s
+            </title>
+          </rect>
+        ))}
+        <Playhead scale={scale} />
+      </svg>
+      <Scrub scale={scale} />
+    </Frame>
+  );
+}

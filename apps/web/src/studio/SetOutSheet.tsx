@@ -1,0 +1,234 @@
+import { lengthWords, distance, HOME, type LengthUnit } from '@orthokin/core/floor';
+import {
+  bestLandmark,
+  landmarksOf,
+  tapeMarks,
+  type Landmark,
+  type Pattern,
+} from '@orthokin/core/pattern';
+import { useState, type ReactElement } from 'react';
+import { useParams } from 'react-router';
+import styled from 'styled-components';
+import { useRemembered } from '../log/useRemembered.js';
+import { SelectField } from '../parts/form/SelectField.js';
+import { count } from '../parts/format.js';
+import { Court, HomeRing } from '../parts/floor/Court.js';
+import { Marker, MarkerShapeAt } from '../parts/floor/Marker.js';
+import { viewBox, viewOfCourt } from '../parts/floor/view.js';
+import { Quiet } from '../parts/Text.js';
+import { colour } from '../parts/tokens.js';
+import { PrintPage } from './PrintPage.js';
+import { usePrintable } from './usePrintable.js';
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 62mm;
+  gap: 8mm;
+  margin-top: 5mm;
+  svg {
+    max-width: 100%;
+  }
+  .plan svg {
+    width: 100%;
+    max-height: 110mm;
+  }
+  table {
+    width: 100%;
+    border-collapse: collapse;
+    font-variant-numeric: tabular-nums;
+  }
+  th,
+  td {
+    padding: 7px 6px 7px 0;
+    border-bottom: 1px solid ${colour('rule')};
+    text-align: left;
+    vertical-align: middle;
+  }
+  th {
+    font-weight: 450;
+    font-size: 15px;
+    color: ${colour('quiet')};
+  }
+  td svg {
+    display: inline-block !important;
+    margin-right: 8px;
+    vertical-align: middle;
+  }
+  td:first-child {
+    white-space: nowrap;
+  }
+  ul {
+    margin: 2mm 0 0;
+    padding-left: 18px;
+  }
+  h2 {
+    margin: 6mm 0 0;
+    font-size: 17px;
+  }
+  @media (max-width: 640px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+/** Tapes come in these lengths, metres. */
+const TAPES_M = [3, 5, 8, 10, 20, 30, 50];
+/** Free run-off that is asked for round each marker, metres. */
+const RUN_OFF_M = 1;
+
+function Plan({ pattern, second }: { pattern: Pattern; second: Landmark }): ReactElement {
+  const view = viewOfCourt(pattern);
+  return (
+    <svg viewBox={viewBox(view)} role="img" aria-label="Plan of the floor with its tape lines">
+      <Court floor={pattern} view={view} />
+      {pattern.targets.map(({ letter, at }) => (
+        <g key={letter} stroke={colour('ink')} strokeWidth={0.02} strokeDasharray="0.08 0.06">
+          <line x1={0} y1={0} x2={at.x} y2={-at.y} />
+          <line x1={second.at.x} y1={-second.at.y} x2={at.x} y2={-at.y} />
+        </g>
+      ))}
+      <HomeRing radiusM={pattern.home.radiusM} />
+      <circle cx={second.at.x} cy={-second.at.y} r={0.14} fill={colour('ink')} />
+      {pattern.targets.map((target) => (
+        <MarkerShapeAt
+          key={target.letter}
+          target={target}
+          x={target.at.x}
+          y={-target.at.y}
+          size={0.3}
+        />
+      ))}
+    </svg>
+  );
+}
+
+/** What has to be carried to the floor for this pattern. */
+function Needed({
+  pattern,
+  second,
+  unit,
+}: {
+  pattern: Pattern;
+  second: Landmark;
+  unit: LengthUnit;
+}) {
+  const marks = tapeMarks(pattern, second);
+  const longest = Math.max(0, ...marks.flatMap((mark) => [mark.fromHomeM, mark.fromSecondM]));
+  const tape = TAPES_M.find((metres) => metres >= longest) ?? longest;
+  const short = marks.filter(({ clearanceM }) => clearanceM < RUN_OFF_M);
+  const narrowest = Math.min(...marks.map(({ clearanceM }) => clearanceM));
+  return (
+    <>
+      <h2>What is needed</h2>
+      <ul>
+        <li>
+          {count(pattern.targets.length, 'marker')}:{' '}
+          {pattern.targets
+            .map(({ letter, colour: c, shape }) => `${letter} ${c} ${shape}`)
+            .join(', ')}
+        </li>
+        <li>
+          tape or chalk for home base, a ring of {lengthWords(pattern.home.radiusM, unit)} radius
+        </li>
+        <li>
+          two tapes of {unit === 'metres' ? `${tape} m` : lengthWords(tape, unit)}, or one tape and
+          a string
+        </li>
+        <li>a helper, to hold the tapes at home base and at the {second.name}</li>
+      </ul>
+      <h2>Clearance</h2>
+      <p style={{ margin: '1mm 0 0' }}>
+        {marks.length === 0
+          ? 'No markers yet.'
+          : short.length === 0
+            ? `At least ${lengthWords(narrowest, unit)} from every marker to the edge of the court.`
+            : `Under ${lengthWords(RUN_OFF_M, unit)} to the edge: ${short
+                .map(
+                  ({ target, clearanceM }) => `${target.letter} (${lengthWords(clearanceM, unit)})`,
+                )
+                .join(', ')}. Slow down there, or move the pattern.`}{' '}
+        Keep the floor clear and dry.
+      </p>
+    </>
+  );
+}
+
+function Sheet({ pattern, unit }: { pattern: Pattern; unit: LengthUnit }): ReactElement {
+  const landmarks = landmarksOf(pattern);
+  const [name, setName] = useState(() => bestLandmark(pattern).name);
+  const second = landmarks.find((landmark) => landmark.name === name) ?? bestLandmark(pattern);
+  const { onCourt } = pattern.home;
+  const off = lengthWords(Math.abs(onCourt.x), unit);
+  const aside =
+    onCourt.x === 0
+      ? 'on the middle line'
+      : `${off} ${onCourt.x < 0 ? 'left' : 'right'} of the middle`;
+  return (
+    <>
+      <Quiet>Set-out sheet</Quiet>
+      <h1>{pattern.name}</h1>
+      <div className="no-print" style={{ maxWidth: 260, margin: '12px 0 0' }}>
+        <SelectField
+          label="Second point"
+          value={second.name}
+          options={landmarks.map((landmark) => landmark.name)}
+          onChange={setName}
+        />
+      </div>
+      <Columns>
+        <div>
+          <p style={{ margin: 0 }}>
+            Home base stands {aside}, {lengthWords(onCourt.y, unit)} from the back edge. Hold one
+            tape at its middle and one at the {second.name} (
+            {lengthWords(distance(HOME, second.at), unit)} away); a marker goes where the two
+            lengths meet.
+          </p>
+          <table style={{ marginTop: '4mm' }}>
+            <thead>
+              <tr>
+                <th scope="col">Marker</th>
+                <th scope="col">from home base</th>
+                <th scope="col">from second point</th>
+                <th scope="col">side</th>
+              </tr>
+            </thead>
+            <tbody>
+              {tapeMarks(pattern, second).map(({ target, fromHomeM, fromSecondM, side }) => (
+                <tr key={target.letter}>
+                  <td>
+                    <Marker target={target} size={24} /> {target.name}
+                  </td>
+                  <td className="mono">{lengthWords(fromHomeM, unit)}</td>
+                  <td className="mono">{lengthWords(fromSecondM, unit)}</td>
+                  <td>{side ?? 'in line'}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <Quiet style={{ fontSize: 15, marginTop: '2mm' }}>
+            The side is that of somebody at home base looking at the {second.name}.
+          </Quiet>
+        </div>
+        <div className="plan">
+          <Plan pattern={pattern} second={second} />
+          <Needed pattern={pattern} second={second} unit={unit} />
+        </div>
+      </Columns>
+    </>
+  );
+}
+
+/** How to put the pattern down on a floor with tape, on one printed page. */
+export function SetOutSheet(): ReactElement {
+  const { patternId = '' } = useParams();
+  const { pattern, isPending } = usePrintable(patternId);
+  const [unit] = useRemembered<LengthUnit>('length-unit', 'metres');
+  return (
+    <PrintPage back={`/patterns/${patternId}`}>
+      {pattern ? (
+        <Sheet pattern={pattern} unit={unit} />
+      ) : (
+        <Quiet>{isPending ? 'Opening the pattern…' : 'There is no such pattern here.'}</Quiet>
+      )}
+    </PrintPage>
+  );
+}

@@ -1,0 +1,158 @@
+import {
+  changeLeg,
+  changePlacement,
+  insertPlacement,
+  PLACEMENT_PHASES,
+  removePlacement,
+  STEP_KINDS,
+  type Leg,
+  type Placement,
+} from '@orthokin/core/pattern';
+import { otherSide } from '@orthokin/core/floor';
+import { ArrowLeftRight, Plus, Trash2, X } from 'lucide-react';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { Button } from '../parts/Button.js';
+import { LengthField, NumberField } from '../parts/form/NumberFields.js';
+import { SelectField } from '../parts/form/SelectField.js';
+import { IconButton } from '../parts/IconButton.js';
+import { Heading } from '../parts/Text.js';
+import { colour } from '../parts/tokens.js';
+import { useEditor } from './editor.js';
+import { useSelection } from './selection.js';
+import { useUnit } from './unit.js';
+
+const Box = styled.section`
+  margin-bottom: 18px;
+  padding: 12px 14px 14px;
+  border: 1.5px solid ${colour('ink')};
+  border-radius: 5px;
+  background: ${colour('raised')};
+  header {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+  }
+  .fields {
+    display: grid;
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    gap: 8px 10px;
+  }
+  .ways {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    margin-top: 12px;
+  }
+  .ways button {
+    min-height: 40px;
+    padding: 6px 11px;
+    font-size: 15px;
+  }
+`;
+
+/** The picked step: everything about one foot on the floor. */
+export function StepPanel({ leg, index }: { leg: Leg; index: number }): ReactElement | null {
+  const { edit } = useEditor();
+  const { unit } = useUnit();
+  const { pick } = useSelection();
+  const placement = leg.placements[index];
+  if (!placement) return null;
+  const onLeg = (change: (old: Leg) => Leg) => edit((now) => changeLeg(now, leg.target, change));
+  const change = (to: Partial<Placement>) => {
+    onLeg((old) => changePlacement(old, index, to));
+    // A changed time may change the step's place in the order.
+    if (to.atMs !== undefined) {
+      const moved = changePlacement(leg, index, to).placements;
+      pick(
+        moved.findIndex(
+          ({ foot, atMs, at }) =>
+            foot === placement.foot && atMs === to.atMs && at === placement.at,
+        ),
+      );
+    }
+  };
+  return (
+    <Box aria-label={`Step ${index + 1}`}>
+      <header>
+        <Heading style={{ margin: 0 }}>
+          Step {index + 1}, {placement.foot} foot
+        </Heading>
+        <IconButton aria-label="Let go of the step" onPress={() => pick(null)}>
+          <X size={19} />
+        </IconButton>
+      </header>
+      <div className="fields">
+        <LengthField
+          label="Right of home"
+          unit={unit}
+          value={placement.at.x}
+          onChange={(x) => change({ at: { ...placement.at, x } })}
+        />
+        <LengthField
+          label="Forward"
+          unit={unit}
+          value={placement.at.y}
+          onChange={(y) => change({ at: { ...placement.at, y } })}
+        />
+        <NumberField
+          label="Heading"
+          unit="°"
+          min={-360}
+          max={360}
+          value={placement.headingDeg}
+          onChange={(headingDeg) => change({ headingDeg })}
+        />
+        <NumberField
+          label="Lands at"
+          unit="ms"
+          min={-1000}
+          max={20_000}
+          value={placement.atMs}
+          onChange={(atMs) => change({ atMs })}
+        />
+        <NumberField
+          label="Weight on it"
+          unit="%"
+          min={0}
+          max={100}
+          value={placement.weight * 100}
+          onChange={(percent) => change({ weight: percent / 100 })}
+        />
+        <SelectField
+          label="Kind"
+          value={placement.kind}
+          options={STEP_KINDS}
+          onChange={(kind) => change({ kind })}
+        />
+        <SelectField
+          label="Phase"
+          value={placement.phase}
+          options={PLACEMENT_PHASES}
+          onChange={(phase) => change({ phase })}
+        />
+      </div>
+      <div className="ways">
+        <Button onPress={() => change({ foot: otherSide(placement.foot) })}>
+          <ArrowLeftRight size={17} aria-hidden /> Other foot
+        </Button>
+        <Button
+          onPress={() => {
+            onLeg((old) => insertPlacement(old, index));
+            pick(index + 1);
+          }}
+        >
+          <Plus size={17} aria-hidden /> Step after
+        </Button>
+        <Button
+          onPress={() => {
+            onLeg((old) => removePlacement(old, index));
+            pick(null);
+          }}
+        >
+          <Trash2 size={17} aria-hidden /> Take out
+        </Button>
+      </div>
+    </Box>
+  );
+}

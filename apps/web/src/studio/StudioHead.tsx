@@ -1,0 +1,127 @@
+import { Play, Redo2, Save, Undo2 } from 'lucide-react';
+import type { ReactElement } from 'react';
+import { useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { Refused } from '../club/api.js';
+import { Button } from '../parts/Button.js';
+import { IconButton } from '../parts/IconButton.js';
+import { Notice } from '../parts/Notice.js';
+import { Quiet } from '../parts/Text.js';
+import { colour, FONT, NARROW } from '../parts/tokens.js';
+import { useEditor } from './editor.js';
+import { StudioMenu } from './StudioMenu.js';
+
+const Bar = styled.header`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 14px;
+  padding-bottom: 14px;
+  input {
+    flex: 1 1 260px;
+    min-width: 0;
+    padding: 2px 4px;
+    border: 0;
+    border-bottom: 2px solid transparent;
+    background: none;
+    color: ${colour('ink')};
+    font: 750 28px/1.2 ${FONT};
+  }
+  input:hover,
+  input:focus {
+    border-bottom-color: ${colour('rule')};
+  }
+  .state {
+    font-size: 15px;
+  }
+  .acts {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+  }
+  @media (max-width: ${NARROW}) {
+    input {
+      flex-basis: 100%;
+      font-size: 24px;
+    }
+  }
+`;
+
+const CONFLICT = 409;
+
+/** The pattern's name, whether it is saved, and the ways on. */
+export function StudioHead(): ReactElement {
+  const editor = useEditor();
+  const { pattern, version, unsaved, edit, saveError } = editor;
+  const navigate = useNavigate();
+  const run = async () => {
+    if (!unsaved || (await editor.save())) void navigate(`/floor?pattern=${editor.patternId}`);
+  };
+  const overtaken = saveError instanceof Refused && saveError.status === CONFLICT;
+  return (
+    <>
+      <Bar>
+        <input
+          aria-label="Name of the pattern"
+          value={pattern.name}
+          maxLength={80}
+          onChange={(event) => {
+            const name = event.target.value;
+            edit((now) => ({ ...now, name }), 'name');
+          }}
+        />
+        <Quiet className="state" role="status">
+          {unsaved
+            ? version === 0
+              ? 'New, kept on this device'
+              : `Changed since version ${version}, kept on this device`
+            : `Version ${version}, saved`}
+        </Quiet>
+        <div className="acts">
+          <IconButton aria-label="Undo" isDisabled={!editor.canUndo} onPress={editor.undo}>
+            <Undo2 size={20} />
+          </IconButton>
+          <IconButton aria-label="Redo" isDisabled={!editor.canRedo} onPress={editor.redo}>
+            <Redo2 size={20} />
+          </IconButton>
+          <Button
+            isDisabled={!unsaved || editor.saving || pattern.name.trim() === ''}
+            onPress={() => void editor.save()}
+          >
+            <Save size={18} aria-hidden /> Save
+          </Button>
+          <Button
+            weight="main"
+            isDisabled={pattern.targets.length === 0 || editor.saving}
+            onPress={() => void run()}
+          >
+            <Play size={17} aria-hidden /> Run it
+          </Button>
+          <StudioMenu />
+        </div>
+      </Bar>
+      {saveError && (
+        <div style={{ marginBottom: 14 }}>
+          <Notice
+            action={
+              overtaken ? (
+                <>
+                  <Button onPress={() => void editor.save(version + 2)}>
+                    Save mine as version {version + 2}
+                  </Button>
+                  <Button onPress={() => window.location.reload()}>Open theirs</Button>
+                </>
+              ) : (
+                <Button onPress={() => void editor.save()}>Try again</Button>
+              )
+            }
+          >
+            {overtaken
+              ? `Version ${version + 1} was saved on another screen meanwhile. Nothing of yours is lost: it is kept on this device.`
+              : `Not saved, but kept on this device. ${saveError.message}`}
+          </Notice>
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,193 @@
+import { legOf, targetOf, type Pattern } from '@orthokin/core/pattern';
+import type { LengthUnit } from '@orthokin/core/floor';
+import { useEffect, useMemo, useState, type ReactElement } from 'react';
+import { useParams, useSearchParams } from 'react-router';
+import styled from 'styled-components';
+import { usePattern } from '../club/queries.js';
+import { useRemembered } from '../log/useRemembered.js';
+import { ButtonLink } from '../parts/Button.js';
+import { Failed } from '../parts/Notice.js';
+import { Headline, Page, Quiet } from '../parts/Text.js';
+import { colour, MIDDLE } from '../parts/tokens.js';
+import { draftOf } from './draft.js';
+import { EditorContext, usePatternEditor } from './editor.js';
+import { Figures } from './Figures.js';
+import { Findings } from './Findings.js';
+import { FloorPanel } from './panel/FloorPanel.js';
+import { LegForm } from './LegForm.js';
+import { Player } from './player.js';
+import { PlayerContext } from './player-context.js';
+import { Positions } from './Positions.js';
+import { Score } from './Score.js';
+import { SelectionContext, type Selection } from './selection.js';
+import { StepPanel } from './StepPanel.js';
+import { StudioFloor } from './StudioFloor.js';
+import { StudioHead } from './StudioHead.js';
+import { TargetList } from './TargetList.js';
+import { Transport } from './Transport.js';
+import { UnitContext } from './unit.js';
+import { useStudioKeys } from './useStudioKeys.js';
+
+const Bench = styled.div`
+  display: grid;
+  grid-template-columns: 178px minmax(0, 1fr) minmax(350px, 390px);
+  grid-template-areas: 'parts floor panel' 'score score panel';
+  gap: 18px 28px;
+  align-items: start;
+  .parts {
+    grid-area: parts;
+  }
+  .floor {
+    grid-area: floor;
+    min-width: 0;
+  }
+  .drawing {
+    height: clamp(340px, calc(100vh - 412px), 620px);
+  }
+  &[data-open='floor'] .drawing {
+    height: clamp(420px, calc(100vh - 240px), 760px);
+  }
+  .panel {
+    grid-area: panel;
+    max-height: calc(100vh - 150px);
+    overflow: auto;
+    padding-right: 6px;
+  }
+  .score {
+    grid-area: score;
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 230px;
+    gap: 24px;
+    padding-top: 14px;
+    border-top: 1px solid ${colour('rule')};
+  }
+  @media (max-width: ${MIDDLE}) {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-areas: 'parts' 'floor' 'score' 'panel';
+    .panel {
+      max-height: none;
+    }
+    .score {
+      grid-template-columns: minmax(0, 1fr);
+    }
+    .drawing,
+    &[data-open='floor'] .drawing {
+      height: min(70vh, 520px);
+    }
+  }
+`;
+
+/** Which part is open is in the address, so that it can be linked to; which step is not. */
+function useSelectionState(pattern: Pattern): Selection {
+  const [params, setParams] = useSearchParams();
+  const [step, pick] = useState<number | null>(null);
+  const asked = params.get('leg');
+  const letter = asked !== null && targetOf(pattern, asked) ? asked : null;
+  return {
+    letter,
+    step,
+    pick,
+    open: (to) => {
+      pick(null);
+      setParams(to === null ? {} : { leg: to });
+    },
+  };
+}
+
+function Studio({
+  patternId,
+  version,
+  pattern: loaded,
+}: {
+  patternId: string;
+  version: number;
+  pattern: Pattern;
+}): ReactElement {
+  const editor = usePatternEditor(patternId, { version, pattern: loaded });
+  const { pattern } = editor;
+  const selection = useSelectionState(pattern);
+  const [unit, setUnit] = useRemembered<LengthUnit>('length-unit', 'metres');
+  const [player] = useState(() => new Player());
+  const { letter, step } = selection;
+  const leg = letter === null ? undefined : legOf(pattern, letter);
+  const target = letter === null ? undefined : targetOf(pattern, letter);
+  useEffect(() => player.load(leg ?? null), [player, leg]);
+  useEffect(() => () => player.pause(), [player]);
+  useStudioKeys(editor, selection, player);
+  const units = useMemo(() => ({ unit, setUnit }), [unit, setUnit]);
+  return (
+    <EditorContext value={editor}>
+      <SelectionContext value={selection}>
+        <UnitContext value={units}>
+          <PlayerContext value={player}>
+            <Page style={{ paddingTop: 16 }}>
+              <StudioHead />
+              <Bench data-open={leg ? 'leg' : 'floor'}>
+                <div className="parts">
+                  <TargetList />
+                </div>
+                <div className="floor">
+                  <div className="drawing">
+                    <StudioFloor />
+                  </div>
+                  <Figures leg={leg} />
+                </div>
+                <div className="panel">
+                  {target && <LegForm target={target} leg={leg} />}
+                  {leg && step !== null && <StepPanel leg={leg} index={step} />}
+                  {leg && <Findings leg={leg} />}
+                  {leg && <Positions leg={leg} />}
+                  {target && !leg && (
+                    <Quiet>
+                      No feet are laid to {target.name} yet. Choose how to travel, load and recover,
+                      and lay them.
+                    </Quiet>
+                  )}
+                  {!target && <FloorPanel />}
+                </div>
+                {leg && (
+                  <div className="score">
+                    <Score leg={leg} />
+                    <Transport leg={leg} />
+                  </div>
+                )}
+              </Bench>
+            </Page>
+          </PlayerContext>
+        </UnitContext>
+      </SelectionContext>
+    </EditorContext>
+  );
+}
+
+/** The pattern studio: a pattern as saved last, or as it was left on this device. */
+export function StudioPage(): ReactElement {
+  const { patternId = '' } = useParams();
+  const loaded = usePattern(patternId);
+  const draft = draftOf(patternId);
+  if (loaded.data) {
+    const { id, version, ...pattern } = loaded.data;
+    return <Studio key={id} patternId={id} version={version} pattern={pattern} />;
+  }
+  if (draft && !loaded.isPending)
+    return <Studio key={patternId} patternId={patternId} {...draft} />;
+  return (
+    <Page>
+      {loaded.error ? (
+        <Failed error={loaded.error} again={() => void loaded.refetch()} />
+      ) : loaded.isPending ? (
+        <Quiet>Opening the pattern…</Quiet>
+      ) : (
+        <>
+          <Headline>There is no such pattern here.</Headline>
+          <Quiet style={{ margin: '12px 0 20px' }}>
+            It may never have been saved, or only be on another device.
+          </Quiet>
+          <ButtonLink to="/patterns" $weight="main">
+            To the patterns
+          </ButtonLink>
+        </>
+      )}
+    </Page>
+  );
+}

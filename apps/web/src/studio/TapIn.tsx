@@ -1,0 +1,129 @@
+import { applyTaps, rhythmOf, type Tap } from '@orthokin/core/footwork';
+import { withLeg, type Leg } from '@orthokin/core/pattern';
+import type { Side } from '@orthokin/core/floor';
+import { useEffect, useState, type ReactElement } from 'react';
+import { Dialog, Heading } from 'react-aria-components';
+import styled from 'styled-components';
+import { Button } from '../parts/Button.js';
+import { Sheet } from '../parts/Sheet.js';
+import { Quiet } from '../parts/Text.js';
+import { count } from '../parts/format.js';
+import { colour } from '../parts/tokens.js';
+import { useEditor } from './editor.js';
+import { rhythmSentence } from './rhythm-words.js';
+
+const Pads = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+  margin: 14px 0;
+  button {
+    min-height: 96px;
+    border: 2px solid ${colour('ink')};
+    border-radius: 5px;
+    background: ${colour('raised')};
+    color: ${colour('ink')};
+    font-size: 21px;
+    font-weight: 700;
+    touch-action: manipulation;
+    cursor: pointer;
+  }
+  button:active {
+    background: ${colour('rule')};
+  }
+  small {
+    display: block;
+    font-weight: 450;
+    font-size: 15px;
+  }
+`;
+
+const KEYS: Readonly<Record<string, Side>> = { KeyF: 'left', KeyJ: 'right' };
+
+/** Every tap's time, and what lies between them. */
+const Taps = ({ taps }: { taps: readonly Tap[] }): ReactElement => {
+  const { intervalsMs } = rhythmOf(taps.map(({ atMs }) => atMs));
+  return (
+    <p className="mono" data-testid="intervals" style={{ margin: '0 0 8px', minHeight: 26 }}>
+      {taps.length > 0 && (taps[0]?.foot === 'left' ? 'L' : 'R')}
+      {intervalsMs.map((ms, i) => (
+        <span key={i}>
+          {' '}
+          {Math.round(ms)} ms {taps[i + 1]?.foot === 'left' ? 'L' : 'R'}
+        </span>
+      ))}
+    </p>
+  );
+};
+
+/** The rhythm of a leg, tapped with two keys or two thumbs; kept or discarded. */
+export function TapIn({ leg, onClose }: { leg: Leg; onClose: () => void }): ReactElement {
+  const { edit } = useEditor();
+  const [taps, setTaps] = useState<readonly Tap[]>([]);
+  const steps = leg.placements.filter(({ phase }) => phase !== 'split');
+  const tap = (foot: Side, atMs: number) => setTaps((before) => [...before, { foot, atMs }]);
+
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      const foot = KEYS[event.code];
+      if (!foot || event.repeat) return;
+      event.preventDefault();
+      tap(foot, event.timeStamp);
+    };
+    window.addEventListener('keydown', press, { capture: true });
+    return () => window.removeEventListener('keydown', press, { capture: true });
+  }, []);
+
+  const { otherFoot, unused, leg: tapped } = applyTaps(leg, taps);
+  const keep = () => {
+    edit((pattern) => withLeg(pattern, tapped));
+    onClose();
+  };
+  return (
+    <Sheet isOpen isDismissable onOpenChange={(open) => !open && onClose()}>
+      <Dialog>
+        <Heading slot="title">Tap the rhythm in</Heading>
+        <Quiet>
+          {count(steps.length, 'step')} from the first after the split to home:{' '}
+          <span className="mono">
+            {steps.map(({ foot }) => (foot === 'left' ? 'L' : 'R')).join(' ')}
+          </span>
+          . Stop early and the rest keeps its own times.
+        </Quiet>
+        <Pads>
+          {(['left', 'right'] as const).map((foot) => (
+            <button
+              key={foot}
+              type="button"
+              onPointerDown={(event) => {
+                event.preventDefault();
+                tap(foot, event.timeStamp);
+              }}
+            >
+              {foot === 'left' ? 'Left' : 'Right'}
+              <small>{foot === 'left' ? 'F' : 'J'}</small>
+            </button>
+          ))}
+        </Pads>
+        <Taps taps={taps} />
+        <p style={{ margin: '0 0 14px' }} role="status">
+          {taps.length < 2
+            ? 'Two taps make an interval.'
+            : rhythmSentence(rhythmOf(taps.map(({ atMs }) => atMs))).replace(' out', '')}
+          {otherFoot.length > 0 &&
+            ` Tap ${otherFoot.join(', ')} was with the other foot than the step; the step keeps its foot.`}
+          {unused > 0 && ` ${count(unused, 'tap')} more than there are steps.`}
+        </p>
+        <div style={{ display: 'flex', gap: 10, flexWrap: 'wrap' }}>
+          <Button weight="main" isDisabled={taps.length < 2} onPress={keep}>
+            Keep these times
+          </Button>
+          <Button isDisabled={taps.length === 0} onPress={() => setTaps([])}>
+            Tap again
+          </Button>
+          <Button onPress={onClose}>Discard</Button>
+        </div>
+      </Dialog>
+    </Sheet>
+  );
+}

@@ -1,0 +1,102 @@
+import type { PatternBody } from '@orthokin/contract';
+import { fittingRungs } from '@orthokin/core/footwork';
+import type { Pattern } from '@orthokin/core/pattern';
+import { createContext, useContext, useEffect, useState } from 'react';
+import { useSavePattern } from '../club/queries.js';
+import { draftOf, dropDraft, keepDraft } from './draft.js';
+import { begin, change, redo, undo, type History } from './history.js';
+
+/** What every part of the studio works with. */
+export interface Editor {
+  readonly patternId: string;
+  readonly pattern: Pattern;
+  /** The version that was saved last; 0 before any. */
+  readonly version: number;
+  readonly unsaved: boolean;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  /** One change; changes of one named gesture are taken back as one. */
+  readonly edit: (change: (pattern: Pattern) => Pattern, gesture?: string) => void;
+  readonly undo: () => void;
+  readonly redo: () => void;
+  readonly save: (asVersion?: number) => Promise<boolean>;
+  /** Back to what was saved last. */
+  readonly discard: () => void;
+  readonly saving: boolean;
+  readonly saveError: Error | null;
+}
+
+export const EditorContext = createContext<Editor | null>(null);
+
+export function useEditor(): Editor {
+  const editor = useContext(EditorContext);
+  if (!editor) throw new Error('useEditor needs an EditorContext above it.');
+  return editor;
+}
+
+interface Saved {
+  readonly version: number;
+  readonly pattern: Pattern;
+}
+
+/** How long after a change the draft is kept; a drag makes sixty changes a second. */
+const DRAFT_AFTER_MS = 250;
+
+/** A pattern's draft is kept on this device with every change, until it is saved. */
+export function usePatternEditor(patternId: string, loaded: Saved): Editor {
+  const [saved, setSaved] = useState(loaded);
+  const [history, setHistory] = useState<History>(() =>
+    begin(draftOf(patternId)?.pattern ?? loaded.pattern),
+  );
+  const saving = useSavePattern();
+  const { present } = history;
+  const unsaved = saved.version === 0 || present !== saved.pattern;
+
+  useEffect(() => {
+    if (!unsaved) {
+      dropDraft(patternId);
+      return;
+    }
+    const keep = () => keepDraft(patternId, { version: saved.version, pattern: present });
+    const timer = setTimeout(keep, DRAFT_AFTER_MS);
+    window.addEventListener('pagehide', keep);
+    return () => {
+      clearTimeout(timer);
+      window.removeEventListener('pagehide', keep);
+    };
+  }, [patternId, present, saved, unsaved]);
+
+  return {
+    patternId,
+    pattern: present,
+    version: saved.version,
+    unsaved,
+    canUndo: history.past.length > 0,
+    canRedo: history.future.length > 0,
+    edit: (make, gesture) => setHistory((now) => change(now, make(now.present), gesture ?? null)),
+    undo: () => setHistory(undo),
+    redo: () => setHistory(redo),
+    discard: () => {
+      dropDraft(patternId);
+      setHistory((now) => change(now, saved.pattern));
+    },
+    save: async (asVersion = saved.version + 1) => {
+      const body = { ...present, rungs: fittingRungs(present) };
+      try {
+        const { version } = await saving.mutateAsync({
+          patternId,
+          version: asVersion,
+          body: body as PatternBody,
+        });
+        dropDraft(patternId);
+        setSaved({ version, pattern: present });
+        return true;
+      } catch {
+        // The mutation holds the error; the draft stays.
+        return false;
+      }
+    },
+    saving: saving.isPending,
+    saveError: saving.error,
+  };
+}

@@ -1,0 +1,16 @@
+import {
+  distance,
+  heading,
+  HOME,
+  lengthWords,
+  type LengthUnit,
+  type Target,
+} from '@orthokin/core/floor';
+
+/** Distance and angle of a place from home base; the angle is clockwise from forward. */
+export const fromHome = ({ at }: Pick<Target, 'at'>, unit: LengthUnit): string =>
+  `${lengthWords(distance(HOME, at), unit)}, ${Math.round(heading(HOME, at))}°`;
+
+/** A marker in words: its letter, its name, and where it stands. */
+export const targetWords = (target: Target, unit: LengthUnit): string =>
+  `${target.letter}, ${target.name}, ${fromHome(target, unit)} from home base`;

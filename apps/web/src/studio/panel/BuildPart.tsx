@@ -1,0 +1,110 @@
+import { readyStance } from '@orthokin/core/footwork';
+import { SIDES } from '@orthokin/core/floor';
+import type { Pattern } from '@orthokin/core/pattern';
+import type { ReactElement } from 'react';
+import { LengthField, NumberField } from '../../parts/form/NumberFields.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { Heading, Quiet } from '../../parts/Text.js';
+import { useEditor } from '../editor.js';
+import { useUnit } from '../unit.js';
+import { Part } from './Part.js';
+
+/** Whom the feet are laid for: sizes that the geometry follows. */
+export function BuildPart(): ReactElement {
+  const { pattern, edit } = useEditor();
+  const { unit } = useUnit();
+  const { laidFor, splitWindowMs } = pattern;
+  const build = (change: Partial<Pattern['laidFor']>) =>
+    edit((now) => ({ ...now, laidFor: { ...now.laidFor, ...change } }));
+  return (
+    <Part aria-label="Laid for">
+      <Heading>Laid for an athlete with</Heading>
+      <div className="row">
+        <LengthField
+          label="Shoulders"
+          unit={unit}
+          min={0.2}
+          max={0.8}
+          value={laidFor.shoulderM}
+          onChange={(shoulderM) =>
+            edit((now) => ({
+              ...now,
+              laidFor: { ...now.laidFor, shoulderM },
+              stance: readyStance(shoulderM),
+            }))
+          }
+        />
+        <LengthField
+          label="Stride, two steps"
+          unit={unit}
+          min={0.6}
+          max={3}
+          value={laidFor.strideM}
+          onChange={(strideM) => build({ strideM })}
+        />
+        <LengthField
+          label="Reach"
+          unit={unit}
+          min={0}
+          max={2.5}
+          value={laidFor.reachM}
+          onChange={(reachM) => build({ reachM })}
+        />
+        <NumberField
+          label="Reaction"
+          unit="ms"
+          min={100}
+          max={1000}
+          value={laidFor.reactionMs}
+          onChange={(reactionMs) => build({ reactionMs })}
+        />
+        <NumberField
+          label="Acceleration"
+          unit="m/s²"
+          decimals={1}
+          min={1}
+          max={30}
+          value={laidFor.travel.acceleration}
+          onChange={(acceleration) => build({ travel: { ...laidFor.travel, acceleration } })}
+        />
+        <NumberField
+          label="Top speed"
+          unit="m/s"
+          decimals={1}
+          min={1}
+          max={12}
+          value={laidFor.travel.topSpeed}
+          onChange={(topSpeed) => build({ travel: { ...laidFor.travel, topSpeed } })}
+        />
+        <NumberField
+          label="Split, earliest"
+          unit="ms"
+          min={-1000}
+          max={splitWindowMs[1]}
+          value={splitWindowMs[0]}
+          onChange={(from) =>
+            edit((now) => ({ ...now, splitWindowMs: [from, now.splitWindowMs[1]] }))
+          }
+        />
+        <NumberField
+          label="Split, latest"
+          unit="ms"
+          min={splitWindowMs[0]}
+          max={1000}
+          value={splitWindowMs[1]}
+          onChange={(to) => edit((now) => ({ ...now, splitWindowMs: [now.splitWindowMs[0], to] }))}
+        />
+        <SelectField
+          label="Playing hand"
+          value={pattern.hand}
+          options={SIDES}
+          onChange={(hand) => edit((now) => ({ ...now, hand }))}
+        />
+      </div>
+      <Quiet style={{ fontSize: 15, marginTop: 8 }}>
+        With a reach, the load is placed that much short of the marker. Feet already laid stay until
+        they are laid anew.
+      </Quiet>
+    </Part>
+  );
+}

@@ -1,0 +1,91 @@
+import {
+  COURT_NAMES,
+  COURTS,
+  courtOf,
+  hasOwnSize,
+  LENGTH_UNITS,
+  type CourtName,
+} from '@orthokin/core/floor';
+import type { Pattern } from '@orthokin/core/pattern';
+import type { ReactElement } from 'react';
+import { LengthField } from '../../parts/form/NumberFields.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { useEditor } from '../editor.js';
+import { useUnit } from '../unit.js';
+import { Part } from './Part.js';
+
+/** Which court, how large, and where home base stands on it. */
+export function CourtPart(): ReactElement {
+  const { pattern, edit } = useEditor();
+  const { unit, setUnit } = useUnit();
+  const { court, sizeM, home } = pattern;
+  const choose = (name: CourtName) => {
+    const size = COURTS[name];
+    edit((now) => ({
+      ...now,
+      court: name,
+      sizeM: hasOwnSize(name) ? { widthM: size.widthM, lengthM: size.lengthM } : null,
+      // Home base starts in the middle of the new court.
+      home: { ...now.home, onCourt: { x: 0, y: size.lengthM / 2 } },
+    }));
+  };
+  const onCourt = (change: Partial<Pattern['home']['onCourt']>) =>
+    edit((now) => ({ ...now, home: { ...now.home, onCourt: { ...now.home.onCourt, ...change } } }));
+  const { widthM, lengthM } = courtOf(court, sizeM);
+  return (
+    <Part aria-label="Court">
+      <div className="row" style={{ gridTemplateColumns: '2fr 1fr' }}>
+        <SelectField
+          label="Court"
+          value={court}
+          options={COURT_NAMES.map((name) => [name, COURTS[name].name] as const)}
+          onChange={choose}
+        />
+        <SelectField label="Lengths in" value={unit} options={LENGTH_UNITS} onChange={setUnit} />
+      </div>
+      <div className="row" style={{ marginTop: 8 }}>
+        {sizeM && (
+          <>
+            <LengthField
+              label="Width"
+              unit={unit}
+              min={1}
+              max={120}
+              value={widthM}
+              onChange={(width) => edit((now) => ({ ...now, sizeM: { lengthM, widthM: width } }))}
+            />
+            <LengthField
+              label="Length"
+              unit={unit}
+              min={1}
+              max={120}
+              value={lengthM}
+              onChange={(length) => edit((now) => ({ ...now, sizeM: { widthM, lengthM: length } }))}
+            />
+            <span />
+          </>
+        )}
+        <LengthField
+          label="Home from middle"
+          unit={unit}
+          value={home.onCourt.x}
+          onChange={(x) => onCourt({ x })}
+        />
+        <LengthField
+          label="Home from back"
+          unit={unit}
+          value={home.onCourt.y}
+          onChange={(y) => onCourt({ y })}
+        />
+        <LengthField
+          label="Home radius"
+          unit={unit}
+          min={0.2}
+          max={3}
+          value={home.radiusM}
+          onChange={(radiusM) => edit((now) => ({ ...now, home: { ...now.home, radiusM } }))}
+        />
+      </div>
+    </Part>
+  );
+}

@@ -1,0 +1,69 @@
+import { layLeg, usualPlan } from '@orthokin/core/footwork';
+import {
+  LAYOUTS,
+  layoutTargets,
+  legOf,
+  mirrorPattern,
+  withLeg,
+  withTargets,
+  type Layout,
+} from '@orthokin/core/pattern';
+import { FlipHorizontal2, Footprints, LayoutGrid } from 'lucide-react';
+import { useState, type ReactElement } from 'react';
+import { Button } from '../../parts/Button.js';
+import { LengthField } from '../../parts/form/NumberFields.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { useEditor } from '../editor.js';
+import { useUnit } from '../unit.js';
+import { Part } from './Part.js';
+
+const DEFAULT_DISTANCE_M = 2.5;
+
+/** Presets, mirror, and feet for every target at once. */
+export function LayoutPart(): ReactElement {
+  const { pattern, edit } = useEditor();
+  const { unit } = useUnit();
+  const [layout, setLayout] = useState<Layout>('star');
+  const [distanceM, setDistanceM] = useState(DEFAULT_DISTANCE_M);
+  const layAll = () =>
+    edit((now) =>
+      now.targets.reduce(
+        (done, target) =>
+          legOf(done, target.letter)
+            ? done
+            : withLeg(done, layLeg(done, target, usualPlan(target))),
+        now,
+      ),
+    );
+  const bare = pattern.targets.filter(({ letter }) => !legOf(pattern, letter)).length;
+  return (
+    <Part aria-label="Layout">
+      <div className="row">
+        <SelectField label="Layout" value={layout} options={LAYOUTS} onChange={setLayout} />
+        <LengthField
+          label="Distance"
+          unit={unit}
+          min={0.5}
+          max={30}
+          value={distanceM}
+          onChange={setDistanceM}
+        />
+        <Button
+          onPress={() =>
+            edit((now) => withTargets({ ...now, legs: [] }, layoutTargets(layout, distanceM)))
+          }
+        >
+          <LayoutGrid size={17} aria-hidden /> Lay out
+        </Button>
+      </div>
+      <div className="ways">
+        <Button isDisabled={bare === 0} weight={bare > 0 ? 'main' : 'plain'} onPress={layAll}>
+          <Footprints size={17} aria-hidden /> Lay all feet
+        </Button>
+        <Button onPress={() => edit(mirrorPattern)}>
+          <FlipHorizontal2 size={17} aria-hidden /> Mirror for the other hand
+        </Button>
+      </div>
+    </Part>
+  );
+}

@@ -1,0 +1,39 @@
+import type { ReactElement } from 'react';
+import { TextField } from '../../parts/form/TextField.js';
+import { useEditor } from '../editor.js';
+import { Part } from './Part.js';
+
+/** What the pattern is, in words. */
+export function WordsPart(): ReactElement {
+  const { pattern, edit } = useEditor();
+  return (
+    <Part aria-label="About the pattern">
+      <div className="row" style={{ gridTemplateColumns: '1fr 2fr' }}>
+        <TextField
+          label="Sport"
+          maxLength={40}
+          value={pattern.sport}
+          onChange={(sport) => edit((now) => ({ ...now, sport }), 'sport')}
+        />
+        <TextField
+          label="Tags, with commas between"
+          maxLength={200}
+          value={pattern.tags.join(', ')}
+          onChange={(text) => {
+            const tags = [...new Set(text.split(',').map((tag) => tag.trim().slice(0, 30)))];
+            edit((now) => ({ ...now, tags: tags.filter(Boolean).slice(0, 12) }), 'tags');
+          }}
+        />
+      </div>
+      <div style={{ marginTop: 8 }}>
+        <TextField
+          label="Notes"
+          rows={3}
+          maxLength={2000}
+          value={pattern.notes}
+          onChange={(notes) => edit((now) => ({ ...now, notes }), 'notes')}
+        />
+      </div>
+    </Part>
+  );
+}

@@ -1,0 +1,37 @@
+import { select } from 'd3-selection';
+import { zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from 'd3-zoom';
+import { useEffect, useRef, useState, type RefObject } from 'react';
+
+const MOST = 8;
+
+export interface Zoom {
+  readonly transform: ZoomTransform;
+  readonly by: (factor: number) => void;
+  readonly fit: () => void;
+}
+
+/** Wheel, pinch and drag on an SVG's ground zoom and pan what it draws. */
+export function useZoom(svg: RefObject<SVGSVGElement | null>): Zoom {
+  const [transform, setTransform] = useState<ZoomTransform>(zoomIdentity);
+  const behaviour = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
+  useEffect(() => {
+    if (!svg.current) return;
+    const zooming = zoom<SVGSVGElement, unknown>()
+      .scaleExtent([0.6, MOST])
+      .on('zoom', (event: { transform: ZoomTransform }) => setTransform(event.transform));
+    behaviour.current = zooming;
+    const chosen = select(svg.current);
+    chosen.call(zooming).on('dblclick.zoom', null);
+    return () => {
+      chosen.on('.zoom', null);
+    };
+  }, [svg]);
+  const run = (act: (zooming: ZoomBehavior<SVGSVGElement, unknown>, on: SVGSVGElement) => void) => {
+    if (behaviour.current && svg.current) act(behaviour.current, svg.current);
+  };
+  return {
+    transform,
+    by: (factor) => run((zooming, on) => zooming.scaleBy(select(on), factor)),
+    fit: () => run((zooming, on) => zooming.transform(select(on), zoomIdentity)),
+  };
+}

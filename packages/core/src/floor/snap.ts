@@ -1,0 +1,20 @@
+import type { Point } from './point.js';
+
+const GRID_M = 0.05;
+/** Within this of a line through home base or another marker, a place is drawn onto it, metres. */
+const ALIGN_M = 0.08;
+
+function snapCoordinate(value: number, lines: readonly number[]): number {
+  const [nearest] = [...lines].sort((a, b) => Math.abs(a - value) - Math.abs(b - value));
+  if (nearest !== undefined && Math.abs(nearest - value) <= ALIGN_M) return nearest;
+  return Math.round(Math.round(value / GRID_M) * GRID_M * 1000) / 1000;
+}
+
+/**
+ * The place that a dragged marker falls into: in line with home base or another marker where it is
+ * nearly so, else on a grid of 5 cm.
+ */
+export const snapped = ({ x, y }: Point, others: readonly Point[]): Point => ({
+  x: snapCoordinate(x, [0, ...others.flatMap((other) => [other.x, 0 - other.x])]),
+  y: snapCoordinate(y, [0, ...others.map((other) => other.y)]),
+});
