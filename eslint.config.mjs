@@ -54,18 +54,19 @@ const webRules = [
     files: [`apps/web/src/${place}/**/*.{ts,tsx}`],
     rules: forbid({
       regex: `/(${webPlaces.filter((p) => p !== place).join('|')}|app)/`,
-      message: 'A place may use parts/, drill/, club/ and log/, never another place or the shell.',
+      message:
+        'A place may use parts/, drill/, club/, log/ and sound/, never another place or the shell.',
     }),
   })),
   {
     files: ['apps/web/src/parts/**/*.{ts,tsx}'],
     rules: forbid({
-      regex: `/(${[...webPlaces, 'app', 'club', 'drill', 'log'].join('|')})/`,
+      regex: `/(${[...webPlaces, 'app', 'club', 'drill', 'log', 'sound'].join('|')})/`,
       message: 'Parts draw what they are given: they know no place, no server and no storage.',
     }),
   },
   {
-    files: ['apps/web/src/{log,club,drill}/**/*.{ts,tsx}'],
+    files: ['apps/web/src/{log,club,drill,sound}/**/*.{ts,tsx}'],
     rules: forbid({
       regex: `/(${[...webPlaces, 'app', 'parts'].join('|')})/`,
       message: 'Data comes before pictures.',

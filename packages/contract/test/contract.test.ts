@@ -4,12 +4,19 @@ import { validateSync } from 'class-validator';
 import {
   DrillSetBody,
   NewRepPath,
-  PatternReply,
+  PatternBody,
   RepBody,
   SetEndBody,
   validationProblems,
 } from '@orthokin/contract';
-import { layoutTargets } from '@orthokin/core/pattern';
+import {
+  jsonPointer,
+  PATTERN_FILE_FORMAT,
+  patternOfFile,
+  patternToFile,
+} from '@orthokin/contract/pattern-file';
+import { blankPattern, layLeg, usualPlan } from '@orthokin/core/footwork';
+import { layoutTargets, withLeg, type Pattern } from '@orthokin/core/pattern';
 
 function problemsOf<T extends object>(of: ClassConstructor<T>, plain: object) {
   const errors = validateSync(plainToInstance(of, plain), {
@@ -31,6 +38,7 @@ const rep = {
 const set = {
   athleteId: uuid,
   patternId: uuid,
+  patternVersion: 1,
   rung: 1,
   source: 'hand',
   startedAt: '2026-03-01T10:00:00.000Z',
@@ -95,15 +103,55 @@ test('a missing field is said to be missing, and a long value is cut', () => {
   expect(long?.given.length).toBeLessThan(130);
 });
 
-test("core's patterns fit the reply", () => {
-  const pattern = {
-    id: uuid,
-    name: 'Star',
-    court: 'squash',
-    home: { onCourt: { x: 0, y: 4.26 }, radiusM: 0.5 },
-    targets: layoutTargets('star', { wideM: 2, shortM: 3, deepM: 2 }),
-    splitWindowMs: [-20, 120],
-    rungs: [],
-  };
-  expect(problemsOf(PatternReply, pattern)).toEqual([]);
+describe('patterns', () => {
+  const bare: Pattern = { ...blankPattern('Star'), targets: layoutTargets('star', 2.5) };
+  const pattern = bare.targets.reduce(
+    (done, target) => withLeg(done, layLeg(done, target, usualPlan(target))),
+    bare,
+  ) as PatternBody;
+  const [leg] = pattern.legs;
+
+  test("core's patterns fit the contract, through a file and back", () => {
+    expect(problemsOf(PatternBody, pattern)).toEqual([]);
+    const read = patternOfFile(patternToFile(pattern));
+    expect(read).toEqual({ ok: true, value: pattern });
+  });
+
+  test.each<[string, object]>([
+    ['/name', { name: '' }],
+    ['/sizeM', { sizeM: undefined }],
+    ['/sizeM/widthM', { sizeM: { widthM: 0, lengthM: 5 } }],
+    ['/targets/0/at/x', { targets: [{ ...pattern.targets[0], at: { x: 'far', y: 0 } }] }],
+    ['/stance', { stance: undefined }],
+    [
+      '/legs/0/placements/1/weight',
+      {
+        legs: [{ ...leg, placements: [leg?.placements[0], { ...leg?.placements[1], weight: 2 }] }],
+      },
+    ],
+    ['/legs/0/travel', { legs: [{ ...leg, travel: 'fly' }] }],
+    [
+      '/laidFor/travel/topSpeed',
+      { laidFor: { ...pattern.laidFor, travel: { acceleration: 1, topSpeed: 99 } } },
+    ],
+    ['/mood', { mood: 'good' }],
+  ])('a file that is wrong at %s says so by its JSON pointer', (pointer, change) => {
+    const [problem] = problemsOf(PatternBody, { ...pattern, ...change });
+    expect(problem && jsonPointer(problem)).toBe(pointer);
+  });
+
+  test.each([
+    ['not JSON', '{', ''],
+    ['a list', '[]', ''],
+    ['of another format', '{"format":"other/1"}', '/format'],
+    ['without a format', '{}', '/format'],
+  ])('a file that is %s is refused', (_, text, pointer) => {
+    const read = patternOfFile(text);
+    expect(read.ok ? 'accepted' : jsonPointer(read.problem)).toBe(pointer);
+  });
+
+  test('a file may name its schema', () => {
+    const text = JSON.stringify({ $schema: 'x', format: PATTERN_FILE_FORMAT, name: 'Star' });
+    expect(patternOfFile(text)).toEqual({ ok: true, value: { name: 'Star' } });
+  });
 });

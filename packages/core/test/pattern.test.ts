@@ -31,6 +31,14 @@ import { anyPattern, bare, laid } from './patterns.js';
 
 const star = laid(bare('star', 2.5));
 
+/** What is known to be there. */
+function must<T>(value: T | undefined): T {
+  if (value === undefined) throw new Error('Not there.');
+  return value;
+}
+const someTarget = must(star.targets[0]);
+const someLeg = must(star.legs[0]);
+
 describe('layouts', () => {
   test.each(LAYOUTS)('%s gives every target its own letter, shape and place', (layout) => {
     const targets = layoutTargets(layout, 2.5);
@@ -90,7 +98,7 @@ describe('sides', () => {
   });
 
   test('a leg is copied to the target across, which is moved to the exact mirrored place', () => {
-    const nudged = withTarget(star, { ...star.targets[1]!, at: { x: -1.6, y: 1.9 } });
+    const nudged = withTarget(star, { ...must(star.targets[1]), at: { x: -1.6, y: 1.9 } });
     expect(counterpartOf(nudged, 'A')?.letter).toBe('B');
     const copied = copyLegAcross(nudged, 'A');
     if (!copied.ok) throw new Error(copied.problem.allowed);
@@ -116,7 +124,7 @@ describe('sides', () => {
 });
 
 describe('edits', () => {
-  const leg = legOf(star, 'A')!;
+  const leg = must(legOf(star, 'A'));
 
   test('a target goes with its leg; legs stay with the letters that are left', () => {
     const without = withoutTarget(star, 'A');
@@ -160,15 +168,15 @@ describe('edits', () => {
       cue: 'Land, look',
       checkPoints: [],
     });
-    expect(notesOf(written, legOf(written, 'A')!, 'load').cue).toBe('sit and stop and then');
-    expect(notesOf(written, legOf(written, 'B')!, 'load').cue).toBe('');
-    expect(notesOf(written, legOf(written, 'B')!, 'split').cue).toBe('Land, look');
+    expect(notesOf(written, must(legOf(written, 'A')), 'load').cue).toBe('sit and stop and then');
+    expect(notesOf(written, must(legOf(written, 'B')), 'load').cue).toBe('');
+    expect(notesOf(written, must(legOf(written, 'B')), 'split').cue).toBe('Land, look');
   });
 });
 
 describe('positions', () => {
   test('stance and recovery are the same stance; weight is on the leg that loads', () => {
-    const leg = legOf(star, 'F')!;
+    const leg = must(legOf(star, 'F'));
     expect(positionOf(star, leg, 'stance')).toBe(star.stance);
     expect(positionOf(star, leg, 'recovery')?.left.at).toEqual(star.stance.left.at);
     expect(positionOf(star, leg, 'load')?.leftWeight).toBeCloseTo(0.3, 9);
@@ -178,8 +186,8 @@ describe('positions', () => {
 
 describe('a pattern whose parts do not fit', () => {
   const wrongs: [string, Partial<Pattern>][] = [
-    ['targets', { targets: Array.from({ length: 13 }, () => star.targets[0]!) }],
-    ['targets[1].letter', { targets: [star.targets[0]!, star.targets[0]!] }],
+    ['targets', { targets: Array.from({ length: 13 }, () => someTarget) }],
+    ['targets[1].letter', { targets: [someTarget, someTarget] }],
     ['sizeM', { sizeM: null }],
     ['sizeM', { court: 'squash' }],
     ['splitWindowMs', { splitWindowMs: [100, -60] }],
@@ -192,19 +200,19 @@ describe('a pattern whose parts do not fit', () => {
         },
       },
     ],
-    ['legs[1].target', { legs: [star.legs[0]!, star.legs[0]!] }],
-    ['legs[0].target', { legs: [{ ...star.legs[0]!, target: 'Z' }] }],
+    ['legs[1].target', { legs: [someLeg, someLeg] }],
+    ['legs[0].target', { legs: [{ ...someLeg, target: 'Z' }] }],
     [
       'legs[0].placements[1].atMs',
-      { legs: [{ ...star.legs[0]!, placements: [...star.legs[0]!.placements].reverse() }] },
+      { legs: [{ ...someLeg, placements: [...someLeg.placements].reverse() }] },
     ],
     [
       'legs[0].notes.load.cue',
       {
         legs: [
           {
-            ...star.legs[0]!,
-            notes: { ...star.legs[0]!.notes, load: { cue: '1 2 3 4 5 6', checkPoints: [] } },
+            ...someLeg,
+            notes: { ...someLeg.notes, load: { cue: '1 2 3 4 5 6', checkPoints: [] } },
           },
         ],
       },
@@ -285,7 +293,7 @@ describe('setting out', () => {
 
   test('clearance is measured to the nearest edge, negative outside', () => {
     const [mark] = tapeMarks(
-      { ...squash, targets: [{ ...star.targets[0]!, at: { x: 3.5, y: 0 } }] },
+      { ...squash, targets: [{ ...someTarget, at: { x: 3.5, y: 0 } }] },
       bestLandmark(squash),
     );
     expect(mark?.clearanceM).toBeCloseTo(-0.3, 9);

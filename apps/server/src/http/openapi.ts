@@ -1,8 +1,6 @@
 import { applyDecorators, type INestApplication, type Type } from '@nestjs/common';
 import { ApiBody, ApiOkResponse, DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
-// The published ESM build of class-transformer hides its metadata storage; this is where it lives.
-import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
-import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import { schemasUnder } from './schemas.js';
 
 const SCHEMAS = '#/components/schemas/';
 
@@ -27,10 +25,7 @@ export function serveDocs(app: INestApplication): void {
     .build();
   const describe = () => {
     const document = SwaggerModule.createDocument(app, options);
-    const schemas = validationMetadatasToSchemas({
-      classTransformerMetadataStorage: defaultMetadataStorage,
-      refPointerPrefix: SCHEMAS,
-    }) as NonNullable<typeof document.components>['schemas'];
+    const schemas = schemasUnder(SCHEMAS) as NonNullable<typeof document.components>['schemas'];
     return { ...document, components: { ...document.components, schemas: schemas ?? {} } };
   };
   SwaggerModule.setup('api/docs', app, describe, {

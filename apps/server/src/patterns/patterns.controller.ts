@@ -9,26 +9,34 @@ import {
   PatternReply,
   PatternVersionPath,
 } from '@orthokin/contract';
+import { ApiOkResponse } from '@nestjs/swagger';
 import { Gives, Takes } from '../http/openapi.js';
+import { patternSchema } from './pattern-schema.js';
 import { PatternsService, versionReply } from './patterns.service.js';
 
-@Controller('clubs/:clubId/patterns')
+@Controller()
 export class PatternsController {
   constructor(private readonly patterns: PatternsService) {}
 
-  @Get()
+  @Get('pattern.schema.json')
+  @ApiOkResponse({ schema: { type: 'object' } })
+  schema(): object {
+    return patternSchema();
+  }
+
+  @Get('clubs/:clubId/patterns')
   @Gives(PatternLineReply, { each: true })
   library(@Param() { clubId }: ClubPath): Promise<PatternLineReply[]> {
     return this.patterns.library(clubId);
   }
 
-  @Get(':patternId')
+  @Get('clubs/:clubId/patterns/:patternId')
   @Gives(PatternReply)
   async newest(@Param() { clubId, patternId }: PatternPath): Promise<PatternReply> {
     return versionReply(await this.patterns.newest(clubId, patternId));
   }
 
-  @Get(':patternId/versions/:version')
+  @Get('clubs/:clubId/patterns/:patternId/versions/:version')
   @Gives(PatternReply)
   async version(
     @Param() { clubId, patternId, version }: PatternVersionPath,
@@ -36,7 +44,7 @@ export class PatternsController {
     return versionReply(await this.patterns.version(clubId, patternId, version));
   }
 
-  @Put(':patternId/versions/:version')
+  @Put('clubs/:clubId/patterns/:patternId/versions/:version')
   @Takes(PatternBody)
   @Gives(PatternReply)
   save(
@@ -46,7 +54,7 @@ export class PatternsController {
     return this.patterns.save(clubId, patternId, version, body);
   }
 
-  @Put(':patternId/archived')
+  @Put('clubs/:clubId/patterns/:patternId/archived')
   @Takes(ArchivedBody)
   @Gives(ArchivedBody)
   async archive(

@@ -8,7 +8,7 @@ import { createApp } from '../../src/app.js';
 
 const clusterUrl = process.env['TEST_DATABASE_URL'];
 
-async function onCluster(sql: string): Promise<void> {
+export async function onCluster(sql: string): Promise<void> {
   if (!clusterUrl)
     throw new Error('Server tests need a PostgreSQL of their own: run "./test server".');
   const orm = await MikroORM.init({

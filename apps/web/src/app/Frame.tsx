@@ -7,7 +7,7 @@ import { useSending } from '../log/sender-context.js';
 import { count } from '../parts/format.js';
 import { IconButton } from '../parts/IconButton.js';
 import { Failed, Notice } from '../parts/Notice.js';
-import { Sole } from '../parts/floor/Sole.js';
+import { Sole } from '../parts/plan/Sole.js';
 import { Page, Quiet } from '../parts/Text.js';
 import { Shortcuts } from './Shortcuts.js';
 import { useTheme } from './useTheme.js';
@@ -47,19 +47,20 @@ const Bar = styled.header`
     color: ${colour('quiet')};
   }
   @media (max-width: ${NARROW}) {
-    padding: 0 16px;
-    gap: 14px;
+    padding: 0 12px;
+    gap: 10px;
     nav {
-      gap: 14px;
+      gap: 11px;
+      font-size: 16px;
     }
     .club,
     .keys {
       display: none;
     }
     .end {
-      gap: 8px;
+      gap: 4px;
       min-width: 0;
-      font-size: 14px;
+      font-size: 13px;
       text-align: right;
     }
     .name {

@@ -1,7 +1,7 @@
 import { targetOf } from '@orthokin/core/pattern';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
-import { Marker } from '../parts/floor/Marker.js';
+import { Marker } from '../parts/plan/Marker.js';
 import { colour, MIDDLE } from '../parts/tokens.js';
 import type { Run } from '../drill/run.js';
 

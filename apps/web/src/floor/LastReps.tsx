@@ -2,7 +2,7 @@ import { rungOf, targetOf } from '@orthokin/core/pattern';
 import { readRep } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
-import { Marker } from '../parts/floor/Marker.js';
+import { Marker } from '../parts/plan/Marker.js';
 import { seconds } from '../parts/format.js';
 import { Unseen } from '../parts/Text.js';
 import { colour, MONO } from '../parts/tokens.js';

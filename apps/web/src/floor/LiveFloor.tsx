@@ -3,7 +3,7 @@ import { rungOf, targetOf } from '@orthokin/core/pattern';
 import { positionAt } from '@orthokin/core/simulation';
 import { eventOf, type TimedEvent } from '@orthokin/core/timing';
 import { useEffect, useRef, type ReactElement } from 'react';
-import { AthleteFeet, athleteTransform, FloorPlan } from '../parts/floor/FloorPlan.js';
+import { AthleteFeet, athleteTransform, FloorPlan } from '../parts/plan/FloorPlan.js';
 import type { Run } from '../drill/run.js';
 import type { SetClock } from '../drill/set-clock.js';
 

@@ -8,7 +8,7 @@ import styled from 'styled-components';
 import { useClub, useDrillSetup } from '../club/queries.js';
 import { useRemembered } from '../log/useRemembered.js';
 import { Button } from '../parts/Button.js';
-import { FloorPlan } from '../parts/floor/FloorPlan.js';
+import { FloorPlan } from '../parts/plan/FloorPlan.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
 import { colour, MIDDLE } from '../parts/tokens.js';
@@ -35,6 +35,14 @@ const Columns = styled.div`
       max-height: 420px;
     }
   }
+`;
+
+const What = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 12px;
+  margin-bottom: 8px;
 `;
 
 const StartRow = styled.div`
@@ -114,10 +122,12 @@ function SetUpFor({
     <Page>
       <Columns>
         <div>
-          <PatternPicker pattern={pattern} />
-          <Quiet>
-            {pattern.name}, rung {setup.rung} of {pattern.rungs.length}: {rung?.name}
-          </Quiet>
+          <What>
+            <PatternPicker pattern={pattern} />
+            <Quiet>
+              rung {setup.rung} of {pattern.rungs.length}: {rung?.name}
+            </Quiet>
+          </What>
           <Headline>{athlete.name}, ready when you are.</Headline>
           {athlete.note && <p style={{ margin: '10px 0 0', maxWidth: '60ch' }}>{athlete.note}</p>}
           <DrillChoicesForm choices={choices} onChange={keep} rung={rung} seed={seed} />

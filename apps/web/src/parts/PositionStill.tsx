@@ -1,6 +1,6 @@
 import type { Standing } from '@orthokin/core/pattern';
 import type { ReactElement } from 'react';
-import { SHOE_M, Sole } from './floor/Sole.js';
+import { SHOE_M, Sole } from './plan/Sole.js';
 import { PHASE_COLOURS, type Phase } from './phases.js';
 import { colour } from './tokens.js';
 

@@ -5,7 +5,7 @@ import { readRep, standing, withNextCues } from '@orthokin/core/timing';
 import { useMemo, type ReactElement } from 'react';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
-import { FloorPlan } from '../parts/floor/FloorPlan.js';
+import { FloorPlan } from '../parts/plan/FloorPlan.js';
 import { dayWords, seconds, timeWords } from '../parts/format.js';
 import { Failed } from '../parts/Notice.js';
 import { RibbonLegend } from '../parts/ribbon/RibbonLegend.js';

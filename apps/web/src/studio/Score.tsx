@@ -200,7 +200,7 @@ function Scrub({ scale }: { scale: Scale }): ReactElement {
       maxValue={Math.round(scale.toMs)}
       step={20}
       defaultValue={Math.round(scale.fromMs)}
-      onChange={(ms) => player.seek(ms as number)}
+      onChange={(ms) => player.seek(ms)}
     >
       <SliderTrack>
         <SliderThumb />

@@ -23,12 +23,12 @@ import {
 } from 'react';
 import styled from 'styled-components';
 import { IconButton } from '../parts/IconButton.js';
-import { Court, HomeRing } from '../parts/floor/Court.js';
-import { MARKER_M } from '../parts/floor/FloorPlan.js';
-import { MarkerShapeAt } from '../parts/floor/Marker.js';
-import { SHOE_M, Sole } from '../parts/floor/Sole.js';
-import { PathLine, StepNumbers, StepSole } from '../parts/floor/Step.js';
-import { viewBox, viewOfCourt, viewOfLeg } from '../parts/floor/view.js';
+import { Court, HomeRing } from '../parts/plan/Court.js';
+import { MARKER_M } from '../parts/plan/FloorPlan.js';
+import { MarkerShapeAt } from '../parts/plan/Marker.js';
+import { SHOE_M, Sole } from '../parts/plan/Sole.js';
+import { PathLine, StepNumbers, StepSole } from '../parts/plan/Step.js';
+import { viewBox, viewOfCourt, viewOfLeg, type View } from '../parts/plan/view.js';
 import { PHASE_COLOURS } from '../parts/phases.js';
 import { colour } from '../parts/tokens.js';
 import { useEditor } from './editor.js';
@@ -228,6 +228,14 @@ const StepHandle = memo(function StepHandle({
   );
 });
 
+/** Floor enough to fill the frame, whatever its shape. */
+const around = ({ x, y, width, height }: View): View => ({
+  x: x - width,
+  y: y - height,
+  width: 3 * width,
+  height: 3 * height,
+});
+
 const round = (metres: number): number => Math.round(metres * 100) / 100;
 
 /** Between the picked foot and the other one as it stands then: how wide the base is. */
@@ -355,7 +363,7 @@ export function StudioFloor(): ReactElement {
     <Frame>
       <svg ref={svg} viewBox={viewBox(view)} aria-label="The floor" role="group" id="studio-floor">
         <g ref={surface} transform={zoom.transform.toString()}>
-          <Court floor={pattern} view={whole} />
+          <Court floor={pattern} view={around(whole)} />
           <HomeRing radiusM={pattern.home.radiusM} />
           {pattern.legs.map((each) =>
             each === leg ? null : (

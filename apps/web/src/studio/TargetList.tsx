@@ -3,7 +3,7 @@ import { legOf } from '@orthokin/core/pattern';
 import { LandPlot } from 'lucide-react';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
-import { Marker } from '../parts/floor/Marker.js';
+import { Marker } from '../parts/plan/Marker.js';
 import { colour, MIDDLE } from '../parts/tokens.js';
 import { useEditor } from './editor.js';
 import { useSelection } from './selection.js';

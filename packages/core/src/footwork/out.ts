@@ -269,7 +269,11 @@ export function layOut(
     }
     case 'shuffle out':
       return { landings: singly([...shuffleSteps(ground), planted]), stepIn };
-    default:
+    case 'crossover out':
+    case 'drop-step and run back':
+    case 'run forward':
+    case 'lunge':
+    case 'approach':
       return { landings: singly([...runningSteps(ground), planted]), stepIn };
   }
 }

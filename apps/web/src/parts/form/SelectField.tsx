@@ -10,6 +10,7 @@ import {
   SelectValue,
 } from 'react-aria-components';
 import styled from 'styled-components';
+import { Unseen } from '../Text.js';
 import { colour, FONT } from '../tokens.js';
 
 const Box = styled(Select)`
@@ -77,11 +78,13 @@ const Options = styled(Popover)`
 /** One of a few, by name. */
 export function SelectField<Value extends string>({
   label,
+  hideLabel = false,
   value,
   options,
   onChange,
 }: {
   label: string;
+  hideLabel?: boolean;
   value: Value;
   /** Values, or values with the words for them. */
   options: readonly (Value | readonly [value: Value, words: string])[];
@@ -92,7 +95,7 @@ export function SelectField<Value extends string>({
   );
   return (
     <Box value={value} onChange={(key) => key !== null && onChange(key as Value)}>
-      <Label>{label}</Label>
+      <Label>{hideLabel ? <Unseen>{label}</Unseen> : label}</Label>
       <Button>
         <SelectValue />
         <ChevronDown size={17} aria-hidden />

@@ -4,7 +4,7 @@ import type { RepReading, TimedEvent } from '@orthokin/core/timing';
 import { Flag } from 'lucide-react';
 import type { ReactElement } from 'react';
 import { seconds } from '../format.js';
-import { MarkerShapeAt } from '../floor/Marker.js';
+import { MarkerShapeAt } from '../plan/Marker.js';
 import { PHASE_COLOURS, phaseFill } from '../phases.js';
 import { colour, MONO } from '../tokens.js';
 import { limitsOf, sinceCue, type Limits, type Scale } from './scale.js';

@@ -7,7 +7,7 @@ import { Button } from '../../parts/Button.js';
 import { LengthField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { TextField } from '../../parts/form/TextField.js';
-import { Marker } from '../../parts/floor/Marker.js';
+import { Marker } from '../../parts/plan/Marker.js';
 import { IconButton } from '../../parts/IconButton.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';

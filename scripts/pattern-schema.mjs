@@ -1,0 +1,17 @@
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import 'reflect-metadata';
+import { ensureBuilt } from './lib/build.mjs';
+import { ROOT } from './lib/paths.mjs';
+import { run } from './lib/say.mjs';
+
+// Writes docs/pattern.schema.json anew from the rules of the contract.
+await run(async () => {
+  ensureBuilt();
+  const { patternSchema } = await import('../apps/server/dist/patterns/pattern-schema.js');
+  writeFileSync(
+    join(ROOT, 'docs/pattern.schema.json'),
+    `${JSON.stringify(patternSchema(), null, 2)}\n`,
+  );
+  return 0;
+});
