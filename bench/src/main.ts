@@ -4,6 +4,8 @@ import type { Rung } from '@orthokin/core/pattern';
 import { simulateRep, TYPICAL_ATHLETE } from '@orthokin/core/simulation';
 import { summariseSet } from '@orthokin/core/stats';
 import { readRep, type Rep } from '@orthokin/core/timing';
+import { blankPattern, checkFootwork, layLeg, usualPlan } from '@orthokin/core/footwork';
+import { layoutTargets, nextMarker, withLeg, type Pattern } from '@orthokin/core/pattern';
 import { Bench } from 'tinybench';
 
 const SETTINGS = { falseStartMs: 100, responseLimitMs: 3000, splitWindowMs: [-60, 120] } as const;
@@ -41,6 +43,27 @@ const judged = Array.from({ length: 500 }, (_, i) => ({
   judgement: judgeSet(readings.slice(0, 12), RUNG),
 }));
 
+/** A pattern with as many targets as there can be, no feet laid. */
+function twelveTargets(): Pattern {
+  let targets = layoutTargets('star', 2.6);
+  for (let turn = 0; turn < 6; turn++) {
+    const angle = (turn * Math.PI) / 3;
+    const at = { x: 3.6 * Math.sin(angle + 0.3), y: 3.6 * Math.cos(angle + 0.3) };
+    const added = nextMarker(targets, at);
+    if (added) targets = [...targets, added];
+  }
+  return { ...blankPattern('bench'), targets };
+}
+
+const layAll = (pattern: Pattern): Pattern =>
+  pattern.targets.reduce(
+    (done, target) => withLeg(done, layLeg(done, target, usualPlan(target))),
+    pattern,
+  );
+
+const bare = twelveTargets();
+const laid = layAll({ ...bare, targets: bare.targets.slice(0, 6) });
+
 const bench = new Bench({ time: 1000 });
 bench
   .add('read 1,000 reps', () => void read(thousand))
@@ -48,6 +71,10 @@ bench
   .add('summarise 100,000 reps', () => void summariseSet(hundredThousand))
   .add('judge a set of 200 reps', () => void judgeSet(readings.slice(0, 200), RUNG))
   .add('decide over 500 sets', () => void decideByCount(judged, DEFAULT_COUNT_RULE, true))
+  .add('lay and check 12 targets', () => void checkFootwork(layAll(bare)))
+  .add('check 1,000 patterns of 6', () => {
+    for (let n = 0; n < 1000; n++) checkFootwork(laid);
+  })
   .add('schedule 200 cues', () => {
     shuffledSchedule(
       { targets: ['A', 'B', 'C', 'D', 'E', 'F'], reps: 200, maxRun: 2, foreperiodMs: [900, 1900] },

@@ -39,6 +39,16 @@ for (const theme of ['light', 'dark'] as const) {
       await page.getByRole('link', { name: /Oskar Tvedmoor/ }).click();
       await page.getByText('Every rep in figures').click();
       await expectSound(page);
+      await page.goto('/patterns');
+      await expect(page.getByRole('listitem')).toHaveCount(8);
+      await expectSound(page);
+      await page.getByRole('link', { name: /^The floor of Four corners/ }).click();
+      await expect(page.getByRole('heading', { name: 'Markers' })).toBeVisible();
+      await expectSound(page);
+      await page.goto(`${page.url()}?leg=C`);
+      await page.getByRole('button', { name: /^Step 5,/ }).click({ force: true });
+      await expect(page.getByRole('article', { name: 'Load' })).toBeVisible();
+      await expectSound(page);
     }
   });
 }

@@ -6,11 +6,15 @@ import { Lost } from './Lost.js';
 const floor = async () => ({ Component: (await import('../floor/FloorPage.js')).FloorPage });
 const review = async () => ({ Component: (await import('../review/ReviewPage.js')).ReviewPage });
 const newest = async () => ({ Component: (await import('../review/NewestSets.js')).NewestSets });
-const library = async () => ({ Component: (await import('../studio/LibraryPage.js')).LibraryPage });
+const library = async () => ({
+  Component: (await import('../library/LibraryPage.js')).LibraryPage,
+});
 const studio = async () => ({ Component: (await import('../studio/StudioPage.js')).StudioPage });
-const setOut = async () => ({ Component: (await import('../studio/SetOutSheet.js')).SetOutSheet });
+const setOut = async () => ({
+  Component: (await import('../studio/print/SetOutSheet.js')).SetOutSheet,
+});
 const cards = async () => ({
-  Component: (await import('../studio/PositionCards.js')).PositionCards,
+  Component: (await import('../studio/print/PositionCards.js')).PositionCards,
 });
 
 /**

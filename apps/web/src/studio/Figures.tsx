@@ -1,12 +1,12 @@
 import { legFigures, patternFigures, type WayFigures } from '@orthokin/core/footwork';
 import { lengthWords, type LengthUnit } from '@orthokin/core/floor';
 import type { Leg, Pattern } from '@orthokin/core/pattern';
-import type { ReactElement } from 'react';
+import { memo, type ReactElement } from 'react';
 import { Button, Dialog, DialogTrigger, Popover } from 'react-aria-components';
 import styled from 'styled-components';
 import { colour } from '../parts/tokens.js';
-import { useEditor } from './editor.js';
-import { useUnit } from './unit.js';
+import { useEditor } from './state/editor.js';
+import { useUnit } from './state/unit.js';
 
 /** A figure with the way it was worked out. */
 interface Figure {
@@ -48,16 +48,18 @@ const How = styled(Popover)`
   }
 `;
 
-const FigureButton = ({ value, words, how }: Figure): ReactElement => (
-  <DialogTrigger>
-    <Button>
-      <strong>{value}</strong> {words}
-    </Button>
-    <How placement="top">
-      <Dialog aria-label={`How ${words} was worked out`}>{how}</Dialog>
-    </How>
-  </DialogTrigger>
-);
+const FigureButton = memo(function FigureButton({ value, words, how }: Figure): ReactElement {
+  return (
+    <DialogTrigger>
+      <Button>
+        <strong>{value}</strong> {words}
+      </Button>
+      <How placement="top">
+        <Dialog aria-label={`How ${words} was worked out`}>{how}</Dialog>
+      </How>
+    </DialogTrigger>
+  );
+});
 
 const s = (ms: number): string => `${(ms / 1000).toFixed(2)} s`;
 
@@ -150,8 +152,8 @@ export function Figures({ leg }: { leg: Leg | undefined }): ReactElement {
   const figures = leg ? ofLeg(pattern, leg, unit) : ofPattern(pattern, unit);
   return (
     <Row role="group" aria-label="Figures">
-      {figures.map((figure) => (
-        <FigureButton key={figure.words} {...figure} />
+      {figures.map((figure, i) => (
+        <FigureButton key={i} {...figure} />
       ))}
     </Row>
   );

@@ -1,5 +1,5 @@
 import { Play, Redo2, Save, Undo2 } from 'lucide-react';
-import type { ReactElement } from 'react';
+import { memo, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { Refused } from '../club/api.js';
@@ -8,7 +8,7 @@ import { IconButton } from '../parts/IconButton.js';
 import { Notice } from '../parts/Notice.js';
 import { Quiet } from '../parts/Text.js';
 import { colour, FONT, NARROW } from '../parts/tokens.js';
-import { useEditor } from './editor.js';
+import { useEditor } from './state/editor.js';
 import { StudioMenu } from './StudioMenu.js';
 
 const Bar = styled.header`
@@ -50,7 +50,7 @@ const Bar = styled.header`
 const CONFLICT = 409;
 
 /** The pattern's name, whether it is saved, and the ways on. */
-export function StudioHead(): ReactElement {
+export const StudioHead = memo(function StudioHead(): ReactElement {
   const editor = useEditor();
   const { pattern, version, unsaved, edit, saveError } = editor;
   const navigate = useNavigate();
@@ -124,4 +124,4 @@ export function StudioHead(): ReactElement {
       )}
     </>
   );
-}
+});

@@ -9,11 +9,11 @@ import { v7 } from 'uuid';
 import { useArchive } from '../club/queries.js';
 import { IconButton } from '../parts/IconButton.js';
 import { colour } from '../parts/tokens.js';
-import { keepDraft } from './draft.js';
-import { useEditor } from './editor.js';
-import { download, drawingAsPng, drawingAsSvg, fileName } from './export-drawing.js';
+import { keepDraft } from '../log/draft.js';
+import { useEditor } from './state/editor.js';
+import { download, drawingAsPng, drawingAsSvg, fileName } from './drawing/export-drawing.js';
 
-import { useSelection } from './selection.js';
+import { useSelection } from './state/selection.js';
 
 const Items = styled(Popover)`
   border: 1.5px solid ${colour('ink')};

@@ -1,6 +1,15 @@
+import { outTimes, rhythmOf } from '@orthokin/core/footwork';
 import { legOf, targetOf, type Pattern } from '@orthokin/core/pattern';
 import type { LengthUnit } from '@orthokin/core/floor';
-import { useEffect, useMemo, useState, type ReactElement } from 'react';
+import {
+  memo,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useState,
+  type ReactElement,
+  type ReactNode,
+} from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { usePattern } from '../club/queries.js';
@@ -9,30 +18,31 @@ import { ButtonLink } from '../parts/Button.js';
 import { Failed } from '../parts/Notice.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
 import { colour, MIDDLE } from '../parts/tokens.js';
-import { draftOf } from './draft.js';
-import { EditorContext, usePatternEditor } from './editor.js';
+import { draftOf } from '../log/draft.js';
+import { EditorContext, useEditor, usePatternEditor, type Editor } from './state/editor.js';
 import { Figures } from './Figures.js';
-import { Findings } from './Findings.js';
+import { Findings } from './leg/Findings.js';
 import { FloorPanel } from './panel/FloorPanel.js';
-import { LegForm } from './LegForm.js';
-import { Player } from './player.js';
-import { PlayerContext } from './player-context.js';
-import { Positions } from './Positions.js';
-import { Score } from './Score.js';
-import { SelectionContext, type Selection } from './selection.js';
-import { StepPanel } from './StepPanel.js';
-import { StudioFloor } from './StudioFloor.js';
+import { LegForm } from './leg/LegForm.js';
+import { Player } from './score/player.js';
+import { PlayerContext } from './score/player-context.js';
+import { Positions } from './leg/Positions.js';
+import { rhythmSentence } from './score/rhythm-words.js';
+import { Score } from './score/Score.js';
+import { SelectionContext, useSelection, type Selection } from './state/selection.js';
+import { StepPanel } from './leg/StepPanel.js';
+import { StudioFloor } from './drawing/StudioFloor.js';
 import { StudioHead } from './StudioHead.js';
 import { TargetList } from './TargetList.js';
-import { Transport } from './Transport.js';
-import { UnitContext } from './unit.js';
+import { Transport } from './score/Transport.js';
+import { UnitContext } from './state/unit.js';
 import { useStudioKeys } from './useStudioKeys.js';
 
 const Bench = styled.div`
   display: grid;
   grid-template-columns: 178px minmax(0, 1fr) minmax(350px, 390px);
-  grid-template-areas: 'parts floor panel' 'score score panel';
-  gap: 18px 28px;
+  grid-template-areas: 'parts floor panel' 'parts figures panel' 'score score panel';
+  gap: 6px 28px;
   align-items: start;
   .parts {
     grid-area: parts;
@@ -47,6 +57,9 @@ const Bench = styled.div`
   &[data-open='floor'] .drawing {
     height: clamp(420px, calc(100vh - 240px), 760px);
   }
+  .figures {
+    grid-area: figures;
+  }
   .panel {
     grid-area: panel;
     max-height: calc(100vh - 150px);
@@ -58,12 +71,13 @@ const Bench = styled.div`
     display: grid;
     grid-template-columns: minmax(0, 1fr) 230px;
     gap: 24px;
+    margin-top: 10px;
     padding-top: 14px;
     border-top: 1px solid ${colour('rule')};
   }
   @media (max-width: ${MIDDLE}) {
     grid-template-columns: minmax(0, 1fr);
-    grid-template-areas: 'parts' 'floor' 'score' 'panel';
+    grid-template-areas: 'parts' 'floor' 'figures' 'score' 'panel';
     .panel {
       max-height: none;
     }
@@ -108,9 +122,8 @@ function Studio({
   const selection = useSelectionState(pattern);
   const [unit, setUnit] = useRemembered<LengthUnit>('length-unit', 'metres');
   const [player] = useState(() => new Player());
-  const { letter, step } = selection;
+  const { letter } = selection;
   const leg = letter === null ? undefined : legOf(pattern, letter);
-  const target = letter === null ? undefined : targetOf(pattern, letter);
   useEffect(() => player.load(leg ?? null), [player, leg]);
   useEffect(() => () => player.pause(), [player]);
   useStudioKeys(editor, selection, player);
@@ -121,36 +134,18 @@ function Studio({
         <UnitContext value={units}>
           <PlayerContext value={player}>
             <Page style={{ paddingTop: 16 }}>
-              <StudioHead />
+              <Calmly editor={editor}>
+                <StudioHead />
+              </Calmly>
               <Bench data-open={leg ? 'leg' : 'floor'}>
-                <div className="parts">
-                  <TargetList />
-                </div>
                 <div className="floor">
                   <div className="drawing">
                     <StudioFloor />
                   </div>
-                  <Figures leg={leg} />
                 </div>
-                <div className="panel">
-                  {target && <LegForm target={target} leg={leg} />}
-                  {leg && step !== null && <StepPanel leg={leg} index={step} />}
-                  {leg && <Findings leg={leg} />}
-                  {leg && <Positions leg={leg} />}
-                  {target && !leg && (
-                    <Quiet>
-                      No feet are laid to {target.name} yet. Choose how to travel, load and recover,
-                      and lay them.
-                    </Quiet>
-                  )}
-                  {!target && <FloorPanel />}
-                </div>
-                {leg && (
-                  <div className="score">
-                    <Score leg={leg} />
-                    <Transport leg={leg} />
-                  </div>
-                )}
+                <Calmly editor={editor}>
+                  <Besides />
+                </Calmly>
               </Bench>
             </Page>
           </PlayerContext>
@@ -159,6 +154,49 @@ function Studio({
     </EditorContext>
   );
 }
+
+/** What is beside the drawing may follow a drag a moment later, so that the drag itself is smooth. */
+function Calmly({ editor, children }: { editor: Editor; children: ReactNode }): ReactElement {
+  const calm = useDeferredValue(editor);
+  return <EditorContext value={calm}>{children}</EditorContext>;
+}
+
+/** The parts, the figures, the panel and the score of what is open. */
+const Besides = memo(function Besides(): ReactElement {
+  const { pattern } = useEditor();
+  const { letter, step } = useSelection();
+  const leg = letter === null ? undefined : legOf(pattern, letter);
+  const target = letter === null ? undefined : targetOf(pattern, letter);
+  return (
+    <>
+      <div className="parts">
+        <TargetList />
+      </div>
+      <div className="figures">
+        <Figures leg={leg} />
+      </div>
+      <div className="panel">
+        {target && <LegForm target={target} leg={leg} />}
+        {leg && step !== null && <StepPanel leg={leg} index={step} />}
+        {leg && <Findings leg={leg} />}
+        {leg && <Positions leg={leg} />}
+        {target && !leg && (
+          <Quiet>
+            No feet are laid to {target.name} yet. Choose how to travel, load and recover, and lay
+            them.
+          </Quiet>
+        )}
+        {!target && <FloorPanel />}
+      </div>
+      {leg && (
+        <div className="score">
+          <Score leg={leg} />
+          <Transport letter={leg.target} rhythm={rhythmSentence(rhythmOf(outTimes(leg)))} />
+        </div>
+      )}
+    </>
+  );
+});
 
 /** The pattern studio: a pattern as saved last, or as it was left on this device. */
 export function StudioPage(): ReactElement {

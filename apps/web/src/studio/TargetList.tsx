@@ -5,8 +5,8 @@ import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { Marker } from '../parts/plan/Marker.js';
 import { colour, MIDDLE } from '../parts/tokens.js';
-import { useEditor } from './editor.js';
-import { useSelection } from './selection.js';
+import { useEditor } from './state/editor.js';
+import { useSelection } from './state/selection.js';
 
 const List = styled.ul`
   display: grid;

@@ -1,8 +1,8 @@
 import { changeLeg, removePlacement } from '@orthokin/core/pattern';
 import { useEffect, useRef } from 'react';
-import type { Editor } from './editor.js';
-import type { Player } from './player.js';
-import type { Selection } from './selection.js';
+import type { Editor } from './state/editor.js';
+import type { Player } from './score/player.js';
+import type { Selection } from './state/selection.js';
 
 const isTyped = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.matches('input, textarea, [role=dialog] *');

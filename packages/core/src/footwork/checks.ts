@@ -5,7 +5,7 @@ import {
   loadIndex,
   POSITION_NAMES,
   positionOf,
-  standingAfter,
+  standings,
   targetOf,
   type FootPlace,
   type Leg,
@@ -117,19 +117,12 @@ function crossedBy({ left, right }: Standing): number {
 }
 
 const feetCrossing: Check = ({ pattern, leg }) =>
-  leg.placements.flatMap(({ kind }, index): Seen[] => {
-    if (kind !== 'shuffle') return [];
-    const measured = crossedBy(standingAfter(pattern.stance, leg.placements.slice(0, index + 1)));
+  standings(pattern.stance, leg.placements).flatMap((standing, index): Seen[] => {
+    if (leg.placements[index]?.kind !== 'shuffle') return [];
+    const measured = crossedBy(standing);
     if (measured <= CROSSING_SLACK_M) return [];
-    return [
-      {
-        check: 'feet crossing',
-        steps: [index],
-        measured,
-        allowed: [null, CROSSING_SLACK_M],
-        unit: 'm',
-      },
-    ];
+    const allowed = [null, CROSSING_SLACK_M] as const;
+    return [{ check: 'feet crossing', steps: [index], measured, allowed, unit: 'm' }];
   });
 
 /** Heel, middle and toe of a sole. */
@@ -140,19 +133,13 @@ const soleGap = (a: FootPlace, b: FootPlace): number =>
   Math.min(...solePoints(a).flatMap((p) => solePoints(b).map((q) => distance(p, q))));
 
 const feetOverlapping: Check = ({ pattern, leg }) =>
-  leg.placements.flatMap((_, index): Seen[] => {
-    const { left, right } = standingAfter(pattern.stance, leg.placements.slice(0, index + 1));
+  standings(pattern.stance, leg.placements).flatMap(({ left, right }, index): Seen[] => {
+    // Most feet are so far apart that their soles need no closer look.
+    if (distance(left.at, right.at) > 2 * SOLE_REACH_M + SOLE_WIDTH_M) return [];
     const measured = soleGap(left, right);
     if (measured >= SOLE_WIDTH_M) return [];
-    return [
-      {
-        check: 'feet overlapping',
-        steps: [index],
-        measured,
-        allowed: [SOLE_WIDTH_M, null],
-        unit: 'm',
-      },
-    ];
+    const allowed = [SOLE_WIDTH_M, null] as const;
+    return [{ check: 'feet overlapping', steps: [index], measured, allowed, unit: 'm' }];
   });
 
 const possibleSteps: Check = ({ pattern, leg }) =>

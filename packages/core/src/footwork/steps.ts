@@ -1,11 +1,5 @@
-import { distance, midpoint, type Point } from '../floor/index.js';
-import {
-  loadIndex,
-  standingAfter,
-  type Leg,
-  type Pattern,
-  type Placement,
-} from '../pattern/index.js';
+import { distance, midpoint, otherSide, type Point, type Side } from '../floor/index.js';
+import { loadIndex, standings, type Leg, type Pattern, type Placement } from '../pattern/index.js';
 
 type OnStance = Pick<Pattern, 'stance'>;
 
@@ -29,19 +23,20 @@ export interface Step {
 
 /** Every placement of a leg as a step. */
 export function stepsOf({ stance }: OnStance, { placements }: Pick<Leg, 'placements'>): Step[] {
+  const stood = standings(stance, placements);
+  const landedMs: Partial<Record<Side, number>> = {};
   return placements.map((placement, index) => {
-    const earlier = placements.slice(0, index);
-    const { left, right } = standingAfter(stance, earlier);
-    const [own, other] = placement.foot === 'left' ? [left, right] : [right, left];
-    const ownBefore = earlier.findLast(({ foot }) => foot === placement.foot);
-    const before = earlier.at(-1);
+    const { foot, at, atMs } = placement;
+    const before = stood[index - 1] ?? stance;
+    const ownMs = landedMs[foot];
+    landedMs[foot] = atMs;
     return {
       index,
       placement,
-      lengthM: distance(other.at, placement.at),
-      swingM: distance(own.at, placement.at),
-      sinceOwnMs: ownBefore ? placement.atMs - ownBefore.atMs : null,
-      intervalMs: before ? placement.atMs - before.atMs : null,
+      lengthM: distance(before[otherSide(foot)].at, at),
+      swingM: distance(before[foot].at, at),
+      sinceOwnMs: ownMs === undefined ? null : atMs - ownMs,
+      intervalMs: index === 0 ? null : atMs - (placements[index - 1]?.atMs ?? atMs),
     };
   });
 }
@@ -52,12 +47,12 @@ export const AT_ONCE_MS = 30;
 /** Middle between the feet after each moment at which one or both land, beginning in stance. */
 export function midpointPath({ stance }: OnStance, placements: readonly Placement[]): Point[] {
   const path = [midpoint(stance.left.at, stance.right.at)];
-  for (const [i, { atMs }] of placements.entries()) {
-    const next = placements[i + 1];
+  for (const [i, { left, right }] of standings(stance, placements).entries()) {
+    const [landing, next] = [placements[i], placements[i + 1]];
     // A hop is one landing: the middle between two halves of it is nowhere anybody stood.
-    if (next && next.atMs - atMs < AT_ONCE_MS && next.foot !== placements[i]?.foot) continue;
-    const { left, right } = standingAfter(stance, placements.slice(0, i + 1));
-    path.push(midpoint(left.at, right.at));
+    const isHalf =
+      landing && next && next.atMs - landing.atMs < AT_ONCE_MS && next.foot !== landing.foot;
+    if (!isHalf) path.push(midpoint(left.at, right.at));
   }
   return path;
 }

@@ -56,7 +56,7 @@ export {
   type Standing,
   type StepKind,
 } from './placement.js';
-export { notesOf, positionOf, standingAfter } from './position.js';
+export { notesOf, positionOf, standingAfter, standings } from './position.js';
 export { GATED_DURATIONS, type GatedDuration, type Rung } from './rung.js';
 export { bestLandmark, landmarksOf, tapeMarks, type Landmark, type TapeMark } from './set-out.js';
 export { copyLegAcross, counterpartOf } from './sides.js';

@@ -1,20 +1,24 @@
-import type { Side } from '../floor/index.js';
 import { arrivalMs, type Leg } from './leg.js';
 import type { PositionName, PositionNotes } from './notes.js';
 import type { Pattern } from './pattern.js';
-import type { FootPlace, Placement, Standing } from './placement.js';
+import type { Placement, Standing } from './placement.js';
+
+/** The feet as they stand after each of `placements`, in a leg that begins in `stance`. */
+export function standings(stance: Standing, placements: readonly Placement[]): Standing[] {
+  let now = stance;
+  return placements.map((placement) => {
+    const { foot, weight } = placement;
+    now =
+      foot === 'left'
+        ? { left: placement, right: now.right, leftWeight: weight }
+        : { left: now.left, right: placement, leftWeight: 1 - weight };
+    return now;
+  });
+}
 
 /** The feet as they stand after the last of `landed`, in a leg that begins in `stance`. */
-export function standingAfter(stance: Standing, landed: readonly Placement[]): Standing {
-  const foot = (side: Side): FootPlace =>
-    landed.findLast(({ foot }) => foot === side) ?? stance[side];
-  const last = landed.at(-1);
-  return {
-    left: foot('left'),
-    right: foot('right'),
-    leftWeight: last ? (last.foot === 'left' ? last.weight : 1 - last.weight) : stance.leftWeight,
-  };
-}
+export const standingAfter = (stance: Standing, landed: readonly Placement[]): Standing =>
+  standings(stance, landed).at(-1) ?? stance;
 
 /** How many placements belong to a position or come before it; −1 when the position is missing. */
 function landedBy(name: Exclude<PositionName, 'stance'>, leg: Leg): number {

@@ -1,5 +1,5 @@
 import { ChevronDown } from 'lucide-react';
-import type { ReactElement } from 'react';
+import { memo, useCallback, useEffect, useRef, type ReactElement } from 'react';
 import {
   Button,
   Label,
@@ -75,26 +75,27 @@ const Options = styled(Popover)`
   }
 `;
 
-/** One of a few, by name. */
-export function SelectField<Value extends string>({
+/** A value, or a value with the words for it. */
+type Option<Value extends string> = Value | readonly [value: Value, words: string];
+
+interface Choice<Value extends string> {
+  readonly label: string;
+  readonly hideLabel?: boolean;
+  readonly value: Value;
+  readonly options: readonly Option<Value>[];
+  readonly onChange: (value: Value) => void;
+}
+
+/** A select keeps a collection of its options; drawn anew with every frame of a drag it is too slow. */
+const Drawn = memo(function Drawn({
   label,
   hideLabel = false,
   value,
   options,
   onChange,
-}: {
-  label: string;
-  hideLabel?: boolean;
-  value: Value;
-  /** Values, or values with the words for them. */
-  options: readonly (Value | readonly [value: Value, words: string])[];
-  onChange: (value: Value) => void;
-}): ReactElement {
-  const items = options.map((option) =>
-    typeof option === 'string' ? ([option, option] as const) : option,
-  );
+}: Choice<string>): ReactElement {
   return (
-    <Box value={value} onChange={(key) => key !== null && onChange(key as Value)}>
+    <Box value={value} onChange={(key) => key !== null && onChange(String(key))}>
       <Label>{hideLabel ? <Unseen>{label}</Unseen> : label}</Label>
       <Button>
         <SelectValue />
@@ -102,13 +103,26 @@ export function SelectField<Value extends string>({
       </Button>
       <Options>
         <ListBox>
-          {items.map(([id, words]) => (
-            <ListBoxItem key={id} id={id}>
-              {words}
-            </ListBoxItem>
-          ))}
+          {options.map((option) => {
+            const [id, words] = typeof option === 'string' ? [option, option] : option;
+            return (
+              <ListBoxItem key={id} id={id}>
+                {words}
+              </ListBoxItem>
+            );
+          })}
         </ListBox>
       </Options>
     </Box>
   );
+});
+
+/** One of a few, by name. */
+export function SelectField<Value extends string>(props: Choice<Value>): ReactElement {
+  const latest = useRef(props.onChange);
+  useEffect(() => {
+    latest.current = props.onChange;
+  });
+  const choose = useCallback((value: string) => latest.current(value as Value), []);
+  return <Drawn {...props} onChange={choose} />;
 }

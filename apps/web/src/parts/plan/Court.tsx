@@ -18,6 +18,16 @@ function arcPath({ centre, radiusM, fromDeg, toDeg }: Arc): string {
   return `M${at(fromDeg)}A${r} 0 0 1 ${at(half)}A${r} 0 0 1 ${at(toDeg)}`;
 }
 
+/** The gaps between the boards. Lines, not a pattern: browsers fill patterns slowly in a drag. */
+function boardsPath({ x, y, width, height }: View): string {
+  const first = Math.ceil(x / BOARD_M) * BOARD_M;
+  const gaps = Math.max(0, Math.ceil((x + width - first) / BOARD_M));
+  return Array.from(
+    { length: gaps },
+    (_, i) => `M${(first + i * BOARD_M).toFixed(2)} ${y}v${height}`,
+  ).join('');
+}
+
 /** The floor's boards and the court's lines, as seen from home base, cut off at the view. */
 export function Court({
   floor,
@@ -34,17 +44,14 @@ export function Court({
   return (
     <>
       <defs>
-        <pattern id={`${id}boards`} width={BOARD_M} height={40} patternUnits="userSpaceOnUse">
-          <rect width={BOARD_M} height={40} fill={colour('floor')} />
-          <rect width={0.02} height={40} fill={colour('board')} />
-        </pattern>
         <clipPath id={`${id}view`}>
           <rect {...view} />
         </clipPath>
       </defs>
       {/* Where the drawing does not fill its place, no court line runs on. */}
       <g clipPath={`url(#${id}view)`}>
-        <rect {...view} fill={`url(#${id}boards)`} />
+        <rect {...view} fill={colour('floor')} />
+        <path d={boardsPath(view)} stroke={colour('board')} strokeWidth={0.02} fill="none" />
         <g stroke={colour('floorLine')} strokeWidth={0.045} fill="none" opacity={0.75}>
           {lines.map(({ from, to }, i) => (
             <line key={i} x1={from.x} y1={-from.y} x2={to.x} y2={-to.y} />

@@ -25,25 +25,29 @@ export const StepSole = memo(function StepSole({
 });
 
 /** The steps' numbers, above all soles. */
-export const StepNumbers = ({ placements }: { placements: readonly Placement[] }): ReactElement => (
-  <g
-    textAnchor="middle"
-    fontSize={0.13}
-    fontWeight={650}
-    fill={colour('ink')}
-    stroke={colour('floor')}
-    strokeWidth={0.045}
-    paintOrder="stroke"
-    pointerEvents="none"
-    className="mono"
-  >
-    {stepNumberPlaces(placements).map(({ x, y }, i) => (
-      <text key={i} x={x} y={-y} dy="0.35em">
-        {i + 1}
-      </text>
-    ))}
-  </g>
-);
+export const StepNumbers = memo(function StepNumbers({
+  placements,
+}: {
+  placements: readonly Placement[];
+}): ReactElement {
+  return (
+    <g
+      textAnchor="middle"
+      fontSize={0.13}
+      fontWeight={650}
+      fill={colour('ink')}
+      pointerEvents="none"
+      className="mono"
+    >
+      {stepNumberPlaces(placements).map(({ x, y }, i) => (
+        <g key={i} transform={`translate(${x} ${-y})`}>
+          <circle r={0.09} fill={colour('floor')} fillOpacity={0.8} />
+          <text dy="0.35em">{i + 1}</text>
+        </g>
+      ))}
+    </g>
+  );
+});
 
 /** The way the middle between the feet takes. */
 export const PathLine = ({

@@ -38,14 +38,16 @@ export function viewOfTargets({ court, sizeM, home, targets }: FloorOf): View {
 
 const LEG_MARGIN_M = 0.75;
 
+/** Less than this across and the feet of a short leg would fill the drawing, metres. */
+const LEAST_ACROSS_M = 4;
+const LEAST_ALONG_M = 3;
+
 /** Home base and one place, closely. */
-export const viewOfLeg = (to: Point): View =>
-  between(
-    Math.min(0, to.x) - LEG_MARGIN_M,
-    Math.max(0, to.x) + LEG_MARGIN_M,
-    Math.min(0, to.y) - LEG_MARGIN_M,
-    Math.max(0, to.y) + LEG_MARGIN_M,
-  );
+export function viewOfLeg({ x, y }: Point): View {
+  const across = Math.max(LEAST_ACROSS_M, Math.abs(x) + 2 * LEG_MARGIN_M) / 2;
+  const along = Math.max(LEAST_ALONG_M, Math.abs(y) + 2 * LEG_MARGIN_M) / 2;
+  return between(x / 2 - across, x / 2 + across, y / 2 - along, y / 2 + along);
+}
 
 const EDGE_M = 0.4;
 

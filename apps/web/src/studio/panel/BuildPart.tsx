@@ -5,8 +5,8 @@ import type { ReactElement } from 'react';
 import { LengthField, NumberField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Heading, Quiet } from '../../parts/Text.js';
-import { useEditor } from '../editor.js';
-import { useUnit } from '../unit.js';
+import { useEditor } from '../state/editor.js';
+import { useUnit } from '../state/unit.js';
 import { Part } from './Part.js';
 
 /** Whom the feet are laid for: sizes that the geometry follows. */

@@ -10,9 +10,11 @@ import type { Pattern } from '@orthokin/core/pattern';
 import type { ReactElement } from 'react';
 import { LengthField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
-import { useEditor } from '../editor.js';
-import { useUnit } from '../unit.js';
+import { useEditor } from '../state/editor.js';
+import { useUnit } from '../state/unit.js';
 import { Part } from './Part.js';
+
+const COURT_OPTIONS = COURT_NAMES.map((name) => [name, COURTS[name].name] as const);
 
 /** Which court, how large, and where home base stands on it. */
 export function CourtPart(): ReactElement {
@@ -35,12 +37,7 @@ export function CourtPart(): ReactElement {
   return (
     <Part aria-label="Court">
       <div className="row" style={{ gridTemplateColumns: '2fr 1fr' }}>
-        <SelectField
-          label="Court"
-          value={court}
-          options={COURT_NAMES.map((name) => [name, COURTS[name].name] as const)}
-          onChange={choose}
-        />
+        <SelectField label="Court" value={court} options={COURT_OPTIONS} onChange={choose} />
         <SelectField label="Lengths in" value={unit} options={LENGTH_UNITS} onChange={setUnit} />
       </div>
       <div className="row" style={{ marginTop: 8 }}>

@@ -13,8 +13,8 @@ import { useState, type ReactElement } from 'react';
 import { Button } from '../../parts/Button.js';
 import { LengthField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
-import { useEditor } from '../editor.js';
-import { useUnit } from '../unit.js';
+import { useEditor } from '../state/editor.js';
+import { useUnit } from '../state/unit.js';
 import { Part } from './Part.js';
 
 const DEFAULT_DISTANCE_M = 2.5;

@@ -11,9 +11,9 @@ import { Marker } from '../../parts/plan/Marker.js';
 import { IconButton } from '../../parts/IconButton.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
-import { useEditor } from '../editor.js';
-import { fromHome } from '../marker-words.js';
-import { useUnit } from '../unit.js';
+import { useEditor } from '../state/editor.js';
+import { fromHome } from '../words/marker-words.js';
+import { useUnit } from '../state/unit.js';
 import { Part } from './Part.js';
 
 const MarkerRow = styled.li`

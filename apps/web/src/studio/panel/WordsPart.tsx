@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { TextField } from '../../parts/form/TextField.js';
-import { useEditor } from '../editor.js';
+import { useEditor } from '../state/editor.js';
 import { Part } from './Part.js';
 
 /** What the pattern is, in words. */

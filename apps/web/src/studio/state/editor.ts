@@ -1,9 +1,9 @@
 import type { PatternBody } from '@orthokin/contract';
 import { fittingRungs } from '@orthokin/core/footwork';
 import type { Pattern } from '@orthokin/core/pattern';
-import { createContext, useContext, useEffect, useState } from 'react';
-import { useSavePattern } from '../club/queries.js';
-import { draftOf, dropDraft, keepDraft } from './draft.js';
+import { createContext, useCallback, useContext, useEffect, useState } from 'react';
+import { useSavePattern } from '../../club/queries.js';
+import { draftOf, dropDraft, keepDraft } from '../../log/draft.js';
 import { begin, change, redo, undo, type History } from './history.js';
 
 /** What every part of the studio works with. */
@@ -15,7 +15,7 @@ export interface Editor {
   readonly unsaved: boolean;
   readonly canUndo: boolean;
   readonly canRedo: boolean;
-  /** One change; changes of one named gesture are taken back as one. */
+  /** One change; changes of one named gesture are taken back as one. Stays the same function. */
   readonly edit: (change: (pattern: Pattern) => Pattern, gesture?: string) => void;
   readonly undo: () => void;
   readonly redo: () => void;
@@ -66,6 +66,11 @@ export function usePatternEditor(patternId: string, loaded: Saved): Editor {
     };
   }, [patternId, present, saved, unsaved]);
 
+  const edit = useCallback<Editor['edit']>(
+    (make, gesture) => setHistory((now) => change(now, make(now.present), gesture ?? null)),
+    [],
+  );
+
   return {
     patternId,
     pattern: present,
@@ -73,7 +78,7 @@ export function usePatternEditor(patternId: string, loaded: Saved): Editor {
     unsaved,
     canUndo: history.past.length > 0,
     canRedo: history.future.length > 0,
-    edit: (make, gesture) => setHistory((now) => change(now, make(now.present), gesture ?? null)),
+    edit,
     undo: () => setHistory(undo),
     redo: () => setHistory(redo),
     discard: () => {

@@ -1,6 +1,6 @@
 import type { CheckName, Finding } from '@orthokin/core/footwork';
 import { lengthWords, type LengthUnit } from '@orthokin/core/floor';
-import { capital } from '../parts/format.js';
+import { capital } from '../../parts/format.js';
 import type { Leg, PositionName } from '@orthokin/core/pattern';
 
 export const POSITION_WORDS: Readonly<Record<PositionName, string>> = {

@@ -12,15 +12,15 @@ import { otherSide } from '@orthokin/core/floor';
 import { ArrowLeftRight, Plus, Trash2, X } from 'lucide-react';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
-import { Button } from '../parts/Button.js';
-import { LengthField, NumberField } from '../parts/form/NumberFields.js';
-import { SelectField } from '../parts/form/SelectField.js';
-import { IconButton } from '../parts/IconButton.js';
-import { Heading } from '../parts/Text.js';
-import { colour } from '../parts/tokens.js';
-import { useEditor } from './editor.js';
-import { useSelection } from './selection.js';
-import { useUnit } from './unit.js';
+import { Button } from '../../parts/Button.js';
+import { LengthField, NumberField } from '../../parts/form/NumberFields.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { IconButton } from '../../parts/IconButton.js';
+import { Heading } from '../../parts/Text.js';
+import { colour } from '../../parts/tokens.js';
+import { useEditor } from '../state/editor.js';
+import { useSelection } from '../state/selection.js';
+import { useUnit } from '../state/unit.js';
 
 const Box = styled.section`
   margin-bottom: 18px;

@@ -1,6 +1,6 @@
 import { playSpan } from '@orthokin/core/footwork';
 import type { Leg } from '@orthokin/core/pattern';
-import { allowSound, planBeep, type Beep } from '../sound/audio.js';
+import { allowSound, planBeep, type Beep } from '../../sound/audio.js';
 
 export interface Playing {
   readonly playing: boolean;

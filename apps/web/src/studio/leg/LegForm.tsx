@@ -15,13 +15,13 @@ import {
 import { FlipHorizontal2, Footprints } from 'lucide-react';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
-import { Button } from '../parts/Button.js';
-import { CheckField } from '../parts/form/CheckField.js';
-import { NumberField } from '../parts/form/NumberFields.js';
-import { SelectField } from '../parts/form/SelectField.js';
-import { colour } from '../parts/tokens.js';
-import { useEditor } from './editor.js';
-import { useSelection } from './selection.js';
+import { Button } from '../../parts/Button.js';
+import { CheckField } from '../../parts/form/CheckField.js';
+import { NumberField } from '../../parts/form/NumberFields.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { colour } from '../../parts/tokens.js';
+import { useEditor } from '../state/editor.js';
+import { useSelection } from '../state/selection.js';
 
 const Form = styled.div`
   display: grid;

@@ -26,12 +26,15 @@ export function useZoom(svg: RefObject<SVGSVGElement | null>): Zoom {
       chosen.on('.zoom', null);
     };
   }, [svg]);
-  const run = (act: (zooming: ZoomBehavior<SVGSVGElement, unknown>, on: SVGSVGElement) => void) => {
-    if (behaviour.current && svg.current) act(behaviour.current, svg.current);
-  };
-  return {
-    transform,
-    by: (factor) => run((zooming, on) => zooming.scaleBy(select(on), factor)),
-    fit: () => run((zooming, on) => zooming.transform(select(on), zoomIdentity)),
-  };
+  // The same functions for as long as the drawing lives: its buttons need not be drawn anew.
+  const [ways] = useState(() => ({
+    by: (factor: number) => {
+      if (behaviour.current && svg.current) behaviour.current.scaleBy(select(svg.current), factor);
+    },
+    fit: () => {
+      if (behaviour.current && svg.current)
+        behaviour.current.transform(select(svg.current), zoomIdentity);
+    },
+  }));
+  return { transform, ...ways };
 }

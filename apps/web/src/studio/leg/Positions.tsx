@@ -10,16 +10,16 @@ import {
 import { Pencil } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
-import { FieldBox } from '../parts/form/field.js';
-import { IconButton } from '../parts/IconButton.js';
-import { PHASE_COLOURS } from '../parts/phases.js';
-import { PositionStill, WeightBar } from '../parts/PositionStill.js';
-import { Quiet } from '../parts/Text.js';
-import { colour } from '../parts/tokens.js';
-import { useEditor } from './editor.js';
-import { POSITION_WORDS } from './finding-words.js';
-import { baseWords, headingWords, windowWords } from './position-words.js';
-import { useUnit } from './unit.js';
+import { FieldBox } from '../../parts/form/field.js';
+import { IconButton } from '../../parts/IconButton.js';
+import { PHASE_COLOURS } from '../../parts/phases.js';
+import { PositionStill, WeightBar } from '../../parts/PositionStill.js';
+import { Quiet } from '../../parts/Text.js';
+import { colour } from '../../parts/tokens.js';
+import { useEditor } from '../state/editor.js';
+import { POSITION_WORDS } from '../words/finding-words.js';
+import { baseWords, headingWords, windowWords } from '../words/position-words.js';
+import { useUnit } from '../state/unit.js';
 
 const Card = styled.article`
   display: grid;

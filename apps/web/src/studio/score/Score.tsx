@@ -1,14 +1,15 @@
-import { contactsOf, phaseSpans, playSpan, type Contact } from '@orthokin/core/footwork';
-import { changeLeg, changePlacement, type Leg } from '@orthokin/core/pattern';
-import { useEffect, useRef, type PointerEvent, type ReactElement } from 'react';
+import { contactsOf, phaseSpans, playSpan } from '@orthokin/core/footwork';
+import type { Side } from '@orthokin/core/floor';
+import { changeLeg, changePlacement, type Leg, type PlacementPhase } from '@orthokin/core/pattern';
+import { memo, useEffect, useRef, type PointerEvent, type ReactElement } from 'react';
 import { Slider, SliderThumb, SliderTrack } from 'react-aria-components';
 import styled from 'styled-components';
-import { PHASE_COLOURS, phaseFill } from '../parts/phases.js';
-import { colour } from '../parts/tokens.js';
-import { useWidth } from '../parts/useWidth.js';
-import { useEditor } from './editor.js';
+import { PHASE_COLOURS, phaseFill } from '../../parts/phases.js';
+import { colour } from '../../parts/tokens.js';
+import { useWidth } from '../../parts/useWidth.js';
+import { useEditor, type Editor } from '../state/editor.js';
 import { usePlayer } from './player-context.js';
-import { useSelection } from './selection.js';
+import { useSelection, type Selection } from '../state/selection.js';
 
 const Frame = styled.div`
   position: relative;
@@ -96,36 +97,50 @@ function Axis({ scale }: { scale: Scale }): ReactElement {
 /** Landings are set to this, ms. */
 const GRAIN_MS = 5;
 
-/** A step's stay on the floor; dragged sideways it lands earlier or later. */
-function Block({
-  leg,
-  contact,
-  scale,
+/**
+ * A step's stay on the floor; dragged sideways it lands earlier or later. It is given plain values,
+ * so that only blocks whose times change are drawn anew.
+ */
+const Block = memo(function Block({
+  letter,
+  index,
+  foot,
+  phase,
+  atMs,
+  leastMs,
+  mostMs,
+  left,
+  width,
+  msPerPx,
+  picked,
+  edit,
+  pick,
 }: {
-  leg: Leg;
-  contact: Contact;
-  scale: Scale;
-}): ReactElement | null {
-  const { edit } = useEditor();
-  const { step, pick } = useSelection();
+  letter: string;
+  index: number;
+  foot: Side;
+  phase: PlacementPhase;
+  atMs: number;
+  /** Not before the landing before, nor after the next. */
+  leastMs: number;
+  mostMs: number;
+  left: number;
+  width: number;
+  msPerPx: number;
+  picked: boolean;
+  edit: Editor['edit'];
+  pick: Selection['pick'];
+}): ReactElement {
   const drag = useRef<{ x: number; atMs: number; gesture: string } | null>(null);
-  const placement = leg.placements[contact.index];
-  if (!placement) return null;
-  const { foot, phase } = placement;
-  const left = scale.x(contact.fromMs);
-  const width = Math.max(9, scale.x(contact.toMs) - left - 2);
   const ink = PHASE_COLOURS[phase];
   const move = ({ clientX }: PointerEvent) => {
     const from = drag.current;
     if (!from) return;
-    const exact = from.atMs + (clientX - from.x) * scale.msPerPx;
-    const [before, after] = [leg.placements[contact.index - 1], leg.placements[contact.index + 1]];
-    const atMs = Math.min(
-      after?.atMs ?? Infinity,
-      Math.max(before?.atMs ?? -Infinity, Math.round(exact / GRAIN_MS) * GRAIN_MS),
-    );
+    const exact = from.atMs + (clientX - from.x) * msPerPx;
+    const grain = Math.round(exact / GRAIN_MS) * GRAIN_MS;
+    const to = Math.min(mostMs, Math.max(leastMs, grain));
     edit(
-      (now) => changeLeg(now, leg.target, (old) => changePlacement(old, contact.index, { atMs })),
+      (now) => changeLeg(now, letter, (leg) => changePlacement(leg, index, { atMs: to })),
       from.gesture,
     );
   };
@@ -135,12 +150,8 @@ function Block({
       transform={`translate(${left} ${AXIS_PX + 4 + (foot === 'left' ? 0 : LANE_PX)})`}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
-        drag.current = {
-          x: event.clientX,
-          atMs: placement.atMs,
-          gesture: `time ${event.timeStamp}`,
-        };
-        pick(contact.index);
+        drag.current = { x: event.clientX, atMs, gesture: `time ${event.timeStamp}` };
+        pick(index);
       }}
       onPointerMove={move}
       onPointerUp={() => (drag.current = null)}
@@ -152,7 +163,7 @@ function Block({
         rx={3}
         fill={foot === 'left' ? colour('raised') : ink}
         stroke={ink}
-        strokeWidth={step === contact.index ? 4 : 2}
+        strokeWidth={picked ? 4 : 2}
       />
       <text
         x={Math.min(width / 2, 30)}
@@ -164,9 +175,36 @@ function Block({
         fill={foot === 'left' ? colour('ink') : '#fff'}
         className="mono"
       >
-        {width >= 14 ? contact.index + 1 : ''}
+        {width >= 14 ? index + 1 : ''}
       </text>
     </g>
+  );
+});
+
+/** Every step's stay, in the lane of its foot. */
+function Blocks({ leg, scale }: { leg: Leg; scale: Scale }): ReactElement {
+  const { edit } = useEditor();
+  const { step, pick } = useSelection();
+  return (
+    <>
+      {contactsOf(leg).map(({ index, foot, fromMs, toMs }) => {
+        const left = scale.x(fromMs);
+        return (
+          <Block
+            key={index}
+            {...{ index, foot, left, edit, pick }}
+            letter={leg.target}
+            phase={leg.placements[index]?.phase ?? 'travel'}
+            atMs={fromMs}
+            leastMs={leg.placements[index - 1]?.atMs ?? -Infinity}
+            mostMs={leg.placements[index + 1]?.atMs ?? Infinity}
+            width={Math.max(9, scale.x(toMs) - left - 2)}
+            msPerPx={scale.msPerPx}
+            picked={step === index}
+          />
+        );
+      })}
+    </>
   );
 }
 
@@ -229,9 +267,7 @@ export function Score({ leg }: { leg: Leg }): ReactElement {
             {name}
           </text>
         ))}
-        {contactsOf(leg).map((contact) => (
-          <Block key={contact.index} leg={leg} contact={contact} scale={scale} />
-        ))}
+        <Blocks leg={leg} scale={scale} />
         {phaseSpans(leg).map(({ phase, fromMs, toMs }) => (
           <rect
             key={phase}

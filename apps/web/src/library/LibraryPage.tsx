@@ -17,7 +17,7 @@ import { Failed } from '../parts/Notice.js';
 import { PHASE_COLOURS } from '../parts/phases.js';
 import { Headline, Page, Quiet, Unseen } from '../parts/Text.js';
 import { colour, NARROW } from '../parts/tokens.js';
-import { keepDraft } from './draft.js';
+import { keepDraft } from '../log/draft.js';
 import { ImportPattern } from './ImportPattern.js';
 
 const Head = styled.div`

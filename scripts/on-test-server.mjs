@@ -4,14 +4,15 @@ import { ensureDebianPackages, ensureNpmPackages } from './lib/packages.mjs';
 import { playwright } from './lib/playwright.mjs';
 import { run } from './lib/say.mjs';
 
-// Takes the pictures of docs/screenshots anew, from the demo data.
+// Runs one of e2e's Playwright configurations on the demo data: pictures, or what is measured in a browser.
+const [config = ''] = process.argv.slice(2);
 await run(async () => {
   ensureDebianPackages(['postgresql', 'chromium']);
   ensureNpmPackages();
   ensureBuilt();
   const cluster = await ensureCluster('test', { mayCreate: true });
   try {
-    return (await playwright(cluster, 'screenshots.config.ts')) ? 0 : 1;
+    return (await playwright(cluster, config)) ? 0 : 1;
   } finally {
     cluster.stop();
   }

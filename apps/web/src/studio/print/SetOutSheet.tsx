@@ -9,14 +9,14 @@ import {
 import { useState, type ReactElement } from 'react';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
-import { useRemembered } from '../log/useRemembered.js';
-import { SelectField } from '../parts/form/SelectField.js';
-import { count } from '../parts/format.js';
-import { Court, HomeRing } from '../parts/plan/Court.js';
-import { Marker, MarkerShapeAt } from '../parts/plan/Marker.js';
-import { viewBox, viewOfCourt } from '../parts/plan/view.js';
-import { Quiet } from '../parts/Text.js';
-import { colour } from '../parts/tokens.js';
+import { useRemembered } from '../../log/useRemembered.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { count } from '../../parts/format.js';
+import { Court, HomeRing } from '../../parts/plan/Court.js';
+import { Marker, MarkerShapeAt } from '../../parts/plan/Marker.js';
+import { viewBox, viewOfCourt } from '../../parts/plan/view.js';
+import { Quiet } from '../../parts/Text.js';
+import { colour } from '../../parts/tokens.js';
 import { PrintPage } from './PrintPage.js';
 import { usePrintable } from './usePrintable.js';
 

@@ -1,15 +1,15 @@
 import { applyTaps, rhythmOf, type Tap } from '@orthokin/core/footwork';
-import { withLeg, type Leg } from '@orthokin/core/pattern';
+import { legOf, withLeg } from '@orthokin/core/pattern';
 import type { Side } from '@orthokin/core/floor';
 import { useEffect, useState, type ReactElement } from 'react';
 import { Dialog, Heading } from 'react-aria-components';
 import styled from 'styled-components';
-import { Button } from '../parts/Button.js';
-import { Sheet } from '../parts/Sheet.js';
-import { Quiet } from '../parts/Text.js';
-import { count } from '../parts/format.js';
-import { colour } from '../parts/tokens.js';
-import { useEditor } from './editor.js';
+import { Button } from '../../parts/Button.js';
+import { Sheet } from '../../parts/Sheet.js';
+import { Quiet } from '../../parts/Text.js';
+import { count } from '../../parts/format.js';
+import { colour } from '../../parts/tokens.js';
+import { useEditor } from '../state/editor.js';
 import { rhythmSentence } from './rhythm-words.js';
 
 const Pads = styled.div`
@@ -57,10 +57,16 @@ const Taps = ({ taps }: { taps: readonly Tap[] }): ReactElement => {
 };
 
 /** The rhythm of a leg, tapped with two keys or two thumbs; kept or discarded. */
-export function TapIn({ leg, onClose }: { leg: Leg; onClose: () => void }): ReactElement {
-  const { edit } = useEditor();
+export function TapIn({
+  letter,
+  onClose,
+}: {
+  letter: string;
+  onClose: () => void;
+}): ReactElement | null {
+  const { pattern, edit } = useEditor();
+  const leg = legOf(pattern, letter);
   const [taps, setTaps] = useState<readonly Tap[]>([]);
-  const steps = leg.placements.filter(({ phase }) => phase !== 'split');
   const tap = (foot: Side, atMs: number) => setTaps((before) => [...before, { foot, atMs }]);
 
   useEffect(() => {
@@ -74,9 +80,11 @@ export function TapIn({ leg, onClose }: { leg: Leg; onClose: () => void }): Reac
     return () => window.removeEventListener('keydown', press, { capture: true });
   }, []);
 
+  if (!leg) return null;
+  const steps = leg.placements.filter(({ phase }) => phase !== 'split');
   const { otherFoot, unused, leg: tapped } = applyTaps(leg, taps);
   const keep = () => {
-    edit((pattern) => withLeg(pattern, tapped));
+    edit((now) => withLeg(now, tapped));
     onClose();
   };
   return (

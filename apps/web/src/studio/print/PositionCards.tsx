@@ -12,18 +12,18 @@ import {
 import type { ReactElement } from 'react';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
-import { useRemembered } from '../log/useRemembered.js';
-import { FloorPlan } from '../parts/plan/FloorPlan.js';
-import { viewOfLeg } from '../parts/plan/view.js';
-import { PathLine, StepNumbers, StepSole } from '../parts/plan/Step.js';
-import { PHASE_COLOURS } from '../parts/phases.js';
-import { PositionStill, WeightBar } from '../parts/PositionStill.js';
-import { Quiet } from '../parts/Text.js';
-import { colour } from '../parts/tokens.js';
-import { POSITION_WORDS } from './finding-words.js';
-import { baseWords, headingWords, windowWords } from './position-words.js';
+import { useRemembered } from '../../log/useRemembered.js';
+import { FloorPlan } from '../../parts/plan/FloorPlan.js';
+import { viewOfLeg } from '../../parts/plan/view.js';
+import { PathLine, StepNumbers, StepSole } from '../../parts/plan/Step.js';
+import { PHASE_COLOURS } from '../../parts/phases.js';
+import { PositionStill, WeightBar } from '../../parts/PositionStill.js';
+import { Quiet } from '../../parts/Text.js';
+import { colour } from '../../parts/tokens.js';
+import { POSITION_WORDS } from '../words/finding-words.js';
+import { baseWords, headingWords, windowWords } from '../words/position-words.js';
 import { PrintPage } from './PrintPage.js';
-import { capital } from '../parts/format.js';
+import { capital } from '../../parts/format.js';
 import { usePrintable } from './usePrintable.js';
 
 const Grid = styled.div`

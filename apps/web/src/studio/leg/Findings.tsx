@@ -3,13 +3,14 @@ import type { Leg } from '@orthokin/core/pattern';
 import { Check, CircleAlert } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
-import { Button } from '../parts/Button.js';
-import { FieldBox } from '../parts/form/field.js';
-import { colour } from '../parts/tokens.js';
-import { useEditor } from './editor.js';
-import { findingSentence } from './finding-words.js';
-import { useSelection } from './selection.js';
-import { useUnit } from './unit.js';
+import { Button } from '../../parts/Button.js';
+import { FieldBox } from '../../parts/form/field.js';
+import { Quiet } from '../../parts/Text.js';
+import { colour } from '../../parts/tokens.js';
+import { useEditor } from '../state/editor.js';
+import { findingSentence } from '../words/finding-words.js';
+import { useSelection } from '../state/selection.js';
+import { useUnit } from '../state/unit.js';
 
 const List = styled.ul`
   display: grid;
@@ -135,6 +136,9 @@ function FindingLine({ finding, leg }: { finding: Finding; leg: Leg }): ReactEle
   );
 }
 
+/** More than these at once are no help: mend some, and the next come up. */
+const MOST_SHOWN = 10;
+
 /** What is amiss with the open leg, each with its number; or that nothing is. */
 export function Findings({ leg }: { leg: Leg }): ReactElement {
   const { pattern } = useEditor();
@@ -151,10 +155,13 @@ export function Findings({ leg }: { leg: Leg }): ReactElement {
         <CircleAlert size={20} color="var(--bad)" aria-hidden /> To look at
       </p>
       <List>
-        {findings.map((finding) => (
+        {findings.slice(0, MOST_SHOWN).map((finding) => (
           <FindingLine key={findingKey(finding)} finding={finding} leg={leg} />
         ))}
       </List>
+      {findings.length > MOST_SHOWN && (
+        <Quiet style={{ marginBottom: 18 }}>And {findings.length - MOST_SHOWN} more.</Quiet>
+      )}
     </div>
   );
 }

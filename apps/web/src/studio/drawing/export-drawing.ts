@@ -1,5 +1,5 @@
-import { LIGHT } from '../parts/tokens.js';
-import { PHASE_DEFS_ID } from '../parts/phases.js';
+import { LIGHT } from '../../parts/tokens.js';
+import { PHASE_DEFS_ID } from '../../parts/phases.js';
 
 const SVG = 'http://www.w3.org/2000/svg';
 /** PNGs are made this many times as large as the drawing is on the screen: sharp in print. */

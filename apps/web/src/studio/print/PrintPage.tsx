@@ -1,8 +1,8 @@
 import { ArrowLeft, Printer } from 'lucide-react';
 import type { ReactElement, ReactNode } from 'react';
 import styled from 'styled-components';
-import { Button, ButtonLink } from '../parts/Button.js';
-import { Page } from '../parts/Text.js';
+import { Button, ButtonLink } from '../../parts/Button.js';
+import { Page } from '../../parts/Text.js';
 
 const Ways = styled.div`
   display: flex;

@@ -1,16 +1,13 @@
-import { outTimes, rhythmOf } from '@orthokin/core/footwork';
-import type { Leg } from '@orthokin/core/pattern';
 import { Hand, Pause, Play } from 'lucide-react';
-import { useState, type ReactElement } from 'react';
+import { memo, useState, type ReactElement } from 'react';
 import { Label, Slider, SliderOutput, SliderThumb, SliderTrack } from 'react-aria-components';
 import styled from 'styled-components';
-import { Button } from '../parts/Button.js';
-import { CheckField } from '../parts/form/CheckField.js';
-import { Quiet } from '../parts/Text.js';
-import { colour } from '../parts/tokens.js';
+import { Button } from '../../parts/Button.js';
+import { CheckField } from '../../parts/form/CheckField.js';
+import { Quiet } from '../../parts/Text.js';
+import { colour } from '../../parts/tokens.js';
 import { FASTEST, SLOWEST } from './player.js';
 import { usePlayer, usePlaying } from './player-context.js';
-import { rhythmSentence } from './rhythm-words.js';
 import { TapIn } from './TapIn.js';
 
 const Controls = styled.div`
@@ -54,8 +51,14 @@ const Speed = styled(Slider)`
   }
 `;
 
-/** Play the leg, slow it, loop it, tap it in; and what its rhythm is. */
-export function Transport({ leg }: { leg: Leg }): ReactElement {
+/** Play the leg, slow it, loop it, tap it in; and what its rhythm is, in words. */
+export const Transport = memo(function Transport({
+  letter,
+  rhythm,
+}: {
+  letter: string;
+  rhythm: string;
+}): ReactElement {
   const player = usePlayer();
   const { playing, speed, loop, countIn } = usePlaying();
   const [tapping, setTapping] = useState(false);
@@ -96,8 +99,8 @@ export function Transport({ leg }: { leg: Leg }): ReactElement {
           Count in
         </CheckField>
       </div>
-      <Quiet>{rhythmSentence(rhythmOf(outTimes(leg)))}</Quiet>
-      {tapping && <TapIn leg={leg} onClose={() => setTapping(false)} />}
+      <Quiet>{rhythm}</Quiet>
+      {tapping && <TapIn letter={letter} onClose={() => setTapping(false)} />}
     </Controls>
   );
-}
+});

@@ -1,0 +1,76 @@
+import { changeLeg, changePlacement, type Placement } from '@orthokin/core/pattern';
+import { memo, type KeyboardEvent, type ReactElement } from 'react';
+import { StepSole } from '../../parts/plan/Step.js';
+import { colour } from '../../parts/tokens.js';
+import type { Editor } from '../state/editor.js';
+import type { Selection } from '../state/selection.js';
+import { nudged, useFloorDrag, type Surface } from './useFloorDrag.js';
+
+const round = (metres: number): number => Math.round(metres * 100) / 100;
+
+/**
+ * One foot of the open leg: dragged, nudged, turned by key, picked. It is given what it needs
+ * rather than looking it up, so that a drag draws one foot anew and not two hundred.
+ */
+export const StepHandle = memo(function StepHandle({
+  letter,
+  index,
+  placement,
+  surface,
+  picked,
+  edit,
+  pick,
+}: {
+  letter: string;
+  index: number;
+  placement: Placement;
+  surface: Surface;
+  picked: boolean;
+  edit: Editor['edit'];
+  pick: Selection['pick'];
+}): ReactElement {
+  const { at, headingDeg, foot, phase } = placement;
+  const change = (to: Partial<Placement>, gesture: string) =>
+    edit((now) => changeLeg(now, letter, (leg) => changePlacement(leg, index, to)), gesture);
+  const drag = useFloorDrag(surface, {
+    at,
+    fall: ({ x, y }) => ({ x: round(x), y: round(y) }),
+    put: (to, gesture) => change({ at: to }, gesture),
+    onTake: () => pick(index),
+  });
+  const press = (event: KeyboardEvent) => {
+    const to = nudged(at, event.key, event.shiftKey);
+    if (to) change({ at: to }, `nudge ${index}`);
+    else if (event.key === '[' || event.key === ']')
+      change({ headingDeg: headingDeg + (event.key === '[' ? -5 : 5) }, `turn ${index}`);
+    else if (event.key === 'Enter' || event.key === ' ') pick(index);
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  return (
+    <g
+      className="taken"
+      role="button"
+      tabIndex={0}
+      aria-pressed={picked}
+      aria-label={`Step ${index + 1}, ${foot} foot, ${phase}`}
+      {...drag}
+      onFocus={() => pick(index)}
+      onKeyDown={press}
+    >
+      <circle
+        className={picked ? 'ring picked' : 'ring'}
+        cx={at.x}
+        cy={-at.y}
+        r={0.22}
+        fill={colour('raised')}
+        fillOpacity={0.5}
+        stroke={colour('ink')}
+        strokeWidth={0.025}
+      />
+      <circle cx={at.x} cy={-at.y} r={0.17} fill="transparent" />
+      <StepSole placement={placement} />
+    </g>
+  );
+});

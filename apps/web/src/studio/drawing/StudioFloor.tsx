@@ -1,0 +1,111 @@
+import { pathsOf } from '@orthokin/core/footwork';
+import { legOf, targetOf } from '@orthokin/core/pattern';
+import { Maximize, Minus, Plus } from 'lucide-react';
+import { memo, useRef, type ReactElement } from 'react';
+import styled from 'styled-components';
+import { IconButton } from '../../parts/IconButton.js';
+import { Court, HomeRing } from '../../parts/plan/Court.js';
+import { PathLine } from '../../parts/plan/Step.js';
+import { viewBox, viewOfCourt, viewOfLeg, type View } from '../../parts/plan/view.js';
+import { colour } from '../../parts/tokens.js';
+import { useEditor } from '../state/editor.js';
+import { useSelection } from '../state/selection.js';
+import { MarkerHandle } from './MarkerHandle.js';
+import { OpenLeg } from './OpenLeg.js';
+import { useZoom, type Zoom } from './useZoom.js';
+
+const Frame = styled.div`
+  position: relative;
+  min-height: 0;
+  height: 100%;
+  > svg {
+    display: block;
+    width: 100%;
+    height: 100%;
+    touch-action: none;
+    cursor: grab;
+  }
+  .taken {
+    cursor: move;
+    outline: none;
+  }
+  .taken:focus-visible .ring {
+    visibility: visible;
+  }
+  .ring {
+    visibility: hidden;
+  }
+  .ring.picked {
+    visibility: visible;
+  }
+  .zoom {
+    position: absolute;
+    right: 8px;
+    bottom: 8px;
+    display: flex;
+    border-radius: 20px;
+    background: ${colour('raised')};
+  }
+`;
+
+/** Floor enough to fill the frame, whatever its shape. */
+const around = ({ x, y, width, height }: View): View => ({
+  x: x - width,
+  y: y - height,
+  width: 3 * width,
+  height: 3 * height,
+});
+
+const ZoomButtons = memo(function ZoomButtons({ by, fit }: Pick<Zoom, 'by' | 'fit'>): ReactElement {
+  return (
+    <div className="zoom no-print">
+      <IconButton aria-label="Closer" onPress={() => by(1.4)}>
+        <Plus size={18} />
+      </IconButton>
+      <IconButton aria-label="Farther" onPress={() => by(1 / 1.4)}>
+        <Minus size={18} />
+      </IconButton>
+      <IconButton aria-label="The whole view" onPress={fit}>
+        <Maximize size={17} />
+      </IconButton>
+    </div>
+  );
+});
+
+/** The drawn floor of the studio: markers to place, feet to place, ways to see. */
+export function StudioFloor(): ReactElement {
+  const { pattern } = useEditor();
+  const { letter } = useSelection();
+  const svg = useRef<SVGSVGElement>(null);
+  const surface = useRef<SVGGElement>(null);
+  const zoom = useZoom(svg);
+  const leg = letter === null ? undefined : legOf(pattern, letter);
+  const whole = viewOfCourt(pattern);
+  const open = letter === null ? undefined : targetOf(pattern, letter);
+  const view = open ? viewOfLeg(open.at) : whole;
+  return (
+    <Frame>
+      <svg ref={svg} viewBox={viewBox(view)} aria-label="The floor" role="group" id="studio-floor">
+        <g ref={surface} transform={zoom.transform.toString()}>
+          <Court floor={pattern} view={around(whole)} />
+          <HomeRing radiusM={pattern.home.radiusM} />
+          {pattern.legs.map((each) =>
+            each === leg ? null : (
+              <PathLine
+                key={each.target}
+                path={pathsOf(pattern, each).out}
+                ink={colour('floorLine')}
+                faint
+              />
+            ),
+          )}
+          {pattern.targets.map((target) => (
+            <MarkerHandle key={target.letter} target={target} surface={surface} />
+          ))}
+          {leg && <OpenLeg leg={leg} surface={surface} />}
+        </g>
+      </svg>
+      <ZoomButtons by={zoom.by} fit={zoom.fit} />
+    </Frame>
+  );
+}

@@ -1,0 +1,129 @@
+import type { Point } from '@orthokin/core/floor';
+import {
+  useCallback,
+  useLayoutEffect,
+  useRef,
+  useTransition,
+  type PointerEvent,
+  type RefObject,
+} from 'react';
+
+interface Drag {
+  readonly pointerId: number;
+  /** From the pointer to the thing's own middle, so that it does not jump when taken. */
+  readonly grip: Point;
+  readonly gesture: string;
+  readonly startX: number;
+  readonly startY: number;
+  /** Where the thing is now; `null` until the press has become a drag. */
+  to: Point | null;
+  /** When the pattern was last told, by the event's clock. */
+  putAt: number;
+}
+
+/** What the drawing's own coordinates are measured in. */
+export type Surface = RefObject<SVGGElement | null>;
+
+/** Figures, checks and score follow a drag this often: more cannot be read, and costs frames. */
+const PUT_EVERY_MS = 120;
+/** A press that moves less than this many pixels is a click, not a drag. */
+const SLACK_PX = 3;
+
+/** A place of the page on the floor that `surface` draws: metres, y forward. */
+export function floorPoint(surface: SVGGElement, clientX: number, clientY: number): Point {
+  const matrix = surface.getScreenCTM()?.inverse();
+  const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(matrix);
+  return { x, y: -y };
+}
+
+/** What becomes of a thing that is dragged. */
+export interface Draggable {
+  /** Where its middle is in the pattern. */
+  readonly at: Point;
+  /** Where it falls for a pointer there; `free` when Alt asks not to snap. */
+  readonly fall: (pointer: Point, free: boolean) => Point;
+  /** Puts it there; all calls with one gesture are one change. */
+  readonly put: (to: Point, gesture: string) => void;
+  readonly onTake?: () => void;
+  readonly onDrop?: () => void;
+}
+
+/**
+ * Lets a thing on the floor be dragged. The thing itself follows the pointer at once; the pattern,
+ * and all that is worked out from it, follows as fast as it can be drawn, and exactly on release.
+ */
+export function useFloorDrag(surface: Surface, { at, fall, put, onTake, onDrop }: Draggable) {
+  const drag = useRef<Drag | null>(null);
+  const element = useRef<SVGGElement>(null);
+  const [isPutting, startPutting] = useTransition();
+
+  /** Draws the thing where it is held, however far the pattern is behind. */
+  const follow = useCallback(() => {
+    const to = drag.current?.to;
+    if (to) element.current?.setAttribute('transform', `translate(${to.x - at.x} ${at.y - to.y})`);
+    else element.current?.removeAttribute('transform');
+  }, [at]);
+  useLayoutEffect(follow);
+
+  const drop = () => {
+    const held = drag.current;
+    drag.current = null;
+    if (held?.to) put(held.to, held.gesture);
+    follow();
+    onDrop?.();
+  };
+
+  return {
+    ref: element,
+    onPointerDown: (event: PointerEvent<SVGGElement>) => {
+      if (!surface.current || event.button !== 0) return;
+      event.stopPropagation();
+      event.currentTarget.setPointerCapture(event.pointerId);
+      const pointer = floorPoint(surface.current, event.clientX, event.clientY);
+      drag.current = {
+        pointerId: event.pointerId,
+        grip: { x: at.x - pointer.x, y: at.y - pointer.y },
+        gesture: `drag ${event.timeStamp}`,
+        startX: event.clientX,
+        startY: event.clientY,
+        to: null,
+        putAt: 0,
+      };
+      onTake?.();
+    },
+    onPointerMove: (event: PointerEvent<SVGGElement>) => {
+      const held = drag.current;
+      if (held?.pointerId !== event.pointerId || !surface.current) return;
+      const pixels = Math.hypot(event.clientX - held.startX, event.clientY - held.startY);
+      if (!held.to && pixels <= SLACK_PX) return;
+      const pointer = floorPoint(surface.current, event.clientX, event.clientY);
+      const to = fall({ x: pointer.x + held.grip.x, y: pointer.y + held.grip.y }, event.altKey);
+      held.to = to;
+      follow();
+      // One at a time: each start anew would keep the one before from ever being drawn.
+      if (isPutting || event.timeStamp - held.putAt < PUT_EVERY_MS) return;
+      held.putAt = event.timeStamp;
+      startPutting(() => put(to, held.gesture));
+    },
+    onPointerUp: drop,
+    onPointerCancel: drop,
+  };
+}
+
+const ARROWS: Readonly<Record<string, Point>> = {
+  ArrowUp: { x: 0, y: 1 },
+  ArrowDown: { x: 0, y: -1 },
+  ArrowLeft: { x: -1, y: 0 },
+  ArrowRight: { x: 1, y: 0 },
+};
+const NUDGE_M = 0.05;
+const FINE_NUDGE_M = 0.01;
+
+/** Where an arrow key moves a thing to: 5 cm, 1 cm with Shift; `null` for any other key. */
+export function nudged(at: Point, key: string, fine: boolean): Point | null {
+  const way = ARROWS[key];
+  if (!way) return null;
+  const by = fine ? FINE_NUDGE_M : NUDGE_M;
+  const round = (metres: number) => Math.round(metres * 1000) / 1000;
+  return { x: round(at.x + way.x * by), y: round(at.y + way.y * by) };
+}
