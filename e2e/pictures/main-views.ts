@@ -1,11 +1,13 @@
 import { resolve } from 'node:path';
 import { test, type Page } from '@playwright/test';
-import { Coach } from '../stories/support/coach.js';
+import { Coach, openPattern } from '../stories/support/coach.js';
 
 const FOLDER = resolve(import.meta.dirname, '../../docs/screenshots');
 const DESK = { width: 1280, height: 800 };
 const TABLET = { width: 820, height: 1180 };
 const PHONE = { width: 390, height: 844 };
+/** An A4 page at 96 dots an inch, less its margins. */
+const A4 = { width: 718, height: 1047 };
 
 const shoot = (page: Page, name: string, fullPage = false) =>
   page.screenshot({ path: `${FOLDER}/${name}.png`, fullPage });
@@ -37,6 +39,27 @@ test('squad, floor and review', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('listitem').first().waitFor();
   await shoot(page, 'squad-phone');
+});
+
+test('patterns', async ({ page }) => {
+  await page.goto('/patterns');
+  await page.getByRole('listitem').first().waitFor();
+  await shoot(page, 'patterns');
+  await openPattern(page, 'Star from the T');
+  await page.getByRole('heading', { name: 'Markers' }).waitFor();
+  const studio = page.url();
+  await shoot(page, 'studio-floor');
+  await page.goto(`${studio}?leg=C`);
+  await page.getByRole('article', { name: 'Load' }).waitFor();
+  await shoot(page, 'studio');
+  await page.goto(`${studio}/set-out`);
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await page.emulateMedia({ media: 'print' });
+  await page.setViewportSize(A4);
+  await shoot(page, 'set-out-sheet');
+  await page.goto(`${studio}/cards/C`);
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await shoot(page, 'position-cards');
 });
 
 for (const [name, size] of [

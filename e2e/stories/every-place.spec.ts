@@ -39,17 +39,29 @@ for (const theme of ['light', 'dark'] as const) {
       await page.getByRole('link', { name: /Oskar Tvedmoor/ }).click();
       await page.getByText('Every rep in figures').click();
       await expectSound(page);
-      await page.goto('/patterns');
-      await expect(page.getByRole('listitem')).toHaveCount(8);
-      await expectSound(page);
-      await page.getByRole('link', { name: /^The floor of Four corners/ }).click();
-      await expect(page.getByRole('heading', { name: 'Markers' })).toBeVisible();
-      await expectSound(page);
-      await page.goto(`${page.url()}?leg=C`);
-      await page.getByRole('button', { name: /^Step 5,/ }).click({ force: true });
-      await expect(page.getByRole('article', { name: 'Load' })).toBeVisible();
-      await expectSound(page);
     }
+  });
+}
+
+for (const [theme, size] of [
+  ['light', SIZES[0]],
+  ['dark', SIZES[2]],
+] as const) {
+  test(`patterns and their studio are accessible and fit, ${theme}, ${size?.width ?? ''} px wide`, async ({
+    page,
+  }) => {
+    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
+    if (size) await page.setViewportSize(size);
+    await page.goto('/patterns');
+    await expect(page.getByRole('listitem')).toHaveCount(8);
+    await expectSound(page);
+    await page.getByRole('link', { name: /^The floor of Side to side/ }).click();
+    await expect(page.getByRole('heading', { name: 'Markers' })).toBeVisible();
+    await expectSound(page);
+    await page.goto(`${page.url()}?leg=A`);
+    await page.getByRole('button', { name: /^Step 5,/ }).click({ force: true });
+    await expect(page.getByRole('article', { name: 'Load' })).toBeVisible();
+    await expectSound(page);
   });
 }
 

@@ -1,16 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { Coach } from './support/coach.js';
-
-/** Opens a pattern of the demo club in the studio. */
-async function openPattern(page: Page, name: string): Promise<void> {
-  await page.goto('/patterns');
-  await page
-    .getByRole('link', { name: `The floor of ${name}` })
-    .filter({ hasText: new RegExp(`${name}\\d`) })
-    .click();
-  await expect(page.getByRole('textbox', { name: 'Name of the pattern' })).toHaveValue(name);
-}
+import { Coach, openPattern } from './support/coach.js';
 
 const part = (page: Page, name: string): Locator =>
   page.getByRole('navigation', { name: 'Parts of the pattern' }).getByRole('button', { name });

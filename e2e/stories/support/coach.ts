@@ -20,7 +20,10 @@ export class Coach {
     await expect(
       page.getByRole('heading', { name: `${athlete}, ready when you are.` }),
     ).toBeVisible();
-    await page.locator('label').filter({ hasText: timedBy }).click();
+    await page
+      .locator('label')
+      .filter({ hasText: new RegExp(`^${timedBy}`) })
+      .click();
     await page.getByRole('textbox', { name: 'Reps' }).fill(String(reps));
     await page.getByRole('textbox', { name: 'Reps' }).press('Tab');
     if (seed !== undefined) await page.goto(`${page.url()}?seed=${seed}`);
@@ -86,3 +89,13 @@ export class Coach {
 
 export const timeOf = (rep: RepReply | undefined, name: string): number =>
   rep?.events.find((event) => event.name === name)?.atMs ?? NaN;
+
+/** Opens a pattern of the library in the studio. */
+export async function openPattern(page: Page, name: string): Promise<void> {
+  await page.goto('/patterns');
+  await page
+    .getByRole('link', { name: `The floor of ${name}` })
+    .filter({ hasText: new RegExp(`${name}\\d`) })
+    .click();
+  await expect(page.getByRole('textbox', { name: 'Name of the pattern' })).toHaveValue(name);
+}

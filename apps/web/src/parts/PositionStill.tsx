@@ -74,10 +74,16 @@ export function PositionStill({
   );
 }
 
-const BAR = { width: 130, height: 12 } as const;
+const BAR_HEIGHT = 12;
 
 /** How the weight is shared: the left foot's share white, the right one's dark. */
-export function WeightBar({ leftWeight }: { leftWeight: number }): ReactElement {
+export function WeightBar({
+  leftWeight,
+  width = 130,
+}: {
+  leftWeight: number;
+  width?: number;
+}): ReactElement {
   const left = Math.round(leftWeight * 100);
   return (
     <span
@@ -89,24 +95,24 @@ export function WeightBar({ leftWeight }: { leftWeight: number }): ReactElement 
     >
       <span>{left}</span>
       <svg
-        width={BAR.width}
-        height={BAR.height}
+        width={width}
+        height={BAR_HEIGHT}
         role="img"
         aria-label={`Weight ${left} % left, ${100 - left} % right`}
       >
         <rect
           x={0.75}
           y={0.75}
-          width={BAR.width - 1.5}
-          height={BAR.height - 1.5}
+          width={width - 1.5}
+          height={BAR_HEIGHT - 1.5}
           fill={colour('raised')}
           stroke={colour('ink')}
           strokeWidth={1.5}
         />
         <rect
-          x={BAR.width * leftWeight}
-          width={BAR.width * (1 - leftWeight)}
-          height={BAR.height}
+          x={width * leftWeight}
+          width={width * (1 - leftWeight)}
+          height={BAR_HEIGHT}
           fill={colour('ink')}
         />
       </svg>

@@ -112,12 +112,12 @@ function Cards({
                 <PositionStill
                   standing={standing}
                   phase={name}
-                  width={132}
-                  height={108}
+                  width={116}
+                  height={96}
                   label={POSITION_WORDS[name]}
                 />
                 <div>
-                  <WeightBar leftWeight={standing.leftWeight} />
+                  <WeightBar leftWeight={standing.leftWeight} width={88} />
                   <div>{baseWords(standing, pattern, unit)}</div>
                   <div>{headingWords(standing)}</div>
                   <div>{windowWords(name, pattern)}</div>

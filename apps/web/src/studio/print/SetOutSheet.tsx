@@ -39,7 +39,7 @@ const Columns = styled.div`
   }
   th,
   td {
-    padding: 7px 6px 7px 0;
+    padding: 7px 12px 7px 0;
     border-bottom: 1px solid ${colour('rule')};
     text-align: left;
     vertical-align: middle;

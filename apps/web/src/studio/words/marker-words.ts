@@ -9,7 +9,7 @@ import {
 
 /** Distance and angle of a place from home base; the angle is clockwise from forward. */
 export const fromHome = ({ at }: Pick<Target, 'at'>, unit: LengthUnit): string =>
-  `${lengthWords(distance(HOME, at), unit)}, ${Math.round(heading(HOME, at))}°`;
+  `${lengthWords(distance(HOME, at), unit)}, ${String(Math.round(heading(HOME, at))).replace('-', '−')}°`;
 
 /** A marker in words: its letter, its name, and where it stands. */
 export const targetWords = (target: Target, unit: LengthUnit): string =>
