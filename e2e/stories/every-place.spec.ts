@@ -23,7 +23,8 @@ for (const theme of ['light', 'dark'] as const) {
     page,
   }) => {
     await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
-    for (const size of SIZES) {
+    // Sizes change the layout, lights the colours: not every pair says something new.
+    for (const size of theme === 'light' ? SIZES : SIZES.slice(2)) {
       await page.setViewportSize(size);
       await page.goto('/');
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();

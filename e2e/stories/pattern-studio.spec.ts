@@ -90,6 +90,10 @@ test('markers and feet are dragged, nudged and typed; undo leads back to the ori
   const step = page.getByRole('button', { name: /^Step 4,/ });
   await dragBy(page, step, 40, 20);
   await expect(page.getByRole('region', { name: 'Step 4' })).toBeVisible();
+  const facing = page.getByRole('textbox', { name: 'Heading' });
+  const before = await facing.inputValue();
+  await dragBy(page, page.getByTestId('turn'), 30, 40);
+  await expect(facing).not.toHaveValue(before);
   await page.getByRole('button', { name: 'Other foot' }).click();
   await page.getByRole('button', { name: 'Step after' }).click();
   await page.keyboard.press('Delete');
@@ -221,6 +225,10 @@ test('a pattern goes out as a file and comes back the same; a bad file says wher
   const svg = await exported('Floor as SVG');
   expect(svg.content.toString()).toContain('xmlns="http://www.w3.org/2000/svg"');
   const png = await exported('Floor as PNG');
+  await part(page, 'short left').click();
+  const stills = await exported('Positions as SVG');
+  expect(stills.name).toBe('forehand-fork-left-handed-a-positions.svg');
+  expect(stills.content.toString().match(/<svg/g)).toHaveLength(6);
   expect(png.content.subarray(1, 4).toString()).toBe('PNG');
 
   const open = async (name: string, content: string | Buffer) => {

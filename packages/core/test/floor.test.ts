@@ -9,6 +9,7 @@ import {
   parseLength,
   pathLength,
   sideOf,
+  snapped,
   swapSides,
   turn,
 } from '@orthokin/core/floor';
@@ -48,6 +49,26 @@ describe('places', () => {
 
   test('left and right change places in words, and only as words', () => {
     expect(swapSides('Left leg right, not leftover')).toBe('Right leg left, not leftover');
+  });
+});
+
+describe('snapping', () => {
+  const others = [{ x: 2, y: 3 }];
+
+  test('a place nearly in line with home or a marker, or mirrored to one, falls into line', () => {
+    expect(snapped({ x: 0.05, y: 2.95 }, others)).toEqual({ x: 0, y: 3 });
+    expect(snapped({ x: -1.94, y: 1 }, others)).toEqual({ x: -2, y: 1 });
+  });
+
+  test('any other place falls on the grid of 5 cm, and one that has fallen stays', () => {
+    const metres = fc.double({ min: -20, max: 20, noNaN: true });
+    fc.assert(
+      fc.property(metres, metres, (x, y) => {
+        const once = snapped({ x, y }, others);
+        expect(Math.abs(once.x - x)).toBeLessThanOrEqual(0.0801);
+        expect(snapped(once, others)).toEqual(once);
+      }),
+    );
   });
 });
 

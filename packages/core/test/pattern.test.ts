@@ -18,6 +18,7 @@ import {
   notesOf,
   positionOf,
   removePlacement,
+  standings,
   tapeMarks,
   targetOf,
   withLeg,
@@ -182,6 +183,26 @@ describe('positions', () => {
     expect(positionOf(star, leg, 'load')?.leftWeight).toBeCloseTo(0.3, 9);
     expect(positionOf(star, { ...leg, placements: [] }, 'load')).toBeNull();
   });
+});
+
+test('the feet stand where they landed last, each with the weight of the newest landing', () => {
+  fc.assert(
+    fc.property(anyPattern, ({ legs, stance }) => {
+      for (const { placements } of legs) {
+        for (const [i, standing] of standings(stance, placements).entries()) {
+          const landed = placements.slice(0, i + 1);
+          for (const side of ['left', 'right'] as const) {
+            const last = landed.findLast(({ foot }) => foot === side);
+            expect(standing[side]).toBe(last ?? stance[side]);
+          }
+          const newest = must(landed.at(-1));
+          const weight = newest.foot === 'left' ? standing.leftWeight : 1 - standing.leftWeight;
+          expect(weight).toBeCloseTo(newest.weight, 12);
+        }
+      }
+    }),
+    { numRuns: 30 },
+  );
 });
 
 describe('a pattern whose parts do not fit', () => {

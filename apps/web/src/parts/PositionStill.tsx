@@ -38,6 +38,7 @@ export function PositionStill({
       width={width}
       height={height}
       viewBox={`${(-ACROSS_M / 2) * zoom} ${(-tall / 2) * zoom} ${ACROSS_M * zoom} ${tall * zoom}`}
+      data-still
       role="img"
       aria-label={label}
       style={{ flex: 'none' }}

@@ -11,7 +11,7 @@ import { IconButton } from '../parts/IconButton.js';
 import { colour } from '../parts/tokens.js';
 import { keepDraft } from '../log/draft.js';
 import { useEditor } from './state/editor.js';
-import { download, drawingAsPng, drawingAsSvg, fileName } from './drawing/export-drawing.js';
+import { download, downloadDrawings, fileName } from './drawing/export-drawing.js';
 
 import { useSelection } from './state/selection.js';
 
@@ -38,8 +38,12 @@ const Items = styled(Popover)`
   }
 `;
 
-const drawn = (id: string): SVGSVGElement | null =>
-  document.querySelector<SVGSVGElement>(`svg#${id}`);
+/** What the studio draws, and where it is found on the page. */
+const FLOOR = { what: 'Floor', selector: '#studio-floor' };
+const OF_A_LEG = [
+  { what: 'Step score', selector: '#studio-score' },
+  { what: 'Positions', selector: '[aria-label=Positions] svg[data-still]' },
+];
 
 /** What else can be done with a pattern: print, files, copies, putting it aside. */
 export function StudioMenu(): ReactElement {
@@ -48,8 +52,7 @@ export function StudioMenu(): ReactElement {
   const navigate = useNavigate();
   const archive = useArchive();
   const about = letter === null ? pattern.name : `${pattern.name} ${letter}`;
-  const floor = () => drawn('studio-floor');
-  const score = () => drawn('studio-score');
+  const drawings = letter === null ? [FLOOR] : [FLOOR, ...OF_A_LEG];
   const duplicate = () => {
     const id = v7();
     keepDraft(id, { version: 0, pattern: { ...pattern, name: `${pattern.name}, copy` } });
@@ -64,23 +67,6 @@ export function StudioMenu(): ReactElement {
         patternToFile(pattern as PatternBody),
         'application/json',
       ),
-    svg: () => {
-      const svg = floor();
-      if (svg) download(fileName(about, 'svg'), drawingAsSvg(svg), 'image/svg+xml');
-    },
-    png: () => {
-      const svg = floor();
-      if (svg) void drawingAsPng(svg).then((png) => download(fileName(about, 'png'), png));
-    },
-    'score-svg': () => {
-      const svg = score();
-      if (svg) download(fileName(`${about} score`, 'svg'), drawingAsSvg(svg), 'image/svg+xml');
-    },
-    'score-png': () => {
-      const svg = score();
-      if (svg)
-        void drawingAsPng(svg).then((png) => download(fileName(`${about} score`, 'png'), png));
-    },
     duplicate,
     archive: () =>
       archive.mutate(
@@ -98,10 +84,16 @@ export function StudioMenu(): ReactElement {
           <MenuItem id="set-out">Set-out sheet, to print</MenuItem>
           {letter !== null && <MenuItem id="cards">Position cards, to print</MenuItem>}
           <MenuItem id="json">Pattern as a file (JSON)</MenuItem>
-          <MenuItem id="svg">Floor as SVG</MenuItem>
-          <MenuItem id="png">Floor as PNG</MenuItem>
-          {letter !== null && <MenuItem id="score-svg">Step score as SVG</MenuItem>}
-          {letter !== null && <MenuItem id="score-png">Step score as PNG</MenuItem>}
+          {drawings.flatMap(({ what, selector }) =>
+            (['svg', 'png'] as const).map((kind) => (
+              <MenuItem
+                key={`${what} ${kind}`}
+                onAction={() => void downloadDrawings(selector, `${about} ${what}`, kind)}
+              >
+                {what} as {kind.toUpperCase()}
+              </MenuItem>
+            )),
+          )}
           <MenuItem id="duplicate">Duplicate</MenuItem>
           {version > 0 && <MenuItem id="archive">Archive</MenuItem>}
         </Menu>

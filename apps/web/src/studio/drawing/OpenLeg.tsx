@@ -11,6 +11,7 @@ import { useEditor } from '../state/editor.js';
 import { useSelection } from '../state/selection.js';
 import { useUnit } from '../state/unit.js';
 import { StepHandle } from './StepHandle.js';
+import { TurnHandle } from './TurnHandle.js';
 import type { Surface } from './useFloorDrag.js';
 
 /** Between the picked foot and the other one as it stands then: how wide the base is. */
@@ -86,6 +87,7 @@ export function OpenLeg({ leg, surface }: { leg: Leg; surface: Surface }): React
   const { pattern, edit } = useEditor();
   const { step, pick } = useSelection();
   const { playing } = usePlaying();
+  const picked = step === null ? undefined : leg.placements[step];
   const { out, back } = pathsOf(pattern, leg);
   // A number may trail its foot by a frame; the foot may not trail the finger.
   const calm = useDeferredValue(leg.placements);
@@ -116,8 +118,11 @@ export function OpenLeg({ leg, surface }: { leg: Leg; surface: Surface }): React
         ))}
       </g>
       {!playing && <StepNumbers placements={calm} />}
-      {step !== null && step < leg.placements.length && !playing && (
-        <BaseBracket pattern={pattern} leg={leg} step={step} />
+      {step !== null && picked && !playing && (
+        <>
+          <BaseBracket pattern={pattern} leg={leg} step={step} />
+          <TurnHandle letter={leg.target} index={step} placement={picked} {...{ surface, edit }} />
+        </>
       )}
       {playing && <MovingFeet pattern={pattern} leg={leg} />}
     </>

@@ -17,25 +17,49 @@ function supplies(): string {
 /** What only makes sense on the page it came from. Ids stay: patterns and clips are named by them. */
 const ONLY_ON_SCREEN = ['tabindex', 'style', 'role', 'aria-pressed'];
 
-/** A drawing of this page as an SVG file of its own, with lights on. */
-export function drawingAsSvg(drawing: SVGSVGElement): string {
+interface Size {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** A drawing without what belongs to the screen, framed as it is there. */
+function copyOf(drawing: SVGSVGElement): { copy: SVGSVGElement; size: Size } {
   const copy = drawing.cloneNode(true) as SVGSVGElement;
   const { width, height } = drawing.getBoundingClientRect();
-  copy.setAttribute('xmlns', SVG);
-  copy.setAttribute('width', String(Math.round(width)));
-  copy.setAttribute('height', String(Math.round(height)));
-  if (!copy.hasAttribute('viewBox'))
-    copy.setAttribute('viewBox', `0 0 ${Math.round(width)} ${Math.round(height)}`);
   for (const element of [copy, ...copy.querySelectorAll('*')])
     for (const name of ONLY_ON_SCREEN) element.removeAttribute(name);
-  copy.insertAdjacentHTML('afterbegin', supplies());
-  return new XMLSerializer().serializeToString(copy);
+  if (!copy.hasAttribute('viewBox')) copy.setAttribute('viewBox', `0 0 ${width} ${height}`);
+  copy.setAttribute('width', String(width));
+  copy.setAttribute('height', String(height));
+  return { copy, size: { width, height } };
+}
+
+const GAP_PX = 16;
+
+/** Drawings of this page, side by side, as one SVG file of its own with lights on. */
+export function drawingsAsSvg(drawings: readonly SVGSVGElement[]): string {
+  const sheet = document.createElementNS(SVG, 'svg');
+  let x = 0;
+  let height = 0;
+  for (const drawing of drawings) {
+    const { copy, size } = copyOf(drawing);
+    copy.setAttribute('x', String(x));
+    sheet.append(copy);
+    x += size.width + GAP_PX;
+    height = Math.max(height, size.height);
+  }
+  const width = Math.max(0, x - GAP_PX);
+  sheet.setAttribute('width', String(width));
+  sheet.setAttribute('height', String(height));
+  sheet.setAttribute('viewBox', `0 0 ${width} ${height}`);
+  sheet.insertAdjacentHTML('afterbegin', supplies());
+  return new XMLSerializer().serializeToString(sheet);
 }
 
 /** The same as a PNG. Throws when the browser cannot draw it. */
-export async function drawingAsPng(drawing: SVGSVGElement): Promise<Blob> {
+export async function drawingsAsPng(drawings: readonly SVGSVGElement[]): Promise<Blob> {
   const image = new Image();
-  image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(drawingAsSvg(drawing))}`;
+  image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(drawingsAsSvg(drawings))}`;
   await image.decode();
   const canvas = document.createElement('canvas');
   canvas.width = image.width * PNG_SCALE;
@@ -44,6 +68,18 @@ export async function drawingAsPng(drawing: SVGSVGElement): Promise<Blob> {
   return new Promise((resolve, reject) =>
     canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('The drawing is empty.')))),
   );
+}
+
+/** Hands the drawings that a selector finds to the person, as one file. */
+export async function downloadDrawings(
+  selector: string,
+  name: string,
+  kind: 'svg' | 'png',
+): Promise<void> {
+  const drawings = [...document.querySelectorAll<SVGSVGElement>(selector)];
+  if (drawings.length === 0) return;
+  if (kind === 'svg') download(fileName(name, kind), drawingsAsSvg(drawings), 'image/svg+xml');
+  else download(fileName(name, kind), await drawingsAsPng(drawings));
 }
 
 /** Hands a file to the person. */

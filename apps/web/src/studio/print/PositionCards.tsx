@@ -131,7 +131,7 @@ function Cards({
             </article>
           );
         })}
-        <article className="way" style={{ borderColor: PHASE_COLOURS.travel }}>
+        <article className="way" id="sheet-plan" style={{ borderColor: PHASE_COLOURS.travel }}>
           <h2>The way</h2>
           <FloorPlan
             pattern={{
@@ -161,7 +161,10 @@ export function PositionCards(): ReactElement {
   const [unit] = useRemembered<LengthUnit>('length-unit', 'metres');
   const leg = pattern && legOf(pattern, letter);
   return (
-    <PrintPage back={`/patterns/${patternId}?leg=${letter}`}>
+    <PrintPage
+      back={`/patterns/${patternId}?leg=${letter}`}
+      name={`${pattern?.name ?? ''} ${letter}`}
+    >
       {pattern && leg ? (
         <Cards pattern={pattern} leg={leg} unit={unit} />
       ) : (

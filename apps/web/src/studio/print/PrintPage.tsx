@@ -1,8 +1,9 @@
-import { ArrowLeft, Printer } from 'lucide-react';
+import { ArrowLeft, Download, Printer } from 'lucide-react';
 import type { ReactElement, ReactNode } from 'react';
 import styled from 'styled-components';
 import { Button, ButtonLink } from '../../parts/Button.js';
 import { Page } from '../../parts/Text.js';
+import { downloadDrawings } from '../drawing/export-drawing.js';
 
 const Ways = styled.div`
   display: flex;
@@ -33,9 +34,12 @@ const Paper = styled.div`
 
 export const PrintPage = ({
   back,
+  name,
   children,
 }: {
   back: string;
+  /** Of the files its drawing is saved as. */
+  name: string;
   children: ReactNode;
 }): ReactElement => (
   <Page>
@@ -46,6 +50,11 @@ export const PrintPage = ({
       <Button weight="main" onPress={() => window.print()}>
         <Printer size={18} aria-hidden /> Print
       </Button>
+      {(['svg', 'png'] as const).map((kind) => (
+        <Button key={kind} onPress={() => void downloadDrawings('#sheet-plan svg', name, kind)}>
+          <Download size={18} aria-hidden /> Plan as {kind.toUpperCase()}
+        </Button>
+      ))}
     </Ways>
     <Paper data-theme="light">{children}</Paper>
   </Page>

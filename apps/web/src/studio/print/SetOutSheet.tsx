@@ -209,7 +209,9 @@ function Sheet({ pattern, unit }: { pattern: Pattern; unit: LengthUnit }): React
           </Quiet>
         </div>
         <div className="plan">
-          <Plan pattern={pattern} second={second} />
+          <div id="sheet-plan">
+            <Plan pattern={pattern} second={second} />
+          </div>
           <Needed pattern={pattern} second={second} unit={unit} />
         </div>
       </Columns>
@@ -223,7 +225,7 @@ export function SetOutSheet(): ReactElement {
   const { pattern, isPending } = usePrintable(patternId);
   const [unit] = useRemembered<LengthUnit>('length-unit', 'metres');
   return (
-    <PrintPage back={`/patterns/${patternId}`}>
+    <PrintPage back={`/patterns/${patternId}`} name={`${pattern?.name ?? ''} set-out`}>
       {pattern ? (
         <Sheet pattern={pattern} unit={unit} />
       ) : (

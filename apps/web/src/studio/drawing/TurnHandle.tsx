@@ -1,0 +1,64 @@
+import { headed, heading, offset } from '@orthokin/core/floor';
+import { changeLeg, changePlacement, type Placement } from '@orthokin/core/pattern';
+import type { ReactElement } from 'react';
+import { colour } from '../../parts/tokens.js';
+import type { Editor } from '../state/editor.js';
+import { useFloorDrag, type Surface } from './useFloorDrag.js';
+
+/** The handle stands this far in front of the foot's middle, metres. */
+const AHEAD_M = 0.34;
+/** Headings are turned to this by hand, degrees. */
+const GRAIN_DEG = 5;
+
+/** In front of the picked foot: dragged round it, it turns it. The keys [ and ] do the same. */
+export function TurnHandle({
+  letter,
+  index,
+  placement,
+  surface,
+  edit,
+}: {
+  letter: string;
+  index: number;
+  placement: Placement;
+  surface: Surface;
+  edit: Editor['edit'];
+}): ReactElement {
+  const { at, headingDeg } = placement;
+  const handle = offset(at, headed(headingDeg), AHEAD_M);
+  const drag = useFloorDrag(surface, {
+    at: handle,
+    fall: (pointer) => pointer,
+    put: (to, gesture) => {
+      const turned = Math.round(heading(at, to) / GRAIN_DEG) * GRAIN_DEG;
+      edit(
+        (now) =>
+          changeLeg(now, letter, (leg) => changePlacement(leg, index, { headingDeg: turned })),
+        gesture,
+      );
+    },
+  });
+  return (
+    <>
+      <line
+        x1={at.x}
+        y1={-at.y}
+        x2={handle.x}
+        y2={-handle.y}
+        stroke={colour('ink')}
+        strokeWidth={0.015}
+      />
+      <g className="taken" data-testid="turn" {...drag}>
+        <circle cx={handle.x} cy={-handle.y} r={0.14} fill="transparent" />
+        <circle
+          cx={handle.x}
+          cy={-handle.y}
+          r={0.05}
+          fill={colour('raised')}
+          stroke={colour('ink')}
+          strokeWidth={0.025}
+        />
+      </g>
+    </>
+  );
+}
