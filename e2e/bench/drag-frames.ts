@@ -1,16 +1,23 @@
-import { test } from '@playwright/test';
+import { test, type Page } from '@playwright/test';
 import type { ClubReply, PatternBody } from '@orthokin/contract';
 import { blankPattern, layLeg, usualPlan } from '@orthokin/core/footwork';
-import { layoutTargets, withLeg, type Leg, type Pattern } from '@orthokin/core/pattern';
+import {
+  layoutTargets,
+  MAX_TARGETS,
+  nextMarker,
+  withLeg,
+  type Leg,
+  type Pattern,
+} from '@orthokin/core/pattern';
 import { v7 } from 'uuid';
 
 const PLACEMENTS = 200;
 const MOVES = 180;
 
-/** A leg of as many placements as a pattern may hold: its steps over and over. */
-function longLeg(leg: Leg): Leg {
+/** A leg of so many placements: its steps over and over. */
+function longLeg(leg: Leg, count: number): Leg {
   const lasts = leg.placements.at(-1)?.atMs ?? 0;
-  const placements = Array.from({ length: PLACEMENTS }, (_, i) => {
+  const placements = Array.from({ length: count }, (_, i) => {
     const placement = leg.placements[i % leg.placements.length] ?? leg.placements[0];
     if (!placement) throw new Error('A leg without feet.');
     const round = Math.floor(i / leg.placements.length);
@@ -19,18 +26,36 @@ function longLeg(leg: Leg): Leg {
   return { ...leg, placements };
 }
 
-test('frames while a step among 200 is dragged', async ({ page }) => {
-  const bare: Pattern = { ...blankPattern('Long'), targets: layoutTargets('line', 3) };
-  const [target] = bare.targets;
-  if (!target) throw new Error('No target.');
-  const pattern = withLeg(bare, longLeg(layLeg(bare, target, usualPlan(target)))) as PatternBody;
+/** A pattern with 200 placements in all, shared out over so many legs. */
+function patternOf(legs: number): Pattern {
+  let targets = layoutTargets('star', 3);
+  while (targets.length < legs) {
+    const angle = targets.length;
+    const added = nextMarker(targets, { x: 4 * Math.sin(angle), y: 4 * Math.cos(angle) });
+    if (added) targets = [...targets, added];
+  }
+  const bare: Pattern = { ...blankPattern('Long'), targets: targets.slice(0, Math.max(2, legs)) };
+  return bare.targets
+    .slice(0, legs)
+    .reduce(
+      (done, target) =>
+        withLeg(
+          done,
+          longLeg(layLeg(done, target, usualPlan(target)), Math.round(PLACEMENTS / legs)),
+        ),
+      bare,
+    );
+}
+
+/** Lengths of the frames, ms, while a step of leg A is dragged about. */
+async function dragFrames(page: Page, pattern: Pattern): Promise<number[]> {
   const clubs = (await (await page.request.get('/api/clubs')).json()) as ClubReply[];
   const id = v7();
   await page.request.put(`/api/clubs/${clubs[0]?.clubId ?? ''}/patterns/${id}/versions/1`, {
-    data: pattern,
+    data: pattern as PatternBody,
   });
   await page.goto(`/patterns/${id}?leg=A`);
-  const step = page.getByRole('button', { name: /^Step 100,/ });
+  const step = page.getByRole('button', { name: /^Step 8,/ });
   await step.waitFor();
   const box = await step.boundingBox();
   if (!box) throw new Error('Nothing to drag.');
@@ -49,10 +74,15 @@ test('frames while a step among 200 is dragged', async ({ page }) => {
     await page.mouse.move(x + 40 * Math.sin(move / 9), y + 30 * Math.cos(move / 7));
   const frames = await page.evaluate(() => (window as unknown as { frames: number[] }).frames);
   await page.mouse.up();
-  const lengths = frames.slice(1).map((at, i) => at - (frames[i] ?? at));
-  const sorted = lengths.sort((a, b) => a - b);
-  const at = (share: number) => (sorted[Math.floor(share * sorted.length)] ?? NaN).toFixed(1);
-  console.log(
-    `dragging among ${PLACEMENTS} placements: ${sorted.length} frames, median ${at(0.5)} ms, p95 ${at(0.95)} ms`,
-  );
-});
+  return frames.slice(1).map((at, i) => at - (frames[i] ?? at));
+}
+
+for (const legs of [MAX_TARGETS, 1]) {
+  test(`frames of a drag, ${PLACEMENTS} placements over ${legs} legs`, async ({ page }) => {
+    const lengths = (await dragFrames(page, patternOf(legs))).sort((a, b) => a - b);
+    const at = (share: number) => (lengths[Math.floor(share * lengths.length)] ?? NaN).toFixed(1);
+    console.log(
+      `${PLACEMENTS} placements over ${legs} legs: ${lengths.length} frames, median ${at(0.5)} ms, p95 ${at(0.95)} ms`,
+    );
+  });
+}

@@ -312,3 +312,69 @@ test('the set-out sheet and the position cards print on one page each, without t
     await page.emulateMedia({ media: 'screen' });
   }
 });
+
+test('a leg is copied to the other side, and the whole pattern mirrored for the other hand', async ({
+  page,
+}) => {
+  await openPattern(page, 'Forehand fork');
+  await part(page, 'short right').click();
+  await choose(page, 'Load', 'closed');
+  await page.getByRole('button', { name: 'Copy to the other side' }).click();
+  // A marker was added across, with the feet mirrored, and it is open now.
+  await expect(part(page, 'short left')).toHaveAttribute('aria-current', 'true');
+  await expect(page.getByRole('button', { name: /closed Load/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Copy across to A' })).toBeVisible();
+  const feet = () =>
+    page
+      .getByRole('button', { name: /^Step \d+,/ })
+      .evaluateAll((steps) => steps.map((step) => step.getAttribute('aria-label') ?? ''));
+  const left = await feet();
+  await part(page, 'short right').click();
+  const swapped = (await feet()).map((words) =>
+    words.replace(/left|right/, (side) => (side === 'left' ? 'right' : 'left')),
+  );
+  // Which foot of a split comes first in the list means nothing.
+  expect(left.slice(2)).toEqual(swapped.slice(2));
+
+  await part(page, 'The floor').click();
+  await page.getByRole('button', { name: 'Mirror for the other hand' }).click();
+  await expect(page.getByRole('textbox', { name: 'A: name' })).toHaveValue('short left');
+  await page.getByRole('button', { name: 'Mirror for the other hand' }).click();
+  await expect(page.getByRole('textbox', { name: 'A: name' })).toHaveValue('short right');
+});
+
+test('lengths are shown and typed in feet and inches, remembered, and kept in metres', async ({
+  page,
+}) => {
+  await openPattern(page, 'Four corners');
+  await choose(page, 'Lengths in', 'feet');
+  const right = page.getByRole('textbox', { name: 'A: right of home' });
+  await expect(right).toHaveValue('7′ 9″');
+  await right.fill(`8' 2"`);
+  await right.press('Enter');
+  await expect(right).toHaveValue('8′ 2″');
+  await page.goto(`${page.url()}/set-out`);
+  await expect(page.getByRole('cell', { name: /^\d+′ \d+″$/ }).first()).toBeVisible();
+  await page.goBack();
+  await choose(page, 'Lengths in', 'metres');
+  await expect(right).toHaveValue('2.49 m');
+});
+
+test('the score retimes a step, and a leg without feet says how to get them', async ({ page }) => {
+  await openPattern(page, 'Up and back');
+  await part(page, 'short').click();
+  await page.getByRole('button', { name: /^Step 4,/ }).click({ force: true });
+  const lands = page.getByRole('textbox', { name: 'Lands at' });
+  const before = await lands.inputValue();
+  await dragBy(page, page.locator('#studio-score .block').nth(3), 12, 0);
+  await expect(lands).not.toHaveValue(before);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('region', { name: 'Step 4' })).toHaveCount(0);
+
+  await part(page, 'The floor').click();
+  await page.getByRole('button', { name: 'Add a marker' }).click();
+  await part(page, 'target C').click();
+  await expect(page.getByText('No feet are laid to target C yet.')).toBeVisible();
+  await choose(page, 'Travel', 'approach');
+  await expect(page.getByRole('article', { name: 'Load' })).toBeVisible();
+});
