@@ -1,4 +1,4 @@
-import { legFigures, patternFigures, type WayFigures } from '@orthokin/core/footwork';
+import { legFigures, MAX_DETOUR, patternFigures, type WayFigures } from '@orthokin/core/footwork';
 import { lengthWords, type LengthUnit } from '@orthokin/core/floor';
 import type { Leg, Pattern } from '@orthokin/core/pattern';
 import { memo, type ReactElement } from 'react';
@@ -75,7 +75,7 @@ function pathFigure(
   const ratio =
     detour === null
       ? ''
-      : ` Detour: path ÷ straight, ${length(pathM)} ÷ ${length(straightM)} = ${detour.toFixed(2)}; 1.00 is straight, over 1.10 is flagged.`;
+      : ` Detour: path ÷ straight, ${length(pathM)} ÷ ${length(straightM)} = ${detour.toFixed(2)}; 1.00 is straight, over ${MAX_DETOUR.toFixed(2)} is flagged.`;
   return {
     value: length(pathM),
     words: `path ${name}${detour === null ? '' : `, detour ${detour.toFixed(2)}`}`,

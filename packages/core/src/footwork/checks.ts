@@ -15,12 +15,12 @@ import {
 } from '../pattern/index.js';
 import type { Finding } from './findings.js';
 import { detourRatio } from './figures.js';
-import { outsideOf } from './out.js';
+import { outsideOf } from './load.js';
 import { rhythmOf } from './rhythm.js';
 import { AT_ONCE_MS, outAndBack, outTimes, pathsOf, stepsOf } from './steps.js';
 
 /** Base width allowed in each position, as multiples of the shoulder width. */
-export const BASE_MULTIPLES: Readonly<Record<PositionName, readonly [number, number]>> = {
+const BASE_MULTIPLES: Readonly<Record<PositionName, readonly [number, number]>> = {
   stance: [1.1, 1.8],
   split: [1.1, 2],
   load: [1.2, 2.8],
@@ -30,11 +30,11 @@ export const BASE_MULTIPLES: Readonly<Record<PositionName, readonly [number, num
 /** Longer than straight by more than this is a detour. */
 export const MAX_DETOUR = 1.1;
 /** Farthest apart that two feet land, metres. */
-export const MAX_STEP_M = 1.6;
+const MAX_STEP_M = 1.6;
 /** Fastest that a foot is carried through the air, m/s. */
-export const MAX_SWING_SPEED = 9;
+const MAX_SWING_SPEED = 9;
 /** Quickest that one foot lands after the other, unless both land at once, ms. */
-export const MIN_INTERVAL_MS = 80;
+const MIN_INTERVAL_MS = 80;
 /** A sole's half length less its rounding, and its width, metres. */
 const SOLE_REACH_M = 0.09;
 const SOLE_WIDTH_M = 0.1;

@@ -1,12 +1,4 @@
-export {
-  BASE_MULTIPLES,
-  checkFootwork,
-  checkLeg,
-  MAX_DETOUR,
-  MAX_STEP_M,
-  MAX_SWING_SPEED,
-  MIN_INTERVAL_MS,
-} from './checks.js';
+export { checkFootwork, checkLeg, MAX_DETOUR } from './checks.js';
 export {
   changesOfDirection,
   detourRatio,

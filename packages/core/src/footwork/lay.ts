@@ -9,7 +9,8 @@ import {
   type Standing,
 } from '../pattern/index.js';
 import { layBack } from './back.js';
-import { layOut, outsideOf } from './out.js';
+import { outsideOf } from './load.js';
+import { layOut } from './out.js';
 import { landingTimes, TOE_OUT_DEG, type Landing } from './way.js';
 
 /** What feet are laid on. */

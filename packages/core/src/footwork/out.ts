@@ -1,29 +1,26 @@
 import {
   along,
   distance,
-  headed,
   heading,
   HOME,
   midpoint,
   minus,
   offset,
   otherSide,
-  sideOf,
   sideSign,
-  type Point,
   type Side,
   type Target,
 } from '../floor/index.js';
 import {
   baseWidth,
   type Build,
-  type FootPlace,
   type LegPlan,
   type Pattern,
   type Standing,
   type StepKind,
   type TravelWay,
 } from '../pattern/index.js';
+import { footPlace, loadGeometry, type LoadGeometry } from './load.js';
 import {
   covered,
   footfall,
@@ -35,9 +32,6 @@ import {
   type Way,
 } from './way.js';
 
-/** Feet apart at the load, as multiples of the shoulder width. */
-const LOAD_BASE = 1.5;
-const LUNGE_BASE = 2.2;
 /** A hop into the load covers this, metres. */
 const HOP_M = 0.7;
 /** A shuffle's lead foot moves at most this far at a time, metres. */
@@ -45,95 +39,6 @@ const SHUFFLE_M = 0.75;
 
 /** No running step is laid longer than this share of the stride. */
 const LONGEST_RUN = 0.75;
-
-/** Where and on which leg the athlete loads. */
-export interface LoadGeometry {
-  readonly outside: Side;
-  /** The foot that is planted last before the load. */
-  readonly lead: Side;
-  readonly leadPlace: FootPlace;
-  /** The other foot when the lead foot is planted. */
-  readonly restPlace: FootPlace;
-  /** Where the other foot steps in afterwards, for stances that do. */
-  readonly stepIn: FootPlace | null;
-}
-
-const place = (at: Point, headingDeg: number): FootPlace => ({ at, headingDeg });
-
-/** Which leg is the outside one: the target's side; straight ahead or behind, the playing hand's. */
-export const outsideOf = (at: Point, hand: Side): Side => sideOf(at) ?? hand;
-
-/** Where the loading foot goes: at the marker, or short of it by the athlete's reach. */
-function loadPoint({ at }: Target, { reachM }: Build): Point {
-  const away = distance(HOME, at);
-  const short = Math.min(reachM, away / 2);
-  return offset(at, headed(heading(HOME, at)), -short);
-}
-
-export function loadGeometry(
-  target: Target,
-  plan: LegPlan,
-  build: Build,
-  hand: Side,
-): LoadGeometry {
-  const at = loadPoint(target, build);
-  const way = heading(HOME, at);
-  const outside = outsideOf(at, hand);
-  const sign = sideSign(outside);
-  const steppedIn = plan.load === 'neutral' || plan.load === 'closed';
-  if (plan.travel === 'lunge') {
-    // The lunging leg arrives last: the outside one, or the inside one reaching across.
-    const lead = steppedIn ? otherSide(outside) : outside;
-    const rest = offset(at, headed(way), -LUNGE_BASE * build.shoulderM);
-    return {
-      ...{ outside, lead, stepIn: null },
-      leadPlace: place(offset(at, headed(way + 90), sideSign(lead) * 0.06), way),
-      restPlace: place(
-        offset(rest, headed(way + 90), -sideSign(lead) * 0.06),
-        way - sideSign(lead) * 40,
-      ),
-    };
-  }
-  const base = LOAD_BASE * build.shoulderM;
-  const lateral = { x: sign, y: 0 };
-  const forward = { x: 0, y: 1 };
-  const common = { outside, lead: outside };
-  switch (plan.load) {
-    case 'open':
-      return {
-        ...{ ...common, stepIn: null },
-        leadPlace: place(at, sign * 35),
-        restPlace: place(offset(at, lateral, -base), sign * 15),
-      };
-    case 'semi-open':
-      return {
-        ...{ ...common, stepIn: null },
-        leadPlace: place(at, sign * 55),
-        restPlace: place(
-          offset(offset(at, lateral, -base * Math.cos(Math.PI / 4)), forward, base * Math.SQRT1_2),
-          sign * 35,
-        ),
-      };
-    case 'neutral':
-    case 'closed': {
-      const across = plan.load === 'closed' ? 0.5 : 0;
-      const stepIn = offset(
-        offset(at, forward, base * Math.sqrt(1 - across ** 2)),
-        lateral,
-        base * across,
-      );
-      return {
-        ...common,
-        leadPlace: place(at, sign * 80),
-        restPlace:
-          plan.travel === 'shuffle out'
-            ? place(offset(at, lateral, -base), sign * 15)
-            : place(offset(at, headed(way), -base), sign * 60),
-        stepIn: place(stepIn, sign * 45),
-      };
-    }
-  }
-}
 
 /** Which foot must step first; `null` where either may. */
 function firstFoot(travel: TravelWay, outside: Side): Side | null {
@@ -198,7 +103,7 @@ function alternating({ plan, stance, geometry, way }: Ground, upTo: number, step
   const runs = heading(way.from, way.to);
   return distances.map((metres, i) => {
     const foot = footOf(i);
-    const at = place(onTrack(way, from + metres, foot), runs);
+    const at = footPlace(onTrack(way, from + metres, foot), runs);
     return footfall(foot, at, 'travel', i === 0 ? (FIRST_KIND[plan.travel] ?? 'run') : 'run', 1);
   });
 }
@@ -236,7 +141,7 @@ function shuffleSteps({ stance, geometry, way }: Ground): Footfall[] {
       x: sideSign(foot) * spreadM,
       y: 0,
     });
-    return footfall(foot, place(at, sideSign(foot) * TOE_OUT_DEG), 'travel', 'shuffle', 0.5);
+    return footfall(foot, footPlace(at, sideSign(foot) * TOE_OUT_DEG), 'travel', 'shuffle', 0.5);
   };
   return middles.flatMap((middle, i) => {
     const close = put(trail, middle, half * 0.6);
