@@ -361,8 +361,8 @@ test('lengths are shown and typed in feet and inches, remembered, and kept in me
 });
 
 test('the score retimes a step, and a leg without feet says how to get them', async ({ page }) => {
-  await openPattern(page, 'Up and back');
-  await part(page, 'short').click();
+  await openPattern(page, 'Side to side');
+  await part(page, 'wide right').click();
   await page.getByRole('button', { name: /^Step 4,/ }).click({ force: true });
   const lands = page.getByRole('textbox', { name: 'Lands at' });
   const before = await lands.inputValue();
