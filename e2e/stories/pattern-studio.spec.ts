@@ -290,6 +290,18 @@ test('somebody else saved meanwhile: nothing is lost, and the coach chooses', as
   await expect(page.getByText('Version 2 was saved on another screen meanwhile.')).toBeVisible();
   await page.getByRole('button', { name: 'Save mine as version 3' }).click();
   await expect(page.getByText('Version 3, saved')).toBeVisible();
+
+  // The other screen goes on from version 2, also after a crash, and may take what is there.
+  await other.getByRole('textbox', { name: 'Name of the pattern' }).fill('Up and back, late');
+  await expect(other.getByText('Changed since version 2')).toBeVisible();
+  await other.reload();
+  await expect(other.getByText('Changed since version 2')).toBeVisible();
+  await other.getByRole('button', { name: 'Save' }).click();
+  await other.getByRole('button', { name: 'Open theirs' }).click();
+  await expect(other.getByText('Version 3, saved')).toBeVisible();
+  await expect(other.getByRole('textbox', { name: 'Name of the pattern' })).toHaveValue(
+    'Up and back, mine',
+  );
 });
 
 test('the set-out sheet and the position cards print on one page each, without the shell', async ({

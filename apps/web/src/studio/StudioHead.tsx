@@ -57,6 +57,11 @@ export const StudioHead = memo(function StudioHead(): ReactElement {
   const run = async () => {
     if (!unsaved || (await editor.save())) void navigate(`/floor?pattern=${editor.patternId}`);
   };
+  const openTheirs = () => {
+    // Reloaded with a draft of ours it would open ours.
+    editor.discard();
+    setTimeout(() => window.location.reload());
+  };
   const overtaken = saveError instanceof Refused && saveError.status === CONFLICT;
   return (
     <>
@@ -109,7 +114,7 @@ export const StudioHead = memo(function StudioHead(): ReactElement {
                   <Button onPress={() => void editor.save(version + 2)}>
                     Save mine as version {version + 2}
                   </Button>
-                  <Button onPress={() => window.location.reload()}>Open theirs</Button>
+                  <Button onPress={openTheirs}>Open theirs</Button>
                 </>
               ) : (
                 <Button onPress={() => void editor.save()}>Try again</Button>

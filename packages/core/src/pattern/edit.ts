@@ -1,4 +1,4 @@
-import type { Target } from '../floor/index.js';
+import { midpoint, otherSide, type Target } from '../floor/index.js';
 import type { Leg } from './leg.js';
 import { MAX_CUE_WORDS, wordCount, type PositionName, type PositionNotes } from './notes.js';
 import type { Pattern } from './pattern.js';
@@ -63,11 +63,9 @@ export function insertPlacement(leg: Leg, index: number): Leg {
   const after = leg.placements[index + 1];
   const added: Placement = {
     ...before,
-    foot: before.foot === 'left' ? 'right' : 'left',
+    foot: otherSide(before.foot),
     kind: 'run',
-    at: after
-      ? { x: (before.at.x + after.at.x) / 2, y: (before.at.y + after.at.y) / 2 }
-      : { x: before.at.x + 0.2, y: before.at.y },
+    at: after ? midpoint(before.at, after.at) : { x: before.at.x + 0.2, y: before.at.y },
     atMs: after ? Math.round((before.atMs + after.atMs) / 2) : before.atMs + 200,
   };
   return { ...leg, placements: leg.placements.toSpliced(index + 1, 0, added) };

@@ -44,10 +44,13 @@ const DRAFT_AFTER_MS = 250;
 
 /** A pattern's draft is kept on this device with every change, until it is saved. */
 export function usePatternEditor(patternId: string, loaded: Saved): Editor {
-  const [saved, setSaved] = useState(loaded);
-  const [history, setHistory] = useState<History>(() =>
-    begin(draftOf(patternId)?.pattern ?? loaded.pattern),
-  );
+  const [draft] = useState(() => draftOf(patternId));
+  // A draft goes on from the version it was made from: what was saved since is not passed over.
+  const [saved, setSaved] = useState<Saved>(() => ({
+    version: draft?.version ?? loaded.version,
+    pattern: loaded.pattern,
+  }));
+  const [history, setHistory] = useState<History>(() => begin(draft?.pattern ?? loaded.pattern));
   const saving = useSavePattern();
   const { present } = history;
   const unsaved = saved.version === 0 || present !== saved.pattern;
