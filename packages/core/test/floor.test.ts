@@ -1,17 +1,23 @@
 import fc from 'fast-check';
 import {
+  COLOUR_VISIONS,
+  colourSeen,
   COURT_NAMES,
   courtOf,
   courtOnFloor,
   hasOwnSize,
   heading,
   lengthWords,
+  MARKER_COLOURS,
+  MARKER_SHAPES,
   parseLength,
   pathLength,
+  seenTargets,
   sideOf,
   snapped,
   swapSides,
   turn,
+  type Target,
 } from '@orthokin/core/floor';
 
 describe('places', () => {
@@ -162,5 +168,31 @@ describe('courts', () => {
     expect(court.backLeft).toEqual({ x: -3.2, y: -4.26 });
     expect(court.frontRight.y).toBeCloseTo(5.49, 9);
     expect(court.lines[0]?.from.y).toBe(0);
+  });
+});
+
+describe('markers for those who do not tell certain colours apart', () => {
+  const targets: Target[] = MARKER_COLOURS.map((colour, i) => ({
+    letter: 'ABCDEF'[i] ?? '',
+    name: 'wide',
+    kind: 'wide',
+    shape: MARKER_SHAPES[i] ?? 'circle',
+    colour,
+    at: { x: i, y: 1 },
+    radiusM: 0.3,
+  }));
+
+  test.each(COLOUR_VISIONS)('%s: only colours that are told apart, spread evenly', (vision) => {
+    const shown = seenTargets(targets, vision);
+    expect(shown.every(({ colour }) => colourSeen(colour, vision))).toBe(true);
+    expect(shown.map(({ letter, shape }) => letter + shape)).toEqual(
+      targets.map(({ letter, shape }) => letter + shape),
+    );
+    const uses = MARKER_COLOURS.map((c) => shown.filter(({ colour }) => colour === c).length);
+    const used = uses.filter((n) => n > 0);
+    expect(Math.max(...used) - Math.min(...used)).toBeLessThanOrEqual(1);
+    // A colour that is seen well stays where it was.
+    for (const [i, { colour }] of targets.entries())
+      if (colourSeen(colour, vision)) expect(shown[i]?.colour).toBe(colour);
   });
 });

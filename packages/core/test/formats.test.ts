@@ -1,4 +1,4 @@
-import { REP_COLUMNS, repDictionary } from '@orthokin/core/formats';
+import { encodeWav, REP_COLUMNS, repDictionary } from '@orthokin/core/formats';
 import { readRep } from '@orthokin/core/timing';
 
 const set = { setId: 's', startedAt: '2026-01-02T03:04:05Z', athlete: 'A', pattern: 'P', rung: 2 };
@@ -39,4 +39,16 @@ test('the dictionary explains every column, and every time column has a unit', (
     if (name?.endsWith('_ms')) expect(unit).toBe('ms');
     expect(meaning).toMatch(/\.$/);
   }
+});
+
+test('a WAV file says what it is, and cuts what is too loud', () => {
+  const wav = encodeWav([0, 1, -1, 2], 8000);
+  const view = new DataView(wav.buffer);
+  const text = (at: number) => String.fromCharCode(...wav.subarray(at, at + 4));
+  expect([text(0), text(8), text(12), text(36)]).toEqual(['RIFF', 'WAVE', 'fmt ', 'data']);
+  expect(view.getUint32(4, true)).toBe(wav.length - 8);
+  expect([view.getUint32(24, true), view.getUint32(28, true)]).toEqual([8000, 16_000]);
+  expect([0, 1, 2, 3].map((i) => view.getInt16(44 + 2 * i, true))).toEqual([
+    0, 32_767, -32_767, 32_767,
+  ]);
 });

@@ -1,14 +1,15 @@
 import fc from 'fast-check';
 import { distanceCovered, travelTime } from '@orthokin/core/budget';
-import { seededRandom } from '@orthokin/core/cue';
+import { seededRandom, type FreezeAt } from '@orthokin/core/cue';
 import { distance, HOME, type Point } from '@orthokin/core/floor';
 import {
   positionAt,
   simulateRep,
+  simulateTrial,
   TYPICAL_ATHLETE,
   type SimulatedAthlete,
 } from '@orthokin/core/simulation';
-import { median } from '@orthokin/core/stats';
+import { median } from '@orthokin/core/numeric';
 import { checkEvents, durationsOf, type DurationName } from '@orthokin/core/timing';
 
 const right: Point = { x: 2.4, y: 1 };
@@ -128,5 +129,39 @@ describe('the simulated athlete', () => {
     expect(distance(at(time('home')), HOME)).toBeCloseTo(0, 6);
     for (let ms = 0; ms < 4000; ms += 25)
       expect(distance(HOME, at(ms))).toBeLessThanOrEqual(distance(HOME, right) + 1e-9);
+  });
+});
+
+describe('a trial out of the ordinary', () => {
+  const cue = { atMs: 5000, target: right, repsBefore: 0, sessionsBefore: 0 };
+  const early: SimulatedAthlete = { ...TYPICAL_ATHLETE, falseStartShare: 1 };
+
+  test('on a catch trial the honest hold and the early move', () => {
+    expect(simulateTrial(honest, cue, { catch: true }, seededRandom(1)).events).toEqual([]);
+    const [moved, ...more] = simulateTrial(early, cue, { catch: true }, seededRandom(1)).events;
+    expect(moved?.name).toBe('firstMove');
+    expect(more).toEqual([]);
+  });
+
+  test('a switched cue costs the change and a second look', () => {
+    const reaction = (trial: Parameters<typeof simulateTrial>[2]) =>
+      durationsOf(simulateTrial(honest, cue, trial, seededRandom(4)).events).reaction?.ms ?? NaN;
+    expect(reaction({ switchTo: { at: right, afterMs: 120 } }) - reaction({})).toBe(180);
+    const { events, seenFaults } = simulateTrial(
+      early,
+      cue,
+      { switchTo: { at: left, afterMs: 120 } },
+      seededRandom(2),
+    );
+    expect(seenFaults).toContain('wrong way');
+    expect(checkEvents(events).ok).toBe(true);
+  });
+
+  test('called to a stop, the athlete does nothing more', () => {
+    const names = (freezeAt: FreezeAt) =>
+      simulateTrial(honest, cue, { freezeAt }, seededRandom(3)).events.map(({ name }) => name);
+    expect(names('split')).toEqual(['splitTakeoff', 'splitLanding', 'cue']);
+    expect(names('load').at(-1)).toBe('arrival');
+    expect(names('recovery').at(-1)).toBe('home');
   });
 });

@@ -2,9 +2,16 @@ import fc from 'fast-check';
 import {
   checkEvents,
   durationsOf,
+  FAULT_HELP,
+  FAULTS,
+  matchClock,
   probabilityUnder,
   readRep,
+  readReps,
+  SEEN_FAULTS,
   standing,
+  toLocal,
+  toRemote,
   verdictOf,
   withNextCues,
   type EventName,
@@ -219,5 +226,139 @@ describe('pass, fail or too close to call', () => {
         expect(at(ms + more)).toBeLessThanOrEqual(at(ms));
       }),
     );
+  });
+});
+
+describe('trials', () => {
+  const timed = rep([event('cue', 0), event('firstMove', 260), event('home', 2000)]);
+
+  test('catch, switch and freeze trials are read and left out', () => {
+    for (const trial of ['catch', 'switch', 'freeze'] as const)
+      expect(readRep(timed, settings, trial)).toMatchObject({ trial, leftOut: trial });
+    expect(readRep(timed, settings).leftOut).toBeNull();
+    expect(readRep({ ...timed, struckOut: true }, settings, 'switch').leftOut).toBe('struck out');
+  });
+
+  test('a catch trial is held when nothing moves, and failed when something does', () => {
+    expect(readRep(rep([]), settings, 'catch').faults).toEqual([]);
+    expect(readRep(rep([event('firstMove', 900)]), settings, 'catch').faults).toEqual([
+      'moved on a catch trial',
+    ]);
+    expect(checkEvents([], false).ok).toBe(true);
+    expect(checkEvents([]).ok).toBe(false);
+  });
+
+  test('short of home counts, unless it is to be all the way', () => {
+    const short = { ...timed, seenFaults: ['short of home' as const] };
+    expect(readRep(short, settings).leftOut).toBeNull();
+    expect(readRep(short, { ...settings, allTheWayHome: true }).leftOut).toBe('short of home');
+  });
+
+  test('who is not seen home by a sensor that watches it turned round outside', () => {
+    const sensed = (name: EventName, atMs: number) => ({
+      ...event(name, atMs),
+      source: 'sensor' as const,
+    });
+    const gone = [event('cue', 0), sensed('arrival', 900)];
+    const recorded = [
+      { ...rep(gone), id: '1', replaces: null },
+      { ...rep([...gone, sensed('home', 2000)]), ordinal: 2, id: '2', replaces: null },
+      // Nothing after it was seen at home: the mat may have died.
+      { ...rep(gone), ordinal: 3, id: '3', replaces: null },
+    ];
+    const strict = { ...settings, allTheWayHome: true };
+    expect(readReps(recorded, [], strict).map(({ leftOut }) => leftOut)).toEqual([
+      'short of home',
+      null,
+      null,
+    ]);
+    const frozen = [{ ordinal: 1, target: 'A', foreperiodMs: 900, freezeAt: 'load' as const }];
+    expect(readReps(recorded, frozen, strict)[0]?.faults).toEqual([]);
+    const byHand = recorded.map((each) => ({
+      ...each,
+      events: each.events.map((one) => ({ ...one, source: 'hand' as const })),
+    }));
+    expect(readReps(byHand, [], strict).every(({ faults }) => faults.length === 0)).toBe(true);
+  });
+
+  test('where nobody times, nothing seen is not a miss', () => {
+    const cueOnly = rep([event('cue', 0)]);
+    expect(readRep(cueOnly, settings).faults).toEqual(['missed']);
+    expect(readRep(cueOnly, { ...settings, isTimed: false }).faults).toEqual([]);
+  });
+
+  test('the reps of a set are read as their cues ask, corrections in place', () => {
+    const recorded = [
+      { ...timed, id: '1', replaces: null },
+      { ...timed, ordinal: 2, id: '2', replaces: null },
+      { ...timed, ordinal: 2, struckOut: true, id: '3', replaces: '2' },
+    ];
+    const cues = [
+      { ordinal: 1, target: 'A', foreperiodMs: 900, freezeAt: 'load' as const },
+      { ordinal: 2, target: 'A', foreperiodMs: 900 },
+    ];
+    expect(readReps(recorded, cues, settings).map(({ leftOut }) => leftOut)).toEqual([
+      'freeze',
+      'struck out',
+    ]);
+    expect(readReps(recorded, [], settings)[0]?.trial).toBe('plain');
+  });
+
+  test('each fault has something to say and something that mends it', () => {
+    for (const fault of FAULTS) {
+      expect(FAULT_HELP[fault].say).not.toBe('');
+      expect(FAULT_HELP[fault].mend).not.toBe('');
+    }
+    expect(SEEN_FAULTS).not.toContain('missed');
+  });
+});
+
+describe('clocks', () => {
+  /** Exchanges with a clock that is `offset` ahead and drifts, there and back in `way` ms each. */
+  const exchanges = (offset: number, drift: number, way: (i: number) => [number, number], n = 30) =>
+    Array.from({ length: n }, (_, i) => {
+      const sent = i * 700;
+      const [there, back] = way(i);
+      const remote = (local: number) => local + offset + drift * local;
+      return {
+        sent,
+        remoteReceived: remote(sent + there),
+        remoteReplied: remote(sent + there + 1),
+        received: sent + there + 1 + back,
+      };
+    });
+
+  test('nothing asked, nothing known; one exchange is enough to begin with', () => {
+    expect(matchClock([])).toBeNull();
+    const match = matchClock(exchanges(5000, 0, () => [4, 4], 1));
+    expect(match && toRemote(match, 100)).toBeCloseTo(5100, 6);
+  });
+
+  test('the error stays within what it says, whatever the way there and back takes', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: -1_000_000, max: 1_000_000 }),
+        fc.integer({ min: -80, max: 80 }),
+        fc.array(fc.tuple(fc.integer({ min: 2, max: 60 }), fc.integer({ min: 2, max: 60 })), {
+          minLength: 30,
+          maxLength: 30,
+        }),
+        (offset, ppm, ways) => {
+          const drift = ppm * 1e-6;
+          const match = matchClock(exchanges(offset, drift, (i) => ways[i] ?? [5, 5]));
+          if (!match) throw new Error('No match.');
+          const local = 20_000;
+          const error = toRemote(match, local) - (local + offset + drift * local);
+          expect(Math.abs(error)).toBeLessThan(4 * match.sdMs + 4);
+          expect(toLocal(match, toRemote(match, local))).toBeCloseTo(local, 6);
+        },
+      ),
+    );
+  });
+
+  test('a badly matched device is doubted more', () => {
+    const near = matchClock(exchanges(0, 0, () => [3, 3]));
+    const far = matchClock(exchanges(0, 0, (i) => [3 + 40 * (i % 3), 80]));
+    expect(far?.sdMs).toBeGreaterThan(3 * (near?.sdMs ?? Infinity));
   });
 });

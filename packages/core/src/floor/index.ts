@@ -21,10 +21,14 @@ export {
 } from './point.js';
 export { LENGTH_UNITS, lengthWords, parseLength, type LengthUnit } from './length.js';
 export {
+  COLOUR_VISIONS,
+  colourSeen,
   MARKER_COLOURS,
   MARKER_SHAPES,
   mirrorTarget,
+  seenTargets,
   TARGET_KINDS,
+  type ColourVision,
   type MarkerColour,
   type MarkerShape,
   type Target,

@@ -36,3 +36,35 @@ export const mirrorTarget = (target: Target): Target => ({
   name: swapSides(target.name),
   at: mirrorPoint(target.at),
 });
+
+/** How an athlete tells colours apart: all, not red from green, not blue from green, or none. */
+export const COLOUR_VISIONS = ['full', 'red-green', 'blue-green', 'none'] as const;
+export type ColourVision = (typeof COLOUR_VISIONS)[number];
+
+/** Cone colours that stay apart for each; with colour gone, only light and dark are left. */
+const TOLD_APART: Readonly<Record<ColourVision, readonly MarkerColour[]>> = {
+  full: MARKER_COLOURS,
+  'red-green': ['blue', 'yellow', 'white', 'black'],
+  'blue-green': ['red', 'yellow', 'white', 'black'],
+  none: ['white', 'black', 'yellow'],
+};
+
+/** Whether these colours are told apart by somebody who sees so. */
+export const colourSeen = (colour: MarkerColour, vision: ColourVision): boolean =>
+  TOLD_APART[vision].includes(colour);
+
+/**
+ * The same targets in colours this athlete tells apart. Shapes and letters stay; a colour comes
+ * twice only when there are more targets than colours left.
+ */
+export function seenTargets(targets: readonly Target[], vision: ColourVision): Target[] {
+  const uses = new Map(TOLD_APART[vision].map((colour) => [colour, 0]));
+  for (const { colour } of targets)
+    if (uses.has(colour)) uses.set(colour, (uses.get(colour) ?? 0) + 1);
+  return targets.map((target) => {
+    if (uses.has(target.colour)) return target;
+    const [colour] = [...uses].sort(([, a], [, b]) => a - b)[0] ?? [target.colour];
+    uses.set(colour, (uses.get(colour) ?? 0) + 1);
+    return { ...target, colour };
+  });
+}

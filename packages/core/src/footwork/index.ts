@@ -21,6 +21,19 @@ export {
   type PhaseSpan,
   type Span,
 } from './play.js';
+export {
+  FASTEST_WALK,
+  LONGEST_HOLD_MS,
+  MANNERS,
+  rehearsalMs,
+  rehearsalOf,
+  sidesInTurn,
+  SLOWEST_WALK,
+  USUAL_REHEARSAL,
+  type Manner,
+  type RehearsalCall,
+  type RehearsalSettings,
+} from './rehearsal.js';
 export { applyTaps, rhythmOf, type Rhythm, type Tap, type Tapped } from './rhythm.js';
 export { draftRungs, fittingRungs } from './rungs.js';
 export { midpointPath, outTimes, pathsOf, stepsOf, type Step } from './steps.js';

@@ -5,3 +5,18 @@ export {
   type RepColumn,
   type RepTableSet,
 } from './rep-table.js';
+export { encodeWav } from './wav.js';
+export {
+  IMPORT_FIELDS,
+  matchColumns,
+  readRepRows,
+  TIME_UNITS,
+  type ImportedRep,
+  type ImportedSet,
+  type ImportField,
+  type ImportSettings,
+  type ReadTable,
+  type RowProblem,
+  type TimeUnit,
+} from './rep-import.js';
+export { SET_COLUMNS, setDictionary, type SetColumn, type SetTableSet } from './set-table.js';

@@ -86,9 +86,16 @@ export const REP_COLUMNS: readonly RepColumn[] = [
     cell: (_, { rep }) => rep.target,
   },
   {
+    name: 'trial',
+    unit: '',
+    meaning: 'plain, catch (no cue came), switch (the cue changed) or freeze (called to a stop).',
+    cell: (_, { trial }) => trial,
+  },
+  {
     name: 'left_out_because',
     unit: '',
-    meaning: 'Why the rep is not averaged: false start, missed or struck out. Empty when it is.',
+    meaning:
+      'Why the rep is not averaged: struck out, catch, switch, freeze, false start, missed or short of home. Empty when it is.',
     cell: (_, { leftOut }) => leftOut,
   },
   {
@@ -96,6 +103,14 @@ export const REP_COLUMNS: readonly RepColumn[] = [
     unit: '',
     meaning: 'Faults of the rep, separated by "; ".',
     cell: (_, { faults }) => faults.join('; ') || null,
+  },
+  {
+    name: 'late_cue_right',
+    unit: '',
+    meaning:
+      'yes or no: whether what appeared at arrival was answered rightly. Empty when unmarked.',
+    cell: (_, { rep }) =>
+      rep.marks?.lateRight === undefined ? null : rep.marks.lateRight ? 'yes' : 'no',
   },
   {
     name: 'sources',

@@ -119,7 +119,9 @@ export function judgeSet(readings: readonly RepReading[], rung: Rung): SetJudgem
     met: timed.length >= rung.minValidReps,
   };
 
-  const cued = readings.filter(({ leftOut }) => leftOut !== 'struck out');
+  const cued = readings.filter(
+    ({ leftOut, trial }) => leftOut !== 'struck out' && trial === 'plain',
+  );
   const early = cued.filter(({ leftOut }) => leftOut === 'false start').length;
   const allowed = Math.floor(cued.length * rung.falseStartShare + 1e-9);
   const falseStarts: FalseStartGate = {

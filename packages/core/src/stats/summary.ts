@@ -1,10 +1,11 @@
 import {
   DURATION_NAMES,
+  type Duration,
   type DurationName,
   type LeftOutReason,
   type RepReading,
 } from '../timing/index.js';
-import { median, quartiles, scaledMad } from './describe.js';
+import { MAD_TO_SD, medianInPlace, quartilesInPlace } from '../numeric/index.js';
 
 /** Slower than this many scaled MADs above the median is flagged (and kept). */
 const SLOW_MADS = 3;
@@ -34,42 +35,69 @@ export interface SetSummary {
   readonly durations: Readonly<Partial<Record<DurationName, DurationSummary>>>;
 }
 
-function summariseDuration(
-  name: DurationName,
-  readings: readonly RepReading[],
-): DurationSummary | null {
-  const measured = readings.flatMap(({ rep, durations }) => {
-    const duration = durations[name];
-    return duration ? [{ ordinal: rep.ordinal, ...duration }] : [];
-  });
-  if (measured.length === 0) return null;
-  const times = measured.map(({ ms }) => ms);
-  const [lowerQuartileMs, medianMs, upperQuartileMs] = quartiles(times);
-  const slowFrom =
-    times.length < ENOUGH_FOR_SPREAD ? Infinity : medianMs + SLOW_MADS * scaledMad(times);
-  return {
-    n: times.length,
-    medianMs,
-    lowerQuartileMs,
-    upperQuartileMs,
-    errorSdMs: median(measured.map(({ sdMs }) => sdMs)),
-    slowOrdinals: measured.filter(({ ms }) => ms > slowFrom).map(({ ordinal }) => ordinal),
-  };
+/** Every rep's value of one duration, as columns: numbers are sorted many times faster than objects. */
+class Column {
+  n = 0;
+  private readonly ordinals: Int32Array;
+  private readonly times: Float64Array;
+  private readonly sds: Float64Array;
+
+  constructor(most: number) {
+    this.ordinals = new Int32Array(most);
+    this.times = new Float64Array(most);
+    this.sds = new Float64Array(most);
+  }
+
+  add(ordinal: number, { ms, sdMs }: Duration): void {
+    this.ordinals[this.n] = ordinal;
+    this.times[this.n] = ms;
+    this.sds[this.n] = sdMs;
+    this.n++;
+  }
+
+  summary(): DurationSummary | null {
+    const { n } = this;
+    if (n === 0) return null;
+    const times = this.times.slice(0, n);
+    const [lowerQuartileMs, medianMs, upperQuartileMs] = quartilesInPlace(times);
+    for (let i = 0; i < n; i++) times[i] = Math.abs((times[i] as number) - medianMs);
+    const slowFrom =
+      n < ENOUGH_FOR_SPREAD ? Infinity : medianMs + SLOW_MADS * MAD_TO_SD * medianInPlace(times);
+    const slowOrdinals: number[] = [];
+    for (let i = 0; i < n; i++)
+      if ((this.times[i] as number) > slowFrom) slowOrdinals.push(this.ordinals[i] as number);
+    return {
+      ...{ n, medianMs, lowerQuartileMs, upperQuartileMs, slowOrdinals },
+      errorSdMs: medianInPlace(this.sds.subarray(0, n)),
+    };
+  }
+}
+
+function leftOutOf(readings: readonly RepReading[]): LeftOut[] {
+  const all: LeftOut[] = [];
+  for (const { rep, leftOut } of readings)
+    if (leftOut) all.push({ ordinal: rep.ordinal, why: leftOut });
+  return all;
 }
 
 /** Robust summary of a set: what was measured, of how many reps, and what was left out and why. */
 export function summariseSet(readings: readonly RepReading[]): SetSummary {
   const kept = readings.filter(({ leftOut }) => leftOut === null);
+  // One pass over the reps, since a club's whole record may be summarised at once.
+  const columns = DURATION_NAMES.map((name) => [name, new Column(kept.length)] as const);
+  for (const { rep, durations } of kept)
+    for (const [name, column] of columns) {
+      const duration = durations[name];
+      if (duration) column.add(rep.ordinal, duration);
+    }
   const durations: Partial<Record<DurationName, DurationSummary>> = {};
-  for (const name of DURATION_NAMES) {
-    const summary = summariseDuration(name, kept);
+  for (const [name, column] of columns) {
+    const summary = column.summary();
     if (summary) durations[name] = summary;
   }
   return {
     n: kept.length,
-    leftOut: readings.flatMap(({ rep, leftOut }) =>
-      leftOut ? [{ ordinal: rep.ordinal, why: leftOut }] : [],
-    ),
+    leftOut: leftOutOf(readings),
     durations,
   };
 }

@@ -1,15 +1,36 @@
-import { median } from './describe.js';
+import { median, medianInPlace, normalQuantile } from '../numeric/index.js';
+import { LEVEL, type Interval } from './interval.js';
 
 export interface Line {
   readonly slope: number;
   readonly intercept: number;
 }
 
+function slopes(y: readonly number[]): Float64Array {
+  const n = y.length;
+  const all = new Float64Array((n * (n - 1)) / 2);
+  let k = 0;
+  for (let i = 0; i < n; i++)
+    for (let j = i + 1; j < n; j++) all[k++] = ((y[j] as number) - (y[i] as number)) / (j - i);
+  return all;
+}
+
 /** Line through y against 0, 1, 2, …: median of all pairwise slopes (Sen 1968). */
 export function theilSen(y: readonly number[]): Line {
-  const slopes: number[] = [];
-  for (const [i, earlier] of y.entries())
-    for (let j = i + 1; j < y.length; j++) slopes.push(((y[j] ?? NaN) - earlier) / (j - i));
-  const slope = median(slopes);
+  const slope = medianInPlace(slopes(y));
   return { slope, intercept: median(y) - (slope * (y.length - 1)) / 2 };
+}
+
+/** Interval of that slope: the pairwise slopes that Kendall's test finds nothing unusual in (Sen 1968). */
+export function slopeInterval(y: readonly number[], level = LEVEL): Interval | null {
+  const n = y.length;
+  const reach = normalQuantile((1 + level) / 2) * Math.sqrt((n * (n - 1) * (2 * n + 5)) / 18);
+  const all = slopes(y).sort();
+  const [low, high] = [
+    Math.floor((all.length - reach) / 2) - 1,
+    Math.ceil((all.length + reach) / 2),
+  ];
+  return low < 0 || high >= all.length
+    ? null
+    : { low: all[low] as number, high: all[high] as number };
 }

@@ -1,9 +1,33 @@
-import { erfc } from '../numeric/index.js';
-import { median } from './describe.js';
+import { erfc, median, normalQuantile } from '../numeric/index.js';
+import { LEVEL, type Interval } from './interval.js';
+
+const differences = (x: readonly number[], y: readonly number[]): Float64Array => {
+  const all = new Float64Array(x.length * y.length);
+  let i = 0;
+  for (const a of x) for (const b of y) all[i++] = a - b;
+  return all.sort();
+};
 
 /** Typical amount by which x exceeds y: the median of all pairwise differences (Hodges & Lehmann 1963). */
 export const hodgesLehmannShift = (x: readonly number[], y: readonly number[]): number =>
-  median(x.flatMap((a) => y.map((b) => a - b)));
+  median([...differences(x, y)]);
+
+/**
+ * Interval of that shift: the differences between which the Mann–Whitney test finds nothing
+ * unusual (normal approximation). `null` where the samples are too small for any.
+ */
+export function shiftInterval(
+  x: readonly number[],
+  y: readonly number[],
+  level = LEVEL,
+): Interval | null {
+  const pairs = x.length * y.length;
+  const sd = Math.sqrt((pairs * (x.length + y.length + 1)) / 12);
+  const cut = Math.floor(pairs / 2 - normalQuantile((1 + level) / 2) * sd);
+  if (cut < 1) return null;
+  const sorted = differences(x, y);
+  return { low: sorted[cut - 1] ?? NaN, high: sorted[pairs - cut] ?? NaN };
+}
 
 export interface MannWhitney {
   /** Pairs in which x exceeds y, ties counting one half. */

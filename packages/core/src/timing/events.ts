@@ -40,14 +40,18 @@ const ORDERED_CHAINS: readonly (readonly EventName[])[] = [
 ];
 
 /**
- * The events themselves when they make a possible repetition. Otherwise a problem: no cue, an
- * event given twice, or two events out of order, both of which are then named.
+ * The events themselves when they make a possible repetition. Otherwise a problem: no cue (which
+ * only a catch trial may lack), an event given twice, or two events out of order, both of which
+ * are then named.
  */
-export function checkEvents(events: readonly TimedEvent[]): Result<readonly TimedEvent[]> {
+export function checkEvents(
+  events: readonly TimedEvent[],
+  needsCue = true,
+): Result<readonly TimedEvent[]> {
   const names = events.map((event) => event.name);
   const twice = names.findIndex((name, i) => names.indexOf(name) !== i);
   if (twice >= 0) return wrong(`events[${twice}].name`, names[twice], 'each event at most once');
-  if (!names.includes('cue'))
+  if (needsCue && !names.includes('cue'))
     return wrong('events', names.join(', ') || 'none', 'a cue among them');
   for (const chain of ORDERED_CHAINS) {
     const present = chain

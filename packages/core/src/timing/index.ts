@@ -1,3 +1,5 @@
+export { calibrate, CALIBRATION_BEEPS, type Calibration } from './calibration.js';
+export { matchClock, toLocal, toRemote, type ClockExchange, type ClockMatch } from './clock.js';
 export {
   DURATION_NAMES,
   durationsOf,
@@ -17,15 +19,24 @@ export {
   type TimingSource,
 } from './events.js';
 export {
+  FAULT_HELP,
+  FAULTS,
+  MOST_WATCHED,
+  SEEN_FAULTS,
+  type Fault,
+  type FaultHelp,
+} from './faults.js';
+export {
   DEFAULT_FALSE_START_MS,
   DEFAULT_RESPONSE_LIMIT_MS,
-  FAULTS,
   readRep,
+  readReps,
   standing,
   withNextCues,
-  type Fault,
   type LeftOutReason,
+  type RecordedRep,
   type Rep,
+  type RepMarks,
   type RepReading,
   type RepSettings,
 } from './rep.js';

@@ -1,16 +1,7 @@
+import { trialOf, type Cue, type Trial } from '../cue/index.js';
 import { durationsOf, type Durations } from './durations.js';
 import { eventOf, type TimedEvent } from './events.js';
-
-/** What can be wrong with a repetition. */
-export const FAULTS = [
-  'false start',
-  'missed',
-  'wrong way',
-  'short of home',
-  'early split',
-  'late split',
-] as const;
-export type Fault = (typeof FAULTS)[number];
+import type { Fault } from './faults.js';
 
 /** One repetition as it was recorded. */
 export interface Rep {
@@ -22,6 +13,16 @@ export interface Rep {
   /** Faults somebody saw; those that follow from the events are found by `readRep`. */
   readonly seenFaults: readonly Fault[];
   readonly struckOut: boolean;
+  /** What the coach marked; absent or null when there was nothing to mark. */
+  readonly marks?: RepMarks | null;
+}
+
+/** Marks a coach makes in a rep, apart from faults. */
+export interface RepMarks {
+  /** Whether what appeared at arrival was answered rightly. */
+  readonly lateRight?: boolean;
+  /** Check points of the frozen position: those that held, of how many. */
+  readonly checked?: { readonly held: number; readonly of: number };
 }
 
 export interface RepSettings {
@@ -31,16 +32,24 @@ export interface RepSettings {
   readonly responseLimitMs: number;
   /** Earliest and latest good split landing about the cue. */
   readonly splitWindowMs: readonly [number, number];
+  /** A rep that turned round short of home does not count. */
+  readonly allTheWayHome?: boolean;
+  /** False for a set that nobody timed: that nothing was seen then means nothing. */
+  readonly isTimed?: boolean;
+  /** A sensor watched home: who was not seen there turned round outside it. */
+  readonly isHomeWatched?: boolean;
 }
 
 export const DEFAULT_FALSE_START_MS = 100;
 export const DEFAULT_RESPONSE_LIMIT_MS = 3000;
 
-export type LeftOutReason = 'false start' | 'missed' | 'struck out';
+export type LeftOutReason =
+  'false start' | 'missed' | 'struck out' | 'short of home' | Exclude<Trial, 'plain'>;
 
 /** A repetition with everything that follows from its events. */
 export interface RepReading {
   readonly rep: Rep;
+  readonly trial: Trial;
   readonly durations: Durations;
   readonly faults: readonly Fault[];
   /** Why the rep takes no part in averages and gates; `null` when it does. */
@@ -48,6 +57,7 @@ export interface RepReading {
 }
 
 function faultsFromEvents(
+  events: readonly TimedEvent[],
   { reaction, response, splitOffset, cycle }: Durations,
   settings: RepSettings,
 ): Fault[] {
@@ -56,25 +66,83 @@ function faultsFromEvents(
   const responded = [reaction, response, cycle].some(
     (duration) => duration && duration.ms <= settings.responseLimitMs,
   );
-  if (!responded) faults.push('missed');
+  if (!responded && settings.isTimed !== false) faults.push('missed');
   if (splitOffset && splitOffset.ms < settings.splitWindowMs[0]) faults.push('early split');
   if (splitOffset && splitOffset.ms > settings.splitWindowMs[1]) faults.push('late split');
+  if (settings.isHomeWatched && response && !eventOf(events, 'home')) faults.push('short of home');
   return faults;
 }
 
-/** Durations, faults and validity of a repetition. */
-export function readRep(rep: Rep, settings: RepSettings): RepReading {
-  const durations = durationsOf(rep.events);
-  const faults = [...new Set([...faultsFromEvents(durations, settings), ...rep.seenFaults])];
-  const leftOut = rep.struckOut
-    ? 'struck out'
-    : faults.includes('false start')
-      ? 'false start'
-      : faults.includes('missed')
-        ? 'missed'
-        : null;
-  return { rep, durations, faults, leftOut };
+/** An athlete who moved although nothing was called. */
+const moved = (events: readonly TimedEvent[]): boolean =>
+  eventOf(events, 'firstMove') !== undefined || eventOf(events, 'arrival') !== undefined;
+
+function faultsOf(rep: Rep, durations: Durations, trial: Trial, settings: RepSettings): Fault[] {
+  const found: Fault[] =
+    trial === 'catch'
+      ? moved(rep.events)
+        ? ['moved on a catch trial']
+        : []
+      : faultsFromEvents(rep.events, durations, settings);
+  return [...new Set([...found, ...rep.seenFaults])];
 }
+
+/**
+ * Durations, faults and validity of a repetition. Catch, switch and freeze trials test something
+ * else than speed: they are read, and left out of averages and limits.
+ */
+export function readRep(rep: Rep, settings: RepSettings, trial: Trial = 'plain'): RepReading {
+  const durations = durationsOf(rep.events);
+  const faults = faultsOf(rep, durations, trial, settings);
+  return { rep, trial, durations, faults, leftOut: leftOutReason(rep, faults, trial, settings) };
+}
+
+function leftOutReason(
+  rep: Rep,
+  faults: readonly Fault[],
+  trial: Trial,
+  { allTheWayHome = false }: RepSettings,
+): LeftOutReason | null {
+  if (rep.struckOut) return 'struck out';
+  if (trial !== 'plain') return trial;
+  for (const fault of ['false start', 'missed'] as const) if (faults.includes(fault)) return fault;
+  return allTheWayHome && faults.includes('short of home') ? 'short of home' : null;
+}
+
+/** A row of a set: a rep, or a correction that names the one it replaces. */
+export type RecordedRep = Rep & { readonly id: string; readonly replaces: string | null };
+
+/**
+ * The reps of a set that stand, in order, each read as the cue it answers asks. `cues` is empty
+ * for a set that was called live: its reps are plain ones.
+ */
+export function readReps(
+  recorded: readonly RecordedRep[],
+  cues: readonly Cue[],
+  settings: RepSettings,
+): RepReading[] {
+  const trials = new Map(cues.map((cue) => [cue.ordinal, trialOf(cue)]));
+  const reps = withNextCues(standing(recorded), recorded);
+  const watchedTo = homeWatchedTo(reps);
+  return reps.map((rep) => {
+    const trial = trials.get(rep.ordinal);
+    // Who was called to a stop has been let off the way home.
+    const isHomeWatched = rep.ordinal <= watchedTo && trial !== 'freeze';
+    return readRep(rep, { ...settings, isHomeWatched }, trial);
+  });
+}
+
+/**
+ * Up to which rep a sensor is known to have watched home: one that died since cannot tell a short
+ * way back from its own end.
+ */
+const homeWatchedTo = (reps: readonly Rep[]): number =>
+  Math.max(
+    0,
+    ...reps
+      .filter(({ events }) => eventOf(events, 'home')?.source === 'sensor')
+      .map(({ ordinal }) => ordinal),
+  );
 
 /** The rows that stand: those that no other row of the same set replaces. */
 export function standing<Row extends { readonly id: string; readonly replaces: string | null }>(

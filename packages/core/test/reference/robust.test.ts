@@ -1,16 +1,14 @@
 import {
   coefficientOfVariation,
-  hodgesLehmannShift,
   mad,
-  mannWhitney,
   mean,
   median,
   quantile,
   scaledMad,
   sd,
-  theilSen,
   trimmedMean,
-} from '@orthokin/core/stats';
+} from '@orthokin/core/numeric';
+import { hodgesLehmannShift, mannWhitney, theilSen } from '@orthokin/core/stats';
 import { expectClose, reference } from './reference.js';
 
 interface Robust {

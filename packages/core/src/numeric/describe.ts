@@ -27,7 +27,7 @@ export function mad(values: readonly number[]): number {
 }
 
 /** 1/Φ⁻¹(¾): makes the MAD of normal data estimate its standard deviation. */
-const MAD_TO_SD = 1.4826022185056018;
+export const MAD_TO_SD = 1.4826022185056018;
 
 export const scaledMad = (values: readonly number[]): number => MAD_TO_SD * mad(values);
 

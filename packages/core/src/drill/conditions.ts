@@ -1,0 +1,59 @@
+import { PLAIN_TRIALS, type ScheduleSettings } from '../cue/index.js';
+import type { Fault } from '../timing/index.js';
+
+/** What the athlete perceives: one thing on the screen, one sound, or both. */
+export const SCREEN_KINDS = ['marker', 'arrow', 'number', 'word'] as const;
+export const SOUND_KINDS = ['tone', 'spoken'] as const;
+export const CUE_KINDS = [...SCREEN_KINDS, ...SOUND_KINDS] as const;
+export type ScreenKind = (typeof SCREEN_KINDS)[number];
+export type SoundKind = (typeof SOUND_KINDS)[number];
+export type CueKind = (typeof CUE_KINDS)[number];
+
+/** `self`: a foreperiod after home is seen · `fixed`, `demand`: every so often, home or not. */
+export const PACE_KINDS = ['self', 'fixed', 'demand'] as const;
+export interface Pace {
+  readonly kind: (typeof PACE_KINDS)[number];
+  /** From cue to cue; `null` for one's own pace. */
+  readonly everyMs: number | null;
+}
+
+/** `home zone`: anywhere inside home base will do · `all the way home`: else the rep does not count. */
+export const HOME_RULES = ['home zone', 'all the way home'] as const;
+export type HomeRule = (typeof HOME_RULES)[number];
+
+/** How a set is run: everything but who, which pattern and how many. */
+export interface Conditions extends Omit<ScheduleSettings, 'targets' | 'reps'> {
+  readonly pace: Pace;
+  /** One or two: at most one on the screen and one sound. */
+  readonly cueKinds: readonly CueKind[];
+  readonly homeRule: HomeRule;
+  /** At most two faults the coach watches for. */
+  readonly watched: readonly Fault[];
+  /** Work lasts this long, however many reps that makes; `null` for a number of reps. */
+  readonly workMs: number | null;
+}
+
+export const PLAIN_CONDITIONS: Conditions = {
+  order: 'shuffled',
+  maxRun: 2,
+  foreperiod: { kind: 'uniform', leastMs: 900, mostMs: 1900 },
+  ...PLAIN_TRIALS,
+  pace: { kind: 'self', everyMs: null },
+  cueKinds: ['marker', 'tone'],
+  homeRule: 'home zone',
+  watched: [],
+  workMs: null,
+};
+
+export const screenKindOf = ({ cueKinds }: Pick<Conditions, 'cueKinds'>): ScreenKind | null =>
+  SCREEN_KINDS.find((kind) => cueKinds.includes(kind)) ?? null;
+
+export const soundKindOf = ({ cueKinds }: Pick<Conditions, 'cueKinds'>): SoundKind | null =>
+  SOUND_KINDS.find((kind) => cueKinds.includes(kind)) ?? null;
+
+/**
+ * What answers are quick to: hearing is some 30–50 ms quicker than seeing, so times of the one are
+ * never pooled with times of the other.
+ */
+export const senseOf = (conditions: Pick<Conditions, 'cueKinds'>): 'heard' | 'seen' =>
+  soundKindOf(conditions) ? 'heard' : 'seen';

@@ -1,0 +1,21 @@
+export { auditCalls, type Audit } from './audit.js';
+export {
+  CUE_KINDS,
+  HOME_RULES,
+  PACE_KINDS,
+  PLAIN_CONDITIONS,
+  SCREEN_KINDS,
+  screenKindOf,
+  senseOf,
+  SOUND_KINDS,
+  soundKindOf,
+  type Conditions,
+  type CueKind,
+  type HomeRule,
+  type Pace,
+  type ScreenKind,
+  type SoundKind,
+} from './conditions.js';
+export { dueMs, type Waiting } from './due.js';
+export { readSet, type SetToRead } from './read-set.js';
+export { LEAST_REST_MS, REST_RATIOS, restBefore, rotaOf, type Turn } from './rest.js';

@@ -1,0 +1,49 @@
+import { median } from '../numeric/index.js';
+import type { DurationName, RepReading } from '../timing/index.js';
+import { contains, type Interval } from './interval.js';
+import { slopeInterval, theilSen } from './theil-sen.js';
+
+/** Whether the reps of a set grow slower as it goes on. */
+export interface Fade {
+  readonly n: number;
+  /** Theil–Sen slope, ms per rep; above 0 slower. */
+  readonly msPerRep: number;
+  readonly interval: Interval | null;
+  /** Median of the last third over that of the first, ms. */
+  readonly lastThirdMs: number;
+  readonly firstThirdMs: number;
+  /** The interval leaves zero out on the slow side. */
+  readonly isFading: boolean;
+}
+
+const FEWEST_REPS = 6;
+
+/** Each time less what its target takes more than the others: a far target late in a set is no fade. */
+function aside(timed: readonly { readonly target: string; readonly ms: number }[]): number[] {
+  const all = median(timed.map(({ ms }) => ms));
+  const own = new Map<string, number[]>();
+  for (const { target, ms } of timed) own.set(target, [...(own.get(target) ?? []), ms]);
+  const middle = new Map([...own].map(([target, times]) => [target, median(times)]));
+  return timed.map(({ target, ms }) => ms - (middle.get(target) ?? all) + all);
+}
+
+/** Fade of one duration over the counted reps of a set, each target's own time set aside. */
+export function fadeOf(readings: readonly RepReading[], name: DurationName): Fade | null {
+  const timed = readings.flatMap(({ rep, durations, leftOut }) => {
+    const duration = durations[name];
+    return duration && !leftOut ? [{ target: rep.target, ms: duration.ms }] : [];
+  });
+  if (timed.length < FEWEST_REPS) return null;
+  const times = aside(timed);
+  const third = Math.floor(times.length / 3);
+  const { slope } = theilSen(times);
+  const interval = slopeInterval(times);
+  return {
+    n: times.length,
+    msPerRep: slope,
+    interval,
+    firstThirdMs: median(times.slice(0, third)),
+    lastThirdMs: median(times.slice(-third)),
+    isFading: interval !== null && slope > 0 && !contains(interval, 0),
+  };
+}

@@ -1,0 +1,121 @@
+import type { Random } from '../cue/index.js';
+import { leastSquares, minimiseBetween, quantile } from '../numeric/index.js';
+import { ok, wrong, type Result } from '../result/index.js';
+import { LEVEL, type Interval } from './interval.js';
+
+/** value(session) = floor + gain·e^(−rate·(session − 1)); sessions count from 1. */
+export interface LearningCurve {
+  readonly floor: number;
+  readonly gain: number;
+  readonly rate: number;
+  readonly rss: number;
+}
+
+export const curveAt = ({ floor, gain, rate }: LearningCurve, session: number): number =>
+  floor + gain * Math.exp(-rate * (session - 1));
+
+export const FEWEST_SESSIONS = 5;
+/** From hardly bent at all to learnt after the first session. */
+const RATES = [0.005, 3] as const;
+const GRID = 24;
+
+function curveOfRate(sessions: readonly number[], values: readonly number[], rate: number) {
+  const decay = sessions.map((session) => Math.exp(-rate * (session - 1)));
+  const { intercept, slope, rss } = leastSquares(decay, values);
+  return { floor: intercept, gain: slope, rate, rss };
+}
+
+/**
+ * The learning curve of least squares: for a given rate floor and gain are a straight line's, so
+ * only the rate is searched for.
+ */
+export function fitLearningCurve(
+  sessions: readonly number[],
+  values: readonly number[],
+): Result<LearningCurve> {
+  const different = new Set(sessions).size;
+  if (different < FEWEST_SESSIONS)
+    return wrong('sessions', different, `at least ${FEWEST_SESSIONS} sessions`);
+  const [from, to] = RATES.map(Math.log) as [number, number];
+  const rss = (lnRate: number) => curveOfRate(sessions, values, Math.exp(lnRate)).rss;
+  const step = (to - from) / GRID;
+  const grid = Array.from({ length: GRID + 1 }, (_, i) => from + i * step);
+  const coarse = grid.reduce((best, each) => (rss(each) < rss(best) ? each : best));
+  const lnRate = minimiseBetween(
+    rss,
+    Math.max(from, coarse - step),
+    Math.min(to, coarse + step),
+    1e-6,
+  );
+  return ok(curveOfRate(sessions, values, Math.exp(lnRate)));
+}
+
+export interface Forecast {
+  readonly curve: LearningCurve;
+  /** Where the curve may well run at each session from the first to the horizon. */
+  readonly bands: readonly Interval[];
+  /** First session at which the curve is at or under the threshold; `null` when not by the horizon. */
+  readonly metAt: number | null;
+  /** The same by resampling; `high` is `null` where the late half of the resamples never meets it. */
+  readonly likely: { readonly low: number | null; readonly high: number | null };
+  /** Share of resampled courses that meet the threshold by the horizon. */
+  readonly chance: number;
+}
+
+export interface ForecastSettings {
+  readonly thresholdMs: number;
+  /** The last session that is looked at. */
+  readonly horizon: number;
+  readonly resamples: number;
+  readonly random: Random;
+  readonly progress?: (share: number) => void;
+}
+
+function meets(curve: LearningCurve, thresholdMs: number, horizon: number): number | null {
+  for (let session = 1; session <= horizon; session++)
+    if (curveAt(curve, session) <= thresholdMs) return session;
+  return null;
+}
+
+const numberOrNull = (value: number): number | null => (Number.isFinite(value) ? value : null);
+
+/**
+ * A learning curve carried on to a horizon, its doubt found by fitting again and again to the curve
+ * with its own residuals shuffled onto it (residual bootstrap).
+ */
+export function forecast(
+  sessions: readonly number[],
+  values: readonly number[],
+  { thresholdMs, horizon, resamples, random, progress = () => undefined }: ForecastSettings,
+): Result<Forecast> {
+  const fit = fitLearningCurve(sessions, values);
+  if (!fit.ok) return fit;
+  const curve = fit.value;
+  const fitted = sessions.map((session) => curveAt(curve, session));
+  // Three numbers were fitted: what is left of the residuals is smaller than the errors were.
+  const inflate = Math.sqrt(sessions.length / Math.max(1, sessions.length - 3));
+  const residuals = values.map((value, i) => (value - (fitted[i] ?? NaN)) * inflate);
+  const again = Array.from({ length: resamples }, (_, n) => {
+    if (n % 20 === 0) progress(n / resamples);
+    const noisy = fitted.map(
+      (value) => value + (residuals[Math.floor(random() * residuals.length)] ?? 0),
+    );
+    const refit = fitLearningCurve(sessions, noisy);
+    return refit.ok ? refit.value : curve;
+  });
+  const metAt = again
+    .map((each) => meets(each, thresholdMs, horizon) ?? Infinity)
+    .sort((a, b) => a - b);
+  const tail = (1 - LEVEL) / 2;
+  const nearest = (p: number) => metAt[Math.round(p * (metAt.length - 1))] ?? Infinity;
+  return ok({
+    curve,
+    bands: Array.from({ length: horizon }, (_, i) => {
+      const at = again.map((each) => curveAt(each, i + 1));
+      return { low: quantile(at, tail), high: quantile(at, 1 - tail) };
+    }),
+    metAt: meets(curve, thresholdMs, horizon),
+    likely: { low: numberOrNull(nearest(tail)), high: numberOrNull(nearest(1 - tail)) },
+    chance: metAt.filter(Number.isFinite).length / metAt.length,
+  });
+}

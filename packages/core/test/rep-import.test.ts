@@ -1,0 +1,86 @@
+import fc from 'fast-check';
+import { matchColumns, readRepRows, type ImportSettings } from '@orthokin/core/formats';
+import { durationsOf } from '@orthokin/core/timing';
+
+const HEADS = ['Name', 'Date', 'Set', 'Target', 'Reaction', 'Response', 'Recovery', 'Cycle'];
+const settings: ImportSettings = {
+  columns: matchColumns(HEADS),
+  unit: 'seconds',
+  source: 'hand',
+  sdMs: 45,
+  athletes: ['Amara Quill', 'Cass Ondry'],
+  targets: ['A', 'B'],
+};
+const GOOD = ['amara quill', '2026-03-01', '1', 'a', '0,25', '1.1', '0.9', '2.2'];
+const withCell = (column: number, text: string) =>
+  GOOD.map((cell, i) => (i === column ? text : cell));
+
+test('columns are matched by their heads, each once, and our own table matches itself', () => {
+  expect(matchColumns(HEADS)).toEqual({
+    ...{ athlete: 0, day: 1, set: 2, target: 3 },
+    ...{ reaction: 4, response: 5, recovery: 6, cycle: 7 },
+  });
+  const own = ['set_id', 'set_started_at', 'athlete', 'target', 'reaction_ms', 'reaction_sd_ms'];
+  expect(matchColumns(own)).toEqual({ set: 0, day: 1, athlete: 2, target: 3, reaction: 4 });
+  expect(matchColumns(['a', 'b'])).toEqual({});
+});
+
+test('a row becomes a rep whose durations are those of the row', () => {
+  const { sets, problems } = readRepRows([GOOD], settings);
+  expect(problems).toEqual([]);
+  expect(sets).toMatchObject([{ athlete: 'Amara Quill', day: '2026-03-01', set: '1' }]);
+  const durations = durationsOf(sets[0]?.reps[0]?.events ?? []);
+  expect(durations.reaction).toEqual({ ms: 250, sdMs: 45 });
+  expect(durations.response?.ms).toBeCloseTo(1100);
+  expect(durations.recovery?.ms).toBeCloseTo(900);
+  expect(durations.cycle?.ms).toBeCloseTo(2200);
+});
+
+test('any possible durations come out as they went in, in either unit', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 0, max: 900 }),
+      fc.integer({ min: 0, max: 2000 }),
+      fc.integer({ min: 0, max: 2000 }),
+      fc.integer({ min: 0, max: 3000 }),
+      (reaction, travel, stay, recovery) => {
+        const times = [reaction, reaction + travel, recovery, reaction + travel + stay + recovery];
+        const rows = [[...GOOD.slice(0, 4), ...times.map(String)]];
+        const { sets } = readRepRows(rows, { ...settings, unit: 'milliseconds' });
+        const read = durationsOf(sets[0]?.reps[0]?.events ?? []);
+        expect([read.reaction, read.response, read.recovery, read.cycle].map((d) => d?.ms)).toEqual(
+          times,
+        );
+      },
+    ),
+  );
+});
+
+test('rows fall into sets by athlete, day and set; a table without sets has one a day', () => {
+  const rows = [GOOD, withCell(2, '2'), withCell(0, 'Cass Ondry'), GOOD, withCell(1, '1.3.2026')];
+  const { sets } = readRepRows(rows, settings);
+  expect(sets.map(({ athlete, set, reps }) => [athlete, set, reps.map(({ row }) => row)])).toEqual([
+    ['Amara Quill', '1', [1, 4, 5]],
+    ['Amara Quill', '2', [2]],
+    ['Cass Ondry', '1', [3]],
+  ]);
+});
+
+test.each<[string, string[], string, string]>([
+  ['nobody known', withCell(0, 'Jo'), 'athlete', 'Jo'],
+  ['no such target', withCell(3, 'Q'), 'target', 'Q'],
+  ['no day', withCell(1, '2026-13-01'), 'day', '2026-13-01'],
+  ['a day that is not in the calendar', withCell(1, '2026-02-30'), 'day', '2026-02-30'],
+  ['no time', withCell(4, 'fast'), 'reaction', 'fast'],
+  ['a time below zero', withCell(5, '-1'), 'response', '-1'],
+  ['a time in the wrong unit', withCell(7, '2200'), 'cycle', '2200'],
+  ['a recovery without its cycle', withCell(7, ''), 'cycle', 'nothing'],
+  ['a cycle shorter than its parts', withCell(7, '0.9'), 'times', 'action at 0 ms'],
+  ['nothing timed', [...GOOD.slice(0, 4), '', '', '', ''], 'times', 'nothing'],
+])('a bad row is named: %s', (_, row, field, given) => {
+  const { sets, problems } = readRepRows([GOOD, row], settings);
+  expect(problems).toHaveLength(1);
+  expect(problems[0]).toMatchObject({ row: 2, field });
+  expect(problems[0]?.given).toContain(given);
+  expect(sets.flatMap(({ reps }) => reps.map((rep) => rep.row))).toEqual([1]);
+});
