@@ -1,4 +1,4 @@
-import type { Side } from '@orthokin/core/floor';
+import { COLOUR_VISIONS, type ColourVision, type Side } from '@orthokin/core/floor';
 import type { SetOutcome } from '@orthokin/core/progress';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
 import { Type } from 'class-transformer';
@@ -31,6 +31,9 @@ export class AthleteReply {
 
   @IsIn(AGE_BANDS)
   ageBand: AgeBand;
+
+  @IsIn(COLOUR_VISIONS)
+  colourVision: ColourVision;
 
   /** What the coach must bear in mind, in their own words. */
   @IsOptional()

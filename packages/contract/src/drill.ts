@@ -6,47 +6,41 @@ import {
   type EventName,
   type Fault,
   type Rep,
+  type RepMarks,
   type TimedEvent,
   type TimingSource,
 } from '@orthokin/core/timing';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
-  ArrayMinSize,
   ArrayUnique,
   IsArray,
   IsBoolean,
+  IsDefined,
   IsIn,
   IsInt,
   IsISO8601,
   IsNumber,
   IsOptional,
+  IsString,
   IsUUID,
+  Length,
   Matches,
   Max,
   Min,
   ValidateNested,
 } from 'class-validator';
+import { ConditionsBody, CueBody } from './conditions.js';
 
 /** No set's clock runs longer than a day. */
 const DAY_MS = 24 * 60 * 60 * 1000;
 const MAX_SD_MS = 1000;
+const MOST_CHECK_POINTS = 20;
 const MAX_SEED = 2 ** 32 - 1;
 
-export class CueBody {
-  @IsInt()
-  @Min(1)
-  @Max(MAX_REPS)
-  ordinal: number;
-
-  @Matches(/^[A-Z]$/, { message: 'target must be one capital letter' })
-  target: string;
-
-  @IsInt()
-  @Min(0)
-  @Max(60_000)
-  foreperiodMs: number;
-}
+/** What times a set: a source of events, or nobody (its film is to be marked later). */
+export const SET_SOURCES = [...TIMING_SOURCES, 'none'] as const;
+export type SetSource = (typeof SET_SOURCES)[number];
 
 /** A set as it begins: who, what, in which order. Everything here stays as it is. */
 export class DrillSetBody {
@@ -65,8 +59,8 @@ export class DrillSetBody {
   @Min(1)
   rung: number;
 
-  @IsIn(TIMING_SOURCES)
-  source: TimingSource;
+  @IsIn(SET_SOURCES)
+  source: SetSource;
 
   @IsISO8601({ strict: true, strictSeparator: true })
   startedAt: string;
@@ -90,8 +84,13 @@ export class DrillSetBody {
   @Max(60_000)
   responseLimitMs: number;
 
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => ConditionsBody)
+  conditions: ConditionsBody;
+
+  /** Empty when a person calls them live; more than were run when work is a matter of time. */
   @IsArray()
-  @ArrayMinSize(1)
   @ArrayMaxSize(MAX_REPS)
   @ValidateNested({ each: true })
   @Type(() => CueBody)
@@ -127,6 +126,42 @@ export class EventBody implements TimedEvent {
   source: TimingSource;
 }
 
+export class CheckedBody {
+  @IsInt()
+  @Min(0)
+  @Max(MOST_CHECK_POINTS)
+  held: number;
+
+  @IsInt()
+  @Min(1)
+  @Max(MOST_CHECK_POINTS)
+  of: number;
+}
+
+export class RepMarksBody implements RepMarks {
+  /** Whether what appeared at arrival was answered rightly. */
+  @IsOptional()
+  @IsBoolean()
+  lateRight?: boolean;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => CheckedBody)
+  checked?: CheckedBody;
+}
+
+const LONGEST_NAME = 60;
+
+/** A correction made after the set: by whom, and when. */
+export class Corrected {
+  @IsString()
+  @Length(1, LONGEST_NAME)
+  by: string;
+
+  @IsISO8601({ strict: true, strictSeparator: true })
+  at: string;
+}
+
 /** A repetition as it was recorded. A correction is another one that names the one it replaces. */
 export class RepBody implements Rep {
   @IsInt()
@@ -137,8 +172,8 @@ export class RepBody implements Rep {
   @Matches(/^[A-Z]$/, { message: 'target must be one capital letter' })
   target: string;
 
+  /** None in a catch trial that was held. */
   @IsArray()
-  @ArrayMinSize(1)
   @ArrayMaxSize(EVENT_NAMES.length)
   @ValidateNested({ each: true })
   @Type(() => EventBody)
@@ -152,10 +187,21 @@ export class RepBody implements Rep {
   @IsBoolean()
   struckOut: boolean;
 
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => RepMarksBody)
+  marks?: RepMarksBody | null;
+
   /** Id of the rep this one stands in for. */
   @IsOptional()
   @IsUUID(7)
   replaces: string | null;
+
+  /** Of a correction made in the review. */
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => Corrected)
+  corrected?: Corrected | null;
 }
 
 export class RepReply extends RepBody {

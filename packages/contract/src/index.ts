@@ -7,27 +7,58 @@ export {
   SquadLineReply,
   type AgeBand,
 } from './athlete.js';
+export { ConditionsBody, CueBody } from './conditions.js';
+export {
+  CLUB_FORMAT,
+  CLUB_FORMAT_VERSION,
+  ClubFile,
+  ImportBody,
+  ImportReply,
+  ImportSet,
+  WipeBody,
+} from './club-file.js';
+export {
+  AthleteCourseReply,
+  AthleteRepsReply,
+  CourseSetReply,
+  SET_OUTCOMES,
+  SetNoteBody,
+  SetNoteReply,
+  StandingReply,
+} from './course.js';
 export { ClubReply } from './club.js';
 export {
-  CueBody,
+  Corrected,
   DrillSetBody,
   DrillSetReply,
   END_REASONS,
   EventBody,
   RepBody,
   RepReply,
+  SET_SOURCES,
   SetEndBody,
   type EndReason,
+  type SetSource,
 } from './drill.js';
+export {
+  LIVE_ROLES,
+  LiveQuery,
+  LiveTell,
+  MAX_LIVE_BYTES,
+  type LiveNews,
+  type LiveRole,
+} from './live.js';
 export {
   AthletePath,
   ClubPath,
   NewMovePath,
+  NewNotePath,
   NewPatternVersionPath,
   NewRepPath,
   NewSetPath,
   PatternPath,
   PatternVersionPath,
+  PoolQuery,
   SetPath,
   DrillSetupQuery,
 } from './paths.js';

@@ -1,5 +1,6 @@
 import { Type } from 'class-transformer';
-import { IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
+import { IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
+import { SET_SOURCES, type SetSource } from './drill.js';
 
 /** What the paths of the API are made of. */
 export class ClubPath {
@@ -33,6 +34,11 @@ export class NewMovePath extends ClubPath {
   moveId: string;
 }
 
+export class NewNotePath extends ClubPath {
+  @IsUUID(7)
+  noteId: string;
+}
+
 export class PatternPath extends ClubPath {
   @IsUUID()
   patternId: string;
@@ -61,4 +67,21 @@ export class DrillSetupQuery {
   @IsOptional()
   @IsUUID()
   patternId?: string;
+}
+
+/** Sets of an athlete that may be pooled: one version, one source, one sense. */
+export class PoolQuery {
+  @IsUUID()
+  patternId: string;
+
+  @Type(() => Number)
+  @IsInt()
+  @Min(1)
+  patternVersion: number;
+
+  @IsIn(SET_SOURCES)
+  source: SetSource;
+
+  @IsIn(['heard', 'seen'])
+  sense: 'heard' | 'seen';
 }

@@ -9,12 +9,14 @@ import {
   SetEndBody,
   validationProblems,
 } from '@orthokin/contract';
+import { readGatewayAsk, readGatewayFrame } from '@orthokin/contract/beacons';
 import {
   jsonPointer,
   PATTERN_FILE_FORMAT,
   patternOfFile,
   patternToFile,
 } from '@orthokin/contract/pattern-file';
+import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { blankPattern, layLeg, usualPlan } from '@orthokin/core/footwork';
 import { layoutTargets, withLeg, type Pattern } from '@orthokin/core/pattern';
 
@@ -46,6 +48,7 @@ const set = {
   seed: 42,
   falseStartMs: 100,
   responseLimitMs: 3000,
+  conditions: PLAIN_CONDITIONS,
   cues: [{ ordinal: 1, target: 'A', foreperiodMs: 900 }],
 };
 
@@ -64,7 +67,6 @@ test.each<[string, object, string, string]>([
   ],
   ['an unknown event', { events: [{ ...rep.events[0], name: 'jump' }] }, 'events[0].name', 'jump'],
   ['an impossible error', { events: [{ ...rep.events[0], sdMs: -1 }] }, 'events[0].sdMs', '-1'],
-  ['no events', { events: [] }, 'events', '[]'],
   ['a small letter', { target: 'a' }, 'target', 'a'],
   ['an unknown fault', { seenFaults: ['lazy'] }, 'seenFaults', '["lazy"]'],
   ['a rep beyond the longest set', { ordinal: 201 }, 'ordinal', '201'],
@@ -153,5 +155,31 @@ describe('patterns', () => {
   test('a file may name its schema', () => {
     const text = JSON.stringify({ $schema: 'x', format: PATTERN_FILE_FORMAT, name: 'Star' });
     expect(patternOfFile(text)).toEqual({ ok: true, value: { name: 'Star' } });
+  });
+});
+
+describe('frames of beacons', () => {
+  test.each<[string, string]>([
+    ['{"type":"hello","protocol":2,"gateway":"x","devices":[]}', 'protocol'],
+    ['{"type":"event","device":"mat","seq":0,"at":1,"signal":"on"}', 'seq'],
+    ['{"type":"event","device":"mat","seq":1,"at":1,"signal":"sneeze"}', 'signal'],
+    [
+      '{"type":"hello","protocol":1,"gateway":"x","devices":[{"device":"m","kind":"cat","place":"A","battery":1,"sdMs":1}]}',
+      'devices[0].kind',
+    ],
+    ['{"type":"sing"}', 'type'],
+    ['not JSON', 'frame'],
+  ])('%s is refused by its field', (text, field) => {
+    expect(readGatewayFrame(text)).toMatchObject({ ok: false, problem: { field } });
+  });
+
+  test('what is understood comes as it is', () => {
+    const event = { type: 'event', device: 'mat', seq: 3, at: 12.5, signal: 'on' };
+    expect(readGatewayFrame(JSON.stringify(event))).toMatchObject({ ok: true, value: event });
+    const ask = { type: 'resend', device: 'mat', from: 1, to: 2 };
+    expect(readGatewayAsk(JSON.stringify(ask))).toMatchObject({ ok: true, value: ask });
+    expect(readGatewayAsk('{"type":"cue","device":"mat","at":"soon"}')).toMatchObject({
+      problem: { field: 'at' },
+    });
   });
 });

@@ -1,0 +1,209 @@
+import { DEVICE_KINDS, SIGNALS, type DeviceKind, type Signal } from '@orthokin/core/beacon';
+import { plainToInstance, Type, type ClassConstructor } from 'class-transformer';
+import { wrong, ok, type Problem, type Result } from '@orthokin/core/result';
+import {
+  ArrayMaxSize,
+  Equals,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  Min,
+  validateSync,
+  ValidateNested,
+} from 'class-validator';
+import { validationProblems } from './validation-problems.js';
+
+export const BEACON_PROTOCOL = 1;
+const DEVICE = /^[\w-]{1,32}$/;
+
+class OfDevice {
+  @Matches(DEVICE, { message: 'device must be 1 to 32 letters, figures or dashes' })
+  device: string;
+}
+
+export class DeviceBody extends OfDevice {
+  @IsIn(DEVICE_KINDS)
+  kind: DeviceKind;
+
+  /** The target's letter, or "home". */
+  @Matches(/^([A-Z]|home)$/, { message: 'place must be a target’s letter or home' })
+  place: string;
+
+  /** 0 to 1. */
+  @Min(0)
+  @Max(1)
+  battery: number;
+
+  /** Its own timing error, ms. */
+  @Min(0)
+  @Max(1000)
+  sdMs: number;
+}
+
+/** First of all: which devices there are. */
+export class HelloFrame {
+  @Equals('hello')
+  type: 'hello';
+
+  @Equals(BEACON_PROTOCOL)
+  protocol: number;
+
+  @IsString()
+  gateway: string;
+
+  @IsArray()
+  @ArrayMaxSize(40)
+  @ValidateNested({ each: true })
+  @Type(() => DeviceBody)
+  devices: DeviceBody[];
+}
+
+/** The answer to a clock question, on the device's clock, ms. */
+export class ClockFrame extends OfDevice {
+  @Equals('clock')
+  type: 'clock';
+
+  @IsInt()
+  id: number;
+
+  @IsNumber()
+  received: number;
+
+  @IsNumber()
+  replied: number;
+
+  /** Number of its newest event, 0 before any: so that the loss of the last one is noticed. */
+  @IsInt()
+  @Min(0)
+  last: number;
+}
+
+/** Something a device noticed, numbered from 1, on the device's clock, ms. */
+export class EventFrame extends OfDevice {
+  @Equals('event')
+  type: 'event';
+
+  @IsInt()
+  @Min(1)
+  seq: number;
+
+  @IsNumber()
+  at: number;
+
+  @IsIn(SIGNALS)
+  signal: Signal;
+}
+
+export class BatteryFrame extends OfDevice {
+  @Equals('battery')
+  type: 'battery';
+
+  @Min(0)
+  @Max(1)
+  level: number;
+}
+
+/** A device is lost to the gateway, or found again. */
+export class PresenceFrame extends OfDevice {
+  @IsIn(['gone', 'back'])
+  type: 'gone' | 'back';
+}
+
+/** What a gateway says. */
+export type GatewayFrame = HelloFrame | ClockFrame | EventFrame | BatteryFrame | PresenceFrame;
+
+/** Asks a device for its time. */
+export class ClockAsk extends OfDevice {
+  @Equals('clock')
+  type: 'clock';
+
+  @IsInt()
+  id: number;
+}
+
+/** A set begins; what a stand-in needs to play an athlete is ignored by hardware. */
+export class ArmAsk {
+  @Equals('arm')
+  type: 'arm';
+
+  @IsOptional()
+  @IsObject()
+  standIn?: Record<string, unknown>;
+}
+
+/** Lights a device's cue at a time of its own clock, ms. */
+export class CueAsk extends OfDevice {
+  @Equals('cue')
+  type: 'cue';
+
+  @IsNumber()
+  at: number;
+}
+
+/** Asks for events again. */
+export class ResendAsk extends OfDevice {
+  @Equals('resend')
+  type: 'resend';
+
+  @IsInt()
+  @Min(1)
+  from: number;
+
+  @IsInt()
+  @Min(1)
+  to: number;
+}
+
+/** After a lost link: sends all that came after these numbers. */
+export class ResumeAsk {
+  @Equals('resume')
+  type: 'resume';
+
+  @IsObject()
+  heard: Record<string, number>;
+}
+
+/** What the app asks of a gateway. */
+export type GatewayAsk = ClockAsk | ArmAsk | CueAsk | ResendAsk | ResumeAsk;
+
+function reader<Frame extends object>(classes: Readonly<Record<string, ClassConstructor<Frame>>>) {
+  return (text: string): Result<Frame> => {
+    let given: unknown;
+    try {
+      given = JSON.parse(text);
+    } catch {
+      return wrong('frame', text.slice(0, 80), 'JSON');
+    }
+    const type = (given as { type?: unknown } | null)?.type;
+    const of = typeof type === 'string' ? classes[type] : undefined;
+    if (!of) return wrong('type', type, Object.keys(classes).join(', '));
+    const frame = plainToInstance(of, given);
+    const [problem]: Problem[] = validationProblems(validateSync(frame));
+    return problem ? { ok: false, problem } : ok(frame);
+  };
+}
+
+/** Reads a frame of a gateway, or says which field is wrong. Fields it does not know it lets be. */
+export const readGatewayFrame = reader<GatewayFrame>({
+  hello: HelloFrame,
+  clock: ClockFrame,
+  event: EventFrame,
+  battery: BatteryFrame,
+  gone: PresenceFrame,
+  back: PresenceFrame,
+});
+
+/** Reads what the app asks, or says which field is wrong. */
+export const readGatewayAsk = reader<GatewayAsk>({
+  clock: ClockAsk,
+  arm: ArmAsk,
+  cue: CueAsk,
+  resend: ResendAsk,
+  resume: ResumeAsk,
+});

@@ -1,0 +1,217 @@
+import {
+  CUE_ORDERS,
+  FOREPERIOD_KINDS,
+  FREEZE_AT,
+  LATE_COLOURS,
+  LATE_KINDS,
+  LATE_SIDES,
+  LONGEST_FOREPERIOD_MS,
+  MAX_MOVED_M,
+  MAX_REPS,
+  type Cue,
+  type CueOrder,
+  type Foreperiod,
+  type FreezeAt,
+  type LateCue,
+  type LateKind,
+} from '@orthokin/core/cue';
+import {
+  CUE_KINDS,
+  HOME_RULES,
+  PACE_KINDS,
+  type Conditions,
+  type CueKind,
+  type HomeRule,
+  type Pace,
+} from '@orthokin/core/drill';
+import { FAULTS, MOST_WATCHED, type Fault } from '@orthokin/core/timing';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
+  Equals,
+  IsArray,
+  IsDefined,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsOptional,
+  IsPositive,
+  Matches,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import { CAPITAL } from './footwork.js';
+
+const ONE_CAPITAL = { message: 'target must be one capital letter' };
+const LONGEST_WORK_MS = 10 * 60 * 1000;
+
+export class SwitchBody {
+  @Matches(CAPITAL, ONE_CAPITAL)
+  target: string;
+
+  @IsInt()
+  @Min(1)
+  @Max(1000)
+  afterMs: number;
+}
+
+export class LateCueBody implements LateCue {
+  @IsIn(LATE_KINDS)
+  kind: LateKind;
+
+  @IsIn([...LATE_COLOURS, ...LATE_SIDES])
+  show: LateCue['show'];
+}
+
+export class CueBody implements Cue {
+  @IsInt()
+  @Min(1)
+  @Max(MAX_REPS)
+  ordinal: number;
+
+  @Matches(CAPITAL, ONE_CAPITAL)
+  target: string;
+
+  @IsInt()
+  @Min(0)
+  @Max(LONGEST_FOREPERIOD_MS)
+  foreperiodMs: number;
+
+  /** Given, and true, only for a catch trial: a ready signal that no cue follows. */
+  @IsOptional()
+  @Equals(true)
+  catch?: true;
+
+  /** The cue changes to this target. */
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => SwitchBody)
+  switchTo?: SwitchBody;
+
+  /** "Freeze" is called at this position. */
+  @IsOptional()
+  @IsIn(FREEZE_AT)
+  freezeAt?: FreezeAt;
+
+  /** What appears at arrival. */
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => LateCueBody)
+  late?: LateCueBody;
+
+  /** Metres the target is moved out for this rep; below 0, in. */
+  @IsOptional()
+  @Min(-MAX_MOVED_M)
+  @Max(MAX_MOVED_M)
+  movedM?: number;
+}
+
+export class ForeperiodBody implements Foreperiod {
+  @IsIn(FOREPERIOD_KINDS)
+  kind: Foreperiod['kind'];
+
+  @Min(0)
+  @Max(LONGEST_FOREPERIOD_MS)
+  leastMs: number;
+
+  @Min(0)
+  @Max(LONGEST_FOREPERIOD_MS)
+  mostMs: number;
+}
+
+export class PaceBody implements Pace {
+  @IsIn(PACE_KINDS)
+  kind: Pace['kind'];
+
+  /** Milliseconds from cue to cue; null at one's own pace. */
+  @ValidateIf((_, everyMs) => everyMs !== null)
+  @Min(500)
+  @Max(60_000)
+  everyMs: number | null;
+}
+
+/** How a set is run, as far as its cues and what counts are concerned. */
+export class ConditionsBody implements Conditions {
+  @IsIn(CUE_ORDERS)
+  order: CueOrder;
+
+  /** Of a known order: the list that is gone through. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MAX_REPS)
+  @Matches(CAPITAL, { ...ONE_CAPITAL, each: true })
+  list?: string[];
+
+  /** Of a free order: relative shares by letter. */
+  @IsOptional()
+  @IsObject()
+  weights?: Record<string, number>;
+
+  @IsInt()
+  @Min(1)
+  @Max(MAX_REPS)
+  maxRun: number;
+
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => ForeperiodBody)
+  foreperiod: ForeperiodBody;
+
+  @Min(0)
+  @Max(1)
+  catchShare: number;
+
+  @Min(0)
+  @Max(1)
+  switchShare: number;
+
+  @Min(0)
+  @Max(1)
+  freezeShare: number;
+
+  @IsInt()
+  @Min(1)
+  @Max(1000)
+  switchAfterMs: number;
+
+  @IsIn(FREEZE_AT)
+  freezeAt: FreezeAt;
+
+  @IsIn([null, ...LATE_KINDS])
+  late: LateKind | null;
+
+  @Min(0)
+  @Max(MAX_MOVED_M)
+  varyM: number;
+
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => PaceBody)
+  pace: PaceBody;
+
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(2)
+  @ArrayUnique()
+  @IsIn(CUE_KINDS, { each: true })
+  cueKinds: CueKind[];
+
+  @IsIn(HOME_RULES)
+  homeRule: HomeRule;
+
+  @IsArray()
+  @ArrayMaxSize(MOST_WATCHED)
+  @ArrayUnique()
+  @IsIn(FAULTS, { each: true })
+  watched: Fault[];
+
+  /** Milliseconds of work; null for a number of reps. */
+  @ValidateIf((_, workMs) => workMs !== null)
+  @IsPositive()
+  @Max(LONGEST_WORK_MS)
+  workMs: number | null;
+}

@@ -1,0 +1,64 @@
+import {
+  IsDefined,
+  IsIn,
+  IsObject,
+  IsOptional,
+  IsString,
+  Matches,
+  MaxLength,
+} from 'class-validator';
+import { ROOM, ROOM_LENGTH, ROOM_LETTERS } from './room.js';
+
+/** What a screen is in a drill. */
+export const LIVE_ROLES = ['drill', 'cues', 'caller', 'panel'] as const;
+export type LiveRole = (typeof LIVE_ROLES)[number];
+
+/** The live channel of one drill: whoever knows its code hears and says everything in it. */
+export class LiveQuery {
+  @Matches(ROOM, { message: `room must be ${ROOM_LENGTH} of ${ROOM_LETTERS}` })
+  room: string;
+
+  /** Made by the screen, so that it does not hear itself. */
+  @Matches(/^[\w-]{8,64}$/, { message: 'screen must be 8 to 64 letters, figures or dashes' })
+  screen: string;
+
+  @IsIn(LIVE_ROLES)
+  role: LiveRole;
+}
+
+/** Longer ones do not fit through the database's notifications. */
+export const MAX_LIVE_BYTES = 6000;
+
+/** What a screen tells the others; what is in it is theirs to understand. */
+export class LiveTell {
+  @IsString()
+  @MaxLength(40)
+  type: string;
+
+  /** Only for this screen; for all of the room when absent. */
+  @IsOptional()
+  @IsString()
+  @MaxLength(64)
+  to?: string;
+
+  @IsDefined()
+  @IsObject()
+  body: Record<string, unknown>;
+}
+
+/** A frame to a screen: something told, somebody who came or went, or a refusal. */
+export type LiveNews =
+  | {
+      readonly event: 'told';
+      readonly from: string;
+      readonly role: LiveRole;
+      readonly type: string;
+      readonly body: Record<string, unknown>;
+    }
+  | { readonly event: 'came' | 'went'; readonly from: string; readonly role: LiveRole }
+  | {
+      readonly event: 'refused';
+      readonly field: string;
+      readonly given: string;
+      readonly allowed: string;
+    };
