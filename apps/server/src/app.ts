@@ -1,5 +1,6 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { ValidationPipe } from '@nestjs/common';
+import { WsAdapter } from '@nestjs/platform-ws';
 import { NestFactory } from '@nestjs/core';
 import compression from 'compression';
 import helmet from 'helmet';
@@ -11,8 +12,17 @@ import { serveWeb } from './http/serve-web.js';
 import { RefusalFilter } from './http/refusal.filter.js';
 import type { Settings } from './settings.js';
 
-/** A set of 200 reps with every event is well below this. */
-const BODY_LIMIT = '256kb';
+/** Some thousand reps brought in at once are below this; a set of 200 is far below. */
+const BODY_LIMIT = '4mb';
+/** A packed club of a million reps is below this. */
+const ZIP_LIMIT = '128mb';
+
+/**
+ * Replies of the API are not packed here: a page of figures is sent sooner than it is packed, and a
+ * proxy in front of a distant server packs for all. Scripts and styles are, being much larger.
+ */
+const isWorthPacking: compression.CompressionFilter = (request, response) =>
+  !request.url.startsWith('/api/') && compression.filter(request, response);
 
 /** The application, its database migrated and (as asked) its demo loaded, ready to listen. */
 export async function createApp(settings: Settings): Promise<NestExpressApplication> {
@@ -20,8 +30,12 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
     logger: ['error', 'warn'],
     bodyParser: false,
+    // Screens keep their connections open; waiting for them would hold up every restart.
+    forceCloseConnections: true,
   });
   app.useBodyParser('json', { limit: BODY_LIMIT });
+  app.useBodyParser('raw', { type: 'application/zip', limit: ZIP_LIMIT });
+  app.useWebSocketAdapter(new WsAdapter(app));
   app.setGlobalPrefix('api');
   app.use(
     helmet({
@@ -32,6 +46,8 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
           // styled-components writes its rules into a style element.
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'data:'],
+          // A gateway of beacons stands on the local network, at an address only the coach knows.
+          connectSrc: ["'self'", 'ws:', 'wss:'],
           objectSrc: ["'none'"],
           frameAncestors: ["'none'"],
         },
@@ -40,7 +56,7 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
       strictTransportSecurity: false,
     }),
   );
-  app.use(compression());
+  app.use(compression({ filter: isWorthPacking }));
   serveWeb(app);
   app.useGlobalPipes(
     new ValidationPipe({

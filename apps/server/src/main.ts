@@ -7,7 +7,7 @@ import { readSettings } from './settings.js';
 async function main(): Promise<void> {
   const settings = readSettings(process.env);
   const app = await createApp(settings);
-  await app.listen(settings.port, '127.0.0.1');
+  await app.listen(settings.port, settings.host);
   process.send?.('listening');
   // The command that started us is gone without a word: end in good order rather than linger.
   process.on('disconnect', () => process.kill(process.pid, 'SIGTERM'));

@@ -1,6 +1,8 @@
 /** What the surroundings decide; everything else is in the database. */
 export interface Settings {
   readonly databaseUrl: string;
+  /** Address to listen on: loopback, unless other devices are to join. */
+  readonly host: string;
   readonly port: number;
   /** Load the demo club when there is no club yet, make it anew, or leave it be. */
   readonly demo: 'once' | 'reset' | 'none';
@@ -20,5 +22,5 @@ export function readSettings(env: NodeJS.ProcessEnv): Settings {
     throw new Error(`PORT: given ${env['PORT'] ?? ''}, allowed a whole number from 0 to 65535.`);
   const demo = DEMO_MODES.find((mode) => mode === (env['DEMO'] ?? 'none'));
   if (!demo) throw new Error(`DEMO: given ${env['DEMO'] ?? ''}, allowed ${DEMO_MODES.join(', ')}.`);
-  return { databaseUrl, port, demo };
+  return { databaseUrl, host: env['HOST'] ?? '127.0.0.1', port, demo };
 }

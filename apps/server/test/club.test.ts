@@ -36,7 +36,7 @@ describe('the demo club', () => {
   });
 
   test('is loaded once; a reset takes away what was added and nothing else', async () => {
-    const settings = { databaseUrl: server.databaseUrl, port: 0 };
+    const settings = { databaseUrl: server.databaseUrl, host: '127.0.0.1', port: 0 };
     const line = await server.lineOf('Cass Ondry');
     const set = setOf(line, { reactionMs: 200, recoveryMs: 700 });
     await server.put(server.club(`sets/${set.id}`), set.body).expect(200);
@@ -86,6 +86,7 @@ describe('settings and database', () => {
   test('a database that does not answer is refused with what to do', async () => {
     const settings = {
       databaseUrl: 'postgresql://a:b@127.0.0.1:1/nowhere',
+      host: '127.0.0.1',
       port: 0,
       demo: 'none' as const,
     };

@@ -1,12 +1,12 @@
 import { durationsOf } from '@orthokin/core/timing';
-import { median } from '@orthokin/core/stats';
+import { median } from '@orthokin/core/numeric';
 import { DEMO_CAST } from '../src/demo/cast.js';
-import { pastSets, type PastSet } from '../src/demo/history.js';
+import { pastSets, TEST_SEED, type PastSet } from '../src/demo/history.js';
 import { DEMO_PATTERNS } from '../src/demo/patterns.js';
 
 const TODAY = new Date('2026-03-20T09:00:00Z');
 const historyOf = (person: (typeof DEMO_CAST)[number], seed = 3) =>
-  pastSets(person.model, DEMO_PATTERNS[person.pattern], TODAY, seed);
+  pastSets(person, DEMO_PATTERNS[person.pattern], TODAY, seed);
 
 const medianCycle = (sets: readonly PastSet[]) =>
   median(
@@ -15,19 +15,30 @@ const medianCycle = (sets: readonly PastSet[]) =>
 
 describe.each(DEMO_CAST.map((person) => [person.name, person] as const))('%s', (_, person) => {
   const history = historyOf(person);
+  const practice = history.filter(({ seed }) => seed !== TEST_SEED);
 
   test('has eight weeks of sets up to yesterday, two a session, the same for the same seed', () => {
     expect(historyOf(person)).toEqual(history);
     const days = [...new Set(history.map(({ day }) => day))];
-    expect(history.length).toBe(2 * days.length);
+    expect(practice.length).toBe(2 * days.length);
     expect(days.every((day) => day < '2026-03-20' && day >= '2026-01-20')).toBe(true);
     expect([...days].sort()).toEqual(days);
+  });
+
+  test('has the standard test at both ends: the same cues on the first rung, timed anew', () => {
+    const tests = history.filter(({ seed }) => seed === TEST_SEED);
+    const [first, , , last] = tests;
+    expect(tests).toHaveLength(4);
+    expect(new Set(tests.map(({ day }) => day)).size).toBe(2);
+    expect(last?.cues).toEqual(first?.cues);
+    expect(last?.reps).not.toEqual(first?.reps);
+    expect(tests.every(({ rung }) => rung === 1)).toBe(true);
   });
 
   test('goes up one rung at a time and only by a set that met the rule', () => {
     let rung = 1;
     for (const set of history) {
-      expect(set.rung).toBe(rung);
+      expect(set.rung).toBe(set.seed === TEST_SEED ? 1 : rung);
       if (set.movedTo !== null) {
         expect(set.movedTo).toBe(rung + 1);
         rung = set.movedTo;

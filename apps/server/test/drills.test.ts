@@ -1,4 +1,5 @@
 import type { SetReviewReply } from '@orthokin/contract';
+import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { v4, v7 } from 'uuid';
 import { TestServer } from './support/server.js';
 import { setOf, type RecordedSet } from './support/sets.js';
@@ -26,7 +27,9 @@ describe('recording', () => {
     await store(set);
     const { set: stored, reps } = await review(set);
     expect(stored).toMatchObject(set.body);
-    expect(reps).toEqual(set.reps.map(({ id, body }) => ({ ...body, id })));
+    expect(reps).toEqual(
+      set.reps.map(({ id, body }) => ({ marks: null, corrected: null, ...body, id })),
+    );
   });
 
   test('everything sent twice changes nothing', async () => {
@@ -144,6 +147,80 @@ describe('refusing', () => {
     const set = await fresh();
     await store(set);
     await server.get(`/api/clubs/${v4()}/sets/${set.id}`).expect(404);
+  });
+});
+
+describe('sets out of the ordinary', () => {
+  const called = { ...PLAIN_CONDITIONS, order: 'called' };
+
+  test('a catch trial that was held is a rep without events; other reps need their cue', async () => {
+    const set = await fresh();
+    const [first, ...rest] = set.body.cues;
+    const cues = [{ ...first, catch: true }, ...rest];
+    await server.put(path(set), { ...set.body, cues }).expect(200);
+    const [one, two] = set.reps;
+    const held = { ...one?.body, events: [] };
+    await server.put(path(set, `/reps/${v7()}`), held).expect(200);
+    const { body } = await server
+      .put(path(set, `/reps/${v7()}`), { ...two?.body, events: [] })
+      .expect(400);
+    expect(body).toMatchObject({ problems: [{ field: 'events', allowed: 'a cue among them' }] });
+    expect((await review(set)).reps).toHaveLength(1);
+  });
+
+  test('a set called live has no cues; its reps name targets in play, with what was marked', async () => {
+    const set = await fresh();
+    const live = { ...set.body, conditions: called };
+    const refused = await server.put(path(set), live).expect(400);
+    expect(refused.body).toMatchObject({ problems: [{ field: 'cues' }] });
+    await server.put(path(set), { ...live, cues: [] }).expect(200);
+    const [rep] = set.reps;
+    const marks = { lateRight: false, checked: { held: 2, of: 3 } };
+    await server.put(path(set, `/reps/${v7()}`), { ...rep?.body, marks }).expect(200);
+    const stray = { ...rep?.body, target: 'Z' };
+    const { body } = await server.put(path(set, `/reps/${v7()}`), stray).expect(400);
+    expect(body).toMatchObject({ problems: [{ field: 'target', given: 'Z' }] });
+    expect((await review(set)).reps).toMatchObject([{ marks }]);
+  });
+
+  test('a set nobody times is kept with its cues', async () => {
+    const set = await fresh();
+    await server.put(path(set), { ...set.body, source: 'none' }).expect(200);
+    const [rep] = set.reps;
+    const events = rep?.body.events.filter(({ name }) => name === 'cue');
+    await server.put(path(set, `/reps/${v7()}`), { ...rep?.body, events }).expect(200);
+    expect((await review(set)).judgement).toMatchObject({ outcome: 'too few reps' });
+  });
+
+  test.each<[string, object, string]>([
+    [
+      'a switch to a target not in play',
+      { switchTo: { target: 'Z', afterMs: 120 } },
+      'cues[0].switchTo.target',
+    ],
+    ['a target moved too far', { movedM: 9 }, 'cues[0].movedM'],
+    [
+      'nobody knows what at arrival',
+      { late: { kind: 'sound', show: 'left' } },
+      'cues[0].late.kind',
+    ],
+  ])('%s is refused', async (_, change, field) => {
+    const set = await fresh();
+    const cues = set.body.cues.map((cue, i) => (i === 0 ? { ...cue, ...change } : cue));
+    const { body } = await server.put(path(set), { ...set.body, cues }).expect(400);
+    expect(body).toMatchObject({ problems: [{ field }] });
+  });
+
+  test('conditions nobody can run are refused', async () => {
+    const set = await fresh();
+    const conditions = {
+      ...PLAIN_CONDITIONS,
+      watched: ['lean', 'detour', 'flat feet'],
+      cueKinds: [],
+    };
+    const { body } = await server.put(path(set), { ...set.body, conditions }).expect(400);
+    const fields = (body as { problems: { field: string }[] }).problems.map(({ field }) => field);
+    expect(fields).toEqual(['conditions.cueKinds', 'conditions.watched']);
   });
 });
 

@@ -9,6 +9,7 @@ import type {
   SetReviewReply,
 } from '@orthokin/contract';
 import { patternOfFile, patternToFile } from '@orthokin/contract/pattern-file';
+import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { blankPattern, checkFootwork, draftRungs } from '@orthokin/core/footwork';
 import { checkPattern, layoutTargets, mirrorPattern } from '@orthokin/core/pattern';
 import { Ajv2020 } from 'ajv/dist/2020.js';
@@ -245,8 +246,8 @@ describe('a database from before versions', () => {
       expect((row as { body: PatternBody }).body).toMatchObject(
         JSON.parse(JSON.stringify(old)) as object,
       );
-      const [kept] = await run(`select pattern_version from drill_set`, []);
-      expect(kept).toEqual({ pattern_version: 1 });
+      const [kept] = await run(`select pattern_version, conditions from drill_set`, []);
+      expect(kept).toMatchObject({ pattern_version: 1, conditions: PLAIN_CONDITIONS });
     } finally {
       await orm.close();
       await onCluster(`drop database ${name}`);

@@ -1,4 +1,5 @@
-import type { RungMoveBody, SetReviewReply } from '@orthokin/contract';
+import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
+import type { DrillSetBody, RungMoveBody, SetReviewReply } from '@orthokin/contract';
 import { v7 } from 'uuid';
 import { TestServer } from './support/server.js';
 import { setOf, type RecordedSet } from './support/sets.js';
@@ -83,16 +84,18 @@ test('an older set still says what was decided then', async () => {
   expect((await review(first)).decision.answer).toBe('stay');
 });
 
-test('sets of different sources are never pooled', async () => {
+test.each<[string, Partial<DrillSetBody>]>([
+  ['timed by another source', { source: 'hand' }],
+  ['cued to another sense', { conditions: { ...PLAIN_CONDITIONS, cueKinds: ['marker'] } as never }],
+])('sets %s are never pooled', async (_, other) => {
   const name = 'Wren Hallowby';
   await run(name, fast, 1);
   clock += DAY_MS;
-  const byHand = setOf(await server.lineOf(name), { ...fast, at: new Date(clock) });
-  const body = { ...byHand.body, source: 'hand' as const };
-  await server.put(server.club(`sets/${byHand.id}`), body).expect(200);
-  for (const rep of byHand.reps)
-    await server.put(server.club(`sets/${byHand.id}/reps/${rep.id}`), rep.body).expect(200);
-  expect((await review(byHand)).decision).toMatchObject({
+  const set = setOf(await server.lineOf(name), { ...fast, at: new Date(clock) });
+  await server.put(server.club(`sets/${set.id}`), { ...set.body, ...other }).expect(200);
+  for (const rep of set.reps)
+    await server.put(server.club(`sets/${set.id}/reps/${rep.id}`), rep.body).expect(200);
+  expect((await review(set)).decision).toMatchObject({
     answer: 'not enough reps yet',
     setsPassed: 1,
     setsSeen: 1,

@@ -1,6 +1,6 @@
 import { Entity, Property } from '@mikro-orm/core';
 import type { AgeBand } from '@orthokin/contract';
-import type { Side } from '@orthokin/core/floor';
+import type { ColourVision, Side } from '@orthokin/core/floor';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
 import { ClubOwned } from '../storage/club-owned.js';
 
@@ -14,6 +14,9 @@ export class Athlete extends ClubOwned {
 
   @Property({ type: 'text' })
   ageBand!: AgeBand;
+
+  @Property({ type: 'text' })
+  colourVision!: ColourVision;
 
   @Property({ type: 'text', nullable: true })
   note!: string | null;

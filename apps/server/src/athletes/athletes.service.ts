@@ -19,10 +19,18 @@ export class AthletesService {
   }
 }
 
-export const athleteReply = ({ id, name, hand, ageBand, note }: Athlete): AthleteReply => ({
+export const athleteReply = ({
   id,
   name,
   hand,
   ageBand,
+  colourVision,
+  note,
+}: Athlete): AthleteReply => ({
+  id,
+  name,
+  hand,
+  ageBand,
+  colourVision,
   note,
 });

@@ -1,5 +1,5 @@
 import type { AgeBand } from '@orthokin/contract';
-import type { Side } from '@orthokin/core/floor';
+import type { ColourVision, Side } from '@orthokin/core/floor';
 import { TYPICAL_ATHLETE, type SimulatedAthlete } from '@orthokin/core/simulation';
 import type { DemoPattern } from './patterns.js';
 
@@ -7,9 +7,12 @@ export interface DemoAthlete {
   readonly name: string;
   readonly hand: Side;
   readonly ageBand: AgeBand;
+  readonly colourVision: ColourVision;
   readonly note: string | null;
   readonly pattern: DemoPattern;
   readonly model: SimulatedAthlete;
+  /** From this session on the athlete is another one: something has happened to them. */
+  readonly later?: { readonly fromSession: number; readonly model: SimulatedAthlete };
 }
 
 interface Traits {
@@ -33,6 +36,11 @@ const modelOf = ({ mu, tau, acceleration, topSpeed, gain, fade, weak, early }: T
   falseStartShare: early,
 });
 
+const LOTTE = {
+  ...{ mu: 224, tau: 34, acceleration: 9.5, topSpeed: 3.8 },
+  ...{ gain: 0.3, fade: 0.009, early: 0.01 },
+};
+
 /** The people of the demo club. All of them are invented. */
 export const DEMO_CLUB = 'Tiller Lane Squash';
 
@@ -41,6 +49,7 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
     name: 'Amara Quill',
     hand: 'right',
     ageBand: 'under 15',
+    colourVision: 'full',
     note: null,
     pattern: 'star',
     model: modelOf({
@@ -58,6 +67,7 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
     name: 'Cass Ondry',
     hand: 'left',
     ageBand: 'adult',
+    colourVision: 'full',
     note: null,
     pattern: 'starLeft',
     model: modelOf({
@@ -65,7 +75,7 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
       tau: 38,
       acceleration: 14,
       topSpeed: 4.5,
-      gain: 0.22,
+      gain: 0,
       fade: 0.005,
       weak: ['right', 1.07],
       early: 0.03,
@@ -75,7 +85,8 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
     name: 'Idris Fennimar',
     hand: 'right',
     ageBand: 'under 17',
-    note: 'Does not tell red from green.',
+    colourVision: 'red-green',
+    note: null,
     pattern: 'star',
     model: modelOf({
       mu: 205,
@@ -92,6 +103,7 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
     name: 'Juno Marlock',
     hand: 'right',
     ageBand: 'under 13',
+    colourVision: 'full',
     note: null,
     pattern: 'cross',
     model: modelOf({
@@ -109,23 +121,18 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
     name: 'Lotte Brandvane',
     hand: 'right',
     ageBand: 'adult',
+    colourVision: 'full',
     note: 'Back from a calf strain: cleared work only.',
     pattern: 'line',
-    model: modelOf({
-      mu: 224,
-      tau: 34,
-      acceleration: 9.5,
-      topSpeed: 3.8,
-      gain: 0.3,
-      fade: 0.009,
-      weak: ['right', 1.14],
-      early: 0.01,
-    }),
+    model: modelOf({ ...LOTTE, weak: null }),
+    // The calf that was strained is spared again since.
+    later: { fromSession: 9, model: modelOf({ ...LOTTE, weak: ['right', 1.14] }) },
   },
   {
     name: 'Oskar Tvedmoor',
     hand: 'left',
     ageBand: 'under 15',
+    colourVision: 'full',
     note: null,
     pattern: 'cross',
     model: modelOf({
@@ -143,6 +150,7 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
     name: 'Rafe Lindhollow',
     hand: 'right',
     ageBand: 'adult',
+    colourVision: 'full',
     note: null,
     pattern: 'cross',
     model: modelOf({
@@ -160,6 +168,7 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
     name: 'Wren Hallowby',
     hand: 'right',
     ageBand: 'under 11',
+    colourVision: 'full',
     note: null,
     pattern: 'line',
     model: modelOf({

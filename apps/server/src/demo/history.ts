@@ -1,4 +1,5 @@
-import { seededRandom, shuffledSchedule, type Cue, type Random } from '@orthokin/core/cue';
+import { makeSchedule, seededRandom, type Cue, type Random } from '@orthokin/core/cue';
+import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { HOME } from '@orthokin/core/floor';
 import { rungOf, targetOf, type Pattern, type Rung } from '@orthokin/core/pattern';
 import {
@@ -15,6 +16,7 @@ import {
   readRep,
   type Rep,
 } from '@orthokin/core/timing';
+import type { DemoAthlete } from './cast.js';
 
 const DAY_MS = 24 * 60 * 60 * 1000;
 const WEEKS = 8;
@@ -24,8 +26,10 @@ const ATTENDANCE = 0.88;
 const SETS_A_SESSION = 2;
 const SET_EVERY_MS = 6 * 60 * 1000;
 const FIRST_SET_MS = 17.5 * 60 * 60 * 1000;
-const FOREPERIOD_MS = [900, 1900] as const;
 const REPS_A_SET = 12;
+/** The standard test: the same cues on the first rung, twice, in the first session and the last. */
+export const TEST_SEED = 20_261;
+const TESTS_A_SESSION = 2;
 
 export interface PastSet {
   readonly startedAt: Date;
@@ -44,16 +48,19 @@ interface SetPlan {
   readonly rung: Rung;
   readonly sessionsBefore: number;
   readonly seed: number;
+  /** Of a test, whose cues are always the same: what the athlete's own chance comes from. */
+  readonly playedBy?: number;
 }
 
 /** One set of the simulated athlete, cue by cue on the set's own clock. */
 function runSet(model: SimulatedAthlete, pattern: Pattern, plan: SetPlan) {
   const random = seededRandom(plan.seed);
-  const schedule = shuffledSchedule(
-    { targets: plan.rung.targets, reps: REPS_A_SET, maxRun: 2, foreperiodMs: FOREPERIOD_MS },
+  const schedule = makeSchedule(
+    { ...PLAIN_CONDITIONS, targets: plan.rung.targets, reps: REPS_A_SET },
     random,
   );
   if (!schedule.ok) throw new Error(schedule.problem.allowed);
+  const play = plan.playedBy === undefined ? random : seededRandom(plan.playedBy);
   let clock = 1500;
   const reps = schedule.value.map(({ ordinal, target, foreperiodMs }): Rep => {
     const cue = {
@@ -62,7 +69,7 @@ function runSet(model: SimulatedAthlete, pattern: Pattern, plan: SetPlan) {
       repsBefore: ordinal - 1,
       sessionsBefore: plan.sessionsBefore,
     };
-    const rep = simulateRep(model, cue, random);
+    const rep = simulateRep(model, cue, play);
     clock = eventOf(rep.events, 'home')?.atMs ?? cue.atMs;
     return { ordinal, target, ...rep, struckOut: false };
   });
@@ -83,7 +90,7 @@ function sessionDays(today: Date, random: Random): Date[] {
  * history is what the rules themselves would have made of this athlete.
  */
 export function pastSets(
-  model: SimulatedAthlete,
+  { model, later }: Pick<DemoAthlete, 'model' | 'later'>,
   pattern: Pattern,
   today: Date,
   seed: number,
@@ -92,38 +99,56 @@ export function pastSets(
   const past: PastSet[] = [];
   let rungNumber = 1;
   let evidence: JudgedSet[] = [];
-  for (const [sessionsBefore, date] of sessionDays(today, random).entries()) {
-    for (let n = 0; n < SETS_A_SESSION; n++) {
-      const rung = rungOf(pattern, rungNumber);
-      if (!rung) throw new Error(`No rung ${rungNumber}.`);
-      const startedAt = new Date(date.getTime() + FIRST_SET_MS + n * SET_EVERY_MS);
-      const plan = { startedAt, rung, sessionsBefore, seed: Math.floor(random() * 2 ** 32) };
-      const { cues, reps, lengthMs } = runSet(model, pattern, plan);
-      const day = startedAt.toISOString().slice(0, 10);
-      const readings = reps.map((rep) =>
-        readRep(rep, {
-          falseStartMs: DEFAULT_FALSE_START_MS,
-          responseLimitMs: DEFAULT_RESPONSE_LIMIT_MS,
-          splitWindowMs: pattern.splitWindowMs,
-        }),
-      );
-      evidence.push({ setId: String(past.length), day, judgement: judgeSet(readings, rung) });
-      const hasRungAbove = rungNumber < pattern.rungs.length;
-      const { answer } = decideByCount(evidence, DEFAULT_COUNT_RULE, hasRungAbove);
-      if (answer === 'move up') {
-        rungNumber += 1;
-        evidence = [];
+  const modelAt = (session: number) =>
+    later && session >= later.fromSession ? later.model : model;
+  const run = (plan: SetPlan): PastSet => {
+    const { cues, reps, lengthMs } = runSet(modelAt(plan.sessionsBefore), pattern, plan);
+    const day = plan.startedAt.toISOString().slice(0, 10);
+    const set = {
+      ...{ startedAt: plan.startedAt, day, endedAt: new Date(plan.startedAt.getTime() + lengthMs) },
+      ...{ rung: plan.rung.number, seed: plan.seed, cues, reps },
+    };
+    if (plan.rung.number !== rungNumber) return { ...set, movedTo: null };
+    const readings = reps.map((rep) =>
+      readRep(rep, {
+        falseStartMs: DEFAULT_FALSE_START_MS,
+        responseLimitMs: DEFAULT_RESPONSE_LIMIT_MS,
+        splitWindowMs: pattern.splitWindowMs,
+      }),
+    );
+    evidence.push({ setId: String(past.length), day, judgement: judgeSet(readings, plan.rung) });
+    const hasRungAbove = rungNumber < pattern.rungs.length;
+    const { answer } = decideByCount(evidence, DEFAULT_COUNT_RULE, hasRungAbove);
+    if (answer !== 'move up') return { ...set, movedTo: null };
+    rungNumber += 1;
+    evidence = [];
+    return { ...set, movedTo: rungNumber };
+  };
+  const rungAt = (number: number): Rung => {
+    const rung = rungOf(pattern, number);
+    if (!rung) throw new Error(`No rung ${number}.`);
+    return rung;
+  };
+
+  const days = sessionDays(today, random);
+  for (const [sessionsBefore, date] of days.entries()) {
+    let startMs = date.getTime() + FIRST_SET_MS;
+    const next = () => new Date((startMs += SET_EVERY_MS));
+    if (sessionsBefore === 0 || sessionsBefore === days.length - 1)
+      for (let n = 0; n < TESTS_A_SESSION; n++) {
+        const playedBy = seed + 1000 * sessionsBefore + n;
+        past.push(
+          run({
+            ...{ startedAt: next(), rung: rungAt(1), sessionsBefore },
+            ...{ seed: TEST_SEED, playedBy },
+          }),
+        );
       }
-      past.push({
-        startedAt,
-        day,
-        endedAt: new Date(startedAt.getTime() + lengthMs),
-        rung: rung.number,
-        seed: plan.seed,
-        cues,
-        reps,
-        movedTo: answer === 'move up' ? rungNumber : null,
-      });
+    for (let n = 0; n < SETS_A_SESSION; n++) {
+      const seedOfSet = Math.floor(random() * 2 ** 32);
+      past.push(
+        run({ startedAt: next(), rung: rungAt(rungNumber), sessionsBefore, seed: seedOfSet }),
+      );
     }
   }
   return past;

@@ -1,5 +1,6 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { seededRandom, type Random } from '@orthokin/core/cue';
+import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { DEFAULT_FALSE_START_MS, DEFAULT_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
 import { v7 } from 'uuid';
 import { Athlete } from '../athletes/athlete.entity.js';
@@ -66,13 +67,13 @@ class DemoLoader {
 
   private async loadAthlete(person: DemoAthlete, patternId: string): Promise<void> {
     const athleteId = this.newId(this.now);
-    const { name, hand, ageBand, note, model } = person;
+    const { name, hand, ageBand, colourVision, note, model } = person;
     await this.em.insert(Athlete, {
       ...{ clubId: CLUB_ID, id: athleteId, patternId, simulated: model },
-      ...{ name, hand, ageBand, note },
+      ...{ name, hand, ageBand, colourVision, note },
     });
     const seed = Math.floor(this.random() * 2 ** 32);
-    const past = pastSets(model, DEMO_PATTERNS[person.pattern], this.now, seed).map((set) => ({
+    const past = pastSets(person, DEMO_PATTERNS[person.pattern], this.now, seed).map((set) => ({
       ...set,
       id: this.newId(set.startedAt),
     }));
@@ -81,6 +82,7 @@ class DemoLoader {
       past.map(({ reps, movedTo, cues, ...set }) => ({
         ...{ clubId: CLUB_ID, athleteId, patternId, patternVersion: 1 },
         source: 'simulated' as const,
+        conditions: PLAIN_CONDITIONS,
         falseStartMs: DEFAULT_FALSE_START_MS,
         responseLimitMs: DEFAULT_RESPONSE_LIMIT_MS,
         ...set,
@@ -113,6 +115,7 @@ class DemoLoader {
       events: [...rep.events],
       seenFaults: [...rep.seenFaults],
       struckOut: rep.struckOut,
+      marks: null,
     }));
   }
 }

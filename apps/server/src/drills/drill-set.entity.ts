@@ -1,7 +1,7 @@
 import { Entity, Property } from '@mikro-orm/core';
-import type { EndReason } from '@orthokin/contract';
+import type { EndReason, SetSource } from '@orthokin/contract';
 import type { Cue } from '@orthokin/core/cue';
-import type { TimingSource } from '@orthokin/core/timing';
+import type { Conditions } from '@orthokin/core/drill';
 import { ClubOwned } from '../storage/club-owned.js';
 
 @Entity({ tableName: 'drill_set' })
@@ -19,7 +19,7 @@ export class DrillSet extends ClubOwned {
   rung!: number;
 
   @Property({ type: 'text' })
-  source!: TimingSource;
+  source!: SetSource;
 
   @Property({ type: 'datetime' })
   startedAt!: Date;
@@ -36,6 +36,9 @@ export class DrillSet extends ClubOwned {
 
   @Property({ type: 'integer' })
   responseLimitMs!: number;
+
+  @Property({ type: 'json' })
+  conditions!: Conditions;
 
   @Property({ type: 'json' })
   cues!: Cue[];

@@ -1,6 +1,7 @@
-import { EntityManager } from '@mikro-orm/postgresql';
+import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type {
+  ConditionsBody,
   DrillSetBody,
   DrillSetReply,
   RepBody,
@@ -8,14 +9,18 @@ import type {
   SetEndBody,
 } from '@orthokin/contract';
 import { rungOf } from '@orthokin/core/pattern';
-import { wrong } from '@orthokin/core/result';
+import type { Cue } from '@orthokin/core/cue';
+import { ok, wrong, type Result } from '@orthokin/core/result';
 import { checkEvents } from '@orthokin/core/timing';
+import { Athlete } from '../athletes/athlete.entity.js';
 import { AthletesService } from '../athletes/athletes.service.js';
 import { insertOnce } from '../storage/insert-once.js';
 import { accepted, unknown } from '../http/refusals.js';
 import { PatternsService } from '../patterns/patterns.service.js';
+import { AthleteStanding } from './athlete-standing.entity.js';
 import { DrillSet } from './drill-set.entity.js';
 import { RepRow } from './rep.entity.js';
+import { SetFiguresRow } from './set-figures.entity.js';
 
 /** Takes in sets and reps as they were recorded, and gives them out again. */
 @Injectable()
@@ -32,11 +37,7 @@ export class DrillsService {
     const { body: pattern } = await this.patterns.version(clubId, patternId, patternVersion);
     const rung = rungOf(pattern, body.rung);
     if (!rung) accepted(wrong('rung', body.rung, `1 to ${pattern.rungs.length}`));
-    const stray = body.cues.findIndex(({ target }) => !rung?.targets.includes(target));
-    if (stray >= 0)
-      accepted(
-        wrong(`cues[${stray}].target`, body.cues[stray]?.target, rung?.targets.join(', ') ?? ''),
-      );
+    accepted(checkCues(body, rung?.targets ?? []));
     await insertOnce(this.em, DrillSet, {
       clubId,
       id,
@@ -61,25 +62,63 @@ export class DrillsService {
 
   async recordRep(clubId: string, setId: string, id: string, body: RepBody): Promise<RepReply> {
     const set = await this.set(clubId, setId);
-    accepted(checkEvents(body.events));
     const cue = set.cues.find(({ ordinal }) => ordinal === body.ordinal);
-    if (!cue) accepted(wrong('ordinal', body.ordinal, `a cue of the set: 1 to ${set.cues.length}`));
-    if (cue?.target !== body.target)
-      accepted(
-        wrong('target', body.target, `${cue?.target ?? ''}, the target of cue ${body.ordinal}`),
-      );
+    accepted(checkEvents(body.events, !cue?.catch));
+    if (set.conditions.order === 'called') await this.checkCalled(set, body.target);
+    else accepted(checkAnswers(body, set.cues));
     if (body.replaces) {
       const replaced = await this.em.findOne(RepRow, { clubId, id: body.replaces, setId });
       if (!replaced) throw unknown('replaces', body.replaces, 'a rep of this set');
     }
-    await insertOnce(this.em, RepRow, { clubId, id, setId, ...body });
+    await this.em.transactional(async (em) => {
+      // While athlete and set are held nobody works out figures that would miss this rep.
+      const held = { lockMode: LockMode.PESSIMISTIC_WRITE } as const;
+      const { athleteId } = set;
+      await em.findOneOrFail(Athlete, { clubId, id: athleteId }, held);
+      await em.findOneOrFail(DrillSet, { clubId, id: setId }, held);
+      await insertOnce(em, RepRow, { clubId, id, setId, ...body });
+      await em.nativeDelete(SetFiguresRow, { clubId, id: setId });
+      await em.nativeDelete(AthleteStanding, { clubId, id: athleteId });
+    });
     return { ...body, id };
+  }
+
+  /** What was called live must be a target that was in play. */
+  private async checkCalled(set: DrillSet, target: string): Promise<void> {
+    const { clubId, patternId, patternVersion } = set;
+    const { body: pattern } = await this.patterns.version(clubId, patternId, patternVersion);
+    const { targets = [] } = rungOf(pattern, set.rung) ?? {};
+    if (!targets.includes(target)) accepted(wrong('target', target, targets.join(', ')));
   }
 
   async set(clubId: string, id: string): Promise<DrillSet> {
     const set = await this.em.findOne(DrillSet, { clubId, id });
     if (!set) throw unknown('setId', id, 'a set');
     return set;
+  }
+
+  /** Every set of a club, oldest first. */
+  allSets(clubId: string): Promise<DrillSet[]> {
+    return this.em.find(
+      DrillSet,
+      { clubId },
+      { orderBy: [{ startedAt: 'asc' }, { id: 'asc' }], disableIdentityMap: true },
+    );
+  }
+
+  /** Sets of an athlete of one version and source, oldest first. */
+  setsOf(
+    clubId: string,
+    of: Pick<DrillSet, 'athleteId' | 'patternId' | 'patternVersion' | 'source'>,
+  ): Promise<DrillSet[]> {
+    return this.em.find(DrillSet, { clubId, ...of }, { orderBy: { startedAt: 'asc' } });
+  }
+
+  /** The same reps as `reps`, by set. */
+  async repsOfSets(clubId: string, setIds: readonly string[]): Promise<Map<string, RepRow[]>> {
+    const of = new Map<string, RepRow[]>(setIds.map((id) => [id, []]));
+    for (const rep of await this.reps(clubId, setIds)) of.get(rep.setId)?.push(rep);
+    return of;
   }
 
   /** Every rep recorded in these sets, replaced ones too, in the order of their ids (of recording). */
@@ -90,6 +129,32 @@ export class DrillsService {
       { orderBy: { id: 'asc' } },
     );
   }
+}
+
+/** Cues there must be, unless somebody calls them live; and of targets in play. */
+function checkCues({ cues, conditions }: DrillSetBody, inPlay: readonly string[]): Result<null> {
+  const isCalled = conditions.order === 'called';
+  if (isCalled !== (cues.length === 0))
+    return wrong('cues', cues.length, isCalled ? 'none: they are called live' : 'at least one');
+  for (const [i, { target, switchTo }] of cues.entries()) {
+    const stray = [target, switchTo?.target].find((letter) => letter && !inPlay.includes(letter));
+    if (stray)
+      return wrong(
+        `cues[${i}].${stray === target ? 'target' : 'switchTo.target'}`,
+        stray,
+        inPlay.join(', '),
+      );
+  }
+  return ok(null);
+}
+
+/** A rep answers a cue of its set. */
+function checkAnswers({ ordinal, target }: RepBody, cues: readonly Cue[]): Result<null> {
+  const cue = cues.find((each) => each.ordinal === ordinal);
+  if (!cue) return wrong('ordinal', ordinal, `a cue of the set: 1 to ${cues.length}`);
+  if (cue.target !== target)
+    return wrong('target', target, `${cue.target}, the target of cue ${ordinal}`);
+  return ok(null);
 }
 
 export const setReply = (set: DrillSet): DrillSetReply => ({
@@ -104,6 +169,7 @@ export const setReply = (set: DrillSet): DrillSetReply => ({
   seed: set.seed,
   falseStartMs: set.falseStartMs,
   responseLimitMs: set.responseLimitMs,
+  conditions: set.conditions as ConditionsBody,
   cues: set.cues,
   endedAt: set.endedAt?.toISOString() ?? null,
   endReason: set.endReason,
@@ -116,5 +182,17 @@ export const repReply = ({
   events,
   seenFaults,
   struckOut,
+  marks,
   replaces,
-}: RepRow): RepReply => ({ id, ordinal, target, events, seenFaults, struckOut, replaces });
+  corrected,
+}: RepRow): RepReply => ({
+  id,
+  ordinal,
+  target,
+  events,
+  seenFaults,
+  struckOut,
+  marks,
+  replaces,
+  corrected,
+});

@@ -1,5 +1,6 @@
 import { Entity, Property } from '@mikro-orm/core';
-import type { Fault, TimedEvent } from '@orthokin/core/timing';
+import type { Corrected } from '@orthokin/contract';
+import type { Fault, RepMarks, TimedEvent } from '@orthokin/core/timing';
 import { ClubOwned } from '../storage/club-owned.js';
 
 /** A repetition as recorded. Rows are only ever added: a correction names the row it replaces. */
@@ -23,6 +24,13 @@ export class RepRow extends ClubOwned {
   @Property({ type: 'boolean' })
   struckOut!: boolean;
 
+  @Property({ type: 'json', nullable: true })
+  marks!: RepMarks | null;
+
   @Property({ type: 'uuid', nullable: true })
   replaces!: string | null;
+
+  /** Who corrected what stood here before, and when; `null` for what was recorded on the floor. */
+  @Property({ type: 'json', nullable: true })
+  corrected!: Corrected | null;
 }

@@ -8,9 +8,13 @@ const body = (problems: readonly Problem[]) => ({
   problems,
 });
 
+/** Everything that is wrong with what was sent. */
+export const refuseProblems = (problems: readonly Problem[]): BadRequestException =>
+  new BadRequestException(body(problems));
+
 /** For the validation pipe: every field that is wrong, what was given, what is allowed. */
 export const refuseInvalid = (errors: ValidationError[]): BadRequestException =>
-  new BadRequestException(body(validationProblems(errors)));
+  refuseProblems(validationProblems(errors));
 
 /** The value of a result, or a refusal that carries its problem. */
 export function accepted<T>(result: Result<T>): T {

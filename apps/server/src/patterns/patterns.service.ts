@@ -41,6 +41,19 @@ export class PatternsService {
     return new Map(newest.map((version) => [version.patternId, version]));
   }
 
+  /** Name and number of rungs of each pattern as it is now, without its feet. */
+  async heads(
+    clubId: string,
+  ): Promise<ReadonlyMap<string, { readonly name: string; readonly rungs: number }>> {
+    const rows = await this.em.execute<{ pattern_id: string; name: string; rungs: number }[]>(
+      `select distinct on (pattern_id) pattern_id, body->>'name' as name,
+         jsonb_array_length(body->'rungs') as rungs
+       from pattern_version where club_id = ? order by pattern_id, version desc`,
+      [clubId],
+    );
+    return new Map(rows.map(({ pattern_id, name, rungs }) => [pattern_id, { name, rungs }]));
+  }
+
   /** Everything in the club's library, archived patterns too. */
   async library(clubId: string): Promise<PatternLineReply[]> {
     const [newest, rows, counts] = await Promise.all([

@@ -1,6 +1,7 @@
 import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { RungMoveBody, RungMoveReply } from '@orthokin/contract';
+import { senseOf } from '@orthokin/core/drill';
 import {
   decideByCount,
   DEFAULT_COUNT_RULE,
@@ -13,10 +14,10 @@ import { Athlete } from '../athletes/athlete.entity.js';
 import { insertOnce } from '../storage/insert-once.js';
 import { DrillSet } from '../drills/drill-set.entity.js';
 import { DrillsService } from '../drills/drills.service.js';
+import { FiguresService } from '../drills/figures.service.js';
 import { conflict } from '../http/refusals.js';
 import type { PatternVersion } from '../patterns/pattern-version.entity.js';
 import { PatternsService } from '../patterns/patterns.service.js';
-import { judgeStored } from './evidence.js';
 import { RungMove } from './rung-move.entity.js';
 
 /** Older sets than this many on a rung cannot matter to a count rule. */
@@ -33,6 +34,7 @@ export class ProgressService {
     private readonly em: EntityManager,
     private readonly drills: DrillsService,
     private readonly patterns: PatternsService,
+    private readonly figures: FiguresService,
   ) {}
 
   /** Where an athlete stands on a pattern's ladder; `until` looks back to an earlier moment. */
@@ -51,9 +53,34 @@ export class ProgressService {
     return ladderPlace(moves);
   }
 
+  /** Every move of an athlete, oldest first. */
+  moves(clubId: string, athleteId: string): Promise<RungMove[]> {
+    return this.em.find(
+      RungMove,
+      { clubId, athleteId },
+      { orderBy: [{ movedAt: 'asc' }, { id: 'asc' }] },
+    );
+  }
+
+  /** Where everyone of a club stands on every ladder, by "athlete pattern". */
+  async places(clubId: string): Promise<ReadonlyMap<string, LadderPlace<RungMove>>> {
+    const moves = await this.em.find(
+      RungMove,
+      { clubId },
+      { orderBy: [{ movedAt: 'asc' }, { id: 'asc' }], disableIdentityMap: true },
+    );
+    const own = new Map<string, RungMove[]>();
+    for (const move of moves) {
+      const key = `${move.athleteId} ${move.patternId}`;
+      own.set(key, [...(own.get(key) ?? []), move]);
+    }
+    return new Map([...own].map(([key, each]) => [key, ladderPlace(each)]));
+  }
+
   /**
-   * A set judged, and what its rung's rule says with it as the newest evidence: the sets of the
-   * same source and version that the athlete ran since coming to the rung: neither is ever pooled.
+   * A set judged, and what its rung's rule says with it as the newest evidence: the sets the
+   * athlete ran since coming to the rung, of the same version, timed by the same source and cued
+   * to the same sense. None of these is ever pooled.
    */
   async assess(set: DrillSet, { body: pattern }: PatternVersion): Promise<Assessment> {
     const { clubId, athleteId, patternId, patternVersion, rung, source, startedAt } = set;
@@ -67,18 +94,17 @@ export class ProgressService {
       },
       { orderBy: { startedAt: 'desc' }, limit: EVIDENCE_SETS },
     );
-    const reps = await this.drills.reps(
+    const sense = senseOf(set.conditions);
+    const alike = sets.filter(({ conditions }) => senseOf(conditions) === sense);
+    const figures = await this.figures.of(
       clubId,
-      sets.map(({ id }) => id),
+      alike.map(({ id }) => id),
     );
-    const judged = sets
-      .map((each) =>
-        judgeStored(
-          each,
-          reps.filter(({ setId }) => setId === each.id),
-          pattern,
-        ),
-      )
+    const judged = alike
+      .flatMap(({ id, day }) => {
+        const judgement = figures.get(id)?.judgement;
+        return judgement ? [{ setId: id, day, judgement }] : [];
+      })
       .reverse();
     const newest = judged.find(({ setId }) => setId === set.id);
     if (!newest) throw new Error(`Set ${set.id} is not among its own evidence.`);

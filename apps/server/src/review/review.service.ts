@@ -1,15 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import type { SetReviewReply } from '@orthokin/contract';
-import { REP_COLUMNS, REP_DICTIONARY_HEADER, repDictionary } from '@orthokin/core/formats';
-import { stringify } from 'csv-stringify/sync';
 import { athleteReply, AthletesService } from '../athletes/athletes.service.js';
 import { DrillsService, repReply, setReply } from '../drills/drills.service.js';
 import { PatternsService, versionReply } from '../patterns/patterns.service.js';
-import { readSet } from '../progress/evidence.js';
 import { moveReply, ProgressService } from '../progress/progress.service.js';
-
-/** Spreadsheets run cells that start like a formula; a name must never do that. */
-const csv = (rows: unknown[][]): string => stringify(rows, { escape_formulas: true });
 
 @Injectable()
 export class ReviewService {
@@ -36,25 +30,6 @@ export class ReviewService {
       currentRung: place.rung,
       moved: place.by?.setId === setId ? moveReply(place.by) : null,
     };
-  }
-
-  async repsCsv(clubId: string, setId: string): Promise<string> {
-    const { set, athlete, pattern, reps } = await this.parts(clubId, setId);
-    const about = {
-      setId,
-      startedAt: set.startedAt.toISOString(),
-      athlete: athlete.name,
-      pattern: pattern.body.name,
-      rung: set.rung,
-    };
-    const rows = readSet(set, reps, pattern.body).map((reading) =>
-      REP_COLUMNS.map(({ cell }) => cell(about, reading)),
-    );
-    return csv([REP_COLUMNS.map(({ name }) => name), ...rows]);
-  }
-
-  dictionaryCsv(): string {
-    return csv([[...REP_DICTIONARY_HEADER], ...repDictionary()]);
   }
 
   private async parts(clubId: string, setId: string) {

@@ -33,7 +33,12 @@ export class TestServer {
     await onCluster(`create database ${name}`);
     const url = new URL(clusterUrl ?? '');
     url.pathname = name;
-    const app = await createApp({ databaseUrl: url.href, port: 0, demo: 'once' });
+    const app = await createApp({
+      databaseUrl: url.href,
+      host: '127.0.0.1',
+      port: 0,
+      demo: 'once',
+    });
     await app.listen(0, '127.0.0.1');
     const clubs = await request(app.getHttpServer()).get('/api/clubs');
     const [club] = clubs.body as ClubReply[];

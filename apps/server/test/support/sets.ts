@@ -1,4 +1,5 @@
 import type { DrillSetBody, RepBody, SquadLineReply } from '@orthokin/contract';
+import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { v7 } from 'uuid';
 
 export interface RecordedSet {
@@ -31,6 +32,7 @@ export function setOf(
       seed: 1,
       falseStartMs: 100,
       responseLimitMs: 3000,
+      conditions: PLAIN_CONDITIONS as DrillSetBody['conditions'],
       cues,
     },
     reps: cues.map(({ ordinal, target }) => {

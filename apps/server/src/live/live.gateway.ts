@@ -1,0 +1,93 @@
+import type { IncomingMessage } from 'node:http';
+import {
+  ConnectedSocket,
+  MessageBody,
+  SubscribeMessage,
+  WebSocketGateway,
+  type OnGatewayConnection,
+  type OnGatewayDisconnect,
+} from '@nestjs/websockets';
+import { LiveQuery, LiveTell, MAX_LIVE_BYTES, validationProblems } from '@orthokin/contract';
+import type { Problem } from '@orthokin/core/result';
+import { plainToInstance, type ClassConstructor } from 'class-transformer';
+import { validateSync } from 'class-validator';
+import type { WebSocket } from 'ws';
+import { Rooms, type Member } from './rooms.js';
+
+/** Of RFC 6455: the other side broke the rules. */
+const POLICY = 1008;
+/** A drill's screens say some ten things a second; more than this is a fault or an attack. */
+const MOST_A_SECOND = 60;
+
+function read<T extends object>(of: ClassConstructor<T>, given: unknown): T | Problem {
+  const value = plainToInstance(of, typeof given === 'object' && given !== null ? given : {});
+  const [problem] = validationProblems(
+    validateSync(value, { whitelist: true, forbidNonWhitelisted: true }),
+  );
+  return problem ?? value;
+}
+
+const isProblem = (value: object): value is Problem => 'allowed' in value && 'given' in value;
+
+const refuse = (socket: WebSocket, { field, given, allowed }: Problem): void =>
+  socket.send(JSON.stringify({ event: 'refused', field, given, allowed }));
+
+/** The door of the live channel: one socket a screen. */
+@WebSocketGateway({ path: '/api/live', maxPayload: MAX_LIVE_BYTES })
+export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect {
+  private readonly joined = new Map<WebSocket, Member>();
+  private readonly said = new Map<WebSocket, { second: number; count: number }>();
+
+  constructor(private readonly rooms: Rooms) {}
+
+  handleConnection(socket: WebSocket, request: IncomingMessage): void {
+    const { searchParams } = new URL(request.url ?? '', 'http://localhost');
+    const query = read(LiveQuery, Object.fromEntries(searchParams));
+    if (isProblem(query)) {
+      refuse(socket, query);
+      socket.close(POLICY, query.field);
+      return;
+    }
+    const member: Member = { ...query, hear: (news) => socket.send(news) };
+    this.joined.set(socket, member);
+    this.rooms.join(member);
+  }
+
+  handleDisconnect(socket: WebSocket): void {
+    const member = this.joined.get(socket);
+    this.joined.delete(socket);
+    this.said.delete(socket);
+    if (member) this.rooms.leave(member);
+  }
+
+  @SubscribeMessage('tell')
+  tell(@ConnectedSocket() socket: WebSocket, @MessageBody() data: unknown): void {
+    const member = this.joined.get(socket);
+    if (!member) return;
+    if (this.isTooMuch(socket)) {
+      socket.close(POLICY, 'too much');
+      return;
+    }
+    const told = read(LiveTell, data);
+    if (isProblem(told)) {
+      refuse(socket, told);
+      return;
+    }
+    const { type, to = null, body } = told;
+    this.rooms.say(member, to, {
+      event: 'told',
+      from: member.screen,
+      role: member.role,
+      type,
+      body,
+    });
+  }
+
+  private isTooMuch(socket: WebSocket): boolean {
+    const second = Math.floor(Date.now() / 1000);
+    const before = this.said.get(socket);
+    const count = before?.second === second ? before.count + 1 : 1;
+    this.said.set(socket, { second, count });
+    return count > MOST_A_SECOND;
+  }
+}

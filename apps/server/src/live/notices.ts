@@ -1,0 +1,97 @@
+import {
+  Inject,
+  Injectable,
+  Logger,
+  type OnModuleDestroy,
+  type OnModuleInit,
+} from '@nestjs/common';
+import { Client } from 'pg';
+
+export const DATABASE_URL = Symbol('DATABASE_URL');
+
+const CHANNEL = 'orthokin_live';
+const FIRST_RETRY_MS = 250;
+const LONGEST_RETRY_MS = 5000;
+const MOST_TOGETHER = 100;
+
+/**
+ * Notices between the server processes of one database, by LISTEN and NOTIFY, on a connection of
+ * its own: a pooled one would forget that it listens. A lost connection is made anew.
+ */
+@Injectable()
+export class Notices implements OnModuleInit, OnModuleDestroy {
+  private readonly log = new Logger('live');
+  private client: Client | null = null;
+  private hear: (payload: string) => void = () => undefined;
+  private retryMs = FIRST_RETRY_MS;
+  private timer: NodeJS.Timeout | undefined;
+  private closing = false;
+  private sending = false;
+  private readonly waiting: string[] = [];
+
+  constructor(@Inject(DATABASE_URL) private readonly databaseUrl: string) {}
+
+  onModuleInit(): Promise<void> {
+    return this.connect();
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    this.closing = true;
+    clearTimeout(this.timer);
+    await this.client?.end();
+  }
+
+  /** Who is to hear what other processes (and this one) send. */
+  onNotice(hear: (payload: string) => void): void {
+    this.hear = hear;
+  }
+
+  /** Sends to every process. While the database is away it is not sent: live news does not keep. */
+  send(payload: string): void {
+    this.waiting.push(payload);
+    void this.sendAll();
+  }
+
+  /** What comes while the database is busy goes together: a connection takes one query at a time. */
+  private async sendAll(): Promise<void> {
+    if (this.sending) return;
+    this.sending = true;
+    while (this.waiting.length > 0 && !this.closing) {
+      const batch = this.waiting.splice(0, MOST_TOGETHER);
+      try {
+        await this.client?.query('select pg_notify($1, payload) from unnest($2::text[]) payload', [
+          CHANNEL,
+          batch,
+        ]);
+      } catch (error) {
+        this.log.warn(`${batch.length} live notices were not sent: ${String(error)}`);
+      }
+    }
+    this.sending = false;
+  }
+
+  private async connect(): Promise<void> {
+    const client = new Client({ connectionString: this.databaseUrl });
+    client.on('error', () => this.reconnect(client));
+    client.on('end', () => this.reconnect(client));
+    client.on('notification', ({ payload = '' }) => this.hear(payload));
+    try {
+      await client.connect();
+      await client.query(`listen ${CHANNEL}`);
+      this.client = client;
+      this.retryMs = FIRST_RETRY_MS;
+    } catch {
+      this.reconnect(client);
+    }
+  }
+
+  private reconnect(lost: Client): void {
+    if (this.client === lost) this.client = null;
+    if (this.closing || this.client !== null || this.timer !== undefined) return;
+    this.timer = setTimeout(() => {
+      this.timer = undefined;
+      void this.connect();
+    }, this.retryMs);
+    this.retryMs = Math.min(LONGEST_RETRY_MS, 2 * this.retryMs);
+  }
+}

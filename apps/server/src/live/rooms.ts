@@ -1,0 +1,66 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable, type OnModuleInit } from '@nestjs/common';
+import type { LiveNews, LiveQuery } from '@orthokin/contract';
+import { Notices } from './notices.js';
+
+/** A screen joined at this process. */
+export interface Member extends LiveQuery {
+  readonly hear: (news: string) => void;
+}
+
+/** What goes from process to process. */
+interface Notice {
+  readonly origin: string;
+  /** Counted: PostgreSQL drops a notice that is the same as another of its transaction. */
+  readonly n: number;
+  readonly room: string;
+  readonly from: string;
+  readonly to: string | null;
+  readonly news: LiveNews;
+}
+
+/**
+ * Who hears whom. A process knows only the screens joined at itself; what they say goes to them at
+ * once and to all other processes through the database, so that it does not matter which of
+ * several processes a screen came to.
+ */
+@Injectable()
+export class Rooms implements OnModuleInit {
+  private readonly members = new Map<string, Set<Member>>();
+  private readonly origin = randomUUID();
+  private said = 0;
+
+  constructor(private readonly notices: Notices) {}
+
+  onModuleInit(): void {
+    this.notices.onNotice((payload) => {
+      const notice = JSON.parse(payload) as Notice;
+      if (notice.origin !== this.origin) this.deliver(notice);
+    });
+  }
+
+  join(member: Member): void {
+    const room = this.members.get(member.room) ?? new Set();
+    this.members.set(member.room, room.add(member));
+    this.say(member, null, { event: 'came', from: member.screen, role: member.role });
+  }
+
+  leave(member: Member): void {
+    const room = this.members.get(member.room);
+    if (!room?.delete(member)) return;
+    if (room.size === 0) this.members.delete(member.room);
+    this.say(member, null, { event: 'went', from: member.screen, role: member.role });
+  }
+
+  say({ room, screen }: LiveQuery, to: string | null, news: LiveNews): void {
+    const notice: Notice = { origin: this.origin, n: this.said++, room, from: screen, to, news };
+    this.deliver(notice);
+    this.notices.send(JSON.stringify(notice));
+  }
+
+  private deliver({ room, from, to, news }: Notice): void {
+    const text = JSON.stringify(news);
+    for (const { screen, hear } of this.members.get(room) ?? [])
+      if (screen !== from && (to === null || to === screen)) hear(text);
+  }
+}

@@ -1,0 +1,169 @@
+import type { AthleteCourseReply, ClubFile, ImportBody, StandingReply } from '@orthokin/contract';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import request from 'supertest';
+import { v7 } from 'uuid';
+import { TestServer } from './support/server.js';
+import { setOf } from './support/sets.js';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await TestServer.start();
+}, 60_000);
+afterAll(() => server.stop());
+
+async function takeOut(): Promise<Record<string, Uint8Array>> {
+  const { body } = await server
+    .get(server.club('club.zip'))
+    .buffer()
+    .parse((response, done) => {
+      const parts: Buffer[] = [];
+      response.on('data', (part: Buffer) => parts.push(part));
+      response.on('end', () => done(null, Buffer.concat(parts)));
+    })
+    .expect(200);
+  return unzipSync(new Uint8Array(body as Buffer));
+}
+const clubIn = (files: Record<string, Uint8Array>) =>
+  JSON.parse(strFromU8(files['club.json'] ?? new Uint8Array())) as ClubFile;
+const bring = (content: Uint8Array) =>
+  request(server.address)
+    .post('/api/clubs')
+    .set('Content-Type', 'application/zip')
+    .send(Buffer.from(content));
+const packed = (club: object) => bring(zipSync({ 'club.json': strToU8(JSON.stringify(club)) }));
+const wipe = (name: string) =>
+  request(server.address).delete(`/api/clubs/${server.clubId}`).send({ name });
+const standings = async () => (await server.get(server.club('standings'))).body as StandingReply[];
+
+describe('a whole club', () => {
+  test('taken out, wiped and brought back it is the same club', async () => {
+    const line = await server.lineOf('Juno Marlock');
+    const set = setOf(line, { reactionMs: 250, recoveryMs: 900 });
+    await server.put(server.club(`sets/${set.id}`), set.body).expect(200);
+    const [rep] = set.reps;
+    await server.put(server.club(`sets/${set.id}/reps/${rep?.id ?? ''}`), rep?.body ?? {});
+    const corrected = { by: 'Mara', at: '2026-03-01T10:00:00.000Z' };
+    await server
+      .put(server.club(`sets/${set.id}/reps/${v7()}`), {
+        ...{ ...rep?.body, replaces: rep?.id, struckOut: true, corrected },
+      })
+      .expect(200);
+    const note = { setId: set.id, text: 'Windy.', writtenBy: 'Mara', removed: true };
+    await server
+      .put(server.club(`notes/${v7()}`), { ...note, writtenAt: '2026-03-01T10:00:00.000Z' })
+      .expect(200);
+
+    const files = await takeOut();
+    const before = await standings();
+    await wipe('Some Other Club').expect(409);
+    expect(await standings()).toHaveLength(8);
+    await wipe('Tiller Lane Squash').expect(200);
+    expect((await server.get('/api/clubs')).body).toEqual([]);
+
+    await bring(zipSync(files)).expect(200);
+    expect(clubIn(await takeOut())).toEqual(clubIn(files));
+    expect(await standings()).toEqual(before);
+    // The tables of both are the same, letter by letter.
+    for (const name of ['reps.csv', 'sets.csv'])
+      expect(strFromU8((await takeOut())[name] ?? new Uint8Array())).toBe(
+        strFromU8(files[name] ?? new Uint8Array()),
+      );
+  }, 60_000);
+
+  test('a club that is here already is not overwritten', async () => {
+    const refused = await bring(zipSync(await takeOut())).expect(409);
+    expect(refused.body).toMatchObject({ problems: [{ field: 'club.clubId' }] });
+  });
+
+  test('a file that is wrong says where, and changes nothing', async () => {
+    const whole = clubIn(await takeOut());
+    // One set of it will do: checking thousands of reps again and again says nothing new.
+    const [set] = whole.sets;
+    const club = { ...whole, sets: [set], reps: [], moves: [], notes: [] };
+    const other = { ...club, club: { clubId: v7(), name: 'Elsewhere' } };
+    const [athlete] = club.athletes;
+    const wrong = async (change: object) =>
+      ((await packed({ ...other, ...change }).expect(400)).body as { problems: object[] })
+        .problems[0];
+    expect(await wrong({ version: 9 })).toMatchObject({ field: 'version', given: '9' });
+    expect(await wrong({ athletes: [{ ...athlete, hand: 'both' }] })).toMatchObject({
+      field: 'athletes[0].hand',
+      given: 'both',
+      allowed: expect.stringContaining('left, right') as string,
+    });
+    expect(await wrong({ athletes: [] })).toMatchObject({
+      field: 'sets[0].athleteId',
+      allowed: 'an id that is in the file',
+    });
+    expect(await wrong({ sets: [{ ...set, patternVersion: 9 }] })).toMatchObject({
+      ...{ field: 'sets[0].patternVersion', given: '9' },
+    });
+    const [first] = whole.reps;
+    const [a, b] = [v7(), v7()];
+    const round = [
+      { ...first, setId: set?.id, id: a, replaces: b },
+      { ...first, setId: set?.id, id: b, replaces: a },
+    ];
+    expect(await wrong({ reps: round })).toMatchObject({ field: 'reps.replaces' });
+    expect((await bring(strToU8('not a zip')).expect(400)).body).toMatchObject({
+      problems: [{ field: 'file' }],
+    });
+    const empty = await bring(zipSync({ 'else.txt': strToU8('') })).expect(400);
+    expect(empty.body).toMatchObject({ problems: [{ field: 'file', given: 'no club.json' }] });
+    expect((await server.get('/api/clubs')).body).toHaveLength(1);
+  });
+
+  test('the tables have a row a rep and a set, and every column is explained', async () => {
+    const club = clubIn(await takeOut());
+    for (const [name, dictionary, rows] of [
+      ['reps', 'reps-dictionary', club.reps.filter(({ replaces }) => !replaces).length],
+      ['sets', 'sets-dictionary', club.sets.length],
+    ] as const) {
+      const { text } = await server.get(server.club(`${name}.csv`)).expect(200);
+      const [heads = '', ...body] = text.trim().split('\n');
+      expect(body).toHaveLength(rows);
+      const explained = (await server.get(`/api/${dictionary}.csv`).expect(200)).text;
+      for (const head of heads.trim().split(',')) expect(explained).toContain(`\n${head},`);
+    }
+  });
+});
+
+describe('sets timed elsewhere', () => {
+  async function importOf(sets: number): Promise<ImportBody> {
+    const line = await server.lineOf('Wren Hallowby');
+    return {
+      sets: Array.from({ length: sets }, () => {
+        const set = setOf(line, { reactionMs: 240, recoveryMs: 880, reps: 4 });
+        return {
+          ...{ id: set.id, endedAt: new Date().toISOString() },
+          body: { ...set.body, source: 'hand' as const },
+          reps: set.reps.map(({ id, body }) => ({ id, body })),
+        };
+      }),
+    };
+  }
+  const send = (body: ImportBody) => server.put(server.club('imports'), body);
+  const count = async () => {
+    const { athlete } = await server.lineOf('Wren Hallowby');
+    const { body } = await server.get(server.club(`athletes/${athlete.id}/course`));
+    return (body as AthleteCourseReply).sets.length;
+  };
+
+  test('come in together, once, however often they are sent', async () => {
+    const before = await count();
+    const body = await importOf(3);
+    expect((await send(body).expect(200)).body).toEqual({ sets: 3, reps: 12 });
+    await send(body).expect(200);
+    expect(await count()).toBe(before + 3);
+  });
+
+  test('with one bad rep none of them comes in', async () => {
+    const before = await count();
+    const body = await importOf(2);
+    const last = body.sets[1]?.reps[3]?.body;
+    if (last) last.target = 'Z';
+    const refused = await send(body).expect(400);
+    expect(refused.body).toMatchObject({ problems: [{ field: 'target', given: 'Z' }] });
+    expect(await count()).toBe(before);
+  });
+});

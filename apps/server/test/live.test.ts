@@ -1,0 +1,144 @@
+import type { AddressInfo } from 'node:net';
+import type { LiveNews } from '@orthokin/contract';
+import { WebSocket } from 'ws';
+import { createApp } from '../src/app.js';
+import { TestServer } from './support/server.js';
+
+let server: TestServer;
+/** A second process in all but name: an application of its own on the same database. */
+let other: Awaited<ReturnType<typeof createApp>>;
+let addresses: [string, string];
+const screens: Screen[] = [];
+
+const ROOM = 'ACDEF3';
+
+class Screen {
+  private readonly heard: LiveNews[] = [];
+  private wake: () => void = () => undefined;
+
+  private constructor(readonly socket: WebSocket) {
+    socket.on('message', (data: Buffer) => {
+      this.heard.push(JSON.parse(data.toString()) as LiveNews);
+      this.wake();
+    });
+  }
+
+  static async join(at: 0 | 1, name: string, query = `room=${ROOM}&role=cues`): Promise<Screen> {
+    const address = addresses[at].replace('http', 'ws');
+    const socket = new WebSocket(`${address}/api/live?screen=${name}-screen&${query}`);
+    const screen = new Screen(socket);
+    screens.push(screen);
+    await new Promise((open, fail) => socket.once('open', open).once('error', fail));
+    return screen;
+  }
+
+  tell(data: object): void {
+    this.socket.send(JSON.stringify({ event: 'tell', data }));
+  }
+
+  /** The next thing heard of this kind. */
+  async next(event: LiveNews['event']): Promise<LiveNews> {
+    for (;;) {
+      const at = this.heard.findIndex((news) => news.event === event);
+      const [news] = at < 0 ? [] : this.heard.splice(at, 1);
+      if (news) return news;
+      await new Promise<void>((woken) => (this.wake = woken));
+    }
+  }
+
+  get silent(): boolean {
+    return this.heard.length === 0;
+  }
+}
+
+beforeAll(async () => {
+  server = await TestServer.start();
+  other = await createApp({
+    databaseUrl: server.databaseUrl,
+    host: '127.0.0.1',
+    port: 0,
+    demo: 'none',
+  });
+  await other.listen(0, '127.0.0.1');
+  const { port } = other.getHttpServer().address() as AddressInfo;
+  addresses = [server.address, `http://127.0.0.1:${port}`];
+}, 60_000);
+afterEach(() => {
+  for (const { socket } of screens.splice(0)) socket.close();
+});
+afterAll(async () => {
+  await other.close();
+  await server.stop();
+});
+
+test.each([
+  ['one process', 0],
+  ['two processes on one database', 1],
+] as const)('screens hear each other through %s, and not themselves', async (_, at) => {
+  const drill = await Screen.join(0, 'drill', `room=${ROOM}&role=drill`);
+  const cues = await Screen.join(at, 'cues');
+  expect(await drill.next('came')).toMatchObject({ from: 'cues-screen', role: 'cues' });
+  drill.tell({ type: 'coming', body: { letter: 'B' } });
+  expect(await cues.next('told')).toEqual({
+    event: 'told',
+    from: 'drill-screen',
+    role: 'drill',
+    type: 'coming',
+    body: { letter: 'B' },
+  });
+  cues.tell({ type: 'call', to: 'drill-screen', body: { letter: 'A' } });
+  expect(await drill.next('told')).toMatchObject({ type: 'call', from: 'cues-screen' });
+  cues.socket.close();
+  expect(await drill.next('went')).toMatchObject({ from: 'cues-screen' });
+  expect(drill.silent).toBe(true);
+});
+
+test('the same thing said many times at once is heard as often, in order', async () => {
+  const drill = await Screen.join(0, 'drill', `room=${ROOM}&role=drill`);
+  const far = await Screen.join(1, 'far');
+  await drill.next('came');
+  for (let n = 0; n < 20; n++) drill.tell({ type: n < 10 ? 'first' : 'second', body: {} });
+  const heard: unknown[] = [];
+  for (let n = 0; n < 20; n++) heard.push(((await far.next('told')) as { type: string }).type);
+  expect(heard).toEqual([...Array<string>(10).fill('first'), ...Array<string>(10).fill('second')]);
+});
+
+test('what is told to one, or in another room, is not heard by the rest', async () => {
+  const drill = await Screen.join(0, 'drill');
+  const near = await Screen.join(0, 'near');
+  const far = await Screen.join(1, 'far');
+  const elsewhere = await Screen.join(1, 'elsewhere', 'room=XYX777&role=cues');
+  for (let n = 0; n < 2; n++) await drill.next('came');
+  drill.tell({ type: 'for far', to: 'far-screen', body: {} });
+  drill.tell({ type: 'for all', body: {} });
+  expect(await far.next('told')).toMatchObject({ type: 'for far' });
+  expect(await far.next('told')).toMatchObject({ type: 'for all' });
+  expect(await near.next('told')).toMatchObject({ type: 'for all' });
+  expect(elsewhere.silent).toBe(true);
+});
+
+test.each([
+  ['a code nobody could have read out', 'room=oooooo&role=cues', 'room'],
+  ['a role there is not', `room=${ROOM}&role=spy`, 'role'],
+])('%s is refused with what is allowed', async (_, query, field) => {
+  const screen = await Screen.join(0, 'stranger', query);
+  const closed = new Promise<number>((done) => screen.socket.once('close', (code) => done(code)));
+  expect(await screen.next('refused')).toMatchObject({ field });
+  expect(await closed).toBe(1008);
+});
+
+test('what cannot be understood is refused by field; the screen stays', async () => {
+  const screen = await Screen.join(0, 'muddled');
+  screen.tell({ type: 7, body: {} });
+  expect(await screen.next('refused')).toMatchObject({ field: 'type', given: '7' });
+  screen.tell({ type: 'x', body: 'words' });
+  expect(await screen.next('refused')).toMatchObject({ field: 'body' });
+  expect(screen.socket.readyState).toBe(WebSocket.OPEN);
+});
+
+test('a screen that says too much is put out', async () => {
+  const screen = await Screen.join(0, 'talker');
+  const closed = new Promise<number>((done) => screen.socket.once('close', (code) => done(code)));
+  for (let n = 0; n < 200; n++) screen.tell({ type: 'x', body: {} });
+  expect(await closed).toBe(1008);
+});
