@@ -4,7 +4,7 @@ import { SetClock } from '../src/drill/set-clock.js';
 import { actionsOf, openDrills, prune } from '../src/log/drill-log.js';
 import { Sender, type Delivery } from '../src/log/sender.js';
 import { store, type Outgoing } from '../src/log/store.js';
-import type { Action } from '../src/drill/run.js';
+import { lastRep, type Action } from '../src/drill/run.js';
 import { PLAN } from './plan.js';
 
 // Node has no Web Locks; with one page a lock is always free.
@@ -57,8 +57,25 @@ describe('a session', () => {
     ]);
   });
 
-  test('goes on in memory and says so when the device cannot keep it', async () => {
+  test('what is said of the last rep means the one that was last by then, however fast', async () => {
     const session = await Session.start(freshPlan(), OUTLET);
+    await Promise.all([
+      ...rep('r1', 3000).map((action) => session.commit(action)),
+      session.commit((run) => {
+        const last = lastRep(run);
+        return last ? { type: 'struck', repId: last.id, newId: 'r1-struck' } : null;
+      }),
+      session.commit(() => null),
+    ]);
+    expect(session.snapshot().run.recorded.at(-1)).toMatchObject({
+      replaces: 'r1',
+      struckOut: true,
+    });
+  });
+
+  test('goes on in memory and says so when the device cannot keep it', async () => {
+    const plan = freshPlan();
+    const session = await Session.start(plan, OUTLET);
     const full = jest.spyOn(IDBDatabase.prototype, 'transaction').mockImplementation(() => {
       throw new DOMException('full', 'QuotaExceededError');
     });
@@ -68,7 +85,7 @@ describe('a session', () => {
       storageFailed: true,
       run: { recorded: [{ id: 'r1' }] },
     });
-    expect(unkept.map(({ path }) => path.split('/').at(-1))).toEqual(['drill-3', 'r1']);
+    expect(unkept.map(({ path }) => path.split('/').at(-1))).toEqual([plan.id, 'r1']);
   });
 
   test('nothing is known of a drill from elsewhere', async () => {

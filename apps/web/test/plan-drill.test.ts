@@ -1,5 +1,6 @@
 import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
-import { FOREPERIOD_MS, planDrill } from '../src/floor/plan-drill.js';
+import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
+import { DEFAULT_CHOICES, planDrill, type DrillChoices } from '../src/floor/set-up/plan-drill.js';
 import { PLAN } from './plan.js';
 
 const CLUB = { clubId: 'club', name: 'Club' };
@@ -10,7 +11,7 @@ const SETUP = {
   sessionsBefore: 4,
   simulated: TYPICAL_ATHLETE,
 };
-const CHOICES = { source: 'hand', reps: 12, withTone: true } as const;
+const CHOICES: DrillChoices = { ...DEFAULT_CHOICES, reps: 12 };
 const START = new Date(2026, 2, 1, 23, 59).getTime();
 
 function plan(seed: number, choices: Parameters<typeof planDrill>[2] = CHOICES) {
@@ -28,7 +29,8 @@ test('a plan holds all that a set needs without a network', () => {
     falseStartMs: 100,
     responseLimitMs: 3000,
     sessionsBefore: 4,
-    withTone: true,
+    reps: 12,
+    conditions: PLAIN_CONDITIONS,
   });
 });
 
@@ -45,8 +47,8 @@ test('the same seed cues the same set; every plan is a set of its own', () => {
 test('cues call only targets in play, within the foreperiods', () => {
   for (const { target, foreperiodMs } of plan(9).cues) {
     expect(['A', 'B']).toContain(target);
-    expect(foreperiodMs).toBeGreaterThanOrEqual(FOREPERIOD_MS[0]);
-    expect(foreperiodMs).toBeLessThanOrEqual(FOREPERIOD_MS[1]);
+    expect(foreperiodMs).toBeGreaterThanOrEqual(PLAIN_CONDITIONS.foreperiod.leastMs);
+    expect(foreperiodMs).toBeLessThanOrEqual(PLAIN_CONDITIONS.foreperiod.mostMs);
   }
 });
 

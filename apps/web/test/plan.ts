@@ -1,4 +1,5 @@
 import { blankPattern } from '@orthokin/core/footwork';
+import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { layoutTargets } from '@orthokin/core/pattern';
 import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
 import type { PatternReply } from '@orthokin/contract';
@@ -19,7 +20,14 @@ export const RUNG = {
 export const PLAN: DrillPlan = {
   id: '019ab000-0000-7000-8000-0000000000aa',
   clubId: 'club',
-  athlete: { id: 'athlete', name: 'Somebody', hand: 'left', ageBand: 'adult', note: null },
+  athlete: {
+    id: 'athlete',
+    name: 'Somebody',
+    hand: 'left',
+    ageBand: 'adult',
+    colourVision: 'full',
+    note: null,
+  },
   pattern: {
     ...(blankPattern('Side to side') as PatternReply),
     id: 'pattern',
@@ -30,12 +38,14 @@ export const PLAN: DrillPlan = {
   rung: 1,
   source: 'hand',
   seed: 5,
+  conditions: PLAIN_CONDITIONS,
+  reps: 3,
   cues: ['A', 'B', 'A'].map((target, i) => ({ ordinal: i + 1, target, foreperiodMs: 1000 })),
   falseStartMs: 100,
   responseLimitMs: 3000,
   startedAt: '2026-03-01T10:00:00.000Z',
   day: '2026-03-01',
-  withTone: false,
   sessionsBefore: 0,
   simulated: TYPICAL_ATHLETE,
+  hand: { biasMs: 0, sdMs: 45 },
 };

@@ -1,12 +1,16 @@
 import fc from 'fast-check';
-import type { EventName } from '@orthokin/core/timing';
+import type { Cue } from '@orthokin/core/cue';
+import { eventOf, type EventName } from '@orthokin/core/timing';
+import { placeEvent } from '../src/drill/place-event.js';
 import {
   apply,
+  cueDueMs,
   finishedReps,
   lastRep,
   outgoing,
   replay,
   type Action,
+  type DrillPlan,
   type Run,
 } from '../src/drill/run.js';
 import { PLAN } from './plan.js';
@@ -77,6 +81,7 @@ describe('a run', () => {
   test('a pause drops the open rep and cues the same target again', () => {
     const paused = runOf(...rep('r1', 3000), cued('r2', 7000), press('firstMove', 7200), {
       type: 'paused',
+      atMs: 7300,
     });
     expect(paused).toMatchObject({ state: 'paused', ordinal: 2, open: { events: [] } });
     expect(apply(paused, { type: 'resumed', atMs: 20_000 })).toMatchObject({
@@ -135,7 +140,7 @@ describe('a run', () => {
       time.map((atMs): Action => ({ type: 'ran out', atMs })),
       time.map((atMs): Action => ({ type: 'redone', atMs })),
       time.map((atMs): Action => ({ type: 'resumed', atMs })),
-      fc.constant<Action>({ type: 'paused' }),
+      time.map((atMs): Action => ({ type: 'paused', atMs })),
     );
     fc.assert(
       fc.property(fc.array(action, { maxLength: 60 }), (actions) => {
@@ -149,6 +154,128 @@ describe('a run', () => {
         expect(new Set(ordinals).size).toBe(ordinals.length);
       }),
     );
+  });
+});
+
+describe('out of the ordinary', () => {
+  const ended = (atMs: number): Action => ({ type: 'ran out', atMs });
+  const withPlan = (change: Partial<DrillPlan>, ...actions: Action[]) => {
+    const run = replay([{ type: 'started', plan: { ...PLAN, ...change } }, ...actions]);
+    if (!run) throw new Error('no run');
+    return run;
+  };
+  const catchFirst = [{ ...PLAN.cues[0], catch: true }, ...PLAN.cues.slice(1)] as Cue[];
+
+  test('a catch trial that is held is a rep without a cue, or with an early move', () => {
+    const held: Action = { type: 'held', repId: 'r1', atMs: 4000 };
+    expect(finishedReps(withPlan({ cues: catchFirst }, held))).toMatchObject([{ events: [] }]);
+    const moved = withPlan({ cues: catchFirst }, press('firstMove', 2600), held);
+    expect(finishedReps(moved)[0]?.events.map(({ name }) => name)).toEqual(['firstMove']);
+    expect(moved).toMatchObject({ state: 'waiting', ordinal: 2, readyMs: 4000 });
+  });
+
+  test('at a fixed pace a cue is due after the cue before, after a pause when they are ready', () => {
+    const conditions = { ...PLAN.conditions, pace: { kind: 'fixed' as const, everyMs: 2500 } };
+    const one = withPlan({ conditions }, ...rep('r1', 3000));
+    expect(cueDueMs(one)).toBe(5500);
+    const paused = [
+      { type: 'paused', atMs: 5000 } as const,
+      { type: 'resumed', atMs: 9000 } as const,
+    ].reduce<Run | null>(apply, one);
+    expect(paused && cueDueMs(paused)).toBe(10_000);
+  });
+
+  test('work by the clock ends when its time is up, a pause apart', () => {
+    const conditions = { ...PLAN.conditions, workMs: 6000 };
+    const running = withPlan({ conditions, reps: 50 }, ...rep('r1', 3000));
+    expect(running).toMatchObject({ state: 'waiting', workEndsMs: 7500 });
+    expect(apply(running, { type: 'time up' })?.state).toBe('complete');
+    const late = withPlan({ conditions, reps: 50 }, cued('r1', 7000), press('home', 8800));
+    expect(late.state).toBe('complete');
+    const idle = [
+      { type: 'paused', atMs: 5000 } as const,
+      { type: 'resumed', atMs: 8000 } as const,
+    ].reduce<Run | null>(apply, running);
+    expect(idle?.workEndsMs).toBe(10_500);
+  });
+
+  test('called live: what was called is the rep’s target', () => {
+    const call = { ...cued('r1', 3000), target: 'B' } as Action;
+    const run = withPlan({ cues: [], reps: 2 }, call, press('home', 5000));
+    expect(finishedReps(run)).toMatchObject([{ target: 'B' }]);
+    expect(run).toMatchObject({ state: 'waiting', ordinal: 2 });
+  });
+
+  test('called to a stop, home does not close the rep; the coach does', () => {
+    const cues = [{ ...PLAN.cues[0], freezeAt: 'recovery' }, ...PLAN.cues.slice(1)] as Cue[];
+    const frozen = withPlan({ cues }, ...rep('r1', 3000));
+    expect(frozen.state).toBe('cued');
+    expect(apply(frozen, ended(6000))).toMatchObject({ state: 'waiting', ordinal: 2 });
+  });
+
+  test('faults and marks go to the open rep, or correct a finished one', () => {
+    const fault = (repId: string, newId: string): Action => ({
+      type: 'fault seen',
+      repId,
+      newId,
+      fault: 'lean',
+    });
+    const open = runOf(cued('r1', 3000), fault('r1', 'x'), {
+      type: 'marked',
+      repId: 'r1',
+      newId: 'y',
+      marks: { lateRight: true },
+    });
+    expect(open.open).toMatchObject({ faults: ['lean'], marks: { lateRight: true } });
+    const done = runOf(...rep('r1', 3000), fault('r1', 'f1'), fault('f1', 'f2'));
+    expect(done.recorded.map(({ id, seenFaults }) => [id, seenFaults])).toEqual([
+      ['r1', []],
+      ['f1', ['lean']],
+      ['f2', []],
+    ]);
+  });
+
+  test('the cue counts from the first thing that showed it', () => {
+    const lit = (atMs: number): Action => ({
+      type: 'lit',
+      cue: { name: 'cue', atMs, sdMs: 3, source: 'sensor' },
+    });
+    const cueOf = (...actions: Action[]) => eventOf(runOf(...actions).open.events, 'cue')?.atMs;
+    expect(cueOf(lit(2990), cued('r1', 3000))).toBe(2990);
+    expect(cueOf(cued('r1', 3000), lit(2990))).toBe(2990);
+    expect(cueOf(cued('r1', 3000), lit(3010))).toBe(3000);
+  });
+});
+
+describe('where a device’s event belongs', () => {
+  const event = (name: EventName, atMs: number) =>
+    ({ name, atMs, sdMs: 4, source: 'sensor' }) as const;
+  const late = (run: Run, place: string, what: ReturnType<typeof event>) => {
+    const action = placeEvent(run, place, what);
+    return action && apply(run, action);
+  };
+
+  test('to the rep that is going on, if it is its target', () => {
+    const run = runOf(cued('r1', 3000));
+    expect(placeEvent(run, 'A', event('arrival', 3900))).toMatchObject({ type: 'event' });
+    expect(placeEvent(run, 'B', event('arrival', 3900))).toBeNull();
+  });
+
+  test('to a finished rep when it came late, as a correction that can be', () => {
+    const run = runOf(cued('r1', 3000), press('home', 5000));
+    const found = late(run, 'A', event('arrival', 3900));
+    expect(found && finishedReps(found)[0]).toMatchObject({ replaces: 'r1' });
+    expect(found && finishedReps(found)[0]?.events.map(({ name }) => name)).toContain('arrival');
+    // One that is known already, or would come after home, changes nothing.
+    expect(found && late(found, 'A', event('arrival', 3950))).toBe(found);
+    expect(placeEvent(run, 'A', event('arrival', 5100))).toBeNull();
+  });
+
+  test('between home and the next cue only a move, and it is early', () => {
+    const run = runOf(...rep('r1', 3000));
+    expect(placeEvent(run, 'home', event('firstMove', 5500))).toMatchObject({ type: 'event' });
+    expect(placeEvent(run, 'A', event('arrival', 5500))).toBeNull();
+    expect(placeEvent(run, 'A', event('action', 3700))).toMatchObject({ type: 'event found' });
   });
 });
 

@@ -19,7 +19,7 @@ import {
 } from '@orthokin/core/pattern';
 import { stepNumberPlaces } from '../src/parts/plan/step-numbers.js';
 import { viewOfCourt, viewOfLeg, viewOfTargets } from '../src/parts/plan/view.js';
-import { fileName } from '../src/studio/drawing/export-drawing.js';
+import { fileName } from '../src/parts/download.js';
 import { findingSentence } from '../src/studio/words/finding-words.js';
 import { begin, change, redo, undo } from '../src/studio/state/history.js';
 import { fromHome } from '../src/studio/words/marker-words.js';

@@ -1,5 +1,5 @@
 import { decideByCount, DEFAULT_COUNT_RULE, judgeSet } from '@orthokin/core/progress';
-import { summariseSet } from '@orthokin/core/stats';
+import { summariseSet, targetFigures } from '@orthokin/core/stats';
 import { readRep, type RepReading, type TimedEvent } from '@orthokin/core/timing';
 import { answerWords } from '../src/parts/decision-words.js';
 import { dayWords, seconds } from '../src/parts/format.js';
@@ -10,9 +10,10 @@ import {
   leftOutSentence,
   ruleSentence,
   slowestHome,
+  mixedSentence,
   sourceSentence,
-  timesByTarget,
-} from '../src/review/verdict.js';
+  timedBy,
+} from '../src/review/words/verdict.js';
 import { PLAN, RUNG } from './plan.js';
 
 const rung = RUNG;
@@ -138,12 +139,30 @@ describe('the answer in words', () => {
     expect(sourceSentence('hand', summariseSet([reading(1, 250, 900, 45)]))).toContain('±0.13 s');
   });
 
+  test('a set that mixes sources says which reps are of which', () => {
+    const one = reading(1, 250, 900);
+    const byHand = (of: RepReading): RepReading => ({
+      ...of,
+      rep: {
+        ...of.rep,
+        events: of.rep.events.map((event) =>
+          event.name === 'home' ? { ...event, source: 'hand' } : event,
+        ),
+      },
+    });
+    expect(timedBy(one)).toBe('simulated');
+    expect(mixedSentence([one, reading(2, 250, 900)])).toBeNull();
+    expect(mixedSentence([one, byHand(reading(2, 250, 900)), reading(3, 250, 900)])).toBe(
+      'Reps 1, 3 by simulated; rep 2 by simulated and hand.',
+    );
+  });
+
   test('a slowest target is named only when the timing could tell it from the next', () => {
     const { targets } = PLAN.pattern;
-    const times = timesByTarget([reading(1, 250, 900), reading(2, 250, 950)], targets);
-    expect(slowestHome(times, 0)).toBe('Slowest home from B, wide left: 0.95 s.');
-    expect(slowestHome(times, 45)).toBeNull();
-    expect(slowestHome(times.slice(0, 1), 0)).toBeNull();
+    const times = targetFigures([reading(1, 250, 900), reading(2, 250, 950)], targets);
+    expect(slowestHome(times, targets, 0)).toBe('Slowest home from B, wide left: 0.95 s.');
+    expect(slowestHome(times, targets, 45)).toBeNull();
+    expect(slowestHome(times.slice(0, 1), targets, 0)).toBeNull();
   });
 
   test('a time, its limit and what it is over by add up as shown', () => {

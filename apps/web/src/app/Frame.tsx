@@ -1,5 +1,5 @@
 import { Moon, Sun } from 'lucide-react';
-import type { ReactElement } from 'react';
+import { lazy, Suspense, type ReactElement } from 'react';
 import { NavLink, Outlet, ScrollRestoration } from 'react-router';
 import styled from 'styled-components';
 import { ClubContext, useClubs } from '../club/queries.js';
@@ -119,6 +119,22 @@ function Refusals(): ReactElement | null {
   );
 }
 
+const BringClub = lazy(async () => ({
+  default: (await import('../review/files/BringClub.js')).BringClub,
+}));
+
+const NoClub = (): ReactElement => (
+  <>
+    <Quiet>
+      There is no club here yet. Bring one in from its file, or run ./start --reset-demo for the
+      demo club.
+    </Quiet>
+    <Suspense>
+      <BringClub />
+    </Suspense>
+  </>
+);
+
 /** The shell round every place. */
 export function Frame(): ReactElement {
   const clubs = useClubs();
@@ -168,7 +184,7 @@ export function Frame(): ReactElement {
             {clubs.error ? (
               <Failed error={clubs.error} again={() => void clubs.refetch()} />
             ) : clubs.data ? (
-              <Quiet>There is no club here yet. Run ./start --reset-demo for the demo club.</Quiet>
+              <NoClub />
             ) : (
               <Quiet>Opening the club…</Quiet>
             )}

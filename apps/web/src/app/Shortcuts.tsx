@@ -18,7 +18,18 @@ const DRILL_KEYS: Keys = [
   ['P', 'pause, and go on'],
   ['R', 'redo the last rep'],
   ['X', 'strike the last rep out, or put it back'],
+  ['1 2 3', 'say a watched fault, or take it back'],
+  ['Y N', 'what appeared at arrival: right, wrong'],
+  ['A to L', 'call that target, in a set called by a person'],
+  ['Z', 'full screen, and back'],
   ['esc', 'stop'],
+];
+
+/** The keys of a rehearsal. */
+const REHEARSAL_KEYS: Keys = [
+  ['← →', 'the call before, the next'],
+  ['P', 'stay here, and go on'],
+  ['1 to 9', 'a check point: holds, does not, not looked at'],
 ];
 
 /** The keys of the studio. */
@@ -67,6 +78,8 @@ export const Shortcuts = (): ReactElement => (
           <>
             <Heading slot="title">Keys during a drill</Heading>
             <KeyList keys={DRILL_KEYS} />
+            <SmallHeading>Keys while rehearsing</SmallHeading>
+            <KeyList keys={REHEARSAL_KEYS} />
             <SmallHeading>Keys in the pattern studio</SmallHeading>
             <KeyList keys={STUDIO_KEYS} />
             <Button onPress={close}>Close</Button>

@@ -4,8 +4,29 @@ import { Frame } from './Frame.js';
 import { Lost } from './Lost.js';
 
 const floor = async () => ({ Component: (await import('../floor/FloorPage.js')).FloorPage });
-const review = async () => ({ Component: (await import('../review/ReviewPage.js')).ReviewPage });
-const newest = async () => ({ Component: (await import('../review/NewestSets.js')).NewestSets });
+const map = async () => ({ Component: (await import('../floor/map/MapPage.js')).MapPage });
+const rehearse = async () => ({
+  Component: (await import('../floor/rehearse/RehearsePage.js')).RehearsePage,
+});
+const review = async () => ({
+  Component: (await import('../review/set/ReviewPage.js')).ReviewPage,
+});
+const newest = async () => ({
+  Component: (await import('../review/squad/NewestSets.js')).NewestSets,
+});
+const athlete = async () => ({
+  Component: (await import('../review/athlete/AthletePage.js')).AthletePage,
+});
+const glance = async () => ({
+  Component: (await import('../review/squad/SquadGlance.js')).SquadGlance,
+});
+const compare = async () => ({
+  Component: (await import('../review/compare/ComparePage.js')).ComparePage,
+});
+const report = async () => ({
+  Component: (await import('../review/report/ReportPage.js')).ReportPage,
+});
+const files = async () => ({ Component: (await import('../review/files/FilesPage.js')).FilesPage });
 const library = async () => ({
   Component: (await import('../library/LibraryPage.js')).LibraryPage,
 });
@@ -23,13 +44,19 @@ const cards = async () => ({
  */
 export function fetchPlacesAhead(): void {
   const fetch = () =>
-    void Promise.all([floor(), review(), newest(), library()]).catch(() => undefined);
+    void Promise.all([floor(), map(), rehearse(), review(), glance(), newest(), library()]).catch(
+      () => undefined,
+    );
   if ('requestIdleCallback' in window) requestIdleCallback(fetch);
   else setTimeout(fetch, 1000);
 }
 
+const join = async () => ({ Component: (await import('../join/JoinPage.js')).JoinPage });
+
 /** The floor and the review are no part of the first load. */
 export const router = createBrowserRouter([
+  // A joined screen is no place of the app: it has no ways to elsewhere.
+  { path: '/join/:code?', lazy: join, errorElement: <Lost /> },
   {
     path: '/',
     element: <Frame />,
@@ -37,7 +64,14 @@ export const router = createBrowserRouter([
     children: [
       { index: true, element: <SquadPage /> },
       { path: 'floor/:athleteId?', lazy: floor },
-      { path: 'review', lazy: newest },
+      { path: 'floor/:athleteId/map', lazy: map },
+      { path: 'floor/:athleteId/rehearse', lazy: rehearse },
+      { path: 'review', lazy: glance },
+      { path: 'review/sets', lazy: newest },
+      { path: 'review/compare', lazy: compare },
+      { path: 'review/athletes/:athleteId', lazy: athlete },
+      { path: 'review/athletes/:athleteId/report', lazy: report },
+      { path: 'review/data', lazy: files },
       { path: 'review/:setId', lazy: review },
       { path: 'patterns', lazy: library },
       { path: 'patterns/:patternId', lazy: studio },

@@ -27,12 +27,17 @@ async function refusalOf(response: Response): Promise<Refused> {
 }
 
 /** One request. Throws `Refused` when the server says no and `Unreachable` when it says nothing. */
-async function request(method: 'GET' | 'PUT', path: string, body?: unknown): Promise<unknown> {
+async function request(
+  method: 'GET' | 'PUT' | 'POST' | 'DELETE',
+  path: string,
+  body?: unknown,
+): Promise<unknown> {
+  const isFile = body instanceof Blob;
   const response = await fetch(`/api/${path}`, {
     method,
     ...(body !== undefined && {
-      body: JSON.stringify(body),
-      headers: { 'Content-Type': 'application/json' },
+      body: isFile ? body : JSON.stringify(body),
+      headers: { 'Content-Type': isFile ? 'application/zip' : 'application/json' },
     }),
   }).catch(() => {
     throw new Unreachable();
@@ -44,3 +49,7 @@ async function request(method: 'GET' | 'PUT', path: string, body?: unknown): Pro
 
 export const get = (path: string): Promise<unknown> => request('GET', path);
 export const put = (path: string, body: unknown): Promise<unknown> => request('PUT', path, body);
+/** Sends a file as it is. */
+export const post = (path: string, file: Blob): Promise<unknown> => request('POST', path, file);
+export const remove = (path: string, body: unknown): Promise<unknown> =>
+  request('DELETE', path, body);

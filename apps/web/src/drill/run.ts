@@ -1,20 +1,25 @@
 import type {
   AthleteReply,
+  ConditionsBody,
   DrillSetBody,
   EndReason,
   PatternReply,
   RepReply,
   SetEndBody,
+  SetSource,
 } from '@orthokin/contract';
 import type { Cue } from '@orthokin/core/cue';
+import { dueMs, type Conditions } from '@orthokin/core/drill';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
 import {
   checkEvents,
   eventOf,
   standing,
+  type EventName,
   type Fault,
+  type RepMarks,
+  type RepSettings,
   type TimedEvent,
-  type TimingSource,
 } from '@orthokin/core/timing';
 import type { Outgoing } from '../log/store.js';
 
@@ -25,23 +30,38 @@ export interface DrillPlan {
   readonly athlete: AthleteReply;
   readonly pattern: PatternReply;
   readonly rung: number;
-  readonly source: Extract<TimingSource, 'hand' | 'simulated'>;
+  readonly source: SetSource;
   readonly seed: number;
+  readonly conditions: Conditions;
+  /** How many reps; of a set that lasts a time, the most there can be. */
+  readonly reps: number;
+  /** Empty when they are called live. */
   readonly cues: readonly Cue[];
   readonly falseStartMs: number;
   readonly responseLimitMs: number;
   /** ISO 8601; the zero of the set's clock. */
   readonly startedAt: string;
   readonly day: string;
-  readonly withTone: boolean;
   readonly sessionsBefore: number;
   readonly simulated: SimulatedAthlete;
+  /** How whoever presses does: the bias is taken off, the sd kept with each press. */
+  readonly hand: { readonly biasMs: number; readonly sdMs: number };
 }
 
 /** What can happen in a drill. The log of these is the drill: replayed, it gives the same run. */
 export type Action =
   | { readonly type: 'started'; readonly plan: DrillPlan }
-  | { readonly type: 'cued'; readonly repId: string; readonly cue: TimedEvent }
+  | {
+      readonly type: 'cued';
+      readonly repId: string;
+      readonly cue: TimedEvent;
+      /** Of a set called live: what was called. */
+      readonly target?: string;
+    }
+  /** A light showed the cue of the rep going on, or of the one that is to come. */
+  | { readonly type: 'lit'; readonly cue: TimedEvent }
+  /** A catch trial is over: nothing was called. */
+  | { readonly type: 'held'; readonly repId: string; readonly atMs: number }
   | {
       readonly type: 'event';
       readonly event: TimedEvent;
@@ -49,11 +69,33 @@ export type Action =
     }
   /** No response, or no way home, within the limit. */
   | { readonly type: 'ran out'; readonly atMs: number }
-  | { readonly type: 'paused' }
+  /** The work of a set that lasts a time is over. */
+  | { readonly type: 'time up' }
+  | { readonly type: 'paused'; readonly atMs: number }
   | { readonly type: 'resumed'; readonly atMs: number }
   | { readonly type: 'redone'; readonly atMs: number }
   /** Strikes a rep out, or takes that back. */
   | { readonly type: 'struck'; readonly repId: string; readonly newId: string }
+  /** Says a fault of a rep, or takes that back. */
+  | {
+      readonly type: 'fault seen';
+      readonly repId: string;
+      readonly newId: string;
+      readonly fault: Fault;
+    }
+  /** An event of a rep that is finished came late. */
+  | {
+      readonly type: 'event found';
+      readonly repId: string;
+      readonly newId: string;
+      readonly event: TimedEvent;
+    }
+  | {
+      readonly type: 'marked';
+      readonly repId: string;
+      readonly newId: string;
+      readonly marks: RepMarks;
+    }
   | { readonly type: 'ended'; readonly at: string };
 
 export interface Run {
@@ -66,7 +108,12 @@ export interface Run {
   readonly attempt: number;
   /** When the athlete was ready for it. */
   readonly readyMs: number;
-  readonly open: { readonly repId: string | null; readonly events: readonly TimedEvent[] };
+  /** The cue before, at fixed pace; `null` before the first and after a pause. */
+  readonly lastCueMs: number | null;
+  /** When work is over, of a set that lasts a time. */
+  readonly workEndsMs: number | null;
+  readonly pausedAtMs: number | null;
+  readonly open: OpenRep;
   /** Every rep that was finished, and every correction, in the order they were made. */
   readonly recorded: readonly RepReply[];
   /** The rep that the open one will replace. */
@@ -74,10 +121,30 @@ export interface Run {
   readonly endReason: EndReason | null;
 }
 
+/** The rep being run. */
+export interface OpenRep {
+  /** `null` until it is cued. */
+  readonly repId: string | null;
+  /** What was called, of a set called live. */
+  readonly called: string | null;
+  /** When a light showed the cue, while it is not on the screen yet. */
+  readonly lit: TimedEvent | null;
+  readonly events: readonly TimedEvent[];
+  readonly faults: readonly Fault[];
+  readonly marks: RepMarks | null;
+}
+
 /** From pressing start to the first foreperiod. */
 export const LEAD_IN_MS = 1500;
 
-const NOTHING_OPEN = { repId: null, events: [] } as const;
+const NOTHING_OPEN: OpenRep = {
+  repId: null,
+  called: null,
+  lit: null,
+  events: [],
+  faults: [],
+  marks: null,
+};
 
 const begin = (plan: DrillPlan): Run => ({
   plan,
@@ -85,6 +152,9 @@ const begin = (plan: DrillPlan): Run => ({
   ordinal: 1,
   attempt: 1,
   readyMs: LEAD_IN_MS,
+  lastCueMs: null,
+  workEndsMs: plan.conditions.workMs === null ? null : LEAD_IN_MS + plan.conditions.workMs,
+  pausedAtMs: null,
   open: NOTHING_OPEN,
   recorded: [],
   redoOf: null,
@@ -110,26 +180,67 @@ const waitFor = (run: Run, ordinal: number, readyMs: number): Run => ({
   open: NOTHING_OPEN,
 });
 
+/** The cue that is being waited for or answered; none of a set called live. */
+export const currentCue = (run: Run): Cue | undefined => run.plan.cues[run.ordinal - 1];
+
+/** Whether an event can still be timed in the rep that is going on. */
+export const isEventOpen = (run: Run, name: EventName): boolean =>
+  (run.state === 'cued' || (run.state === 'waiting' && name === 'firstMove')) &&
+  !eventOf(run.open.events, name);
+
+/** When that cue is due, on the set's clock. */
+export const cueDueMs = (run: Run): number =>
+  dueMs(run.plan.conditions.pace, {
+    readyMs: run.readyMs,
+    foreperiodMs: currentCue(run)?.foreperiodMs ?? 0,
+    lastCueMs: run.lastCueMs,
+  });
+
+/** The next cue that has no rep yet. */
+function nextOrdinal({ plan, recorded }: Run): number | undefined {
+  const done = new Set(recorded.map(({ ordinal }) => ordinal));
+  return Array.from({ length: plan.reps }, (_, i) => i + 1).find((ordinal) => !done.has(ordinal));
+}
+
+/** The cue is perceivable from the first moment that anything shows it. */
+const earlier = (cue: TimedEvent, lit: TimedEvent | null): TimedEvent =>
+  lit && lit.atMs < cue.atMs ? lit : cue;
+
+function light(run: Run, lit: TimedEvent): Run {
+  if (run.state === 'waiting') return { ...run, open: { ...run.open, lit } };
+  if (run.state !== 'cued') return run;
+  const events = run.open.events.map((event) =>
+    event.name === 'cue' ? earlier(event, lit) : event,
+  );
+  return { ...run, open: { ...run.open, events } };
+}
+
 /** Closes the open rep and waits for the next cue that has none yet. */
-function close(run: Run, readyMs: number, seenFaults: readonly Fault[]): Run {
-  const { repId, events } = run.open;
-  const cue = run.plan.cues[run.ordinal - 1];
-  if (repId === null || !cue) return run;
+function close(run: Run, readyMs: number, repId = run.open.repId): Run {
+  const { called, events, faults, marks } = run.open;
+  const target = called ?? currentCue(run)?.target;
+  if (repId === null || target === undefined) return run;
   const rep: RepReply = {
     id: repId,
     ordinal: run.ordinal,
-    target: cue.target,
+    target,
     events: [...events],
-    seenFaults: [...seenFaults],
+    seenFaults: [...faults],
     struckOut: false,
+    marks,
     replaces: run.redoOf,
   };
-  const after = { ...run, recorded: [...run.recorded, rep], redoOf: null };
-  const done = new Set(after.recorded.map(({ ordinal }) => ordinal));
-  const next = run.plan.cues.find(({ ordinal }) => !done.has(ordinal));
-  return next
-    ? waitFor(after, next.ordinal, readyMs)
-    : { ...after, state: 'complete', open: NOTHING_OPEN };
+  const after: Run = {
+    ...run,
+    recorded: [...run.recorded, rep],
+    redoOf: null,
+    lastCueMs: eventOf(events, 'cue')?.atMs ?? null,
+  };
+  const next = nextOrdinal(after);
+  const worked = run.workEndsMs !== null && readyMs >= run.workEndsMs;
+  return next === undefined || worked
+    ? { ...after, state: 'complete', open: NOTHING_OPEN }
+    : waitFor(after, next, readyMs);
 }
 
 function addEvent(run: Run, { event, seenFaults = [] }: Extract<Action, { type: 'event' }>): Run {
@@ -140,8 +251,11 @@ function addEvent(run: Run, { event, seenFaults = [] }: Extract<Action, { type: 
   const events = [...run.open.events, event];
   // A press that comes after a later event's cannot be placed: the first word stands.
   if (run.state === 'cued' && !checkEvents(events).ok) return run;
-  const open = { ...run, open: { ...run.open, events } };
-  return event.name === 'home' ? close(open, event.atMs, seenFaults) : open;
+  const faults = [...new Set([...run.open.faults, ...seenFaults])];
+  const open = { ...run, open: { ...run.open, events, faults } };
+  // Who is called to a stop stands until the coach has looked.
+  const isFrozen = currentCue(run)?.freezeAt !== undefined;
+  return event.name === 'home' && !isFrozen ? close(open, event.atMs) : open;
 }
 
 function redo(run: Run, atMs: number): Run {
@@ -151,14 +265,61 @@ function redo(run: Run, atMs: number): Run {
   return last ? { ...waitFor(run, last.ordinal, atMs), redoOf: last.id } : run;
 }
 
-function strike(run: Run, repId: string, newId: string): Run {
+interface Amendment {
+  readonly repId: string;
+  readonly newId: string;
+}
+
+/** Changes the open rep, or puts a correction of a finished one beside it. */
+function amend(
+  run: Run,
+  { repId, newId }: Amendment,
+  change: (rep: Pick<RepReply, 'seenFaults' | 'marks'>) => Partial<RepReply>,
+): Run {
+  if (run.state === 'ended') return run;
+  if (run.open.repId === repId) {
+    const { faults, marks } = run.open;
+    const changed = change({ seenFaults: [...faults], marks });
+    return {
+      ...run,
+      open: { ...run.open, faults: changed.seenFaults ?? faults, marks: changed.marks ?? marks },
+    };
+  }
   const rep = standing(run.recorded).find(({ id }) => id === repId);
-  if (!rep || run.state === 'ended') return run;
-  const correction = { ...rep, id: newId, struckOut: !rep.struckOut, replaces: rep.id };
+  if (!rep) return run;
   return {
     ...run,
-    recorded: [...run.recorded, correction],
+    recorded: [...run.recorded, { ...rep, ...change(rep), id: newId, replaces: rep.id }],
     redoOf: run.redoOf === repId ? newId : run.redoOf,
+  };
+}
+
+/** Puts a late event into its rep, unless one of the name is there or it cannot be. */
+function addFound(run: Run, action: Extract<Action, { type: 'event found' }>): Run {
+  const rep = standing(run.recorded).find(({ id }) => id === action.repId);
+  if (!rep || eventOf(rep.events, action.event.name)) return run;
+  const events = [...rep.events, action.event];
+  return checkEvents(events, false).ok ? amend(run, action, () => ({ events })) : run;
+}
+
+const strike = (run: Run, action: Amendment): Run =>
+  run.open.repId === action.repId
+    ? run
+    : amend(run, action, () => {
+        const rep = run.recorded.find(({ id }) => id === action.repId);
+        return { struckOut: !rep?.struckOut };
+      });
+
+const toggled = <T>(items: readonly T[], item: T): T[] =>
+  items.includes(item) ? items.filter((each) => each !== item) : [...items, item];
+
+function resume(run: Run, atMs: number): Run {
+  const idleMs = run.pausedAtMs === null ? 0 : Math.max(0, atMs - run.pausedAtMs);
+  return {
+    ...waitFor(run, run.ordinal, atMs),
+    lastCueMs: null,
+    pausedAtMs: null,
+    workEndsMs: run.workEndsMs === null ? null : run.workEndsMs + idleMs,
   };
 }
 
@@ -172,24 +333,42 @@ export function apply(run: Run | null, action: Action): Run | null {
       return {
         ...run,
         state: 'cued',
-        open: { repId: action.repId, events: [...run.open.events, action.cue] },
+        open: {
+          ...run.open,
+          repId: action.repId,
+          called: action.target ?? null,
+          lit: null,
+          events: [...run.open.events, earlier(action.cue, run.open.lit)],
+        },
       };
+    case 'lit':
+      return light(run, action.cue);
+    case 'held':
+      return run.state === 'waiting' ? close(run, action.atMs, action.repId) : run;
     case 'event':
       return addEvent(run, action);
     case 'ran out':
-      return run.state === 'cued' ? close(run, action.atMs, []) : run;
+      return run.state === 'cued' ? close(run, action.atMs) : run;
+    case 'time up':
+      return run.state === 'waiting' ? { ...run, state: 'complete', open: NOTHING_OPEN } : run;
     case 'paused':
       return run.state === 'waiting' || run.state === 'cued'
-        ? { ...run, state: 'paused', open: NOTHING_OPEN }
+        ? { ...run, state: 'paused', open: NOTHING_OPEN, pausedAtMs: action.atMs }
         : run;
     case 'resumed':
-      return run.state === 'complete' || run.state === 'ended'
-        ? run
-        : waitFor(run, run.ordinal, action.atMs);
+      return run.state === 'complete' || run.state === 'ended' ? run : resume(run, action.atMs);
     case 'redone':
       return redo(run, action.atMs);
     case 'struck':
-      return strike(run, action.repId, action.newId);
+      return strike(run, action);
+    case 'fault seen':
+      return amend(run, action, ({ seenFaults }) => ({
+        seenFaults: toggled(seenFaults, action.fault),
+      }));
+    case 'event found':
+      return addFound(run, action);
+    case 'marked':
+      return amend(run, action, ({ marks }) => ({ marks: { ...marks, ...action.marks } }));
     case 'ended':
       if (run.state === 'ended') return run;
       return {
@@ -204,6 +383,28 @@ export function apply(run: Run | null, action: Action): Run | null {
 export const replay = (actions: readonly unknown[]): Run | null =>
   (actions as readonly Action[]).reduce<Run | null>(apply, null);
 
+/** What a rep of this set is read with. */
+export const settingsOf = ({
+  falseStartMs,
+  responseLimitMs,
+  pattern,
+  conditions,
+  source,
+}: DrillPlan): RepSettings => ({
+  falseStartMs,
+  responseLimitMs,
+  splitWindowMs: pattern.splitWindowMs,
+  allTheWayHome: conditions.homeRule === 'all the way home',
+  isTimed: source !== 'none',
+});
+
+/** How long the athlete worked: from the set's beginning to its last event. */
+export const workMsOf = (run: Run): number =>
+  Math.max(
+    0,
+    ...finishedReps(run).flatMap(({ events }) => events.map(({ atMs }) => atMs - LEAD_IN_MS)),
+  );
+
 /** The set as the server is told of it. */
 export const setBody = ({ plan }: Run): DrillSetBody => ({
   athleteId: plan.athlete.id,
@@ -216,6 +417,7 @@ export const setBody = ({ plan }: Run): DrillSetBody => ({
   seed: plan.seed,
   falseStartMs: plan.falseStartMs,
   responseLimitMs: plan.responseLimitMs,
+  conditions: plan.conditions as ConditionsBody,
   cues: [...plan.cues],
 });
 

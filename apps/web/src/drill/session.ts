@@ -53,11 +53,15 @@ export class Session {
 
   readonly snapshot = (): SessionState => this.state;
 
-  /** Queues what happened; resolves when it is written and shown. */
-  readonly commit = (action: Action): Promise<void> => {
+  /**
+   * Queues what happened; resolves when it is written and shown. What depends on how the run stands
+   * (which rep is the last, say) is given as a function of it: earlier presses may still be waiting.
+   */
+  readonly commit = (happened: Action | ((run: Run) => Action | null)): Promise<void> => {
     this.writing = this.writing.then(async () => {
       const before = this.state.run;
-      const after = apply(before, action);
+      const action = typeof happened === 'function' ? happened(before) : happened;
+      const after = action && apply(before, action);
       if (after && after !== before) await this.write(action, before, after);
     });
     return this.writing;

@@ -1,9 +1,13 @@
-import type { ReactElement } from 'react';
+import { auditCalls } from '@orthokin/core/drill';
+import { rungOf } from '@orthokin/core/pattern';
+import { useEffect, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { Button } from '../parts/Button.js';
 import { count } from '../parts/format.js';
 import { Headline, Quiet } from '../parts/Text.js';
 import { finishedReps, lastRep, type Run } from '../drill/run.js';
+import { auditSentence } from './audit-words.js';
+import type { DrillActs } from './useDrillActs.js';
 
 const Box = styled.div`
   display: grid;
@@ -22,39 +26,60 @@ const Box = styled.div`
   }
 `;
 
+/** Time to redo or strike out the last rep before the rest begins by itself. */
+const GO_ON_AFTER_MS = 5000;
+
+/** How honest the calling of a set called live was. */
+function Audit({ run }: { run: Run }): ReactElement | null {
+  const { conditions, pattern, rung } = run.plan;
+  const calls = finishedReps(run).map(({ target }) => target);
+  if (conditions.order !== 'called' || calls.length < 2) return null;
+  return <p>{auditSentence(auditCalls(calls, rungOf(pattern, rung)?.targets ?? []))}</p>;
+}
+
 /** The set stands still: paused, or every cue answered. Says what is kept and what can be done. */
 export function Break({
   run,
-  onGoOn,
-  onRedo,
-  onStrike,
+  acts,
+  goingOn,
   onEnd,
 }: {
   run: Run;
-  onGoOn: () => void;
-  onRedo: () => void;
-  onStrike: () => void;
+  acts: DrillActs;
+  /** What comes after this set, when something does: it begins by itself. */
+  goingOn: string | null;
   onEnd: () => void;
 }): ReactElement {
   const done = finishedReps(run).length;
   const last = lastRep(run);
   const complete = run.state === 'complete';
+  const [began] = useState(run.recorded.length);
+  const untouched = run.recorded.length === began;
+  useEffect(() => {
+    if (!complete || goingOn === null || !untouched) return;
+    const timer = setTimeout(onEnd, GO_ON_AFTER_MS);
+    return () => clearTimeout(timer);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- a new way to end is no new wait
+  }, [complete, goingOn, untouched]);
   return (
     <Box>
       <Headline>
-        {complete ? 'Set done.' : `Paused after ${done} of ${run.plan.cues.length}.`}
+        {complete
+          ? 'Set done.'
+          : `Paused after ${done}${run.workEndsMs === null ? ` of ${run.plan.reps}` : ''}.`}
       </Headline>
       <Quiet>
         {done === 0 ? 'No rep is finished yet.' : `${count(done, 'rep')} kept on this device.`}
       </Quiet>
+      {complete && <Audit run={run} />}
       <div className="ways">
         {complete ? (
           <Button weight="main" autoFocus onPress={onEnd}>
-            See where the time went
+            {goingOn ?? 'See where the time went'}
           </Button>
         ) : (
           <>
-            <Button weight="main" autoFocus onPress={onGoOn}>
+            <Button weight="main" autoFocus onPress={acts.goOn}>
               Go on
             </Button>
             <Button onPress={onEnd}>
@@ -64,8 +89,8 @@ export function Break({
         )}
         {last && (
           <>
-            <Button onPress={onRedo}>Redo rep {last.ordinal}</Button>
-            <Button onPress={onStrike}>
+            <Button onPress={acts.redo}>Redo rep {last.ordinal}</Button>
+            <Button onPress={acts.strike}>
               {last.struckOut ? `Put rep ${last.ordinal} back` : `Strike out rep ${last.ordinal}`}
             </Button>
           </>

@@ -1,3 +1,4 @@
+import { trialOf } from '@orthokin/core/cue';
 import { rungOf, targetOf } from '@orthokin/core/pattern';
 import { readRep } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
@@ -6,7 +7,7 @@ import { Marker } from '../parts/plan/Marker.js';
 import { seconds } from '../parts/format.js';
 import { Unseen } from '../parts/Text.js';
 import { colour, MONO } from '../parts/tokens.js';
-import { finishedReps, lastRep, type Run } from '../drill/run.js';
+import { finishedReps, lastRep, settingsOf, type Run } from '../drill/run.js';
 
 const Table = styled.table`
   width: 100%;
@@ -69,10 +70,8 @@ export function LastReps({ run, most }: { run: Run; most: number }): ReactElemen
       </thead>
       <tbody>
         {reps.map((rep) => {
-          const { durations, leftOut } = readRep(rep, {
-            ...plan,
-            splitWindowMs: plan.pattern.splitWindowMs,
-          });
+          const cue = plan.cues.find(({ ordinal }) => ordinal === rep.ordinal);
+          const { durations, leftOut } = readRep(rep, settingsOf(plan), cue && trialOf(cue));
           const target = targetOf(plan.pattern, rep.target);
           return (
             <tr key={rep.ordinal}>

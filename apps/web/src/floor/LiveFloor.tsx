@@ -4,7 +4,7 @@ import { positionAt } from '@orthokin/core/simulation';
 import { eventOf, type TimedEvent } from '@orthokin/core/timing';
 import { useEffect, useRef, type ReactElement } from 'react';
 import { AthleteFeet, athleteTransform, FloorPlan } from '../parts/plan/FloorPlan.js';
-import type { Run } from '../drill/run.js';
+import { currentCue, type Run } from '../drill/run.js';
 import type { SetClock } from '../drill/set-clock.js';
 
 const AT_HOME = { at: HOME, headingDeg: 0 };
@@ -20,13 +20,15 @@ export function LiveFloor({
 }: {
   run: Run;
   clock: SetClock;
-  lit: boolean;
+  /** Letter of the target called now. */
+  lit: string | null;
   playing: readonly TimedEvent[] | null;
 }): ReactElement {
   const feet = useRef<SVGGElement>(null);
-  const { plan, ordinal } = run;
-  const letter = plan.cues[ordinal - 1]?.target ?? '';
-  const target = targetOf(plan.pattern, letter)?.at;
+  const { plan } = run;
+  const cue = currentCue(run);
+  const going = cue?.switchTo?.target ?? cue?.target ?? run.open.called;
+  const target = going ? targetOf(plan.pattern, going)?.at : undefined;
   useEffect(() => {
     if (!playing || !target) return;
     let frame = requestAnimationFrame(function move(pageMs) {
@@ -44,8 +46,8 @@ export function LiveFloor({
     <FloorPlan
       pattern={plan.pattern}
       inPlay={rungOf(plan.pattern, plan.rung)?.targets}
-      litTarget={lit ? letter : undefined}
-      label={lit ? `The floor: ${letter} is called` : 'The floor: home base and targets'}
+      litTarget={lit ?? undefined}
+      label={lit !== null ? `The floor: ${lit} is called` : 'The floor: home base and targets'}
     >
       {isAtHome && <AthleteFeet athlete={AT_HOME} ref={feet} />}
     </FloorPlan>

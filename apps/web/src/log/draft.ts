@@ -1,4 +1,5 @@
 import type { Pattern } from '@orthokin/core/pattern';
+import { forget, remember, remembered } from './remember.js';
 
 /** A pattern as it was left, not saved yet, on this device. */
 export interface Draft {
@@ -7,32 +8,14 @@ export interface Draft {
   readonly pattern: Pattern;
 }
 
-const keyOf = (patternId: string): string => `orthokin.draft.${patternId}`;
+const nameOf = (patternId: string): string => `draft.${patternId}`;
 
 /** The draft of a pattern; `null` when there is none, or none that can be read. */
-export function draftOf(patternId: string): Draft | null {
-  try {
-    const kept = localStorage.getItem(keyOf(patternId));
-    return kept === null ? null : (JSON.parse(kept) as Draft);
-  } catch {
-    return null;
-  }
-}
+export const draftOf = (patternId: string): Draft | null =>
+  remembered<Draft | null>(nameOf(patternId), null);
 
 /** Keeps a draft. False when this device has no room for it. */
-export function keepDraft(patternId: string, draft: Draft): boolean {
-  try {
-    localStorage.setItem(keyOf(patternId), JSON.stringify(draft));
-    return true;
-  } catch {
-    return false;
-  }
-}
+export const keepDraft = (patternId: string, draft: Draft): boolean =>
+  remember(nameOf(patternId), draft);
 
-export function dropDraft(patternId: string): void {
-  try {
-    localStorage.removeItem(keyOf(patternId));
-  } catch {
-    // Nothing can be kept here, so nothing was.
-  }
-}
+export const dropDraft = (patternId: string): void => forget(nameOf(patternId));

@@ -18,7 +18,7 @@ interface Queued extends Outgoing {
 export type Delivery = 'taken' | 'unheard' | { readonly refused: string };
 
 const FIRST_RETRY_MS = 1000;
-const LONGEST_RETRY_MS = 30_000;
+const LONGEST_RETRY_MS = 10_000;
 const LOCK = 'orthokin-sender';
 
 /**
@@ -54,7 +54,9 @@ export class Sender {
     try {
       while (this.wanted) {
         this.wanted = false;
-        await navigator.locks.request(LOCK, () => this.sendAll());
+        // Over plain HTTP there are no locks; sending twice would change nothing either.
+        if ('locks' in navigator) await navigator.locks.request(LOCK, () => this.sendAll());
+        else await this.sendAll();
       }
     } finally {
       this.running = false;

@@ -15,4 +15,8 @@ export const IconButton = styled(Button)`
   font-size: 19px;
   font-weight: 700;
   cursor: pointer;
+  &[data-disabled] {
+    opacity: 0.25;
+    cursor: default;
+  }
 `;

@@ -24,11 +24,12 @@ export interface Beep {
 
 const RAMP_S = 0.006;
 
-/** Plans a beep for a moment of the page's clock; the reply calls it off. */
-export function planBeep({ hz, lengthS, level, pan = 0 }: Beep, pageMs: number): () => void {
-  const audio = context;
-  if (audio?.state !== 'running') return () => undefined;
-  const start = Math.max(audio.currentTime, audioTime(audio, pageMs));
+/** Puts a beep on an audio's own clock, in seconds. */
+export function beepOn(
+  audio: BaseAudioContext,
+  { hz, lengthS, level, pan = 0 }: Beep,
+  start: number,
+): OscillatorNode {
   const oscillator = new OscillatorNode(audio, { frequency: hz });
   const gain = new GainNode(audio, { gain: 0 });
   gain.gain.setValueAtTime(0, start);
@@ -38,5 +39,23 @@ export function planBeep({ hz, lengthS, level, pan = 0 }: Beep, pageMs: number):
   oscillator.connect(gain).connect(new StereoPannerNode(audio, { pan })).connect(audio.destination);
   oscillator.start(start);
   oscillator.stop(start + lengthS);
+  return oscillator;
+}
+
+/** Plans a beep for a moment of the page's clock; the reply calls it off. */
+export function planBeep(beep: Beep, pageMs: number): () => void {
+  const audio = context;
+  if (audio?.state !== 'running') return () => undefined;
+  const oscillator = beepOn(audio, beep, Math.max(audio.currentTime, audioTime(audio, pageMs)));
   return () => oscillator.stop();
+}
+
+/** Plans a recorded sound for a moment of the page's clock; the reply calls it off. */
+export function planBuffer(buffer: AudioBuffer, pageMs: number): () => void {
+  const audio = context;
+  if (audio?.state !== 'running') return () => undefined;
+  const source = new AudioBufferSourceNode(audio, { buffer });
+  source.connect(audio.destination);
+  source.start(Math.max(audio.currentTime, audioTime(audio, pageMs)));
+  return () => source.stop();
 }

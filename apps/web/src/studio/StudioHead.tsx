@@ -111,8 +111,8 @@ export const StudioHead = memo(function StudioHead(): ReactElement {
             action={
               overtaken ? (
                 <>
-                  <Button onPress={() => void editor.save(version + 2)}>
-                    Save mine as version {version + 2}
+                  <Button onPress={() => void editor.save('afterNewest')}>
+                    Save mine as the newest
                   </Button>
                   <Button onPress={openTheirs}>Open theirs</Button>
                 </>

@@ -11,7 +11,8 @@ import { IconButton } from '../parts/IconButton.js';
 import { colour } from '../parts/tokens.js';
 import { keepDraft } from '../log/draft.js';
 import { useEditor } from './state/editor.js';
-import { download, downloadDrawings, fileName } from './drawing/export-drawing.js';
+import { download, fileName } from '../parts/download.js';
+import { downloadDrawings } from './drawing/export-drawing.js';
 
 import { useSelection } from './state/selection.js';
 

@@ -1,26 +1,38 @@
 import type { ReactElement } from 'react';
 import { colour, MONO } from '../tokens.js';
-import type { Limits, Scale } from './scale.js';
+import type { AlignAt, Limits, Scale } from './scale.js';
+
+export const ALIGN_WORDS: Readonly<Record<AlignAt, string>> = {
+  cue: 'cue',
+  firstMove: 'first move',
+  arrival: 'arrived',
+  home: 'home',
+};
 
 /** Height of the axis above the first rep. */
 export const AXIS = 34;
 const TICK_MS = 500;
 /** Ticks closer than this many pixels would run into each other's labels. */
 const CLOSEST_PX = 56;
+/** A label nearer to the end than this would run into the heads of the figures. */
+const LAST_LABEL_PX = 22;
 
-/** The time axis: its zero is the cue, and the reaction limit runs through every rep. */
+/** The time axis: its zero is the event the reps are lined up at; the reaction limit runs through every rep. */
 export function Axis({
   scale,
   height,
   limitsMs,
+  at = 'cue',
 }: {
   scale: Scale;
   height: number;
   limitsMs: Limits;
+  at?: AlignAt;
 }): ReactElement {
   const tickMs = scale.x(TICK_MS) - scale.x(0) < CLOSEST_PX ? 2 * TICK_MS : TICK_MS;
-  const ticks = Array.from({ length: Math.floor(scale.endMs / tickMs) + 1 }, (_, i) => i * tickMs);
-  const reaction = limitsMs.reaction;
+  const [first, last] = [Math.ceil(scale.startMs / tickMs), Math.floor(scale.endMs / tickMs)];
+  const ticks = Array.from({ length: last - first + 1 }, (_, i) => (first + i) * tickMs);
+  const reaction = at === 'cue' ? limitsMs.reaction : undefined;
   return (
     <g fontFamily={MONO} fontSize={13} textAnchor="middle" fill={colour('quiet')}>
       {ticks.map((ms) => (
@@ -34,7 +46,11 @@ export function Axis({
             strokeWidth={ms === 0 ? 2 : 1}
           />
           <text x={scale.x(ms)} y={AXIS - 12}>
-            {ms === 0 ? 'cue' : `${(ms / 1000).toFixed(1)}${ms === tickMs ? ' s' : ''}`}
+            {scale.x(scale.endMs) - scale.x(ms) < LAST_LABEL_PX
+              ? ''
+              : ms === 0
+                ? ALIGN_WORDS[at]
+                : `${(ms / 1000).toFixed(1).replace('-', '−')}${ms === tickMs ? ' s' : ''}`}
           </text>
         </g>
       ))}

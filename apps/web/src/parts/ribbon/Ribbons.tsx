@@ -1,16 +1,18 @@
 import type { Target } from '@orthokin/core/floor';
 import type { RepReading } from '@orthokin/core/timing';
-import type { ReactElement } from 'react';
+import { useDeferredValue, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { colour } from '../tokens.js';
 import { useWidth } from '../useWidth.js';
 import { Axis, AXIS } from './Axis.js';
 import { FIGURES_FROM_RIGHT, LEFT, Ribbon, rowHeight } from './Ribbon.js';
-import { scaleFor, type Limits } from './scale.js';
+import { ReferenceTicks } from './ReferenceTicks.js';
+import { scaleFor, shifted, zeroOf, type AlignAt, type Limits } from './scale.js';
 
 /** Room for the two figures and a flag on the right; without it flags go under their band. */
 const RIGHT = 250;
 const WIDE_ENOUGH = 640;
+const FIRST_DRAWN = 30;
 
 const Frame = styled.div`
   overflow: hidden;
@@ -19,28 +21,46 @@ const Frame = styled.div`
   }
 `;
 
-/** The reps of a set as ribbons on one axis whose zero is the cue. */
+/**
+ * The reps of a set as ribbons on one axis whose zero is the cue, or another event they are lined up
+ * at. With a reference, its moments are ticked under every rep.
+ */
 export function Ribbons({
   readings,
   targets,
   limitsMs,
+  at = 'cue',
+  reference,
+  drawnBeside = [],
 }: {
   readings: readonly RepReading[];
   targets: readonly Target[];
   limitsMs: Limits;
+  at?: AlignAt;
+  reference?: RepReading | undefined;
+  /** Reps of another drawing that has to have the same scale. */
+  drawnBeside?: readonly RepReading[];
 }): ReactElement {
   const [ref, width] = useWidth<HTMLDivElement>(800);
   const roomy = width >= WIDE_ENOUGH;
-  const scale = scaleFor(readings, limitsMs, LEFT, width - (roomy ? RIGHT : 6));
+  const scale = scaleFor(
+    [...readings, ...drawnBeside],
+    limitsMs,
+    LEFT,
+    width - (roomy ? RIGHT : 6),
+    at,
+  );
   const tops = readings.reduce<number[]>(
     (all, reading) => [...all, (all.at(-1) ?? 0) + rowHeight(reading, roomy)],
     [0],
   );
   const height = AXIS + (tops.at(-1) ?? 0) + 8;
+  // A long set is seen from its top: what is below the window is drawn once that is on the screen.
+  const drawn = useDeferredValue(readings, readings.slice(0, FIRST_DRAWN));
   return (
     <Frame ref={ref}>
       <svg width={width} height={height}>
-        <Axis scale={scale} height={height - 8} limitsMs={limitsMs} />
+        <Axis scale={scale} height={height - 8} limitsMs={limitsMs} at={at} />
         {roomy && (
           <g fontSize={14} textAnchor="end" fill={colour('quiet')}>
             <text x={width - FIGURES_FROM_RIGHT.reaction} y={AXIS - 12}>
@@ -51,18 +71,27 @@ export function Ribbons({
             </text>
           </g>
         )}
-        {readings.map((reading, i) => (
-          <g key={reading.rep.ordinal} transform={`translate(0 ${AXIS + 10 + (tops[i] ?? 0)})`}>
-            <Ribbon
-              reading={reading}
-              target={targets.find(({ letter }) => letter === reading.rep.target)}
-              limitsMs={limitsMs}
-              scale={scale}
-              width={width}
-              roomy={roomy}
-            />
-          </g>
-        ))}
+        {drawn.map((reading, i) => {
+          const own = shifted(scale, zeroOf(reading.rep.events, at) ?? 0);
+          return (
+            <g key={reading.rep.ordinal} transform={`translate(0 ${AXIS + 10 + (tops[i] ?? 0)})`}>
+              <Ribbon
+                reading={reading}
+                target={targets.find(({ letter }) => letter === reading.rep.target)}
+                limitsMs={limitsMs}
+                scale={own}
+                width={width}
+                roomy={roomy}
+              />
+              {reference && (
+                <ReferenceTicks
+                  events={reference.rep.events}
+                  scale={shifted(scale, zeroOf(reference.rep.events, at) ?? 0)}
+                />
+              )}
+            </g>
+          );
+        })}
       </svg>
     </Frame>
   );

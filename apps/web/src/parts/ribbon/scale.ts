@@ -14,8 +14,17 @@ export type Limits = Readonly<Partial<Record<GatedDuration, number>>>;
 /** Where a moment after the cue falls on the drawing. */
 export interface Scale {
   readonly x: (ms: number) => number;
+  readonly startMs: number;
   readonly endMs: number;
 }
+
+/** Events that ribbons can be lined up at. */
+export const ALIGN_AT = ['cue', 'firstMove', 'arrival', 'home'] as const;
+export type AlignAt = (typeof ALIGN_AT)[number];
+
+/** Where the zero of a rep falls when it is lined up at an event: that event, after the cue. */
+export const zeroOf = (events: readonly TimedEvent[], at: AlignAt): number | undefined =>
+  at === 'cue' ? 0 : sinceCue(events, at);
 
 /** A scale that holds every rep and every limit between two edges of the drawing. */
 export function scaleFor(
@@ -23,15 +32,31 @@ export function scaleFor(
   limitsMs: Limits,
   from: number,
   to: number,
+  at: AlignAt = 'cue',
 ): Scale {
-  const ends = readings.flatMap(({ rep }) => segmentsOf(rep.events).map(({ toMs }) => toMs));
-  const ticks = readings.flatMap(({ rep }) =>
-    limitsOf(rep.events, limitsMs).map(({ atMs }) => atMs),
-  );
-  const endMs = Math.max(1500, ...ends, ...ticks) + 60;
-  const startMs = -STANCE_MS - 130;
-  return { endMs, x: (ms) => from + ((ms - startMs) / (endMs - startMs)) * (to - from) };
+  const lined = readings.map(({ rep }) => ({
+    events: rep.events,
+    zeroMs: zeroOf(rep.events, at) ?? 0,
+  }));
+  const ends = lined.flatMap(({ events, zeroMs }) => [
+    ...segmentsOf(events).map(({ toMs }) => toMs - zeroMs),
+    ...limitsOf(events, limitsMs).map(({ atMs }) => atMs - zeroMs),
+  ]);
+  const earliest = Math.min(0, ...lined.map(({ zeroMs }) => -zeroMs));
+  const endMs = Math.max(at === 'home' ? 400 : 1500, ...ends) + 60;
+  const startMs = earliest - STANCE_MS - 130;
+  return {
+    startMs,
+    endMs,
+    x: (ms) => from + ((ms - startMs) / (endMs - startMs)) * (to - from),
+  };
 }
+
+/** The same scale for one rep, whose zero is somewhere else than its cue. */
+export const shifted = (scale: Scale, zeroMs: number): Scale => ({
+  ...scale,
+  x: (ms) => scale.x(ms - zeroMs),
+});
 
 /** Where each limit of a rep falls, counted from its cue. */
 export const limitsOf = (events: readonly TimedEvent[], limitsMs: Limits) =>

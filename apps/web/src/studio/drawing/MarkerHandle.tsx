@@ -52,7 +52,7 @@ export function MarkerHandle({
   };
   return (
     <g
-      className="taken"
+      className={onFloor ? 'marker taken' : 'marker'}
       role="button"
       tabIndex={0}
       aria-label={`Marker ${targetWords(target, unit)}. Arrow keys move it, Enter opens its leg.`}

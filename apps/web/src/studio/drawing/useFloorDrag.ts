@@ -1,12 +1,6 @@
 import type { Point } from '@orthokin/core/floor';
-import {
-  useCallback,
-  useLayoutEffect,
-  useRef,
-  useTransition,
-  type PointerEvent,
-  type RefObject,
-} from 'react';
+import { useCallback, useLayoutEffect, useRef, type PointerEvent, type RefObject } from 'react';
+import { usePaced } from './usePaced.js';
 
 interface Drag {
   readonly pointerId: number;
@@ -17,15 +11,11 @@ interface Drag {
   readonly startY: number;
   /** Where the thing is now; `null` until the press has become a drag. */
   to: Point | null;
-  /** When the pattern was last told, by the event's clock. */
-  putAt: number;
 }
 
 /** What the drawing's own coordinates are measured in. */
 export type Surface = RefObject<SVGGElement | null>;
 
-/** Figures, checks and score follow a drag this often: more cannot be read, and costs frames. */
-const PUT_EVERY_MS = 120;
 /** A press that moves less than this many pixels is a click, not a drag. */
 const SLACK_PX = 3;
 
@@ -55,7 +45,7 @@ export interface Draggable {
 export function useFloorDrag(surface: Surface, { at, fall, put, onTake, onDrop }: Draggable) {
   const drag = useRef<Drag | null>(null);
   const element = useRef<SVGGElement>(null);
-  const [isPutting, startPutting] = useTransition();
+  const paced = usePaced(({ to, gesture }: { to: Point; gesture: string }) => put(to, gesture));
 
   /** Draws the thing where it is held, however far the pattern is behind. */
   const follow = useCallback(() => {
@@ -68,6 +58,7 @@ export function useFloorDrag(surface: Surface, { at, fall, put, onTake, onDrop }
   const drop = () => {
     const held = drag.current;
     drag.current = null;
+    paced.hush();
     if (held?.to) put(held.to, held.gesture);
     follow();
     onDrop?.();
@@ -87,7 +78,6 @@ export function useFloorDrag(surface: Surface, { at, fall, put, onTake, onDrop }
         startX: event.clientX,
         startY: event.clientY,
         to: null,
-        putAt: 0,
       };
       onTake?.();
     },
@@ -100,10 +90,7 @@ export function useFloorDrag(surface: Surface, { at, fall, put, onTake, onDrop }
       const to = fall({ x: pointer.x + held.grip.x, y: pointer.y + held.grip.y }, event.altKey);
       held.to = to;
       follow();
-      // One at a time: each start anew would keep the one before from ever being drawn.
-      if (isPutting || event.timeStamp - held.putAt < PUT_EVERY_MS) return;
-      held.putAt = event.timeStamp;
-      startPutting(() => put(to, held.gesture));
+      paced.tell({ to, gesture: held.gesture });
     },
     onPointerUp: drop,
     onPointerCancel: drop,

@@ -4,6 +4,10 @@ import { useEffect, useRef, useState, type RefObject } from 'react';
 
 const MOST = 8;
 
+/** Whether a press there takes hold of a thing on the floor: the floor must then keep still. */
+const takesThePress = (target: EventTarget | null): boolean =>
+  target instanceof Element && target.closest('.taken') !== null;
+
 export interface Zoom {
   readonly transform: ZoomTransform;
   readonly by: (factor: number) => void;
@@ -18,6 +22,11 @@ export function useZoom(svg: RefObject<SVGSVGElement | null>): Zoom {
     if (!svg.current) return;
     const zooming = zoom<SVGSVGElement, unknown>()
       .scaleExtent([0.6, MOST])
+      .filter(
+        (event: MouseEvent) =>
+          event.type === 'wheel' ||
+          (!event.button && !event.ctrlKey && !takesThePress(event.target)),
+      )
       .on('zoom', (event: { transform: ZoomTransform }) => setTransform(event.transform));
     behaviour.current = zooming;
     const chosen = select(svg.current);

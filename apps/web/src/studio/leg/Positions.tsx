@@ -17,7 +17,7 @@ import { PositionStill, WeightBar } from '../../parts/PositionStill.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
 import { useEditor } from '../state/editor.js';
-import { POSITION_WORDS } from '../words/finding-words.js';
+import { POSITION_WORDS } from '../../parts/position-words.js';
 import { baseWords, headingWords, windowWords } from '../words/position-words.js';
 import { useUnit } from '../state/unit.js';
 

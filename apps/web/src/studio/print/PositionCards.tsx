@@ -20,9 +20,9 @@ import { PHASE_COLOURS } from '../../parts/phases.js';
 import { PositionStill, WeightBar } from '../../parts/PositionStill.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
-import { POSITION_WORDS } from '../words/finding-words.js';
+import { POSITION_WORDS } from '../../parts/position-words.js';
 import { baseWords, headingWords, windowWords } from '../words/position-words.js';
-import { PrintPage } from './PrintPage.js';
+import { PatternSheet } from './PatternSheet.js';
 import { capital } from '../../parts/format.js';
 import { usePrintable } from './usePrintable.js';
 
@@ -161,7 +161,7 @@ export function PositionCards(): ReactElement {
   const [unit] = useRemembered<LengthUnit>('length-unit', 'metres');
   const leg = pattern && legOf(pattern, letter);
   return (
-    <PrintPage
+    <PatternSheet
       back={`/patterns/${patternId}?leg=${letter}`}
       name={`${pattern?.name ?? ''} ${letter}`}
     >
@@ -170,6 +170,6 @@ export function PositionCards(): ReactElement {
       ) : (
         <Quiet>{isPending ? 'Opening the pattern…' : 'No feet are laid to this target.'}</Quiet>
       )}
-    </PrintPage>
+    </PatternSheet>
   );
 }

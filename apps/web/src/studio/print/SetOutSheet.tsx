@@ -17,7 +17,7 @@ import { Marker, MarkerShapeAt } from '../../parts/plan/Marker.js';
 import { viewBox, viewOfCourt } from '../../parts/plan/view.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
-import { PrintPage } from './PrintPage.js';
+import { PatternSheet } from './PatternSheet.js';
 import { usePrintable } from './usePrintable.js';
 
 const Columns = styled.div`
@@ -225,12 +225,12 @@ export function SetOutSheet(): ReactElement {
   const { pattern, isPending } = usePrintable(patternId);
   const [unit] = useRemembered<LengthUnit>('length-unit', 'metres');
   return (
-    <PrintPage back={`/patterns/${patternId}`} name={`${pattern?.name ?? ''} set-out`}>
+    <PatternSheet back={`/patterns/${patternId}`} name={`${pattern?.name ?? ''} set-out`}>
       {pattern ? (
         <Sheet pattern={pattern} unit={unit} />
       ) : (
         <Quiet>{isPending ? 'Opening the pattern…' : 'There is no such pattern here.'}</Quiet>
       )}
-    </PrintPage>
+    </PatternSheet>
   );
 }

@@ -19,7 +19,7 @@ export interface Editor {
   readonly edit: (change: (pattern: Pattern) => Pattern, gesture?: string) => void;
   readonly undo: () => void;
   readonly redo: () => void;
-  readonly save: (asVersion?: number) => Promise<boolean>;
+  readonly save: (as?: 'afterNewest') => Promise<boolean>;
   /** Back to what was saved last. */
   readonly discard: () => void;
   readonly saving: boolean;
@@ -88,12 +88,12 @@ export function usePatternEditor(patternId: string, loaded: Saved): Editor {
       dropDraft(patternId);
       setHistory((now) => change(now, saved.pattern));
     },
-    save: async (asVersion = saved.version + 1) => {
+    save: async (as) => {
       const body = { ...present, rungs: fittingRungs(present) };
       try {
         const { version } = await saving.mutateAsync({
           patternId,
-          version: asVersion,
+          version: as ?? saved.version + 1,
           body: body as PatternBody,
         });
         dropDraft(patternId);

@@ -1,15 +1,8 @@
+import { POSITION_WORDS } from '../../parts/position-words.js';
 import type { CheckName, Finding } from '@orthokin/core/footwork';
 import { lengthWords, type LengthUnit } from '@orthokin/core/floor';
 import { capital } from '../../parts/format.js';
-import type { Leg, PositionName } from '@orthokin/core/pattern';
-
-export const POSITION_WORDS: Readonly<Record<PositionName, string>> = {
-  stance: 'Stance',
-  split: 'Split-step',
-  load: 'Load',
-  action: 'Action',
-  recovery: 'Recovery',
-};
+import type { Leg } from '@orthokin/core/pattern';
 
 function amount(value: number, unit: Finding['unit'], length: LengthUnit): string {
   switch (unit) {

@@ -1,0 +1,198 @@
+// The classes of the contract are read by their decorators.
+import 'reflect-metadata';
+import { readGatewayFrame, type GatewayAsk, type GatewayFrame } from '@orthokin/contract/beacons';
+import { problemSentence } from '@orthokin/core/result';
+import { toRemote, type TimedEvent } from '@orthokin/core/timing';
+import { v7 } from 'uuid';
+import {
+  clocked,
+  greeted,
+  heardOf,
+  lightAt,
+  missing,
+  NO_DEVICES,
+  noticed,
+  withBattery,
+  withPresence,
+  type Fleet,
+} from './fleet.js';
+
+const FIRST_RETRY_MS = 300;
+const LONGEST_RETRY_MS = 3000;
+const QUICK_ROUNDS = 10;
+const QUICK_EVERY_MS = 120;
+const EVERY_MS = 1000;
+const MEND_EVERY_MS = 300;
+
+export interface LinkState {
+  readonly connected: boolean;
+  readonly fleet: Fleet;
+  /** What the gateway said that could not be understood; the newest. */
+  readonly problem: string | null;
+}
+
+/** Something a device noticed: where, and when on this page's time of day. */
+export interface Noticing {
+  readonly place: string;
+  readonly event: TimedEvent;
+}
+
+const epochNow = (): number => performance.timeOrigin + performance.now();
+
+/**
+ * The link to a gateway of beacons: matches each device's clock, takes each event in once, asks
+ * again for what is missing, and joins again by itself when the link is lost.
+ */
+export class BeaconLink {
+  private socket: WebSocket | null = null;
+  private state: LinkState = { connected: false, fleet: NO_DEVICES, problem: null };
+  private readonly listeners = new Set<() => void>();
+  private readonly hearers = new Set<(noticing: Noticing) => void>();
+  private readonly asked = new Map<number, number>();
+  private readonly session = v7();
+  private nextAsk = 1;
+  private rounds = 0;
+  private retryMs = FIRST_RETRY_MS;
+  private readonly timers = new Map<'retry' | 'clock' | 'mend', ReturnType<typeof setTimeout>>();
+  private closed = false;
+
+  constructor(private readonly address: string) {
+    this.connect();
+    this.every('mend', MEND_EVERY_MS, () => this.mend());
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly snapshot = (): LinkState => this.state;
+
+  onNoticed(hear: (noticing: Noticing) => void): () => void {
+    this.hearers.add(hear);
+    return () => this.hearers.delete(hear);
+  }
+
+  /** A set begins. Hardware does not mind what the stand-in is given. */
+  arm(standIn: Record<string, unknown>): void {
+    this.ask({ type: 'arm', standIn });
+  }
+
+  /** Lights the cue of a target at a time of this page's time of day. */
+  cue(letter: string, epochMs: number): void {
+    const device = lightAt(this.state.fleet, letter);
+    if (device?.match)
+      this.ask({ type: 'cue', device: device.id, at: toRemote(device.match, epochMs) });
+  }
+
+  close(): void {
+    this.closed = true;
+    for (const timer of this.timers.values()) clearTimeout(timer);
+    this.socket?.close();
+  }
+
+  private every(name: 'clock' | 'mend', ms: number, act: () => void): void {
+    this.timers.set(
+      name,
+      setTimeout(() => {
+        act();
+        if (name === 'mend') this.every('mend', ms, act);
+      }, ms),
+    );
+  }
+
+  private connect(): void {
+    let url: URL;
+    try {
+      url = new URL(this.address);
+    } catch {
+      this.publish({ problem: `${this.address} is no address like ws://192.168.1.20:4320.` });
+      return;
+    }
+    url.searchParams.set('session', this.session);
+    const socket = new WebSocket(url);
+    this.socket = socket;
+    socket.onopen = () => {
+      this.retryMs = FIRST_RETRY_MS;
+      this.rounds = 0;
+      this.publish({ connected: true, problem: null });
+      this.ask({ type: 'resume', heard: heardOf(this.state.fleet) });
+    };
+    socket.onmessage = ({ data, timeStamp }: MessageEvent<string>) => {
+      const frame = readGatewayFrame(data);
+      if (frame.ok) this.receive(frame.value, performance.timeOrigin + timeStamp);
+      else this.publish({ problem: problemSentence(frame.problem) });
+    };
+    socket.onclose = () => {
+      this.publish({ connected: false });
+      this.asked.clear();
+      if (this.closed) return;
+      this.timers.set(
+        'retry',
+        setTimeout(() => this.connect(), this.retryMs),
+      );
+      this.retryMs = Math.min(LONGEST_RETRY_MS, 2 * this.retryMs);
+    };
+  }
+
+  private receive(frame: GatewayFrame, receivedMs: number): void {
+    const { fleet } = this.state;
+    switch (frame.type) {
+      case 'hello':
+        this.publish({ fleet: greeted(fleet, frame.devices) });
+        this.askClocks();
+        break;
+      case 'clock': {
+        const sent = this.asked.get(frame.id);
+        this.asked.delete(frame.id);
+        if (sent === undefined) return;
+        const { received: remoteReceived, replied: remoteReplied } = frame;
+        const exchange = { sent, remoteReceived, remoteReplied, received: receivedMs };
+        this.publish({ fleet: clocked(fleet, frame.device, exchange, frame.last) });
+        break;
+      }
+      case 'battery':
+        this.publish({ fleet: withBattery(fleet, frame.device, frame.level) });
+        break;
+      case 'gone':
+      case 'back':
+        this.publish({ fleet: withPresence(fleet, frame.device, frame.type === 'back') });
+        break;
+      case 'event': {
+        const { fleet: after, news } = noticed(fleet, frame);
+        this.publish({ fleet: after });
+        if (news) for (const hear of this.hearers) hear(news);
+      }
+    }
+  }
+
+  private askClocks(): void {
+    clearTimeout(this.timers.get('clock'));
+    for (const { id, isThere } of this.state.fleet.values()) {
+      if (!isThere) continue;
+      const ask = this.nextAsk++;
+      this.asked.set(ask, epochNow());
+      this.ask({ type: 'clock', device: id, id: ask });
+    }
+    this.rounds += 1;
+    const wait = this.rounds < QUICK_ROUNDS ? QUICK_EVERY_MS : EVERY_MS;
+    this.every('clock', wait, () => {
+      if (this.state.connected) this.askClocks();
+    });
+  }
+
+  /** Asks for what is known to be missing, until it has come. */
+  private mend(): void {
+    for (const { device, from, to } of missing(this.state.fleet))
+      this.ask({ type: 'resend', device, from, to });
+  }
+
+  private ask(frame: GatewayAsk): void {
+    if (this.socket?.readyState === WebSocket.OPEN) this.socket.send(JSON.stringify(frame));
+  }
+
+  private publish(change: Partial<LinkState>): void {
+    this.state = { ...this.state, ...change };
+    for (const listener of this.listeners) listener();
+  }
+}

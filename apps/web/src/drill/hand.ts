@@ -1,0 +1,39 @@
+import { HAND_SD_MS, type Calibration } from '@orthokin/core/timing';
+import { useRemembered } from '../log/useRemembered.js';
+
+/** Who presses on this device, and how everybody who was calibrated here does. */
+interface Hands {
+  readonly person: string;
+  readonly known: Readonly<Record<string, Calibration>>;
+}
+
+/** How the one who presses now does. */
+export interface Hand {
+  readonly person: string;
+  /** `null` until calibrated. */
+  readonly calibration: Calibration | null;
+  readonly biasMs: number;
+  readonly sdMs: number;
+}
+
+export const UNCALIBRATED: Pick<Hand, 'biasMs' | 'sdMs'> = { biasMs: 0, sdMs: HAND_SD_MS };
+
+const NOBODY: Hands = { person: 'Coach', known: {} };
+
+export interface HandKeeping {
+  readonly hand: Hand;
+  /** Somebody else presses from now on. */
+  readonly setPerson: (person: string) => void;
+  readonly keep: (calibration: Calibration) => void;
+}
+
+/** Kept per person and device: another hand, or another screen, is another error. */
+export function useHand(): HandKeeping {
+  const [{ person, known }, keep] = useRemembered<Hands>('hands', NOBODY);
+  const calibration = known[person] ?? null;
+  return {
+    hand: { person, calibration, ...(calibration ?? UNCALIBRATED) },
+    setPerson: (next) => keep({ person: next, known }),
+    keep: (found) => keep({ person, known: { ...known, [person]: found } }),
+  };
+}

@@ -1,0 +1,39 @@
+import type { RepReply } from '@orthokin/contract';
+import { eventOf, standing, type TimedEvent } from '@orthokin/core/timing';
+import { v7 } from 'uuid';
+import { currentCue, type Action, type Run } from './run.js';
+
+const timeOf = (rep: RepReply, name: 'cue' | 'home'): number | undefined =>
+  eventOf(rep.events, name)?.atMs;
+
+/** The finished rep that was going on at a time, or was the last before it. */
+function repBefore(run: Run, atMs: number): RepReply | undefined {
+  const begun = standing(run.recorded).filter((rep) => (timeOf(rep, 'cue') ?? Infinity) <= atMs);
+  return begun.sort((a, b) => (timeOf(a, 'cue') ?? 0) - (timeOf(b, 'cue') ?? 0)).at(-1);
+}
+
+/** Where the athlete was sent by the cue that is on. */
+function goal(run: Run): string | null {
+  const cue = currentCue(run);
+  return cue?.switchTo?.target ?? cue?.target ?? run.open.called;
+}
+
+/**
+ * Which rep a device's event belongs to, by its time alone: events come late and out of order.
+ * `null` when it belongs to none: somebody passed a light that was not called, or walked about.
+ */
+export function placeEvent(run: Run, place: string, event: TimedEvent): Action | null {
+  const cueMs = eventOf(run.open.events, 'cue')?.atMs;
+  if (run.state === 'cued' && cueMs !== undefined && event.atMs >= cueMs)
+    return place === 'home' || place === goal(run) ? { type: 'event', event } : null;
+
+  const rep = repBefore(run, event.atMs);
+  const isAfterHome = rep === undefined || event.atMs > (timeOf(rep, 'home') ?? Infinity);
+  // Between home and the next cue the athlete can only go too early.
+  if (isAfterHome) return event.name === 'firstMove' ? { type: 'event', event } : null;
+  const cue = run.plan.cues.find(({ ordinal }) => ordinal === rep.ordinal);
+  const wanted = cue?.switchTo?.target ?? rep.target;
+  return place === 'home' || place === wanted
+    ? { type: 'event found', repId: rep.id, newId: v7(), event }
+    : null;
+}

@@ -1,0 +1,111 @@
+import { BatteryLow, Check, CircleAlert } from 'lucide-react';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import type { Device } from '../../beacons/fleet.js';
+import { TextField } from '../../parts/form/TextField.js';
+import { Quiet } from '../../parts/Text.js';
+import { colour, MONO } from '../../parts/tokens.js';
+import type { Beacons } from './useBeacons.js';
+
+const Box = styled.div`
+  display: grid;
+  gap: 12px;
+  padding: 14px 16px;
+  border: 1.5px solid ${colour('rule')};
+  border-radius: 4px;
+`;
+
+const Devices = styled.ul`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  li {
+    display: inline-flex;
+    align-items: center;
+    gap: 6px;
+    font: 500 15px ${MONO};
+    color: ${colour('quiet')};
+  }
+  li.lost {
+    color: ${colour('bad')};
+  }
+`;
+
+const LOW_BATTERY = 0.2;
+/** A clock matched worse than this widens every time it gives. */
+const BAD_MATCH_MS = 15;
+
+function healthOf({ isThere, battery, match }: Device): string {
+  if (!isThere) return 'gone';
+  if (!match) return 'no time yet';
+  return `±${Math.ceil(match.sdMs)} ms, ${Math.round(100 * battery)} %`;
+}
+
+/** Each device at its place: there or gone, its battery, and how well its clock is matched. */
+export function BeaconHealth({
+  beacons: { state },
+  places,
+}: {
+  beacons: Beacons;
+  /** Letters in play; home is always shown. */
+  places: readonly string[];
+}): ReactElement {
+  const devices = [...state.fleet.values()].filter(
+    ({ place }) => place === 'home' || places.includes(place),
+  );
+  const bare = ['home', ...places].filter(
+    (place) => !devices.some((device) => device.place === place && device.isThere),
+  );
+  return (
+    <>
+      <Devices aria-label="Beacons">
+        {devices.map((device) => {
+          const bad = !device.isThere || !device.match || device.match.sdMs > BAD_MATCH_MS;
+          const Icon = device.battery < LOW_BATTERY ? BatteryLow : bad ? CircleAlert : Check;
+          return (
+            <li key={device.id} className={device.isThere ? undefined : 'lost'}>
+              <Icon size={16} aria-hidden /> {device.place}: {healthOf(device)}
+            </li>
+          );
+        })}
+      </Devices>
+      {state.connected && bare.length > 0 && (
+        <Quiet>
+          Nothing at {bare.join(', ')}: what happens there is missing unless you press it.
+        </Quiet>
+      )}
+    </>
+  );
+}
+
+/** Where the beacons are, and how they are. */
+export function BeaconsPart({
+  beacons,
+  places,
+}: {
+  beacons: Beacons;
+  places: readonly string[];
+}): ReactElement {
+  const { address, setAddress, state } = beacons;
+  return (
+    <Box>
+      <TextField
+        label="Address of the gateway"
+        value={address}
+        onChange={setAddress}
+        maxLength={200}
+        required
+      />
+      <Quiet role="status">
+        {state.problem ??
+          (state.connected
+            ? `Linked: ${state.fleet.size} devices.`
+            : 'No gateway answers there; trying again.')}
+      </Quiet>
+      <BeaconHealth beacons={beacons} places={places} />
+    </Box>
+  );
+}

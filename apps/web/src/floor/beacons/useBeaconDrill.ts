@@ -1,0 +1,29 @@
+import { useEffect } from 'react';
+import type { BeaconLink } from '../../beacons/link.js';
+import type { Action } from '../../drill/run.js';
+import { placeEvent } from '../../drill/place-event.js';
+import type { Session } from '../../drill/session.js';
+import type { SetClock } from '../../drill/set-clock.js';
+
+/** Lets the beacons time a set: armed at its start, their events put into the reps they belong to. */
+export function useBeaconDrill(link: BeaconLink | null, session: Session, clock: SetClock): void {
+  useEffect(() => {
+    if (!link) return;
+    const { plan } = session.snapshot().run;
+    link.arm({
+      athlete: plan.simulated,
+      sessionsBefore: plan.sessionsBefore,
+      targets: Object.fromEntries(plan.pattern.targets.map(({ letter, at }) => [letter, at])),
+    });
+    return link.onNoticed(({ place, event }) => {
+      const atMs = clock.at(event.atMs - performance.timeOrigin);
+      const sdMs = Math.round(event.sdMs * 10) / 10;
+      const timed = { ...event, atMs, sdMs };
+      const action: Action | null =
+        event.name === 'cue'
+          ? { type: 'lit', cue: timed }
+          : placeEvent(session.snapshot().run, place, timed);
+      if (action) void session.commit(action);
+    });
+  }, [link, session, clock]);
+}

@@ -1,0 +1,165 @@
+import { recognised, type Recognised } from '@orthokin/core/cue';
+import { median } from '@orthokin/core/numeric';
+import { screenKindOf } from '@orthokin/core/drill';
+import { rungOf } from '@orthokin/core/pattern';
+import type { DrillSetupReply } from '@orthokin/contract';
+import { Play } from 'lucide-react';
+import { useState, type ReactElement } from 'react';
+import { useLocation, useParams } from 'react-router';
+import type { CuePlan } from '../../drill/cue-plan.js';
+import { wordsOfSet } from '../../drill/cue-words.js';
+import { useRemembered } from '../../log/useRemembered.js';
+import { Button, ButtonLink } from '../../parts/Button.js';
+import { seconds } from '../../parts/format.js';
+import { Headline, Page, Quiet } from '../../parts/Text.js';
+import { allowSound } from '../../sound/audio.js';
+import { learnWords } from '../../sound/spoken.js';
+import { OnSetup } from '../set-up/OnSetup.js';
+import { shownTargets } from '../set-up/plan-drill.js';
+import { useChoices } from '../set-up/useChoices.js';
+import { useRota } from '../set-up/useRota.js';
+import { knownOf, mapName, mapSentence, type MapKnown } from './map-known.js';
+import { PractiseMap } from './PractiseMap.js';
+import { BesideFloor } from '../BesideFloor.js';
+import { FloorInPlay } from '../FloorInPlay.js';
+
+/** A plain practice of the map: which cue means which place, before anything is timed. */
+export function MapPage(): ReactElement {
+  const { athleteId = '' } = useParams();
+  const [others] = useRota();
+  const [place, setPlace] = useState(0);
+  const athleteIds = [athleteId, ...others];
+  const now = athleteIds[place] ?? athleteId;
+  return (
+    <OnSetup key={now} athleteId={now}>
+      {(setup) => (
+        <MapFor
+          setup={setup}
+          more={athleteIds.length - 1 - place}
+          onNext={() => setPlace(place + 1)}
+        />
+      )}
+    </OnSetup>
+  );
+}
+
+function MapFor({
+  setup,
+  more,
+  onNext,
+}: {
+  setup: DrillSetupReply;
+  /** How many come after this athlete. */
+  more: number;
+  onNext: () => void;
+}): ReactElement {
+  const { athlete, pattern } = setup;
+  const { pathname, search } = useLocation();
+  const [{ conditions }] = useChoices();
+  const [, keep] = useRemembered<MapKnown | null>(mapName(athlete.id, pattern.id), null);
+  const [state, setState] = useState<'learn' | 'asked' | MapResult>('learn');
+  const letters = rungOf(pattern, setup.rung)?.targets ?? [];
+  const seen = { ...pattern, targets: shownTargets(setup) };
+  const plan = cuesAlone({ pattern: seen, conditions });
+  const floorHref = `${pathname.replace(/\/map$/, '')}${search}`;
+  const begin = async () => {
+    await allowSound();
+    await learnWords(wordsOfSet(plan));
+    setState('asked');
+  };
+  if (state === 'asked')
+    return (
+      <PractiseMap
+        plan={plan}
+        pattern={seen}
+        letters={letters}
+        name={athlete.name}
+        onStop={() => setState('learn')}
+        onDone={(answers) => {
+          const found = recognised(answers, letters);
+          keep({ ...knownOf(found), at: new Date().toISOString() });
+          setState({ found, afterMs: median(answers.map(({ afterMs }) => afterMs)) });
+        }}
+      />
+    );
+  const result = state === 'learn' ? null : state;
+  return (
+    <Page>
+      <BesideFloor>
+        <div className="what">
+          <Headline>
+            {result
+              ? mapSentence(athlete.name, knownOf(result.found))
+              : `${athlete.name}, which cue means which place?`}
+          </Headline>
+          {result ? (
+            <>
+              <Quiet>
+                Each cue was asked for until it was right twice in a row, at most four times. An
+                answer took {seconds(result.afterMs)} s in the middle.
+              </Quiet>
+              <ul>
+                {result.found
+                  .filter(({ known }) => !known)
+                  .map(({ letter, asked, right, takenFor }) => (
+                    <li key={letter}>
+                      {letter}: {right} of {asked} right
+                      {takenFor.length > 0 && `, taken for ${takenFor.join(' and ')}`}
+                    </li>
+                  ))}
+              </ul>
+            </>
+          ) : (
+            <p>
+              Look at the floor until the markers are known. Then they are covered, a cue is given
+              as in the set, and whoever holds the screen points at the place the athlete names or
+              goes to.
+            </p>
+          )}
+          <div className="ways">
+            <Button
+              weight={result ? 'plain' : 'main'}
+              autoFocus={!result}
+              onPress={() => void begin()}
+            >
+              <Play size={20} aria-hidden /> {result ? 'Ask again' : 'Cover them and ask'}
+            </Button>
+            {more > 0 && (
+              <Button
+                weight={result ? 'main' : 'plain'}
+                autoFocus={result !== null}
+                onPress={onNext}
+              >
+                On to the next athlete
+              </Button>
+            )}
+            <ButtonLink to={floorHref} $weight={result && more === 0 ? 'main' : 'plain'}>
+              Back to the set
+            </ButtonLink>
+          </div>
+        </div>
+        <div className="plan">
+          <FloorInPlay
+            pattern={seen}
+            letters={letters}
+            legend={(letter) => {
+              const name = seen.targets.find((target) => target.letter === letter)?.name;
+              return name ? [name] : [];
+            }}
+          />
+        </div>
+      </BesideFloor>
+    </Page>
+  );
+}
+
+/** A marker's name beside it would give its place away, unless the name is the cue. */
+const cuesAlone = ({ pattern, conditions }: CuePlan): CuePlan =>
+  screenKindOf(conditions) === 'marker'
+    ? { pattern: { targets: pattern.targets.map((each) => ({ ...each, name: '' })) }, conditions }
+    : { pattern, conditions };
+
+interface MapResult {
+  readonly found: readonly Recognised[];
+  readonly afterMs: number;
+}

@@ -1,0 +1,31 @@
+import type { Recognised } from '@orthokin/core/cue';
+import { remembered } from '../../log/remember.js';
+
+/** How an athlete last did in a practice of a pattern's map, on this device. */
+export interface MapKnown {
+  /** ISO 8601. */
+  readonly at: string;
+  readonly unknown: readonly string[];
+  readonly of: number;
+}
+
+export const mapName = (athleteId: string, patternId: string): string =>
+  `map.${athleteId}.${patternId}`;
+
+export const mapKnown = (athleteId: string, patternId: string): MapKnown | null =>
+  remembered<MapKnown | null>(mapName(athleteId, patternId), null);
+
+export const knownOf = (found: readonly Recognised[]): Omit<MapKnown, 'at'> => ({
+  unknown: found.filter(({ known }) => !known).map(({ letter }) => letter),
+  of: found.length,
+});
+
+const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six'];
+
+const all = (n: number): string => (n === 1 ? 'the one cue' : `all ${NUMBERS[n] ?? n} cues`);
+
+/** Who knows the cues, in a sentence. */
+export const mapSentence = (name: string, { unknown, of }: Omit<MapKnown, 'at'>): string =>
+  unknown.length === 0
+    ? `${name} knows ${all(of)}.`
+    : `${name} does not know ${unknown.length === of ? 'any of the cues' : unknown.join(', ')} yet.`;

@@ -1,0 +1,199 @@
+import {
+  FASTEST_WALK,
+  LONGEST_HOLD_MS,
+  MANNERS,
+  rehearsalMs,
+  rehearsalOf,
+  SLOWEST_WALK,
+  USUAL_REHEARSAL,
+  type Manner,
+  type RehearsalSettings,
+} from '@orthokin/core/footwork';
+import type { DrillSetupReply } from '@orthokin/contract';
+import { rungOf } from '@orthokin/core/pattern';
+import { Play } from 'lucide-react';
+import { useState, type ReactElement } from 'react';
+import { useLocation, useParams } from 'react-router';
+import styled from 'styled-components';
+import { REHEARSED } from '../../drill/cue-words.js';
+import { useRemembered } from '../../log/useRemembered.js';
+import { Button, ButtonLink } from '../../parts/Button.js';
+import { CheckField } from '../../parts/form/CheckField.js';
+import { NumberField } from '../../parts/form/NumberFields.js';
+import { dayWords } from '../../parts/format.js';
+import { POSITION_WORDS } from '../../parts/position-words.js';
+import { Headline, Page, Quiet } from '../../parts/Text.js';
+import { colour } from '../../parts/tokens.js';
+import { allowSound } from '../../sound/audio.js';
+import { learnWords } from '../../sound/spoken.js';
+import { BesideFloor } from '../BesideFloor.js';
+import { FloorInPlay } from '../FloorInPlay.js';
+import { OnSetup } from '../set-up/OnSetup.js';
+import { shownTargets } from '../set-up/plan-drill.js';
+import { openPoints, rehearsalSentence, type Mark } from './marks.js';
+import { Rehearsing } from './Rehearsing.js';
+
+const Choices = styled.div`
+  display: grid;
+  gap: 14px;
+  padding: 16px 0;
+  border-block: 1px solid ${colour('rule')};
+  > div {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: end;
+    gap: 10px 22px;
+  }
+  .number {
+    flex: 0 1 112px;
+  }
+`;
+
+interface Choice extends RehearsalSettings {
+  readonly spoken: boolean;
+}
+
+/** What the coach saw when a pattern was last rehearsed with an athlete on this device. */
+interface Rehearsed {
+  /** ISO 8601. */
+  readonly at: string;
+  readonly marks: readonly Mark[];
+}
+
+const minutes = (ms: number): string => {
+  const s = Math.round(ms / 1000);
+  return s < 90 ? `${s} s` : `${Math.round(s / 60)} min`;
+};
+
+/** A pattern position by position, slowly, with holds; no clock to beat. */
+export function RehearsePage(): ReactElement {
+  const { athleteId = '' } = useParams();
+  return (
+    <OnSetup athleteId={athleteId}>
+      {(setup) => <RehearseFor key={setup.pattern.id} setup={setup} />}
+    </OnSetup>
+  );
+}
+
+function RehearseFor({ setup }: { setup: DrillSetupReply }): ReactElement {
+  const { athlete, pattern } = setup;
+  const { pathname, search } = useLocation();
+  const [kept, keep] = useRemembered<Choice>('rehearsal', { ...USUAL_REHEARSAL, spoken: true });
+  const [last, keepLast] = useRemembered<Rehearsed | null>(
+    `rehearsed.${athlete.id}.${pattern.id}`,
+    null,
+  );
+  const [running, setRunning] = useState(false);
+  const letters = rungOf(pattern, setup.rung)?.targets ?? [];
+  const calls = rehearsalOf(pattern, letters, kept);
+  const seen = { ...pattern, targets: shownTargets(setup) };
+  const withManner = (manner: Manner, on: boolean) =>
+    MANNERS.filter((each) => (each === manner ? on : kept.manners.includes(each)));
+  const begin = async () => {
+    await allowSound();
+    await learnWords(REHEARSED);
+    setRunning(true);
+  };
+  if (running)
+    return (
+      <Rehearsing
+        pattern={seen}
+        calls={calls}
+        name={athlete.name}
+        spoken={kept.spoken}
+        onMarks={(marks) => keepLast({ at: new Date().toISOString(), marks })}
+        onDone={() => setRunning(false)}
+      />
+    );
+  return (
+    <Page>
+      <BesideFloor>
+        <div className="what">
+          <Headline>{athlete.name}, position by position.</Headline>
+          {last && (
+            <p>
+              Rehearsed {dayWords(last.at)}: {rehearsalSentence(last.marks)}
+            </p>
+          )}
+          {last && openPoints(last.marks).length > 1 && (
+            <ul>
+              {openPoints(last.marks).map(({ position, point, failed, of, targets }) => (
+                <li key={`${position} ${point}`}>
+                  {POSITION_WORDS[position]}: “{point}” did not hold in {failed} of {of}, at{' '}
+                  {targets.join(', ')}
+                </li>
+              ))}
+            </ul>
+          )}
+          <Choices>
+            <div>
+              {MANNERS.map((manner) => (
+                <CheckField
+                  key={manner}
+                  isSelected={kept.manners.includes(manner)}
+                  onChange={(on) => keep({ ...kept, manners: withManner(manner, on) })}
+                >
+                  {manner}
+                </CheckField>
+              ))}
+            </div>
+            <div>
+              <div className="number">
+                <NumberField
+                  label="Pace of the way"
+                  unit="%"
+                  min={100 * SLOWEST_WALK}
+                  max={100 * FASTEST_WALK}
+                  value={100 * kept.pace}
+                  onChange={(percent) => keep({ ...kept, pace: percent / 100 })}
+                />
+              </div>
+              <div className="number">
+                <NumberField
+                  label="Hold"
+                  unit="s"
+                  min={1}
+                  max={LONGEST_HOLD_MS / 1000}
+                  value={kept.holdMs / 1000}
+                  onChange={(s) => keep({ ...kept, holdMs: 1000 * s })}
+                />
+              </div>
+              <CheckField
+                isSelected={kept.through}
+                onChange={(through) => keep({ ...kept, through })}
+              >
+                then once through
+              </CheckField>
+              <CheckField isSelected={kept.spoken} onChange={(spoken) => keep({ ...kept, spoken })}>
+                calls spoken
+              </CheckField>
+            </div>
+          </Choices>
+          <Quiet>
+            {calls.length > 0
+              ? `${letters.length} targets, the sides in turn: ${calls.length} calls, about ${minutes(rehearsalMs(calls))}. Nothing is timed.`
+              : kept.manners.length === 0
+                ? 'Choose at least one way to do it.'
+                : 'No feet are laid for these targets yet: lay them in the pattern studio.'}
+          </Quiet>
+          <div className="ways">
+            <Button
+              weight="main"
+              autoFocus
+              isDisabled={calls.length === 0}
+              onPress={() => void begin()}
+            >
+              <Play size={20} aria-hidden /> Rehearse
+            </Button>
+            <ButtonLink to={`${pathname.replace(/\/rehearse$/, '')}${search}`}>
+              Back to the set
+            </ButtonLink>
+          </div>
+        </div>
+        <div className="plan">
+          <FloorInPlay pattern={seen} letters={letters} />
+        </div>
+      </BesideFloor>
+    </Page>
+  );
+}

@@ -1,0 +1,70 @@
+import type { Manner, RehearsalCall } from '@orthokin/core/footwork';
+import type { PositionName } from '@orthokin/core/pattern';
+
+/** What the coach saw of one check point, in one hold. */
+export interface Mark {
+  readonly target: string;
+  readonly manner: Manner;
+  readonly position: PositionName;
+  readonly point: string;
+  readonly holds: boolean;
+}
+
+type Looked = Pick<Mark, 'target' | 'manner' | 'position'>;
+
+const isOf = (mark: Mark, { target, manner, position }: Looked, point: string): boolean =>
+  mark.target === target &&
+  mark.manner === manner &&
+  mark.position === position &&
+  mark.point === point;
+
+/** Where a call may be looked at; `null` when it goes through without a hold to look at. */
+export const lookedAt = ({ target, manner, call }: RehearsalCall): Looked | null =>
+  call === 'through' ? null : { target, manner, position: call };
+
+/** `null` when it was not looked at. */
+export const markOf = (marks: readonly Mark[], at: Looked, point: string): boolean | null =>
+  marks.find((mark) => isOf(mark, at, point))?.holds ?? null;
+
+/** The next of: not looked at, holds, does not hold. */
+export function turned(marks: readonly Mark[], at: Looked, point: string): Mark[] {
+  const others = marks.filter((mark) => !isOf(mark, at, point));
+  const now = markOf(marks, at, point);
+  return now === false ? others : [...others, { ...at, point, holds: now === null }];
+}
+
+/** A check point that did not hold, and how often. */
+export interface Open {
+  readonly position: PositionName;
+  readonly point: string;
+  readonly failed: number;
+  readonly of: number;
+  readonly targets: readonly string[];
+}
+
+/** What did not hold, the most failed first. */
+export function openPoints(marks: readonly Mark[]): Open[] {
+  const points = new Map<string, Mark[]>();
+  for (const mark of marks) {
+    const key = `${mark.position} ${mark.point}`;
+    points.set(key, [...(points.get(key) ?? []), mark]);
+  }
+  return [...points.values()]
+    .map((same) => {
+      const failed = same.filter(({ holds }) => !holds);
+      const [{ position, point }] = same as [Mark, ...Mark[]];
+      const targets = [...new Set(failed.map(({ target }) => target))];
+      return { position, point, failed: failed.length, of: same.length, targets };
+    })
+    .filter(({ failed }) => failed > 0)
+    .sort((a, b) => b.failed - a.failed || b.failed / b.of - a.failed / a.of);
+}
+
+/** The answer of a rehearsal, in a sentence. */
+export function rehearsalSentence(marks: readonly Mark[]): string {
+  const held = marks.filter(({ holds }) => holds).length;
+  const [worst] = openPoints(marks);
+  if (marks.length === 0) return 'Rehearsed; no check point was looked at.';
+  if (!worst) return `Every check point looked at holds: ${held} of ${marks.length}.`;
+  return `${held} of ${marks.length} check points hold. Next: “${worst.point}” in the ${worst.position}, at ${worst.targets.join(', ')}.`;
+}

@@ -1,0 +1,94 @@
+import type { Fault } from '@orthokin/core/timing';
+import { rungOf } from '@orthokin/core/pattern';
+import { useEffect, useMemo, useRef } from 'react';
+import { finishedReps, lastRep, type DrillPlan, type Run } from '../../drill/run.js';
+import { matOf } from '../../beacons/fleet.js';
+import type { BeaconLink } from '../../beacons/link.js';
+import type { SetClock } from '../../drill/set-clock.js';
+import type { Channel } from '../../live/channel.js';
+import type { Ask, RunNews, SetNews } from '../../live/messages.js';
+import { epochOf } from '../../live/peer-clock.js';
+import { onClock } from '../../screens/present.js';
+import type { OtherScreens } from '../cueing/given.js';
+import { keyedFaults } from '../FaultKeys.js';
+import type { DrillActs } from '../useDrillActs.js';
+
+const setNews = (plan: DrillPlan, faults: readonly Fault[]): SetNews => ({
+  athlete: plan.athlete.name,
+  pattern: plan.pattern.name,
+  targets: plan.pattern.targets,
+  inPlay: rungOf(plan.pattern, plan.rung)?.targets ?? [],
+  cueKinds: plan.conditions.cueKinds,
+  isCalled: plan.conditions.order === 'called',
+  isByHand: plan.source === 'hand',
+  faults,
+});
+
+const runNews = (run: Run): RunNews => ({
+  state: run.state,
+  ordinal: run.ordinal,
+  reps: run.plan.reps,
+  finished: finishedReps(run).length,
+  openEvents: run.open.events.map(({ name }) => name),
+  faults: run.open.repId === null ? (lastRep(run)?.seenFaults ?? []) : run.open.faults,
+});
+
+/** Announces cues to the other screens and to the lights, on this device's time of day. */
+export const useAnnouncing = (
+  channel: Channel | null,
+  lights: BeaconLink | null,
+  clock: SetClock,
+): OtherScreens =>
+  useMemo(
+    () => ({
+      coming: (presentation) => {
+        const onEpoch = onClock(presentation, (ms) => epochOf(clock.toPage(ms)));
+        channel?.tell('coming', onEpoch);
+        lights?.cue(onEpoch.letter, onEpoch.dueMs);
+      },
+      seeHome: () => !lights || matOf(lights.snapshot().fleet)?.isThere === true,
+      clear: () => channel?.tell('clear', {}),
+    }),
+    [channel, lights, clock],
+  );
+
+/** Keeps the other screens told how the set stands, and does what they ask. */
+export function useOtherScreens(
+  channel: Channel | null,
+  run: Run,
+  clock: SetClock,
+  acts: DrillActs,
+  call: (letter: string) => void,
+): void {
+  const { plan } = run;
+  const now = useRef({ run, acts, call });
+  useEffect(() => {
+    now.current = { run, acts, call };
+    channel?.tell('run', runNews(run));
+  });
+  useEffect(() => {
+    if (!channel) return;
+    const tellAll = (to?: string) => {
+      const current = now.current.run;
+      channel.tell('set', setNews(plan, keyedFaults(current)), to);
+      channel.tell('run', runNews(current), to);
+    };
+    tellAll();
+    const stops = [
+      channel.on('here', ({ from }) => tellAll(from)),
+      channel.on('call', ({ body }) => now.current.call(String(body['letter']))),
+      channel.on('ask', ({ body }) => {
+        const ask = body as unknown as Ask;
+        const { acts: can } = now.current;
+        if (ask.act === 'press')
+          can.pressAt(ask.name, clock.at(ask.atMs - performance.timeOrigin), ask.sdMs);
+        else if (ask.act === 'fault') can.fault(ask.fault);
+        else can[ask.act]();
+      }),
+    ];
+    return () => {
+      for (const stop of stops) stop();
+      channel.tell('over', {});
+    };
+  }, [channel, plan, clock]);
+}

@@ -1,0 +1,37 @@
+import { Footprints, MapPin } from 'lucide-react';
+import type { ReactElement } from 'react';
+import { useLocation } from 'react-router';
+import { useSquad } from '../../club/queries.js';
+import { ButtonLink } from '../../parts/Button.js';
+import { dayWords } from '../../parts/format.js';
+import { Quiet } from '../../parts/Text.js';
+import { mapKnown, mapSentence } from '../map/map-known.js';
+
+/** What comes before a timed set: knowing the cues, and the pattern without a clock. */
+export function BeforePart({
+  athleteIds,
+  patternId,
+}: {
+  athleteIds: readonly string[];
+  patternId: string;
+}): ReactElement {
+  const { search, pathname } = useLocation();
+  const squad = useSquad();
+  const nameOf = (id: string) =>
+    squad.data?.find(({ athlete }) => athlete.id === id)?.athlete.name ?? '';
+  const practised = athleteIds.flatMap((id) => {
+    const known = mapKnown(id, patternId);
+    return known ? [`${mapSentence(nameOf(id), known)} (${dayWords(known.at)})`] : [];
+  });
+  return (
+    <>
+      <ButtonLink to={`${pathname}/map${search}`}>
+        <MapPin size={18} aria-hidden /> Practise the map
+      </ButtonLink>
+      <ButtonLink to={`${pathname}/rehearse${search}`}>
+        <Footprints size={18} aria-hidden /> Rehearse
+      </ButtonLink>
+      {practised.length > 0 && <Quiet style={{ flex: '1 1 100%' }}>{practised.join(' ')}</Quiet>}
+    </>
+  );
+}

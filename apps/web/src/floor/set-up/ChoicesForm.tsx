@@ -1,0 +1,105 @@
+import { soundKindOf } from '@orthokin/core/drill';
+import { rungOf } from '@orthokin/core/pattern';
+import type { DrillSetupReply } from '@orthokin/contract';
+import { useMemo, type ReactElement, type ReactNode } from 'react';
+import styled from 'styled-components';
+import { allWordsOf } from '../../drill/cue-words.js';
+import { seconds } from '../../parts/format.js';
+import { Quiet, Time } from '../../parts/Text.js';
+import { colour } from '../../parts/tokens.js';
+import { VoicePart } from '../voice/VoicePart.js';
+import { AmountPart } from './AmountPart.js';
+import { CuePart } from './CuePart.js';
+import { guessableSentence } from './guessable.js';
+import type { DrillChoices } from './plan-drill.js';
+import { SourcePart } from './SourcePart.js';
+import { TrialsPart } from './TrialsPart.js';
+import { WaitingPart } from './WaitingPart.js';
+
+const Choices = styled.div`
+  display: grid;
+  gap: 20px;
+  margin: 20px 0 14px;
+  padding-top: 20px;
+  border-top: 1px solid ${colour('rule')};
+  > * > .label {
+    display: block;
+    margin-bottom: 8px;
+    font-weight: 650;
+  }
+  .folds {
+    border-bottom: 1px solid ${colour('rule')};
+  }
+`;
+
+/** Worked out anew only when what it depends on has changed. */
+function useGuessable(
+  setup: DrillSetupReply,
+  targets: readonly string[],
+  choices: DrillChoices,
+  seed: number,
+): string {
+  const settled = JSON.stringify([choices, targets]);
+  return useMemo(() => {
+    const [kept, inPlay] = JSON.parse(settled) as [DrillChoices, string[]];
+    return guessableSentence(setup, inPlay, kept, seed);
+  }, [setup, settled, seed]);
+}
+
+/** What the coach chooses before a set, and what follows from it. */
+export function ChoicesForm({
+  setup,
+  choices,
+  handSdMs,
+  turns,
+  seed,
+  children,
+  onChange,
+}: {
+  setup: DrillSetupReply;
+  choices: DrillChoices;
+  handSdMs: number;
+  turns: number;
+  seed: number;
+  /** What belongs to the source that is chosen. */
+  children?: ReactNode;
+  onChange: (choices: DrillChoices) => void;
+}): ReactElement {
+  const { conditions } = choices;
+  const rung = rungOf(setup.pattern, setup.rung);
+  const guessable = useGuessable(setup, rung?.targets ?? [], choices, seed);
+  const set = (change: Partial<DrillChoices>) => onChange({ ...choices, ...change });
+  const settle = (change: Partial<DrillChoices['conditions']>) =>
+    set({ conditions: { ...conditions, ...change } });
+  return (
+    <Choices>
+      <SourcePart
+        source={choices.source}
+        handSdMs={handSdMs}
+        onChange={(source) => set({ source })}
+      />
+      {children}
+      <AmountPart choices={choices} turns={turns} onChange={set} />
+      <CuePart conditions={conditions} onChange={settle} />
+      {soundKindOf(conditions) === 'spoken' && <VoicePart words={allWordsOf(setup)} />}
+      <div className="folds">
+        <WaitingPart
+          conditions={conditions}
+          demandMs={rung?.limitsMs.cycle ?? null}
+          onChange={settle}
+        />
+        <TrialsPart conditions={conditions} onChange={settle} />
+      </div>
+      <Quiet>
+        Targets {rung?.targets.join(', ')}. {guessable} Limits:{' '}
+        {Object.entries(rung?.limitsMs ?? {}).map(([name, ms], i) => (
+          <span key={name}>
+            {i > 0 && ', '}
+            {name} <Time>{seconds(ms)}</Time> s
+          </span>
+        ))}
+        . Seed <Time>{seed}</Time>.
+      </Quiet>
+    </Choices>
+  );
+}

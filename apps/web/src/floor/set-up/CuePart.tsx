@@ -1,0 +1,74 @@
+import { CUE_ORDERS, type CueOrder } from '@orthokin/core/cue';
+import {
+  screenKindOf,
+  soundKindOf,
+  type Conditions,
+  type CueKind,
+  type ScreenKind,
+  type SoundKind,
+} from '@orthokin/core/drill';
+import type { ReactElement } from 'react';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { Fields } from './Choice.js';
+
+const ORDER_WORDS: Readonly<Record<CueOrder, string>> = {
+  known: 'known, round in turn',
+  blocked: 'blocked, one by one',
+  shuffled: 'shuffled in blocks',
+  chained: 'chained, pairs alike',
+  free: 'free, each anew',
+  called: 'called by a person',
+};
+
+const SCREEN_WORDS: readonly (readonly [ScreenKind | 'none', string])[] = [
+  ['marker', 'shape and letter'],
+  ['arrow', 'arrow'],
+  ['number', 'number'],
+  ['word', 'name in words'],
+  ['none', 'nothing'],
+];
+
+const SOUND_WORDS: readonly (readonly [SoundKind | 'none', string])[] = [
+  ['tone', 'tone'],
+  ['spoken', 'spoken'],
+  ['none', 'nothing'],
+];
+
+/** What is called, in which order, and how it is perceived. */
+export function CuePart({
+  conditions,
+  onChange,
+}: {
+  conditions: Conditions;
+  onChange: (change: Partial<Conditions>) => void;
+}): ReactElement {
+  const screen = screenKindOf(conditions) ?? 'none';
+  const sound = soundKindOf(conditions) ?? 'none';
+  const kinds = (on: ScreenKind | 'none', heard: SoundKind | 'none') => {
+    const chosen = [on, heard].filter((kind): kind is CueKind => kind !== 'none');
+    // A cue that can be neither seen nor heard is none.
+    onChange({ cueKinds: chosen.length > 0 ? chosen : ['tone'] });
+  };
+  return (
+    <Fields>
+      <SelectField
+        label="Order"
+        value={conditions.order}
+        options={CUE_ORDERS.map((order) => [order, ORDER_WORDS[order]] as const)}
+        onChange={(order) => onChange({ order })}
+      />
+      <SelectField
+        label="On the screen"
+        value={screen}
+        options={SCREEN_WORDS}
+        onChange={(kind) => kinds(kind, sound)}
+      />
+      <SelectField
+        label="To hear"
+        value={sound}
+        options={SOUND_WORDS}
+        onChange={(kind) => kinds(screen, kind)}
+      />
+    </Fields>
+  );
+}

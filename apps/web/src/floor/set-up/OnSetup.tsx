@@ -1,0 +1,35 @@
+import type { DrillSetupReply } from '@orthokin/contract';
+import { rungOf } from '@orthokin/core/pattern';
+import type { ReactElement } from 'react';
+import { useSearchParams } from 'react-router';
+import { useDrillSetup } from '../../club/queries.js';
+import { Failed } from '../../parts/Notice.js';
+import { Page, Quiet } from '../../parts/Text.js';
+
+/**
+ * Shows what needs an athlete's set-up once it is there: on the pattern and the rung of the
+ * address, where it names them, else on what the athlete is working on.
+ */
+export function OnSetup({
+  athleteId,
+  children,
+}: {
+  athleteId: string;
+  children: (setup: DrillSetupReply, ownRung: number) => ReactElement;
+}): ReactElement {
+  const [params] = useSearchParams();
+  const { data: own, error, refetch } = useDrillSetup(athleteId, params.get('pattern'));
+  if (own) {
+    const asked = Number(params.get('rung') ?? NaN);
+    return children(rungOf(own.pattern, asked) ? { ...own, rung: asked } : own, own.rung);
+  }
+  return (
+    <Page>
+      {error ? (
+        <Failed error={error} again={() => void refetch()} />
+      ) : (
+        <Quiet>Getting the floor ready…</Quiet>
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,31 @@
+import type { PatternReply } from '@orthokin/contract';
+import type { ReactElement } from 'react';
+import { useSearchParams } from 'react-router';
+import { useLibrary } from '../../club/queries.js';
+import { Quiet } from '../../parts/Text.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+
+/** Which pattern the set is on; the one the athlete is working on until another is chosen. */
+export function PatternPicker({ pattern }: { pattern: PatternReply }): ReactElement {
+  const library = useLibrary();
+  const [params, setParams] = useSearchParams();
+  const options = library.data
+    ?.filter(({ archived, pattern: { rungs } }) => !archived && rungs.length > 0)
+    .map(({ id, pattern: { name } }) => [id, name] as const);
+  // Without the library (or for an archived pattern) there is nothing to choose from.
+  if (!options?.some(([id]) => id === pattern.id)) return <Quiet>{pattern.name},</Quiet>;
+  return (
+    <div style={{ flex: '0 1 270px' }}>
+      <SelectField
+        label="Pattern"
+        hideLabel
+        value={pattern.id}
+        options={options}
+        onChange={(id) => {
+          params.set('pattern', id);
+          setParams(params, { replace: true });
+        }}
+      />
+    </div>
+  );
+}

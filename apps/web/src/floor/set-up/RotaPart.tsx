@@ -1,0 +1,76 @@
+import { X } from 'lucide-react';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { useSquad } from '../../club/queries.js';
+import { MOST_IN_ROTA } from '../../drill/course.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { IconButton } from '../../parts/IconButton.js';
+import { colour } from '../../parts/tokens.js';
+
+const Row = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 10px;
+  .who {
+    display: inline-flex;
+    align-items: center;
+    gap: 2px;
+    min-height: 44px;
+    padding-left: 14px;
+    border: 1.5px solid ${colour('rule')};
+    border-radius: 4px;
+    font-weight: 600;
+  }
+  .add {
+    width: 200px;
+  }
+`;
+
+/** Who else works: a rota that changes every set. */
+export function RotaPart({
+  athleteId,
+  others,
+  onChange,
+}: {
+  athleteId: string;
+  others: readonly string[];
+  onChange: (others: readonly string[]) => void;
+}): ReactElement | null {
+  const squad = useSquad();
+  const people = (squad.data ?? []).map(({ athlete }) => athlete);
+  const free = people.filter(({ id }) => id !== athleteId && !others.includes(id));
+  if (people.length < 2) return null;
+  return (
+    <Row>
+      {others.map((id) => {
+        const name = people.find((person) => person.id === id)?.name ?? '';
+        return (
+          <span key={id} className="who">
+            {name}
+            <IconButton
+              aria-label={`Take ${name} out of the rota`}
+              onPress={() => onChange(others.filter((other) => other !== id))}
+            >
+              <X size={17} />
+            </IconButton>
+          </span>
+        );
+      })}
+      {others.length < MOST_IN_ROTA - 1 && free.length > 0 && (
+        <div className="add">
+          <SelectField
+            label="Add to the rota"
+            hideLabel
+            value="none"
+            options={[
+              ['none', others.length === 0 ? 'Alone, or with…' : 'and with…'],
+              ...free.map(({ id, name }) => [id, name] as const),
+            ]}
+            onChange={(id) => id !== 'none' && onChange([...others, id])}
+          />
+        </div>
+      )}
+    </Row>
+  );
+}

@@ -1,0 +1,38 @@
+import type { PatternReply } from '@orthokin/contract';
+import type { ReactElement } from 'react';
+import { useSearchParams } from 'react-router';
+import { SelectField } from '../../parts/form/SelectField.js';
+
+/** Which rung the set is on; the athlete's own until another is chosen. */
+export function RungPicker({
+  pattern,
+  own,
+  rung,
+}: {
+  pattern: PatternReply;
+  own: number;
+  rung: number;
+}): ReactElement {
+  const [params, setParams] = useSearchParams();
+  return (
+    <div style={{ flex: '0 1 300px' }}>
+      <SelectField
+        label="Rung"
+        hideLabel
+        value={String(rung)}
+        options={pattern.rungs.map(
+          ({ number, name }) =>
+            [
+              String(number),
+              `rung ${number} of ${pattern.rungs.length}: ${name}${number === own ? '' : ' (not their own)'}`,
+            ] as const,
+        )}
+        onChange={(chosen) => {
+          if (Number(chosen) === own) params.delete('rung');
+          else params.set('rung', chosen);
+          setParams(params, { replace: true });
+        }}
+      />
+    </div>
+  );
+}

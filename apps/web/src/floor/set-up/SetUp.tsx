@@ -1,0 +1,226 @@
+import type { DrillSetupReply, SetSource } from '@orthokin/contract';
+import { colourSeen } from '@orthokin/core/floor';
+import { rungOf } from '@orthokin/core/pattern';
+import { problemSentence } from '@orthokin/core/result';
+import { Play } from 'lucide-react';
+import { useEffect, useState, type ReactElement } from 'react';
+import styled from 'styled-components';
+import { useHand } from '../../drill/hand.js';
+import { wordsOfSet } from '../../drill/cue-words.js';
+import { Button } from '../../parts/Button.js';
+import { Notice } from '../../parts/Notice.js';
+import { Headline, Page, Quiet } from '../../parts/Text.js';
+import { colour, MIDDLE } from '../../parts/tokens.js';
+import { learnWords } from '../../sound/spoken.js';
+import { FloorInPlay } from '../FloorInPlay.js';
+import { BeaconsPart } from '../beacons/BeaconsPart.js';
+import type { Beacons } from '../beacons/useBeacons.js';
+import { SecondScreen } from '../second-screen/SecondScreen.js';
+import type { Room } from '../second-screen/useRoom.js';
+import { SoundFile } from '../track/SoundFile.js';
+import { BeforePart } from './BeforePart.js';
+import { ChoicesForm } from './ChoicesForm.js';
+import { HandPart } from './HandPart.js';
+import { OnSetup } from './OnSetup.js';
+import { PatternPicker } from './PatternPicker.js';
+import { scheduleFor, shownTargets, type Settled } from './plan-drill.js';
+import { RungPicker } from './RungPicker.js';
+import { RotaPart } from './RotaPart.js';
+import { useChoices } from './useChoices.js';
+import { useRota } from './useRota.js';
+import { useSeed } from './useSeed.js';
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(320px, 470px);
+  gap: 36px;
+  align-items: start;
+  .plan {
+    position: sticky;
+    top: 20px;
+    max-height: 640px;
+  }
+  .plan svg {
+    max-height: 640px;
+  }
+  @media (max-width: ${MIDDLE}) {
+    grid-template-columns: minmax(0, 1fr);
+    .plan {
+      position: static;
+    }
+    .plan svg {
+      max-height: 420px;
+    }
+  }
+`;
+
+const What = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 12px;
+  margin-bottom: 8px;
+`;
+
+const Before = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px 14px;
+  margin-top: 16px;
+`;
+
+const StartRow = styled.div`
+  position: sticky;
+  bottom: 0;
+  z-index: 1;
+  padding: 12px 0;
+  background: ${colour('paper')};
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 12px 18px;
+  .ways {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 8px 12px;
+  }
+  > button {
+    min-height: 64px;
+    padding-inline: 34px;
+    font-size: 21px;
+  }
+`;
+
+const Care = styled(Quiet)`
+  font-size: 16px;
+  max-width: 62ch;
+`;
+
+/** What the set will be, settled before it starts; the choices of last time stand. */
+export function SetUp({
+  athleteId,
+  room,
+  beacons,
+  onSource,
+  onStart,
+}: {
+  athleteId: string;
+  room: Room;
+  beacons: Beacons;
+  onSource: (source: SetSource) => void;
+  onStart: (settled: Settled, setup: DrillSetupReply) => Promise<void>;
+}): ReactElement {
+  return (
+    <OnSetup athleteId={athleteId}>
+      {(setup, ownRung) => <SetUpFor {...{ setup, ownRung, room, beacons, onSource, onStart }} />}
+    </OnSetup>
+  );
+}
+
+/** Why the markers have other colours than the pattern's own; `null` when they have not. */
+function colourWords({ athlete, pattern }: DrillSetupReply): string | null {
+  const changed = pattern.targets.filter(({ colour }) => !colourSeen(colour, athlete.colourVision));
+  if (changed.length === 0) return null;
+  const why =
+    athlete.colourVision === 'none'
+      ? 'does not tell colours apart'
+      : `does not tell ${athlete.colourVision.replace('-', ' from ')}`;
+  return `${athlete.name} ${why}: ${changed.map(({ letter }) => letter).join(', ')} shown in other colours. Put out cones to match, or go by shape and letter.`;
+}
+
+function SetUpFor({
+  setup,
+  ownRung,
+  room,
+  beacons,
+  onSource,
+  onStart,
+}: {
+  setup: DrillSetupReply;
+  ownRung: number;
+  room: Room;
+  beacons: Beacons;
+  onSource: (source: SetSource) => void;
+  onStart: (settled: Settled, setup: DrillSetupReply) => Promise<void>;
+}): ReactElement {
+  const [choices, keep] = useChoices();
+  const [others, setOthers] = useRota();
+  const hands = useHand();
+  const { source } = choices;
+  useEffect(() => onSource(source), [source, onSource]);
+  const [problem, setProblem] = useState<string | null>(null);
+  const seed = useSeed();
+  const { athlete, pattern } = setup;
+  const rung = rungOf(pattern, setup.rung);
+  const colours = colourWords(setup);
+  const words = wordsOfSet({ pattern, conditions: choices.conditions }).join(' ');
+  // Here there is a network; on the floor there may be none.
+  useEffect(() => void learnWords(words.split(' ')), [words]);
+
+  const start = () => {
+    const schedule = scheduleFor(setup, choices, seed);
+    if (!schedule.ok) {
+      setProblem(problemSentence(schedule.problem));
+      return;
+    }
+    const athleteIds = [athlete.id, ...others];
+    onStart({ athleteIds, patternId: pattern.id, choices, seed, hand: hands.hand }, setup).catch(
+      (error: unknown) => setProblem(error instanceof Error ? error.message : String(error)),
+    );
+  };
+
+  return (
+    <Page>
+      <Columns>
+        <div>
+          <What>
+            <PatternPicker pattern={pattern} />
+            <RungPicker pattern={pattern} own={ownRung} rung={setup.rung} />
+          </What>
+          <Headline>{athlete.name}, ready when you are.</Headline>
+          {athlete.note && <p style={{ margin: '10px 0 0', maxWidth: '60ch' }}>{athlete.note}</p>}
+          {colours && <p style={{ margin: '10px 0 0', maxWidth: '60ch' }}>{colours}</p>}
+          <Before>
+            <RotaPart athleteId={athlete.id} others={others} onChange={setOthers} />
+            <BeforePart athleteIds={[athlete.id, ...others]} patternId={pattern.id} />
+          </Before>
+          <ChoicesForm
+            setup={setup}
+            choices={choices}
+            handSdMs={hands.hand.sdMs}
+            turns={choices.sets * (1 + others.length)}
+            seed={seed}
+            onChange={keep}
+          >
+            {source === 'hand' && <HandPart hands={hands} />}
+            {source === 'sensor' && <BeaconsPart beacons={beacons} places={rung?.targets ?? []} />}
+          </ChoicesForm>
+          {problem && <Notice>{problem}</Notice>}
+          <StartRow>
+            <Button weight="main" autoFocus onPress={start}>
+              <Play size={22} aria-hidden /> Start the set
+            </Button>
+            <span className="ways">
+              <SecondScreen room={room} />
+              <SoundFile setup={setup} choices={choices} seed={seed} />
+            </span>
+          </StartRow>
+          <Care>
+            Warm up first. Keep the floor clear and dry, with free run-off round the markers. Stop
+            on pain, dizziness or breathlessness that does not settle.
+            {athlete.ageBand !== 'adult' &&
+              ` ${athlete.name} is ${athlete.ageBand}: a guardian must have agreed, and the load must suit the age.`}
+          </Care>
+        </div>
+        <div className="plan">
+          <FloorInPlay
+            pattern={{ ...pattern, targets: shownTargets(setup) }}
+            letters={rung?.targets ?? []}
+          />
+        </div>
+      </Columns>
+    </Page>
+  );
+}

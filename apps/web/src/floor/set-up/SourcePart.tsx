@@ -1,0 +1,87 @@
+import type { SetSource } from '@orthokin/contract';
+import type { ReactElement } from 'react';
+import { Label, RadioButton, RadioField, RadioGroup } from 'react-aria-components';
+import styled from 'styled-components';
+import { seconds } from '../../parts/format.js';
+import { colour } from '../../parts/tokens.js';
+
+const Options = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(290px, 1fr));
+  gap: 10px;
+  .react-aria-RadioButton {
+    display: block;
+    height: 100%;
+    padding: 10px 14px;
+    border: 1.5px solid ${colour('rule')};
+    border-radius: 4px;
+    cursor: pointer;
+    small {
+      display: block;
+      font-size: 15px;
+      line-height: 1.3;
+      color: ${colour('quiet')};
+    }
+  }
+  .react-aria-RadioButton[data-selected] {
+    border-color: ${colour('ink')};
+    box-shadow: inset 0 0 0 1.5px ${colour('ink')};
+    background: ${colour('raised')};
+  }
+  .react-aria-RadioButton[data-focus-visible] {
+    outline: 3px solid #2f6db5;
+    outline-offset: 2px;
+  }
+`;
+
+interface Source {
+  readonly value: SetSource;
+  readonly name: string;
+  readonly about: string;
+}
+
+/** What times the set. */
+export function SourcePart({
+  source,
+  handSdMs,
+  onChange,
+}: {
+  source: SetSource;
+  /** How sure one press of this person on this device is. */
+  handSdMs: number;
+  onChange: (source: SetSource) => void;
+}): ReactElement {
+  const sources: readonly Source[] = [
+    {
+      value: 'hand',
+      name: 'Hand',
+      about: `You press first move, action and home; one press is sure to about ${seconds(handSdMs)} s.`,
+    },
+    {
+      value: 'sensor',
+      name: 'Beacons',
+      about: 'Cue lights and mats at the markers time arrival and home.',
+    },
+    { value: 'none', name: 'Cues only', about: 'Nobody times; film it and mark it later.' },
+    {
+      value: 'simulated',
+      name: 'The simulated athlete',
+      about: 'Moves on the drawn floor; for trying a set out alone.',
+    },
+  ];
+  return (
+    <RadioGroup value={source} onChange={(value) => onChange(value as SetSource)}>
+      <Label className="label">Timed by</Label>
+      <Options>
+        {sources.map(({ value, name, about }) => (
+          <RadioField key={value} value={value}>
+            <RadioButton>
+              {name}
+              <small>{about}</small>
+            </RadioButton>
+          </RadioField>
+        ))}
+      </Options>
+    </RadioGroup>
+  );
+}

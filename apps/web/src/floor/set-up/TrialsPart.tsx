@@ -1,0 +1,109 @@
+import { FREEZE_AT, LATE_KINDS, MAX_MOVED_M } from '@orthokin/core/cue';
+import type { Conditions } from '@orthokin/core/drill';
+import { MOST_WATCHED, SEEN_FAULTS, type Fault } from '@orthokin/core/timing';
+import type { ReactElement } from 'react';
+import { NumberField } from '../../parts/form/NumberFields.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { Quiet } from '../../parts/Text.js';
+import { Choice, Fields } from './Choice.js';
+
+const percent = (share: number): string => `${Math.round(100 * share)} %`;
+
+/** The tests in a set, in words. */
+export function trialWords(conditions: Conditions): string {
+  const { catchShare, switchShare, freezeShare, freezeAt, late, varyM, watched } = conditions;
+  const said = [
+    catchShare > 0 && `${percent(catchShare)} catch`,
+    switchShare > 0 && `${percent(switchShare)} switch`,
+    freezeShare > 0 && `${percent(freezeShare)} freeze at the ${freezeAt}`,
+    late && `a ${late} at arrival`,
+    varyM > 0 && `targets moved by up to ${varyM.toFixed(1)} m`,
+    watched.length > 0 && `watching ${watched.join(' and ')}`,
+  ].filter((words) => words !== false && words !== null);
+  return said.length > 0 ? said.join(', ') : 'none';
+}
+
+const SHARES = [
+  ['catchShare', 'Catch trials', 'ready, and no cue comes'],
+  ['switchShare', 'Switched cues', 'the cue changes to another target'],
+  ['freezeShare', 'Freeze calls', 'hold still, be looked at'],
+] as const;
+
+/** What keeps a drill honest, and the faults to look out for. */
+export function TrialsPart({
+  conditions,
+  onChange,
+}: {
+  conditions: Conditions;
+  onChange: (change: Partial<Conditions>) => void;
+}): ReactElement {
+  const { freezeAt, freezeShare, switchShare, switchAfterMs, late, varyM, watched } = conditions;
+  const watch = (place: number, fault: Fault | 'none') => {
+    const kept = [...watched];
+    kept.splice(place, 1, ...(fault === 'none' ? [] : [fault]));
+    onChange({ watched: [...new Set(kept)] });
+  };
+  return (
+    <Choice title="Tests and faults" says={trialWords(conditions)}>
+      <Fields>
+        {SHARES.map(([name, label]) => (
+          <NumberField
+            key={name}
+            label={label}
+            unit="%"
+            min={0}
+            max={50}
+            value={100 * conditions[name]}
+            onChange={(share) => onChange({ [name]: share / 100 })}
+          />
+        ))}
+        {switchShare > 0 && (
+          <NumberField
+            label="Switched after"
+            unit="ms"
+            min={1}
+            max={1000}
+            value={switchAfterMs}
+            onChange={(ms) => onChange({ switchAfterMs: Math.round(ms) })}
+          />
+        )}
+        {freezeShare > 0 && (
+          <SelectField
+            label="Freeze at the"
+            value={freezeAt}
+            options={FREEZE_AT}
+            onChange={(at) => onChange({ freezeAt: at })}
+          />
+        )}
+        <SelectField
+          label="Shown at arrival"
+          value={late ?? 'nothing'}
+          options={['nothing', ...LATE_KINDS] as const}
+          onChange={(kind) => onChange({ late: kind === 'nothing' ? null : kind })}
+        />
+        <NumberField
+          label="Target moved by up to"
+          unit="m"
+          decimals={1}
+          min={0}
+          max={MAX_MOVED_M}
+          value={varyM}
+          onChange={(metres) => onChange({ varyM: metres })}
+        />
+        {Array.from({ length: MOST_WATCHED }, (_, place) => (
+          <SelectField
+            key={place}
+            label={`Watched fault ${place + 1}`}
+            value={watched[place] ?? 'none'}
+            options={['none', ...SEEN_FAULTS] as const}
+            onChange={(fault) => watch(place, fault)}
+          />
+        ))}
+      </Fields>
+      <Quiet style={{ fontSize: 16 }}>
+        Catch: {SHARES[0][2]}; shows who goes early. Switch: {SHARES[1][2]}; shows who has made up
+        their mind too soon. Freeze: {SHARES[2][2]}. None of these is timed against limits.
+      </Quiet>
+    </Choice>
+  );
+}

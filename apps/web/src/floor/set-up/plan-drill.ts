@@ -1,0 +1,109 @@
+import type { ClubReply, DrillSetupReply, SetSource } from '@orthokin/contract';
+import { makeSchedule, MAX_REPS, seededRandom, type Cue } from '@orthokin/core/cue';
+import { PLAIN_CONDITIONS, type Conditions } from '@orthokin/core/drill';
+import { seenTargets, type Target } from '@orthokin/core/floor';
+import { rungOf } from '@orthokin/core/pattern';
+import type { Result } from '@orthokin/core/result';
+import { DEFAULT_FALSE_START_MS, DEFAULT_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
+import { v7 } from 'uuid';
+import { UNCALIBRATED } from '../../drill/hand.js';
+import type { DrillPlan } from '../../drill/run.js';
+
+/** What the coach settles before a set; kept for the next one. */
+export interface DrillChoices {
+  readonly source: SetSource;
+  readonly reps: number;
+  /** Seconds of work; used in place of reps where `conditions.workMs` is not null. */
+  readonly seconds: number;
+  readonly sets: number;
+  /** One part of work to so many of rest. */
+  readonly restRatio: number;
+  readonly conditions: Conditions;
+}
+
+/** What the set-up settles: enough to run everything. */
+export interface Settled {
+  readonly athleteIds: readonly string[];
+  readonly patternId: string;
+  readonly choices: DrillChoices;
+  readonly seed: number;
+  readonly hand: DrillPlan['hand'];
+}
+
+export const DEFAULT_CHOICES: DrillChoices = {
+  source: 'hand',
+  reps: 10,
+  seconds: 20,
+  sets: 1,
+  restRatio: 2,
+  conditions: PLAIN_CONDITIONS,
+};
+
+/** Nobody is cued more often than this. */
+const LEAST_CYCLE_MS = 1200;
+
+/** How many cues a set can need. */
+export const repsOf = ({ reps, conditions }: DrillChoices): number =>
+  conditions.workMs === null
+    ? reps
+    : Math.min(MAX_REPS, Math.ceil(conditions.workMs / LEAST_CYCLE_MS));
+
+/** The cues of a set on the athlete's rung, drawn from the seed. */
+export function scheduleFor(
+  { pattern, rung }: Pick<DrillSetupReply, 'pattern' | 'rung'>,
+  choices: DrillChoices,
+  seed: number,
+): Result<Cue[]> {
+  const targets = rungOf(pattern, rung)?.targets ?? [];
+  return makeSchedule(
+    { ...choices.conditions, targets, reps: repsOf(choices) },
+    seededRandom(seed),
+  );
+}
+
+/** The pattern's targets in colours the athlete tells apart. */
+export const shownTargets = ({ athlete, pattern }: DrillSetupReply): Target[] =>
+  seenTargets(pattern.targets, athlete.colourVision);
+
+/** The calendar day where the device is. */
+function localDay(at: Date): string {
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
+}
+
+/** A set on the athlete's own rung, in colours the athlete tells apart. */
+export function planDrill(
+  club: ClubReply,
+  setup: DrillSetupReply,
+  choices: DrillChoices,
+  seed: number,
+  startedAtEpochMs: number,
+  hand: DrillPlan['hand'] = UNCALIBRATED,
+): Result<DrillPlan> {
+  const schedule = scheduleFor(setup, choices, seed);
+  if (!schedule.ok) return schedule;
+  const startedAt = new Date(startedAtEpochMs);
+  const { athlete, pattern } = setup;
+  return {
+    ok: true,
+    value: {
+      id: v7(),
+      clubId: club.clubId,
+      athlete,
+      pattern: { ...pattern, targets: shownTargets(setup) },
+      rung: setup.rung,
+      source: choices.source,
+      seed,
+      conditions: choices.conditions,
+      reps: repsOf(choices),
+      cues: schedule.value,
+      falseStartMs: DEFAULT_FALSE_START_MS,
+      responseLimitMs: DEFAULT_RESPONSE_LIMIT_MS,
+      startedAt: startedAt.toISOString(),
+      day: localDay(startedAt),
+      sessionsBefore: setup.sessionsBefore,
+      simulated: setup.simulated,
+      hand: { biasMs: hand.biasMs, sdMs: hand.sdMs },
+    },
+  };
+}

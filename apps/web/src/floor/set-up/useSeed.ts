@@ -1,0 +1,10 @@
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+
+/** The seed of the address, so that a set can be run again as it was; else a new one. */
+export function useSeed(): number {
+  const [params] = useSearchParams();
+  const [drawn] = useState(() => crypto.getRandomValues(new Uint32Array(1))[0] ?? 1);
+  const given = Number(params.get('seed') ?? NaN);
+  return Number.isInteger(given) && given >= 0 && given < 2 ** 32 ? given : drawn;
+}

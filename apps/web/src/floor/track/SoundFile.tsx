@@ -1,0 +1,68 @@
+import type { DrillSetupReply } from '@orthokin/contract';
+import { problemSentence } from '@orthokin/core/result';
+import { AudioLines } from 'lucide-react';
+import { useState, type ReactElement } from 'react';
+import { v7 } from 'uuid';
+import { useClub } from '../../club/queries.js';
+import { Session } from '../../drill/session.js';
+import { epochNow } from '../../drill/set-clock.js';
+import { trackOf } from '../../drill/track.js';
+import { useSender } from '../../log/sender-context.js';
+import { Button } from '../../parts/Button.js';
+import { download, fileName } from '../../parts/download.js';
+import { planDrill, type DrillChoices } from '../set-up/plan-drill.js';
+import { renderTrack } from './render-track.js';
+
+/**
+ * The set as a sound file, for any speaker. Its schedule is kept as a set that nobody has timed
+ * yet, its clock at zero with the start tone: whatever is timed later is joined to it there.
+ */
+export function SoundFile({
+  setup,
+  choices,
+  seed,
+}: {
+  setup: DrillSetupReply;
+  choices: DrillChoices;
+  seed: number;
+}): ReactElement {
+  const club = useClub();
+  const sender = useSender();
+  const [said, setSaid] = useState<string | null>(null);
+  const make = async () => {
+    const made = planDrill(club, setup, { ...choices, source: 'none' }, seed, epochNow());
+    if (!made.ok) throw new Error(problemSentence(made.problem));
+    const plan = made.value;
+    const file = new Blob([await renderTrack(plan)], { type: 'audio/wav' });
+    download(fileName(`cues ${plan.athlete.name} ${plan.pattern.name}`, 'wav'), file);
+    const session = await Session.start(plan, sender);
+    for (const cue of plan.cues) {
+      const atMs = trackOf(plan).cuesMs.get(cue.ordinal);
+      if (atMs === undefined) {
+        await session.commit({ type: 'held', repId: v7(), atMs: 0 });
+        continue;
+      }
+      const event = { name: 'cue', atMs: Math.round(atMs), sdMs: 0, source: 'sensor' } as const;
+      await session.commit({ type: 'cued', repId: v7(), cue: event });
+      await session.commit({ type: 'ran out', atMs: Math.round(atMs) });
+    }
+    await session.commit({ type: 'ended', at: new Date(epochNow()).toISOString() });
+    setSaid('Saved. Its cues are kept as a set, to be marked from the start tone on.');
+  };
+  const isCalled = choices.conditions.order === 'called';
+  return (
+    <>
+      <Button
+        isDisabled={isCalled}
+        onPress={() =>
+          void make().catch((error: unknown) =>
+            setSaid(error instanceof Error ? error.message : String(error)),
+          )
+        }
+      >
+        <AudioLines size={18} aria-hidden /> As a sound file
+      </Button>
+      {said && <span role="status">{said}</span>}
+    </>
+  );
+}

@@ -1,0 +1,68 @@
+import { encodeWav } from '@orthokin/core/formats';
+import type { DrillPlan } from '../../drill/run.js';
+import { cueWords, wordsOfSet } from '../../drill/cue-words.js';
+import { trackOf, type TrackSound } from '../../drill/track.js';
+import { beepOn } from '../../sound/audio.js';
+import { clipsOf, learnWords, WORD_GAP_S } from '../../sound/spoken.js';
+import { cueBeep } from '../../screens/sounds.js';
+
+/** Enough for speech and tones, and half the size of a disc's. */
+const RATE_HZ = 22_050;
+/** Silence before the start tone, so that no player swallows it. */
+const LEAD_S = 0.5;
+
+const START = { hz: 440, lengthS: 0.6, level: 0.6 };
+const TICK = { hz: 520, lengthS: 0.09, level: 0.4 };
+
+function schedule(audio: OfflineAudioContext, plan: DrillPlan, { atMs, what }: TrackSound): void {
+  const at = LEAD_S + atMs / 1000;
+  const say = (words: readonly string[]) => {
+    let next = at;
+    for (const buffer of clipsOf(words)) {
+      const source = new AudioBufferSourceNode(audio, { buffer });
+      source.connect(audio.destination);
+      source.start(next);
+      next += buffer.duration + WORD_GAP_S;
+    }
+  };
+  switch (what.kind) {
+    case 'start':
+      beepOn(audio, START, at);
+      break;
+    case 'tick':
+      beepOn(audio, TICK, at);
+      break;
+    case 'rest':
+    case 'freeze':
+      say([what.kind]);
+      break;
+    case 'cue':
+    case 'switch': {
+      // A track has no screen: where a tone would not say which target, the cue is spoken.
+      const beep = cueBeep(plan, what.letter);
+      if (beep) beepOn(audio, beep, at);
+      else say(cueWords(plan, what.letter));
+    }
+  }
+}
+
+/** A whole set as a WAV file: any speaker can run it. */
+export async function renderTrack(plan: DrillPlan): Promise<Uint8Array<ArrayBuffer>> {
+  const spoken: DrillPlan = {
+    ...plan,
+    conditions: {
+      ...plan.conditions,
+      cueKinds:
+        plan.conditions.cueKinds.includes('tone') && plan.conditions.cueKinds.length === 1
+          ? ['tone']
+          : ['spoken'],
+    },
+  };
+  await learnWords(wordsOfSet(spoken));
+  const { sounds, lengthMs } = trackOf(spoken);
+  const length = Math.ceil((LEAD_S + lengthMs / 1000) * RATE_HZ);
+  const audio = new OfflineAudioContext(1, length, RATE_HZ);
+  for (const sound of sounds) schedule(audio, spoken, sound);
+  const rendered = await audio.startRendering();
+  return encodeWav(rendered.getChannelData(0), RATE_HZ);
+}

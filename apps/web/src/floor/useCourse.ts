@@ -1,0 +1,80 @@
+import type { DrillSetupReply } from '@orthokin/contract';
+import { problemSentence } from '@orthokin/core/result';
+import { useEffect, useRef, useState } from 'react';
+import { v7 } from 'uuid';
+import { useClub, useFetchSetup } from '../club/queries.js';
+import { beginCourse, turnOf, type Course } from '../drill/course.js';
+import type { DrillPlan } from '../drill/run.js';
+import { epochNow } from '../drill/set-clock.js';
+import { holdDrill } from '../log/drill-lock.js';
+import { learnWords } from '../sound/spoken.js';
+import { wordsOfSet } from '../drill/cue-words.js';
+import { keepCourse, passedOn, setupOf, type KeptCourse } from './kept-course.js';
+import { planDrill, type Settled } from './set-up/plan-drill.js';
+
+export interface Courses {
+  readonly course: Course | null;
+  /** Nothing comes after the turn that is on. */
+  readonly isLast: boolean;
+  readonly nameOf: (athleteId: string) => string;
+  /** Fetches all that the course needs, so that it runs on when the network goes. */
+  readonly settle: (settled: Settled, own: DrillSetupReply) => Promise<void>;
+  /** Takes up a course that was broken off. */
+  readonly takeUp: (kept: KeptCourse) => void;
+  /** The set of the turn that is on, from now. */
+  readonly plan: () => Promise<DrillPlan>;
+  /** The turn is over; false when it was the last. */
+  readonly passOn: (workMs: number | null) => boolean;
+  readonly drop: () => void;
+}
+
+/** The sets settled together: whose turn it is, and what each of them needs. */
+export function useCourse(): Courses {
+  const club = useClub();
+  const fetchSetup = useFetchSetup();
+  const [shown, setShown] = useState<KeptCourse | null>(null);
+  // Where a set starts from within the same press, state would still be the old one.
+  const now = useRef<KeptCourse | null>(null);
+  const be = (kept: KeptCourse | null) => {
+    now.current = kept;
+    setShown(kept);
+    keepCourse(kept);
+  };
+  const id = shown?.id;
+  useEffect(() => (id === undefined ? undefined : holdDrill(id)), [id]);
+  return {
+    course: shown?.course ?? null,
+    isLast: shown === null || shown.course.place >= shown.course.turns.length - 1,
+    nameOf: (athleteId) => (shown && setupOf(shown, athleteId)?.athlete.name) ?? '',
+    settle: async (settled, own) => {
+      const others = settled.athleteIds.filter((other) => other !== own.athlete.id);
+      const fetched = await Promise.all(
+        others.map((other) => fetchSetup(other, settled.patternId)),
+      );
+      const { sets, restRatio } = settled.choices;
+      const course = beginCourse(settled.athleteIds, sets, restRatio);
+      be({ id: v7(), course, settled, setups: [own, ...fetched], on: null, done: null });
+    },
+    takeUp: be,
+    plan: async () => {
+      const current = now.current;
+      const turn = current && turnOf(current.course);
+      const setup = turn && setupOf(current, turn.athleteId);
+      if (!setup) throw new Error('Nobody is next.');
+      const { choices, seed, hand } = current.settled;
+      await learnWords(wordsOfSet({ pattern: setup.pattern, conditions: choices.conditions }));
+      const own = (seed + current.course.place) >>> 0;
+      const plan = planDrill(club, setup, choices, own, epochNow(), hand);
+      if (!plan.ok) throw new Error(problemSentence(plan.problem));
+      be({ ...current, on: plan.value.id });
+      return plan.value;
+    },
+    passOn: (workMs) => {
+      if (!now.current) return false;
+      const next = passedOn(now.current, workMs);
+      be(next);
+      return turnOf(next.course) !== undefined;
+    },
+    drop: () => be(null),
+  };
+}

@@ -1,0 +1,124 @@
+import { isRoomCode, ROOM_LENGTH } from '@orthokin/contract/room';
+import { useState, type ReactElement } from 'react';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import styled from 'styled-components';
+import { allowSound } from '../sound/audio.js';
+import { Button } from '../parts/Button.js';
+import { Headline, Page, Quiet } from '../parts/Text.js';
+import { colour, MONO } from '../parts/tokens.js';
+import { JoinedScreen } from './JoinedScreen.js';
+
+const Ways = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
+  gap: 14px;
+  margin-top: 22px;
+  button {
+    min-height: 110px;
+    flex-direction: column;
+    white-space: normal;
+    font-size: 20px;
+  }
+  small {
+    font-size: 16px;
+    font-weight: 450;
+  }
+`;
+
+const CodeForm = styled.form`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  margin-top: 22px;
+  input {
+    width: 260px;
+    padding: 10px 14px;
+    border: 1.5px solid ${colour('rule')};
+    border-radius: 4px;
+    background: ${colour('raised')};
+    color: ${colour('ink')};
+    font: 700 34px ${MONO};
+    letter-spacing: 0.08em;
+    text-transform: uppercase;
+  }
+`;
+
+const ROLES = [
+  ['cues', 'Show the cues', 'Large, for the athlete; at the same moment as the drill’s screen.'],
+  ['caller', 'Call the targets', 'For a partner, in a set whose order is called by a person.'],
+  ['panel', 'Be the coach’s panel', 'Time by hand, pause, strike out and say faults from here.'],
+] as const;
+type JoinRole = (typeof ROLES)[number][0];
+
+function AskCode({ given }: { given: string }): ReactElement {
+  const navigate = useNavigate();
+  const [code, setCode] = useState(given.toUpperCase());
+  const [problem, setProblem] = useState<string | null>(
+    given === '' ? null : `${given} is not a code of the drill's screen.`,
+  );
+  return (
+    <Page>
+      <Headline>Join a drill</Headline>
+      <Quiet>Type the code that the drill’s screen shows under “Second screen”.</Quiet>
+      <CodeForm
+        onSubmit={(event) => {
+          event.preventDefault();
+          const typed = code.trim().toUpperCase();
+          if (isRoomCode(typed)) void navigate(`/join/${typed}`);
+          else
+            setProblem(
+              `${typed || 'Nothing'} given; a code has ${ROOM_LENGTH} letters and figures.`,
+            );
+        }}
+      >
+        <input
+          aria-label="Code"
+          autoFocus
+          autoCapitalize="characters"
+          autoComplete="off"
+          spellCheck={false}
+          maxLength={ROOM_LENGTH}
+          value={code}
+          onChange={(event) => setCode(event.target.value)}
+        />
+        <Button weight="main" type="submit">
+          Join
+        </Button>
+      </CodeForm>
+      {problem && <p role="alert">{problem}</p>}
+    </Page>
+  );
+}
+
+/** Another screen joins a drill: by its code, as what. */
+export function JoinPage(): ReactElement {
+  const { code = '' } = useParams();
+  const [params, setParams] = useSearchParams();
+  // Sound needs a press on this very page: an address alone does not start it.
+  const [pressed, setPressed] = useState(false);
+  const role = ROLES.find(([name]) => name === params.get('as'))?.[0];
+  if (!isRoomCode(code)) return <AskCode key={code} given={code} />;
+  const choose = async (name: JoinRole) => {
+    await allowSound();
+    setPressed(true);
+    setParams({ as: name }, { replace: true });
+  };
+  if (role && pressed) return <JoinedScreen room={code} role={role} />;
+  return (
+    <Page>
+      <Headline>{code}: what is this screen to be?</Headline>
+      <Ways>
+        {ROLES.map(([name, words, about]) => (
+          <Button
+            key={name}
+            weight={role === name ? 'main' : 'plain'}
+            onPress={() => void choose(name)}
+          >
+            {words}
+            <small>{about}</small>
+          </Button>
+        ))}
+      </Ways>
+    </Page>
+  );
+}

@@ -1,0 +1,92 @@
+import type { LiveRole } from '@orthokin/contract';
+import { useEffect, useState } from 'react';
+import { flushSync } from 'react-dom';
+import { Channel } from '../live/channel.js';
+import type { RunNews, SetNews } from '../live/messages.js';
+import { PeerClock } from '../live/peer-clock.js';
+import { learnWords } from '../sound/spoken.js';
+import { wordsOfSet } from '../drill/cue-words.js';
+import type { CuePlan } from '../drill/cue-plan.js';
+import { Cancels } from '../screens/cancels.js';
+import {
+  NOTHING_SHOWN,
+  onClock,
+  present,
+  type Presentation,
+  type Shown,
+} from '../screens/present.js';
+
+/** What a joined screen knows of the drill. */
+export interface Joined {
+  readonly channel: Channel | null;
+  readonly clock: PeerClock | null;
+  /** `null` while no set is on. */
+  readonly set: SetNews | null;
+  readonly run: RunNews | null;
+  readonly shown: Shown;
+}
+
+export const cuePlanOf = ({ targets, cueKinds }: SetNews): CuePlan => ({
+  pattern: { targets },
+  conditions: { cueKinds },
+});
+
+/** Joins a room and follows its drill; cues are shown and sounded when the drill's screen does. */
+export function useJoined(room: string, role: LiveRole): Joined {
+  const [way, setWay] = useState<{ channel: Channel; clock: PeerClock } | null>(null);
+  const [set, setSet] = useState<SetNews | null>(null);
+  const [run, setRun] = useState<RunNews | null>(null);
+  const [shown, setShown] = useState<Shown>(NOTHING_SHOWN);
+  useEffect(() => {
+    const channel = new Channel(room, role);
+    const clock = new PeerClock(channel);
+    const cancels = new Cancels();
+    let plan: CuePlan | null = null;
+    let waiting: Presentation | null = null;
+    const begin = (coming: Presentation) => {
+      cancels.cancel();
+      waiting = plan ? null : coming;
+      // A cue whose time here is not known yet is shown when it comes: late beats never.
+      const onPage = onClock(coming, (ms) => clock.toPage(ms) ?? performance.now());
+      if (plan)
+        present(
+          plan,
+          onPage,
+          (change) => flushSync(() => setShown((now) => ({ ...now, ...change }))),
+          cancels,
+        );
+    };
+    const clear = () => {
+      cancels.cancel();
+      setShown(NOTHING_SHOWN);
+    };
+    const stops = [
+      channel.on('set', ({ body }) => {
+        const news = body as unknown as SetNews;
+        plan = cuePlanOf(news);
+        setSet(news);
+        void learnWords(wordsOfSet(plan));
+        // The first cue of a set can be announced before the set is.
+        if (waiting) begin(waiting);
+      }),
+      channel.on('run', ({ body }) => setRun(body as unknown as RunNews)),
+      channel.on('coming', ({ body }) => begin(body as unknown as Presentation)),
+      channel.on('clear', clear),
+      channel.on('over', () => {
+        clear();
+        setSet(null);
+        setRun(null);
+      }),
+    ];
+    // eslint-disable-next-line react-hooks/set-state-in-effect -- a connection is made, not derived
+    setWay({ channel, clock });
+    return () => {
+      for (const stop of stops) stop();
+      cancels.cancel();
+      clock.stop();
+      channel.leave();
+      setWay(null);
+    };
+  }, [room, role]);
+  return { channel: way?.channel ?? null, clock: way?.clock ?? null, set, run, shown };
+}

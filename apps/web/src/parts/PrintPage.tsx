@@ -1,0 +1,59 @@
+import { ArrowLeft, Printer } from 'lucide-react';
+import type { ReactElement, ReactNode } from 'react';
+import styled from 'styled-components';
+import { Button, ButtonLink } from './Button.js';
+import { Page } from './Text.js';
+
+const Ways = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  margin-bottom: 22px;
+`;
+
+/** A sheet of paper: always with lights on, without the shell when it is printed. */
+const Paper = styled.div`
+  color: var(--ink);
+  background: var(--paper);
+  @media screen {
+    max-width: 210mm;
+    padding: 10mm;
+    background: #fff;
+    border: 1px solid var(--rule);
+  }
+  @media print {
+    background: #fff;
+  }
+  h1 {
+    margin: 0;
+    font-size: 26px;
+    line-height: 1.2;
+  }
+`;
+
+/** A page made to be printed, with the ways to print it and back. */
+export const PrintPage = ({
+  back,
+  backWords,
+  ways,
+  children,
+}: {
+  back: string;
+  backWords: string;
+  /** What else can be done with the sheet. */
+  ways?: ReactNode;
+  children: ReactNode;
+}): ReactElement => (
+  <Page>
+    <Ways className="no-print">
+      <ButtonLink to={back}>
+        <ArrowLeft size={18} aria-hidden /> {backWords}
+      </ButtonLink>
+      <Button weight="main" onPress={() => window.print()}>
+        <Printer size={18} aria-hidden /> Print
+      </Button>
+      {ways}
+    </Ways>
+    <Paper data-theme="light">{children}</Paper>
+  </Page>
+);

@@ -1,0 +1,61 @@
+import type { ReactElement, ReactNode } from 'react';
+import styled from 'styled-components';
+import { colour, MONO } from '../parts/tokens.js';
+
+const Scroll = styled.div`
+  overflow-x: auto;
+`;
+
+const Table = styled.table`
+  border-collapse: collapse;
+  width: 100%;
+  font-size: 16px;
+  white-space: nowrap;
+  caption {
+    padding: 0 0 6px;
+    font-weight: 650;
+    text-align: left;
+  }
+  th {
+    font-weight: 450;
+    text-align: right;
+    color: ${colour('quiet')};
+  }
+  th:first-child {
+    text-align: left;
+    padding-left: 0;
+  }
+  td,
+  th {
+    padding: 7px 0 7px 16px;
+    border-bottom: 1px solid ${colour('rule')};
+    vertical-align: top;
+  }
+  td {
+    font-family: ${MONO};
+    text-align: right;
+  }
+  td.words,
+  th.words {
+    font-family: inherit;
+    text-align: left;
+    white-space: normal;
+    min-width: 14ch;
+  }
+`;
+
+/** Figures in rows and columns; wider than its place, it scrolls by itself and by key. */
+export const FiguresTable = ({
+  caption,
+  children,
+}: {
+  caption: string;
+  children: ReactNode;
+}): ReactElement => (
+  <Scroll tabIndex={0} role="region" aria-label={caption}>
+    <Table>
+      <caption>{caption}</caption>
+      {children}
+    </Table>
+  </Scroll>
+);

@@ -1,0 +1,160 @@
+import type { AthleteCourseReply } from '@orthokin/contract';
+import {
+  isItBetter,
+  speedAgainstTechnique,
+  type Better,
+  type CourseDuration,
+} from '@orthokin/core/stats';
+import { GitCompareArrows, Printer } from 'lucide-react';
+import { useMemo, type ReactElement } from 'react';
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
+import { useCourse } from '../../club/queries.js';
+import { ButtonLink } from '../../parts/Button.js';
+import { count, dayWords } from '../../parts/format.js';
+import { Failed } from '../../parts/Notice.js';
+import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
+import {
+  betterSentence,
+  doubtSentence,
+  tradeSentence,
+  whyNotSentence,
+} from '../words/change-words.js';
+import { CloserLook } from './CloserLook.js';
+import { CourseChart } from './CourseChart.js';
+import { CourseControls } from './CourseControls.js';
+import { kindsOf, spansOf, useCourseView, type Kind } from '../course-view.js';
+import { ForecastPart } from './ForecastPart.js';
+import { SetsTable } from './SetsTable.js';
+import { TechniqueChart } from './TechniqueChart.js';
+
+const Ways = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  margin: 18px 0 6px;
+`;
+
+const Part = styled.section`
+  margin-top: 30px;
+  max-width: 1080px;
+  p {
+    max-width: 78ch;
+    margin: 0 0 8px;
+  }
+`;
+
+/** One athlete over weeks: is it better, where the course leads, and what stands behind it. */
+export function AthletePage(): ReactElement {
+  const { athleteId = '' } = useParams();
+  const course = useCourse(athleteId);
+  if (course.data) return <Course course={course.data} />;
+  return (
+    <Page>
+      {course.error ? (
+        <Failed error={course.error} again={() => void course.refetch()} />
+      ) : (
+        <Quiet>Reading the weeks…</Quiet>
+      )}
+    </Page>
+  );
+}
+
+function Course({ course }: { course: AthleteCourseReply }): ReactElement {
+  const kinds = useMemo(() => kindsOf(course), [course]);
+  const [view, change] = useCourseView();
+  const kind = kinds.find(({ key }) => key === view.kind) ?? kinds[0];
+  if (!kind)
+    return (
+      <Page>
+        <Headline>{course.athlete.name} has not been timed yet.</Headline>
+        <Ways>
+          <ButtonLink to={`/floor/${course.athlete.id}`} $weight="main">
+            Start a drill
+          </ButtonLink>
+        </Ways>
+      </Page>
+    );
+  return <CourseOfKind course={course} kinds={kinds} kind={kind} view={view} change={change} />;
+}
+
+/** What was compared, in words. */
+const basisWords = (basis: string, { before, after }: Pick<Better, 'before' | 'after'>): string => {
+  const days = (sets: Better['before']) => {
+    const [first, last] = [sets[0], sets.at(-1)];
+    if (!first || !last) return 'no day';
+    const [from, to] = [first, last].map(({ atMs }) => dayWords(new Date(atMs).toISOString()));
+    return from === to ? from : `${from} to ${to}`;
+  };
+  return `Compared by ${basis}: ${days(before)} against ${days(after)}, rung ${before[0]?.rung ?? '?'}.`;
+};
+
+function CourseOfKind({
+  course,
+  kinds,
+  kind,
+  view,
+  change,
+}: {
+  course: AthleteCourseReply;
+  kinds: readonly Kind[];
+  kind: Kind;
+  view: ReturnType<typeof useCourseView>[0];
+  change: ReturnType<typeof useCourseView>[1];
+}): ReactElement {
+  const { athlete } = course;
+  const { sets } = kind;
+  const duration: CourseDuration = view.duration;
+  const spans = spansOf(sets, view);
+  const better = isItBetter(spans.before, spans.after, sets, duration);
+  const compared = better.ok ? better.value : null;
+  const ids = (some: readonly { setId: string }[]) => some.map(({ setId }) => setId).join(',');
+  return (
+    <Page>
+      <Quiet>
+        {athlete.name}, {athlete.hand}-handed, {athlete.ageBand}. {athlete.note}
+      </Quiet>
+      <Headline>
+        {better.ok ? betterSentence(better.value, duration) : whyNotSentence(better.problem)}
+      </Headline>
+      {compared && (
+        <>
+          <p style={{ maxWidth: '78ch', margin: '10px 0 0' }}>{doubtSentence(compared)}</p>
+          <Quiet style={{ marginTop: 6 }}>{basisWords(spans.basis, compared)}</Quiet>
+        </>
+      )}
+      <Ways className="no-print">
+        {compared && (
+          <ButtonLink
+            to={`/review/compare?a=${ids(compared.before)}&b=${ids(compared.after)}&duration=${duration}`}
+          >
+            <GitCompareArrows size={18} aria-hidden /> Before and after, side by side
+          </ButtonLink>
+        )}
+        <ButtonLink to={`/review/athletes/${athlete.id}/report`}>
+          <Printer size={18} aria-hidden /> Report to print
+        </ButtonLink>
+      </Ways>
+      <CourseControls kinds={kinds} kind={kind} view={view} onChange={change} />
+      <Part aria-label="Course">
+        <CourseChart course={course} kind={kind} duration={duration} />
+      </Part>
+      <Part>
+        <Heading>Speed against technique</Heading>
+        <p>{tradeSentence(speedAgainstTechnique(sets))}</p>
+        <TechniqueChart kind={kind} />
+      </Part>
+      <ForecastPart course={course} kind={kind} duration={duration} />
+      <Part id="closer">
+        <CloserLook course={course} kind={kind} />
+      </Part>
+      <Part>
+        <SetsTable course={course} kind={kind} />
+        <Quiet style={{ marginTop: 10, fontSize: 16 }}>
+          {count(course.sets.length, 'set')} in all.{' '}
+          <Link to="/review/data">Take them out as files</Link>
+        </Quiet>
+      </Part>
+    </Page>
+  );
+}

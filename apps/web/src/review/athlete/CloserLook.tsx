@@ -1,0 +1,85 @@
+import type { AthleteCourseReply } from '@orthokin/contract';
+import { rungOf } from '@orthokin/core/pattern';
+import { useMemo, useState, type ReactElement } from 'react';
+import { useLocation } from 'react-router';
+import { useAthleteReps } from '../../club/queries.js';
+import { Button } from '../../parts/Button.js';
+import { Failed } from '../../parts/Notice.js';
+import { Heading, Quiet } from '../../parts/Text.js';
+import { useSum } from '../sums/useSum.js';
+import { Working } from '../sums/Working.js';
+import {
+  hickSentence,
+  medianSentence,
+  sidesSentence,
+  tailSentence,
+} from '../words/closer-words.js';
+import type { Kind } from '../course-view.js';
+
+/** Sides, lapses and the price of choice: read from every rep, so only when asked for. */
+export function CloserLook({
+  course: { athlete },
+  kind: { sets, pattern },
+}: {
+  course: AthleteCourseReply;
+  kind: Kind;
+}): ReactElement {
+  const { hash } = useLocation();
+  const [isOpen, setOpen] = useState(hash === '#closer');
+  const [first] = sets;
+  const rung = sets.at(-1)?.rung ?? 1;
+  const pool =
+    isOpen && first
+      ? {
+          patternId: first.patternId,
+          patternVersion: first.patternVersion,
+          ...{ source: first.source, sense: first.sense },
+        }
+      : null;
+  const reps = useAthleteReps(athlete.id, pool);
+  const sum = useMemo(() => {
+    if (!reps.data || !pattern) return null;
+    const rungs = new Map(sets.map(({ setId, rung: own }) => [setId, own]));
+    return {
+      kind: 'closer' as const,
+      reps: reps.data,
+      targets: pattern.targets,
+      rung,
+      sets: reps.data.setIds.map((id) => {
+        const own = rungs.get(id) ?? 0;
+        return { rung: own, choices: rungOf(pattern, own)?.targets.length ?? 0 };
+      }),
+    };
+  }, [reps.data, pattern, sets, rung]);
+  const working = useSum<'closer'>(sum);
+  const { answer } = working;
+  return (
+    <>
+      <Heading>A closer look</Heading>
+      {!isOpen && (
+        <Button onPress={() => setOpen(true)}>Sides, lapses and the price of choice</Button>
+      )}
+      {isOpen && reps.error && <Failed error={reps.error} again={() => void reps.refetch()} />}
+      {isOpen && reps.isPending && <Quiet>Reading every rep…</Quiet>}
+      {isOpen && sum && <Working of={working} what="closer look" />}
+      {answer && (
+        <>
+          <p>{sidesSentence(answer.sides)}</p>
+          <p>{tailSentence(answer.tail)}</p>
+          <p>{hickSentence(answer.hick)}</p>
+          <p>
+            {(['reaction', 'recovery', 'cycle'] as const)
+              .flatMap((name) => {
+                const own = answer.medians[name];
+                return own ? [medianSentence(name, own)] : [];
+              })
+              .join(' ')}
+          </p>
+          <Quiet style={{ fontSize: 16 }}>
+            All but the price of choice: rung {rung} only, since other rungs have other ways to go.
+          </Quiet>
+        </>
+      )}
+    </>
+  );
+}

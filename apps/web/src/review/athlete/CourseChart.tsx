@@ -1,0 +1,114 @@
+import type { AthleteCourseReply, CourseSetReply } from '@orthokin/contract';
+import { byDay, type CourseDuration } from '@orthokin/core/stats';
+import { useCallback, type ReactElement } from 'react';
+import { axisLook, tooltipLook } from '../../parts/chart/axes.js';
+import { Chart, type Palette } from '../../parts/chart/Chart.js';
+import { capital, count, dayWords, secondsWithUnit } from '../../parts/format.js';
+import { PHASE_COLOURS } from '../../parts/phases.js';
+import type { Kind } from '../course-view.js';
+
+/** Durations that are a phase have its colour; the others are ink. */
+const inkOf = (duration: CourseDuration, palette: Palette): string =>
+  duration === 'response' || duration === 'cycle' ? palette.ink : PHASE_COLOURS[duration];
+
+const SYMBOLS = ['circle', 'diamond', 'triangle', 'rect', 'roundRect', 'pin'] as const;
+const symbolOf = (rung: number): string => SYMBOLS[(rung - 1) % SYMBOLS.length] ?? 'circle';
+
+/** Every set of a kind on one time axis, rung by rung, with moves and notes where they fell. */
+export function CourseChart({
+  course,
+  kind,
+  duration,
+}: {
+  course: AthleteCourseReply;
+  kind: Kind;
+  duration: CourseDuration;
+}): ReactElement {
+  const { sets } = kind;
+  const option = useCallback(
+    (palette: Palette) => {
+      const ink = inkOf(duration, palette);
+      const rungs = [...new Set(sets.map(({ rung }) => rung))].sort((a, b) => a - b);
+      const msOf = (set: CourseSetReply) => (set.figures.mediansMs[duration] ?? NaN) / 1000;
+      const [first, last] = [sets[0]?.atMs ?? 0, sets.at(-1)?.atMs ?? 0];
+      const within = (ms: number) => ms >= first && ms <= last;
+      const moves = course.moves
+        .filter(
+          ({ patternId, movedAt }) =>
+            patternId === sets[0]?.patternId && within(Date.parse(movedAt)),
+        )
+        .map(({ toRung, movedAt }) => ({ xAxis: Date.parse(movedAt), name: `rung ${toRung}` }));
+      const notes = course.notes.flatMap(({ setId, text }) => {
+        const set = sets.find((each) => each.setId === setId);
+        return set ? [{ xAxis: set.atMs, name: text.slice(0, 28) }] : [];
+      });
+      return {
+        grid: { left: 52, right: 18, top: 62, bottom: 34 },
+        legend: {
+          top: 0,
+          left: 0,
+          textStyle: { color: palette.ink, fontSize: 14 },
+          data: rungs.map((rung) => `rung ${rung}`),
+        },
+        tooltip: {
+          ...tooltipLook(palette),
+          formatter: ({ seriesName, value }: { seriesName: string; value: [number, number] }) =>
+            `${dayWords(new Date(value[0]).toISOString())}, ${seriesName}: ${value[1].toFixed(2)} s`,
+        },
+        xAxis: { type: 'time', ...axisLook(palette), splitLine: { show: false } },
+        yAxis: {
+          type: 'value',
+          scale: true,
+          name: `${duration}, s`,
+          ...axisLook(palette),
+        },
+        series: [
+          ...rungs.map((rung) => ({
+            type: 'scatter',
+            name: `rung ${rung}`,
+            symbol: symbolOf(rung),
+            symbolSize: 11,
+            itemStyle: { color: ink, opacity: 0.45 + (0.5 * rung) / Math.max(...rungs) },
+            data: sets
+              .filter((set) => set.rung === rung && Number.isFinite(msOf(set)))
+              .map((set) => [set.atMs, msOf(set)]),
+          })),
+          {
+            type: 'line',
+            name: 'moves and notes',
+            data: [],
+            markLine: {
+              symbol: 'none',
+              label: {
+                formatter: '{b}',
+                color: palette.quiet,
+                fontSize: 13,
+                position: 'insideEndTop',
+              },
+              lineStyle: { color: palette.quiet, type: 'dashed' },
+              data: [
+                ...moves,
+                ...notes.map((note) => ({ ...note, lineStyle: { type: 'dotted' } })),
+              ],
+            },
+          },
+        ],
+      };
+    },
+    [course, sets, duration],
+  );
+  const days = byDay(sets, duration);
+  const [first, last] = [days[0], days.at(-1)];
+  const summary =
+    first && last
+      ? `${capital(duration)} of ${count(sets.length, 'set')} over ${count(days.length, 'day')}: ${secondsWithUnit(first.ms)} at first, ${secondsWithUnit(last.ms)} on the last day; ${count(course.moves.length, 'rung change')}. The figures are in the table below.`
+      : `${capital(duration)} was not timed in these sets.`;
+  return (
+    <Chart
+      option={option}
+      summary={summary}
+      height={320}
+      caption="One mark a set, its shape by rung. Dashed: rung changes. Dotted: notes."
+    />
+  );
+}

@@ -1,0 +1,77 @@
+import type { AthleteCourseReply } from '@orthokin/contract';
+import { COURSE_DURATIONS } from '@orthokin/core/stats';
+import type { ReactElement } from 'react';
+import { Link } from 'react-router';
+import { dayWords, seconds, timeWords } from '../../parts/format.js';
+import { FiguresTable } from '../FiguresTable.js';
+import type { Kind } from '../course-view.js';
+
+/** Every set of a kind in figures, newest first: what the chart is drawn from. */
+export function SetsTable({
+  course,
+  kind,
+}: {
+  course: AthleteCourseReply;
+  kind: Kind;
+}): ReactElement {
+  const present = COURSE_DURATIONS.filter((name) =>
+    kind.sets.some(({ figures }) => figures.mediansMs[name] !== undefined),
+  );
+  return (
+    <FiguresTable caption="Set by set, medians in seconds">
+      <thead>
+        <tr>
+          <th scope="col">set</th>
+          <th scope="col">rung</th>
+          {present.map((name) => (
+            <th key={name} scope="col">
+              {name}
+            </th>
+          ))}
+          <th scope="col">counted</th>
+          <th scope="col">clean</th>
+          <th scope="col">false starts</th>
+          <th scope="col">catches held</th>
+          <th scope="col" className="words">
+            outcome
+          </th>
+          <th scope="col" className="words">
+            notes
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {[...kind.sets].reverse().map(({ setId, atMs, rung, figures, outcome }) => {
+          const at = new Date(atMs).toISOString();
+          return (
+            <tr key={setId}>
+              <th scope="row">
+                <Link to={`/review/${setId}`}>
+                  {dayWords(at)} {timeWords(at)}
+                </Link>
+              </th>
+              <td>{rung}</td>
+              {present.map((name) => {
+                const ms = figures.mediansMs[name];
+                return <td key={name}>{ms === undefined ? '–' : seconds(ms)}</td>;
+              })}
+              <td>{figures.counted}</td>
+              <td>
+                {figures.clean}/{figures.cued}
+              </td>
+              <td>{figures.falseStarts}</td>
+              <td>{figures.catchOf === 0 ? '–' : `${figures.catchHeld}/${figures.catchOf}`}</td>
+              <td className="words">{outcome}</td>
+              <td className="words">
+                {course.notes
+                  .filter((note) => note.setId === setId)
+                  .map(({ text }) => text)
+                  .join(' ')}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </FiguresTable>
+  );
+}

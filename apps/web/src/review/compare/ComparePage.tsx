@@ -1,0 +1,221 @@
+import type { SetReviewReply } from '@orthokin/contract';
+import { readSet, senseOf } from '@orthokin/core/drill';
+import { compareTimes, COURSE_DURATIONS, medianRep } from '@orthokin/core/stats';
+import type { RepReading } from '@orthokin/core/timing';
+import { useMemo, type ReactElement } from 'react';
+import { useSearchParams } from 'react-router';
+import styled from 'styled-components';
+import { useSetReviews } from '../../club/queries.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { count, dayWords } from '../../parts/format.js';
+import { Failed, Notice } from '../../parts/Notice.js';
+import { RibbonLegend } from '../../parts/ribbon/RibbonLegend.js';
+import { Ribbons } from '../../parts/ribbon/Ribbons.js';
+import { ALIGN_AT } from '../../parts/ribbon/scale.js';
+import { ALIGN_WORDS } from '../../parts/ribbon/Axis.js';
+import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
+import { colour, MIDDLE } from '../../parts/tokens.js';
+import { compareSentence, notAlikeSentence } from '../words/compare-words.js';
+import { ChooseSet } from './ChooseSet.js';
+import { TimesChart } from './TimesChart.js';
+
+const Row = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 20px;
+  margin-top: 18px;
+  > * {
+    flex: 0 1 190px;
+  }
+`;
+
+const Sides = styled.div`
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 10px 69px;
+  margin-top: 26px;
+  /* The rule stands in the gap: both drawings are as wide as each other, and so to one scale. */
+  > * + * {
+    position: relative;
+  }
+  > * + *::before {
+    content: '';
+    position: absolute;
+    inset: 0 auto 0 -35px;
+    border-left: 1px solid ${colour('rule')};
+  }
+  @media (max-width: ${MIDDLE}) {
+    grid-template-columns: minmax(0, 1fr);
+    > * + *::before {
+      content: none;
+    }
+  }
+`;
+
+/** One of the two sides: some sets of one athlete, read together. */
+interface Side {
+  readonly sets: readonly SetReviewReply[];
+  readonly readings: readonly RepReading[];
+  readonly name: string;
+}
+
+const readingsOf = ({ set, reps, pattern }: SetReviewReply): RepReading[] =>
+  readSet(set, reps, pattern);
+
+const sideOf = (sets: readonly SetReviewReply[]): Side => {
+  const [first, last] = [sets[0], sets.at(-1)];
+  const days = first && last ? [dayWords(first.set.startedAt), dayWords(last.set.startedAt)] : [];
+  const when = days[0] === days[1] ? days[0] : days.join(' to ');
+  return {
+    sets,
+    readings: sets.flatMap(readingsOf),
+    name: first ? `${first.athlete.name}, ${when ?? ''}, rung ${first.set.rung}` : '',
+  };
+};
+
+/** What must be alike for times to be held against each other. */
+const unlike = (a: Side, b: Side): string[] => {
+  const of = ({ sets }: Side) => {
+    const [first] = sets;
+    return first
+      ? {
+          'pattern version': `${first.pattern.name} ${first.set.patternVersion}`,
+          timing: first.set.source,
+          'kind of cue': senseOf(first.set.conditions),
+          rung: String(first.set.rung),
+        }
+      : {};
+  };
+  const [x, y] = [of(a), of(b)] as [Record<string, string>, Record<string, string>];
+  return Object.keys(x).filter((name) => x[name] !== y[name]);
+};
+
+/** Two sets, two athletes on the same pattern, or before and after, side by side. */
+export function ComparePage(): ReactElement {
+  const [params, setParams] = useSearchParams();
+  const ids = (name: string) => (params.get(name) ?? '').split(',').filter((id) => id !== '');
+  const [a, b] = [useSetReviews(ids('a')), useSetReviews(ids('b'))];
+  const duration =
+    COURSE_DURATIONS.find((name) => name === params.get('duration')) ?? COURSE_DURATIONS[4];
+  const at = ALIGN_AT.find((name) => name === params.get('at')) ?? 'cue';
+  const change = (part: Record<string, string>) =>
+    setParams(
+      (now) => {
+        for (const [name, value] of Object.entries(part)) now.set(name, value);
+        return now;
+      },
+      { replace: true },
+    );
+  const sides = useMemo(
+    () => (a.sets && b.sets ? ([sideOf(a.sets), sideOf(b.sets)] as const) : null),
+    [a.sets, b.sets],
+  );
+  const error = a.error ?? b.error;
+  return (
+    <Page>
+      {sides && sides[0].sets.length > 0 && sides[1].sets.length > 0 ? (
+        <Compared sides={sides} duration={duration} />
+      ) : error ? (
+        <Failed error={error} again={() => void Promise.all([a.again(), b.again()])} />
+      ) : (
+        <Headline>Choose two sets to lay side by side.</Headline>
+      )}
+      <Row className="no-print">
+        <ChooseSet label="First" chosen={ids('a')} onChoose={(id) => change({ a: id })} />
+        <ChooseSet label="Second" chosen={ids('b')} onChoose={(id) => change({ b: id })} />
+        <SelectField
+          label="Duration"
+          value={duration}
+          options={COURSE_DURATIONS}
+          onChange={(name) => change({ duration: name })}
+        />
+        <SelectField
+          label="Line up at"
+          value={at}
+          options={ALIGN_AT.map((name) => [name, ALIGN_WORDS[name]] as const)}
+          onChange={(name) => change({ at: name })}
+        />
+      </Row>
+      {sides && (
+        <Sides>
+          {sides.map((side, i) => (
+            <section key={i} aria-label={i === 0 ? 'First' : 'Second'}>
+              <Heading>{side.name}</Heading>
+              <Ribbons
+                readings={side.readings.filter(
+                  ({ rep }) => at === 'cue' || rep.events.some(({ name }) => name === at),
+                )}
+                targets={side.sets[0]?.pattern.targets ?? []}
+                limitsMs={{}}
+                at={at}
+                reference={medianRep(sides[0].readings) ?? undefined}
+                drawnBeside={sides[1 - i]?.readings ?? []}
+              />
+              <RibbonLegend readings={side.readings} />
+            </section>
+          ))}
+        </Sides>
+      )}
+      {sides && (
+        <Quiet style={{ marginTop: 10, fontSize: 16 }}>
+          Under each band: the middle of the first side, as lines.
+        </Quiet>
+      )}
+    </Page>
+  );
+}
+
+function Compared({
+  sides: [first, second],
+  duration,
+}: {
+  sides: readonly [Side, Side];
+  duration: (typeof COURSE_DURATIONS)[number];
+}): ReactElement {
+  const times = useMemo(
+    () =>
+      [first, second].map(({ readings }) =>
+        readings.flatMap(({ durations, leftOut }) =>
+          leftOut ? [] : (durations[duration]?.ms ?? []),
+        ),
+      ) as [number[], number[]],
+    [first, second, duration],
+  );
+  const differs = unlike(first, second);
+  const isOther = first.sets[0]?.athlete.id !== second.sets[0]?.athlete.id;
+  const isComparable = differs.every((name) => name === 'rung');
+  const comparison = isComparable ? compareTimes(...times) : null;
+  return (
+    <>
+      <Quiet>
+        {first.name} ({count(first.sets.length, 'set')}) and {second.name} (
+        {count(second.sets.length, 'set')})
+      </Quiet>
+      <Headline>
+        {isComparable
+          ? compareSentence(comparison, duration, isOther ? 'second athlete' : 'second')
+          : notAlikeSentence(differs)}
+      </Headline>
+      {isComparable && differs.length > 0 && (
+        <Notice>
+          The rungs differ: other targets in play, so part of the difference is the task’s and not
+          the athlete’s.
+        </Notice>
+      )}
+      {comparison && (
+        <>
+          <p style={{ maxWidth: '78ch', margin: '10px 0' }}>
+            These are single reps of the sets named, so the interval is about these reps. Whether
+            the athlete has changed is asked of repeated sets, on the athlete’s own page.
+          </p>
+          <TimesChart
+            names={[first.name, second.name]}
+            times={times}
+            duration={duration}
+            comparison={comparison}
+          />
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,82 @@
+import type { AthleteCourseReply, CourseSetReply, PatternReply } from '@orthokin/contract';
+import { rungOf, type GatedDuration } from '@orthokin/core/pattern';
+import {
+  COURSE_DURATIONS,
+  groupBy,
+  kindOf,
+  usualSpans,
+  type CourseDuration,
+  type Spans,
+} from '@orthokin/core/stats';
+import { useSearchParams } from 'react-router';
+
+/** Sets of one kind: what may be held against each other, and the words for it. */
+export interface Kind {
+  readonly key: string;
+  readonly sets: readonly CourseSetReply[];
+  readonly pattern: PatternReply | undefined;
+  readonly words: string;
+}
+
+/** The kinds of sets an athlete has, the newest first. */
+export function kindsOf({ sets, patterns }: AthleteCourseReply): Kind[] {
+  return [...groupBy(sets, kindOf)]
+    .map(([key, own]): Kind => {
+      const [first] = own;
+      const pattern = patterns.find(
+        ({ id, version }) => id === first?.patternId && version === first.patternVersion,
+      );
+      const version = (pattern?.version ?? 1) > 1 ? `, version ${pattern?.version ?? 1}` : '';
+      const words = `${pattern?.name ?? 'a pattern'}${version}, ${first?.source ?? ''}, ${first?.sense ?? ''} cues`;
+      return { key, sets: own, pattern, words };
+    })
+    .sort((a, b) => (b.sets.at(-1)?.atMs ?? 0) - (a.sets.at(-1)?.atMs ?? 0));
+}
+
+/** What is looked at of a course; kept in the address. */
+export interface CourseView {
+  readonly kind: string;
+  readonly duration: CourseDuration;
+  /** Days, `YYYY-MM-DD`; empty where the usual spans are asked about. */
+  readonly from: string;
+  readonly until: string;
+  readonly since: string;
+  readonly to: string;
+}
+
+export function useCourseView(): [CourseView, (change: Partial<CourseView>) => void] {
+  const [params, setParams] = useSearchParams();
+  const given = (name: string) => params.get(name) ?? '';
+  const view: CourseView = {
+    kind: given('kind'),
+    duration: COURSE_DURATIONS.find((name) => name === given('duration')) ?? 'cycle',
+    ...{ from: given('from'), until: given('until'), since: given('since'), to: given('to') },
+  };
+  const change = (part: Partial<CourseView>) => {
+    const next = Object.entries({ ...view, ...part }).filter(([, value]) => value !== '');
+    setParams(new URLSearchParams(next), { replace: true });
+  };
+  return [view, change];
+}
+
+export interface ChosenSpans extends Omit<Spans, 'basis'> {
+  readonly basis: Spans['basis'] | 'the days you chose';
+}
+
+/** The two spans asked about: those chosen, or the usual ones. */
+export function spansOf(
+  sets: readonly CourseSetReply[],
+  { from, until, since, to }: CourseView,
+): ChosenSpans {
+  if (from === '' || until === '' || since === '' || to === '') return usualSpans(sets);
+  const within = (first: string, last: string) =>
+    sets.filter(({ day }) => day >= first && day <= last);
+  return { before: within(from, until), after: within(since, to), basis: 'the days you chose' };
+}
+
+/** What the rung of a set allows for a duration, ms; `null` where it sets no limit. */
+export const limitOf = (
+  pattern: PatternReply | undefined,
+  rung: number,
+  duration: CourseDuration,
+): number | null => (pattern && rungOf(pattern, rung)?.limitsMs[duration as GatedDuration]) ?? null;

@@ -1,0 +1,80 @@
+import type { ImportedSet, RowProblem } from '@orthokin/core/formats';
+import { median } from '@orthokin/core/numeric';
+import { problemSentence } from '@orthokin/core/result';
+import { durationsOf } from '@orthokin/core/timing';
+import type { ReactElement } from 'react';
+import { count, seconds } from '../../parts/format.js';
+import { Quiet } from '../../parts/Text.js';
+import { FiguresTable } from '../FiguresTable.js';
+
+const MOST_SHOWN = 30;
+const TIMES = ['reaction', 'response', 'recovery', 'cycle'] as const;
+
+const medianOf = ({ reps }: ImportedSet, name: (typeof TIMES)[number]): string => {
+  const times = reps.flatMap(({ events }) => durationsOf(events)[name]?.ms ?? []);
+  return times.length > 0 ? seconds(median(times)) : '–';
+};
+
+/** What a table would become: its sets with their medians, and every row that stays out, with why. */
+export function ImportPreview({
+  sets,
+  problems,
+  rows,
+}: {
+  sets: readonly ImportedSet[];
+  problems: readonly RowProblem[];
+  rows: number;
+}): ReactElement {
+  const bad = new Set(problems.map(({ row }) => row)).size;
+  return (
+    <>
+      <p role="status">
+        {count(rows, 'row')}: {rows - bad} can be stored, {bad} cannot.
+      </p>
+      {sets.length > 0 && (
+        <FiguresTable caption="What would be stored, medians in seconds">
+          <thead>
+            <tr>
+              {['athlete', 'day', 'set', 'reps', ...TIMES].map((head) => (
+                <th key={head} scope="col">
+                  {head}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {sets.slice(0, MOST_SHOWN).map((set) => (
+              <tr key={`${set.athlete} ${set.day} ${set.set}`}>
+                <th scope="row">{set.athlete}</th>
+                <td>{set.day}</td>
+                <td>{set.set}</td>
+                <td>{set.reps.length}</td>
+                {TIMES.map((name) => (
+                  <td key={name}>{medianOf(set, name)}</td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </FiguresTable>
+      )}
+      {sets.length > MOST_SHOWN && <Quiet>and {sets.length - MOST_SHOWN} more sets</Quiet>}
+      {problems.length > 0 && (
+        <>
+          <p>
+            <strong>Rows that stay out:</strong>
+          </p>
+          <ul aria-label="Rows that stay out">
+            {problems.slice(0, MOST_SHOWN).map((problem) => (
+              <li key={`${problem.row} ${problem.field}`}>
+                Row {problem.row}, {problemSentence(problem)}
+              </li>
+            ))}
+          </ul>
+          {problems.length > MOST_SHOWN && (
+            <Quiet>and {problems.length - MOST_SHOWN} more; mend these first.</Quiet>
+          )}
+        </>
+      )}
+    </>
+  );
+}

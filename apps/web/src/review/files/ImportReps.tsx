@@ -1,0 +1,190 @@
+import {
+  IMPORT_FIELDS,
+  matchColumns,
+  readRepRows,
+  TIME_UNITS,
+  type ImportField,
+  type TimeUnit,
+} from '@orthokin/core/formats';
+import { HAND_SD_MS, TIMING_SOURCES, type TimingSource } from '@orthokin/core/timing';
+import Papa from 'papaparse';
+import { useState, type ReactElement } from 'react';
+import { FileTrigger } from 'react-aria-components';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { useImportSets, useLibrary, useSquad } from '../../club/queries.js';
+import { Button } from '../../parts/Button.js';
+import { count } from '../../parts/format.js';
+import { NumberField } from '../../parts/form/NumberFields.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { Notice } from '../../parts/Notice.js';
+import { Heading, Quiet } from '../../parts/Text.js';
+import { ImportPreview } from './ImportPreview.js';
+import { importBody, tooLong } from './import-sets.js';
+
+const Fields = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 14px;
+  margin: 12px 0;
+  > * {
+    flex: 0 1 180px;
+  }
+`;
+
+interface Table {
+  readonly name: string;
+  readonly heads: readonly string[];
+  readonly rows: readonly (readonly string[])[];
+}
+
+async function readTable(file: File): Promise<Table> {
+  const { data } = Papa.parse<string[]>(await file.text(), { skipEmptyLines: 'greedy' });
+  const [heads = [], ...rows] = data;
+  return { name: file.name, heads, rows };
+}
+
+/** Brings in reps timed elsewhere: choose a table, say what is in it, look, and only then agree. */
+export function ImportReps(): ReactElement {
+  const [table, setTable] = useState<Table | null>(null);
+  return (
+    <>
+      <Heading>Bring in reps timed elsewhere</Heading>
+      <Quiet>
+        A table (CSV) with a row a rep: who, which day, which target, and how long. Nothing is
+        stored before you have seen what it will be.
+      </Quiet>
+      <p>
+        <FileTrigger
+          acceptedFileTypes={['text/csv', '.csv', '.txt', '.tsv']}
+          onSelect={(files) => {
+            const file = files?.[0];
+            if (file) void readTable(file).then(setTable);
+          }}
+        >
+          <Button>{table ? 'Choose another table' : 'Choose a table'}</Button>
+        </FileTrigger>
+      </p>
+      {table && table.rows.length === 0 && (
+        <Notice>{table.name} has no rows under its heads.</Notice>
+      )}
+      {table && table.rows.length > 0 && <OfTable key={table.name} table={table} />}
+    </>
+  );
+}
+
+function OfTable({ table }: { table: Table }): ReactElement {
+  const { heads, rows } = table;
+  const squad = useSquad();
+  const library = useLibrary();
+  const store = useImportSets();
+  const [columns, setColumns] = useState(() => matchColumns(heads));
+  const [unit, setUnit] = useState<TimeUnit>(() =>
+    heads.some((head) => /_ms$|\(ms\)/i.test(head)) ? 'milliseconds' : 'seconds',
+  );
+  const [source, setSource] = useState<TimingSource>('hand');
+  const [sdMs, setSdMs] = useState(HAND_SD_MS);
+  const [sense, setSense] = useState<'heard' | 'seen'>('heard');
+  const [chosen, setChosen] = useState('');
+  const [rungNumber, setRungNumber] = useState(1);
+
+  const patterns = (library.data ?? []).filter(({ archived }) => !archived);
+  const line = patterns.find(({ id }) => id === chosen) ?? patterns[0];
+  const rungs = line?.pattern.rungs ?? [];
+  const rung = rungs.find(({ number }) => number === rungNumber) ?? rungs[0];
+  const people = (squad.data ?? []).map(({ athlete }) => athlete);
+  const read = readRepRows(rows, {
+    ...{ columns, unit, source, sdMs },
+    athletes: people.map(({ name }) => name),
+    targets: rung?.targets ?? [],
+  });
+  const problems = [...read.problems, ...tooLong(read.sets)].sort((a, b) => a.row - b.row);
+  const good = read.sets.filter((set) => tooLong([set]).length === 0);
+  const reps = good.reduce((sum, set) => sum + set.reps.length, 0);
+
+  if (!line || !rung) return <Quiet>Reading patterns and people…</Quiet>;
+  const pattern = { ...line.pattern, id: line.id, version: line.version };
+  if (store.data)
+    return (
+      <p role="status">
+        {count(store.data.reps, 'rep')} in {count(store.data.sets, 'set')} stored.{' '}
+        <Link to="/review/sets">See the newest sets</Link>
+      </p>
+    );
+  return (
+    <>
+      <Fields>
+        {IMPORT_FIELDS.map((field: ImportField) => (
+          <SelectField
+            key={field}
+            label={field}
+            value={String(columns[field] ?? -1)}
+            options={[
+              ['-1', 'not in the table'],
+              ...heads.map((head, i) => [String(i), head] as const),
+            ]}
+            onChange={(value) => {
+              const { [field]: _, ...others } = columns;
+              setColumns(value === '-1' ? others : { ...others, [field]: Number(value) });
+            }}
+          />
+        ))}
+      </Fields>
+      <Fields>
+        <SelectField label="Times are in" value={unit} options={TIME_UNITS} onChange={setUnit} />
+        <SelectField
+          label="Pattern"
+          value={line.id}
+          options={patterns.map(({ id, pattern: { name } }) => [id, name] as const)}
+          onChange={setChosen}
+        />
+        <SelectField
+          label="Rung"
+          value={String(rung.number)}
+          options={rungs.map(({ number, name }) => [String(number), `${number}: ${name}`] as const)}
+          onChange={(value) => setRungNumber(Number(value))}
+        />
+        <SelectField
+          label="Timed by"
+          value={source}
+          options={TIMING_SOURCES}
+          onChange={setSource}
+        />
+        <NumberField
+          label="One event is sure to ±"
+          value={sdMs}
+          unit="ms"
+          min={0}
+          max={1000}
+          onChange={setSdMs}
+        />
+        <SelectField
+          label="Cues were"
+          value={sense}
+          options={['heard', 'seen'] as const}
+          onChange={setSense}
+        />
+      </Fields>
+      <ImportPreview sets={good} problems={problems} rows={rows.length} />
+      {reps > 0 && (
+        <p>
+          <Button
+            weight="main"
+            isDisabled={store.isPending}
+            onPress={() =>
+              store.mutate(
+                importBody(good, {
+                  ...{ pattern, rung: rung.number, source, sense },
+                  athleteIds: new Map(people.map(({ name, id }) => [name, id])),
+                }),
+              )
+            }
+          >
+            Store {count(reps, 'rep')} in {count(good.length, 'set')}
+          </Button>
+        </p>
+      )}
+      {store.error && <Notice>{store.error.message} Nothing was stored.</Notice>}
+    </>
+  );
+}

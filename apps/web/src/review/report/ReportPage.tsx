@@ -1,0 +1,281 @@
+import type { AthleteCourseReply, SquadLineReply } from '@orthokin/contract';
+import { isItBetter, sideDrift, usualSpans, type CourseDuration } from '@orthokin/core/stats';
+import type { ReactElement } from 'react';
+import { useParams, useSearchParams } from 'react-router';
+import styled from 'styled-components';
+import { useClub, useCourse, useSquad } from '../../club/queries.js';
+import { Failed } from '../../parts/Notice.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { FloorPlan } from '../../parts/plan/FloorPlan.js';
+import { PhaseSwatch } from '../../parts/phases.js';
+import { PrintPage } from '../../parts/PrintPage.js';
+import { Page, Quiet } from '../../parts/Text.js';
+import { colour } from '../../parts/tokens.js';
+import { CourseChart } from '../athlete/CourseChart.js';
+import { kindsOf, type Kind } from '../course-view.js';
+import { betterSentence, doubtSentence, whyNotSentence } from '../words/change-words.js';
+import {
+  cautions,
+  driftSentence,
+  MEANINGS,
+  nextSteps,
+  longDay,
+  techniqueSentence,
+  trainedRows,
+} from '../words/report-words.js';
+
+const Sheet = styled.section`
+  min-height: 262mm;
+  font-size: 15px;
+  line-height: 1.4;
+  & + & {
+    margin-top: 12mm;
+    padding-top: 8mm;
+    border-top: 1px dashed ${colour('rule')};
+  }
+  h2 {
+    margin: 6mm 0 2mm;
+    font-size: 18px;
+  }
+  p {
+    margin: 0 0 2mm;
+  }
+  table {
+    width: 100%;
+    border-collapse: collapse;
+  }
+  th,
+  td {
+    padding: 1.2mm 3mm 1.2mm 0;
+    border-bottom: 1px solid ${colour('rule')};
+    text-align: left;
+    font-weight: 450;
+  }
+  thead th {
+    color: ${colour('quiet')};
+  }
+  ul {
+    margin: 0;
+    padding-left: 5mm;
+  }
+  li {
+    margin-bottom: 1.2mm;
+  }
+  .floor svg {
+    max-height: 88mm;
+  }
+  .change {
+    break-inside: avoid;
+    margin-bottom: 3mm;
+  }
+  .change small {
+    display: block;
+    font-size: 13.5px;
+    color: ${colour('quiet')};
+  }
+  @media print {
+    min-height: 0;
+    & + & {
+      break-before: page;
+      margin: 0;
+      padding: 0;
+      border: 0;
+    }
+    @page {
+      size: A4;
+      margin: 14mm;
+    }
+  }
+  @media (max-width: 640px) {
+    min-height: 0;
+  }
+`;
+
+const DURATIONS: readonly CourseDuration[] = ['reaction', 'recovery', 'cycle'];
+
+/** One athlete over a span, for whoever does not stand on the floor: two pages to print. */
+export function ReportPage(): ReactElement {
+  const { athleteId = '' } = useParams();
+  const course = useCourse(athleteId);
+  const squad = useSquad();
+  if (!course.data)
+    return (
+      <Page>
+        {course.error ? (
+          <Failed error={course.error} again={() => void course.refetch()} />
+        ) : (
+          <Quiet>Writing the report…</Quiet>
+        )}
+      </Page>
+    );
+  const line = squad.data?.find(({ athlete }) => athlete.id === athleteId);
+  return <Report course={course.data} line={line} />;
+}
+
+function Report({
+  course,
+  line,
+}: {
+  course: AthleteCourseReply;
+  line: SquadLineReply | undefined;
+}): ReactElement {
+  const [params, setParams] = useSearchParams();
+  const days = [...new Set(course.sets.map(({ day }) => day))];
+  const from = params.get('from') ?? days[0] ?? '';
+  const to = params.get('to') ?? days.at(-1) ?? '';
+  const inSpan = {
+    ...course,
+    sets: course.sets.filter(({ day }) => day >= from && day <= to),
+  };
+  const [kind] = kindsOf(inSpan);
+  const choose = (name: 'from' | 'to') => (day: string) =>
+    setParams(
+      (now) => {
+        now.set(name, day);
+        return now;
+      },
+      { replace: true },
+    );
+  const options = days.map((day) => [day, longDay(day)] as const);
+  return (
+    <PrintPage
+      back={`/review/athletes/${course.athlete.id}`}
+      backWords="Back to the athlete"
+      ways={
+        days.length > 0 && (
+          <>
+            <SelectField label="From" value={from} options={options} onChange={choose('from')} />
+            <SelectField label="To" value={to} options={options} onChange={choose('to')} />
+          </>
+        )
+      }
+    >
+      {kind ? (
+        <>
+          <FirstSheet course={inSpan} kind={kind} from={from} to={to} />
+          <SecondSheet course={inSpan} kind={kind} line={line} />
+        </>
+      ) : (
+        <Quiet>{course.athlete.name} was not timed in these days.</Quiet>
+      )}
+    </PrintPage>
+  );
+}
+
+function FirstSheet({
+  course,
+  kind,
+  from,
+  to,
+}: {
+  course: AthleteCourseReply;
+  kind: Kind;
+  from: string;
+  to: string;
+}): ReactElement {
+  const { name } = useClub();
+  const { athlete } = course;
+  const { before, after, basis } = usualSpans(kind.sets);
+  return (
+    <Sheet>
+      <Quiet>
+        {name}, movement report, {longDay(from)} to {longDay(to)}
+      </Quiet>
+      <h1>{athlete.name}</h1>
+      <p>
+        {athlete.hand}-handed, {athlete.ageBand}. {athlete.note}
+      </p>
+      <h2>What was trained</h2>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">pattern</th>
+            <th scope="col">days</th>
+            <th scope="col">sets</th>
+            <th scope="col">reps counted</th>
+            <th scope="col">rungs</th>
+          </tr>
+        </thead>
+        <tbody>
+          {trainedRows(course).map((row) => (
+            <tr key={row.words}>
+              <td>{row.words}</td>
+              <td>{row.days}</td>
+              <td>{row.sets}</td>
+              <td>{row.reps}</td>
+              <td>{row.rungs}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <h2>What changed, and how sure that is</h2>
+      {DURATIONS.map((duration) => {
+        const better = isItBetter(before, after, kind.sets, duration);
+        return (
+          <div key={duration} className="change">
+            <strong>
+              {better.ok ? betterSentence(better.value, duration) : whyNotSentence(better.problem)}
+            </strong>
+            {better.ok && <small>{doubtSentence(better.value)}</small>}
+          </div>
+        );
+      })}
+      <Quiet style={{ fontSize: 14 }}>
+        Compared by {basis}; {kind.words}.
+      </Quiet>
+      <p style={{ marginTop: '2mm' }}>
+        {techniqueSentence(kind.sets)} {driftSentence(sideDrift(kind.sets))}
+      </p>
+      <CourseChart course={course} kind={kind} duration="cycle" />
+    </Sheet>
+  );
+}
+
+function SecondSheet({
+  course,
+  kind,
+  line,
+}: {
+  course: AthleteCourseReply;
+  kind: Kind;
+  line: SquadLineReply | undefined;
+}): ReactElement {
+  const { athlete } = course;
+  return (
+    <Sheet>
+      <h2 style={{ marginTop: 0 }}>The floor</h2>
+      {kind.pattern && (
+        <div className="floor">
+          <FloorPlan
+            pattern={kind.pattern}
+            legend={(letter) => {
+              const target = kind.pattern?.targets.find((each) => each.letter === letter);
+              return target ? [target.name] : [];
+            }}
+            label={`${kind.pattern.name}: home base and its targets`}
+          />
+        </div>
+      )}
+      <h2>What the words mean</h2>
+      <ul>
+        {MEANINGS.map(({ phase, words }) => (
+          <li key={words}>
+            {phase && <PhaseSwatch phase={phase} />} {words}
+          </li>
+        ))}
+      </ul>
+      <h2>Next steps</h2>
+      <ul>
+        {nextSteps(kind, line).map((step) => (
+          <li key={step}>{step}</li>
+        ))}
+      </ul>
+      <h2>Take care</h2>
+      <ul>
+        {cautions(athlete).map((caution) => (
+          <li key={caution}>{caution}</li>
+        ))}
+      </ul>
+    </Sheet>
+  );
+}

@@ -1,0 +1,79 @@
+import type { RepReply } from '@orthokin/contract';
+import { Undo2 } from 'lucide-react';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { useCorrectRep } from '../../club/queries.js';
+import { useRemembered } from '../../log/useRemembered.js';
+import { Button } from '../../parts/Button.js';
+import { dayWords, timeWords } from '../../parts/format.js';
+import { Heading, Quiet } from '../../parts/Text.js';
+import { colour } from '../../parts/tokens.js';
+import { correctionOf, correctionsOf } from './corrections.js';
+
+const List = styled.ul`
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: space-between;
+    gap: 4px 16px;
+    padding: 6px 0;
+    border-top: 1px solid ${colour('rule')};
+  }
+`;
+
+/** What was corrected since the reps were recorded, by whom and when; the newest word can be undone. */
+export function Corrections({
+  setId,
+  reps,
+}: {
+  setId: string;
+  reps: readonly RepReply[];
+}): ReactElement | null {
+  const correct = useCorrectRep(setId);
+  const [name] = useRemembered('coach-name', '');
+  const lines = correctionsOf(reps);
+  if (lines.length === 0) return null;
+  return (
+    <section aria-label="Corrections" style={{ marginTop: 22 }}>
+      <Heading>Corrections</Heading>
+      <List>
+        {lines.map(({ rep, before, words, stands }) => (
+          <li key={rep.id}>
+            <span>
+              Rep {rep.ordinal}: {words}
+              <Quiet as="span">
+                {' · '}
+                {rep.corrected
+                  ? `${rep.corrected.by}, ${dayWords(rep.corrected.at)} ${timeWords(rep.corrected.at)}`
+                  : 'during the drill'}
+              </Quiet>
+            </span>
+            {stands && rep.corrected && (
+              <span className="no-print">
+                <Button
+                  isDisabled={correct.isPending}
+                  onPress={() => {
+                    const { events, seenFaults, struckOut, marks } = before;
+                    correct.mutate(
+                      correctionOf(
+                        rep,
+                        { events, seenFaults, struckOut, marks: marks ?? null },
+                        name || rep.corrected?.by || '',
+                      ),
+                    );
+                  }}
+                >
+                  <Undo2 size={17} aria-hidden /> Undo the correction of rep {rep.ordinal}
+                </Button>
+              </span>
+            )}
+          </li>
+        ))}
+      </List>
+    </section>
+  );
+}

@@ -1,0 +1,74 @@
+import { differencesFrom, PHASE_DURATIONS } from '@orthokin/core/stats';
+import type { RepReading } from '@orthokin/core/timing';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { PhaseSwatch } from '../../parts/phases.js';
+import { Quiet } from '../../parts/Text.js';
+import { FiguresTable } from '../FiguresTable.js';
+import { differenceSentence, signed } from '../words/set-words.js';
+
+const Sure = styled.strong<{ $longer: boolean }>`
+  color: var(--${({ $longer }) => ($longer ? 'bad' : 'good')});
+`;
+
+/** Every rep's phases against those of the reference. */
+export function Differences({
+  readings,
+  reference,
+}: {
+  readings: readonly RepReading[];
+  reference: RepReading;
+}): ReactElement {
+  const words =
+    reference.rep.ordinal === 0 ? 'the middle of the set' : `rep ${reference.rep.ordinal}`;
+  const rows = readings
+    .filter((reading) => reading.rep.ordinal !== reference.rep.ordinal)
+    .map((reading) => ({ reading, differences: differencesFrom(reading, reference) }));
+  return (
+    <section aria-label="Differences">
+      <FiguresTable caption={`Seconds longer or shorter than ${words}`}>
+        <thead>
+          <tr>
+            <th scope="col">rep</th>
+            {PHASE_DURATIONS.map((name) => (
+              <th key={name} scope="col">
+                {name !== 'cycle' && <PhaseSwatch phase={name} />} {name}
+              </th>
+            ))}
+            <th scope="col" className="words">
+              most
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ reading: { rep }, differences }) => (
+            <tr key={rep.ordinal}>
+              <th scope="row">
+                {rep.ordinal} {rep.target}
+              </th>
+              {PHASE_DURATIONS.map((name) => {
+                const own = differences.find((each) => each.name === name);
+                return (
+                  <td key={name}>
+                    {own?.isSure && signed(own.ms) !== '0.00' ? (
+                      <Sure $longer={own.ms > 0}>{signed(own.ms)}</Sure>
+                    ) : own ? (
+                      signed(own.ms)
+                    ) : (
+                      '–'
+                    )}
+                  </td>
+                );
+              })}
+              <td className="words">{differenceSentence(differences)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </FiguresTable>
+      <Quiet style={{ fontSize: 15, marginTop: 6 }}>
+        Bold: more than twice the timing’s own error. Under each band the reference’s phases are
+        drawn as lines.
+      </Quiet>
+    </section>
+  );
+}

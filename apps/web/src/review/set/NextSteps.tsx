@@ -1,0 +1,68 @@
+import { ArrowUp, Download, Play, Undo2 } from 'lucide-react';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { useClub, useMove } from '../../club/queries.js';
+import { Button, ButtonAnchor, ButtonLink } from '../../parts/Button.js';
+import { Notice } from '../../parts/Notice.js';
+import { Quiet } from '../../parts/Text.js';
+import type { Review } from './useReview.js';
+
+const Ways = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  margin: 20px 0 8px;
+`;
+
+/** What the coach can do with the answer. */
+export function NextSteps({ setId, review }: { setId: string; review: Review }): ReactElement {
+  const { clubId } = useClub();
+  const move = useMove();
+  const { set, athlete, decision, currentRung, moved } = review;
+  const rung = currentRung ?? set.rung;
+  const canMove = decision?.answer === 'move up' && currentRung === set.rung;
+  const step = (fromRung: number, toRung: number, basis: 'rule' | 'undo') =>
+    move.mutate({
+      ...{ athleteId: set.athleteId, patternId: set.patternId, setId },
+      ...{ fromRung, toRung, basis },
+    });
+  return (
+    <div className="no-print">
+      <Ways>
+        {canMove && (
+          <Button
+            weight="main"
+            isDisabled={move.isPending}
+            onPress={() => step(set.rung, set.rung + 1, 'rule')}
+          >
+            <ArrowUp size={19} aria-hidden /> Move up to rung {set.rung + 1}
+          </Button>
+        )}
+        <ButtonLink to={`/floor/${athlete.id}`} $weight={canMove ? 'plain' : 'main'}>
+          <Play size={17} aria-hidden /> Next set, rung {rung}
+        </ButtonLink>
+        {moved && (
+          <Button
+            isDisabled={move.isPending}
+            onPress={() => step(moved.toRung, moved.fromRung, 'undo')}
+          >
+            <Undo2 size={18} aria-hidden /> Undo: back to rung {moved.fromRung}
+          </Button>
+        )}
+        {decision && (
+          <ButtonAnchor href={`/api/clubs/${clubId}/sets/${setId}/reps.csv`} download>
+            <Download size={18} aria-hidden /> Reps as CSV
+          </ButtonAnchor>
+        )}
+      </Ways>
+      {move.error && <Notice>{move.error.message}</Notice>}
+      {decision && (
+        <Quiet style={{ fontSize: 16 }}>
+          <a href="/api/reps-dictionary.csv" download>
+            What the columns of the CSV mean
+          </a>
+        </Quiet>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,114 @@
+import type { DurationName, RepReading } from '@orthokin/core/timing';
+import { useState, type ReactElement } from 'react';
+import styled from 'styled-components';
+import { seconds } from '../../parts/format.js';
+import { timedBy } from '../words/verdict.js';
+import { colour, MONO } from '../../parts/tokens.js';
+
+const Details = styled.details`
+  margin-top: 18px;
+  summary {
+    cursor: pointer;
+    font-weight: 650;
+    padding: 8px 0;
+  }
+  .scroll {
+    overflow-x: auto;
+  }
+  table {
+    border-collapse: collapse;
+    white-space: nowrap;
+    width: 100%;
+    font-size: 16px;
+  }
+  th {
+    font-weight: 450;
+    color: ${colour('quiet')};
+    text-align: right;
+  }
+  td,
+  th {
+    padding: 6px 0 6px 16px;
+    border-bottom: 1px solid ${colour('rule')};
+  }
+  td {
+    font-family: ${MONO};
+    text-align: right;
+  }
+  td.words {
+    font-family: inherit;
+    text-align: left;
+  }
+`;
+
+const COLUMNS: readonly DurationName[] = [
+  'splitOffset',
+  'reaction',
+  'travel',
+  'load',
+  'recovery',
+  'response',
+  'cycle',
+  'readyMargin',
+];
+
+const words = (name: DurationName): string =>
+  name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
+
+/** Every rep with every duration and its error: the figures behind the ribbons. */
+export function RepTable({ readings }: { readings: readonly RepReading[] }): ReactElement {
+  const [isOpen, setOpen] = useState(false);
+  const present = COLUMNS.filter((name) => readings.some(({ durations }) => durations[name]));
+  return (
+    <Details onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary>Every rep in figures</summary>
+      {isOpen && (
+        <div className="scroll" tabIndex={0} role="region" aria-label="Every rep in figures">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">rep</th>
+                <th scope="col">target</th>
+                {present.map((name) => (
+                  <th key={name} scope="col">
+                    {words(name)}, s
+                  </th>
+                ))}
+                <th scope="col" style={{ textAlign: 'left' }}>
+                  timed by
+                </th>
+                <th scope="col" style={{ textAlign: 'left' }}>
+                  faults
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {readings.map((reading) => {
+                const { rep, durations, faults, leftOut } = reading;
+                return (
+                  <tr key={rep.ordinal}>
+                    <th scope="row">{rep.ordinal}</th>
+                    <td>{rep.target}</td>
+                    {present.map((name) => {
+                      const duration = durations[name];
+                      return (
+                        <td key={name}>
+                          {duration ? seconds(duration.ms) : '–'}
+                          {duration && duration.sdMs > 0 && ` ± ${seconds(duration.sdMs)}`}
+                        </td>
+                      );
+                    })}
+                    <td className="words">{timedBy(reading)}</td>
+                    <td className="words">
+                      {[...faults, ...(leftOut === 'struck out' ? ['struck out'] : [])].join(', ')}
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </div>
+      )}
+    </Details>
+  );
+}

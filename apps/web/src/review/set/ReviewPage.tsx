@@ -1,0 +1,176 @@
+import { readSet } from '@orthokin/core/drill';
+import { rungOf } from '@orthokin/core/pattern';
+import { judgeSet } from '@orthokin/core/progress';
+import { fadeOf, summariseSet } from '@orthokin/core/stats';
+import { useMemo, type ReactElement } from 'react';
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
+import { count, dayWords, timeWords } from '../../parts/format.js';
+import { Failed } from '../../parts/Notice.js';
+import { RibbonLegend } from '../../parts/ribbon/RibbonLegend.js';
+import { Ribbons } from '../../parts/ribbon/Ribbons.js';
+import { Headline, Page, Quiet } from '../../parts/Text.js';
+import { colour, MIDDLE } from '../../parts/tokens.js';
+import { fadeSentence, trialSentence } from '../words/set-words.js';
+import { Corrections } from './Corrections.js';
+import { CorrectRep } from './CorrectRep.js';
+import { Differences } from './Differences.js';
+import { NextSteps } from './NextSteps.js';
+import { RepTable } from './RepTable.js';
+import { SetNotes } from './SetNotes.js';
+import { SummaryTable } from './SummaryTable.js';
+import { TargetFloor } from './TargetFloor.js';
+import { useReview, type Review } from './useReview.js';
+import { inView, referenceOf, useSetView } from './useSetView.js';
+import { ViewControls } from './ViewControls.js';
+import {
+  gateSentences,
+  headline,
+  leftOutSentence,
+  mixedSentence,
+  ruleSentence,
+  sourceSentence,
+} from '../words/verdict.js';
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 380px;
+  gap: 0 40px;
+  align-items: start;
+  .evidence {
+    max-width: 74ch;
+    margin: 10px 0 0;
+  }
+  aside {
+    display: grid;
+    gap: 26px;
+    padding-left: 30px;
+    border-left: 1px solid ${colour('rule')};
+  }
+  .floor svg {
+    max-height: 430px;
+  }
+  @media (max-width: ${MIDDLE}) {
+    grid-template-columns: minmax(0, 1fr);
+    aside {
+      margin-top: 28px;
+      padding: 24px 0 0;
+      border-left: 0;
+      border-top: 1px solid ${colour('rule')};
+    }
+  }
+`;
+
+const Drawing = styled.div`
+  margin: 18px 0 6px;
+`;
+
+/** One set: the answer, the ribbons that show why, and the figures. */
+export function ReviewPage(): ReactElement {
+  const { setId = '' } = useParams();
+  const { review, error, again } = useReview(setId);
+  if (review) return <SetReview setId={setId} review={review} />;
+  return (
+    <Page>{error ? <Failed error={error} again={again} /> : <Quiet>Reading the set…</Quiet>}</Page>
+  );
+}
+
+/** What core makes of the reps, worked out once a set. */
+function useFindings({ set, pattern, reps }: Review) {
+  return useMemo(() => {
+    const readings = readSet(set, reps, pattern);
+    const rung = rungOf(pattern, set.rung);
+    return {
+      rung,
+      readings,
+      summary: summariseSet(readings),
+      judgement: rung && judgeSet(readings, rung),
+      fade: fadeOf(readings, 'cycle'),
+      trials: trialSentence(readings),
+    };
+  }, [set, pattern, reps]);
+}
+
+function SetReview({ setId, review }: { setId: string; review: Review }): ReactElement {
+  const { set, athlete, pattern, decision, moved } = review;
+  const { rung, readings, summary, judgement, fade, trials } = useFindings(review);
+  const [view, changeView] = useSetView();
+  const shown = inView(readings, view);
+  const reference = referenceOf(readings, view);
+  const isStored = decision !== null;
+  return (
+    <Page>
+      <Columns>
+        <div>
+          <Quiet>
+            <Link to={`/review/athletes/${set.athleteId}`}>{athlete.name}</Link>, {pattern.name},
+            rung {set.rung}: {rung?.name}, {dayWords(set.startedAt)} {timeWords(set.startedAt)}
+            {set.endReason === 'stopped early' && ', stopped early'}
+          </Quiet>
+          <Headline>
+            {set.source === 'none'
+              ? `${count(readings.length, 'cue')} kept, to be marked on film.`
+              : moved
+                ? `Moved up to rung ${moved.toRung}.`
+                : decision
+                  ? headline(decision, set.rung)
+                  : 'The set is on this device; what comes next is said when it is sent.'}
+          </Headline>
+          <p className="evidence">
+            {judgement && gateSentences(judgement).join(' ')} {leftOutSentence(summary)}
+          </p>
+          {trials && <p className="evidence">{trials}</p>}
+          {set.source !== 'none' && <p className="evidence">{fadeSentence('the cycle', fade)}</p>}
+          {decision && (
+            <Quiet className="evidence" style={{ marginTop: 6 }}>
+              {ruleSentence(decision)}
+            </Quiet>
+          )}
+          <NextSteps setId={setId} review={review} />
+          <ViewControls readings={readings} view={view} onChange={changeView} />
+          <Drawing>
+            <Ribbons
+              readings={shown}
+              targets={pattern.targets}
+              limitsMs={rung?.limitsMs ?? {}}
+              at={view.at}
+              reference={reference}
+            />
+            <RibbonLegend readings={shown} />
+            {shown.length < readings.length && (
+              <Quiet style={{ fontSize: 15, marginTop: 6 }}>
+                {count(readings.length - shown.length, 'rep')} not drawn: not timed where the others
+                are lined up, or timed by something else.
+              </Quiet>
+            )}
+          </Drawing>
+          {reference && <Differences readings={shown} reference={reference} />}
+          <RepTable readings={readings} />
+          {isStored && (
+            <>
+              <CorrectRep
+                setId={setId}
+                reps={review.reps}
+                ordinals={readings.map(({ rep }) => rep.ordinal)}
+              />
+              <Corrections setId={setId} reps={review.reps} />
+            </>
+          )}
+        </div>
+        <aside>
+          <SummaryTable summary={summary} rung={rung} />
+          <Quiet style={{ fontSize: 16 }}>
+            {sourceSentence(set.source, summary)} {mixedSentence(readings)}
+          </Quiet>
+          <TargetFloor
+            readings={readings}
+            pattern={pattern}
+            rung={rung}
+            errorSdMs={summary.durations.recovery?.errorSdMs ?? 0}
+          />
+          {isStored && <SetNotes setId={setId} athleteId={set.athleteId} />}
+        </aside>
+      </Columns>
+    </Page>
+  );
+}

@@ -1,0 +1,81 @@
+import { Trash2 } from 'lucide-react';
+import { useState, type ReactElement } from 'react';
+import styled from 'styled-components';
+import { v7 } from 'uuid';
+import { useCourse, useWriteNote } from '../../club/queries.js';
+import { useRemembered } from '../../log/useRemembered.js';
+import { Button } from '../../parts/Button.js';
+import { dayWords } from '../../parts/format.js';
+import { TextField } from '../../parts/form/TextField.js';
+import { IconButton } from '../../parts/IconButton.js';
+import { Notice } from '../../parts/Notice.js';
+import { Heading, Quiet } from '../../parts/Text.js';
+
+const Line = styled.div`
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+  margin-bottom: 8px;
+  p {
+    margin: 0;
+  }
+`;
+
+const LONGEST = 500;
+
+/** What the coach wrote about a set; it is shown again on the athlete's course. */
+export function SetNotes({ setId, athleteId }: { setId: string; athleteId: string }): ReactElement {
+  const course = useCourse(athleteId);
+  const write = useWriteNote();
+  const [by, setBy] = useRemembered('coach-name', '');
+  const [draft, setDraft] = useState(0);
+  const notes = course.data?.notes.filter((note) => note.setId === setId) ?? [];
+  const taken = write.data?.removed ? write.data : null;
+  const add = (text: string) => {
+    write.mutate({
+      ...{ id: v7(), setId, text, writtenBy: by || 'Coach', removed: false },
+      writtenAt: new Date().toISOString(),
+    });
+    setDraft(draft + 1);
+  };
+  return (
+    <section aria-label="Notes">
+      <Heading>Notes</Heading>
+      {notes.map((note) => (
+        <Line key={note.id}>
+          <p>
+            {note.text}{' '}
+            <Quiet as="span">
+              {note.writtenBy}, {dayWords(note.writtenAt)}
+            </Quiet>
+          </p>
+          <span className="no-print">
+            <IconButton
+              aria-label={`Take the note “${note.text}” back`}
+              onPress={() => write.mutate({ ...note, removed: true })}
+            >
+              <Trash2 size={18} />
+            </IconButton>
+          </span>
+        </Line>
+      ))}
+      {taken && (
+        <Button onPress={() => write.mutate({ ...taken, removed: false })}>
+          Put “{taken.text}” back
+        </Button>
+      )}
+      <div className="no-print" style={{ display: 'grid', gap: 8 }}>
+        <TextField
+          key={draft}
+          label="Write a note about this set"
+          value=""
+          rows={2}
+          maxLength={LONGEST}
+          onChange={add}
+        />
+        {by === '' && <TextField label="Your name" value={by} onChange={setBy} maxLength={60} />}
+      </div>
+      {write.error && <Notice>{write.error.message}</Notice>}
+    </section>
+  );
+}

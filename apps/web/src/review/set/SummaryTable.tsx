@@ -1,0 +1,99 @@
+import type { Rung } from '@orthokin/core/pattern';
+import type { SetSummary } from '@orthokin/core/stats';
+import type { DurationName } from '@orthokin/core/timing';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { PhaseSwatch, type Phase } from '../../parts/phases.js';
+import { count, seconds } from '../../parts/format.js';
+import { colour, MONO } from '../../parts/tokens.js';
+
+const Table = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  caption {
+    text-align: left;
+    padding-bottom: 6px;
+    font-weight: 650;
+  }
+  th {
+    font-weight: 450;
+  }
+  thead th {
+    padding: 0 0 6px;
+    font-size: 15px;
+    text-align: right;
+    color: ${colour('quiet')};
+  }
+  thead th:first-child,
+  tbody th {
+    text-align: left;
+  }
+  tbody th svg {
+    margin-right: 8px;
+  }
+  tbody td,
+  tbody th {
+    padding: 8px 0;
+    border-top: 1px solid ${colour('rule')};
+  }
+  td {
+    text-align: right;
+    font-family: ${MONO};
+  }
+  td:nth-child(2) {
+    font-weight: 700;
+    font-size: 18px;
+  }
+`;
+
+const ROWS: readonly (readonly [DurationName, string, Phase | null])[] = [
+  ['reaction', 'reaction', 'reaction'],
+  ['travel', 'travel', 'travel'],
+  ['load', 'load', 'load'],
+  ['recovery', 'recovery', 'recovery'],
+  ['response', 'response', null],
+  ['cycle', 'cycle', null],
+];
+
+/** Median, middle half and limit of every duration that was timed. */
+export function SummaryTable({
+  summary,
+  rung,
+}: {
+  summary: SetSummary;
+  rung: Rung | undefined;
+}): ReactElement {
+  return (
+    <Table>
+      <caption>{count(summary.n, 'rep')} counted, seconds</caption>
+      <thead>
+        <tr>
+          <th scope="col">duration</th>
+          <th scope="col">median</th>
+          <th scope="col">middle half</th>
+          <th scope="col">limit</th>
+        </tr>
+      </thead>
+      <tbody>
+        {ROWS.map(([name, words, phase]) => {
+          const duration = summary.durations[name];
+          if (!duration) return null;
+          const limit = rung?.limitsMs[name as keyof Rung['limitsMs']];
+          return (
+            <tr key={name}>
+              <th scope="row">
+                {phase && <PhaseSwatch phase={phase} />}
+                {words}
+              </th>
+              <td>{seconds(duration.medianMs)}</td>
+              <td>
+                {seconds(duration.lowerQuartileMs)}–{seconds(duration.upperQuartileMs)}
+              </td>
+              <td>{limit === undefined ? '' : seconds(limit)}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </Table>
+  );
+}

@@ -1,0 +1,67 @@
+import type { Rung } from '@orthokin/core/pattern';
+import type { PatternReply } from '@orthokin/contract';
+import { targetFigures, travelLine } from '@orthokin/core/stats';
+import type { RepReading } from '@orthokin/core/timing';
+import type { ReactElement } from 'react';
+import { count, seconds } from '../../parts/format.js';
+import { FloorPlan } from '../../parts/plan/FloorPlan.js';
+import { viewOfTargets } from '../../parts/plan/view.js';
+import { Heading, Quiet } from '../../parts/Text.js';
+import { residualSentence, signed } from '../words/set-words.js';
+import { slowestHome } from '../words/verdict.js';
+
+/** Four lines under the nearest targets need this much more floor, m. */
+const LEGEND_ROOM_M = 0.7;
+
+/** Each target on the floor with its response and recovery, and what its distance does not explain. */
+export function TargetFloor({
+  readings,
+  pattern,
+  rung,
+  errorSdMs,
+}: {
+  readings: readonly RepReading[];
+  pattern: PatternReply;
+  rung: Rung | undefined;
+  errorSdMs: number;
+}): ReactElement {
+  const figures = targetFigures(readings, pattern.targets);
+  const line = travelLine(readings, pattern.targets);
+  const residual = (letter: string) => (line.ok ? line.value.residualsMs.get(letter) : undefined);
+  const legend = (letter: string): string[] => {
+    const own = figures.find((each) => each.letter === letter);
+    if (!own) return [];
+    const out = own.responseMs === null ? '' : `out ${seconds(own.responseMs)}`;
+    const home = own.recoveryMs === null ? '' : `home ${seconds(own.recoveryMs)}`;
+    const off = residual(letter);
+    const faulty = readings.filter(({ rep, faults }) => rep.target === letter && faults.length > 0);
+    return [
+      out,
+      home,
+      off === undefined ? '' : `line ${signed(off)}`,
+      faulty.length > 0 ? count(faulty.length, 'fault') : '',
+    ].filter((words) => words !== '');
+  };
+  const view = viewOfTargets(pattern);
+  const slowest = slowestHome(figures, pattern.targets, errorSdMs);
+  return (
+    <section className="floor">
+      <Heading>By target, seconds, median</Heading>
+      <FloorPlan
+        pattern={pattern}
+        view={{ ...view, height: view.height + LEGEND_ROOM_M }}
+        inPlay={rung?.targets}
+        legend={legend}
+        label={figures
+          .map(({ letter }) => `${letter}: ${legend(letter).join(', ') || 'not timed'}`)
+          .join('; ')}
+      />
+      {slowest && <p style={{ margin: '10px 0 0' }}>{slowest}</p>}
+      <Quiet style={{ marginTop: 6, fontSize: 16 }}>
+        {line.ok
+          ? residualSentence(line.value, pattern.targets)
+          : `No travel line from this set: ${line.problem.given} ${line.problem.field}, ${line.problem.allowed} needed with a timed arrival.`}
+      </Quiet>
+    </section>
+  );
+}

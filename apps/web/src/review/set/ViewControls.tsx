@@ -1,0 +1,80 @@
+import type { RepReading } from '@orthokin/core/timing';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { NumberField } from '../../parts/form/NumberFields.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { ALIGN_WORDS } from '../../parts/ribbon/Axis.js';
+import { ALIGN_AT } from '../../parts/ribbon/scale.js';
+import { timedBy } from '../words/verdict.js';
+import { SORTS, type SetView } from './useSetView.js';
+
+const Row = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  margin: 18px 0 4px;
+  > * {
+    flex: 0 1 168px;
+  }
+`;
+
+/** How the ribbons are lined up, sorted and compared. */
+export function ViewControls({
+  readings,
+  view,
+  onChange,
+}: {
+  readings: readonly RepReading[];
+  view: SetView;
+  onChange: (change: Partial<SetView>) => void;
+}): ReactElement {
+  const ordinals = readings.map(({ rep }) => rep.ordinal);
+  const isRep = view.reference !== 'none' && view.reference !== 'median';
+  const timers = [...new Set(readings.map(timedBy))].filter((each) => each !== '');
+  return (
+    <Row className="no-print">
+      <SelectField
+        label="Line up at"
+        value={view.at}
+        options={ALIGN_AT.map((at) => [at, ALIGN_WORDS[at]] as const)}
+        onChange={(at) => onChange({ at })}
+      />
+      <SelectField
+        label="Sort by"
+        value={view.sort}
+        options={SORTS}
+        onChange={(sort) => onChange({ sort })}
+      />
+      <SelectField
+        label="Compare with"
+        value={isRep ? 'rep' : view.reference}
+        options={[
+          ['none', 'nothing'],
+          ['median', 'the middle of the set'],
+          ['rep', 'one of its reps'],
+        ]}
+        onChange={(reference) =>
+          onChange({ reference: reference === 'rep' ? String(ordinals[0] ?? 1) : reference })
+        }
+      />
+      {isRep && (
+        <NumberField
+          label="Rep"
+          value={Number(view.reference)}
+          unit=""
+          min={Math.min(...ordinals)}
+          max={Math.max(...ordinals)}
+          onChange={(ordinal) => onChange({ reference: String(ordinal) })}
+        />
+      )}
+      {timers.length > 1 && (
+        <SelectField
+          label="Timed by"
+          value={view.by}
+          options={[['all', 'anything'], ...timers.map((each) => [each, each] as const)]}
+          onChange={(by) => onChange({ by })}
+        />
+      )}
+    </Row>
+  );
+}

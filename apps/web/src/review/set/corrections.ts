@@ -1,0 +1,80 @@
+import type { RepBody, RepReply } from '@orthokin/contract';
+import {
+  checkEvents,
+  eventOf,
+  HAND_SD_MS,
+  standing,
+  type EventName,
+  type TimedEvent,
+} from '@orthokin/core/timing';
+import type { Result } from '@orthokin/core/result';
+import { ok } from '@orthokin/core/result';
+import { ALIGN_WORDS } from '../../parts/ribbon/Axis.js';
+import { signed } from '../words/set-words.js';
+
+/** The rep of an ordinal that stands. */
+export const standingRep = (reps: readonly RepReply[], ordinal: number): RepReply | undefined =>
+  standing(reps.map((rep) => ({ ...rep, replaces: rep.replaces ?? null }))).find(
+    (rep) => rep.ordinal === ordinal,
+  );
+
+/** A rep with an event moved to so many ms after its cue; judged by eye, so by hand. */
+export function moved(rep: RepReply, name: EventName, afterCueMs: number): Result<TimedEvent[]> {
+  const cueMs = eventOf(rep.events, 'cue')?.atMs ?? 0;
+  const events = rep.events.map((event): TimedEvent =>
+    event.name === name
+      ? { ...event, atMs: cueMs + afterCueMs, source: 'hand', sdMs: HAND_SD_MS }
+      : event,
+  );
+  const checked = checkEvents(events, false);
+  return checked.ok ? ok(events) : checked;
+}
+
+/** A correction of a rep, as it is sent. */
+export function correctionOf(
+  { id, ...rep }: RepReply,
+  change: Partial<RepBody>,
+  by: string,
+): RepBody {
+  return { ...rep, ...change, replaces: id, corrected: { by, at: new Date().toISOString() } };
+}
+
+const eventWords = (name: EventName): string =>
+  name in ALIGN_WORDS ? ALIGN_WORDS[name as 'cue'] : name;
+
+/** What a correction changed, in words. */
+export function changeWords(before: RepReply, after: RepReply): string {
+  const parts: string[] = [];
+  if (before.struckOut !== after.struckOut) parts.push(after.struckOut ? 'struck out' : 'restored');
+  for (const event of after.events) {
+    const old = eventOf(before.events, event.name);
+    if (old && old.atMs !== event.atMs)
+      parts.push(`${eventWords(event.name)} moved by ${signed(event.atMs - old.atMs)} s`);
+    if (!old) parts.push(`${eventWords(event.name)} added`);
+  }
+  const faults = (rep: RepReply) => rep.seenFaults.join(', ') || 'none';
+  if (faults(before) !== faults(after)) parts.push(`faults ${faults(after)}`);
+  return parts.join('; ') || 'run again';
+}
+
+export interface CorrectionLine {
+  readonly rep: RepReply;
+  readonly before: RepReply;
+  readonly words: string;
+  /** Nothing has replaced it since. */
+  readonly stands: boolean;
+}
+
+/** Every correction of a set, newest first. */
+export function correctionsOf(reps: readonly RepReply[]): CorrectionLine[] {
+  const byId = new Map(reps.map((rep) => [rep.id, rep]));
+  const replaced = new Set(reps.map(({ replaces }) => replaces));
+  return reps
+    .flatMap((rep): CorrectionLine[] => {
+      const before = byId.get(rep.replaces ?? '');
+      if (!before) return [];
+      const stands = !replaced.has(rep.id);
+      return [{ rep, before, words: changeWords(before, rep), stands }];
+    })
+    .reverse();
+}

@@ -1,0 +1,68 @@
+import type {
+  AthleteReply,
+  DrillSetBody,
+  EndReason,
+  PatternReply,
+  RepReply,
+  RungMoveReply,
+} from '@orthokin/contract';
+import type { Decision } from '@orthokin/core/progress';
+import { useQuery } from '@tanstack/react-query';
+import { replay, setBody, type Run } from '../../drill/run.js';
+import { actionsOf } from '../../log/drill-log.js';
+import { useSending } from '../../log/sender-context.js';
+import { useSetReview } from '../../club/queries.js';
+
+/** A set to look at, wherever it was read from. */
+export interface Review {
+  readonly set: DrillSetBody & { readonly endReason: EndReason | null };
+  readonly athlete: AthleteReply;
+  readonly pattern: PatternReply;
+  /** Every rep recorded, also those since replaced. */
+  readonly reps: readonly RepReply[];
+  /** What comes next; `null` while the club's earlier sets cannot be asked. */
+  readonly decision: Decision | null;
+  readonly currentRung: number | null;
+  readonly moved: RungMoveReply | null;
+}
+
+const fromRun = (run: Run): Review => ({
+  set: { ...setBody(run), endReason: run.endReason },
+  athlete: run.plan.athlete,
+  pattern: run.plan.pattern,
+  reps: run.recorded,
+  decision: null,
+  currentRung: null,
+  moved: null,
+});
+
+export interface Reading {
+  readonly review: Review | null;
+  readonly error: Error | null;
+  readonly again: () => void;
+}
+
+/**
+ * A set from the server; from this device while some of it is not sent yet, or while the server
+ * does not answer.
+ */
+export function useReview(setId: string): Reading {
+  const { waiting, drills } = useSending();
+  const unsent = drills.has(setId);
+  const remote = useSetReview(setId, !unsent);
+  const askDevice = unsent || remote.isError;
+  const local = useQuery({
+    queryKey: ['device', setId, waiting],
+    queryFn: async () => replay(await actionsOf(setId)),
+    enabled: askDevice,
+  });
+  const kept = local.data;
+  const review = askDevice ? (kept ? fromRun(kept) : null) : (remote.data ?? null);
+  const settled = askDevice && !local.isPending;
+  return {
+    review,
+    error:
+      settled && !review ? (remote.error ?? new Error('This set is not on this device.')) : null,
+    again: () => void remote.refetch(),
+  };
+}

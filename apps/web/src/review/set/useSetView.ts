@@ -1,0 +1,66 @@
+import { ALIGN_AT, type AlignAt } from '../../parts/ribbon/scale.js';
+import { medianRep } from '@orthokin/core/stats';
+import type { RepReading } from '@orthokin/core/timing';
+import { useSearchParams } from 'react-router';
+import { timedBy } from '../words/verdict.js';
+
+export const SORTS = ['order', 'target', 'time'] as const;
+export type Sort = (typeof SORTS)[number];
+
+/** How the reps of a set are looked at; kept in the address, so that a view can be passed on. */
+export interface SetView {
+  readonly at: AlignAt;
+  readonly sort: Sort;
+  /** `none`, `median`, or the ordinal of a rep. */
+  readonly reference: string;
+  /** What timed the reps that are looked at; `all`. */
+  readonly by: string;
+}
+
+export const PLAIN_VIEW: SetView = { at: 'cue', sort: 'order', reference: 'none', by: 'all' };
+
+const oneOf = <T extends string>(all: readonly T[], given: string | null, usual: T): T =>
+  all.find((each) => each === given) ?? usual;
+
+export function useSetView(): [SetView, (change: Partial<SetView>) => void] {
+  const [params, setParams] = useSearchParams();
+  const view: SetView = {
+    at: oneOf(ALIGN_AT, params.get('at'), PLAIN_VIEW.at),
+    sort: oneOf(SORTS, params.get('sort'), PLAIN_VIEW.sort),
+    reference: params.get('reference') ?? PLAIN_VIEW.reference,
+    by: params.get('by') ?? PLAIN_VIEW.by,
+  };
+  const change = (part: Partial<SetView>) => {
+    const next = Object.entries({ ...view, ...part }).filter(
+      ([name, value]) => value !== PLAIN_VIEW[name as keyof SetView],
+    );
+    setParams(new URLSearchParams(next), { replace: true });
+  };
+  return [view, change];
+}
+
+const cycleOf = ({ durations }: RepReading): number =>
+  durations.cycle?.ms ?? durations.response?.ms ?? Infinity;
+
+/** The reps in the order asked for; those that cannot be lined up there are left out. */
+export function inView(readings: readonly RepReading[], { at, sort, by }: SetView): RepReading[] {
+  const shown = readings.filter(
+    (reading) =>
+      (at === 'cue' || reading.rep.events.some(({ name }) => name === at)) &&
+      (by === 'all' || timedBy(reading) === by),
+  );
+  const order = (a: RepReading, b: RepReading) => a.rep.ordinal - b.rep.ordinal;
+  if (sort === 'target')
+    return shown.sort((a, b) => a.rep.target.localeCompare(b.rep.target) || order(a, b));
+  return sort === 'time' ? shown.sort((a, b) => cycleOf(a) - cycleOf(b)) : shown.sort(order);
+}
+
+/** The rep the others are held against. */
+export function referenceOf(
+  readings: readonly RepReading[],
+  { reference }: SetView,
+): RepReading | undefined {
+  if (reference === 'none') return undefined;
+  if (reference === 'median') return medianRep(readings) ?? undefined;
+  return readings.find(({ rep }) => String(rep.ordinal) === reference);
+}

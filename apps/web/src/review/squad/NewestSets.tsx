@@ -1,0 +1,68 @@
+import type { ReactElement } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { useSquad } from '../../club/queries.js';
+import { answerWords } from '../../parts/decision-words.js';
+import { dayWords, timeWords } from '../../parts/format.js';
+import { Failed } from '../../parts/Notice.js';
+import { Headline, Page, Quiet } from '../../parts/Text.js';
+import { colour } from '../../parts/tokens.js';
+
+const List = styled.ul`
+  margin: 20px 0 0;
+  padding: 0;
+  list-style: none;
+  li {
+    border-top: 1px solid ${colour('rule')};
+  }
+  a {
+    display: grid;
+    grid-template-columns: 150px minmax(160px, 1fr) 2fr;
+    gap: 4px 24px;
+    padding: 14px 0;
+    text-decoration: none;
+  }
+  a:hover strong {
+    text-decoration: underline;
+  }
+  @media (max-width: 640px) {
+    a {
+      grid-template-columns: 1fr;
+    }
+  }
+`;
+
+/** The newest set of everyone, newest first: the way into a review. */
+export function NewestSets(): ReactElement {
+  const squad = useSquad();
+  const sets = (squad.data ?? [])
+    .flatMap(({ athlete, lastSet }) => (lastSet ? [{ athlete, set: lastSet }] : []))
+    .sort((a, b) => b.set.startedAt.localeCompare(a.set.startedAt));
+  return (
+    <Page>
+      <Headline>Newest sets</Headline>
+      {squad.isPending && <Quiet>Reading the sets…</Quiet>}
+      {squad.error && !squad.data && (
+        <Failed error={squad.error} again={() => void squad.refetch()} />
+      )}
+      {squad.data && sets.length === 0 && (
+        <Quiet>
+          No set has been timed yet. <Link to="/floor">Start one on the floor.</Link>
+        </Quiet>
+      )}
+      <List>
+        {sets.map(({ athlete, set }) => (
+          <li key={set.id}>
+            <Link to={`/review/${set.id}`}>
+              <Quiet as="span">
+                {dayWords(set.startedAt)} {timeWords(set.startedAt)}
+              </Quiet>
+              <strong>{athlete.name}</strong>
+              <span>{answerWords(set.decision, set.outcome)}</span>
+            </Link>
+          </li>
+        ))}
+      </List>
+    </Page>
+  );
+}

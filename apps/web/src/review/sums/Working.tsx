@@ -1,0 +1,47 @@
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { Button } from '../../parts/Button.js';
+import { Notice } from '../../parts/Notice.js';
+import { Quiet } from '../../parts/Text.js';
+import type { Working as State } from './useSum.js';
+
+const Row = styled.div`
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  margin-bottom: 8px;
+  /* A layer of its own: the rest of a long page need not be painted again with every step. */
+  will-change: transform;
+`;
+
+const HUNDRED = 100;
+
+/** How far a sum is, with a way to stop it; nothing once it is done. */
+export function Working({
+  of: { answer, share, failed, cancel, again },
+  what,
+}: {
+  of: State<unknown>;
+  what: string;
+}): ReactElement | null {
+  if (failed)
+    return (
+      <Notice action={<Button onPress={again}>Try again</Button>}>
+        The {what} could not be worked out.
+      </Notice>
+    );
+  if (share !== null)
+    return (
+      <Row>
+        <progress value={Math.round(HUNDRED * share)} max={HUNDRED} aria-label={what} />
+        <Quiet>Working out the {what}…</Quiet>
+        <Button onPress={cancel}>Stop</Button>
+      </Row>
+    );
+  if (answer !== null) return null;
+  return (
+    <Row>
+      <Button onPress={again}>Work out the {what}</Button>
+    </Row>
+  );
+}

@@ -1,0 +1,142 @@
+import type { Target } from '@orthokin/core/floor';
+import { GATED_DURATIONS } from '@orthokin/core/pattern';
+import type { Decision, SetJudgement, TimeGate } from '@orthokin/core/progress';
+import type { SetSummary, TargetFigures } from '@orthokin/core/stats';
+import type { SetSource } from '@orthokin/contract';
+import type { RepReading } from '@orthokin/core/timing';
+import { lackWords } from '../../parts/decision-words.js';
+import { capital, count, seconds, secondsWithUnit } from '../../parts/format.js';
+
+/** The one sentence that answers: what comes next, and why. */
+export function headline(decision: Decision, rung: number): string {
+  const { answer, limiting, atTop, rule, setsPassed, daysPassed } = decision;
+  if (answer === 'move up') return `Move up to rung ${rung + 1}: the limits are met.`;
+  if (atTop) return `Rung ${rung} is met, and it is the top one.`;
+  if (answer === 'stay') return `Stay on rung ${rung}: ${limiting ? lackWords(limiting) : ''}.`;
+  if (limiting) return `Not enough reps yet: ${lackWords(limiting)}.`;
+  const sets = rule.setsNeeded - setsPassed;
+  if (sets > 0) {
+    const onOther = daysPassed < rule.distinctDays ? ', on another day' : '';
+    return `Not enough reps yet: passed, and ${count(sets, 'more set')} must pass${onOther}.`;
+  }
+  return 'Not enough reps yet: passed, and one set must pass on another day.';
+}
+
+/** The rule and the evidence behind the answer. */
+export function ruleSentence({ rule, setsSeen, setsPassed, daysPassed }: Decision): string {
+  const asked = `The rule asks for ${rule.setsNeeded} of the last ${rule.ofLast} sets on this rung, on ${count(rule.distinctDays, 'day')}`;
+  if (setsSeen === 0) return `${asked}; none had enough reps yet.`;
+  return `${asked}; ${setsPassed} of ${setsSeen} passed${setsPassed > 0 ? `, on ${count(daysPassed, 'day')}` : ''}.`;
+}
+
+const ENDINGS: Readonly<Record<string, string>> = { one: 'st', two: 'nd', few: 'rd', other: 'th' };
+const plural = new Intl.PluralRules('en', { type: 'ordinal' });
+
+const ordinal = (n: number): string => `${n}${ENDINGS[plural.select(n)] ?? 'th'}`;
+
+function gateSentence(
+  { gate, limitMs, passes, fails, tooClose, needed, overMs }: TimeGate,
+  n: number,
+): string {
+  const close = tooClose > 0 ? `, ${tooClose} too close to call` : '';
+  const decisive =
+    overMs > 0 ? `; the ${ordinal(needed)} fastest took ${secondsWithUnit(limitMs + overMs)}` : '';
+  return `${capital(gate)}: ${passes} of ${n} inside ${secondsWithUnit(limitMs)}, ${fails} over${close}; ${needed} needed${decisive}.`;
+}
+
+/** One sentence a gate, in the order they are judged. */
+export function gateSentences({
+  times,
+  falseStarts,
+  validReps,
+  together,
+  outcome,
+}: SetJudgement): string[] {
+  // Counts out of too few reps would look like a verdict.
+  const sentences = validReps.met ? times.map((gate) => gateSentence(gate, validReps.reps)) : [];
+  if (
+    times.length > 1 &&
+    outcome === 'not passed' &&
+    times.every(({ verdict }) => verdict === 'pass')
+  )
+    sentences.push(
+      `But only ${together.passes} kept every limit at once; ${together.needed} needed.`,
+    );
+  if (falseStarts.falseStarts > 0)
+    sentences.push(
+      `${capital(count(falseStarts.falseStarts, 'false start'))} in ${falseStarts.cuedReps} cues; ${falseStarts.allowed} allowed.`,
+    );
+  if (!validReps.met) sentences.push(`${capital(lackWords(validReps))}.`);
+  return sentences;
+}
+
+const repsWords = (ordinals: readonly number[]): string =>
+  `${ordinals.length === 1 ? 'rep' : 'reps'} ${ordinals.join(', ')}`;
+
+/** What was left out and why, and what was slow but kept. */
+export function leftOutSentence({ leftOut, durations }: SetSummary): string {
+  const by = new Map<string, number[]>();
+  for (const { ordinal, why } of leftOut) by.set(why, [...(by.get(why) ?? []), ordinal]);
+  const parts = [...by].map(([why, ordinals]) => `${repsWords(ordinals)} (${why})`);
+  const left = parts.length > 0 ? `Left out: ${parts.join('; ')}.` : 'No rep was left out.';
+  // Only what a rung can limit: in short phases like the load somebody is always "slow".
+  const slow = GATED_DURATIONS.flatMap((name) => {
+    const ordinals = durations[name]?.slowOrdinals ?? [];
+    return ordinals.length > 0 ? [`${repsWords(ordinals)} (${name})`] : [];
+  });
+  return slow.length > 0 ? `${left} Far slower than the rest, but kept: ${slow.join('; ')}.` : left;
+}
+
+/** How the times came about and how sure one of them is. */
+export function sourceSentence(source: SetSource, { durations }: SetSummary): string {
+  if (source === 'simulated')
+    return 'Made by the simulated athlete: exact, and never pooled with sets of other sources.';
+  if (source === 'none') return 'Nobody timed this set: only its cues are known.';
+  const sd = durations.reaction?.errorSdMs ?? durations.cycle?.errorSdMs;
+  const sure = sd === undefined ? '' : `: one reaction is sure to about ±${seconds(2 * sd)} s`;
+  const how = { hand: 'Timed by hand', sensor: 'Timed by sensors', film: 'Timed on film' }[source];
+  return `${how}${sure}. A rep nearer to its limit than its error allows is too close to call.`;
+}
+
+/** What timed a rep apart from its cue, which is always the screen's or a light's own. */
+export function timedBy({ rep }: RepReading): string {
+  const timed = rep.events.filter(({ name }) => name !== 'cue' && name !== 'nextCue');
+  return [...new Set(timed.map(({ source }) => source))].join(' and ');
+}
+
+/** Which reps were timed by what, of a set that mixes; `null` where one thing timed all. */
+export function mixedSentence(readings: readonly RepReading[]): string | null {
+  const by = new Map<string, number[]>();
+  for (const reading of readings) {
+    const source = timedBy(reading);
+    if (source !== '') by.set(source, [...(by.get(source) ?? []), reading.rep.ordinal]);
+  }
+  if (by.size < 2) return null;
+  const parts = [...by].map(
+    ([source, reps]) => `${reps.length === 1 ? 'rep' : 'reps'} ${reps.join(', ')} by ${source}`,
+  );
+  return `${capital(parts.join('; '))}.`;
+}
+
+/** A gap this many sds of its error wide is not the timing's own doing. */
+const CLEAR_SDS = 2;
+
+/**
+ * Where the way home takes longest; `null` when fewer than two targets were timed, or when the
+ * next one is no further away than the timing error of the two medians.
+ */
+export function slowestHome(
+  times: readonly TargetFigures[],
+  targets: readonly Target[],
+  errorSdMs: number,
+): string | null {
+  const timed = times
+    .flatMap((each) => (each.recoveryMs === null ? [] : [{ ...each, recoveryMs: each.recoveryMs }]))
+    .sort((a, b) => b.recoveryMs - a.recoveryMs);
+  const [slowest, next] = timed;
+  if (!slowest || !next) return null;
+  const gapSdMs = errorSdMs * Math.sqrt(1 / slowest.n + 1 / next.n);
+  if (slowest.recoveryMs - next.recoveryMs <= CLEAR_SDS * gapSdMs) return null;
+  const name = targets.find(({ letter }) => letter === slowest.letter)?.name ?? '';
+  return `Slowest home from ${slowest.letter}, ${name}: ${secondsWithUnit(slowest.recoveryMs)}.`;
+}

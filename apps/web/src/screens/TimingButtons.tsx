@@ -1,0 +1,102 @@
+import type { EventName } from '@orthokin/core/timing';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { PHASE_COLOURS, type Phase } from '../parts/phases.js';
+import { colour, NARROW } from '../parts/tokens.js';
+
+interface HandEvent {
+  readonly name: EventName;
+  readonly words: string;
+  readonly code: string;
+  readonly key: string;
+  /** The phase that starts with it. */
+  readonly phase: Phase;
+  readonly optional?: boolean;
+}
+
+/** What a hand can time, in the order it happens, with its key. */
+export const HAND_EVENTS: readonly HandEvent[] = [
+  { name: 'firstMove', words: 'First move', code: 'Space', key: 'space', phase: 'travel' },
+  {
+    name: 'arrival',
+    words: 'Arrived',
+    code: 'ArrowRight',
+    key: '→',
+    phase: 'load',
+    optional: true,
+  },
+  { name: 'action', words: 'Action', code: 'ArrowDown', key: '↓', phase: 'action' },
+  { name: 'home', words: 'Home', code: 'Enter', key: 'enter', phase: 'recovery' },
+];
+
+const Row = styled.div`
+  display: grid;
+  grid-template-columns: repeat(4, minmax(124px, 1fr));
+  gap: 10px;
+  @media (max-width: ${NARROW}) {
+    grid-template-columns: 1fr 1fr;
+    gap: 8px;
+  }
+`;
+
+const Press = styled.button<{ $phase: Phase }>`
+  min-height: 96px;
+  padding: 8px;
+  border: 2px solid ${({ $phase }) => PHASE_COLOURS[$phase]};
+  border-bottom-width: 7px;
+  border-radius: 5px;
+  background: ${colour('raised')};
+  color: ${colour('ink')};
+  font-size: 21px;
+  font-weight: 700;
+  cursor: pointer;
+  touch-action: manipulation;
+  user-select: none;
+  small {
+    display: block;
+    font-size: 15px;
+    font-weight: 450;
+    color: ${colour('quiet')};
+  }
+  &[aria-disabled='true'] {
+    opacity: 0.55;
+    border-style: dashed;
+  }
+  &:active {
+    background: ${({ $phase }) => PHASE_COLOURS[$phase]};
+    color: #fff;
+  }
+`;
+
+/** The big buttons a coach presses as things happen. Each also has a key. */
+export const TimingButtons = ({
+  isOpen,
+  onEvent,
+}: {
+  /** Whether an event can still be timed in the rep that is going on. */
+  isOpen: (name: EventName) => boolean;
+  onEvent: (name: EventName, pressedAt: number) => void;
+}): ReactElement => (
+  <Row>
+    {HAND_EVENTS.map(({ name, words, key, phase, optional }) => (
+      <Press
+        key={name}
+        type="button"
+        $phase={phase}
+        aria-disabled={!isOpen(name)}
+        // The press itself is the moment; a click comes only when the finger lifts.
+        onPointerDown={(event) => onEvent(name, event.timeStamp)}
+        onClick={(event) => {
+          // Only a click without a pointer (keyboard, switch, voice) is news.
+          if (event.detail === 0) onEvent(name, event.timeStamp);
+        }}
+      >
+        {words}
+        <small>
+          {key}
+          {optional && ', optional'}
+        </small>
+      </Press>
+    ))}
+  </Row>
+);

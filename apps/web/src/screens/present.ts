@@ -1,0 +1,71 @@
+import type { LateCue } from '@orthokin/core/cue';
+import type { CuePlan } from '../drill/cue-plan.js';
+import type { Cancels } from './cancels.js';
+import { onDueFrame } from './on-frame.js';
+import { planCueSound, planFreeze } from './sounds.js';
+
+/** What a cue screen shows. */
+export interface Shown {
+  /** The target called; `null` while waiting. */
+  readonly letter: string | null;
+  readonly frozen: boolean;
+  readonly late: LateCue | null;
+}
+
+export const NOTHING_SHOWN: Shown = { letter: null, frozen: false, late: null };
+
+/** A cue and all that comes with it, on one clock, ms. */
+export interface Presentation {
+  readonly letter: string;
+  readonly dueMs: number;
+  readonly switchTo: { readonly letter: string; readonly atMs: number } | null;
+  readonly freezeMs: number | null;
+  readonly late: {
+    readonly late: LateCue;
+    readonly fromMs: number;
+    readonly untilMs: number;
+  } | null;
+}
+
+/** The same on another clock. */
+export const onClock = (of: Presentation, turn: (ms: number) => number): Presentation => ({
+  letter: of.letter,
+  dueMs: turn(of.dueMs),
+  switchTo: of.switchTo && { ...of.switchTo, atMs: turn(of.switchTo.atMs) },
+  freezeMs: of.freezeMs === null ? null : turn(of.freezeMs),
+  late: of.late && {
+    ...of.late,
+    fromMs: turn(of.late.fromMs),
+    untilMs: turn(of.late.untilMs),
+  },
+});
+
+/** Whatever shows on the screen, drawn at once. */
+export type Show = (change: Partial<Shown>) => void;
+
+/**
+ * Shows and sounds a cue on the page's clock; `shown` hears when the frame that shows it came.
+ * The drill's own screen and any second one present by this same code, and so together.
+ */
+export function present(
+  plan: CuePlan,
+  { letter, dueMs, switchTo, freezeMs, late }: Presentation,
+  show: Show,
+  cancels: Cancels,
+  shown?: (pageMs: number) => void,
+): void {
+  cancels.add(planCueSound(plan, letter, dueMs));
+  cancels.add(onDueFrame(dueMs, () => show({ letter }), shown));
+  if (switchTo) {
+    cancels.add(planCueSound(plan, switchTo.letter, switchTo.atMs));
+    cancels.add(onDueFrame(switchTo.atMs, () => show({ letter: switchTo.letter })));
+  }
+  if (freezeMs !== null) {
+    cancels.add(planFreeze(freezeMs));
+    cancels.add(onDueFrame(freezeMs, () => show({ frozen: true })));
+  }
+  if (late) {
+    cancels.add(onDueFrame(late.fromMs, () => show({ late: late.late })));
+    cancels.add(onDueFrame(late.untilMs, () => show({ late: null })));
+  }
+}

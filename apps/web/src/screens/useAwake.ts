@@ -1,0 +1,23 @@
+import { useEffect } from 'react';
+
+/** Keeps the screen on while a set runs. Where the device does not allow it, nothing is lost. */
+export function useAwake(): void {
+  useEffect(() => {
+    let lock: WakeLockSentinel | null = null;
+    let left = false;
+    const hold = async () => {
+      if (!('wakeLock' in navigator) || document.hidden) return;
+      lock = await navigator.wakeLock.request('screen').catch(() => null);
+      if (left) await lock?.release();
+    };
+    // The lock is gone whenever the page was hidden.
+    const again = () => void hold();
+    void hold();
+    document.addEventListener('visibilitychange', again);
+    return () => {
+      left = true;
+      document.removeEventListener('visibilitychange', again);
+      void lock?.release();
+    };
+  }, []);
+}

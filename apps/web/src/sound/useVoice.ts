@@ -1,0 +1,40 @@
+import { useEffect, useState } from 'react';
+import { useRemembered } from '../log/useRemembered.js';
+import { learnRecordings } from './spoken.js';
+import { deviceVoice, speakWith, VOICE_CHOICE, type Voice } from './voice.js';
+
+export interface VoiceKeeping {
+  readonly voice: Voice;
+  /** Whether this device has a voice of its own. */
+  readonly hasDeviceVoice: boolean;
+  readonly recorded: readonly string[];
+  readonly choose: (voice: Voice) => void;
+  /** What is recorded has changed. */
+  readonly again: () => Promise<void>;
+}
+
+/** Who speaks on this device; remembered. */
+export function useVoice(): VoiceKeeping {
+  const [voice, keep] = useRemembered<Voice>(VOICE_CHOICE, 'shipped');
+  const [recorded, setRecorded] = useState<readonly string[]>([]);
+  const [hasDeviceVoice, setHasDeviceVoice] = useState(deviceVoice() !== null);
+  useEffect(() => {
+    // Without storage there are no recordings, and the shipped voice fills in.
+    learnRecordings().then(setRecorded, () => undefined);
+    if (!('speechSynthesis' in window)) return;
+    const changed = () => setHasDeviceVoice(deviceVoice() !== null);
+    speechSynthesis.addEventListener('voiceschanged', changed);
+    return () => speechSynthesis.removeEventListener('voiceschanged', changed);
+  }, []);
+  const choose = (next: Voice) => {
+    speakWith(next);
+    keep(next);
+  };
+  return {
+    voice,
+    hasDeviceVoice,
+    recorded,
+    choose,
+    again: () => learnRecordings().then(setRecorded),
+  };
+}

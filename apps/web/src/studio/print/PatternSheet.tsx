@@ -1,0 +1,29 @@
+import { Download } from 'lucide-react';
+import type { ReactElement, ReactNode } from 'react';
+import { Button } from '../../parts/Button.js';
+import { PrintPage } from '../../parts/PrintPage.js';
+import { downloadDrawings } from '../drawing/export-drawing.js';
+
+/** A sheet about a pattern, whose plan can be saved as a drawing. */
+export const PatternSheet = ({
+  back,
+  name,
+  children,
+}: {
+  back: string;
+  /** Of the files its drawing is saved as. */
+  name: string;
+  children: ReactNode;
+}): ReactElement => (
+  <PrintPage
+    back={back}
+    backWords="Back to the pattern"
+    ways={(['svg', 'png'] as const).map((kind) => (
+      <Button key={kind} onPress={() => void downloadDrawings('#sheet-plan svg', name, kind)}>
+        <Download size={18} aria-hidden /> Plan as {kind.toUpperCase()}
+      </Button>
+    ))}
+  >
+    {children}
+  </PrintPage>
+);

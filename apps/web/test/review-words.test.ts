@@ -1,0 +1,335 @@
+import type { ImportBody, LastSetReply, RepReply, StandingReply } from '@orthokin/contract';
+import { changeBetween, type Better, type Forecast } from '@orthokin/core/stats';
+import { ok, wrong } from '@orthokin/core/result';
+import { durationsOf, readRep, type RepReading } from '@orthokin/core/timing';
+import { importBody, tooLong } from '../src/review/files/import-sets.js';
+import { changeWords, correctionOf, correctionsOf, moved } from '../src/review/set/corrections.js';
+import { inView, PLAIN_VIEW, referenceOf } from '../src/review/set/useSetView.js';
+import { workOut } from '../src/review/sums/sums.js';
+import {
+  betterSentence,
+  chanceWords,
+  doubtSentence,
+  forecastSentence,
+  tradeSentence,
+  whyNotSentence,
+} from '../src/review/words/change-words.js';
+import { hickSentence, sidesSentence, tailSentence } from '../src/review/words/closer-words.js';
+import { compareSentence, notAlikeSentence } from '../src/review/words/compare-words.js';
+import { cautions, driftSentence } from '../src/review/words/report-words.js';
+import {
+  differenceSentence,
+  fadeSentence,
+  signed,
+  trialSentence,
+} from '../src/review/words/set-words.js';
+import {
+  changeCell,
+  sidesCell,
+  squadSentences,
+  stuckCell,
+} from '../src/review/words/squad-words.js';
+import { PLAN } from './plan.js';
+
+const better = (before: number[], after: number[], error: number): Better => ({
+  change: changeBetween(before, after, error, 0.3 * error),
+  before: before.map(() => ({}) as Better['before'][number]),
+  after: after.map(() => ({}) as Better['after'][number]),
+  typicalErrorMs: error,
+  repeats: 12,
+  worthwhileFrom: 'the athlete',
+});
+
+describe('is it better, in words', () => {
+  test.each<[number, string]>([
+    [-200, 'Clearly faster: cycle 2.00 → 1.80 s, 0.20 s less.'],
+    [200, 'Clearly slower: cycle 2.00 → 2.20 s, 0.20 s more.'],
+    [-50, 'Probably faster: cycle 2.00 → 1.95 s, 0.05 s less.'],
+    [2, 'No clear change: cycle 2.00 → 2.00 s, the same.'],
+  ])('a change of %i ms', (change, words) => {
+    expect(betterSentence(better([2000], [2000 + change], 30), 'cycle')).toBe(words);
+  });
+
+  test('the doubt gives its numbers, and never more certainty than the model has', () => {
+    const words = doubtSentence(better([2000, 2010], [1800, 1790], 30));
+    expect(words).toContain('2 sets before, 2 sets after');
+    expect(words).toContain('typical error of 12 repeats');
+    expect(words).toMatch(/more than the 0\.06 s that chance alone would seldom make/);
+    expect(words).toMatch(/over 99 %; slower by as much: under 1 %\.$/);
+    expect([0.5, 0.999, 0.001].map(chanceWords)).toEqual(['50 %', 'over 99 %', 'under 1 %']);
+  });
+
+  test('what cannot be compared says why and what would help', () => {
+    const repeats = wrong('repeats', 2, 'at least 4 sets repeated within 8 days');
+    const spans = wrong('spans', 'no two sets alike', 'a set in each');
+    if (repeats.ok || spans.ok) throw new Error('These are problems.');
+    expect(whyNotSentence(repeats.problem)).toMatch(/^Too early to say: 2 repeated sets;/);
+    expect(whyNotSentence(spans.problem)).toMatch(/Run the standard test again\.$/);
+  });
+
+  test('trading speed for technique is said only when chance would seldom make it', () => {
+    expect(tradeSentence({ tau: 0.6, p: 0.01, n: 12 })).toMatch(/^Speed is bought with technique/);
+    expect(tradeSentence({ tau: -0.6, p: 0.01, n: 12 })).toMatch(/^The faster sets are also/);
+    expect(tradeSentence({ tau: 0.3, p: 0.2, n: 12 })).toMatch(/^No sign/);
+    expect(tradeSentence({ tau: 1, p: 0.01, n: 3 })).toMatch(/^Too few sets/);
+  });
+});
+
+describe('where it leads', () => {
+  const made = (part: Partial<Forecast>) =>
+    ok({
+      curve: { floor: 1, gain: 1, rate: 1, rss: 0 },
+      ...{ bands: [], metAt: 14, likely: { low: 12, high: 20 }, chance: 0.9 },
+      ...part,
+    });
+  const asked = { thresholdMs: 1260, horizon: 30, done: 10 };
+
+  test.each<[string, ReturnType<typeof made>, RegExp]>([
+    ['ahead', made({}), /1\.26 s is met in about 4 more sessions: session 14, 95 % between/],
+    ['reached', made({ metAt: 8 }), /has reached 1\.26 s: the curve met it in session 8/],
+    ['out of reach', made({ metAt: null, chance: 0.03 }), /^Not on this course.*\(3 % of/],
+    ['perhaps never', made({ likely: { low: 12, high: null } }), /from session 12, and perhaps/],
+  ])('%s', (_, forecast, words) => {
+    expect(forecastSentence(forecast, asked)).toMatch(words);
+  });
+
+  test('with too few sessions it says how many it takes', () => {
+    expect(forecastSentence(wrong('sessions', 3, 'at least 5 sessions'), asked)).toBe(
+      'No forecast yet: 3 sessions, at least 5 sessions needed.',
+    );
+  });
+});
+
+const EVENTS = [
+  ['cue', 0],
+  ['firstMove', 250],
+  ['arrival', 1000],
+  ['action', 1130],
+  ['home', 2000],
+] as const;
+const repOf = (ordinal: number, change: Partial<RepReply> = {}, later = 0): RepReply => ({
+  id: `rep ${ordinal}`,
+  ...{ ordinal, target: ordinal % 2 ? 'A' : 'B', seenFaults: [], struckOut: false },
+  replaces: null,
+  events: EVENTS.map(([name, atMs]) => ({
+    ...{ name, sdMs: 4, source: 'sensor' as const },
+    atMs: ordinal * 5000 + atMs + (name === 'home' ? later : 0),
+  })),
+  ...change,
+});
+const read = (rep: RepReply, trial?: RepReading['trial']): RepReading =>
+  readRep(rep, { falseStartMs: 100, responseLimitMs: 3000, splitWindowMs: [-60, 120] }, trial);
+
+describe('corrections', () => {
+  test('an event is moved as the coach’s own judgement, where it can have been', () => {
+    const rep = repOf(1);
+    const result = moved(rep, 'home', 2200);
+    expect(result.ok && result.value.at(-1)).toMatchObject({
+      ...{ name: 'home', atMs: 7200, source: 'hand', sdMs: 45 },
+    });
+    expect(moved(rep, 'home', 900)).toMatchObject({ ok: false });
+  });
+
+  test('each is told with what it changed, the newest first; only what stands can be undone', () => {
+    const first = repOf(1);
+    const struck: RepReply = {
+      ...correctionOf(first, { struckOut: true }, 'Mara'),
+      id: 'second',
+    };
+    const back: RepReply = { ...correctionOf(struck, { struckOut: false }, 'Jo'), id: 'third' };
+    const lines = correctionsOf([first, struck, back]);
+    expect(lines.map(({ words, stands, rep }) => [words, stands, rep.corrected?.by])).toEqual([
+      ['restored', true, 'Jo'],
+      ['struck out', false, 'Mara'],
+    ]);
+    expect(struck.replaces).toBe(first.id);
+    expect(changeWords(first, repOf(1, {}, 120))).toBe('home moved by +0.12 s');
+    expect(changeWords(first, repOf(1, { seenFaults: ['lean'] }))).toBe('faults lean');
+    expect(changeWords(first, first)).toBe('run again');
+  });
+});
+
+describe('the view of a set', () => {
+  const readings = [read(repOf(1, {}, 300)), read(repOf(2)), read(repOf(3, {}, 100))];
+
+  test('sorts, and leaves out what cannot be lined up', () => {
+    const order = (view: Partial<typeof PLAIN_VIEW>) =>
+      inView(readings, { ...PLAIN_VIEW, ...view }).map(({ rep }) => rep.ordinal);
+    expect(order({})).toEqual([1, 2, 3]);
+    expect(order({ sort: 'time' })).toEqual([2, 3, 1]);
+    expect(order({ sort: 'target' })).toEqual([1, 3, 2]);
+    expect(order({ by: 'hand' })).toEqual([]);
+    const untimed = read(repOf(4, { events: repOf(4).events.slice(0, 2) }));
+    expect(inView([...readings, untimed], { ...PLAIN_VIEW, at: 'home' })).toHaveLength(3);
+  });
+
+  test('the reference is a rep of the set or the middle of it', () => {
+    const of = (reference: string) => referenceOf(readings, { ...PLAIN_VIEW, reference });
+    expect(of('none')).toBeUndefined();
+    expect(of('2')?.rep.ordinal).toBe(2);
+    expect(of('9')).toBeUndefined();
+    expect(durationsOf(of('median')?.rep.events ?? []).cycle?.ms).toBe(2100);
+  });
+});
+
+describe('single findings in words', () => {
+  test('differences carry their sign, and are silent inside the timing’s error', () => {
+    expect([signed(54), signed(-54), signed(3)]).toEqual(['+0.05', '−0.05', '0.00']);
+    const difference = { name: 'recovery', ms: 120, sdMs: 10, isSure: true } as const;
+    expect(differenceSentence([difference])).toBe('Recovery differs most: +0.12 s.');
+    expect(differenceSentence([{ ...difference, isSure: false }])).toMatch(/^No phase differs/);
+    expect(differenceSentence([])).toMatch(/^Nothing of it/);
+  });
+
+  test('fade, trials, tail, sides and choice each say so when there is too little', () => {
+    expect(fadeSentence('the cycle', null)).toMatch(/^Too few reps/);
+    expect(trialSentence([read(repOf(1))])).toBeNull();
+    const moves = repOf(2, { events: [{ name: 'firstMove', atMs: 1, sdMs: 4, source: 'hand' }] });
+    expect(trialSentence([read(repOf(1, { events: [] }), 'catch'), read(moves, 'catch')])).toBe(
+      'Apart from the timed reps: held still in 1 of 2 catch trials.',
+    );
+    expect(tailSentence(wrong('times', 12, 'at least 40 times'))).toBe(
+      'The tail of the reactions needs at least 40 times; there are 12.',
+    );
+    expect(sidesSentence(null)).toMatch(/^Sides cannot be compared/);
+    expect(hickSentence(wrong('choices', 2, 'at least 3 different numbers of targets'))).toBe(
+      'What choice costs is not known: 2 different numbers of targets, at least 3 needed.',
+    );
+  });
+
+  test('two groups: a shift only when the interval leaves zero out', () => {
+    const comparison = {
+      ...{ n: [10, 12] as const, medianMs: [2000, 1900] as const, p: 0.01, longerChance: 0.2 },
+      ...{ shiftMs: -100, interval: { low: -150, high: -40 } },
+    };
+    expect(compareSentence(comparison, 'cycle', 'second')).toBe(
+      'Cycle 2.00 s (10 reps) and 1.90 s (12): the second typically 0.10 s quicker, 95 % −0.15 to −0.04 s.',
+    );
+    const across = { ...comparison, interval: { low: -150, high: 40 } };
+    expect(compareSentence(across, 'cycle', 'second')).toMatch(/no clear difference/);
+    expect(compareSentence(null, 'cycle', 'second')).toMatch(/^Too few/);
+    expect(notAlikeSentence(['timing', 'kind of cue'])).toContain('timing and kind of cue');
+  });
+});
+
+describe('the squad in words', () => {
+  const NOW = Date.UTC(2026, 2, 20);
+  const line = (name: string, part: Partial<StandingReply['standing']> = {}): StandingReply => ({
+    ...{ patternId: 'p', patternName: 'Star', rung: 2, rungs: 5, lastSetId: 's', setsOnRung: 3 },
+    athlete: { ...PLAN.athlete, id: name, name },
+    standing: {
+      ...{ duration: 'cycle', basis: 'the standard test', whyNot: null, sides: null },
+      ...{ beforeSetId: 'a', afterSetId: 'b', lastTimedMs: NOW - 86_400_000 },
+      better: better([2000], [1700], 30),
+      ...part,
+    },
+  });
+  const stay = {
+    decision: {
+      ...{ answer: 'stay', atTop: false },
+      limiting: { gate: 'recovery', overMs: 60, verdict: 'fail' },
+    },
+  } as LastSetReply;
+
+  test('who improved, who is stuck and on what, who leans, who is missing', () => {
+    const steady = { better: better([2000], [2001], 30) };
+    const leaning = {
+      ...{ percent: 9, interval: { low: 4, high: 13 }, sets: 6, isNew: true },
+    };
+    const lines = [
+      line('Ada', { sides: leaning }),
+      { ...line('Bo', steady), setsOnRung: 9 },
+      line('Cy', { ...steady, lastTimedMs: NOW - 20 * 86_400_000 }),
+    ];
+    expect(squadSentences(lines, (id) => (id === 'Bo' ? stay : null), NOW)).toEqual([
+      '1 of 3 athletes clearly faster: Ada.',
+      'Held on one rung for 8 sets or more: Bo (recovery).',
+      'A new difference between the sides: Ada (new: left 9 % slower).',
+      'Not timed for more than 10 days: Cy.',
+    ]);
+    expect(squadSentences([], () => null)).toEqual(['No athletes in this club yet.']);
+  });
+
+  test('cells are short, and honest where nothing can be said', () => {
+    expect(changeCell(line('Ada').standing)).toBe('clearly faster, −0.30\u00a0s');
+    expect(changeCell(line('Ada', { better: null, whyNot: 'x' }).standing)).toBe(
+      'too early to say',
+    );
+    expect(stuckCell(line('Ada'), stay)).toBe('recovery is 0.06 s too slow; 3 sets on this rung');
+    expect(sidesCell(null)).toBe('too few sets');
+    expect(driftSentence(null)).toBe('Left and right could not be compared.');
+  });
+
+  test('cautions begin with the athlete’s own', () => {
+    expect(cautions({ ...PLAN.athlete, ageBand: 'adult', note: null })).toHaveLength(3);
+    const own = cautions({ ...PLAN.athlete, ageBand: 'under 13', note: 'Back from a sprain.' });
+    expect(own[0]).toMatch(/^Back from a sprain\. Only what the clinician/);
+    expect(own[1]).toMatch(/guardian/);
+  });
+});
+
+describe('reps timed elsewhere, as they are sent', () => {
+  const sets = [
+    {
+      ...{ athlete: 'Ada', day: '2026-03-01', set: '1' },
+      reps: [{ row: 4, target: 'A', events: repOf(0).events }],
+    },
+  ];
+  const about = {
+    ...{ pattern: PLAN.pattern, rung: 1, source: 'film' as const, sense: 'seen' as const },
+    athleteIds: new Map([['Ada', 'ada']]),
+  };
+
+  test('the same table makes the same ids, another day makes others', () => {
+    const ids = ({ sets: made }: ImportBody) => made.flatMap(({ id, reps }) => [id, reps[0]?.id]);
+    const once = importBody(sets, about);
+    expect(ids(importBody(sets, about))).toEqual(ids(once));
+    const later = importBody(
+      sets.map((set) => ({ ...set, day: '2026-03-02' })),
+      about,
+    );
+    expect(ids(later)).not.toEqual(ids(once));
+    expect(once.sets[0]?.body).toMatchObject({
+      ...{ athleteId: 'ada', day: '2026-03-01', source: 'film' },
+      conditions: { cueKinds: ['marker'] },
+    });
+  });
+
+  test('a set longer than a set can be is named', () => {
+    const [set] = sets;
+    const [rep] = set?.reps ?? [];
+    if (!set || !rep) throw new Error('There is one.');
+    const long = { ...set, reps: Array.from({ length: 201 }, (_, i) => ({ ...rep, row: i + 1 })) };
+    expect(tooLong([set])).toEqual([]);
+    expect(tooLong([long])).toMatchObject([{ row: 201, field: 'set' }]);
+  });
+});
+
+test('a long sum tells how far it is, and gives the same answer again', () => {
+  const told: number[] = [];
+  const reps = Array.from({ length: 60 }, (_, i) => ({ ms: 240 + ((i * 37) % 90), set: i % 3 }));
+  const sum = {
+    kind: 'closer' as const,
+    targets: PLAN.pattern.targets,
+    rung: 2,
+    sets: [1, 2, 2].map((rung, i) => ({ rung, choices: i + 2 })),
+    reps: {
+      setIds: ['a', 'b', 'c'],
+      set: reps.map(({ set }) => set),
+      target: reps.map((_, i) => (i % 2 ? 'A' : 'B')),
+      reaction: reps.map(({ ms }) => ms),
+      ...{ response: reps.map(() => null), travel: reps.map(() => null) },
+      recovery: reps.map(({ ms }) => 4 * ms),
+      cycle: reps.map(({ ms }) => 9 * ms),
+    },
+  };
+  const once = workOut(sum, (share) => told.push(share));
+  expect(workOut(sum, () => undefined)).toEqual(once);
+  expect(told).toEqual([...told].sort((a, b) => a - b));
+  // Only the two sets on rung 2 count, but for the price of choice.
+  expect(once).toMatchObject({
+    medians: { reaction: { n: 40 } },
+    tail: { ok: true, value: { n: 40 } },
+    hick: { ok: true, value: { n: 60 } },
+  });
+});
