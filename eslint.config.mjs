@@ -11,6 +11,8 @@ const coreLayers = [
   'pattern',
   'cue',
   'timing',
+  'drill',
+  'beacon',
   'budget',
   'footwork',
   'stats',
@@ -48,27 +50,34 @@ const coreRules = coreLayers.map((layer, i) => {
 });
 
 /** The web app's places may not know each other; what two of them need is a part. */
-const webPlaces = ['squad', 'library', 'studio', 'floor', 'review'];
+const webPlaces = ['squad', 'library', 'studio', 'floor', 'review', 'join'];
 const webRules = [
   ...webPlaces.map((place) => ({
     files: [`apps/web/src/${place}/**/*.{ts,tsx}`],
     rules: forbid({
       regex: `/(${webPlaces.filter((p) => p !== place).join('|')}|app)/`,
       message:
-        'A place may use parts/, drill/, club/, log/ and sound/, never another place or the shell.',
+        'A place may use screens/, live/, beacons/, parts/, drill/, club/, log/ and sound/, never another place or the shell.',
     }),
   })),
   {
     files: ['apps/web/src/parts/**/*.{ts,tsx}'],
     rules: forbid({
-      regex: `/(${[...webPlaces, 'app', 'club', 'drill', 'log', 'sound'].join('|')})/`,
+      regex: `/(${[...webPlaces, 'app', 'beacons', 'club', 'drill', 'live', 'log', 'screens', 'sound'].join('|')})/`,
       message: 'Parts draw what they are given: they know no place, no server and no storage.',
     }),
   },
   {
-    files: ['apps/web/src/{log,club,drill,sound}/**/*.{ts,tsx}'],
+    files: ['apps/web/src/screens/**/*.{ts,tsx}'],
     rules: forbid({
-      regex: `/(${[...webPlaces, 'app', 'parts'].join('|')})/`,
+      regex: `/(${[...webPlaces, 'app'].join('|')})/`,
+      message: 'What the screens of a drill are made of knows no place.',
+    }),
+  },
+  {
+    files: ['apps/web/src/{beacons,club,drill,live,log,sound}/**/*.{ts,tsx}'],
+    rules: forbid({
+      regex: `/(${[...webPlaces, 'app', 'parts', 'screens'].join('|')})/`,
       message: 'Data comes before pictures.',
     }),
   },

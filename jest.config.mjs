@@ -25,7 +25,7 @@ const shared = {
   transformIgnorePatterns: ['/node_modules/(?!(uuid|idb)/)'],
   moduleNameMapper: {
     '^@orthokin/core/(.*)$': '<rootDir>/packages/core/src/$1/index.ts',
-    '^@orthokin/contract/pattern-file$': '<rootDir>/packages/contract/src/pattern-file.ts',
+    '^@orthokin/contract/(beacons|pattern-file|room)$': '<rootDir>/packages/contract/src/$1.ts',
     '^@orthokin/contract$': '<rootDir>/packages/contract/src/index.ts',
     '^(\\.{1,2}/.*)\\.js$': '$1',
   },
@@ -39,6 +39,8 @@ const project = (displayName, folder) => ({
 });
 
 export default {
+  // Suites run beside each other on small machines: a slow moment is no failure.
+  testTimeout: 20_000,
   projects: [
     project('core', 'packages/core'),
     project('contract', 'packages/contract'),

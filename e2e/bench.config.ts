@@ -4,6 +4,7 @@ import shared from './playwright.config.js';
 export default defineConfig({
   ...shared,
   testDir: 'bench',
-  testMatch: '*.ts',
+  testMatch: '**/bench/*.ts',
   reporter: 'list',
+  workers: 1,
 });

@@ -1,26 +1,33 @@
 import { defineConfig } from '@playwright/test';
 
-const port = process.env['TEST_PORT'];
-const cluster = process.env['TEST_DATABASE_URL'];
-if (!port || !cluster)
-  throw new Error('Browser tests need a server and a database of their own: run "./test browser".');
+if (!process.env['TEST_DATABASE_URL'])
+  throw new Error('Browser tests need a database of their own: run "./test browser".');
 
 export default defineConfig({
   testDir: 'stories',
   outputDir: 'results',
   timeout: 120_000,
-  // Times are measured to the frame: nothing else may run beside them on a small machine.
-  workers: 1,
+  // Most of a story is waiting, so more of them than cores; those that measure to the frame are run alone (see scripts/test.mjs).
+  workers: 3,
+  globalSetup: './stories/support/template.ts',
+  // A small machine with several pages on it has slow moments.
+  expect: { timeout: 10_000 },
   retries: 0,
   reporter: [['list'], ['json']],
-  globalSetup: './fresh-database.ts',
   use: {
-    baseURL: `http://127.0.0.1:${port}`,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update'],
+      args: [
+        '--no-sandbox',
+        '--disable-background-networking',
+        '--disable-component-update',
+        // A microphone that hears beeps; a story allows it or not.
+        '--use-fake-device-for-media-stream',
+      ],
     },
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
+    // A trace pictures the whole document at every step: half of a small machine's time.
+    trace: 'off',
+    screenshot: 'only-on-failure',
   },
 });

@@ -7,4 +7,5 @@ export default defineConfig({
   testDir: 'pictures',
   testMatch: '*.ts',
   reporter: 'list',
+  workers: 1,
 });

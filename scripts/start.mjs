@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process';
+import { networkInterfaces } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { ensureBuilt } from './lib/build.mjs';
@@ -9,13 +10,16 @@ import { isFree } from './lib/ports.mjs';
 import { Refusal, run, say } from './lib/say.mjs';
 
 const DEFAULT_PORT = 4310;
+/** Where the app looks for beacons until it is told another address. */
+const BEACONS_PORT = 4320;
 
 const HELP = `Starts Orthokin on this machine: installs what is missing, builds, starts the
 database, loads the demo club the first time, serves, and prints the address.
 
-  ./start [--port N] [--reset-demo]
+  ./start [--port N] [--lan] [--reset-demo]
 
   --port N       serve on 127.0.0.1:N (default ${DEFAULT_PORT})
+  --lan          let other devices of this network in, for second screens
   --reset-demo   make the demo club anew; other clubs stay as they are
   --help         this text
 
@@ -27,6 +31,7 @@ function readArguments() {
     const { values } = parseArgs({
       options: {
         port: { type: 'string', default: String(DEFAULT_PORT) },
+        lan: { type: 'boolean', default: false },
         'reset-demo': { type: 'boolean', default: false },
         help: { type: 'boolean', default: false },
       },
@@ -36,6 +41,12 @@ function readArguments() {
     throw new Refusal(`${error instanceof Error ? error.message : error}. See ./start --help.`);
   }
 }
+
+/** This machine's address on its network, as other devices reach it. */
+const lanAddress = () =>
+  Object.values(networkInterfaces())
+    .flat()
+    .find((each) => each?.family === 'IPv4' && !each.internal)?.address ?? '127.0.0.1';
 
 /** @param {string} given */
 async function checkedPort(given) {
@@ -47,6 +58,17 @@ async function checkedPort(given) {
       `Port ${port} is taken by another program (or another ./start). Stop that, or choose another: ./start --port ${port + 1}`,
     );
   return port;
+}
+
+/** The stand-in for beacons, beside the app: so that a whole chain can be tried on one machine. */
+function serveStandIn() {
+  const child = spawn(process.execPath, [join(ROOT, 'apps/beacons/dist/main.js')], {
+    env: { ...process.env, PORT: String(BEACONS_PORT) },
+    stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
+  });
+  // Its port may be taken, by another ./start or by real beacons: the app runs without it.
+  child.on('error', () => undefined);
+  return child;
 }
 
 /**
@@ -61,6 +83,7 @@ function serve(env, address) {
     // The channel tells the server when this process is gone, however it went.
     stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
   });
+  const standIn = serveStandIn();
   let stopping = false;
   const stop = () => {
     stopping = true;
@@ -72,7 +95,10 @@ function serve(env, address) {
     if (message === 'listening') say(`\nOrthokin is ready: ${address}\nCtrl-C stops it.`);
   });
   return new Promise((resolve) => {
-    server.on('exit', (code) => resolve(stopping ? 0 : (code ?? 1)));
+    server.on('exit', (code) => {
+      standIn?.kill('SIGTERM');
+      resolve(stopping ? 0 : (code ?? 1));
+    });
   });
 }
 
@@ -94,9 +120,10 @@ await run(async () => {
         NODE_ENV: 'production',
         DATABASE_URL: cluster?.url('orthokin') ?? ownDatabase,
         PORT: String(port),
+        HOST: given.lan ? '0.0.0.0' : '127.0.0.1',
         DEMO: given['reset-demo'] ? 'reset' : 'once',
       },
-      `http://127.0.0.1:${port}`,
+      `http://${given.lan ? lanAddress() : '127.0.0.1'}:${port}`,
     );
   } finally {
     cluster?.stop();

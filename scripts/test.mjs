@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuilt } from './lib/build.mjs';
@@ -18,10 +18,29 @@ browser tests in headless Chromium, on a database of their own. The last line is
 
 const REPORTS = join(DATA, 'test-reports');
 
-/** @param {string} command @param {string[]} args @param {NodeJS.ProcessEnv} [env] */
+/**
+ * Runs a command and prints what it says when it is over: others run beside it.
+ * @param {string} command
+ * @param {string[]} args
+ * @param {NodeJS.ProcessEnv} [env]
+ * @returns {Promise<boolean>}
+ */
 const succeeds = (command, args, env = {}) =>
-  spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } })
-    .status === 0;
+  new Promise((done) => {
+    const child = spawn(command, args, {
+      cwd: ROOT,
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: { ...process.env, ...env },
+    });
+    /** @type {Buffer[]} */
+    const said = [];
+    child.stdout.on('data', (data) => said.push(data));
+    child.stderr.on('data', (data) => said.push(data));
+    child.on('close', (status) => {
+      process.stdout.write(Buffer.concat(said));
+      done(status === 0);
+    });
+  });
 
 /** A check that passes or fails as a whole. @param {boolean} ok @returns {Counts} */
 const one = (ok) => ({ passed: ok ? 1 : 0, failed: ok ? 0 : 1 });
@@ -40,10 +59,15 @@ function reported(file, ok, read) {
   return { passed, failed: ok ? failed : Math.max(1, failed) };
 }
 
-/** @param {string} name @param {string[]} projects @param {NodeJS.ProcessEnv} [env] */
-function jest(name, projects, env) {
+/**
+ * @param {string} name
+ * @param {string[]} projects
+ * @param {NodeJS.ProcessEnv} [env]
+ * @returns {Promise<Counts>}
+ */
+async function jest(name, projects, env) {
   const report = join(REPORTS, `${name}.json`);
-  const ok = succeeds(
+  const ok = await succeeds(
     'npx',
     [
       'jest',
@@ -61,26 +85,39 @@ function jest(name, projects, env) {
   }));
 }
 
-/** @param {import('./lib/cluster.mjs').RunningCluster} cluster */
-async function browser(cluster) {
-  const report = join(REPORTS, 'browser.json');
-  const ok = await playwright(cluster, 'playwright.config.ts', {
-    PLAYWRIGHT_JSON_OUTPUT_FILE: report,
+/** Stories that measure to the frame: nothing else may run beside them on a small machine. */
+const EXACT = '@exact';
+
+/** @param {import('./lib/cluster.mjs').RunningCluster} cluster @returns {Counts} */
+function browser(cluster) {
+  const parts = [
+    ['side-by-side', '--grep-invert', EXACT],
+    ['exact', '--grep', EXACT, '--workers', '1'],
+  ].map(([name = '', ...args]) => {
+    const report = join(REPORTS, `browser-${name}.json`);
+    const ok = playwright(cluster, 'playwright.config.ts', {
+      args,
+      env: { PLAYWRIGHT_JSON_OUTPUT_FILE: report, ...(name === 'exact' && { KEEP_TEMPLATE: '1' }) },
+    });
+    return reported(report, ok, ({ stats }) => ({
+      passed: stats.expected + stats.flaky,
+      failed: stats.unexpected,
+    }));
   });
-  return reported(report, ok, ({ stats }) => ({
-    passed: stats.expected + stats.flaky,
-    failed: stats.unexpected,
-  }));
+  return parts.reduce((a, b) => ({ passed: a.passed + b.passed, failed: a.failed + b.failed }));
 }
 
 /** @type {Record<string, (cluster: import('./lib/cluster.mjs').RunningCluster) => Counts | Promise<Counts>>} */
 const SUITES = {
-  lint: () => one(succeeds('npm', ['run', '--silent', 'lint'])),
-  types: () => one(succeeds('npm', ['run', '--silent', 'types'])),
+  lint: async () => one(await succeeds('npm', ['run', '--silent', 'lint'])),
+  types: async () => one(await succeeds('npm', ['run', '--silent', 'types'])),
   unit: () => jest('unit', ['core', 'contract', 'web', 'scripts']),
   server: (cluster) => jest('server', ['server'], { TEST_DATABASE_URL: cluster.url('orthokin') }),
   browser,
 };
+
+/** Run beside each other; two at a time keep a small machine busy and no more. */
+const TOGETHER = [['lint', 'types'], ['unit', 'server'], ['browser']];
 
 await run(async () => {
   const asked = process.argv.slice(2);
@@ -101,12 +138,17 @@ await run(async () => {
   const cluster = await ensureCluster('test', { mayCreate: true });
   const total = { passed: 0, failed: 0 };
   try {
-    for (const name of names) {
-      say(`\n— ${name} —`);
-      const { passed, failed } = (await SUITES[name]?.(cluster)) ?? { passed: 0, failed: 1 };
-      say(`${name}: ${passed} passed, ${failed} failed`);
-      total.passed += passed;
-      total.failed += failed;
+    for (const group of TOGETHER) {
+      const now = group.filter((name) => names.includes(name));
+      if (now.length > 0) say(`\n— ${now.join(', ')} —`);
+      await Promise.all(
+        now.map(async (name) => {
+          const { passed, failed } = (await SUITES[name]?.(cluster)) ?? { passed: 0, failed: 1 };
+          say(`${name}: ${passed} passed, ${failed} failed`);
+          total.passed += passed;
+          total.failed += failed;
+        }),
+      );
     }
   } finally {
     cluster.stop();

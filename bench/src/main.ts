@@ -1,11 +1,19 @@
-import { seededRandom, shuffledSchedule } from '@orthokin/core/cue';
+import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
+import { seededRandom, makeSchedule } from '@orthokin/core/cue';
 import { decideByCount, DEFAULT_COUNT_RULE, judgeSet } from '@orthokin/core/progress';
 import type { Rung } from '@orthokin/core/pattern';
 import { simulateRep, TYPICAL_ATHLETE } from '@orthokin/core/simulation';
-import { summariseSet } from '@orthokin/core/stats';
+import { medianInPlace } from '@orthokin/core/numeric';
+import {
+  bootstrapInterval,
+  fitExGaussian,
+  fitLearningCurve,
+  summariseSet,
+} from '@orthokin/core/stats';
 import { readRep, type Rep } from '@orthokin/core/timing';
 import { blankPattern, checkFootwork, layLeg, usualPlan } from '@orthokin/core/footwork';
 import { layoutTargets, nextMarker, withLeg, type Pattern } from '@orthokin/core/pattern';
+import * as peer from 'simple-statistics';
 import { Bench } from 'tinybench';
 
 const SETTINGS = { falseStartMs: 100, responseLimitMs: 3000, splitWindowMs: [-60, 120] } as const;
@@ -64,11 +72,34 @@ const layAll = (pattern: Pattern): Pattern =>
 const bare = twelveTargets();
 const laid = layAll({ ...bare, targets: bare.targets.slice(0, 6) });
 
+const reactions = hundredThousand.flatMap(({ durations }) => durations.reaction?.ms ?? []);
+const fiveHundred = reactions.slice(0, 500);
+const sessions = Array.from({ length: 40 }, (_, i) => i + 1);
+const learning = sessions.map((session, i) => 700 + 400 * Math.exp(-0.2 * session) + (i % 7));
+
+/** The plain percentile interval of the peer's functions: BCa does this and more. */
+function peerBootstrap(): void {
+  const medians = Array.from({ length: 5000 }, () =>
+    peer.median(peer.sampleWithReplacement(fiveHundred, 500, Math.random)),
+  );
+  peer.quantile(medians, [0.025, 0.975]);
+}
+
 const bench = new Bench({ time: 1000 });
 bench
   .add('read 1,000 reps', () => void read(thousand))
   .add('summarise 1,000 reps', () => void summariseSet(readings))
   .add('summarise 100,000 reps', () => void summariseSet(hundredThousand))
+  .add('quartiles and MAD of 100,000 times, simple-statistics', () => {
+    peer.quantile(reactions, [0.25, 0.5, 0.75]);
+    peer.medianAbsoluteDeviation(reactions);
+  })
+  .add('ex-Gaussian of 1,000 times', () => void fitExGaussian(reactions.slice(0, 1000)))
+  .add('BCa, 5,000 resamples of 500', () => {
+    bootstrapInterval(fiveHundred, medianInPlace, { resamples: 5000, random: seededRandom(1) });
+  })
+  .add('percentile bootstrap of the same, simple-statistics', peerBootstrap)
+  .add('learning curve of 40 sessions', () => void fitLearningCurve(sessions, learning))
   .add('judge a set of 200 reps', () => void judgeSet(readings.slice(0, 200), RUNG))
   .add('decide over 500 sets', () => void decideByCount(judged, DEFAULT_COUNT_RULE, true))
   .add('lay and check 12 targets', () => void checkFootwork(layAll(bare)))
@@ -76,8 +107,8 @@ bench
     for (let n = 0; n < 1000; n++) checkFootwork(laid);
   })
   .add('schedule 200 cues', () => {
-    shuffledSchedule(
-      { targets: ['A', 'B', 'C', 'D', 'E', 'F'], reps: 200, maxRun: 2, foreperiodMs: [900, 1900] },
+    makeSchedule(
+      { ...PLAIN_CONDITIONS, targets: ['A', 'B', 'C', 'D', 'E', 'F'], reps: 200 },
       seededRandom(3),
     );
   });
@@ -86,5 +117,5 @@ await bench.run();
 for (const { name, result } of bench.tasks) {
   if (!('latency' in result)) continue;
   const { p50, p99 } = result.latency;
-  console.log(`${name.padEnd(28)} median ${p50.toFixed(3)} ms, p99 ${p99.toFixed(3)} ms`);
+  console.log(`${name.padEnd(56)} median ${p50.toFixed(3)} ms, p99 ${p99.toFixed(3)} ms`);
 }

@@ -1,4 +1,4 @@
-import { test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import type { ClubReply, PatternBody } from '@orthokin/contract';
 import { blankPattern, layLeg, usualPlan } from '@orthokin/core/footwork';
 import {
@@ -10,6 +10,8 @@ import {
   type Pattern,
 } from '@orthokin/core/pattern';
 import { v7 } from 'uuid';
+import { test } from '../stories/support/served.js';
+import { figures } from './support/figures.js';
 
 const PLACEMENTS = 200;
 const MOVES = 180;
@@ -79,10 +81,7 @@ async function dragFrames(page: Page, pattern: Pattern): Promise<number[]> {
 
 for (const legs of [MAX_TARGETS, 1]) {
   test(`frames of a drag, ${PLACEMENTS} placements over ${legs} legs`, async ({ page }) => {
-    const lengths = (await dragFrames(page, patternOf(legs))).sort((a, b) => a - b);
-    const at = (share: number) => (lengths[Math.floor(share * lengths.length)] ?? NaN).toFixed(1);
-    console.log(
-      `${PLACEMENTS} placements over ${legs} legs: ${lengths.length} frames, median ${at(0.5)} ms, p95 ${at(0.95)} ms`,
-    );
+    const lengths = await dragFrames(page, patternOf(legs));
+    console.log(figures(`frames, ${PLACEMENTS} placements over ${legs} legs`, lengths));
   });
 }

@@ -1,10 +1,10 @@
 import { resolve } from 'node:path';
-import { test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import { Coach, openPattern } from '../stories/support/coach.js';
+import { test } from '../stories/support/served.js';
 
 const FOLDER = resolve(import.meta.dirname, '../../docs/screenshots');
 const DESK = { width: 1280, height: 800 };
-const TABLET = { width: 820, height: 1180 };
 const PHONE = { width: 390, height: 844 };
 /** An A4 page at 96 dots an inch, less its margins. */
 const A4 = { width: 718, height: 1047 };
@@ -14,6 +14,8 @@ const shoot = (page: Page, name: string, fullPage = false) =>
 
 /** Far enough into a rep for the athlete to be on the way. */
 const ON_THE_WAY_MS = 800;
+/** Far enough into a rehearsed way to be out on the floor. */
+const WALKED_MS = 2600;
 
 test('squad, floor and review', async ({ page }) => {
   await page.goto('/');
@@ -31,14 +33,38 @@ test('squad, floor and review', async ({ page }) => {
   await coach.finished(12);
   await coach.seeReview();
   await shoot(page, 'review', true);
-  await page.emulateMedia({ colorScheme: 'dark' });
-  await shoot(page, 'review-dark');
-  await page.emulateMedia({ colorScheme: 'light' });
   await page.setViewportSize(PHONE);
   await shoot(page, 'review-phone');
-  await page.goto('/');
-  await page.getByRole('listitem').first().waitFor();
-  await shoot(page, 'squad-phone');
+});
+
+test('the review over weeks', async ({ page }) => {
+  await page.goto('/review');
+  await page.getByRole('rowheader').first().waitFor();
+  await shoot(page, 'glance');
+  await page.getByRole('link', { name: 'Amara Quill' }).click();
+  await page.getByRole('link', { name: 'Report to print' }).waitFor();
+  await page.goto(`${page.url()}?duration=recovery`);
+  await page
+    .getByRole('img', { name: /by session/ })
+    .locator('svg')
+    .waitFor();
+  await shoot(page, 'athlete');
+  await page.getByRole('link', { name: /side by side/ }).click();
+  await page
+    .getByRole('img', { name: /^Quantile/ })
+    .locator('svg')
+    .waitFor();
+  await shoot(page, 'compare');
+  await page.goto('/review');
+  await page.getByRole('link', { name: 'Lotte Brandvane' }).click();
+  await page.getByRole('link', { name: 'Report to print' }).click();
+  await page.setViewportSize(A4);
+  await page.emulateMedia({ media: 'print' });
+  await page
+    .getByRole('img', { name: /^Cycle of/ })
+    .locator('svg')
+    .waitFor();
+  await shoot(page, 'report');
 });
 
 test('patterns', async ({ page }) => {
@@ -62,9 +88,41 @@ test('patterns', async ({ page }) => {
   await shoot(page, 'position-cards');
 });
 
+test('before a set, and on a second screen', async ({ page, browser, served }) => {
+  const coach = new Coach(page);
+  await coach.goToFloor('Idris Fennimar', { seed: 8 });
+  await page.getByRole('link', { name: 'Practise the map' }).click();
+  await page.getByRole('button', { name: 'Cover them and ask' }).click();
+  await page.locator('[data-testid=cue]:not([data-cue=""])').waitFor();
+  await shoot(page, 'practise-the-map');
+
+  await coach.goToFloor('Idris Fennimar', { seed: 8 });
+  await page.getByRole('link', { name: 'Rehearse' }).click();
+  await page.getByRole('button', { name: 'Rehearse' }).click();
+  await page.getByTestId('called').waitFor();
+  for (let n = 0; n < 2; n++) await page.keyboard.press('ArrowRight');
+  await page.waitForTimeout(WALKED_MS);
+  await page.keyboard.press('Digit1');
+  await page.keyboard.press('KeyP');
+  await shoot(page, 'rehearse');
+
+  await coach.goToFloor('Amara Quill', { timedBy: 'The simulated athlete', reps: 2, seed: 5 });
+  await coach.choose('Add to the rota', 'Juno Marlock');
+  await page.getByRole('button', { name: 'Second screen' }).click();
+  const code = (await page.getByRole('dialog').locator('strong').textContent()) ?? '';
+  const phone = await browser.newPage({ viewport: PHONE, baseURL: served.address });
+  await phone.goto(`/join/${code}`);
+  await phone.getByRole('button', { name: /panel/ }).click();
+  await page.getByText('1 screen joined').waitFor();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await coach.start();
+  await coach.cue(2);
+  await phone.locator('[data-testid=cue]:not([data-cue=""])').waitFor();
+  await shoot(phone, 'panel-phone');
+});
+
 for (const [name, size] of [
   ['drill-by-hand', DESK],
-  ['drill-tablet', TABLET],
   ['drill-phone', PHONE],
 ] as const) {
   test(name, async ({ page }) => {

@@ -1,22 +1,13 @@
-import { AxeBuilder } from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { expectSound } from './support/sound.js';
 import { Coach } from './support/coach.js';
+import { test } from './support/served.js';
 
 const SIZES = [
   { width: 1280, height: 800 },
   { width: 820, height: 1180 },
   { width: 390, height: 844 },
 ];
-
-async function expectSound(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-  expect(serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
-  const overflow = await page.evaluate(
-    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-  );
-  expect(overflow).toBe(0);
-}
 
 for (const theme of ['light', 'dark'] as const) {
   test(`every place is accessible and fits its window with lights ${theme === 'light' ? 'on' : 'off'}`, async ({
@@ -36,7 +27,7 @@ for (const theme of ['light', 'dark'] as const) {
       await page.getByRole('link', { name: /Oskar Tvedmoor/ }).click();
       await expect(page.getByRole('button', { name: 'Start the set' })).toBeVisible();
       await expectSound(page);
-      await page.goto('/review');
+      await page.goto('/review/sets');
       await page.getByRole('link', { name: /Oskar Tvedmoor/ }).click();
       await page.getByText('Every rep in figures').click();
       await expectSound(page);
@@ -62,6 +53,39 @@ for (const [theme, size] of [
     await page.goto(`${page.url()}?leg=A`);
     await page.getByRole('button', { name: /^Step 5,/ }).click({ force: true });
     await expect(page.getByRole('article', { name: 'Load' })).toBeVisible();
+    await expectSound(page);
+  });
+}
+
+for (const [theme, size] of [
+  ['light', SIZES[0]],
+  ['dark', SIZES[2]],
+] as const) {
+  test(`the review over weeks is accessible and fits, ${theme}, ${size?.width ?? ''} px wide`, async ({
+    page,
+  }) => {
+    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
+    if (size) await page.setViewportSize(size);
+    await page.goto('/review');
+    await expect(page.getByRole('columnheader', { name: 'sides' })).toBeVisible();
+    await expectSound(page);
+    await page
+      .getByRole('cell', { name: /clearly faster/ })
+      .first()
+      .getByRole('link')
+      .click();
+    await expect(page.getByRole('img', { name: /^Quantile curves/ })).toBeVisible();
+    await expectSound(page);
+    await page.goto('/review');
+    await page.getByRole('link', { name: 'Amara Quill' }).click();
+    await page.getByRole('button', { name: /price of choice/ }).click();
+    await expect(page.getByText(/ex-Gaussian/)).toBeVisible();
+    await expectSound(page);
+    await page.getByRole('link', { name: 'Report to print' }).click();
+    await expect(page.getByRole('heading', { name: 'Take care' })).toBeVisible();
+    await expectSound(page);
+    await page.goto('/review/data');
+    await expect(page.getByRole('button', { name: 'Choose a table' })).toBeVisible();
     await expectSound(page);
   });
 }

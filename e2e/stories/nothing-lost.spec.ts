@@ -1,5 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { hurry } from './support/hurry.js';
 import { Coach } from './support/coach.js';
+import { test } from './support/served.js';
+import { expectSound } from './support/sound.js';
 
 test('a page closed in mid-set keeps every finished rep and offers to go on', async ({
   context,
@@ -95,4 +98,119 @@ test('what the server refuses is set aside, said with its reason, and holds up n
   await expect(page.getByText('1 record refused, kept here')).toBeVisible();
   await expect(page.getByText(/The server says: target: given Z/)).toBeVisible();
   await expect(page.getByText('1 rep counted, seconds')).toBeVisible();
+});
+
+test('the server goes away in mid-set and comes back; every rep is sent', async ({
+  page,
+  served,
+}) => {
+  const coach = new Coach(page);
+  await coach.goToFloor('Lotte Brandvane', { reps: 3 });
+  await coach.start();
+  await coach.playRep(1);
+  await served.stop();
+  await coach.playRep(2);
+  await coach.playRep(3);
+  await page.getByRole('button', { name: 'See where the time went' }).click();
+  await expect(page.getByText(/\d not sent yet/)).toBeVisible();
+  await served.restart();
+  await expect(page.getByText('all sent')).toBeVisible({ timeout: 30_000 });
+  const { reps, set } = await coach.storedReview();
+  expect(reps.map(({ ordinal }) => ordinal)).toEqual([1, 2, 3]);
+  expect(set.endReason).toBe('completed');
+});
+
+test('two change every set; a page that dies in the rest goes on with whoever is next', async ({
+  context,
+}) => {
+  await context.addInitScript(hurry, 3);
+  const first = new Coach(await context.newPage());
+  await first.goToFloor('Amara Quill', { timedBy: 'The simulated athlete', reps: 1 });
+  await first.choose('Add to the rota', 'Juno Marlock');
+  await first.choose('Order', 'chained, pairs alike');
+  await expect(first.page.getByText(/Every pair comes equally often after/)).toBeVisible();
+  await first.start();
+  await expect(first.page.getByText('Next: Juno Marlock')).toBeVisible({ timeout: 30_000 });
+
+  // While one tab rests, another must not take the rota from it.
+  const beside = await context.newPage();
+  await beside.goto('/floor');
+  await expect(beside.getByRole('heading', { name: 'Who works?' })).toBeVisible();
+  await beside.waitForTimeout(500);
+  await expect(beside.getByText('were broken off')).toHaveCount(0);
+  await beside.close();
+  await first.page.close();
+
+  const page = await context.newPage();
+  const again = new Coach(page);
+  await page.goto('/floor');
+  await expect(page.getByText('broken off before set 2 of 2, Juno Marlock')).toBeVisible();
+  await page.getByRole('button', { name: 'Go on with the sets' }).click();
+  await expect(page.getByText('Next: Juno Marlock')).toBeVisible();
+  await expectSound(page);
+  // The next set begins by itself when the rest is over.
+  await expect(page.getByText(/^Juno Marlock, Star from the T/)).toBeVisible({ timeout: 20_000 });
+  await again.finished(1);
+  const { athlete, set } = await again.seeReview();
+  expect(athlete.name).toBe('Juno Marlock');
+  expect(set.conditions.order).toBe('chained');
+  await page.goto('/floor');
+  await page.waitForTimeout(500);
+  await expect(page.getByText('broken off')).toHaveCount(0);
+});
+
+test('two sets run in two tabs at once; each has its own reps and no other', async ({
+  context,
+}) => {
+  const names = ['Oskar Tvedmoor', 'Wren Hallowby'] as const;
+  const coaches = await Promise.all(
+    names.map(async (name) => {
+      const coach = new Coach(await context.newPage());
+      await coach.goToFloor(name, { reps: 2 });
+      return coach;
+    }),
+  );
+  // A hidden page pauses; side by side in two windows both are seen.
+  for (const { page } of coaches)
+    await page.addInitScript(() =>
+      Object.defineProperty(document, 'hidden', { get: () => false, configurable: true }),
+    );
+  for (const coach of coaches) {
+    await coach.page.reload();
+    await coach.page.bringToFront();
+    await coach.start();
+    await coach.playRep(1);
+  }
+  for (const coach of coaches) {
+    await coach.page.bringToFront();
+    // What ran out meanwhile is redone: the cue was not seen by anybody.
+    if ((await coach.done()) < 2) await coach.playRep(2);
+  }
+  for (const [i, coach] of coaches.entries()) {
+    await coach.page.bringToFront();
+    const { athlete, set, reps } = await coach.seeReview();
+    expect(athlete.name).toBe(names[i]);
+    expect(set.endReason).toBe('completed');
+    expect(reps.map(({ ordinal }) => ordinal)).toEqual([1, 2]);
+  }
+});
+
+test('a device without room says so, and the reps are sent all the same', async ({ page }) => {
+  await page.addInitScript(() => {
+    const full = () => {
+      throw new DOMException('no room', 'QuotaExceededError');
+    };
+    IDBObjectStore.prototype.put = full;
+    IDBObjectStore.prototype.add = full;
+    Storage.prototype.setItem = full;
+  });
+  const coach = new Coach(page);
+  await coach.goToFloor('Oskar Tvedmoor', { reps: 2 });
+  await coach.start();
+  await expect(page.getByText('This device cannot keep the set')).toBeVisible();
+  await coach.playRep(1);
+  await coach.playRep(2);
+  const { reps, set } = await coach.seeReview();
+  expect(reps).toHaveLength(2);
+  expect(set.endReason).toBe('completed');
 });

@@ -1,5 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { Coach } from './support/coach.js';
+import { hurry } from './support/hurry.js';
+import { test } from './support/served.js';
 
 /** A seed with which this athlete passes: the story is about what follows then. */
 const PASSING_SEED = 7;
@@ -7,6 +9,7 @@ const PASSING_SEED = 7;
 test('the simulated athlete plays a set to the end and moves up; undo takes it back', async ({
   page,
 }) => {
+  await page.addInitScript(hurry, 4);
   const coach = new Coach(page);
   const name = 'Rafe Lindhollow';
   await coach.goToFloor(name, { timedBy: 'The simulated athlete', reps: 10, seed: PASSING_SEED });
@@ -25,7 +28,7 @@ test('the simulated athlete plays a set to the end and moves up; undo takes it b
   await expect(page.getByRole('heading', { level: 1 })).toContainText(up);
   await page.getByRole('button', { name: up }).click();
   await page.getByRole('link', { name: `Next set, rung ${set.rung + 1}` }).click();
-  await expect(page.getByText(`rung ${set.rung + 1} of 5`)).toBeVisible();
+  await expect(page.getByRole('button', { name: `rung ${set.rung + 1} of 5` })).toBeVisible();
   await page.getByRole('link', { name: 'Squad' }).click();
   const line = page.getByRole('listitem').filter({ hasText: name });
   await expect(line.getByRole('img', { name: `rung ${set.rung + 1} of 5` })).toBeVisible();

@@ -12,6 +12,7 @@ export const CHROMIUM = '/usr/bin/chromium';
 const DEBIAN = {
   postgresql: () => postgresBin() !== null,
   chromium: () => existsSync(CHROMIUM),
+  'espeak-ng': () => existsSync('/usr/bin/espeak-ng'),
 };
 
 const isRoot = () => process.getuid?.() === 0;

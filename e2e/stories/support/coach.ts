@@ -29,6 +29,19 @@ export class Coach {
     if (seed !== undefined) await page.goto(`${page.url()}?seed=${seed}`);
   }
 
+  /** Chooses from a field of the set-up. */
+  async choose(label: string, option: string): Promise<void> {
+    await this.page.getByRole('button', { name: new RegExp(`${label}$`) }).click();
+    await this.page.getByRole('option', { name: option, exact: true }).click();
+  }
+
+  /** Types into a field of the set-up. */
+  async fill(label: string, value: string): Promise<void> {
+    const field = this.page.getByRole('textbox', { name: label });
+    await field.fill(value);
+    await field.press('Tab');
+  }
+
   async start(): Promise<void> {
     await this.page.getByRole('button', { name: 'Start the set' }).click();
     await expect(this.page.getByTestId('cue')).toBeVisible();
@@ -66,7 +79,7 @@ export class Coach {
   }
 
   finished(reps: number): Promise<void> {
-    return expect.poll(() => this.done(), { timeout: 90_000 }).toBeGreaterThanOrEqual(reps);
+    return expect.poll(() => this.done(), { timeout: 120_000 }).toBeGreaterThanOrEqual(reps);
   }
 
   async seeReview(): Promise<SetReviewReply> {

@@ -1,0 +1,249 @@
+import { expect, type Page } from '@playwright/test';
+import { plantCourse } from './support/planted.js';
+import { test } from './support/served.js';
+
+const headline = (page: Page) => page.getByRole('heading', { level: 1 });
+
+/** The newest set of somebody, with the coach's name given. */
+async function openNewest(page: Page, name: string): Promise<void> {
+  await page.addInitScript(() => localStorage.setItem('orthokin.coach-name', '"Mara"'));
+  await page.goto('/review/sets');
+  await page.getByRole('link', { name: new RegExp(name) }).click();
+  await expect(page.getByRole('heading', { name: 'Correct a rep' })).toBeVisible();
+}
+
+/** Chooses from a field of the review. */
+async function choose(page: Page, label: string, option: string): Promise<void> {
+  await page.getByRole('button', { name: new RegExp(`${label}$`) }).click();
+  await page.getByRole('option', { name: option, exact: true }).click();
+}
+
+test('a rep is struck out and an event moved; both are kept with the name, and undone', async ({
+  page,
+}) => {
+  await openNewest(page, 'Amara Quill');
+  const counted = page.getByRole('caption');
+  const before = (await counted.first().textContent()) ?? '';
+  const reps = Number(before.split(' ')[0]);
+  await page.getByRole('button', { name: 'Strike out rep 1' }).click();
+  await expect(counted.first()).toHaveText(`${reps - 1} reps counted, seconds`);
+  const corrections = page.getByRole('region', { name: 'Corrections' });
+  await expect(corrections.getByText(/^Rep 1: struck out · Mara, today/)).toBeVisible();
+  await page.reload();
+  await corrections.getByRole('button', { name: 'Undo the correction of rep 1' }).click();
+  await expect(counted.first()).toHaveText(before);
+  await expect(corrections.getByText('Rep 1: restored')).toBeVisible();
+
+  // What cannot have been is refused by name, and nothing is stored.
+  const home = page.getByRole('textbox', { name: 'home', exact: true });
+  await home.fill('0.1');
+  await home.press('Enter');
+  await expect(page.getByText(/home not before/)).toBeVisible();
+  await expect(corrections.getByRole('listitem')).toHaveCount(2);
+  const was = Number((await home.inputValue()).replace(' s', ''));
+  await home.fill((was + 0.5).toFixed(3));
+  await home.press('Enter');
+  await expect(corrections.getByText(/^Rep 1: home moved by \+0\.50 s · Mara/)).toBeVisible();
+  await page.getByText('Every rep in figures').click();
+  await expect(page.getByRole('row', { name: /^1 / }).last()).toContainText('hand');
+  await corrections.getByRole('button', { name: 'Undo the correction of rep 1' }).first().click();
+  await expect(home).toHaveValue(`${was.toFixed(3)} s`);
+});
+
+test('reps are lined up, sorted and held against one of them; the view is in the address', async ({
+  page,
+}) => {
+  await openNewest(page, 'Amara Quill');
+  await choose(page, 'Compare with', 'one of its reps');
+  const rep = page.getByRole('textbox', { name: 'Rep' }).first();
+  await rep.fill('3');
+  await rep.press('Enter');
+  const differences = page.getByRole('region', { name: 'Differences' });
+  await expect(differences.getByText('Seconds longer or shorter than rep 3')).toBeVisible();
+  await expect(differences.getByRole('row')).toHaveCount(12);
+  await choose(page, 'Line up at', 'home');
+  await choose(page, 'Sort by', 'time');
+  const url = page.url();
+  expect(new URL(url).search).toBe('?at=home&sort=time&reference=3');
+  await page.goto('about:blank');
+  await page.goto(url);
+  await expect(differences.getByText('than rep 3')).toBeVisible();
+  const times = await page.getByRole('img', { name: /^Rep \d+, [A-F]:/ }).evaluateAll((ribbons) =>
+    ribbons.map((ribbon) => {
+      const words = ribbon.getAttribute('aria-label') ?? '';
+      const figure = (name: string) =>
+        Number(new RegExp(`${name} ([\\d.]+)`).exec(words)?.[1] ?? NaN);
+      return figure('response') + figure('recovery');
+    }),
+  );
+  expect(times).toHaveLength(12);
+  expect(times.at(-1)).toBeGreaterThan(times[0] ?? Infinity);
+});
+
+test('is it better? A planted change is called clear, and a planted non-change is not', async ({
+  page,
+}) => {
+  const [faster, steady] = await Promise.all([
+    plantCourse(page, 'Juno Marlock', (session) => 2400 - 22 * session, 5),
+    plantCourse(page, 'Oskar Tvedmoor', () => 2400, 6),
+  ]);
+  await page.goto(`/review/athletes/${faster}`);
+  await choose(page, 'Sets', 'Four corners, hand, heard cues');
+  await expect(headline(page)).toHaveText(
+    /^Clearly faster: cycle 2\.\d+ → 2\.\d+ s, 0\.\d+ s less\.$/,
+  );
+  await expect(page.getByText(/Chance that it is faster .* over 99 %/)).toBeVisible();
+  await page.getByRole('link', { name: 'Before and after, side by side' }).click();
+  await expect(headline(page)).toHaveText(/typically 0\.\d+ s quicker, 95 %/);
+
+  await page.goto(`/review/athletes/${steady}`);
+  await choose(page, 'Sets', 'Four corners, hand, heard cues');
+  await expect(headline(page)).toHaveText(/^No clear change: cycle/);
+  await expect(page.getByText(/within the 0\.\d+ s that chance alone can make/)).toBeVisible();
+  await page.getByRole('link', { name: 'Before and after, side by side' }).click();
+  await expect(headline(page)).toHaveText(/no clear difference/);
+
+  // Any two spans can be asked about, and are kept in the address.
+  await page.goto(`/review/athletes/${faster}`);
+  await choose(page, 'Sets', 'Four corners, hand, heard cues');
+  await page.getByRole('button', { name: 'Choose the days to compare' }).click();
+  await expect(page.getByText(/^Compared by the days you chose/)).toBeVisible();
+  expect(new URL(page.url()).searchParams.get('from')).toMatch(/^\d{4}-\d{2}-\d{2}$/);
+  await page.getByRole('button', { name: 'First and last again' }).click();
+  await expect(page.getByText(/^Compared by first and last weeks/)).toBeVisible();
+});
+
+test('the weeks of an athlete: forecast and closer look are worked out beside the page', async ({
+  page,
+}) => {
+  await page.goto('/review');
+  await page.getByRole('link', { name: 'Wren Hallowby' }).click();
+  await choose(page, 'Duration', 'recovery');
+  await expect(page.getByText(/(On|Not on) this course|The course has reached/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /^The recovery by session/ })).toBeVisible();
+  await page.getByRole('button', { name: /price of choice/ }).click();
+  await expect(page.getByText(/^Usual reaction|ex-Gaussian, \d+ reps/)).toBeVisible();
+  await expect(
+    page.getByText(/^(Slower to the|No clear difference between the sides)/),
+  ).toBeVisible();
+  const note = page.getByRole('textbox', { name: 'Write a note about this set' });
+  await page.getByRole('table').getByRole('link').first().click();
+  await note.fill('New shoes.');
+  await note.blur();
+  await expect(page.getByText('New shoes.')).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('cell', { name: 'New shoes.' })).toBeVisible();
+});
+
+test('the squad at a glance: sorted by what matters, every cell opens what it rests on', async ({
+  page,
+}) => {
+  await page.goto('/review');
+  await expect(headline(page)).toHaveText(/^\d of 8 athletes clearly faster/);
+  await expect(page.getByText(/A new difference between the sides: Lotte Brandvane/)).toBeVisible();
+  const first = page.getByRole('rowheader').first();
+  await expect(first).toHaveText('Amara Quill');
+  await page.getByRole('button', { name: 'athlete' }).click();
+  await expect(first).toHaveText('Wren Hallowby');
+  await page.getByRole('button', { name: 'is it better? cycle' }).click();
+  await expect(first).toHaveText('Cass Ondry');
+  await expect(page.getByRole('columnheader', { name: 'is it better? cycle' })).toHaveAttribute(
+    'aria-sort',
+    'ascending',
+  );
+  await page
+    .getByRole('link', { name: /right \d+ % slower/ })
+    .first()
+    .click();
+  await expect(page.getByText(/^Slower to the right by/)).toBeVisible();
+});
+
+test('a table of reps is matched and looked at; bad rows are named; then it is stored, once', async ({
+  page,
+}) => {
+  const table = [
+    'Player;Date;Cone;React;Total;Comment',
+    'Wren Hallowby;2026-02-01;A;0,31;2,40;',
+    'Wren Hallowby;2026-02-01;B;0,29;2,35;',
+    'Wren Hallowby;2026-02-30;B;0,29;2,35;',
+    'Wren Hollowby;2026-02-01;A;0,30;2,30;typo',
+    'Wren Hallowby;2026-02-01;A;0,30;0,20;',
+  ].join('\n');
+  const pick = async () => {
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      page.getByRole('button', { name: 'Choose a table' }).click(),
+    ]);
+    await chooser.setFiles({
+      ...{ name: 'elsewhere.csv', mimeType: 'text/csv', buffer: Buffer.from(table) },
+    });
+    await choose(page, 'Pattern', 'Side to side');
+  };
+  await page.goto('/review/data');
+  await pick();
+  await expect(page.getByText('5 rows: 2 can be stored, 3 cannot.')).toBeVisible();
+  const out = page.getByRole('list', { name: 'Rows that stay out' });
+  await expect(out.getByText('Row 3, day: given 2026-02-30')).toBeVisible();
+  await expect(
+    out.getByText(/^Row 4, athlete: given Wren Hollowby, allowed .*Wren Hallowby/),
+  ).toBeVisible();
+  await expect(out.getByText(/^Row 5, times: given home at 200 ms/)).toBeVisible();
+  // A column can be something else, and the preview follows.
+  await choose(page, 'reaction', 'not in the table');
+  await expect(page.getByRole('row', { name: /Wren Hallowby/ })).toContainText('–');
+  await choose(page, 'reaction', 'React');
+  await page.getByRole('button', { name: 'Store 2 reps in 1 set' }).click();
+  await expect(page.getByText('2 reps in 1 set stored.')).toBeVisible();
+
+  await page.reload();
+  await pick();
+  await page.getByRole('button', { name: 'Store 2 reps in 1 set' }).click();
+  await expect(page.getByText('2 reps in 1 set stored.')).toBeVisible();
+  await page.goto('/review');
+  await page.getByRole('link', { name: 'Wren Hallowby' }).click();
+  await choose(page, 'Sets', 'Side to side, hand, heard cues');
+  // The head and one set: the second time changed nothing.
+  await expect(page.getByRole('table').getByRole('row')).toHaveCount(2);
+  await expect(page.getByRole('row').last()).toContainText('2.38');
+});
+
+test('a report prints on two pages without the shell', async ({ page }) => {
+  await page.goto('/review');
+  await page.getByRole('link', { name: 'Lotte Brandvane' }).click();
+  await page.getByRole('link', { name: 'Report to print' }).click();
+  await expect(page.getByRole('heading', { name: 'Lotte Brandvane' })).toBeVisible();
+  await expect(page.getByText(/^Clearly faster: recovery/)).toBeVisible();
+  await expect(page.getByText(/Only what the clinician in charge has cleared/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Cycle of \d+ sets/ }).locator('svg')).toBeVisible();
+  const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+  expect(pdf.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(2);
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+});
+
+test('a club is taken out, wiped, and brought back as it was', async ({ page }) => {
+  await page.goto('/review/data');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: /^The whole club/ }).click(),
+  ]);
+  const path = await file.path();
+  const wipe = page.getByRole('button', { name: 'Wipe Tiller Lane Squash for good' });
+  await expect(wipe).toBeDisabled();
+  const name = page.getByRole('textbox', { name: /to wipe it$/ });
+  await name.fill('Tiller Lane Squash');
+  await name.blur();
+  await wipe.click();
+  await expect(page.getByText('There is no club here yet.')).toBeVisible();
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Choose a club.zip' }).click(),
+  ]);
+  await chooser.setFiles(path);
+  await expect(page.getByRole('heading', { name: 'Files in and out' })).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByRole('listitem')).toHaveCount(8);
+  await page.goto('/review');
+  await expect(page.getByRole('rowheader')).toHaveCount(8);
+});
