@@ -55,7 +55,7 @@ test('reps are lined up, sorted and held against one of them; the view is in the
 }) => {
   await openNewest(page, 'Amara Quill');
   await choose(page, 'Compare with', 'one of its reps');
-  const rep = page.getByRole('textbox', { name: 'Rep' }).first();
+  const rep = page.getByRole('textbox', { name: 'Reference rep' });
   await rep.fill('3');
   await rep.press('Enter');
   const differences = page.getByRole('region', { name: 'Differences' });

@@ -59,7 +59,7 @@ export function ViewControls({
       />
       {isRep && (
         <NumberField
-          label="Rep"
+          label="Reference rep"
           value={Number(view.reference)}
           unit=""
           min={Math.min(...ordinals)}
