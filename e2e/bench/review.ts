@@ -116,3 +116,59 @@ test('long sums run beside the page: no frame is dropped', async ({ page }) => {
   const gaps = await page.evaluate(() => (window as unknown as { gaps: number[] }).gaps);
   console.log(figures('frames while a closer look is worked out', gaps), taken());
 });
+
+test('an interval of 5,000 resamples over 500 reps, in the page’s own worker', async ({ page }) => {
+  const [found] = await Promise.all([
+    page.waitForEvent('worker'),
+    page.goto('/review').then(async () => {
+      await page.getByRole('link', { name: 'Wren Hallowby' }).click();
+      await page.getByRole('button', { name: /price of choice/ }).click();
+      await expect(page.getByText(/ex-Gaussian/)).toBeVisible();
+    }),
+  ]);
+  await page.waitForTimeout(1500);
+  const taken = watchMachine();
+  const { took, gaps } = await page.evaluate(async (url) => {
+    const gaps: number[] = [];
+    let last = performance.now();
+    let isOver = false;
+    requestAnimationFrame(function look(now) {
+      gaps.push(now - last);
+      last = now;
+      if (!isOver) requestAnimationFrame(look);
+    });
+    const nothing = Array.from({ length: 500 }, () => null);
+    const took: number[] = [];
+    for (let n = 0; n < 12; n++) {
+      const worker = new Worker(url, { type: 'module' });
+      const reply = () =>
+        new Promise<void>((done) => {
+          worker.onmessage = ({ data }: MessageEvent<{ answer?: unknown }>) => {
+            if (data.answer) done();
+          };
+        });
+      // Only reactions are given, so that one interval is all there is to work out (and the tail).
+      const sum = {
+        ...{ kind: 'closer', targets: [], rung: 1, sets: [{ rung: 1, choices: 2 }] },
+        reps: {
+          ...{ setIds: ['one'], set: nothing.map(() => 0), target: nothing.map(() => 'A') },
+          reaction: nothing.map((_, i) => 250 + ((i * 37) % 101) + (i % 9 === 0 ? 120 : 0)),
+          ...{ response: nothing, travel: nothing, recovery: nothing, cycle: nothing },
+        },
+      };
+      // Once to load it, once to time it.
+      for (const isTimed of [false, true]) {
+        const began = performance.now();
+        const answered = reply();
+        worker.postMessage(sum);
+        await answered;
+        if (isTimed) took.push(performance.now() - began);
+      }
+      worker.terminate();
+    }
+    isOver = true;
+    return { took, gaps };
+  }, found.url());
+  console.log(figures('BCa, 5,000 resamples of 500 reps, in the worker', took));
+  console.log(figures('frames meanwhile', gaps), taken());
+});
