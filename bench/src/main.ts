@@ -1,6 +1,15 @@
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { seededRandom, makeSchedule } from '@orthokin/core/cue';
-import { decideByCount, DEFAULT_COUNT_RULE, judgeSet } from '@orthokin/core/progress';
+import {
+  decide,
+  DEFAULT_COUNT_RULE,
+  DEFAULT_SEQUENTIAL_RULE,
+  DEFAULT_STAIRCASE_RULE,
+  judgeSet,
+  simulateRule,
+  USUAL_COURSE,
+  type Rule,
+} from '@orthokin/core/progress';
 import type { Rung } from '@orthokin/core/pattern';
 import { simulateRep, TYPICAL_ATHLETE } from '@orthokin/core/simulation';
 import { medianInPlace } from '@orthokin/core/numeric';
@@ -12,19 +21,23 @@ import {
 } from '@orthokin/core/stats';
 import { readRep, type Rep } from '@orthokin/core/timing';
 import { blankPattern, checkFootwork, layLeg, usualPlan } from '@orthokin/core/footwork';
-import { layoutTargets, nextMarker, withLeg, type Pattern } from '@orthokin/core/pattern';
+import {
+  layoutTargets,
+  nextMarker,
+  USUAL_RUNG,
+  withLeg,
+  type Pattern,
+} from '@orthokin/core/pattern';
 import * as peer from 'simple-statistics';
 import { Bench } from 'tinybench';
 
 const SETTINGS = { falseStartMs: 100, responseLimitMs: 3000, splitWindowMs: [-60, 120] } as const;
 const RUNG: Rung = {
+  ...USUAL_RUNG,
   number: 1,
   name: 'bench',
   targets: ['A'],
   limitsMs: { reaction: 320, recovery: 1300 },
-  passShare: 0.8,
-  falseStartShare: 0.1,
-  minValidReps: 8,
 };
 
 function repsOf(n: number): Rep[] {
@@ -85,6 +98,16 @@ function peerBootstrap(): void {
   peer.quantile(medians, [0.025, 0.975]);
 }
 
+const evidence = { sets: judged, rung: RUNG, next: RUNG, hasRungBelow: true };
+const follow = (rule: Rule, repsPerSet: number) =>
+  void simulateRule(
+    rule,
+    { passRate: 0.6, learning: 0, ceiling: 0.6 },
+    { ...USUAL_COURSE, repsPerSet },
+    100_000,
+    seededRandom(1),
+  );
+
 const bench = new Bench({ time: 1000 });
 bench
   .add('read 1,000 reps', () => void read(thousand))
@@ -101,7 +124,8 @@ bench
   .add('percentile bootstrap of the same, simple-statistics', peerBootstrap)
   .add('learning curve of 40 sessions', () => void fitLearningCurve(sessions, learning))
   .add('judge a set of 200 reps', () => void judgeSet(readings.slice(0, 200), RUNG))
-  .add('decide over 500 sets', () => void decideByCount(judged, DEFAULT_COUNT_RULE, true))
+  .add('decide over 500 sets, count rule', () => void decide(evidence, DEFAULT_COUNT_RULE))
+  .add('decide over 500 sets, sequential', () => void decide(evidence, DEFAULT_SEQUENTIAL_RULE))
   .add('lay and check 12 targets', () => void checkFootwork(layAll(bare)))
   .add('check 1,000 patterns of 6', () => {
     for (let n = 0; n < 1000; n++) checkFootwork(laid);
@@ -114,7 +138,14 @@ bench
   });
 await bench.run();
 
-for (const { name, result } of bench.tasks) {
+// Seconds each: a few runs tell enough.
+const courses = new Bench({ iterations: 5, time: 0, warmup: false })
+  .add('100,000 courses by the count rule', () => follow(DEFAULT_COUNT_RULE, 12))
+  .add('100,000 courses by the sequential test', () => follow(DEFAULT_SEQUENTIAL_RULE, 12))
+  .add('100,000 courses by the staircase', () => follow(DEFAULT_STAIRCASE_RULE, 30));
+await courses.run();
+
+for (const { name, result } of [...bench.tasks, ...courses.tasks]) {
   if (!('latency' in result)) continue;
   const { p50, p99 } = result.latency;
   console.log(`${name.padEnd(56)} median ${p50.toFixed(3)} ms, p99 ${p99.toFixed(3)} ms`);

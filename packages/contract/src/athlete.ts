@@ -14,6 +14,7 @@ import {
 } from 'class-validator';
 import { PatternReply } from './pattern.js';
 import { DecisionReply } from './progress.js';
+import { LadderSettingsBody } from './ladder-settings.js';
 
 export const HANDS = ['left', 'right'] as const satisfies readonly Side[];
 export const AGE_BANDS = ['under 11', 'under 13', 'under 15', 'under 17', 'adult'] as const;
@@ -96,6 +97,14 @@ export class DrillSetupReply {
   @ValidateNested()
   @Type(() => PatternReply)
   pattern: PatternReply;
+
+  /** Rungs whose limits are this athlete's own; they are in the pattern already. */
+  @IsInt({ each: true })
+  ownLimits: number[];
+
+  @ValidateNested()
+  @Type(() => LadderSettingsBody)
+  ladder: LadderSettingsBody;
 
   @IsInt()
   rung: number;

@@ -20,6 +20,7 @@ import {
 import { AthleteReply } from './athlete.js';
 import { SetNoteReply } from './course.js';
 import { DrillSetBody, DrillSetReply, RepBody, RepReply } from './drill.js';
+import { LadderBody, OwnLadderBody } from './ladder-settings.js';
 import { PatternBody } from './pattern.js';
 import { RungMoveReply } from './progress.js';
 
@@ -80,6 +81,16 @@ export class ClubFileRep extends RepReply {
   setId: string;
 }
 
+export class ClubFileLadder extends LadderBody {
+  @IsUUID()
+  id: string;
+}
+
+export class ClubFileOwnLadder extends OwnLadderBody {
+  @IsUUID()
+  id: string;
+}
+
 export class ClubFileNote extends SetNoteReply {
   @IsOptional()
   @IsISO8601()
@@ -128,6 +139,17 @@ export class ClubFile {
   @ValidateNested({ each: true })
   @Type(() => ClubFileNote)
   notes: ClubFileNote[];
+
+  /** How ladders were climbed, every time it was saved; a file from before there were any has none. */
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => ClubFileLadder)
+  ladders: ClubFileLadder[] = [];
+
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => ClubFileOwnLadder)
+  ownLadders: ClubFileOwnLadder[] = [];
 }
 
 /** Said by whoever takes a whole club away: its name, letter by letter. */

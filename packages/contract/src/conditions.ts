@@ -23,6 +23,7 @@ import {
   type CueKind,
   type HomeRule,
   type Pace,
+  type StaircaseSteps,
 } from '@orthokin/core/drill';
 import { FAULTS, MOST_WATCHED, type Fault } from '@orthokin/core/timing';
 import { Type } from 'class-transformer';
@@ -123,6 +124,26 @@ export class ForeperiodBody implements Foreperiod {
   mostMs: number;
 }
 
+export class StaircaseStepsBody implements StaircaseSteps {
+  @IsInt()
+  @Min(1)
+  @Max(5)
+  passesInARow: number;
+
+  @IsPositive()
+  @Max(2000)
+  stepMs: number;
+
+  @IsPositive()
+  @Max(2000)
+  leastStepMs: number;
+
+  @IsInt()
+  @Min(2)
+  @Max(20)
+  reversals: number;
+}
+
 export class PaceBody implements Pace {
   @IsIn(PACE_KINDS)
   kind: Pace['kind'];
@@ -132,6 +153,13 @@ export class PaceBody implements Pace {
   @Min(500)
   @Max(60_000)
   everyMs: number | null;
+
+  /** Of a staircase, and only of one. */
+  @ValidateIf(({ kind, steps }: PaceBody) => kind === 'staircase' || steps !== undefined)
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => StaircaseStepsBody)
+  steps?: StaircaseStepsBody;
 }
 
 /** How a set is run, as far as its cues and what counts are concerned. */

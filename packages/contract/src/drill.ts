@@ -31,6 +31,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { ConditionsBody, CueBody } from './conditions.js';
+import { LimitsBody } from './pattern.js';
 
 /** No set's clock runs longer than a day. */
 const DAY_MS = 24 * 60 * 60 * 1000;
@@ -88,6 +89,12 @@ export class DrillSetBody {
   @ValidateNested()
   @Type(() => ConditionsBody)
   conditions: ConditionsBody;
+
+  /** Limits of the athlete's own that the set was run against, ms; else those of the rung. */
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => LimitsBody)
+  limitsMs?: LimitsBody | null;
 
   /** Empty when a person calls them live; more than were run when work is a matter of time. */
   @IsArray()

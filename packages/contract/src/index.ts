@@ -40,6 +40,8 @@ export {
   type EndReason,
   type SetSource,
 } from './drill.js';
+export { AthleteLadderReply, EvidenceReply, LadderPlaceReply, LadderReply } from './ladder.js';
+export { LadderBody, LadderSettingsBody, OwnLadderBody, OwnLimitsBody } from './ladder-settings.js';
 export {
   LIVE_ROLES,
   LiveQuery,
@@ -50,7 +52,9 @@ export {
 } from './live.js';
 export {
   AthletePath,
+  AthletePatternPath,
   ClubPath,
+  NewLadderPath,
   NewMovePath,
   NewNotePath,
   NewPatternVersionPath,
@@ -62,16 +66,8 @@ export {
   SetPath,
   DrillSetupQuery,
 } from './paths.js';
-export { ArchivedBody, PatternBody, PatternLineReply, PatternReply } from './pattern.js';
+export { ArchivedBody, PatternBody, PatternLineReply, PatternReply, RungBody } from './pattern.js';
 export { ProblemReply, RefusalReply } from './problem.js';
-export {
-  ANSWERS,
-  CountRuleReply,
-  DecisionReply,
-  MOVE_BASES,
-  RungMoveBody,
-  RungMoveReply,
-  type MoveBasis,
-} from './progress.js';
+export { DecisionReply, RungMoveBody, RungMoveReply } from './progress.js';
 export { SetReviewReply } from './review.js';
 export { validationProblems } from './validation-problems.js';

@@ -44,6 +44,16 @@ export class PatternPath extends ClubPath {
   patternId: string;
 }
 
+export class AthletePatternPath extends PatternPath {
+  @IsUUID()
+  athleteId: string;
+}
+
+export class NewLadderPath extends ClubPath {
+  @IsUUID(7)
+  ladderId: string;
+}
+
 class VersionPath extends ClubPath {
   @Type(() => Number)
   @IsInt()

@@ -12,7 +12,24 @@ import {
   type Target,
   type TargetKind,
 } from '@orthokin/core/floor';
-import { MAX_TARGETS, type HomeBase, type Pattern, type Rung } from '@orthokin/core/pattern';
+import {
+  DOINGS,
+  LIMIT_SOURCES,
+  MAX_TARGETS,
+  PRESSURES,
+  RECORD_KINDS,
+  RUNG_ORDERS,
+  USUAL_RUNG,
+  type Doing,
+  type HomeBase,
+  type LimitSource,
+  type LimitSources,
+  type Pattern,
+  type Pressure,
+  type RecordKind,
+  type Rung,
+  type RungOrder,
+} from '@orthokin/core/pattern';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -45,7 +62,7 @@ import {
   StandingBody,
 } from './footwork.js';
 
-const MAX_RUNGS = 30;
+export const MAX_RUNGS = 30;
 
 export class TargetBody implements Target {
   @Matches(CAPITAL, { message: 'letter must be one capital letter' })
@@ -114,6 +131,77 @@ export class LimitsBody {
   cycle?: number;
 }
 
+/** Where a limit comes from. */
+export class LimitSourceBody {
+  @IsIn(LIMIT_SOURCES)
+  kind: LimitSource['kind'];
+
+  @ValidateIf(({ kind }: LimitSourceBody) => kind !== 'coach')
+  @IsPositive()
+  @Max(5)
+  factor?: number;
+
+  @ValidateIf(({ kind }: LimitSourceBody) => kind === 'reckoned')
+  @IsPositive()
+  reckonedMs?: number;
+
+  /** Of what was reckoned: how, in words. */
+  @ValidateIf(({ kind }: LimitSourceBody) => kind === 'reckoned')
+  @IsString()
+  @MaxLength(200)
+  how?: string;
+
+  @ValidateIf(({ kind }: LimitSourceBody) => kind === 'budget')
+  @IsPositive()
+  budgetMs?: number;
+
+  /** Of a budget: what flies, how fast and how far, in words. */
+  @ValidateIf(({ kind }: LimitSourceBody) => kind === 'budget')
+  @IsString()
+  @MaxLength(200)
+  flight?: string;
+
+  @ValidateIf(({ kind }: LimitSourceBody) => kind === 'record')
+  @IsIn(RECORD_KINDS)
+  of?: RecordKind;
+
+  @ValidateIf(({ kind }: LimitSourceBody) => kind === 'record')
+  @IsPositive()
+  recordMs?: number;
+
+  /** Of a record: the reps it comes from. */
+  @ValidateIf(({ kind }: LimitSourceBody) => kind === 'record')
+  @IsInt()
+  @Min(1)
+  n?: number;
+}
+
+export class LimitSourcesBody {
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => LimitSourceBody)
+  reaction?: LimitSourceBody;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => LimitSourceBody)
+  response?: LimitSourceBody;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => LimitSourceBody)
+  recovery?: LimitSourceBody;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => LimitSourceBody)
+  cycle?: LimitSourceBody;
+}
+
+const MOST_TIME = 3;
+const MOST_SCALE = 2;
+
+/** What is not said is as usual: files from before these were written down can still be read. */
 export class RungBody implements Rung {
   @IsInt()
   @Min(1)
@@ -128,11 +216,41 @@ export class RungBody implements Rung {
   @Matches(CAPITAL, { each: true, message: 'each target must be one capital letter' })
   targets: string[];
 
+  @IsIn(RUNG_ORDERS)
+  order: RungOrder = USUAL_RUNG.order;
+
+  @Min(0)
+  @Max(1)
+  catchShare: number = USUAL_RUNG.catchShare;
+
+  @Min(0)
+  @Max(1)
+  switchShare: number = USUAL_RUNG.switchShare;
+
+  @IsPositive()
+  @Max(MOST_TIME)
+  timeFactor: number = USUAL_RUNG.timeFactor;
+
+  @IsIn(DOINGS)
+  doing: Doing = USUAL_RUNG.doing;
+
+  @IsIn(PRESSURES)
+  pressure: Pressure = USUAL_RUNG.pressure;
+
+  @IsPositive()
+  @Max(MOST_SCALE)
+  floorScale: number = USUAL_RUNG.floorScale;
+
   /** Milliseconds. */
   @IsDefined()
   @ValidateNested()
   @Type(() => LimitsBody)
   limitsMs: LimitsBody;
+
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => LimitSourcesBody)
+  limitSources: LimitSources = USUAL_RUNG.limitSources;
 
   @Min(0)
   @Max(1)
@@ -141,6 +259,19 @@ export class RungBody implements Rung {
   @Min(0)
   @Max(1)
   falseStartShare: number;
+
+  @Min(0)
+  @Max(1)
+  cleanShare: number = USUAL_RUNG.cleanShare;
+
+  @Min(0)
+  @Max(1)
+  heldShare: number = USUAL_RUNG.heldShare;
+
+  @ValidateIf((_, spread) => spread !== null)
+  @IsPositive()
+  @Max(2)
+  mostSpread: number | null = USUAL_RUNG.mostSpread;
 
   @IsInt()
   @Min(1)

@@ -1,60 +1,73 @@
-import type { Answer, Decision, Gate } from '@orthokin/core/progress';
 import {
-  IsBoolean,
+  ANSWERS,
+  MOVE_BASES,
+  type Answer,
+  type Because,
+  type Decision,
+  type Gate,
+  type MoveBasis,
+  type Rule,
+  type RuleState,
+  type SetFade,
+} from '@orthokin/core/progress';
+import type { Axis } from '@orthokin/core/pattern';
+import {
+  IsArray,
   IsIn,
   IsInt,
   IsISO8601,
+  IsNumber,
   IsObject,
   IsOptional,
+  IsString,
   IsUUID,
+  MaxLength,
   Min,
+  MinLength,
+  ValidateIf,
 } from 'class-validator';
 
-export const ANSWERS = [
-  'move up',
-  'stay',
-  'not enough reps yet',
-] as const satisfies readonly Answer[];
-
-export class CountRuleReply {
-  @IsInt()
-  setsNeeded: number;
-
-  @IsInt()
-  ofLast: number;
-
-  @IsInt()
-  distinctDays: number;
-}
-
+/** What the evidence says should come next, with all it rests on. */
 export class DecisionReply implements Decision {
   @IsIn(ANSWERS)
   answer: Answer;
 
+  @IsString()
+  because: Because;
+
   @IsObject()
-  rule: CountRuleReply;
+  rule: Rule;
 
+  /** Version of the rules' arithmetic. */
   @IsInt()
-  setsSeen: number;
+  rulesVersion: number;
 
-  @IsInt()
-  setsPassed: number;
+  /** How far the rule is on its way. */
+  @IsObject()
+  state: RuleState;
 
-  @IsInt()
-  daysPassed: number;
-
-  /** The gate that holds the newest set back: one of reaction, response, recovery, cycle (a time), false starts, valid reps. */
+  /** The gate that holds the newest set back. */
   @IsOptional()
   @IsObject()
   limiting: Gate | null;
 
-  @IsBoolean()
-  atTop: boolean;
+  @IsOptional()
+  @IsNumber()
+  passRate: number | null;
+
+  @IsOptional()
+  @IsObject()
+  fade: SetFade | null;
+
+  /** What the step to the next rung raises: speed, complexity. */
+  @IsArray()
+  raises: readonly Axis[];
+
+  @IsUUID(undefined, { each: true })
+  setIds: readonly string[];
 }
 
-/** Why a rung was changed: the rule said so, or the move before is taken back. */
-export const MOVE_BASES = ['rule', 'undo'] as const;
-export type MoveBasis = (typeof MOVE_BASES)[number];
+const LONGEST_REASON = 300;
 
 export class RungMoveBody {
   @IsUUID()
@@ -67,6 +80,7 @@ export class RungMoveBody {
   @Min(1)
   fromRung: number;
 
+  /** The same rung when the coach overrules a move and keeps the athlete there. */
   @IsInt()
   @Min(1)
   toRung: number;
@@ -74,9 +88,17 @@ export class RungMoveBody {
   @IsIn(MOVE_BASES)
   basis: MoveBasis;
 
-  /** The set whose decision is followed (or taken back). */
+  /** The set whose decision is followed or overruled; of an undo, that of the move taken back. */
+  @ValidateIf((_, setId) => setId !== null)
   @IsUUID()
-  setId: string;
+  setId: string | null;
+
+  /** Why the coach overrules, or moves by hand. */
+  @ValidateIf(({ basis, reason }: RungMoveBody) => basis === 'overrule' || reason !== undefined)
+  @IsString()
+  @MinLength(1)
+  @MaxLength(LONGEST_REASON)
+  reason?: string;
 
   @IsISO8601({ strict: true, strictSeparator: true })
   movedAt: string;
@@ -85,4 +107,9 @@ export class RungMoveBody {
 export class RungMoveReply extends RungMoveBody {
   @IsUUID()
   id: string;
+
+  /** The decision that was followed or overruled, with the evidence it used. */
+  @IsOptional()
+  @IsObject()
+  decision: DecisionReply | null;
 }

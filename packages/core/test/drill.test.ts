@@ -15,12 +15,12 @@ describe('when a cue is due', () => {
   const waiting = { readyMs: 5000, foreperiodMs: 1200, lastCueMs: 3000 };
 
   test("at one's own pace: a foreperiod after home", () => {
-    expect(dueMs({ kind: 'self', everyMs: null }, waiting)).toBe(6200);
+    expect(dueMs(null, waiting)).toBe(6200);
   });
 
   test('at a fixed pace: so long after the cue before, home or not', () => {
-    expect(dueMs({ kind: 'fixed', everyMs: 2500 }, waiting)).toBe(5500);
-    expect(dueMs({ kind: 'demand', everyMs: 2500 }, { ...waiting, lastCueMs: null })).toBe(6200);
+    expect(dueMs(2500, waiting)).toBe(5500);
+    expect(dueMs(2500, { ...waiting, lastCueMs: null })).toBe(6200);
   });
 });
 

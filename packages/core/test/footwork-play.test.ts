@@ -5,9 +5,7 @@ import {
   changesOfDirection,
   contactsOf,
   detourRatio,
-  draftRungs,
   feetAt,
-  fittingRungs,
   legFigures,
   patternFigures,
   phaseSpans,
@@ -174,24 +172,5 @@ describe('rhythm', () => {
     const many = [...tapsFor(leg, 200), { foot: 'left', atMs: 9000 } as const];
     expect(applyTaps(leg, many).unused).toBe(1);
     expect(applyTaps(leg, []).leg).toBe(leg);
-  });
-});
-
-describe('a plain ladder', () => {
-  test('goes from half the targets with time to spare to all of them with none', () => {
-    const rungs = draftRungs(bare('cross', 3));
-    expect(rungs.map(({ number }) => number)).toEqual([1, 2, 3, 4, 5]);
-    expect(rungs[0]?.targets).toEqual(['A', 'B']);
-    expect(rungs.at(-1)?.targets).toEqual(['A', 'B', 'C', 'D']);
-    const limits = rungs.map(({ limitsMs }) => limitsMs.recovery ?? 0);
-    expect(limits).toEqual([...limits].sort((a, b) => b - a));
-    expect(draftRungs(bare('line', 3))).toHaveLength(4);
-  });
-
-  test('is kept while it fits the targets, and drafted anew when it does not', () => {
-    const own = { ...star, rungs: draftRungs(star) };
-    expect(fittingRungs(own)).toBe(own.rungs);
-    const fewer = { ...own, targets: own.targets.slice(0, 4) };
-    expect(fittingRungs(fewer).at(-1)?.targets).toEqual(['A', 'B', 'C', 'D']);
   });
 });

@@ -27,6 +27,7 @@ import {
   withTarget,
   withTargets,
   type Pattern,
+  USUAL_RUNG,
 } from '@orthokin/core/pattern';
 import { anyPattern, bare, laid } from './patterns.js';
 
@@ -241,33 +242,13 @@ describe('a pattern whose parts do not fit', () => {
     [
       'rungs[0].number',
       {
-        rungs: [
-          {
-            number: 2,
-            name: '',
-            targets: [],
-            limitsMs: {},
-            passShare: 1,
-            falseStartShare: 0,
-            minValidReps: 1,
-          },
-        ],
+        rungs: [{ ...USUAL_RUNG, number: 2, name: '', targets: [], limitsMs: {} }],
       },
     ],
     [
       'rungs[0].targets',
       {
-        rungs: [
-          {
-            number: 1,
-            name: '',
-            targets: ['Z'],
-            limitsMs: {},
-            passShare: 1,
-            falseStartShare: 0,
-            minValidReps: 1,
-          },
-        ],
+        rungs: [{ ...USUAL_RUNG, number: 1, name: '', targets: ['Z'], limitsMs: {} }],
       },
     ],
   ];

@@ -1,24 +1,23 @@
 import fc from 'fast-check';
 import {
-  decideByCount,
+  decide as decideOn,
   DEFAULT_COUNT_RULE,
   judgeSet,
   ladderPlace,
   limitingGate,
   type JudgedSet,
+  type MoveBasis,
   type SetOutcome,
 } from '@orthokin/core/progress';
-import type { Rung } from '@orthokin/core/pattern';
+import { USUAL_RUNG, type Rung } from '@orthokin/core/pattern';
 import { readRep, type RepReading } from '@orthokin/core/timing';
 
 const rung: Rung = {
+  ...USUAL_RUNG,
   number: 1,
   name: 'Mixed',
   targets: ['A', 'B'],
   limitsMs: { reaction: 300, recovery: 900 },
-  passShare: 0.8,
-  falseStartShare: 0.1,
-  minValidReps: 8,
 };
 
 function reading(
@@ -148,7 +147,10 @@ describe('the count rule', () => {
   const sets = (...list: [SetOutcome, string][]): JudgedSet[] =>
     list.map(([outcome, day], i) => ({ setId: String(i), day, judgement: judgements[outcome] }));
   const decide = (list: JudgedSet[], above = true) =>
-    decideByCount(list, DEFAULT_COUNT_RULE, above);
+    decideOn(
+      { sets: list, rung, next: above ? { ...rung, number: 2 } : null, hasRungBelow: false },
+      DEFAULT_COUNT_RULE,
+    );
 
   test('moves up after 2 of the last 3 sets on 2 days', () => {
     expect(decide(sets(['passed', '1'], ['not passed', '1'], ['passed', '2'])).answer).toBe(
@@ -159,7 +161,7 @@ describe('the count rule', () => {
   test('two on one day are not enough', () => {
     expect(decide(sets(['passed', '1'], ['passed', '1']))).toMatchObject({
       answer: 'not enough reps yet',
-      daysPassed: 1,
+      state: { daysPassed: 1 },
     });
   });
 
@@ -167,8 +169,7 @@ describe('the count rule', () => {
     const old = sets(['passed', '1'], ['not passed', '2'], ['not passed', '3'], ['passed', '4']);
     expect(decide(old)).toMatchObject({
       answer: 'not enough reps yet',
-      setsPassed: 1,
-      setsSeen: 3,
+      state: { setsPassed: 1, setsSeen: 3 },
     });
   });
 
@@ -198,7 +199,7 @@ describe('the count rule', () => {
     expect(decide([]).answer).toBe('not enough reps yet');
     expect(decide(sets(['passed', '1'], ['passed', '2']), false)).toMatchObject({
       answer: 'stay',
-      atTop: true,
+      because: 'top of the ladder',
     });
   });
 
@@ -213,15 +214,16 @@ describe('the count rule', () => {
     fc.assert(
       fc.property(history, (list) => {
         const before = decide(sets(...list));
-        const after = decide(sets(...list, ['passed', '4']));
-        if (before.answer === 'move up') expect(after.answer).toBe('move up');
+        for (const day of ['3', '4'])
+          if (before.answer === 'move up')
+            expect(decide(sets(...list, ['passed', day])).answer).toBe('move up');
       }),
     );
   });
 });
 
 describe('the place on the ladder', () => {
-  const move = (toRung: number, basis: 'rule' | 'undo' = 'rule') => ({
+  const move = (toRung: number, basis: MoveBasis = 'rule') => ({
     toRung,
     basis,
     movedAt: new Date(2026, 0, toRung),
@@ -235,6 +237,80 @@ describe('the place on the ladder', () => {
   test('a move taken back leaves the athlete there by the move before it', () => {
     expect(ladderPlace([move(2), move(3), move(2, 'undo')])).toEqual({ rung: 2, by: move(2) });
     expect(ladderPlace([move(2), move(1, 'undo')])).toEqual({ rung: 1, by: null });
+  });
+});
+
+describe('how it was done', () => {
+  const faulty = (n: number, of: number) =>
+    setOf(...repeated(of, 250, 800)).map((each, i) =>
+      i < n ? { ...each, faults: ['narrow base' as const] } : each,
+    );
+
+  test('more than a fifth of the reps with a fault that is looked for fail the set', () => {
+    expect(judgeSet(faulty(2, 10), rung, ['narrow base']).outcome).toBe('passed');
+    const judged = judgeSet(faulty(3, 10), rung, ['narrow base']);
+    expect(judged).toMatchObject({
+      outcome: 'not passed',
+      technique: { clean: 7, needed: 8, met: false },
+    });
+    expect(limitingGate(judged)).toMatchObject({ gate: 'technique' });
+  });
+
+  test('a fault that nobody watches for holds nobody back', () => {
+    expect(judgeSet(faulty(5, 10), rung, ['detour']).technique.met).toBe(true);
+    expect(judgeSet(faulty(5, 10), rung).outcome).toBe('passed');
+  });
+
+  test('catch trials that were not held fail it; a set without any has no such gate', () => {
+    const caught = (moved: boolean) =>
+      readRep(
+        {
+          ...{ ordinal: 11, target: 'A', seenFaults: [], struckOut: false },
+          events: moved
+            ? [
+                { name: 'cue', atMs: 0, sdMs: 0, source: 'hand' },
+                { name: 'firstMove', atMs: 200, sdMs: 0, source: 'hand' },
+              ]
+            : [],
+        },
+        { falseStartMs: 100, responseLimitMs: 3000, splitWindowMs: [-20, 120] },
+        'catch',
+      );
+    const plain = setOf(...repeated(10, 250, 800));
+    expect(judgeSet(plain, rung).held).toBeNull();
+    expect(judgeSet([...plain, caught(false)], rung).outcome).toBe('passed');
+    const judged = judgeSet([...plain, caught(true)], rung);
+    expect(judged.outcome).toBe('not passed');
+    expect(limitingGate(judged)).toMatchObject({ gate: 'catch trials', held: 0, trials: 1 });
+  });
+
+  test('a spread is judged where it is asked for', () => {
+    const wide = setOf(...repeated(5, 250, 400), ...repeated(5, 250, 900));
+    expect(judgeSet(wide, rung).spread).toBeNull();
+    const judged = judgeSet(wide, { ...rung, mostSpread: 0.1 });
+    expect(judged).toMatchObject({ outcome: 'not passed', spread: { met: false } });
+    expect(limitingGate(judged)).toMatchObject({ gate: 'spread' });
+    expect(judgeSet(wide, { ...rung, mostSpread: 0.9 }).outcome).toBe('passed');
+  });
+
+  test('a rep is a pass or not for every gate at once; going early is none', () => {
+    const judged = judgeSet(
+      [...setOf([250, 800], [50, 800], [250, 950], [250, null]), ...faulty(1, 1)],
+      rung,
+      ['narrow base'],
+    );
+    expect(judged.chances).toEqual([1, 0, 0, 0]);
+  });
+
+  test('growing slower by a tenth beyond chance is a steep fade', () => {
+    const slowing = (step: number) =>
+      judgeSet(
+        setOf(...Array.from({ length: 12 }, (_, i) => [250, 800 + step * i] as [number, number])),
+        rung,
+      ).fade;
+    expect(slowing(40)?.isSteep).toBe(true);
+    expect(slowing(2)?.isSteep).toBe(false);
+    expect(judgeSet(setOf([250, 800]), rung).fade).toBeNull();
   });
 });
 

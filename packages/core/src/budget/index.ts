@@ -1,2 +1,25 @@
 export { fitTravel, type TravelFit, type TravelPair } from './fit-travel.js';
+export { flightOf, type Bounce, type Flight, type FlightPlan } from './flight.js';
+export {
+  AIR_DENSITY,
+  fromMetresPerSecond,
+  PROJECTILES,
+  SPEED_UNITS,
+  toMetresPerSecond,
+  type Projectile,
+  type SpeedUnit,
+} from './projectile.js';
+export { limitFrom, recordOf } from './threshold.js';
+export {
+  feasibility,
+  recoveryBudget,
+  SPARE_STANCES,
+  stanceFor,
+  USUAL_STANCE_LIMITS,
+  type Feasibility,
+  type RecoveryBudget,
+  type SpareStance,
+  type StanceLimits,
+} from './time.js';
 export { distanceCovered, timeToCover, travelTime, type TravelModel } from './travel.js';
+export { wayTo, type Coming } from './way.js';

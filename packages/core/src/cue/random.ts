@@ -13,20 +13,29 @@ function spread(seed: number): () => number {
   };
 }
 
+/** Four words of 32 bits. */
+interface State {
+  0: number;
+  1: number;
+  2: number;
+  3: number;
+}
+
 /**
  * A seeded generator: the same whole-number seed always gives the same stream.
  * Source: sfc32 of C. Doty-Humphrey's PractRand; passes its test batteries.
  */
 export function seededRandom(seed: number): Random {
   const next = spread(seed);
-  let [a, b, c, counter] = [next(), next(), next(), 1];
+  // A typed array: numbers of 32 bits kept in variables of a closure are boxed with every draw.
+  const state = Uint32Array.of(next(), next(), next(), 1) as Uint32Array & State;
   return () => {
+    const [a, b, c, counter] = [state[0], state[1], state[2], state[3]];
     const t = (a + b + counter) >>> 0;
-    counter = (counter + 1) >>> 0;
-    a = b ^ (b >>> 9);
-    b = (c + (c << 3)) >>> 0;
-    c = ((c << 21) | (c >>> 11)) >>> 0;
-    c = (c + t) >>> 0;
+    state[3] = counter + 1;
+    state[0] = b ^ (b >>> 9);
+    state[1] = c + (c << 3);
+    state[2] = ((c << 21) | (c >>> 11)) + t;
     return t / 2 ** 32;
   };
 }

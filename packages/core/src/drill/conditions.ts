@@ -9,12 +9,28 @@ export type ScreenKind = (typeof SCREEN_KINDS)[number];
 export type SoundKind = (typeof SOUND_KINDS)[number];
 export type CueKind = (typeof CUE_KINDS)[number];
 
-/** `self`: a foreperiod after home is seen · `fixed`, `demand`: every so often, home or not. */
-export const PACE_KINDS = ['self', 'fixed', 'demand'] as const;
+/**
+ * `self`: a foreperiod after home is seen · `fixed`, `demand`: every so often, home or not ·
+ * `staircase`: every so often, and that moves by itself with what is passed.
+ */
+export const PACE_KINDS = ['self', 'fixed', 'demand', 'staircase'] as const;
+
+/** How a pace moves by itself; see the staircase rule of progress. */
+export interface StaircaseSteps {
+  readonly passesInARow: number;
+  /** First step, and the least that halving at reversals leads to, ms. */
+  readonly stepMs: number;
+  readonly leastStepMs: number;
+  /** Reversals that the threshold is the mean of. */
+  readonly reversals: number;
+}
+
 export interface Pace {
   readonly kind: (typeof PACE_KINDS)[number];
-  /** From cue to cue; `null` for one's own pace. */
+  /** From cue to cue, of a staircase at its start; `null` for one's own pace. */
   readonly everyMs: number | null;
+  /** Of a staircase. */
+  readonly steps?: StaircaseSteps;
 }
 
 /** `home zone`: anywhere inside home base will do · `all the way home`: else the rep does not count. */

@@ -1,5 +1,3 @@
-import type { Pace } from './conditions.js';
-
 /** What a cue's time follows from. All times on the set's clock, ms. */
 export interface Waiting {
   /** When the athlete was ready: home, or the set began. */
@@ -9,6 +7,9 @@ export interface Waiting {
   readonly lastCueMs: number | null;
 }
 
-/** When the next cue is due. */
-export const dueMs = ({ everyMs }: Pace, { readyMs, foreperiodMs, lastCueMs }: Waiting): number =>
+/** When the next cue is due; `everyMs` from cue to cue, `null` at one's own pace. */
+export const dueMs = (
+  everyMs: number | null,
+  { readyMs, foreperiodMs, lastCueMs }: Waiting,
+): number =>
   everyMs !== null && lastCueMs !== null ? lastCueMs + everyMs : readyMs + foreperiodMs;

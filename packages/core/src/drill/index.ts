@@ -13,6 +13,7 @@ export {
   type CueKind,
   type HomeRule,
   type Pace,
+  type StaircaseSteps,
   type ScreenKind,
   type SoundKind,
 } from './conditions.js';

@@ -9,6 +9,7 @@ export {
   type WayFigures,
 } from './figures.js';
 export { acceptedAs, CHECKS, findingKey, type CheckName, type Finding } from './findings.js';
+export { onScale } from './on-scale.js';
 export { layLeg, readyStance, usualPlan } from './lay.js';
 export { blankPattern } from './blank.js';
 export {
@@ -35,5 +36,4 @@ export {
   type RehearsalSettings,
 } from './rehearsal.js';
 export { applyTaps, rhythmOf, type Rhythm, type Tap, type Tapped } from './rhythm.js';
-export { draftRungs, fittingRungs } from './rungs.js';
 export { midpointPath, outTimes, pathsOf, stepsOf, type Step } from './steps.js';

@@ -1,3 +1,4 @@
+export { betaCdf, betaQuantile, logGamma } from './beta.js';
 export {
   coefficientOfVariation,
   mad,

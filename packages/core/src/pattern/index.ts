@@ -57,7 +57,26 @@ export {
   type StepKind,
 } from './placement.js';
 export { notesOf, positionOf, standingAfter, standings } from './position.js';
-export { GATED_DURATIONS, type GatedDuration, type Rung } from './rung.js';
+export {
+  DOINGS,
+  GATED_DURATIONS,
+  LIMIT_SOURCES,
+  PRESSURES,
+  raisedBy,
+  RECORD_KINDS,
+  RUNG_ORDERS,
+  USUAL_RUNG,
+  type Axis,
+  type Doing,
+  type GatedDuration,
+  type LimitsMs,
+  type LimitSource,
+  type LimitSources,
+  type Pressure,
+  type RecordKind,
+  type Rung,
+  type RungOrder,
+} from './rung.js';
 export { bestLandmark, landmarksOf, tapeMarks, type Landmark, type TapeMark } from './set-out.js';
 export { copyLegAcross, counterpartOf } from './sides.js';
 export { checkPattern } from './valid.js';

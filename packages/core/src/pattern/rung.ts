@@ -2,18 +2,126 @@
 export const GATED_DURATIONS = ['reaction', 'response', 'recovery', 'cycle'] as const;
 export type GatedDuration = (typeof GATED_DURATIONS)[number];
 
+/** Orders in which a rung may call its targets, the most guessable first. */
+export const RUNG_ORDERS = ['known', 'blocked', 'shuffled', 'chained'] as const;
+export type RungOrder = (typeof RUNG_ORDERS)[number];
+
+/** What is done at the target, the least first. */
+export const DOINGS = ['feet only', 'throw', 'implement', 'fed', 'live'] as const;
+export type Doing = (typeof DOINGS)[number];
+
+/** Who stands against the athlete, the least first. */
+export const PRESSURES = ['none', 'hampered opponent', 'one opponent', 'two opponents'] as const;
+export type Pressure = (typeof PRESSURES)[number];
+
+export const RECORD_KINDS = ['best quartile', 'median'] as const;
+export type RecordKind = (typeof RECORD_KINDS)[number];
+
+/** Where a limit comes from; kept and shown with it. */
+export type LimitSource =
+  | { readonly kind: 'coach' }
+  /** What the pattern itself takes by the models, times a factor; `how` says it in words. */
+  | {
+      readonly kind: 'reckoned';
+      readonly reckonedMs: number;
+      readonly factor: number;
+      readonly how: string;
+    }
+  /** How much time a flight leaves, times what is demanded of it; `flight` says it in words. */
+  | {
+      readonly kind: 'budget';
+      readonly budgetMs: number;
+      readonly factor: number;
+      readonly flight: string;
+    }
+  /** The athlete's own times, times a factor; from `n` reps. */
+  | {
+      readonly kind: 'record';
+      readonly of: RecordKind;
+      readonly recordMs: number;
+      readonly factor: number;
+      readonly n: number;
+    };
+
+export const LIMIT_SOURCES = [
+  'coach',
+  'reckoned',
+  'budget',
+  'record',
+] as const satisfies LimitSource['kind'][];
+
+/** Longest allowed times, ms. A duration without a limit is not judged. */
+export type LimitsMs = Readonly<Partial<Record<GatedDuration, number>>>;
+export type LimitSources = Readonly<Partial<Record<GatedDuration, LimitSource>>>;
+
 /** One step of the ladder: what is asked, and what must be shown before the next one. */
 export interface Rung {
   readonly number: number;
   readonly name: string;
   /** Letters of the targets in play. */
   readonly targets: readonly string[];
-  /** Longest allowed times, ms. A duration without a limit is not judged. */
-  readonly limitsMs: Readonly<Partial<Record<GatedDuration, number>>>;
+  readonly order: RungOrder;
+  /** Shares of the reps, 0–1. */
+  readonly catchShare: number;
+  readonly switchShare: number;
+  /** Time allowed as a share of what a match leaves: 1.3 easy, 1 as in the match, 0.95 harder. */
+  readonly timeFactor: number;
+  readonly doing: Doing;
+  readonly pressure: Pressure;
+  /** Distances from home, as a share of those the pattern has. */
+  readonly floorScale: number;
+  readonly limitsMs: LimitsMs;
+  readonly limitSources: LimitSources;
   /** Share of a set's valid reps that must pass every limit, 0–1. */
   readonly passShare: number;
   /** Largest allowed share of false starts among the cued reps, 0–1. */
   readonly falseStartShare: number;
+  /** Least share of cued reps without a fault that was watched for, 0–1. */
+  readonly cleanShare: number;
+  /** Least share of catch trials held, 0–1; asked only where there are any. */
+  readonly heldShare: number;
+  /** Largest interquartile range of the cycle as a share of its median; `null` for any. */
+  readonly mostSpread: number | null;
   /** Fewer valid reps than this decide nothing. */
   readonly minValidReps: number;
+}
+
+/** What a rung asks where nothing else is said: all that a coach may leave as it is. */
+export const USUAL_RUNG = {
+  order: 'shuffled',
+  catchShare: 0,
+  switchShare: 0,
+  timeFactor: 1,
+  doing: 'feet only',
+  pressure: 'none',
+  floorScale: 1,
+  limitSources: {},
+  passShare: 0.8,
+  falseStartShare: 0.1,
+  cleanShare: 0.8,
+  heldShare: 0.8,
+  mostSpread: null,
+  minValidReps: 8,
+} as const satisfies Partial<Rung>;
+
+export type Axis = 'speed' | 'complexity';
+
+/** What a step from one rung to the next raises; both where a coach wrote it so. */
+export function raisedBy(from: Rung, to: Rung): readonly Axis[] {
+  const faster =
+    to.timeFactor < from.timeFactor ||
+    GATED_DURATIONS.some(
+      (gate) =>
+        from.timeFactor === to.timeFactor &&
+        (to.limitsMs[gate] ?? Infinity) < (from.limitsMs[gate] ?? Infinity),
+    );
+  const richer =
+    to.targets.length > from.targets.length ||
+    RUNG_ORDERS.indexOf(to.order) > RUNG_ORDERS.indexOf(from.order) ||
+    DOINGS.indexOf(to.doing) > DOINGS.indexOf(from.doing) ||
+    PRESSURES.indexOf(to.pressure) > PRESSURES.indexOf(from.pressure) ||
+    to.catchShare > from.catchShare ||
+    to.switchShare > from.switchShare ||
+    to.floorScale > from.floorScale;
+  return [...(faster ? (['speed'] as const) : []), ...(richer ? (['complexity'] as const) : [])];
 }

@@ -1,64 +1,58 @@
-import { limitingGate, type Gate, type SetJudgement } from './gates.js';
+import { ok, wrong, type Result } from '../result/index.js';
+import type { JudgedSet } from './evidence.js';
 
 /** Met when `setsNeeded` of the last `ofLast` sets passed, on at least `distinctDays` days. */
 export interface CountRule {
+  readonly kind: 'count';
   readonly setsNeeded: number;
   readonly ofLast: number;
   readonly distinctDays: number;
 }
 
-export const DEFAULT_COUNT_RULE: CountRule = { setsNeeded: 2, ofLast: 3, distinctDays: 2 };
+export const DEFAULT_COUNT_RULE: CountRule = {
+  kind: 'count',
+  setsNeeded: 2,
+  ofLast: 3,
+  distinctDays: 2,
+};
 
-/** A set on the rung in question, as evidence. */
-export interface JudgedSet {
-  readonly setId: string;
-  /** Calendar day on which it was run, `YYYY-MM-DD`. */
-  readonly day: string;
-  readonly judgement: SetJudgement;
+const MOST_SETS = 10;
+
+export function checkCount(rule: CountRule): Result<CountRule> {
+  const { setsNeeded, ofLast, distinctDays } = rule;
+  if (!(Number.isInteger(ofLast) && ofLast >= 1 && ofLast <= MOST_SETS))
+    return wrong('ofLast', ofLast, `1 to ${MOST_SETS}`);
+  if (!(Number.isInteger(setsNeeded) && setsNeeded >= 1 && setsNeeded <= ofLast))
+    return wrong('setsNeeded', setsNeeded, `1 to ${ofLast}, the sets looked at`);
+  if (!(Number.isInteger(distinctDays) && distinctDays >= 1 && distinctDays <= setsNeeded))
+    return wrong('distinctDays', distinctDays, `1 to ${setsNeeded}, the sets that must pass`);
+  return ok(rule);
 }
 
-export type Answer = 'move up' | 'stay' | 'not enough reps yet';
-
-export interface Decision {
-  readonly answer: Answer;
-  readonly rule: CountRule;
+export interface CountState {
+  readonly kind: 'count';
   /** Sets with enough reps that the rule looked at, and those of them that passed. */
   readonly setsSeen: number;
   readonly setsPassed: number;
-  /** Different days on which one of them passed. */
+  /** Different days on which a set passed since the athlete came to the rung. */
   readonly daysPassed: number;
-  /** What holds the newest set back; `null` when it passed. */
-  readonly limiting: Gate | null;
-  /** The rule is met, but there is no rung above. */
-  readonly atTop: boolean;
+  readonly met: boolean;
 }
 
 /**
- * The count rule over the sets run on a rung since the athlete came to it, oldest first.
- * *Move up* when the rule is met; *stay* when the newest set did not pass (or there is no rung
- * above); *not enough reps yet* when it passed, had too few reps or was too close to call, and
- * more sets are needed.
+ * The count rule over sets of one rung, oldest first. Days count over every set passed since the
+ * athlete came to the rung: were they counted over the last sets only, one more passed set could
+ * push a day out and turn *move up* into *stay*.
  */
-export function decideByCount(
-  sets: readonly JudgedSet[],
-  rule: CountRule,
-  hasRungAbove: boolean,
-): Decision {
+export function countState(sets: readonly JudgedSet[], rule: CountRule): CountState {
   // A set broken off after a few reps says nothing, so it must not push out one that does.
   const telling = sets.filter(({ judgement }) => judgement.outcome !== 'too few reps');
+  const isPassed = ({ judgement }: JudgedSet) => judgement.outcome === 'passed';
   const seen = telling.slice(-rule.ofLast);
-  const passed = seen.filter(({ judgement }) => judgement.outcome === 'passed');
-  const daysPassed = new Set(passed.map(({ day }) => day)).size;
-  const met = passed.length >= rule.setsNeeded && daysPassed >= rule.distinctDays;
-  const newest = sets.at(-1);
-  const held = newest?.judgement.outcome === 'not passed';
+  const setsPassed = seen.filter(isPassed).length;
+  const daysPassed = new Set(telling.filter(isPassed).map(({ day }) => day)).size;
   return {
-    answer: met && hasRungAbove ? 'move up' : met || held ? 'stay' : 'not enough reps yet',
-    rule,
-    setsSeen: seen.length,
-    setsPassed: passed.length,
-    daysPassed,
-    limiting: newest ? limitingGate(newest.judgement) : null,
-    atTop: met && !hasRungAbove,
+    ...{ kind: 'count', setsSeen: seen.length, setsPassed, daysPassed },
+    met: setsPassed >= rule.setsNeeded && daysPassed >= rule.distinctDays,
   };
 }

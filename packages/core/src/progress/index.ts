@@ -1,19 +1,111 @@
+export { DEFAULT_COUNT_RULE, type CountRule, type CountState } from './count-rule.js';
 export {
-  decideByCount,
-  DEFAULT_COUNT_RULE,
+  ANSWERS,
+  decide,
   type Answer,
-  type CountRule,
+  type Because,
   type Decision,
-  type JudgedSet,
-} from './count-rule.js';
+  type Evidence,
+} from './decide.js';
+export {
+  AXIS_ORDERS,
+  draftLadder,
+  fittingRungs,
+  hickCostMs,
+  USUAL_DRAFT,
+  type AxisOrder,
+  type DraftSettings,
+} from './draft.js';
+export type { JudgedSet } from './evidence.js';
 export {
   judgeSet,
   limitingGate,
+  passRate,
   type FalseStartGate,
   type Gate,
+  type HeldGate,
+  type SetFade,
   type SetJudgement,
   type SetOutcome,
+  type SpreadGate,
+  type TechniqueGate,
   type TimeGate,
   type ValidRepsGate,
 } from './gates.js';
-export { ladderPlace, type LadderMove, type LadderPlace } from './place.js';
+export {
+  asksTheSame,
+  checkLadder,
+  isCuedAsAsked,
+  USUAL_LADDER,
+  withOwnLimits,
+  type Asked,
+  type LadderSettings,
+  type OwnLimits,
+  type StandardTest,
+} from './ladder.js';
+export { operatingOfCount, setPassProbability, type Operating } from './operating.js';
+export { posteriorOf, wilson, type Posterior, type Share } from './pass-rate.js';
+export {
+  ladderPlace,
+  MOVE_BASES,
+  type LadderMove,
+  type LadderPlace,
+  type MoveBasis,
+} from './place.js';
+export {
+  checkRule,
+  RULE_KINDS,
+  RULES_VERSION,
+  stateOf,
+  type Rule,
+  type RuleState,
+  type SequentialStanding,
+  type StaircaseStanding,
+} from './rule.js';
+export {
+  EASY_MISS_RATE,
+  EFFORT_NAMES,
+  EFFORTS,
+  RIGHT_MISS_RATE,
+  SCHOOL_NAMES,
+  SCHOOLS,
+  type EffortName,
+  type School,
+  type SchoolName,
+} from './school.js';
+export {
+  boundsOf,
+  DEFAULT_SEQUENTIAL_RULE,
+  evidenceOf,
+  runningTest,
+  sequentialTest,
+  type SequentialRule,
+  type SequentialState,
+  type SequentialTest,
+} from './sequential.js';
+export {
+  simulateRule,
+  USUAL_COURSE,
+  type CourseSettings,
+  type Learner,
+  type RuleOutcome,
+} from './simulate-rule.js';
+export {
+  DEFAULT_STAIRCASE_RULE,
+  isInTime,
+  movesStaircase,
+  playStaircase,
+  readStaircase,
+  startStaircase,
+  stepStaircase,
+  type Staircase,
+  type StaircaseReading,
+  type StaircaseRule,
+} from './staircase.js';
+export {
+  suggestCount,
+  suggestSequential,
+  USUAL_WISH,
+  type Suggestion,
+  type Wish,
+} from './suggest.js';

@@ -1,8 +1,15 @@
+/**
+ * Why a rung was changed or kept: `rule`, the answer was followed · `overrule`, it was not, with a
+ * reason · `hand`, the coach moved the athlete · `undo` takes back the move before it.
+ */
+export const MOVE_BASES = ['rule', 'overrule', 'hand', 'undo'] as const;
+export type MoveBasis = (typeof MOVE_BASES)[number];
+
 /** A recorded step on the ladder. */
 export interface LadderMove {
+  /** The rung itself when the coach keeps the athlete on it: what was shown so far is then used up. */
   readonly toRung: number;
-  /** `undo` takes back the move before it. */
-  readonly basis: 'rule' | 'undo';
+  readonly basis: MoveBasis;
   readonly movedAt: Date;
 }
 

@@ -1,0 +1,174 @@
+import {
+  AXIS_ORDERS,
+  EFFORT_NAMES,
+  RULE_KINDS,
+  SCHOOL_NAMES,
+  type AxisOrder,
+  type EffortName,
+  type LadderSettings,
+  type OwnLimits,
+  type Rule,
+  type SchoolName,
+  type StandardTest,
+} from '@orthokin/core/progress';
+import type { LimitSources } from '@orthokin/core/pattern';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsDefined,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNumber,
+  IsPositive,
+  IsUUID,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import { LimitsBody, LimitSourcesBody, MAX_RUNGS } from './pattern.js';
+
+const of = (kind: Rule['kind']) => ValidateIf(({ kind: own }: RuleBody) => own === kind);
+
+/** A rule with the settings of its kind; what they may be is checked with them. */
+export class RuleBody {
+  @IsIn(RULE_KINDS)
+  kind: Rule['kind'];
+
+  @of('count')
+  @IsInt()
+  setsNeeded?: number;
+
+  @of('count')
+  @IsInt()
+  ofLast?: number;
+
+  @of('count')
+  @IsInt()
+  distinctDays?: number;
+
+  @of('sequential')
+  @IsNumber()
+  p0?: number;
+
+  @of('sequential')
+  @IsNumber()
+  p1?: number;
+
+  @of('sequential')
+  @IsNumber()
+  alpha?: number;
+
+  @of('sequential')
+  @IsNumber()
+  beta?: number;
+
+  @of('staircase')
+  @IsInt()
+  passesInARow?: number;
+
+  @of('staircase')
+  @IsPositive()
+  stepMs?: number;
+
+  @of('staircase')
+  @IsPositive()
+  leastStepMs?: number;
+
+  @of('staircase')
+  @IsInt()
+  reversals?: number;
+}
+
+const MAX_TEST_REPS = 60;
+const MAX_SEED = 2 ** 32 - 1;
+
+export class StandardTestBody implements StandardTest {
+  @IsInt()
+  @Min(1)
+  rung: number;
+
+  @IsInt()
+  @Min(4)
+  @Max(MAX_TEST_REPS)
+  reps: number;
+
+  @IsInt()
+  @Min(0)
+  @Max(MAX_SEED)
+  seed: number;
+}
+
+/** How a pattern's ladder is climbed. */
+export class LadderSettingsBody implements LadderSettings {
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => RuleBody)
+  rule: Rule;
+
+  @IsIn(AXIS_ORDERS)
+  axis: AxisOrder;
+
+  @IsIn(SCHOOL_NAMES)
+  school: SchoolName;
+
+  @IsIn(EFFORT_NAMES)
+  effort: EffortName;
+
+  @ValidateIf((_, test) => test !== null)
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => StandardTestBody)
+  test: StandardTestBody | null;
+}
+
+/** The settings of a pattern's ladder as saved; the newest stand. */
+export class LadderBody {
+  @IsUUID()
+  patternId: string;
+
+  @IsISO8601({ strict: true, strictSeparator: true })
+  savedAt: string;
+
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => LadderSettingsBody)
+  settings: LadderSettingsBody;
+}
+
+export class OwnLimitsBody implements OwnLimits {
+  @IsInt()
+  @Min(1)
+  rung: number;
+
+  /** Milliseconds. */
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => LimitsBody)
+  limitsMs: LimitsBody;
+
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => LimitSourcesBody)
+  limitSources: LimitSources;
+}
+
+/** An athlete's own limits on a pattern's rungs; the newest saved stand, all of them. */
+export class OwnLadderBody {
+  @IsUUID()
+  athleteId: string;
+
+  @IsUUID()
+  patternId: string;
+
+  @IsISO8601({ strict: true, strictSeparator: true })
+  savedAt: string;
+
+  @IsArray()
+  @ArrayMaxSize(MAX_RUNGS)
+  @ValidateNested({ each: true })
+  @Type(() => OwnLimitsBody)
+  limits: OwnLimitsBody[];
+}

@@ -1,0 +1,176 @@
+import { limitFrom, travelTime } from '../budget/index.js';
+import { distance, HOME } from '../floor/index.js';
+import {
+  USUAL_RUNG,
+  type LimitSource,
+  type LimitSources,
+  type LimitsMs,
+  type Pattern,
+  type Rung,
+} from '../pattern/index.js';
+import { USUAL_MS_PER_BIT } from '../stats/index.js';
+import { SCHOOLS, type Richness, type SchoolName } from './school.js';
+
+/** What is raised first from rung to rung; one axis at a time. */
+export const AXIS_ORDERS = ['alternate', 'speed first', 'complexity first'] as const;
+export type AxisOrder = (typeof AXIS_ORDERS)[number];
+
+export interface DraftSettings {
+  readonly axis: AxisOrder;
+  readonly school: SchoolName;
+  /** What another bit of choice costs, ms: the athlete's own Hick slope where it is known. */
+  readonly msPerBit: number;
+}
+
+export const USUAL_DRAFT: DraftSettings = {
+  axis: 'alternate',
+  school: 'pattern first',
+  msPerBit: USUAL_MS_PER_BIT,
+};
+
+/** Shares of the budget: easy, as in the match, and harder than the match. */
+const EASY = 1.3;
+const MATCH = 1;
+const HARDER = 0.95;
+/** Pace is eased by at least this when the choice grows richer. */
+const EASE_SHARE = 0.08;
+
+/** From action to push-off, as the feet are laid, ms. */
+const PUSH_OFF_MS = 70;
+
+/** Bits that a cue still holds when it comes: none in an order that is known. */
+const bitsOf = (targets: number, { order }: Pick<Richness, 'order'>): number =>
+  order === 'known' || order === 'blocked' ? 0 : Math.log2(targets);
+
+/**
+ * Expected cost to reaction, ms, of going from n to n′ equally likely choices: slope · log2(n′/n)
+ * (Hick 1952); below 0 for fewer.
+ */
+export const hickCostMs = (from: number, to: number, msPerBit: number): number =>
+  msPerBit * Math.log2(to / from);
+
+interface Step {
+  readonly level: number;
+  readonly factor: number;
+}
+
+/** How much the pace is eased when complexity rises: 8 %, or the Hick cost if that is more. */
+type EaseOf = (toLevel: number) => number;
+
+function speedFirst(levels: number, ease: EaseOf): Step[] {
+  const steps: Step[] = [1.3, 1.2, 1.1, MATCH].map((factor) => ({ level: 0, factor }));
+  for (let level = 1; level < levels; level++)
+    steps.push({ level, factor: MATCH * (1 + ease(level)) }, { level, factor: MATCH });
+  return [...steps, { level: levels - 1, factor: HARDER }];
+}
+
+function complexityFirst(levels: number): Step[] {
+  // At the easy pace there is nothing left to ease.
+  const steps = Array.from({ length: levels }, (_, level) => ({ level, factor: EASY }));
+  return [...steps, ...[1.2, 1.1, MATCH, HARDER].map((factor) => ({ level: levels - 1, factor }))];
+}
+
+/** Each speed step asks the same share more, just so much that the last one ends at 95 %. */
+function alternating(levels: number, ease: EaseOf): Step[] {
+  const eased = Array.from({ length: levels - 1 }, (_, i) => 1 + ease(i + 1)).reduce(
+    (product, each) => product * each,
+    1,
+  );
+  const quicker = (HARDER / EASY / eased) ** (1 / levels);
+  const steps: Step[] = [];
+  let factor = EASY;
+  for (let level = 0; level < levels; level++) {
+    if (level > 0) factor *= 1 + ease(level);
+    steps.push({ level, factor });
+    factor *= quicker;
+    steps.push({ level, factor });
+  }
+  return steps;
+}
+
+const WALKS = {
+  'speed first': speedFirst,
+  'complexity first': complexityFirst,
+  alternate: alternating,
+} as const satisfies Record<AxisOrder, (levels: number, ease: EaseOf) => Step[]>;
+
+const percent = (share: number): string => `${Math.round(100 * share)} %`;
+
+const nameOf = (targets: number, { order, doing, switchShare }: Richness): string =>
+  `${targets} ${targets === 1 ? 'target' : 'targets'}, ${order}, ${doing}${switchShare > 0 ? ', some switched' : ''}`;
+
+type ToDraft = Pick<Pattern, 'targets' | 'laidFor'>;
+
+/**
+ * A sensible ladder for a pattern: from few targets in a known order at 130 % of the time there is,
+ * to all of them mixed, switched and live at 95 %. Limits are reckoned from the build the pattern is
+ * laid for; the coach edits, and sets limits from budgets or records where there are any.
+ */
+export function draftLadder(
+  { targets, laidFor }: ToDraft,
+  { axis, school, msPerBit }: DraftSettings = USUAL_DRAFT,
+): Rung[] {
+  const letters = targets.map(({ letter }) => letter);
+  if (letters.length === 0) return [];
+  const { levels, gates } = SCHOOLS[school];
+  const inPlay = ({ share }: Richness) =>
+    letters.slice(0, Math.min(letters.length, Math.max(2, Math.ceil(share * letters.length))));
+  // Half of two targets is both of them: such a level would ask nothing new.
+  const asksMore = (each: Richness, before: Richness) =>
+    inPlay(each).length > inPlay(before).length ||
+    each.order !== before.order ||
+    each.doing !== before.doing ||
+    each.catchShare > before.catchShare ||
+    each.switchShare > before.switchShare;
+  const told = levels.filter((each, i) => {
+    const before = levels[i - 1];
+    return !before || asksMore(each, before);
+  });
+  const farthest = Math.max(...targets.map(({ at }) => distance(HOME, at)));
+  const homeMs = 1000 * travelTime(farthest, laidFor.travel) + PUSH_OFF_MS;
+  const bits = told.map((each) => bitsOf(inPlay(each).length, each));
+  const ease: EaseOf = (to) =>
+    Math.max(EASE_SHARE, (msPerBit * ((bits[to] ?? 0) - (bits[to - 1] ?? 0))) / homeMs);
+  return WALKS[axis](told.length, ease).map(({ level, factor }, i): Rung => {
+    const richness = told[level] as Richness;
+    const rich = bits[level] ?? 0;
+    const source = (reckonedMs: number, how: string): LimitSource => ({
+      ...{ kind: 'reckoned', reckonedMs: Math.round(reckonedMs), how },
+      factor: Math.round(100 * factor) / 100,
+    });
+    const limitSources: LimitSources = {
+      reaction: source(
+        laidFor.reactionMs + rich * msPerBit,
+        rich === 0
+          ? 'a reaction with nothing to choose'
+          : `a reaction with ${rich.toFixed(1)} bits of choice at ${Math.round(msPerBit)} ms a bit`,
+      ),
+      recovery: source(homeMs, 'the way home from the farthest target, by the travel model'),
+    };
+    const limitsMs: LimitsMs = Object.fromEntries(
+      Object.entries(limitSources).map(([gate, from]) => [gate, limitFrom(from)]),
+    );
+    const { order, doing, pressure, catchShare, switchShare } = richness;
+    const own = inPlay(richness);
+    return {
+      ...USUAL_RUNG,
+      ...{ order, doing, pressure, catchShare, switchShare },
+      ...gates,
+      number: i + 1,
+      name: `${nameOf(own.length, richness)}, ${percent(factor)}`,
+      targets: own,
+      timeFactor: Math.round(100 * factor) / 100,
+      ...{ limitsMs, limitSources },
+    };
+  });
+}
+
+type OnRungs = Pick<Pattern, 'targets' | 'laidFor' | 'rungs'>;
+
+/** The pattern's own rungs while they fit its targets; otherwise drafted ones. */
+export function fittingRungs(pattern: OnRungs): readonly Rung[] {
+  const letters = new Set(pattern.targets.map(({ letter }) => letter));
+  const played = new Set(pattern.rungs.flatMap(({ targets }) => targets));
+  const fit = letters.size === played.size && [...letters].every((letter) => played.has(letter));
+  return fit && pattern.rungs.length > 0 ? pattern.rungs : draftLadder(pattern);
+}

@@ -1,0 +1,104 @@
+import type { CueOrder } from '../cue/index.js';
+import {
+  RUNG_ORDERS,
+  targetOf,
+  type LimitsMs,
+  type LimitSources,
+  type Pattern,
+  type Rung,
+  type RungOrder,
+} from '../pattern/index.js';
+import { ok, wrong, type Result } from '../result/index.js';
+import type { AxisOrder } from './draft.js';
+import { DEFAULT_COUNT_RULE } from './count-rule.js';
+import { checkRule, type Rule } from './rule.js';
+import type { EffortName, SchoolName } from './school.js';
+
+/** The same test on first and last days: same rung, same cues, as many reps. */
+export interface StandardTest {
+  readonly rung: number;
+  readonly reps: number;
+  readonly seed: number;
+}
+
+/** How a pattern's ladder is climbed. Its rungs are the pattern's own. */
+export interface LadderSettings {
+  readonly rule: Rule;
+  /** What was raised first when the rungs were drafted. */
+  readonly axis: AxisOrder;
+  readonly school: SchoolName;
+  readonly effort: EffortName;
+  readonly test: StandardTest | null;
+}
+
+export const USUAL_LADDER: LadderSettings = {
+  rule: DEFAULT_COUNT_RULE,
+  axis: 'alternate',
+  school: 'pattern first',
+  effort: 'quality',
+  test: null,
+};
+
+export function checkLadder(settings: LadderSettings, rungs: number): Result<LadderSettings> {
+  const rule = checkRule(settings.rule);
+  if (!rule.ok)
+    return wrong(`rule.${rule.problem.field}`, rule.problem.given, rule.problem.allowed);
+  const { test } = settings;
+  if (test && !(Number.isInteger(test.rung) && test.rung >= 1 && test.rung <= rungs))
+    return wrong('test.rung', test.rung, `1 to ${rungs}`);
+  return ok(settings);
+}
+
+/** Limits of one athlete's own on one rung: they stand in for the rung's, gate by gate. */
+export interface OwnLimits {
+  readonly rung: number;
+  readonly limitsMs: LimitsMs;
+  readonly limitSources: LimitSources;
+}
+
+/** The rungs as they are asked of an athlete with limits of their own. */
+export const withOwnLimits = (rungs: readonly Rung[], own: readonly OwnLimits[]): Rung[] =>
+  rungs.map((rung) => {
+    const limits = own.find((each) => each.rung === rung.number);
+    return limits
+      ? {
+          ...rung,
+          limitsMs: { ...rung.limitsMs, ...limits.limitsMs },
+          limitSources: { ...rung.limitSources, ...limits.limitSources },
+        }
+      : rung;
+  });
+
+/** A rung and the floor it is run on. */
+export interface Asked {
+  readonly rung: Rung;
+  readonly pattern: Pick<Pattern, 'targets' | 'home'>;
+}
+
+/**
+ * Whether two rungs ask the same of an athlete, whatever they are called and wherever their limits
+ * come from: only then does what was shown on the one count on the other.
+ */
+export function asksTheSame(a: Asked, b: Asked): boolean {
+  const asked = ({ rung, pattern }: Asked) =>
+    JSON.stringify([
+      pattern.home.radiusM,
+      [...rung.targets].sort().map((letter) => [letter, targetOf(pattern, letter)?.at]),
+      ...[rung.order, rung.catchShare, rung.switchShare, rung.doing, rung.pressure],
+      rung.floorScale,
+      Object.entries(rung.limitsMs).sort(([x], [y]) => x.localeCompare(y)),
+      ...[rung.passShare, rung.falseStartShare, rung.cleanShare, rung.heldShare],
+      ...[rung.mostSpread, rung.minValidReps],
+    ]);
+  return asked(a) === asked(b);
+}
+
+/** How much an order gives away; what a person calls, or chance does, counts as shuffled. */
+const openness = (order: CueOrder): number =>
+  (RUNG_ORDERS as readonly CueOrder[]).includes(order)
+    ? RUNG_ORDERS.indexOf(order as RungOrder)
+    : RUNG_ORDERS.indexOf('shuffled');
+
+/** Whether a set was cued as openly as its rung asks: an order that gives more away shows nothing. */
+export const isCuedAsAsked = (order: CueOrder, rung: Pick<Rung, 'order'>): boolean =>
+  openness(order) >= openness(rung.order);

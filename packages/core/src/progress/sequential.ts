@@ -1,0 +1,86 @@
+import { ok, wrong, type Result } from '../result/index.js';
+
+/**
+ * Wald's sequential probability ratio test (Wald 1945): ready when the reps say p ≥ p1 rather than
+ * p ≤ p0. `alpha`: risk of moving up who is only at p0; `beta`: of holding back who is at p1.
+ */
+export interface SequentialRule {
+  readonly kind: 'sequential';
+  readonly p0: number;
+  readonly p1: number;
+  readonly alpha: number;
+  readonly beta: number;
+}
+
+export const DEFAULT_SEQUENTIAL_RULE: SequentialRule = {
+  kind: 'sequential',
+  p0: 0.7,
+  p1: 0.85,
+  alpha: 0.05,
+  beta: 0.1,
+};
+
+export function checkSequential(rule: SequentialRule): Result<SequentialRule> {
+  const { p0, p1, alpha, beta } = rule;
+  if (!(p0 > 0 && p0 < 1)) return wrong('p0', p0, 'between 0 and 1');
+  if (!(p1 > p0 && p1 < 1)) return wrong('p1', p1, `between p0, ${p0}, and 1`);
+  if (!(alpha > 0 && alpha < 0.5)) return wrong('alpha', alpha, 'between 0 and 0.5');
+  if (!(beta > 0 && beta < 0.5)) return wrong('beta', beta, 'between 0 and 0.5');
+  return ok(rule);
+}
+
+/** Bounds of the log likelihood ratio: ready at `upper`, not ready at `lower`. */
+export const boundsOf = ({ alpha, beta }: Pick<SequentialRule, 'alpha' | 'beta'>) => ({
+  upper: Math.log((1 - beta) / alpha),
+  lower: Math.log(beta / (1 - alpha)),
+});
+
+/**
+ * What one rep adds to the log likelihood ratio. `passed` is the chance that it truly passed: a rep
+ * too close to call counts for what it says, and one that is certain gives Wald's own step.
+ */
+export const evidenceOf = (passed: number, { p0, p1 }: SequentialRule): number =>
+  Math.log((passed * p1 + (1 - passed) * (1 - p1)) / (passed * p0 + (1 - passed) * (1 - p0)));
+
+export type SequentialState = 'ready' | 'not ready' | 'undecided';
+
+/** How far the test is: one value of the path a rep, up to where it ended. */
+export interface SequentialTest {
+  readonly path: readonly number[];
+  readonly upper: number;
+  readonly lower: number;
+  readonly state: SequentialState;
+  /** Rep at which it ended, from 1; `null` while undecided. */
+  readonly decidedAt: number | null;
+}
+
+/** The test over chances of having passed, in the order of the reps; it stops at a bound. */
+export function sequentialTest(passed: readonly number[], rule: SequentialRule): SequentialTest {
+  const { upper, lower } = boundsOf(rule);
+  const path: number[] = [];
+  let sum = 0;
+  for (const chance of passed) {
+    sum += evidenceOf(chance, rule);
+    path.push(sum);
+    if (sum >= upper || sum <= lower)
+      return {
+        ...{ path, upper, lower, decidedAt: path.length },
+        state: sum >= upper ? 'ready' : 'not ready',
+      };
+  }
+  return { path, upper, lower, state: 'undecided', decidedAt: null };
+}
+
+/**
+ * The test as it runs over weeks: whoever was found not ready starts anew with the next rep, and
+ * whoever was found ready stays so. Gives the test that is running now.
+ */
+export function runningTest(passed: readonly number[], rule: SequentialRule): SequentialTest {
+  let from = 0;
+  for (;;) {
+    const test = sequentialTest(passed.slice(from), rule);
+    const end = from + (test.decidedAt ?? 0);
+    if (test.state !== 'not ready' || end >= passed.length) return test;
+    from = end;
+  }
+}

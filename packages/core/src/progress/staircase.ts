@@ -1,0 +1,128 @@
+import type { Pace, StaircaseSteps } from '../drill/index.js';
+import { mean } from '../numeric/index.js';
+import { ok, wrong, type Result } from '../result/index.js';
+import { probabilityUnder, type RepReading } from '../timing/index.js';
+
+/**
+ * The pace of a set that moves by itself: quicker after `passesInARow` passes, slower after one
+ * fail. With three passes it settles where 0.5^(1/3) = 79 % of reps pass (Levitt 1971).
+ */
+export interface StaircaseRule extends StaircaseSteps {
+  readonly kind: 'staircase';
+}
+
+export const DEFAULT_STAIRCASE_RULE: StaircaseRule = {
+  kind: 'staircase',
+  passesInARow: 3,
+  stepMs: 200,
+  leastStepMs: 25,
+  reversals: 6,
+};
+
+export function checkStaircase(rule: StaircaseRule): Result<StaircaseRule> {
+  const { passesInARow, stepMs, leastStepMs, reversals } = rule;
+  if (!(Number.isInteger(passesInARow) && passesInARow >= 1 && passesInARow <= 5))
+    return wrong('passesInARow', passesInARow, '1 to 5');
+  if (!(stepMs > 0 && stepMs <= 2000)) return wrong('stepMs', stepMs, 'more than 0, at most 2000');
+  if (!(leastStepMs > 0 && leastStepMs <= stepMs))
+    return wrong('leastStepMs', leastStepMs, `more than 0, at most the first step, ${stepMs}`);
+  if (!(Number.isInteger(reversals) && reversals >= 2 && reversals <= 20))
+    return wrong('reversals', reversals, '2 to 20');
+  return ok(rule);
+}
+
+/** Where a staircase stands. */
+export interface Staircase {
+  /** Time allowed for the next rep, ms. */
+  readonly paceMs: number;
+  readonly stepMs: number;
+  /** Passes since the last change. */
+  readonly row: number;
+  readonly direction: 'quicker' | 'slower' | null;
+  /** Paces at which the direction turned, ms. */
+  readonly turns: readonly number[];
+}
+
+export const startStaircase = (startMs: number, { stepMs }: StaircaseSteps): Staircase => ({
+  paceMs: startMs,
+  stepMs,
+  row: 0,
+  direction: null,
+  turns: [],
+});
+
+/** Shorter than this nobody can go and come back, ms. */
+const LEAST_PACE_MS = 300;
+
+/** The staircase after a rep. */
+export function stepStaircase(from: Staircase, passed: boolean, rule: StaircaseSteps): Staircase {
+  if (passed && from.row + 1 < rule.passesInARow) return { ...from, row: from.row + 1 };
+  const direction = passed ? 'quicker' : 'slower';
+  const hasTurned = from.direction !== null && from.direction !== direction;
+  const stepMs = hasTurned ? Math.max(rule.leastStepMs, from.stepMs / 2) : from.stepMs;
+  return {
+    paceMs: Math.max(LEAST_PACE_MS, from.paceMs + (passed ? -stepMs : stepMs)),
+    stepMs,
+    row: 0,
+    direction,
+    turns: hasTurned ? [...from.turns, from.paceMs] : from.turns,
+  };
+}
+
+/** A staircase set played through: the pace each rep had, and what came of it. */
+export interface StaircaseReading {
+  readonly pacesMs: readonly number[];
+  /** The pace of the rep to come. */
+  readonly nextMs: number;
+  /** Passes since the pace changed last. */
+  readonly row: number;
+  readonly turns: readonly number[];
+  /** Mean of the last reversals, ms; `null` while there are too few. */
+  readonly thresholdMs: number | null;
+  readonly needed: number;
+}
+
+/** Plays a set through: `passes(i, paceMs)` says whether rep i passed at its pace. */
+export function playStaircase(
+  reps: number,
+  startMs: number,
+  rule: StaircaseSteps,
+  passes: (rep: number, paceMs: number) => boolean,
+): StaircaseReading {
+  const pacesMs: number[] = [];
+  let state = startStaircase(startMs, rule);
+  for (let rep = 0; rep < reps; rep++) {
+    pacesMs.push(state.paceMs);
+    state = stepStaircase(state, passes(rep, state.paceMs), rule);
+  }
+  const { turns, row, paceMs: nextMs } = state;
+  return {
+    ...{ pacesMs, nextMs, row, turns, needed: rule.reversals },
+    thresholdMs: turns.length >= rule.reversals ? mean(turns.slice(-rule.reversals)) : null,
+  };
+}
+
+/** Whether a rep was home in time for its pace; a rep too close to call is as likely as not. */
+const MORE_LIKELY_THAN_NOT = 0.5;
+
+export const isInTime = ({ durations, leftOut }: RepReading, paceMs: number): boolean =>
+  leftOut === null &&
+  durations.cycle !== undefined &&
+  probabilityUnder(durations.cycle, paceMs) >= MORE_LIKELY_THAN_NOT;
+
+/** Reps that move a staircase: plain ones that nobody struck out. */
+export const movesStaircase = ({ trial, leftOut }: RepReading): boolean =>
+  trial === 'plain' && leftOut !== 'struck out';
+
+/** A set as the staircase it was run as; `null` of a set at another pace. */
+export function readStaircase(
+  readings: readonly RepReading[],
+  { kind, everyMs, steps }: Pace,
+): StaircaseReading | null {
+  if (kind !== 'staircase' || everyMs === null || !steps) return null;
+  const reps = readings.filter(movesStaircase);
+  return playStaircase(reps.length, everyMs, steps, (i, paceMs) => {
+    const reading = reps[i];
+    return reading !== undefined && isInTime(reading, paceMs);
+  });
+}

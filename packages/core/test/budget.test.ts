@@ -1,0 +1,153 @@
+import fc from 'fast-check';
+import {
+  feasibility,
+  flightOf,
+  fromMetresPerSecond,
+  limitFrom,
+  PROJECTILES,
+  recordOf,
+  recoveryBudget,
+  SPEED_UNITS,
+  stanceFor,
+  toMetresPerSecond,
+  wayTo,
+  type FlightPlan,
+  type SpeedUnit,
+} from '@orthokin/core/budget';
+
+const anyFlight = fc
+  .record({
+    projectile: fc.constantFrom(...PROJECTILES),
+    launchSpeed: fc.double({ min: 3, max: 70, noNaN: true }),
+    distanceM: fc.double({ min: 1, max: 40, noNaN: true }),
+  })
+  .map((plan): FlightPlan => ({ ...plan, bounce: null }));
+
+const timeOf = (plan: FlightPlan): number => {
+  const flight = flightOf(plan);
+  if (!flight.ok) throw new Error(flight.problem.field);
+  return flight.value.timeS;
+};
+
+describe('a flight', () => {
+  test('always takes longer than distance over speed says, and longer the farther', () => {
+    fc.assert(
+      fc.property(anyFlight, (plan) => {
+        expect(timeOf(plan)).toBeGreaterThan(plan.distanceM / plan.launchSpeed);
+        expect(timeOf({ ...plan, distanceM: plan.distanceM + 1 })).toBeGreaterThan(timeOf(plan));
+      }),
+    );
+  });
+
+  test('a bounce that keeps all speed changes nothing; one that loses some takes longer', () => {
+    fc.assert(
+      fc.property(anyFlight, fc.double({ min: 0.05, max: 0.95, noNaN: true }), (plan, share) => {
+        const atM = share * plan.distanceM;
+        const kept = timeOf({ ...plan, bounce: { atM, speedKept: 1 } });
+        expect(kept / timeOf(plan)).toBeCloseTo(1, 9);
+        expect(timeOf({ ...plan, bounce: { atM, speedKept: 0.6 } })).toBeGreaterThan(kept);
+      }),
+    );
+  });
+
+  test.each<[Partial<FlightPlan>, string]>([
+    [{ launchSpeed: 0 }, 'launchSpeed'],
+    [{ distanceM: -1 }, 'distanceM'],
+    [{ distanceM: Infinity }, 'distanceM'],
+    [{ airDensity: 0 }, 'airDensity'],
+    [{ bounce: { atM: 12, speedKept: 0.7 } }, 'bounce.atM'],
+    [{ bounce: { atM: 5, speedKept: 0 } }, 'bounce.speedKept'],
+  ])('%j is refused by name', (change, field) => {
+    const [projectile] = PROJECTILES as [FlightPlan['projectile']];
+    const plan = { projectile, launchSpeed: 30, distanceM: 10, bounce: null };
+    expect(flightOf({ ...plan, ...change })).toMatchObject({ ok: false, problem: { field } });
+  });
+
+  test('speeds go from one unit to another and back', () => {
+    const units = Object.keys(SPEED_UNITS) as SpeedUnit[];
+    expect(toMetresPerSecond(36, 'km/h')).toBeCloseTo(10, 12);
+    fc.assert(
+      fc.property(fc.double({ min: 0.1, max: 300, noNaN: true }), (speed) => {
+        for (const unit of units)
+          expect(fromMetresPerSecond(toMetresPerSecond(speed, unit), unit)).toBeCloseTo(speed, 9);
+      }),
+    );
+  });
+});
+
+describe('the way it flies', () => {
+  const straight = {
+    opponent: { x: 0, y: 10 },
+    wallForwardM: null,
+    bounceBeforeM: null,
+    speedKept: 0.7,
+  };
+
+  test('straight, with the bounce as far before contact as was said', () => {
+    expect(wayTo({ x: 3, y: 6 }, straight)).toEqual({ distanceM: 5, bounce: null });
+    expect(wayTo({ x: 3, y: 6 }, { ...straight, bounceBeforeM: 1 })).toEqual({
+      distanceM: 5,
+      bounce: { atM: 4, speedKept: 0.7 },
+    });
+  });
+
+  test('off a wall it comes in as it goes out', () => {
+    const offWall = { ...straight, opponent: { x: 0, y: 0 }, wallForwardM: 4 };
+    const { distanceM, bounce } = wayTo({ x: 6, y: 0 }, offWall);
+    expect(distanceM).toBeCloseTo(10, 12);
+    expect(bounce?.atM).toBeCloseTo(5, 12);
+  });
+});
+
+describe('time there is', () => {
+  test('the stance follows from what is to spare', () => {
+    expect([100, 150, 250, 350, 400].map((ms) => stanceFor(ms))).toEqual([
+      ...['open', 'semi-open', 'semi-open', 'semi-open', 'stepped in'],
+    ]);
+    expect(stanceFor(100, { openBelowMs: 50, stepInAboveMs: 90 })).toBe('stepped in');
+  });
+
+  test('a target is in reach, out of it, or too near to tell from the scatter of single ways', () => {
+    const athlete = {
+      reactionMs: 250,
+      travel: { acceleration: 8, topSpeed: 4 },
+      scatterMs: 40,
+    };
+    // 2 m: 2·√(2/8) = 1 s.
+    expect(feasibility(1600, 2, athlete)).toMatchObject({
+      needsMs: 1250,
+      spareMs: 350,
+      verdict: 'yes',
+    });
+    expect(feasibility(1300, 2, athlete)).toMatchObject({ verdict: 'only just', stance: 'open' });
+    expect(feasibility(1100, 2, athlete)).toMatchObject({ spareMs: -150, verdict: 'no' });
+  });
+
+  test('recovery: the own object’s flight and the handling of it', () => {
+    const [projectile] = PROJECTILES as [FlightPlan['projectile']];
+    const plan = { projectile, launchSpeed: 20, distanceM: 10, bounce: null };
+    const budget = recoveryBudget(plan, 300);
+    if (!budget.ok) throw new Error(budget.problem.field);
+    expect(budget.value.totalMs).toBeCloseTo(1000 * timeOf(plan) + 300, 9);
+    expect(recoveryBudget(plan, -1)).toMatchObject({ problem: { field: 'handlingMs' } });
+  });
+});
+
+describe('a limit keeps where it comes from', () => {
+  test('budgets, records and reckoned ways give it to the hundredth; the coach as it was said', () => {
+    expect(limitFrom({ kind: 'budget', budgetMs: 913, factor: 1.1, flight: '' })).toBe(1000);
+    expect(limitFrom({ kind: 'reckoned', reckonedMs: 913, factor: 1, how: '' })).toBe(910);
+    expect(limitFrom({ kind: 'coach' }, 905)).toBe(905);
+  });
+
+  test('the best quartile of one’s own is no longer than the median', () => {
+    const own = [900, 950, 1000, 1050, 1100, 1150, 1200, 1250, 1300];
+    const best = recordOf(own, 'best quartile', 1);
+    const middle = recordOf(own, 'median', 0.95);
+    if (!best.ok || !middle.ok) throw new Error('refused');
+    expect(best.value).toMatchObject({ recordMs: 1000, n: 9 });
+    expect(limitFrom(middle.value)).toBe(1050);
+    expect(recordOf(own.slice(0, 3), 'median', 1)).toMatchObject({ problem: { field: 'reps' } });
+    expect(recordOf(own, 'median', 0)).toMatchObject({ problem: { field: 'factor' } });
+  });
+});

@@ -1,0 +1,341 @@
+import fc from 'fast-check';
+import { seededRandom } from '@orthokin/core/cue';
+import { USUAL_RUNG, type Rung } from '@orthokin/core/pattern';
+import {
+  checkRule,
+  decide,
+  DEFAULT_COUNT_RULE,
+  DEFAULT_SEQUENTIAL_RULE,
+  DEFAULT_STAIRCASE_RULE,
+  evidenceOf,
+  judgeSet,
+  playStaircase,
+  runningTest,
+  sequentialTest,
+  simulateRule,
+  suggestCount,
+  suggestSequential,
+  USUAL_COURSE,
+  USUAL_WISH,
+  type Evidence,
+  type JudgedSet,
+  type Rule,
+} from '@orthokin/core/progress';
+import { readRep, type Fault } from '@orthokin/core/timing';
+
+const rung: Rung = {
+  ...USUAL_RUNG,
+  ...{ number: 2, name: 'Mixed', targets: ['A', 'B'], limitsMs: { cycle: 2000 }, timeFactor: 1.1 },
+};
+const faster: Rung = { ...rung, number: 3, timeFactor: 1 };
+
+interface Played {
+  readonly cycleMs: number;
+  readonly faults?: readonly Fault[];
+}
+
+/** A set of exact cycle times. */
+function setOf(reps: readonly Played[], day = '2026-01-01', setId = day): JudgedSet {
+  const readings = reps.map(({ cycleMs, faults = [] }, i) =>
+    readRep(
+      {
+        ...{ ordinal: i + 1, target: 'A', seenFaults: faults, struckOut: false },
+        events: [
+          { name: 'cue', atMs: 0, sdMs: 0, source: 'sensor' },
+          { name: 'home', atMs: cycleMs, sdMs: 0, source: 'sensor' },
+        ],
+      },
+      { falseStartMs: 100, responseLimitMs: 9000, splitWindowMs: [-60, 120] },
+    ),
+  );
+  return { setId, day, judgement: judgeSet(readings, rung, ['narrow base', 'lean']) };
+}
+const times = (n: number, cycleMs: number, faults: readonly Fault[] = []): Played[] =>
+  Array.from({ length: n }, () => ({ cycleMs, faults }));
+const passed = (day: string) => setOf(times(10, 1800), day);
+const evidence = (sets: readonly JudgedSet[], more: Partial<Evidence> = {}): Evidence => ({
+  ...{ sets, rung, next: faster, hasRungBelow: true },
+  ...more,
+});
+const RULES: readonly Rule[] = [
+  DEFAULT_COUNT_RULE,
+  DEFAULT_SEQUENTIAL_RULE,
+  DEFAULT_STAIRCASE_RULE,
+];
+
+describe('what comes next', () => {
+  test('the rule is met: move up, and what that raises', () => {
+    const decision = decide(evidence([passed('1'), passed('2')]), DEFAULT_COUNT_RULE);
+    expect(decision).toMatchObject({
+      ...{ answer: 'move up', because: 'the rule is met', raises: ['speed'], limiting: null },
+      ...{ passRate: 1, setIds: ['1', '2'] },
+    });
+  });
+
+  test('fewer than half of eight reps passed: ease back; of seven it says nothing yet', () => {
+    const half = (n: number) => [...times(n - 4, 2400), ...times(4, 1800)];
+    expect(decide(evidence([setOf(half(9))]), DEFAULT_COUNT_RULE)).toMatchObject({
+      answer: 'ease back',
+      because: 'fewer than half passed',
+    });
+    expect(decide(evidence([setOf(half(8))]), DEFAULT_COUNT_RULE).answer).not.toBe('ease back');
+    expect(decide(evidence([setOf(times(7, 2400))]), DEFAULT_COUNT_RULE).answer).not.toBe(
+      'ease back',
+    );
+  });
+
+  test('on the lowest rung there is nothing to ease back to', () => {
+    const slow = evidence([setOf(times(10, 2400))], { hasRungBelow: false });
+    expect(decide(slow, DEFAULT_COUNT_RULE).answer).toBe('stay');
+  });
+
+  test('technique failing in two sets running: ease back, however fast', () => {
+    const untidy = (day: string) =>
+      setOf([...times(6, 1800), ...times(4, 1800, ['narrow base'])], day);
+    expect(decide(evidence([passed('1'), untidy('2')]), DEFAULT_COUNT_RULE).answer).toBe('stay');
+    expect(decide(evidence([untidy('1'), untidy('2')]), DEFAULT_COUNT_RULE)).toMatchObject({
+      answer: 'ease back',
+      because: 'technique failed twice',
+    });
+  });
+
+  test('a steep fade asks for rest, not for an easier rung', () => {
+    const fading = setOf(Array.from({ length: 12 }, (_, i) => ({ cycleMs: 1700 + 90 * i })));
+    expect(decide(evidence([fading]), DEFAULT_COUNT_RULE)).toMatchObject({
+      answer: 'rest',
+      because: 'steep fade',
+      fade: { isSteep: true },
+    });
+  });
+
+  test('a rung without limits or sets of no reps stop nothing from being said', () => {
+    expect(decide(evidence([]), DEFAULT_SEQUENTIAL_RULE)).toMatchObject({
+      answer: 'not enough reps yet',
+      passRate: null,
+    });
+    expect(decide(evidence([setOf([])]), DEFAULT_SEQUENTIAL_RULE)).toMatchObject({
+      answer: 'not enough reps yet',
+      passRate: null,
+    });
+  });
+});
+
+const anySet = fc
+  .tuple(
+    fc.array(
+      fc.record({
+        cycleMs: fc.integer({ min: 1500, max: 2600 }),
+        faults: fc.constantFrom<readonly Fault[]>([], [], [], ['narrow base']),
+      }),
+      { maxLength: 14 },
+    ),
+    fc.constantFrom('2026-01-01', '2026-01-02', '2026-01-03'),
+  )
+  .map(([reps, day]) => setOf(reps, day));
+const anySets = fc.array(anySet, { maxLength: 6 });
+
+describe('over any evidence', () => {
+  test.each(RULES)('$kind: technique failing in the newest set moves nobody up', (rule) => {
+    const untidy = setOf([...times(6, 1600), ...times(4, 1600, ['lean'])]);
+    fc.assert(
+      fc.property(anySets, (sets) => {
+        expect(decide(evidence([...sets, untidy]), rule).answer).not.toBe('move up');
+      }),
+    );
+  });
+
+  test.each(RULES)('$kind: replayed from its stored evidence a decision is the same', (rule) => {
+    fc.assert(
+      fc.property(anySets, (sets) => {
+        const given = evidence(sets);
+        const stored = JSON.parse(JSON.stringify(given)) as Evidence;
+        expect(JSON.stringify(decide(stored, rule))).toBe(JSON.stringify(decide(given, rule)));
+      }),
+    );
+  });
+});
+
+describe('the sequential test', () => {
+  const chance = fc.double({ min: 0, max: 1, noNaN: true });
+
+  test('a rep too close to call moves it by less than a sure one', () => {
+    const [fail, pass] = [0, 1].map((each) => evidenceOf(each, DEFAULT_SEQUENTIAL_RULE));
+    fc.assert(
+      fc.property(chance, (each) => {
+        const step = evidenceOf(each, DEFAULT_SEQUENTIAL_RULE);
+        expect(step).toBeGreaterThanOrEqual((fail ?? NaN) - 1e-12);
+        expect(step).toBeLessThanOrEqual((pass ?? NaN) + 1e-12);
+      }),
+    );
+    expect(evidenceOf(0.5, DEFAULT_SEQUENTIAL_RULE)).toBe(0);
+  });
+
+  test('stops at a bound: reps after it change nothing', () => {
+    fc.assert(
+      fc.property(fc.array(chance, { maxLength: 60 }), fc.array(chance), (reps, more) => {
+        const test = sequentialTest(reps, DEFAULT_SEQUENTIAL_RULE);
+        fc.pre(test.decidedAt !== null);
+        expect(sequentialTest([...reps, ...more], DEFAULT_SEQUENTIAL_RULE)).toEqual(test);
+      }),
+    );
+  });
+
+  test('who was not ready begins anew; who was ready stays so', () => {
+    const fails = Array.from({ length: 4 }, () => 0);
+    const passes = Array.from({ length: 15 }, () => 1);
+    expect(sequentialTest(fails, DEFAULT_SEQUENTIAL_RULE).state).toBe('not ready');
+    const later = runningTest([...fails, ...passes], DEFAULT_SEQUENTIAL_RULE);
+    expect(later).toMatchObject({ state: 'ready', decidedAt: 15 });
+    expect(runningTest([...passes, ...fails], DEFAULT_SEQUENTIAL_RULE).state).toBe('ready');
+    expect(runningTest(fails, DEFAULT_SEQUENTIAL_RULE).state).toBe('not ready');
+  });
+});
+
+describe('the staircase', () => {
+  const rule = DEFAULT_STAIRCASE_RULE;
+
+  test('quickens after three passes, eases after one fail, halves its step where it turns', () => {
+    const answers = [true, true, true, false, true, true, true, false];
+    const { pacesMs, turns } = playStaircase(9, 2000, rule, (rep) => answers[rep] ?? true);
+    expect(pacesMs).toEqual([2000, 2000, 2000, 1800, 1900, 1900, 1900, 1850, 1875]);
+    expect(turns).toEqual([1800, 1900, 1850]);
+  });
+
+  test('its step never falls below the least, nor its pace to nothing', () => {
+    fc.assert(
+      fc.property(fc.array(fc.boolean(), { minLength: 1, maxLength: 200 }), (answers) => {
+        const { pacesMs } = playStaircase(
+          answers.length,
+          2000,
+          rule,
+          (rep) => answers[rep] ?? true,
+        );
+        for (const [i, pace] of pacesMs.entries()) {
+          const step = Math.abs(pace - (pacesMs[i - 1] ?? pace));
+          if (step > 0 && pace > 300) expect(step).toBeGreaterThanOrEqual(rule.leastStepMs);
+        }
+        expect(Math.min(...pacesMs)).toBeGreaterThanOrEqual(300);
+      }),
+    );
+  });
+
+  test('settles near 79 % (Levitt 1971)', () => {
+    const random = seededRandom(5);
+    // Passes with a chance that rises evenly from 0 at 1500 ms to 1 at 2500 ms.
+    const rateAt = (paceMs: number) => Math.min(1, Math.max(0, (paceMs - 1500) / 1000));
+    const thresholds = Array.from({ length: 300 }, () => {
+      const fine = { ...rule, reversals: 12 };
+      return (
+        playStaircase(120, 2400, fine, (_, pace) => random() < rateAt(pace)).thresholdMs ?? NaN
+      );
+    });
+    const settled = thresholds.reduce((sum, each) => sum + rateAt(each), 0) / thresholds.length;
+    expect(settled).toBeGreaterThan(0.77);
+    expect(settled).toBeLessThan(0.82);
+  });
+
+  test('too few reversals give no threshold; enough that reach the limit move up', () => {
+    const judged = setOf(times(12, 1800));
+    const played = (thresholdMs: number | null): JudgedSet => ({
+      ...judged,
+      staircase: { pacesMs: [], nextMs: 2000, row: 0, turns: [], needed: 6, thresholdMs },
+    });
+    const answer = (set: JudgedSet) => decide(evidence([set]), rule).answer;
+    expect(answer(judged)).toBe('not enough reps yet');
+    expect(answer(played(null))).toBe('not enough reps yet');
+    expect(answer(played(2040))).toBe('not enough reps yet');
+    expect(answer(played(1990))).toBe('move up');
+  });
+});
+
+describe('what a rule would do', () => {
+  const steady = (passRate: number) => ({ passRate, learning: 0, ceiling: passRate });
+
+  test('the same generator gives the same answer; progress rises', () => {
+    const heard: number[] = [];
+    const run = () =>
+      simulateRule(DEFAULT_SEQUENTIAL_RULE, steady(0.8), USUAL_COURSE, 500, seededRandom(1), (s) =>
+        heard.push(s),
+      );
+    expect(run()).toEqual(run());
+    expect(Math.max(...heard)).toBeLessThan(1);
+  });
+
+  test.each(RULES)(
+    '$kind moves the better up oftener, and never the same one both ways',
+    (rule) => {
+      const outcomes = [0.5, 0.65, 0.8, 0.95].map((rate) =>
+        simulateRule(
+          rule,
+          steady(rate),
+          { ...USUAL_COURSE, repsPerSet: 40, passesNeeded: 32 },
+          1500,
+          seededRandom(9),
+        ),
+      );
+      const moved = outcomes.map((each) => each.moved);
+      expect([...moved].sort((a, b) => a - b)).toEqual(moved);
+      for (const { tooSoon, heldBack, moved: all } of outcomes) {
+        expect(tooSoon + heldBack).toBeLessThanOrEqual(1);
+        expect(tooSoon).toBeLessThanOrEqual(all);
+      }
+      expect(outcomes[0]?.heldBack).toBe(0);
+      expect(outcomes[3]?.tooSoon).toBe(0);
+    },
+  );
+
+  test('one run of the sequential test keeps its stated risk', () => {
+    const once = { ...USUAL_COURSE, withinSets: 1, repsPerSet: 12 };
+    const { p0, alpha } = DEFAULT_SEQUENTIAL_RULE;
+    const random = seededRandom(3);
+    const ready = Array.from({ length: 4000 }, () => {
+      const reps = Array.from({ length: 400 }, () => (random() < p0 ? 1 : 0));
+      return sequentialTest(reps, DEFAULT_SEQUENTIAL_RULE).state === 'ready';
+    }).filter(Boolean).length;
+    expect(ready / 4000).toBeLessThan(alpha + 0.01);
+    expect(simulateRule(DEFAULT_SEQUENTIAL_RULE, steady(p0), once, 10, random).athletes).toBe(10);
+  });
+
+  test('a learner is moved up in the end, and by then passes more often', () => {
+    const learner = { passRate: 0.5, learning: 0.2, ceiling: 0.95 };
+    const outcome = simulateRule(DEFAULT_COUNT_RULE, learner, USUAL_COURSE, 2000, seededRandom(2));
+    expect(outcome.moved).toBeGreaterThan(0.9);
+    expect(outcome.setsToMove?.[1]).toBeGreaterThan(4);
+  });
+
+  test('what is suggested keeps the wish, and no rule that keeps it waits less', () => {
+    const found = suggestCount(USUAL_WISH, USUAL_COURSE);
+    if (!found.ok) throw new Error(found.problem.allowed);
+    expect(found.value.tooSoon.promoted).toBeLessThanOrEqual(USUAL_WISH.risk);
+    expect(found.value.ready.promoted).toBeGreaterThan(found.value.tooSoon.promoted);
+    expect(suggestSequential(USUAL_WISH)).toMatchObject({ ok: true, value: { alpha: 0.05 } });
+  });
+
+  test('a wish that no rule can keep, or that contradicts itself, is refused by name', () => {
+    const short = { ...USUAL_COURSE, repsPerSet: 2, passesNeeded: 1, withinSets: 60 };
+    const strict = { risk: 0.001, tooSoonRate: 0.89, readyRate: 0.9 };
+    expect(suggestCount(strict, short)).toMatchObject({ ok: false, problem: { field: 'risk' } });
+    expect(suggestCount({ ...USUAL_WISH, tooSoonRate: 0.95 }, USUAL_COURSE)).toMatchObject({
+      problem: { field: 'tooSoonRate' },
+    });
+    expect(suggestSequential({ ...USUAL_WISH, risk: 0.7 })).toMatchObject({
+      problem: { field: 'risk' },
+    });
+  });
+});
+
+test.each<[Rule, string]>([
+  [{ ...DEFAULT_COUNT_RULE, ofLast: 0 }, 'ofLast'],
+  [{ ...DEFAULT_COUNT_RULE, setsNeeded: 4 }, 'setsNeeded'],
+  [{ ...DEFAULT_COUNT_RULE, distinctDays: 3 }, 'distinctDays'],
+  [{ ...DEFAULT_SEQUENTIAL_RULE, p0: 0 }, 'p0'],
+  [{ ...DEFAULT_SEQUENTIAL_RULE, p1: 0.6 }, 'p1'],
+  [{ ...DEFAULT_SEQUENTIAL_RULE, alpha: 0.5 }, 'alpha'],
+  [{ ...DEFAULT_SEQUENTIAL_RULE, beta: 0 }, 'beta'],
+  [{ ...DEFAULT_STAIRCASE_RULE, passesInARow: 0 }, 'passesInARow'],
+  [{ ...DEFAULT_STAIRCASE_RULE, stepMs: 0 }, 'stepMs'],
+  [{ ...DEFAULT_STAIRCASE_RULE, leastStepMs: 500 }, 'leastStepMs'],
+  [{ ...DEFAULT_STAIRCASE_RULE, reversals: 1 }, 'reversals'],
+])('a rule that makes no sense is refused by its field: %j', (rule, field) => {
+  expect(checkRule(rule)).toMatchObject({ ok: false, problem: { field } });
+});
