@@ -6,7 +6,7 @@ import { DEMO_PATTERNS } from '../src/demo/patterns.js';
 
 const TODAY = new Date('2026-03-20T09:00:00Z');
 const historyOf = (person: (typeof DEMO_CAST)[number], seed = 3) =>
-  pastSets(person, DEMO_PATTERNS[person.pattern], TODAY, seed);
+  pastSets(person, DEMO_PATTERNS[person.pattern], TODAY, seed, (at) => at.toISOString());
 
 const medianCycle = (sets: readonly PastSet[]) =>
   median(
@@ -35,14 +35,15 @@ describe.each(DEMO_CAST.map((person) => [person.name, person] as const))('%s', (
     expect(tests.every(({ rung }) => rung === 1)).toBe(true);
   });
 
-  test('goes up one rung at a time and only by a set that met the rule', () => {
+  test('moves one rung at a time, up or back, and only by what a decision said', () => {
     let rung = 1;
     for (const set of history) {
       expect(set.rung).toBe(set.seed === TEST_SEED ? 1 : rung);
-      if (set.movedTo !== null) {
-        expect(set.movedTo).toBe(rung + 1);
-        rung = set.movedTo;
-      }
+      if (!set.moved) continue;
+      const { toRung, decision } = set.moved;
+      expect(toRung - rung).toBe(decision.answer === 'move up' ? 1 : -1);
+      expect(decision.setIds.at(-1)).toBe(set.id);
+      rung = toRung;
     }
     expect(rung).toBeLessThanOrEqual(DEMO_PATTERNS[person.pattern].rungs.length);
   });

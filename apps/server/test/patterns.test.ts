@@ -10,7 +10,8 @@ import type {
 } from '@orthokin/contract';
 import { patternOfFile, patternToFile } from '@orthokin/contract/pattern-file';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
-import { blankPattern, checkFootwork, draftRungs } from '@orthokin/core/footwork';
+import { blankPattern, checkFootwork } from '@orthokin/core/footwork';
+import { draftLadder } from '@orthokin/core/progress';
 import { checkPattern, layoutTargets, mirrorPattern } from '@orthokin/core/pattern';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { v7 } from 'uuid';
@@ -28,7 +29,7 @@ afterAll(() => server.stop());
 
 const body = (name: string): PatternBody => {
   const pattern = { ...blankPattern(name), targets: layoutTargets('line', 2) };
-  return { ...pattern, rungs: draftRungs(pattern) } as PatternBody;
+  return { ...pattern, rungs: draftLadder(pattern) } as PatternBody;
 };
 const version = (id: string, n: number) => server.club(`patterns/${id}/versions/${n}`);
 const library = async () =>

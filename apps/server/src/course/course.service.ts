@@ -16,7 +16,8 @@ import { athleteReply, AthletesService } from '../athletes/athletes.service.js';
 import { DrillsService } from '../drills/drills.service.js';
 import { FiguresService } from '../drills/figures.service.js';
 import { PatternsService, versionReply } from '../patterns/patterns.service.js';
-import { moveReply, ProgressService } from '../progress/progress.service.js';
+import { PlacesService } from '../progress/places.service.js';
+import { moveReply } from '../progress/progress.service.js';
 import { SetNote } from './set-note.entity.js';
 
 /** A set's row as far as a course needs it: without its cues, with what follows from its reps. */
@@ -50,7 +51,7 @@ export class CourseService {
     private readonly patterns: PatternsService,
     private readonly drills: DrillsService,
     private readonly figures: FiguresService,
-    private readonly progress: ProgressService,
+    private readonly places: PlacesService,
   ) {}
 
   async course(clubId: string, athleteId: string): Promise<AthleteCourseReply> {
@@ -60,7 +61,7 @@ export class CourseService {
         `select ${COURSE_COLUMNS} where s.club_id = ? and s.athlete_id = ? order by s.started_at`,
         [clubId, athleteId],
       ),
-      this.progress.moves(clubId, athleteId),
+      this.places.moves(clubId, athleteId),
       this.em.execute<NoteRow[]>(
         `select n.* from set_note n join drill_set s on s.club_id = n.club_id and s.id = n.set_id
          where n.club_id = ? and s.athlete_id = ? and n.removed_at is null order by n.written_at`,

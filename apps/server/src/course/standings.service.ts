@@ -6,7 +6,7 @@ import { Athlete } from '../athletes/athlete.entity.js';
 import { athleteReply, AthletesService } from '../athletes/athletes.service.js';
 import { AthleteStanding } from '../drills/athlete-standing.entity.js';
 import { PatternsService } from '../patterns/patterns.service.js';
-import { ProgressService } from '../progress/progress.service.js';
+import { PlacesService } from '../progress/places.service.js';
 import { CourseService } from './course.service.js';
 
 /** The squad's page looks back so many weeks. */
@@ -33,7 +33,7 @@ export class StandingsService {
     private readonly em: EntityManager,
     private readonly athletes: AthletesService,
     private readonly patterns: PatternsService,
-    private readonly progress: ProgressService,
+    private readonly places: PlacesService,
     private readonly courses: CourseService,
   ) {}
 
@@ -43,7 +43,7 @@ export class StandingsService {
     const [athletes, patterns, places, newest, counts] = await Promise.all([
       this.athletes.all(clubId),
       this.patterns.heads(clubId),
-      this.progress.places(clubId),
+      this.places.places(clubId),
       this.newest(clubId, since),
       this.countsOnRungs(clubId, since),
     ]);

@@ -3,9 +3,10 @@ import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { HOME } from '@orthokin/core/floor';
 import { rungOf, targetOf, type Pattern, type Rung } from '@orthokin/core/pattern';
 import {
-  decideByCount,
+  decide,
   DEFAULT_COUNT_RULE,
   judgeSet,
+  type Decision,
   type JudgedSet,
 } from '@orthokin/core/progress';
 import { simulateRep, type SimulatedAthlete } from '@orthokin/core/simulation';
@@ -26,12 +27,13 @@ const ATTENDANCE = 0.88;
 const SETS_A_SESSION = 2;
 const SET_EVERY_MS = 6 * 60 * 1000;
 const FIRST_SET_MS = 17.5 * 60 * 60 * 1000;
-const REPS_A_SET = 12;
+export const REPS_A_SET = 12;
 /** The standard test: the same cues on the first rung, twice, in the first session and the last. */
 export const TEST_SEED = 20_261;
 const TESTS_A_SESSION = 2;
 
 export interface PastSet {
+  readonly id: string;
   readonly startedAt: Date;
   readonly day: string;
   readonly endedAt: Date;
@@ -39,8 +41,8 @@ export interface PastSet {
   readonly seed: number;
   readonly cues: readonly Cue[];
   readonly reps: readonly Rep[];
-  /** The rung this set led to, when the rule said move up. */
-  readonly movedTo: number | null;
+  /** The rung this set led to, when the rule said move up or ease back, and what it said. */
+  readonly moved: { readonly toRung: number; readonly decision: Decision } | null;
 }
 
 interface SetPlan {
@@ -86,7 +88,7 @@ function sessionDays(today: Date, random: Random): Date[] {
 }
 
 /**
- * Eight weeks of sets up to yesterday, each athlete moved up whenever the count rule said so: the
+ * Eight weeks of sets up to yesterday, each athlete moved whenever the count rule said so: the
  * history is what the rules themselves would have made of this athlete.
  */
 export function pastSets(
@@ -94,6 +96,7 @@ export function pastSets(
   pattern: Pattern,
   today: Date,
   seed: number,
+  newId: (at: Date) => string,
 ): PastSet[] {
   const random = seededRandom(seed);
   const past: PastSet[] = [];
@@ -105,10 +108,11 @@ export function pastSets(
     const { cues, reps, lengthMs } = runSet(modelAt(plan.sessionsBefore), pattern, plan);
     const day = plan.startedAt.toISOString().slice(0, 10);
     const set = {
+      id: newId(plan.startedAt),
       ...{ startedAt: plan.startedAt, day, endedAt: new Date(plan.startedAt.getTime() + lengthMs) },
       ...{ rung: plan.rung.number, seed: plan.seed, cues, reps },
     };
-    if (plan.rung.number !== rungNumber) return { ...set, movedTo: null };
+    if (plan.rung.number !== rungNumber) return { ...set, moved: null };
     const readings = reps.map((rep) =>
       readRep(rep, {
         falseStartMs: DEFAULT_FALSE_START_MS,
@@ -116,13 +120,19 @@ export function pastSets(
         splitWindowMs: pattern.splitWindowMs,
       }),
     );
-    evidence.push({ setId: String(past.length), day, judgement: judgeSet(readings, plan.rung) });
-    const hasRungAbove = rungNumber < pattern.rungs.length;
-    const { answer } = decideByCount(evidence, DEFAULT_COUNT_RULE, hasRungAbove);
-    if (answer !== 'move up') return { ...set, movedTo: null };
-    rungNumber += 1;
+    evidence.push({ setId: set.id, day, judgement: judgeSet(readings, plan.rung) });
+    const decision = decide(
+      {
+        ...{ sets: evidence, rung: plan.rung, hasRungBelow: rungNumber > 1 },
+        next: rungOf(pattern, rungNumber + 1) ?? null,
+      },
+      DEFAULT_COUNT_RULE,
+    );
+    const step = decision.answer === 'move up' ? 1 : decision.answer === 'ease back' ? -1 : 0;
+    if (step === 0) return { ...set, moved: null };
+    rungNumber += step;
     evidence = [];
-    return { ...set, movedTo: rungNumber };
+    return { ...set, moved: { toRung: rungNumber, decision } };
   };
   const rungAt = (number: number): Rung => {
     const rung = rungOf(pattern, number);

@@ -1,6 +1,7 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { seededRandom, type Random } from '@orthokin/core/cue';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
+import { USUAL_LADDER } from '@orthokin/core/progress';
 import { DEFAULT_FALSE_START_MS, DEFAULT_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
 import { v7 } from 'uuid';
 import { Athlete } from '../athletes/athlete.entity.js';
@@ -9,15 +10,17 @@ import { DrillSet } from '../drills/drill-set.entity.js';
 import { RepRow } from '../drills/rep.entity.js';
 import { PatternRow } from '../patterns/pattern.entity.js';
 import { PatternVersion } from '../patterns/pattern-version.entity.js';
+import { Ladder } from '../progress/ladder.entity.js';
 import { RungMove } from '../progress/rung-move.entity.js';
 import { DEMO_CAST, DEMO_CLUB, type DemoAthlete } from './cast.js';
-import { pastSets, type PastSet } from './history.js';
+import { pastSets, REPS_A_SET, TEST_SEED, type PastSet } from './history.js';
 import { DEMO_PATTERNS, type DemoPattern } from './patterns.js';
 
 const SEED = 20_261_124;
 /** Fixed, so that a reset finds the club it made before. */
 const CLUB_ID = '019ab000-0000-7000-8000-000000000001';
 const MOVE_AFTER_MS = 30_000;
+const BY_RULE = { basis: 'rule' } as const;
 
 /** Makes ids that hold a given time but are the same on every load. */
 const idMaker =
@@ -60,6 +63,10 @@ class DemoLoader {
       await this.em.insert(PatternRow, { clubId: CLUB_ID, id, archivedAt: null });
       const first = { clubId: CLUB_ID, patternId: id, version: 1, body, savedAt: this.now };
       await this.em.insert(PatternVersion, first);
+      await this.em.insert(Ladder, {
+        ...{ clubId: CLUB_ID, id: this.newId(this.now), patternId: id, savedAt: this.now },
+        settings: { ...USUAL_LADDER, test: { rung: 1, reps: REPS_A_SET, seed: TEST_SEED } },
+      });
     }
     for (const person of DEMO_CAST)
       await this.loadAthlete(person, patternIds.get(person.pattern) ?? '');
@@ -73,19 +80,18 @@ class DemoLoader {
       ...{ name, hand, ageBand, colourVision, note },
     });
     const seed = Math.floor(this.random() * 2 ** 32);
-    const past = pastSets(person, DEMO_PATTERNS[person.pattern], this.now, seed).map((set) => ({
-      ...set,
-      id: this.newId(set.startedAt),
-    }));
+    const pattern = DEMO_PATTERNS[person.pattern];
+    const past = pastSets(person, pattern, this.now, seed, this.newId);
     await this.em.insertMany(
       DrillSet,
-      past.map(({ reps, movedTo, cues, ...set }) => ({
+      past.map(({ reps, moved, cues, ...set }) => ({
         ...{ clubId: CLUB_ID, athleteId, patternId, patternVersion: 1 },
         source: 'simulated' as const,
         conditions: PLAIN_CONDITIONS,
         falseStartMs: DEFAULT_FALSE_START_MS,
         responseLimitMs: DEFAULT_RESPONSE_LIMIT_MS,
         ...set,
+        limitsMs: null,
         cues: [...cues],
         endReason: 'completed' as const,
       })),
@@ -94,20 +100,18 @@ class DemoLoader {
       RepRow,
       past.flatMap((set) => this.repRows(set)),
     );
-    const moves = past.filter(({ movedTo }) => movedTo !== null);
     await this.em.insertMany(
       RungMove,
-      moves.map(({ id, rung, movedTo, endedAt }) => {
+      past.flatMap(({ id: setId, rung: fromRung, moved, endedAt }) => {
+        if (!moved) return [];
         const movedAt = new Date(endedAt.getTime() + MOVE_AFTER_MS);
-        return {
-          ...{ clubId: CLUB_ID, id: this.newId(movedAt), athleteId, patternId, setId: id, movedAt },
-          ...{ fromRung: rung, toRung: movedTo ?? rung, basis: 'rule' as const },
-        };
+        const where = { clubId: CLUB_ID, id: this.newId(movedAt), athleteId, patternId };
+        return [{ ...where, ...moved, ...{ setId, fromRung, movedAt, reason: null }, ...BY_RULE }];
       }),
     );
   }
 
-  private repRows(set: PastSet & { id: string }) {
+  private repRows(set: PastSet) {
     return set.reps.map((rep) => ({
       ...{ clubId: CLUB_ID, id: this.newId(set.endedAt), setId: set.id, replaces: null },
       ordinal: rep.ordinal,

@@ -1,9 +1,11 @@
-import { draftRungs, layLeg, readyStance, usualPlan } from '@orthokin/core/footwork';
+import { layLeg, readyStance, usualPlan } from '@orthokin/core/footwork';
+import { draftLadder } from '@orthokin/core/progress';
 import { sideSign, sideOf, type Target } from '@orthokin/core/floor';
 import {
   layoutTargets,
   mirrorPattern,
   TYPICAL_BUILD,
+  USUAL_RUNG,
   withLeg,
   type Layout,
   type LegPlan,
@@ -43,16 +45,17 @@ const ACTION = note('Hit, then push', 'feet still at contact', 'push off at once
 /** A rung as it is listed: name, letters in play, limits of reaction and recovery in ms. */
 type RungLine = readonly [name: string, targets: string, reactionMs: number, recoveryMs: number];
 
-const rungs = (lines: readonly RungLine[]): Rung[] =>
-  lines.map(([name, targets, reaction, recovery], i) => ({
-    number: i + 1,
-    name,
-    targets: targets.split(''),
+/** What is asked at match pace is what a match leaves; the other rungs are shares of it. */
+function rungs(lines: readonly RungLine[]): Rung[] {
+  const [, , , match = NaN] = lines.find(([name]) => name.endsWith(', match pace')) ?? [];
+  return lines.map(([name, targets, reaction, recovery], i) => ({
+    ...USUAL_RUNG,
+    ...{ number: i + 1, name, targets: targets.split('') },
+    timeFactor: Math.round((100 * recovery) / match) / 100,
     limitsMs: { reaction, recovery },
-    passShare: 0.8,
-    falseStartShare: 0.1,
-    minValidReps: 8,
+    limitSources: { reaction: { kind: 'coach' }, recovery: { kind: 'coach' } },
   }));
+}
 
 /** Where a target of this kind lies on this court, as seen from the T. */
 function onCourt(target: Target): Target {
@@ -96,7 +99,7 @@ function fromTheT({
     stance: readyStance(TYPICAL_BUILD.shoulderM),
     splitWindowMs: [-60, 120],
     ...{ legs: [], positions: POSITIONS, laidFor: TYPICAL_BUILD, accepted: [] },
-    rungs: lines ? rungs(lines) : draftRungs({ targets, laidFor: TYPICAL_BUILD }),
+    rungs: lines ? rungs(lines) : draftLadder({ targets, laidFor: TYPICAL_BUILD }),
   };
   return targets.reduce((pattern, target) => {
     const leg = layLeg(pattern, target, { ...usualPlan(target), ...plan });

@@ -2,6 +2,7 @@ import { Entity, Property } from '@mikro-orm/core';
 import type { EndReason, SetSource } from '@orthokin/contract';
 import type { Cue } from '@orthokin/core/cue';
 import type { Conditions } from '@orthokin/core/drill';
+import type { LimitsMs } from '@orthokin/core/pattern';
 import { ClubOwned } from '../storage/club-owned.js';
 
 @Entity({ tableName: 'drill_set' })
@@ -39,6 +40,10 @@ export class DrillSet extends ClubOwned {
 
   @Property({ type: 'json' })
   conditions!: Conditions;
+
+  /** What it was run against where that is the athlete's own; `null` for the rung's limits. */
+  @Property({ type: 'json', nullable: true })
+  limitsMs!: LimitsMs | null;
 
   @Property({ type: 'json' })
   cues!: Cue[];

@@ -19,6 +19,7 @@ import { accepted, unknown } from '../http/refusals.js';
 import { PatternsService } from '../patterns/patterns.service.js';
 import { AthleteStanding } from './athlete-standing.entity.js';
 import { DrillSet } from './drill-set.entity.js';
+import { LadderStanding } from './ladder-standing.entity.js';
 import { RepRow } from './rep.entity.js';
 import { SetFiguresRow } from './set-figures.entity.js';
 
@@ -42,6 +43,7 @@ export class DrillsService {
       clubId,
       id,
       ...body,
+      limitsMs: body.limitsMs ?? null,
       startedAt: new Date(body.startedAt),
     });
     return setReply(await this.set(clubId, id));
@@ -79,6 +81,7 @@ export class DrillsService {
       await insertOnce(em, RepRow, { clubId, id, setId, ...body });
       await em.nativeDelete(SetFiguresRow, { clubId, id: setId });
       await em.nativeDelete(AthleteStanding, { clubId, id: athleteId });
+      await em.nativeDelete(LadderStanding, { clubId, athleteId });
     });
     return { ...body, id };
   }
@@ -170,6 +173,7 @@ export const setReply = (set: DrillSet): DrillSetReply => ({
   falseStartMs: set.falseStartMs,
   responseLimitMs: set.responseLimitMs,
   conditions: set.conditions as ConditionsBody,
+  limitsMs: set.limitsMs,
   cues: set.cues,
   endedAt: set.endedAt?.toISOString() ?? null,
   endReason: set.endReason,

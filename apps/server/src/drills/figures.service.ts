@@ -1,9 +1,10 @@
 import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { readSet } from '@orthokin/core/drill';
-import { judgeSet } from '@orthokin/core/progress';
+import { judgeSet, readStaircase } from '@orthokin/core/progress';
 import { setFigures } from '@orthokin/core/stats';
-import { PatternsService, storedRung } from '../patterns/patterns.service.js';
+import { PatternsService } from '../patterns/patterns.service.js';
+import { rungAsRun } from './as-run.js';
 import { DrillSet } from './drill-set.entity.js';
 import { RepRow } from './rep.entity.js';
 import { SetFiguresRow } from './set-figures.entity.js';
@@ -54,7 +55,8 @@ export class FiguresService {
           clubId,
           id: set.id,
           figures: setFigures(readings, pattern.targets, set.conditions.watched),
-          judgement: judgeSet(readings, storedRung(pattern, set.rung)),
+          judgement: judgeSet(readings, rungAsRun(pattern, set), set.conditions.watched),
+          staircase: readStaircase(readings, set.conditions.pace),
         });
       }
       if (rows.length > 0) await em.upsertMany(SetFiguresRow, rows);

@@ -1,5 +1,5 @@
 import { Entity, Property } from '@mikro-orm/core';
-import type { SetJudgement } from '@orthokin/core/progress';
+import type { SetJudgement, StaircaseReading } from '@orthokin/core/progress';
 import type { SetFigures } from '@orthokin/core/stats';
 import { ClubOwned } from '../storage/club-owned.js';
 
@@ -14,4 +14,8 @@ export class SetFiguresRow extends ClubOwned {
 
   @Property({ type: 'json' })
   judgement!: SetJudgement;
+
+  /** Of a set whose pace moved by itself. */
+  @Property({ type: 'json', nullable: true })
+  staircase!: StaircaseReading | null;
 }

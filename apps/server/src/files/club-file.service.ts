@@ -22,6 +22,8 @@ import { RepRow } from '../drills/rep.entity.js';
 import { accepted, conflict, refuseProblems, unknown } from '../http/refusals.js';
 import { PatternVersion } from '../patterns/pattern-version.entity.js';
 import { PatternRow } from '../patterns/pattern.entity.js';
+import { Ladder } from '../progress/ladder.entity.js';
+import { OwnLadder } from '../progress/own-ladder.entity.js';
 import { moveReply } from '../progress/progress.service.js';
 import { RungMove } from '../progress/rung-move.entity.js';
 
@@ -42,19 +44,22 @@ export class ClubFileService {
   async take(clubId: string): Promise<ClubFile> {
     const { name } = await this.club(clubId);
     const all = { disableIdentityMap: true, orderBy: { id: 'asc' } } as const;
-    const [athletes, patterns, versions, sets, reps, moves, notes] = await Promise.all([
-      this.em.find(Athlete, { clubId }, all),
-      this.em.find(PatternRow, { clubId }, all),
-      this.em.find(
-        PatternVersion,
-        { clubId },
-        { disableIdentityMap: true, orderBy: { version: 'asc' } },
-      ),
-      this.em.find(DrillSet, { clubId }, all),
-      this.em.find(RepRow, { clubId }, all),
-      this.em.find(RungMove, { clubId }, all),
-      this.em.find(SetNote, { clubId }, all),
-    ]);
+    const [athletes, patterns, versions, sets, reps, moves, notes, ladders, ownLadders] =
+      await Promise.all([
+        this.em.find(Athlete, { clubId }, all),
+        this.em.find(PatternRow, { clubId }, all),
+        this.em.find(
+          PatternVersion,
+          { clubId },
+          { disableIdentityMap: true, orderBy: { version: 'asc' } },
+        ),
+        this.em.find(DrillSet, { clubId }, all),
+        this.em.find(RepRow, { clubId }, all),
+        this.em.find(RungMove, { clubId }, all),
+        this.em.find(SetNote, { clubId }, all),
+        this.em.find(Ladder, { clubId }, all),
+        this.em.find(OwnLadder, { clubId }, all),
+      ]);
     return {
       format: CLUB_FORMAT,
       version: CLUB_FORMAT_VERSION,
@@ -83,6 +88,14 @@ export class ClubFileService {
         removed: removedAt !== null,
         removedAt: removedAt?.toISOString() ?? null,
       })),
+      ladders: ladders.map(({ id, patternId, savedAt, settings }) => ({
+        ...{ id, patternId, savedAt: savedAt.toISOString() },
+        settings: settings,
+      })),
+      ownLadders: ownLadders.map(({ id, athleteId, patternId, savedAt, limits }) => ({
+        ...{ id, athleteId, patternId, savedAt: savedAt.toISOString() },
+        limits: limits,
+      })),
     };
   }
 
@@ -101,6 +114,10 @@ export class ClubFileService {
             rows.slice(i, i + CHUNK).map((row) => ({ ...row, clubId })) as never,
           );
       };
+      const dated = <Row extends { savedAt: string }>(row: Row) => ({
+        ...row,
+        savedAt: new Date(row.savedAt),
+      });
       const date = (iso: string | null) => (iso === null ? null : new Date(iso));
       await insert(
         PatternRow,
@@ -118,8 +135,8 @@ export class ClubFileService {
       await insert(Athlete, file.athletes);
       await insert(
         DrillSet,
-        file.sets.map((set) => ({
-          ...set,
+        file.sets.map(({ limitsMs = null, ...set }) => ({
+          ...{ ...set, limitsMs },
           startedAt: new Date(set.startedAt),
           endedAt: date(set.endedAt),
         })),
@@ -127,8 +144,13 @@ export class ClubFileService {
       await insert(RepRow, replacedFirst(file.reps));
       await insert(
         RungMove,
-        file.moves.map((move) => ({ ...move, movedAt: new Date(move.movedAt) })),
+        file.moves.map(({ reason = null, ...move }) => ({
+          ...{ ...move, reason },
+          movedAt: new Date(move.movedAt),
+        })),
       );
+      await insert(Ladder, file.ladders.map(dated));
+      await insert(OwnLadder, file.ownLadders.map(dated));
       await insert(
         SetNote,
         file.notes.map(({ id, setId, text, writtenBy, writtenAt, removedAt }) => ({
@@ -183,7 +205,8 @@ function checked(given: unknown): ClubFile {
 }
 
 /** Whatever a row names must be in the file as well. */
-function checkNames({ athletes, patterns, sets, reps, moves, notes }: ClubFile): void {
+function checkNames(file: ClubFile): void {
+  const { athletes, patterns, sets, reps, moves, notes, ladders, ownLadders } = file;
   const idsOf = (rows: readonly { readonly id: string }[]) => new Set(rows.map(({ id }) => id));
   const [athleteIds, patternIds, setIds, repIds] = [athletes, patterns, sets, reps].map(idsOf);
   const check = (
@@ -207,6 +230,9 @@ function checkNames({ athletes, patterns, sets, reps, moves, notes }: ClubFile):
   check(moves, 'moves', 'patternId', patternIds);
   check(moves, 'moves', 'setId', setIds);
   check(notes, 'notes', 'setId', setIds);
+  check(ladders, 'ladders', 'patternId', patternIds);
+  check(ownLadders, 'ownLadders', 'athleteId', athleteIds);
+  check(ownLadders, 'ownLadders', 'patternId', patternIds);
   for (const [i, { patternId, patternVersion, rung }] of sets.entries()) {
     const pattern = patterns.find(({ id }) => id === patternId);
     const version = pattern?.versions.find((each) => each.version === patternVersion);

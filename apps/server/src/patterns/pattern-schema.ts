@@ -1,4 +1,4 @@
-import { PatternBody } from '@orthokin/contract';
+import { PatternBody, RungBody } from '@orthokin/contract';
 import { PATTERN_FILE_FORMAT } from '@orthokin/contract/pattern-file';
 import { schemasUnder } from '../http/schemas.js';
 
@@ -9,6 +9,18 @@ interface Schema {
   readonly required?: readonly string[];
   readonly $ref?: string;
   readonly items?: Schema;
+  readonly anyOf?: readonly object[];
+}
+
+/** A rung as a file may write it: what has a usual value may be left out, and any spread is `null`. */
+function rungSchema(rung: Schema | undefined): Schema {
+  const usual = new RungBody() as unknown as Record<string, unknown>;
+  const { mostSpread, ...properties } = rung?.properties ?? {};
+  return {
+    ...rung,
+    properties: { ...properties, mostSpread: { anyOf: [mostSpread ?? {}, { type: 'null' }] } },
+    required: rung?.required?.filter((name) => usual[name] === undefined) ?? [],
+  };
 }
 
 /** The names of the schemas that one refers to, in it or below it. */
@@ -23,7 +35,8 @@ function reachable(name: string, all: Readonly<Record<string, Schema>>, found: S
  * The JSON Schema (2020-12) of a pattern file, made from the rules by which the server checks one.
  */
 export function patternSchema(): object {
-  const all = schemasUnder(DEFS) as Readonly<Record<string, Schema>>;
+  const schemas = schemasUnder(DEFS) as Readonly<Record<string, Schema>>;
+  const all = { ...schemas, [RungBody.name]: rungSchema(schemas[RungBody.name]) };
   const names = new Set<string>();
   reachable(PatternBody.name, all, names);
   names.delete(PatternBody.name);

@@ -1,5 +1,5 @@
 import { Entity, Property } from '@mikro-orm/core';
-import type { MoveBasis } from '@orthokin/contract';
+import type { Decision, MoveBasis } from '@orthokin/core/progress';
 import { ClubOwned } from '../storage/club-owned.js';
 
 /** A step on the ladder. The athlete's rung is where the newest one led; rung 1 before any. */
@@ -20,8 +20,15 @@ export class RungMove extends ClubOwned {
   @Property({ type: 'text' })
   basis!: MoveBasis;
 
-  @Property({ type: 'uuid' })
-  setId!: string;
+  @Property({ type: 'uuid', nullable: true })
+  setId!: string | null;
+
+  @Property({ type: 'text', nullable: true })
+  reason!: string | null;
+
+  /** What was followed or overruled: evidence, rule and version, as they were. */
+  @Property({ type: 'json', nullable: true })
+  decision!: Decision | null;
 
   @Property({ type: 'datetime' })
   movedAt!: Date;

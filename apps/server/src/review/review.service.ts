@@ -1,9 +1,12 @@
 import { Injectable } from '@nestjs/common';
 import type { SetReviewReply } from '@orthokin/contract';
 import { athleteReply, AthletesService } from '../athletes/athletes.service.js';
+import { patternAsRun } from '../drills/as-run.js';
 import { DrillsService, repReply, setReply } from '../drills/drills.service.js';
 import { PatternsService, versionReply } from '../patterns/patterns.service.js';
-import { moveReply, ProgressService } from '../progress/progress.service.js';
+import { DecisionsService } from '../progress/decisions.service.js';
+import { PlacesService } from '../progress/places.service.js';
+import { moveReply } from '../progress/progress.service.js';
 
 @Injectable()
 export class ReviewService {
@@ -11,19 +14,20 @@ export class ReviewService {
     private readonly athletes: AthletesService,
     private readonly patterns: PatternsService,
     private readonly drills: DrillsService,
-    private readonly progress: ProgressService,
+    private readonly decisions: DecisionsService,
+    private readonly places: PlacesService,
   ) {}
 
   async review(clubId: string, setId: string): Promise<SetReviewReply> {
     const { set, athlete, pattern, reps } = await this.parts(clubId, setId);
     const [{ judgement, decision }, place] = await Promise.all([
-      this.progress.assess(set, pattern),
-      this.progress.place(clubId, set.athleteId, set.patternId),
+      this.decisions.assess(set, pattern),
+      this.places.place(clubId, set.athleteId, set.patternId),
     ]);
     return {
       set: setReply(set),
       athlete: athleteReply(athlete),
-      pattern: versionReply(pattern),
+      pattern: versionReply({ ...pattern, body: patternAsRun(pattern.body, set) }),
       reps: reps.map(repReply),
       judgement,
       decision: { ...decision },

@@ -1,6 +1,7 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { DrillSetupReply, LastSetReply, SquadLineReply } from '@orthokin/contract';
+import { withOwnLimits } from '@orthokin/core/progress';
 import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
 import type { Athlete } from '../athletes/athlete.entity.js';
 import { athleteReply, AthletesService } from '../athletes/athletes.service.js';
@@ -8,7 +9,9 @@ import { DrillSet } from '../drills/drill-set.entity.js';
 import type { PatternVersion } from '../patterns/pattern-version.entity.js';
 import { PatternsService, reachedRung, versionReply } from '../patterns/patterns.service.js';
 import { conflict } from '../http/refusals.js';
-import { ProgressService } from '../progress/progress.service.js';
+import { DecisionsService } from '../progress/decisions.service.js';
+import { LaddersService } from '../progress/ladders.service.js';
+import { PlacesService } from '../progress/places.service.js';
 
 /** The squad at a glance, and what the floor needs to start with one of them. */
 @Injectable()
@@ -17,7 +20,9 @@ export class SquadService {
     private readonly em: EntityManager,
     private readonly athletes: AthletesService,
     private readonly patterns: PatternsService,
-    private readonly progress: ProgressService,
+    private readonly decisions: DecisionsService,
+    private readonly ladders: LaddersService,
+    private readonly places: PlacesService,
   ) {}
 
   async squad(clubId: string): Promise<SquadLineReply[]> {
@@ -40,7 +45,7 @@ export class SquadService {
     const patternId = workingOn(athlete, lastSet);
     const pattern = patterns.get(patternId)?.body;
     if (!pattern) throw new Error(`Athlete ${id} works on an unknown pattern ${patternId}.`);
-    const place = await this.progress.place(clubId, id, patternId);
+    const place = await this.places.place(clubId, id, patternId);
     const rung = reachedRung(pattern, place.rung);
     return {
       athlete: athleteReply(athlete),
@@ -56,7 +61,7 @@ export class SquadService {
   private async lastSetReply(set: DrillSet): Promise<LastSetReply> {
     const { clubId, patternId, patternVersion } = set;
     const pattern = await this.patterns.version(clubId, patternId, patternVersion);
-    const { judgement, decision } = await this.progress.assess(set, pattern);
+    const { judgement, decision } = await this.decisions.assess(set, pattern);
     return {
       id: set.id,
       startedAt: set.startedAt.toISOString(),
@@ -86,9 +91,11 @@ export class SquadService {
       { orderBy: { startedAt: 'desc' }, limit: 1 },
     );
     const patternId = wanted ?? workingOn(athlete, newest);
-    const [pattern, place, [days]] = await Promise.all([
+    const [pattern, ladder, own, place, [days]] = await Promise.all([
       this.patterns.newest(clubId, patternId),
-      this.progress.place(clubId, athleteId, patternId),
+      this.ladders.settings(clubId, patternId),
+      this.ladders.ownLimits(clubId, athleteId, patternId),
+      this.places.place(clubId, athleteId, patternId),
       this.em.execute<{ n: number }[]>(
         `select count(distinct day)::int as n from drill_set
          where club_id = ? and athlete_id = ? and pattern_id = ?`,
@@ -99,7 +106,12 @@ export class SquadService {
       throw conflict('patternId', patternId, 'a pattern with targets, and so with rungs');
     return {
       athlete: athleteReply(athlete),
-      pattern: versionReply(pattern),
+      pattern: versionReply({
+        ...pattern,
+        body: { ...pattern.body, rungs: withOwnLimits(pattern.body.rungs, own) },
+      }),
+      ownLimits: own.map(({ rung }) => rung),
+      ladder: ladder,
       rung: reachedRung(pattern.body, place.rung).number,
       sessionsBefore: days?.n ?? 0,
       simulated: athlete.simulated ?? TYPICAL_ATHLETE,

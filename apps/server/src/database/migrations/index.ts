@@ -3,6 +3,7 @@ import { Migration20261125PatternVersions } from './20261125-pattern-versions.js
 import { Migration20261126SetConditions } from './20261126-set-conditions.js';
 import { Migration20261127Review } from './20261127-review.js';
 import { Migration20261128Standings } from './20261128-standings.js';
+import { Migration20261129Ladders } from './20261129-ladders.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -11,4 +12,5 @@ export const MIGRATIONS = [
   { name: '20261126-set-conditions', class: Migration20261126SetConditions },
   { name: '20261127-review', class: Migration20261127Review },
   { name: '20261128-standings', class: Migration20261128Standings },
+  { name: '20261129-ladders', class: Migration20261129Ladders },
 ];

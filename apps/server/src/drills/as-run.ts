@@ -1,0 +1,19 @@
+import { onScale } from '@orthokin/core/footwork';
+import type { Pattern, Rung } from '@orthokin/core/pattern';
+import { storedRung } from '../patterns/patterns.service.js';
+import type { DrillSet } from './drill-set.entity.js';
+
+type RunOn = Pick<DrillSet, 'rung' | 'limitsMs'>;
+
+/** The rung a set was run on, with the limits it was run against. */
+export function rungAsRun(pattern: Pattern, { rung, limitsMs }: RunOn): Rung {
+  const stored = storedRung(pattern, rung);
+  return limitsMs ? { ...stored, limitsMs } : stored;
+}
+
+/** The pattern as a set was run on it: on the rung's scale, against the athlete's own limits. */
+export function patternAsRun(pattern: Pattern, set: RunOn): Pattern {
+  const asRun = rungAsRun(pattern, set);
+  const rungs = pattern.rungs.map((rung) => (rung.number === asRun.number ? asRun : rung));
+  return onScale({ ...pattern, rungs }, asRun.floorScale);
+}
