@@ -1,12 +1,16 @@
 import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { DEFAULT_CHOICES, planDrill, type DrillChoices } from '../src/floor/set-up/plan-drill.js';
+import type { LadderSettingsBody } from '@orthokin/contract';
+import { USUAL_LADDER } from '@orthokin/core/progress';
 import { PLAN } from './plan.js';
 
 const CLUB = { clubId: 'club', name: 'Club' };
 const SETUP = {
   athlete: PLAN.athlete,
   pattern: PLAN.pattern,
+  ownLimits: [],
+  ladder: USUAL_LADDER as LadderSettingsBody,
   rung: 1,
   sessionsBefore: 4,
   simulated: TYPICAL_ATHLETE,

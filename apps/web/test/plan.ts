@@ -1,19 +1,18 @@
 import { blankPattern } from '@orthokin/core/footwork';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { layoutTargets } from '@orthokin/core/pattern';
+import { USUAL_RUNG } from '@orthokin/core/pattern';
 import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
 import type { PatternReply } from '@orthokin/contract';
 import type { DrillPlan } from '../src/drill/run.js';
 
 /** Two targets, with a limit on reaction and one on recovery. */
 export const RUNG = {
+  ...USUAL_RUNG,
   number: 1,
   name: 'Easy',
   targets: ['A', 'B'],
   limitsMs: { reaction: 350, recovery: 1100 },
-  passShare: 0.8,
-  falseStartShare: 0.1,
-  minValidReps: 8,
 };
 
 /** A set of three cues, A B A, by hand. */
@@ -36,6 +35,7 @@ export const PLAN: DrillPlan = {
     rungs: [RUNG],
   },
   rung: 1,
+  limitsMs: null,
   source: 'hand',
   seed: 5,
   conditions: PLAIN_CONDITIONS,

@@ -226,10 +226,10 @@ describe('the squad in words', () => {
   });
   const stay = {
     decision: {
-      ...{ answer: 'stay', atTop: false },
+      ...{ answer: 'stay', because: 'a gate holds' },
       limiting: { gate: 'recovery', overMs: 60, verdict: 'fail' },
     },
-  } as LastSetReply;
+  } as unknown as LastSetReply;
 
   test('who improved, who is stuck and on what, who leans, who is missing', () => {
     const steady = { better: better([2000], [2001], 30) };

@@ -1,14 +1,12 @@
-import { decideByCount, DEFAULT_COUNT_RULE, judgeSet } from '@orthokin/core/progress';
+import { decide, DEFAULT_COUNT_RULE, judgeSet, type Rule } from '@orthokin/core/progress';
 import { summariseSet, targetFigures } from '@orthokin/core/stats';
 import { readRep, type RepReading, type TimedEvent } from '@orthokin/core/timing';
-import { answerWords } from '../src/parts/decision-words.js';
+import { answerWords, headline, ruleSentence } from '../src/parts/decision-words.js';
 import { dayWords, seconds } from '../src/parts/format.js';
 import { segmentsOf } from '../src/parts/ribbon/segments.js';
 import {
   gateSentences,
-  headline,
   leftOutSentence,
-  ruleSentence,
   slowestHome,
   mixedSentence,
   sourceSentence,
@@ -44,13 +42,14 @@ function reading(ordinal: number, reactionMs: number, recoveryMs: number, sdMs =
 const set = (n: number, reactionMs: number, recoveryMs: number) =>
   Array.from({ length: n }, (_, i) => reading(i + 1, reactionMs, recoveryMs));
 
-function verdict(sets: RepReading[][], hasRungAbove = true) {
+function verdict(sets: RepReading[][], hasRungAbove = true, rule: Rule = DEFAULT_COUNT_RULE) {
   const judged = sets.map((readings, i) => ({
     setId: String(i),
     day: String(i),
     judgement: judgeSet(readings, rung),
   }));
-  const decision = decideByCount(judged, DEFAULT_COUNT_RULE, hasRungAbove);
+  const next = hasRungAbove ? { ...rung, number: 2 } : null;
+  const decision = decide({ sets: judged, rung, next, hasRungBelow: false }, rule);
   return { decision, outcome: judged.at(-1)?.judgement.outcome ?? 'too few reps' };
 }
 
@@ -59,7 +58,7 @@ describe('the answer in words', () => {
     [
       'met',
       [set(10, 250, 900), set(10, 250, 900)],
-      'Move up to rung 2: the limits are met.',
+      'Move up to rung 2: the rule is met.',
       'Ready to move up',
     ],
     [

@@ -10,10 +10,13 @@ import type {
 } from '@orthokin/contract';
 import type { Cue } from '@orthokin/core/cue';
 import { dueMs, type Conditions } from '@orthokin/core/drill';
+import type { LimitsMs } from '@orthokin/core/pattern';
+import { readStaircase, type StaircaseReading } from '@orthokin/core/progress';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
 import {
   checkEvents,
   eventOf,
+  readReps,
   standing,
   type EventName,
   type Fault,
@@ -30,6 +33,8 @@ export interface DrillPlan {
   readonly athlete: AthleteReply;
   readonly pattern: PatternReply;
   readonly rung: number;
+  /** Limits of the athlete's own on this rung; `null` for the rung's. */
+  readonly limitsMs: LimitsMs | null;
   readonly source: SetSource;
   readonly seed: number;
   readonly conditions: Conditions;
@@ -188,9 +193,19 @@ export const isEventOpen = (run: Run, name: EventName): boolean =>
   (run.state === 'cued' || (run.state === 'waiting' && name === 'firstMove')) &&
   !eventOf(run.open.events, name);
 
+/** How a pace that moves by itself stands after the reps so far; `null` at any other pace. */
+export const staircaseOf = ({ plan, recorded }: Run): StaircaseReading | null =>
+  plan.conditions.pace.kind === 'staircase'
+    ? readStaircase(readReps(recorded, plan.cues, settingsOf(plan)), plan.conditions.pace)
+    : null;
+
+/** From cue to cue just now, ms; `null` at one's own pace. */
+export const everyMsNow = (run: Run): number | null =>
+  staircaseOf(run)?.nextMs ?? run.plan.conditions.pace.everyMs;
+
 /** When that cue is due, on the set's clock. */
 export const cueDueMs = (run: Run): number =>
-  dueMs(run.plan.conditions.pace, {
+  dueMs(everyMsNow(run), {
     readyMs: run.readyMs,
     foreperiodMs: currentCue(run)?.foreperiodMs ?? 0,
     lastCueMs: run.lastCueMs,
@@ -418,6 +433,7 @@ export const setBody = ({ plan }: Run): DrillSetBody => ({
   falseStartMs: plan.falseStartMs,
   responseLimitMs: plan.responseLimitMs,
   conditions: plan.conditions as ConditionsBody,
+  limitsMs: plan.limitsMs,
   cues: [...plan.cues],
 });
 

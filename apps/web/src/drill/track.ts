@@ -38,7 +38,7 @@ export function trackOf(plan: DrillPlan): Track {
   let lastCueMs: number | null = null;
   for (const cue of plan.cues) {
     const { ordinal, target, foreperiodMs, switchTo, freezeAt } = cue;
-    const atMs = dueMs(plan.conditions.pace, { readyMs, foreperiodMs, lastCueMs });
+    const atMs = dueMs(plan.conditions.pace.everyMs, { readyMs, foreperiodMs, lastCueMs });
     if (cue.catch) {
       readyMs = atMs + CATCH_HOLD_MS;
       lastCueMs = null;

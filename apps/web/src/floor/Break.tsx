@@ -6,6 +6,7 @@ import { Button } from '../parts/Button.js';
 import { count } from '../parts/format.js';
 import { Headline, Quiet } from '../parts/Text.js';
 import { finishedReps, lastRep, type Run } from '../drill/run.js';
+import { Answer } from './Answer.js';
 import { auditSentence } from './audit-words.js';
 import type { DrillActs } from './useDrillActs.js';
 
@@ -43,12 +44,15 @@ export function Break({
   acts,
   goingOn,
   onEnd,
+  onNext,
 }: {
   run: Run;
   acts: DrillActs;
   /** What comes after this set, when something does: it begins by itself. */
   goingOn: string | null;
   onEnd: () => void;
+  /** Ends the set and settles the next one. */
+  onNext: () => void;
 }): ReactElement {
   const done = finishedReps(run).length;
   const last = lastRep(run);
@@ -72,6 +76,7 @@ export function Break({
         {done === 0 ? 'No rep is finished yet.' : `${count(done, 'rep')} kept on this device.`}
       </Quiet>
       {complete && <Audit run={run} />}
+      {complete && <Answer run={run} onNext={goingOn === null ? onNext : null} />}
       <div className="ways">
         {complete ? (
           <Button weight="main" autoFocus onPress={onEnd}>

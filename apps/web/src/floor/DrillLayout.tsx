@@ -66,6 +66,18 @@ export const Head = styled.div`
   .count b {
     color: ${colour('ink')};
   }
+  .pace {
+    margin-left: auto;
+    font-size: 17px;
+    white-space: nowrap;
+  }
+  .pace ~ .count {
+    margin-left: 0;
+  }
+  .pace b {
+    font: 700 26px ${MONO};
+    color: ${colour('ink')};
+  }
   .large b {
     font-size: clamp(44px, 8vh, 72px);
     line-height: 1;

@@ -27,6 +27,7 @@ import { useAwake } from '../screens/useAwake.js';
 import { useCueing } from './useCueing.js';
 import { useDrillActs, type DrillActs } from './useDrillActs.js';
 import { useDrillKeys, type KeyMap } from './useDrillKeys.js';
+import { PaceNow } from './PaceNow.js';
 import { WorkLeft } from './WorkLeft.js';
 
 /** Every key that does something now. */
@@ -75,6 +76,7 @@ export function DrillScreen({
   beacons,
   goingOn,
   onLeave,
+  onNext,
 }: {
   session: Session;
   room: Room;
@@ -82,6 +84,8 @@ export function DrillScreen({
   /** What comes after this set, when something does. */
   goingOn: string | null;
   onLeave: () => void;
+  /** The set has ended; another is to be settled. */
+  onNext: () => void;
 }): ReactElement {
   const { run, storageFailed } = useSyncExternalStore(session.subscribe, session.snapshot);
   const clock = useMemo(() => new SetClock(Date.parse(run.plan.startedAt)), [run.plan.startedAt]);
@@ -117,11 +121,18 @@ export function DrillScreen({
           ) : (
             <WorkLeft run={run} clock={clock} />
           )}
+          <PaceNow run={run} />
           <FullScreen />
         </Head>
         <div className="cue">
           {!running ? (
-            <Break run={run} acts={acts} goingOn={goingOn} onEnd={end} />
+            <Break
+              run={run}
+              acts={acts}
+              goingOn={goingOn}
+              onEnd={end}
+              onNext={() => void acts.end().then(onNext)}
+            />
           ) : shown.frozen && cue?.freezeAt ? (
             <FreezeCheck
               pattern={plan.pattern}

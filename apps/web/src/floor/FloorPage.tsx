@@ -99,6 +99,13 @@ export function FloorPage(): ReactElement {
         beacons={beacons}
         goingOn={courses.isLast ? null : 'On to the rest'}
         onLeave={() => leaveSet(session)}
+        onNext={() => {
+          const { athlete } = session.snapshot().run.plan;
+          setSession(null);
+          courses.drop();
+          void client.invalidateQueries();
+          void navigate(`/floor/${athlete.id}`, { replace: true });
+        }}
       />
     );
   const { course } = courses;

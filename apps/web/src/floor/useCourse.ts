@@ -10,7 +10,7 @@ import { holdDrill } from '../log/drill-lock.js';
 import { learnWords } from '../sound/spoken.js';
 import { wordsOfSet } from '../drill/cue-words.js';
 import { keepCourse, passedOn, setupOf, type KeptCourse } from './kept-course.js';
-import { planDrill, type Settled } from './set-up/plan-drill.js';
+import { conditionsFor, onRungsFloor, planDrill, type Settled } from './set-up/plan-drill.js';
 
 export interface Courses {
   readonly course: Course | null;
@@ -53,7 +53,14 @@ export function useCourse(): Courses {
       );
       const { sets, restRatio } = settled.choices;
       const course = beginCourse(settled.athleteIds, sets, restRatio);
-      be({ id: v7(), course, settled, setups: [own, ...fetched], on: null, done: null });
+      be({
+        id: v7(),
+        course,
+        settled,
+        setups: [own, ...fetched.map(onRungsFloor)],
+        on: null,
+        done: null,
+      });
     },
     takeUp: be,
     plan: async () => {
@@ -62,7 +69,9 @@ export function useCourse(): Courses {
       const setup = turn && setupOf(current, turn.athleteId);
       if (!setup) throw new Error('Nobody is next.');
       const { choices, seed, hand } = current.settled;
-      await learnWords(wordsOfSet({ pattern: setup.pattern, conditions: choices.conditions }));
+      await learnWords(
+        wordsOfSet({ pattern: setup.pattern, conditions: conditionsFor(setup, choices) }),
+      );
       const own = (seed + current.course.place) >>> 0;
       const plan = planDrill(club, setup, choices, own, epochNow(), hand);
       if (!plan.ok) throw new Error(problemSentence(plan.problem));

@@ -1,16 +1,42 @@
-import type { Decision, Gate, SetOutcome } from '@orthokin/core/progress';
+import type {
+  Decision,
+  Gate,
+  Rule,
+  RuleState,
+  SetOutcome,
+  TimeGate,
+} from '@orthokin/core/progress';
 import { count, secondsWithUnit } from './format.js';
+
+const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
 /** What a gate lacks, as the end of a sentence: "recovery is 0.06 s too slow". */
 export function lackWords(gate: Gate): string {
-  if (gate.gate === 'false starts')
-    return `${count(gate.falseStarts, 'false start')} in ${gate.cuedReps}, ${gate.allowed} allowed`;
-  if (gate.gate === 'valid reps') return validRepsWords(gate);
-  if (gate.verdict === 'too close to call') return `${gate.gate} is too close to call`;
-  if (gate.overMs <= 0) return `too few reps keep every limit at once, ${gate.gate} least often`;
+  switch (gate.gate) {
+    case 'false starts':
+      return `${count(gate.falseStarts, 'false start')} in ${gate.cuedReps}, ${gate.allowed} allowed`;
+    case 'valid reps':
+      return validRepsWords(gate);
+    case 'technique':
+      return `${gate.clean} of ${gate.cuedReps} reps without a fault, ${gate.needed} needed`;
+    case 'catch trials':
+      return `${gate.held} of ${count(gate.trials, 'catch trial')} held, ${gate.needed} needed`;
+    case 'spread':
+      return `the middle half of the cycles spreads over ${percent(gate.share)} of the median, ${percent(gate.most)} allowed`;
+    case 'reaction':
+    case 'response':
+    case 'recovery':
+    case 'cycle':
+      return slowWords(gate);
+  }
+}
+
+function slowWords({ gate, verdict, overMs }: TimeGate): string {
+  if (verdict === 'too close to call') return `${gate} is too close to call`;
+  if (overMs <= 0) return `too few reps keep every limit at once, ${gate} least often`;
   // Less than what two decimals can show must not read as "0.00 s too slow".
-  if (gate.overMs < 5) return `${gate.gate} is a hair too slow, by less than 0.01 s`;
-  return `${gate.gate} is ${secondsWithUnit(gate.overMs)} too slow`;
+  if (overMs < 5) return `${gate} is a hair too slow, by less than 0.01 s`;
+  return `${gate} is ${secondsWithUnit(overMs)} too slow`;
 }
 
 function validRepsWords({ reps, needed, untimed }: Extract<Gate, { gate: 'valid reps' }>): string {
@@ -20,12 +46,119 @@ function validRepsWords({ reps, needed, untimed }: Extract<Gate, { gate: 'valid 
   return [`${count(reps, 'valid rep')}, ${needed} needed`, ...lacking].join('; ');
 }
 
+/** What a rule asks, in one plain sentence. */
+export function ruleWords(rule: Rule): string {
+  if (rule.kind === 'count')
+    return `Move up after ${rule.setsNeeded} of the last ${rule.ofLast} sets on a rung passed, on ${count(rule.distinctDays, 'day')}.`;
+  if (rule.kind === 'sequential')
+    return `Move up when the reps say that ${percent(rule.p1)} pass rather than ${percent(rule.p0)}: whoever passes only ${percent(rule.p0)} is moved up by one test in ${Math.round(1 / rule.alpha)}.`;
+  return `The pace quickens after ${rule.passesInARow} passes in a row and eases after a fail; move up when the mean of the last ${rule.reversals} turns is within the limit of the cycle.`;
+}
+
+/** What is still missing before a rule is met, as the end of a sentence; `null` when nothing is. */
+export function missingWords(rule: Rule, state: RuleState): string | null {
+  if (state.met) return null;
+  if (rule.kind === 'count' && state.kind === 'count') {
+    const sets = rule.setsNeeded - state.setsPassed;
+    const days = rule.distinctDays - state.daysPassed;
+    if (sets <= 0)
+      return `one set must pass on ${days === 1 ? 'another day' : `${days} other days`}`;
+    return `${count(sets, 'more set')} must pass${days > 0 && state.daysPassed > 0 ? ', on another day' : ''}`;
+  }
+  if (state.kind === 'sequential') {
+    const at = state.path.at(-1) ?? 0;
+    return `${count(passesToGo(rule, state), 'more pass', 'more passes')} in a row would be enough (evidence ${at.toFixed(1)} of ${state.upper.toFixed(1)})`;
+  }
+  if (state.kind !== 'staircase') return null;
+  const { reading, wantedMs } = state;
+  if (wantedMs === null) return 'the rung needs a limit for the cycle';
+  if (!reading) return 'a set at a pace that moves by itself';
+  if (reading.thresholdMs === null)
+    return `${count(reading.needed - reading.turns.length, 'more turn')} of the pace`;
+  return `the pace settled at ${secondsWithUnit(reading.thresholdMs)}, ${secondsWithUnit(reading.thresholdMs - wantedMs)} over`;
+}
+
+/** Passes in a row that would bring a sequential test to its upper bound. */
+function passesToGo(rule: Rule, state: Extract<RuleState, { kind: 'sequential' }>): number {
+  if (rule.kind !== 'sequential') return 0;
+  const at = state.state === 'not ready' ? 0 : (state.path.at(-1) ?? 0);
+  return Math.ceil((state.upper - at) / Math.log(rule.p1 / rule.p0) - 1e-9);
+}
+
+/** The one sentence that answers: what comes next, and why. */
+export function headline(decision: Decision, rung: number): string {
+  const { answer, because, limiting, passRate, fade } = decision;
+  switch (answer) {
+    case 'move up':
+      return `Move up to rung ${rung + 1}: the rule is met.`;
+    case 'ease back':
+      return because === 'technique failed twice'
+        ? `Ease back to rung ${rung - 1}: technique failed in two sets running.`
+        : `Ease back to rung ${rung - 1}: only ${percent(passRate ?? 0)} of the reps passed.`;
+    case 'rest':
+      return `Rest before the next set: the cycle grew from ${secondsWithUnit(fade?.firstThirdMs ?? NaN)} to ${secondsWithUnit(fade?.lastThirdMs ?? NaN)} within the set.`;
+    case 'stay':
+      if (because === 'top of the ladder') return `Rung ${rung} is met, and it is the top one.`;
+      if (because === 'technique first')
+        return `Stay on rung ${rung}, however fast: ${limiting ? lackWords(limiting) : ''}.`;
+      return `Stay on rung ${rung}: ${limiting ? lackWords(limiting) : ''}.`;
+    case 'not enough reps yet':
+      return notEnoughWords(decision, rung);
+  }
+}
+
+function notEnoughWords({ limiting, rule, state, setIds }: Decision, rung: number): string {
+  if (setIds.length === 0) return `Nothing shown on rung ${rung} yet.`;
+  if (limiting) return `Not enough reps yet: ${lackWords(limiting)}.`;
+  const missing = missingWords(rule, state) ?? '';
+  return `Not enough reps yet: ${rule.kind === 'count' ? 'passed, and ' : ''}${missing}.`;
+}
+
+/** The rule and the evidence behind the answer. */
+export function ruleSentence({ rule, state }: Decision): string {
+  if (rule.kind === 'count' && state.kind === 'count') {
+    const { setsSeen, setsPassed, daysPassed } = state;
+    const asked = `The rule asks for ${rule.setsNeeded} of the last ${rule.ofLast} sets on this rung, on ${count(rule.distinctDays, 'day')}`;
+    if (setsSeen === 0) return `${asked}; none had enough reps yet.`;
+    return `${asked}; ${setsPassed} of ${setsSeen} passed${setsPassed > 0 ? `, on ${count(daysPassed, 'day')}` : ''}.`;
+  }
+  const missing = missingWords(rule, state);
+  return `${ruleWords(rule)} ${missing ? `Missing: ${missing}.` : 'It is met.'}`;
+}
+
+/** What to train while a gate holds an athlete. */
+export function trainWords(gate: Gate | null): string | null {
+  switch (gate?.gate) {
+    case 'false starts':
+    case 'catch trials':
+      return 'Catch trials, and waits that do not age: land, look, then go.';
+    case 'technique':
+      return 'Rehearse the positions slowly, two faults watched at most.';
+    case 'reaction':
+      return 'Fewer targets in play, or the split-step timed to the cue.';
+    case 'response':
+      return 'The way out: first step, and the straight line to the target.';
+    case 'recovery':
+      return 'The way home: push off at the action, and all the way back.';
+    case 'cycle':
+      return 'Whole reps, short sets, more rest between them.';
+    case 'spread':
+      return 'The same pace for every rep, before a faster one.';
+    case 'valid reps':
+    case undefined:
+      return null;
+  }
+}
+
 /** A decision in a few words, for a line of a list. */
-export function answerWords(decision: Decision, outcome: SetOutcome): string {
-  const { answer, limiting, atTop } = decision;
+export function answerWords(decision: Decision, outcome: SetOutcome | null): string {
+  const { answer, because, limiting, setIds } = decision;
   if (answer === 'move up') return 'Ready to move up';
-  if (atTop) return 'Top rung met';
+  if (answer === 'ease back') return 'Ease back a rung';
+  if (answer === 'rest') return 'Rest first: a steep fade';
+  if (because === 'top of the ladder') return 'Top rung met';
   if (answer === 'stay' && limiting) return `Stay: ${lackWords(limiting)}`;
   if (outcome === 'passed') return 'Passed; not enough sets yet';
+  if (setIds.length === 0) return 'No set on this rung yet';
   return limiting ? `Not enough yet: ${lackWords(limiting)}` : 'Not enough reps yet';
 }

@@ -3,7 +3,7 @@ import { eventOf, type EventName, type TimedEvent } from '@orthokin/core/timing'
 import { flushSync } from 'react-dom';
 import { v7 } from 'uuid';
 import { CATCH_HOLD_MS, homeForSureMs, positionMs } from '../../drill/expected.js';
-import { cueDueMs, currentCue } from '../../drill/run.js';
+import { cueDueMs, currentCue, everyMsNow } from '../../drill/run.js';
 import { Cancels } from '../../screens/cancels.js';
 import {
   NOTHING_SHOWN,
@@ -72,9 +72,9 @@ function closeInTime(
   cueMs: number,
   cancels: Cancels,
 ): void {
-  const { responseLimitMs, conditions, source } = run.plan;
+  const { responseLimitMs, source } = run.plan;
   const close = () => void session.commit({ type: 'ran out', atMs: clock.now() });
-  const { everyMs } = conditions.pace;
+  const everyMs = everyMsNow(run);
   const isUnseen = source === 'none' || (source === 'sensor' && !others.seeHome());
   if (isUnseen && everyMs === null) {
     cancels.after(cueMs + homeForSureMs(run.plan, target) - clock.now(), close);
@@ -161,7 +161,7 @@ export function beginAttempt(attempt: Attempt, draw: (change: Partial<Drawn>) =>
       cancel: cancels.cancel,
     };
   }
-  const soonest = conditions.pace.everyMs === null ? SOONEST_MS : CLOSE_BEFORE_MS / 2;
+  const soonest = everyMsNow(run) === null ? SOONEST_MS : CLOSE_BEFORE_MS / 2;
   const dueMs = Math.max(cueDueMs(run), clock.now() + soonest);
   const { workEndsMs } = run;
   const cue = currentCue(run);

@@ -1,17 +1,19 @@
-import { soundKindOf } from '@orthokin/core/drill';
-import { rungOf } from '@orthokin/core/pattern';
+import { soundKindOf, type Conditions, type StaircaseSteps } from '@orthokin/core/drill';
+import { rungOf, type Rung } from '@orthokin/core/pattern';
+import { DEFAULT_STAIRCASE_RULE, type Rule } from '@orthokin/core/progress';
 import type { DrillSetupReply } from '@orthokin/contract';
 import { useMemo, type ReactElement, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { allWordsOf } from '../../drill/cue-words.js';
 import { seconds } from '../../parts/format.js';
+import { CheckField } from '../../parts/form/CheckField.js';
 import { Quiet, Time } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
 import { VoicePart } from '../voice/VoicePart.js';
 import { AmountPart } from './AmountPart.js';
 import { CuePart } from './CuePart.js';
 import { guessableSentence } from './guessable.js';
-import type { DrillChoices } from './plan-drill.js';
+import { conditionsFor, type DrillChoices } from './plan-drill.js';
 import { SourcePart } from './SourcePart.js';
 import { TrialsPart } from './TrialsPart.js';
 import { WaitingPart } from './WaitingPart.js';
@@ -46,6 +48,36 @@ function useGuessable(
   }, [setup, settled, seed]);
 }
 
+/** What a rung decides of the conditions. */
+const OF_THE_RUNG = ['order', 'catchShare', 'switchShare'] as const;
+
+const share = (part: number, what: string): string[] =>
+  part > 0 ? [`${Math.round(100 * part)} % ${what}`] : [];
+
+/** What a rung asks beside its targets. */
+const askedWords = ({
+  order,
+  doing,
+  pressure,
+  catchShare,
+  switchShare,
+  floorScale,
+}: Rung): string =>
+  [
+    order,
+    ...share(catchShare, 'catch'),
+    ...share(switchShare, 'switch'),
+    doing,
+    ...(pressure === 'none' ? [] : [pressure]),
+    ...(floorScale === 1 ? [] : [`floor at ${Math.round(100 * floorScale)} %`]),
+  ].join(', ');
+
+const stepsOf = (rule: Rule): StaircaseSteps => {
+  const { passesInARow, stepMs, leastStepMs, reversals } =
+    rule.kind === 'staircase' ? rule : DEFAULT_STAIRCASE_RULE;
+  return { passesInARow, stepMs, leastStepMs, reversals };
+};
+
 /** What the coach chooses before a set, and what follows from it. */
 export function ChoicesForm({
   setup,
@@ -65,12 +97,15 @@ export function ChoicesForm({
   children?: ReactNode;
   onChange: (choices: DrillChoices) => void;
 }): ReactElement {
-  const { conditions } = choices;
+  const conditions = conditionsFor(setup, choices);
   const rung = rungOf(setup.pattern, setup.rung);
   const guessable = useGuessable(setup, rung?.targets ?? [], choices, seed);
   const set = (change: Partial<DrillChoices>) => onChange({ ...choices, ...change });
-  const settle = (change: Partial<DrillChoices['conditions']>) =>
-    set({ conditions: { ...conditions, ...change } });
+  const settle = (change: Partial<Conditions>) =>
+    set({
+      conditions: { ...conditions, ...change },
+      asRung: choices.asRung && !OF_THE_RUNG.some((name) => name in change),
+    });
   return (
     <Choices>
       <SourcePart
@@ -80,12 +115,18 @@ export function ChoicesForm({
       />
       {children}
       <AmountPart choices={choices} turns={turns} onChange={set} />
+      {rung && (
+        <CheckField isSelected={choices.asRung} onChange={(asRung) => set({ asRung, conditions })}>
+          {`Cues as rung ${rung.number} asks: ${askedWords(rung)}`}
+        </CheckField>
+      )}
       <CuePart conditions={conditions} onChange={settle} />
       {soundKindOf(conditions) === 'spoken' && <VoicePart words={allWordsOf(setup)} />}
       <div className="folds">
         <WaitingPart
           conditions={conditions}
           demandMs={rung?.limitsMs.cycle ?? null}
+          steps={stepsOf(setup.ladder.rule)}
           onChange={settle}
         />
         <TrialsPart conditions={conditions} onChange={settle} />

@@ -5,6 +5,7 @@ import { useSearchParams } from 'react-router';
 import { useDrillSetup } from '../../club/queries.js';
 import { Failed } from '../../parts/Notice.js';
 import { Page, Quiet } from '../../parts/Text.js';
+import { onRungsFloor } from './plan-drill.js';
 
 /**
  * Shows what needs an athlete's set-up once it is there: on the pattern and the rung of the
@@ -21,7 +22,8 @@ export function OnSetup({
   const { data: own, error, refetch } = useDrillSetup(athleteId, params.get('pattern'));
   if (own) {
     const asked = Number(params.get('rung') ?? NaN);
-    return children(rungOf(own.pattern, asked) ? { ...own, rung: asked } : own, own.rung);
+    const setup = rungOf(own.pattern, asked) ? { ...own, rung: asked } : own;
+    return children(onRungsFloor(setup), own.rung);
   }
   return (
     <Page>

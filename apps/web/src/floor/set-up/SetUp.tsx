@@ -23,7 +23,7 @@ import { ChoicesForm } from './ChoicesForm.js';
 import { HandPart } from './HandPart.js';
 import { OnSetup } from './OnSetup.js';
 import { PatternPicker } from './PatternPicker.js';
-import { scheduleFor, shownTargets, type Settled } from './plan-drill.js';
+import { conditionsFor, scheduleFor, shownTargets, type Settled } from './plan-drill.js';
 import { RungPicker } from './RungPicker.js';
 import { RotaPart } from './RotaPart.js';
 import { useChoices } from './useChoices.js';
@@ -155,7 +155,7 @@ function SetUpFor({
   const { athlete, pattern } = setup;
   const rung = rungOf(pattern, setup.rung);
   const colours = colourWords(setup);
-  const words = wordsOfSet({ pattern, conditions: choices.conditions }).join(' ');
+  const words = wordsOfSet({ pattern, conditions: conditionsFor(setup, choices) }).join(' ');
   // Here there is a network; on the floor there may be none.
   useEffect(() => void learnWords(words.split(' ')), [words]);
 
@@ -204,7 +204,9 @@ function SetUpFor({
             </Button>
             <span className="ways">
               <SecondScreen room={room} />
-              <SoundFile setup={setup} choices={choices} seed={seed} />
+              {choices.conditions.pace.kind !== 'staircase' && (
+                <SoundFile setup={setup} choices={choices} seed={seed} />
+              )}
             </span>
           </StartRow>
           <Care>

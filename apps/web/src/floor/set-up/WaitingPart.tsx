@@ -1,5 +1,11 @@
 import { FOREPERIOD_KINDS } from '@orthokin/core/cue';
-import { HOME_RULES, PACE_KINDS, type Conditions, type Pace } from '@orthokin/core/drill';
+import {
+  HOME_RULES,
+  PACE_KINDS,
+  type Conditions,
+  type Pace,
+  type StaircaseSteps,
+} from '@orthokin/core/drill';
 import type { ReactElement } from 'react';
 import { NumberField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
@@ -9,9 +15,12 @@ const PACE_WORDS: Readonly<Record<Pace['kind'], string>> = {
   self: 'own: after each home',
   fixed: 'fixed: every so often',
   demand: 'demand: as in the match',
+  staircase: 'staircase: moves by itself',
 };
 /** Where nothing is known of the match yet: a rally's usual rhythm. */
 const USUAL_EVERY_MS = 3000;
+/** A staircase starts easier than what is wanted, so that it comes down to it. */
+const EASIER = 1.25;
 
 const secondsOf = (ms: number): string => `${(ms / 1000).toFixed(1)} s`;
 
@@ -23,7 +32,11 @@ export function waitingWords({ foreperiod, pace, homeRule, maxRun }: Conditions)
       ? secondsOf(leastMs)
       : `${(leastMs / 1000).toFixed(1)} to ${secondsOf(mostMs)}${kind === 'non-ageing' ? ', not ageing' : ''}`;
   const wait =
-    pace.everyMs === null ? `${range} from home to cue` : `a cue every ${secondsOf(pace.everyMs)}`;
+    pace.everyMs === null
+      ? `${range} from home to cue`
+      : pace.kind === 'staircase'
+        ? `a cue every ${secondsOf(pace.everyMs)} at first, quicker after ${pace.steps?.passesInARow ?? 0} passes, slower after a fail`
+        : `a cue every ${secondsOf(pace.everyMs)}`;
   return `${wait}, at most ${maxRun} of one in a row, ${homeRule}`;
 }
 
@@ -31,11 +44,14 @@ export function waitingWords({ foreperiod, pace, homeRule, maxRun }: Conditions)
 export function WaitingPart({
   conditions,
   demandMs,
+  steps,
   onChange,
 }: {
   conditions: Conditions;
   /** From cue to cue as this rung's limits ask; `null` when they do not say. */
   demandMs: number | null;
+  /** How a staircase steps, as this ladder has it. */
+  steps: StaircaseSteps;
   onChange: (change: Partial<Conditions>) => void;
 }): ReactElement {
   const { foreperiod, pace, maxRun, homeRule } = conditions;
@@ -47,9 +63,10 @@ export function WaitingPart({
         everyMs:
           kind === 'self'
             ? null
-            : kind === 'demand'
-              ? (demandMs ?? USUAL_EVERY_MS)
-              : (pace.everyMs ?? USUAL_EVERY_MS),
+            : kind === 'fixed'
+              ? (pace.everyMs ?? USUAL_EVERY_MS)
+              : (demandMs ?? USUAL_EVERY_MS) * (kind === 'staircase' ? EASIER : 1),
+        ...(kind === 'staircase' && { steps }),
       },
     });
   return (
@@ -105,7 +122,7 @@ export function WaitingPart({
         />
         {pace.everyMs !== null && (
           <NumberField
-            label="A cue every"
+            label={pace.kind === 'staircase' ? 'A cue every, at first' : 'A cue every'}
             unit="s"
             decimals={1}
             min={0.5}

@@ -1,6 +1,6 @@
 import type { DrillSetupReply } from '@orthokin/contract';
 import { calledTargets, chainLength, guessRate, predictability } from '@orthokin/core/cue';
-import { scheduleFor, type DrillChoices } from './plan-drill.js';
+import { conditionsFor, scheduleFor, type DrillChoices } from './plan-drill.js';
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
@@ -14,7 +14,7 @@ export function guessableSentence(
   choices: DrillChoices,
   seed: number,
 ): string {
-  const { order, maxRun } = choices.conditions;
+  const { order, maxRun } = conditionsFor(setup, choices);
   if (order === 'called')
     return 'You call the targets; how guessable your calling was is said after the set.';
   if (targets.length < 2) return 'One target: there is nothing to choose, and nothing to guess.';

@@ -1,6 +1,7 @@
 import type { ClubReply, DrillSetupReply, SetSource } from '@orthokin/contract';
 import { makeSchedule, MAX_REPS, seededRandom, type Cue } from '@orthokin/core/cue';
 import { PLAIN_CONDITIONS, type Conditions } from '@orthokin/core/drill';
+import { onScale } from '@orthokin/core/footwork';
 import { seenTargets, type Target } from '@orthokin/core/floor';
 import { rungOf } from '@orthokin/core/pattern';
 import type { Result } from '@orthokin/core/result';
@@ -19,6 +20,8 @@ export interface DrillChoices {
   /** One part of work to so many of rest. */
   readonly restRatio: number;
   readonly conditions: Conditions;
+  /** Order, catch and switch shares are what the rung asks; else what the conditions say. */
+  readonly asRung: boolean;
 }
 
 /** What the set-up settles: enough to run everything. */
@@ -37,6 +40,7 @@ export const DEFAULT_CHOICES: DrillChoices = {
   sets: 1,
   restRatio: 2,
   conditions: PLAIN_CONDITIONS,
+  asRung: true,
 };
 
 /** Nobody is cued more often than this. */
@@ -48,15 +52,32 @@ export const repsOf = ({ reps, conditions }: DrillChoices): number =>
     ? reps
     : Math.min(MAX_REPS, Math.ceil(conditions.workMs / LEAST_CYCLE_MS));
 
+/** The conditions of a set on the athlete's rung. */
+export function conditionsFor(
+  { pattern, rung }: Pick<DrillSetupReply, 'pattern' | 'rung'>,
+  { conditions, asRung }: Pick<DrillChoices, 'conditions' | 'asRung'>,
+): Conditions {
+  const asked = rungOf(pattern, rung);
+  if (!asked || !asRung) return conditions;
+  const { order, catchShare, switchShare } = asked;
+  return { ...conditions, order, catchShare, switchShare };
+}
+
+/** The set-up with its floor on the scale that the rung asks. */
+export function onRungsFloor(setup: DrillSetupReply): DrillSetupReply {
+  const scale = rungOf(setup.pattern, setup.rung)?.floorScale ?? 1;
+  return { ...setup, pattern: onScale(setup.pattern, scale) };
+}
+
 /** The cues of a set on the athlete's rung, drawn from the seed. */
 export function scheduleFor(
-  { pattern, rung }: Pick<DrillSetupReply, 'pattern' | 'rung'>,
+  setup: Pick<DrillSetupReply, 'pattern' | 'rung'>,
   choices: DrillChoices,
   seed: number,
 ): Result<Cue[]> {
-  const targets = rungOf(pattern, rung)?.targets ?? [];
+  const targets = rungOf(setup.pattern, setup.rung)?.targets ?? [];
   return makeSchedule(
-    { ...choices.conditions, targets, reps: repsOf(choices) },
+    { ...conditionsFor(setup, choices), targets, reps: repsOf(choices) },
     seededRandom(seed),
   );
 }
@@ -83,7 +104,8 @@ export function planDrill(
   const schedule = scheduleFor(setup, choices, seed);
   if (!schedule.ok) return schedule;
   const startedAt = new Date(startedAtEpochMs);
-  const { athlete, pattern } = setup;
+  const { athlete, pattern, ownLimits, rung } = setup;
+  const limitsMs = ownLimits.includes(rung) ? (rungOf(pattern, rung)?.limitsMs ?? null) : null;
   return {
     ok: true,
     value: {
@@ -91,10 +113,10 @@ export function planDrill(
       clubId: club.clubId,
       athlete,
       pattern: { ...pattern, targets: shownTargets(setup) },
-      rung: setup.rung,
+      ...{ rung, limitsMs },
       source: choices.source,
       seed,
-      conditions: choices.conditions,
+      conditions: conditionsFor(setup, choices),
       reps: repsOf(choices),
       cues: schedule.value,
       falseStartMs: DEFAULT_FALSE_START_MS,

@@ -10,7 +10,7 @@ import { trackOf } from '../../drill/track.js';
 import { useSender } from '../../log/sender-context.js';
 import { Button } from '../../parts/Button.js';
 import { download, fileName } from '../../parts/download.js';
-import { planDrill, type DrillChoices } from '../set-up/plan-drill.js';
+import { conditionsFor, planDrill, type DrillChoices } from '../set-up/plan-drill.js';
 import { renderTrack } from './render-track.js';
 
 /**
@@ -49,7 +49,7 @@ export function SoundFile({
     await session.commit({ type: 'ended', at: new Date(epochNow()).toISOString() });
     setSaid('Saved. Its cues are kept as a set, to be marked from the start tone on.');
   };
-  const isCalled = choices.conditions.order === 'called';
+  const isCalled = conditionsFor(setup, choices).order === 'called';
   return (
     <>
       <Button

@@ -1,3 +1,4 @@
+import type { RungMoveReply } from '@orthokin/contract';
 import { readSet } from '@orthokin/core/drill';
 import { rungOf } from '@orthokin/core/pattern';
 import { judgeSet } from '@orthokin/core/progress';
@@ -5,6 +6,7 @@ import { fadeOf, summariseSet } from '@orthokin/core/stats';
 import { useMemo, type ReactElement } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
+import { headline, ruleSentence } from '../../parts/decision-words.js';
 import { count, dayWords, timeWords } from '../../parts/format.js';
 import { Failed } from '../../parts/Notice.js';
 import { RibbonLegend } from '../../parts/ribbon/RibbonLegend.js';
@@ -23,14 +25,7 @@ import { TargetFloor } from './TargetFloor.js';
 import { useReview, type Review } from './useReview.js';
 import { inView, referenceOf, useSetView } from './useSetView.js';
 import { ViewControls } from './ViewControls.js';
-import {
-  gateSentences,
-  headline,
-  leftOutSentence,
-  mixedSentence,
-  ruleSentence,
-  sourceSentence,
-} from '../words/verdict.js';
+import { gateSentences, leftOutSentence, mixedSentence, sourceSentence } from '../words/verdict.js';
 
 const Columns = styled.div`
   display: grid;
@@ -75,6 +70,12 @@ export function ReviewPage(): ReactElement {
   );
 }
 
+/** What became of the answer. */
+function movedWords({ fromRung, toRung }: RungMoveReply): string {
+  if (toRung > fromRung) return `Moved up to rung ${toRung}.`;
+  return toRung < fromRung ? `Back on rung ${toRung}.` : `Kept on rung ${toRung}.`;
+}
+
 /** What core makes of the reps, worked out once a set. */
 function useFindings({ set, pattern, reps }: Review) {
   return useMemo(() => {
@@ -84,7 +85,7 @@ function useFindings({ set, pattern, reps }: Review) {
       rung,
       readings,
       summary: summariseSet(readings),
-      judgement: rung && judgeSet(readings, rung),
+      judgement: rung && judgeSet(readings, rung, set.conditions.watched),
       fade: fadeOf(readings, 'cycle'),
       trials: trialSentence(readings),
     };
@@ -111,7 +112,7 @@ function SetReview({ setId, review }: { setId: string; review: Review }): ReactE
             {set.source === 'none'
               ? `${count(readings.length, 'cue')} kept, to be marked on film.`
               : moved
-                ? `Moved up to rung ${moved.toRung}.`
+                ? movedWords(moved)
                 : decision
                   ? headline(decision, set.rung)
                   : 'The set is on this device; what comes next is said when it is sent.'}
@@ -125,6 +126,12 @@ function SetReview({ setId, review }: { setId: string; review: Review }): ReactE
             <Quiet className="evidence" style={{ marginTop: 6 }}>
               {ruleSentence(decision)}
             </Quiet>
+          )}
+          {decision && !decision.setIds.includes(setId) && (
+            <p className="evidence">
+              This set does not count on the ladder: its cues came in an order that gives more away
+              than rung {set.rung} asks.
+            </p>
           )}
           <NextSteps setId={setId} review={review} />
           <ViewControls readings={readings} view={view} onChange={changeView} />

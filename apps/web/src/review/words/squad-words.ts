@@ -18,7 +18,7 @@ export const isStuck = ({ setsOnRung }: StandingReply, last: LastSetReply | null
   setsOnRung >= STUCK_SETS &&
   last !== null &&
   last.decision.answer !== 'move up' &&
-  !last.decision.atTop;
+  last.decision.because !== 'top of the ladder';
 
 const isMissing = ({ standing }: StandingReply, nowMs: number): boolean =>
   standing.lastTimedMs === null || nowMs - standing.lastTimedMs > LATELY_DAYS * DAY_MS;
@@ -35,7 +35,7 @@ export function stuckCell(line: StandingReply, last: LastSetReply | null): strin
   const { decision } = last;
   const sets = `${count(line.setsOnRung, 'set')} on this rung`;
   if (decision.answer === 'move up') return 'ready to move up';
-  if (decision.atTop) return 'top rung met';
+  if (decision.because === 'top of the ladder') return 'top rung met';
   return decision.limiting ? `${lackWords(decision.limiting)}; ${sets}` : sets;
 }
 

@@ -1,33 +1,11 @@
 import type { Target } from '@orthokin/core/floor';
 import { GATED_DURATIONS } from '@orthokin/core/pattern';
-import type { Decision, SetJudgement, TimeGate } from '@orthokin/core/progress';
+import type { SetJudgement, TimeGate } from '@orthokin/core/progress';
 import type { SetSummary, TargetFigures } from '@orthokin/core/stats';
 import type { SetSource } from '@orthokin/contract';
 import type { RepReading } from '@orthokin/core/timing';
 import { lackWords } from '../../parts/decision-words.js';
 import { capital, count, seconds, secondsWithUnit } from '../../parts/format.js';
-
-/** The one sentence that answers: what comes next, and why. */
-export function headline(decision: Decision, rung: number): string {
-  const { answer, limiting, atTop, rule, setsPassed, daysPassed } = decision;
-  if (answer === 'move up') return `Move up to rung ${rung + 1}: the limits are met.`;
-  if (atTop) return `Rung ${rung} is met, and it is the top one.`;
-  if (answer === 'stay') return `Stay on rung ${rung}: ${limiting ? lackWords(limiting) : ''}.`;
-  if (limiting) return `Not enough reps yet: ${lackWords(limiting)}.`;
-  const sets = rule.setsNeeded - setsPassed;
-  if (sets > 0) {
-    const onOther = daysPassed < rule.distinctDays ? ', on another day' : '';
-    return `Not enough reps yet: passed, and ${count(sets, 'more set')} must pass${onOther}.`;
-  }
-  return 'Not enough reps yet: passed, and one set must pass on another day.';
-}
-
-/** The rule and the evidence behind the answer. */
-export function ruleSentence({ rule, setsSeen, setsPassed, daysPassed }: Decision): string {
-  const asked = `The rule asks for ${rule.setsNeeded} of the last ${rule.ofLast} sets on this rung, on ${count(rule.distinctDays, 'day')}`;
-  if (setsSeen === 0) return `${asked}; none had enough reps yet.`;
-  return `${asked}; ${setsPassed} of ${setsSeen} passed${setsPassed > 0 ? `, on ${count(daysPassed, 'day')}` : ''}.`;
-}
 
 const ENDINGS: Readonly<Record<string, string>> = { one: 'st', two: 'nd', few: 'rd', other: 'th' };
 const plural = new Intl.PluralRules('en', { type: 'ordinal' });
@@ -49,6 +27,9 @@ export function gateSentences({
   times,
   falseStarts,
   validReps,
+  technique,
+  held,
+  spread,
   together,
   outcome,
 }: SetJudgement): string[] {
@@ -67,6 +48,9 @@ export function gateSentences({
       `${capital(count(falseStarts.falseStarts, 'false start'))} in ${falseStarts.cuedReps} cues; ${falseStarts.allowed} allowed.`,
     );
   if (!validReps.met) sentences.push(`${capital(lackWords(validReps))}.`);
+  if (!technique.met) sentences.push(`${capital(lackWords(technique))}.`);
+  if (held) sentences.push(`${held.held} of ${count(held.trials, 'catch trial')} held.`);
+  if (spread?.met === false) sentences.push(`${capital(lackWords(spread))}.`);
   return sentences;
 }
 

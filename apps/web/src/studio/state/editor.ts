@@ -1,5 +1,5 @@
 import type { PatternBody } from '@orthokin/contract';
-import { fittingRungs } from '@orthokin/core/footwork';
+import { fittingRungs } from '@orthokin/core/progress';
 import type { Pattern } from '@orthokin/core/pattern';
 import { createContext, useCallback, useContext, useEffect, useState } from 'react';
 import { useSavePattern } from '../../club/queries.js';

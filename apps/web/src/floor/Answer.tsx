@@ -1,0 +1,63 @@
+import { ArrowDown, ArrowUp, Play } from 'lucide-react';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { useMove, useSetReview } from '../club/queries.js';
+import type { Run } from '../drill/run.js';
+import { useSending } from '../log/sender-context.js';
+import { Button } from '../parts/Button.js';
+import { headline } from '../parts/decision-words.js';
+import { Notice } from '../parts/Notice.js';
+import { Quiet } from '../parts/Text.js';
+
+const Says = styled.p`
+  margin: 0;
+  max-width: 34ch;
+  font-size: 24px;
+  font-weight: 650;
+  line-height: 1.25;
+`;
+
+/** What the ladder makes of a set that is done: said at once, and the next set at the right rung. */
+export function Answer({
+  run: { plan, recorded },
+  onNext,
+}: {
+  run: Run;
+  /** On to the next set; the move, if there is one, is made. `null` where another set follows by itself. */
+  onNext: (() => void) | null;
+}): ReactElement | null {
+  const { drills } = useSending();
+  const isSent = recorded.length > 0 && !drills.has(plan.id);
+  const { data: review } = useSetReview(plan.id, isSent);
+  const move = useMove();
+  if (plan.source === 'none' || recorded.length === 0) return null;
+  if (!review)
+    return <Quiet>What comes next is said as soon as the set has reached the server.</Quiet>;
+  const { decision, set, currentRung } = review;
+  const step = decision.answer === 'move up' ? 1 : decision.answer === 'ease back' ? -1 : 0;
+  const canStep = step !== 0 && currentRung === set.rung;
+  const follow = () => {
+    const where = { athleteId: set.athleteId, patternId: set.patternId, setId: set.id };
+    const way = { fromRung: set.rung, toRung: set.rung + step, basis: 'rule' as const };
+    move.mutate({ ...where, ...way }, { onSuccess: () => onNext?.() });
+  };
+  return (
+    <>
+      <Says role="status">{headline(decision, set.rung)}</Says>
+      {onNext && (
+        <span className="ways">
+          {canStep && (
+            <Button weight="main" isDisabled={move.isPending} onPress={follow}>
+              {step > 0 ? <ArrowUp size={20} aria-hidden /> : <ArrowDown size={20} aria-hidden />}
+              {step > 0 ? 'Move up' : 'Ease back'}, next set on rung {set.rung + step}
+            </Button>
+          )}
+          <Button onPress={onNext}>
+            <Play size={18} aria-hidden /> Next set on rung {currentRung}
+          </Button>
+        </span>
+      )}
+      {move.error && <Notice>{move.error.message}</Notice>}
+    </>
+  );
+}
