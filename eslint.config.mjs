@@ -50,7 +50,7 @@ const coreRules = coreLayers.map((layer, i) => {
 });
 
 /** The web app's places may not know each other; what two of them need is a part. */
-const webPlaces = ['squad', 'library', 'studio', 'floor', 'review', 'join'];
+const webPlaces = ['squad', 'library', 'studio', 'floor', 'review', 'ladder', 'join'];
 const webRules = [
   ...webPlaces.map((place) => ({
     files: [`apps/web/src/${place}/**/*.{ts,tsx}`],

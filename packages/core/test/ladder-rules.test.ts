@@ -308,7 +308,14 @@ describe('what a rule would do', () => {
     if (!found.ok) throw new Error(found.problem.allowed);
     expect(found.value.tooSoon.promoted).toBeLessThanOrEqual(USUAL_WISH.risk);
     expect(found.value.ready.promoted).toBeGreaterThan(found.value.tooSoon.promoted);
-    expect(suggestSequential(USUAL_WISH)).toMatchObject({ ok: true, value: { alpha: 0.05 } });
+    const random = () => seededRandom(4);
+    const sequential = suggestSequential(USUAL_WISH, USUAL_COURSE, 2000, random);
+    if (!sequential.ok) throw new Error(sequential.problem.allowed);
+    const { rule, tooSoon, ready } = sequential.value;
+    // It begins anew when it says not ready: one test's risk must be less than the course's.
+    expect(rule.alpha).toBeLessThan(USUAL_WISH.risk);
+    expect(tooSoon.moved).toBeLessThanOrEqual(USUAL_WISH.risk);
+    expect(ready.moved).toBeGreaterThan(0.9);
   });
 
   test('a wish that no rule can keep, or that contradicts itself, is refused by name', () => {
@@ -318,9 +325,12 @@ describe('what a rule would do', () => {
     expect(suggestCount({ ...USUAL_WISH, tooSoonRate: 0.95 }, USUAL_COURSE)).toMatchObject({
       problem: { field: 'tooSoonRate' },
     });
-    expect(suggestSequential({ ...USUAL_WISH, risk: 0.7 })).toMatchObject({
-      problem: { field: 'risk' },
-    });
+    const random = () => seededRandom(4);
+    expect(suggestSequential({ ...USUAL_WISH, risk: 0.7 }, USUAL_COURSE, 10, random)).toMatchObject(
+      {
+        problem: { field: 'risk' },
+      },
+    );
   });
 });
 

@@ -11,7 +11,7 @@ import { Sole } from '../parts/plan/Sole.js';
 import { Page, Quiet } from '../parts/Text.js';
 import { Shortcuts } from './Shortcuts.js';
 import { useTheme } from './useTheme.js';
-import { colour, NARROW } from '../parts/tokens.js';
+import { colour, MIDDLE, NARROW } from '../parts/tokens.js';
 
 const Bar = styled.header`
   display: flex;
@@ -46,14 +46,23 @@ const Bar = styled.header`
     font-size: 15px;
     color: ${colour('quiet')};
   }
-  @media (max-width: ${NARROW}) {
-    padding: 0 12px;
-    gap: 10px;
-    nav {
-      gap: 11px;
-      font-size: 16px;
+  @media (max-width: ${MIDDLE}) {
+    .club {
+      display: none;
     }
-    .club,
+  }
+  @media (max-width: ${NARROW}) {
+    flex-wrap: wrap;
+    padding: 4px 12px 0;
+    gap: 0 10px;
+    /* Five places and what is not sent yet do not fit beside each other. */
+    nav {
+      order: 1;
+      flex: 1 0 100%;
+      justify-content: space-between;
+      gap: 8px;
+      min-height: 42px;
+    }
     .keys {
       display: none;
     }
@@ -158,6 +167,7 @@ export function Frame(): ReactElement {
           <NavLink to="/patterns">Patterns</NavLink>
           <NavLink to="/floor">Floor</NavLink>
           <NavLink to="/review">Review</NavLink>
+          <NavLink to="/ladder">Ladder</NavLink>
         </nav>
         <div className="end">
           <span className="club">{club?.name}</span>

@@ -27,6 +27,20 @@ const report = async () => ({
   Component: (await import('../review/report/ReportPage.js')).ReportPage,
 });
 const files = async () => ({ Component: (await import('../review/files/FilesPage.js')).FilesPage });
+const ladder = async () => ({
+  Component: (await import('../ladder/everyone/EveryonePage.js')).EveryonePage,
+});
+const usualLadder = async () => ({
+  Component: (await import('../ladder/everyone/EveryonePage.js')).UsualLadder,
+});
+const athleteLadder = async () => ({
+  Component: (await import('../ladder/athlete/AthleteLadderPage.js')).AthleteLadderPage,
+});
+const rungs = async () => ({ Component: (await import('../ladder/rungs/RungsPage.js')).RungsPage });
+const budget = async () => ({
+  Component: (await import('../ladder/budget/BudgetPage.js')).BudgetPage,
+});
+const rules = async () => ({ Component: (await import('../ladder/rules/RulesPage.js')).RulesPage });
 const library = async () => ({
   Component: (await import('../library/LibraryPage.js')).LibraryPage,
 });
@@ -44,8 +58,10 @@ const cards = async () => ({
  */
 export function fetchPlacesAhead(): void {
   const fetch = () =>
-    void Promise.all([floor(), map(), rehearse(), review(), glance(), newest(), library()]).catch(
-      () => undefined,
+    void Promise.all(
+      [floor, map, rehearse, review, glance, newest, ladder, athleteLadder, library].map((place) =>
+        place().catch(() => undefined),
+      ),
     );
   if ('requestIdleCallback' in window) requestIdleCallback(fetch);
   else setTimeout(fetch, 1000);
@@ -73,6 +89,12 @@ export const router = createBrowserRouter([
       { path: 'review/athletes/:athleteId/report', lazy: report },
       { path: 'review/data', lazy: files },
       { path: 'review/:setId', lazy: review },
+      { path: 'ladder', lazy: usualLadder },
+      { path: 'ladder/rules', lazy: rules },
+      { path: 'ladder/:patternId', lazy: ladder },
+      { path: 'ladder/:patternId/rungs', lazy: rungs },
+      { path: 'ladder/:patternId/budget', lazy: budget },
+      { path: 'ladder/:patternId/:athleteId', lazy: athleteLadder },
       { path: 'patterns', lazy: library },
       { path: 'patterns/:patternId', lazy: studio },
       { path: 'patterns/:patternId/set-out', lazy: setOut },

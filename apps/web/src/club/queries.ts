@@ -1,10 +1,14 @@
 import type {
   AthleteCourseReply,
+  AthleteLadderReply,
   AthleteRepsReply,
   ClubReply,
   DrillSetupReply,
   ImportBody,
   ImportReply,
+  LadderBody,
+  LadderReply,
+  OwnLadderBody,
   PatternBody,
   PatternLineReply,
   PatternReply,
@@ -122,7 +126,7 @@ export function useSavePattern(): UseMutationResult<PatternReply, Error, Saving>
     },
     onSuccess: (saved) => {
       client.setQueryData(['pattern', clubId, saved.id], saved);
-      for (const key of ['library', 'squad', 'drill-setup'])
+      for (const key of ['library', 'squad', 'drill-setup', 'ladder'])
         void client.invalidateQueries({ queryKey: [key, clubId] });
     },
   });
@@ -186,6 +190,59 @@ export function useMove(): UseMutationResult<RungMoveReply, Error, Omit<RungMove
         ...move,
         movedAt: new Date().toISOString(),
       }) as Promise<RungMoveReply>,
+    onSuccess: () => client.invalidateQueries(),
+  });
+}
+
+const ladderPath = (clubId: string, patternId: string) =>
+  `clubs/${clubId}/patterns/${patternId}/ladder`;
+
+/** A pattern's ladder and everyone on it. */
+export function useLadder(patternId: string): UseQueryResult<LadderReply> {
+  const { clubId } = useClub();
+  return useQuery({
+    queryKey: ['ladder', clubId, patternId],
+    queryFn: () => get(ladderPath(clubId, patternId)) as Promise<LadderReply>,
+    enabled: patternId !== '',
+  });
+}
+
+/** One athlete on a pattern's ladder. */
+export function useAthleteLadder(
+  patternId: string,
+  athleteId: string,
+): UseQueryResult<AthleteLadderReply> {
+  const { clubId } = useClub();
+  return useQuery({
+    queryKey: ['ladder', clubId, patternId, athleteId],
+    queryFn: () =>
+      get(`${ladderPath(clubId, patternId)}/${athleteId}`) as Promise<AthleteLadderReply>,
+    enabled: athleteId !== '',
+  });
+}
+
+/** Saves how a ladder is climbed. */
+export function useSaveLadder(): UseMutationResult<unknown, Error, Omit<LadderBody, 'savedAt'>> {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (body) =>
+      put(`clubs/${clubId}/ladders/${v7()}`, { ...body, savedAt: new Date().toISOString() }),
+    onSuccess: () => client.invalidateQueries(),
+  });
+}
+
+/** Saves an athlete's own limits on a ladder. */
+export function useSaveOwnLimits(): UseMutationResult<
+  unknown,
+  Error,
+  Omit<OwnLadderBody, 'savedAt'>
+> {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (body) =>
+      put(`clubs/${clubId}/own-ladders/${v7()}`, { ...body, savedAt: new Date().toISOString() }),
     onSuccess: () => client.invalidateQueries(),
   });
 }

@@ -10,7 +10,13 @@ import { holdDrill } from '../log/drill-lock.js';
 import { learnWords } from '../sound/spoken.js';
 import { wordsOfSet } from '../drill/cue-words.js';
 import { keepCourse, passedOn, setupOf, type KeptCourse } from './kept-course.js';
-import { conditionsFor, onRungsFloor, planDrill, type Settled } from './set-up/plan-drill.js';
+import {
+  conditionsFor,
+  onRungsFloor,
+  planDrill,
+  restRatioOf,
+  type Settled,
+} from './set-up/plan-drill.js';
 
 export interface Courses {
   readonly course: Course | null;
@@ -51,8 +57,9 @@ export function useCourse(): Courses {
       const fetched = await Promise.all(
         others.map((other) => fetchSetup(other, settled.patternId)),
       );
-      const { sets, restRatio } = settled.choices;
-      const course = beginCourse(settled.athleteIds, sets, restRatio);
+      const { sets } = settled.choices;
+      const rest = restRatioOf(settled.choices, own.ladder);
+      const course = beginCourse(settled.athleteIds, sets, rest);
       be({
         id: v7(),
         course,

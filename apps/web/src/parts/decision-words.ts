@@ -51,7 +51,7 @@ export function ruleWords(rule: Rule): string {
   if (rule.kind === 'count')
     return `Move up after ${rule.setsNeeded} of the last ${rule.ofLast} sets on a rung passed, on ${count(rule.distinctDays, 'day')}.`;
   if (rule.kind === 'sequential')
-    return `Move up when the reps say that ${percent(rule.p1)} pass rather than ${percent(rule.p0)}: whoever passes only ${percent(rule.p0)} is moved up by one test in ${Math.round(1 / rule.alpha)}.`;
+    return `Move up when the reps say that ${percent(rule.p1)} pass rather than ${percent(rule.p0)}: of those who pass only ${percent(rule.p0)}, one test moves up one in ${Math.round(1 / rule.alpha)}.`;
   return `The pace quickens after ${rule.passesInARow} passes in a row and eases after a fail; move up when the mean of the last ${rule.reversals} turns is within the limit of the cycle.`;
 }
 

@@ -69,7 +69,9 @@ const What = ({ line }: { line: SquadLineReply }) => (
     {line.patternName}
     <br />
     <small>
-      <RungMeter rung={line.rung} of={line.rungs} /> {line.rungName}
+      <Link to={`/ladder/${line.patternId}/${line.athlete.id}`}>
+        <RungMeter rung={line.rung} of={line.rungs} /> {line.rungName}
+      </Link>
     </small>
   </div>
 );

@@ -7,7 +7,7 @@ export interface Projectile {
 }
 
 /** Typical values; the coach may change them. */
-export const PROJECTILES: readonly Projectile[] = [
+export const PROJECTILES: readonly [Projectile, ...Projectile[]] = [
   { name: 'squash ball', massKg: 0.024, diameterM: 0.04, dragCoefficient: 0.45 },
   { name: 'tennis ball', massKg: 0.0577, diameterM: 0.067, dragCoefficient: 0.55 },
   { name: 'shuttlecock', massKg: 0.0052, diameterM: 0.066, dragCoefficient: 0.5377 },

@@ -47,6 +47,8 @@ export interface ValidRepsGate {
 
 export interface TechniqueGate {
   readonly gate: 'technique';
+  /** The faults somebody watched for. */
+  readonly watched: readonly Fault[];
   /** Cued reps with none of the faults watched for; all of them where nobody watched. */
   readonly clean: number;
   readonly cuedReps: number;
@@ -213,7 +215,7 @@ export function judgeSet(
 
   const clean = cued.filter((reading) => hasNone(reading, watched)).length;
   const technique: TechniqueGate = {
-    ...{ gate: 'technique', clean, cuedReps: cued.length },
+    ...{ gate: 'technique', watched, clean, cuedReps: cued.length },
     needed: shareOf(cued.length, rung.cleanShare),
     met: shareMet(clean, cued.length, rung.cleanShare),
   };

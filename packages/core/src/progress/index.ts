@@ -106,6 +106,7 @@ export {
   suggestCount,
   suggestSequential,
   USUAL_WISH,
+  type SequentialSuggestion,
   type Suggestion,
   type Wish,
 } from './suggest.js';

@@ -1,8 +1,9 @@
+import type { Random } from '../cue/index.js';
 import { ok, wrong, type Result } from '../result/index.js';
 import { DEFAULT_COUNT_RULE, type CountRule } from './count-rule.js';
 import { operatingOfCount, setPassProbability, type Operating } from './operating.js';
 import { DEFAULT_SEQUENTIAL_RULE, type SequentialRule } from './sequential.js';
-import type { CourseSettings } from './simulate-rule.js';
+import { simulateRule, type CourseSettings, type RuleOutcome } from './simulate-rule.js';
 
 /** What a coach wishes of a rule. */
 export interface Wish {
@@ -63,14 +64,46 @@ export function suggestCount(
       );
 }
 
-/** The sequential test whose risks are the wished ones: they are its very settings. */
-export function suggestSequential(wish: Wish): Result<SequentialRule> {
+export interface SequentialSuggestion {
+  readonly rule: SequentialRule;
+  /** Shares moved up within the course, simulated: too soon, and of the ready. */
+  readonly tooSoon: RuleOutcome;
+  readonly ready: RuleOutcome;
+}
+
+const MOST_HALVINGS = 10;
+
+/**
+ * The sequential test that keeps the wish over the whole course. One test keeps its stated risk, but
+ * it begins anew whenever it says not ready, so over many sets a risk per test must be smaller than
+ * the wished one: halved until `athletes` simulated ones, and their doubt, are within the wish.
+ */
+export function suggestSequential(
+  wish: Wish,
+  settings: CourseSettings,
+  athletes: number,
+  randomOf: () => Random,
+): Result<SequentialSuggestion> {
   const problem = wishProblem(wish);
-  return (
-    problem ??
-    ok({
+  if (problem) return problem;
+  const over = (rule: SequentialRule, rate: number) =>
+    simulateRule(
+      rule,
+      { passRate: rate, learning: 0, ceiling: rate },
+      settings,
+      athletes,
+      randomOf(),
+    );
+  let alpha = wish.risk;
+  for (let halved = 0; halved <= MOST_HALVINGS; halved++) {
+    const rule = {
       ...DEFAULT_SEQUENTIAL_RULE,
-      ...{ p0: wish.tooSoonRate, p1: wish.readyRate, alpha: wish.risk },
-    })
-  );
+      ...{ p0: wish.tooSoonRate, p1: wish.readyRate, alpha },
+    };
+    const tooSoon = over(rule, wish.tooSoonRate);
+    if (tooSoon.moved + 2 * tooSoon.se <= wish.risk)
+      return ok({ rule, tooSoon, ready: over(rule, wish.readyRate) });
+    alpha /= 2;
+  }
+  return wrong('risk', wish.risk, 'a greater risk, or fewer sets in the course');
 }

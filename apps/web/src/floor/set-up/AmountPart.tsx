@@ -99,10 +99,13 @@ const RATIO_WORDS: Readonly<Record<number, string>> = {
 /** How much work, how often, and how much rest between. */
 export function AmountPart({
   choices,
+  usualRatio,
   turns,
   onChange,
 }: {
   choices: DrillChoices;
+  /** Parts of rest that the ladder asks. */
+  usualRatio: number;
   /** Sets there will be in all, of everybody. */
   turns: number;
   onChange: (change: Partial<DrillChoices>) => void;
@@ -148,7 +151,7 @@ export function AmountPart({
         <div className="select">
           <SelectField
             label="Work to rest"
-            value={String(restRatio)}
+            value={String(restRatio ?? usualRatio)}
             options={REST_RATIOS.map((ratio) => [String(ratio), RATIO_WORDS[ratio] ?? ''] as const)}
             onChange={(ratio) => onChange({ restRatio: Number(ratio) })}
           />

@@ -1,6 +1,6 @@
 import { soundKindOf, type Conditions, type StaircaseSteps } from '@orthokin/core/drill';
 import { rungOf, type Rung } from '@orthokin/core/pattern';
-import { DEFAULT_STAIRCASE_RULE, type Rule } from '@orthokin/core/progress';
+import { DEFAULT_STAIRCASE_RULE, EFFORTS, type Rule } from '@orthokin/core/progress';
 import type { DrillSetupReply } from '@orthokin/contract';
 import { useMemo, type ReactElement, type ReactNode } from 'react';
 import styled from 'styled-components';
@@ -114,7 +114,12 @@ export function ChoicesForm({
         onChange={(source) => set({ source })}
       />
       {children}
-      <AmountPart choices={choices} turns={turns} onChange={set} />
+      <AmountPart
+        choices={choices}
+        usualRatio={EFFORTS[setup.ladder.effort].restRatio}
+        turns={turns}
+        onChange={set}
+      />
       {rung && (
         <CheckField isSelected={choices.asRung} onChange={(asRung) => set({ asRung, conditions })}>
           {`Cues as rung ${rung.number} asks: ${askedWords(rung)}`}

@@ -26,7 +26,7 @@ import { PatternPicker } from './PatternPicker.js';
 import { conditionsFor, scheduleFor, shownTargets, type Settled } from './plan-drill.js';
 import { RungPicker } from './RungPicker.js';
 import { RotaPart } from './RotaPart.js';
-import { useChoices } from './useChoices.js';
+import { useChoices, useTestReps } from './useChoices.js';
 import { useRota } from './useRota.js';
 import { useSeed } from './useSeed.js';
 
@@ -146,6 +146,7 @@ function SetUpFor({
   onStart: (settled: Settled, setup: DrillSetupReply) => Promise<void>;
 }): ReactElement {
   const [choices, keep] = useChoices();
+  const testReps = useTestReps();
   const [others, setOthers] = useRota();
   const hands = useHand();
   const { source } = choices;
@@ -180,6 +181,12 @@ function SetUpFor({
             <RungPicker pattern={pattern} own={ownRung} rung={setup.rung} />
           </What>
           <Headline>{athlete.name}, ready when you are.</Headline>
+          {testReps !== null && (
+            <p style={{ margin: '10px 0 0', maxWidth: '60ch' }}>
+              The standard test: the same cues and conditions as every time, so that its times can
+              be held against each other. Only what times it can be chosen.
+            </p>
+          )}
           {athlete.note && <p style={{ margin: '10px 0 0', maxWidth: '60ch' }}>{athlete.note}</p>}
           {colours && <p style={{ margin: '10px 0 0', maxWidth: '60ch' }}>{colours}</p>}
           <Before>

@@ -4,6 +4,7 @@ import { PLAIN_CONDITIONS, type Conditions } from '@orthokin/core/drill';
 import { onScale } from '@orthokin/core/footwork';
 import { seenTargets, type Target } from '@orthokin/core/floor';
 import { rungOf } from '@orthokin/core/pattern';
+import { EFFORTS, type LadderSettings } from '@orthokin/core/progress';
 import type { Result } from '@orthokin/core/result';
 import { DEFAULT_FALSE_START_MS, DEFAULT_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
 import { v7 } from 'uuid';
@@ -17,8 +18,8 @@ export interface DrillChoices {
   /** Seconds of work; used in place of reps where `conditions.workMs` is not null. */
   readonly seconds: number;
   readonly sets: number;
-  /** One part of work to so many of rest. */
-  readonly restRatio: number;
+  /** One part of work to so many of rest; `null` for what the ladder's effort asks. */
+  readonly restRatio: number | null;
   readonly conditions: Conditions;
   /** Order, catch and switch shares are what the rung asks; else what the conditions say. */
   readonly asRung: boolean;
@@ -38,13 +39,19 @@ export const DEFAULT_CHOICES: DrillChoices = {
   reps: 10,
   seconds: 20,
   sets: 1,
-  restRatio: 2,
+  restRatio: null,
   conditions: PLAIN_CONDITIONS,
   asRung: true,
 };
 
 /** Nobody is cued more often than this. */
 const LEAST_CYCLE_MS = 1200;
+
+/** Parts of rest to one of work. */
+export const restRatioOf = (
+  { restRatio }: Pick<DrillChoices, 'restRatio'>,
+  { effort }: Pick<LadderSettings, 'effort'>,
+): number => restRatio ?? EFFORTS[effort].restRatio;
 
 /** How many cues a set can need. */
 export const repsOf = ({ reps, conditions }: DrillChoices): number =>

@@ -7,7 +7,7 @@ import { Button } from '../../parts/Button.js';
 import { Failed } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { useSum } from '../sums/useSum.js';
-import { Working } from '../sums/Working.js';
+import { Working } from '../../parts/working/Working.js';
 import {
   hickSentence,
   medianSentence,

@@ -5,7 +5,7 @@ import { axisLook, tooltipLook } from '../../parts/chart/axes.js';
 import { Chart, type Palette } from '../../parts/chart/Chart.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { useSum } from '../sums/useSum.js';
-import { Working } from '../sums/Working.js';
+import { Working } from '../../parts/working/Working.js';
 import { forecastSentence } from '../words/change-words.js';
 import { limitOf, type Kind } from '../course-view.js';
 

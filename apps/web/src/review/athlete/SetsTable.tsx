@@ -3,7 +3,7 @@ import { COURSE_DURATIONS } from '@orthokin/core/stats';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { dayWords, seconds, timeWords } from '../../parts/format.js';
-import { FiguresTable } from '../FiguresTable.js';
+import { FiguresTable } from '../../parts/FiguresTable.js';
 import type { Kind } from '../course-view.js';
 
 /** Every set of a kind in figures, newest first: what the chart is drawn from. */

@@ -5,7 +5,7 @@ import { durationsOf } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
 import { count, seconds } from '../../parts/format.js';
 import { Quiet } from '../../parts/Text.js';
-import { FiguresTable } from '../FiguresTable.js';
+import { FiguresTable } from '../../parts/FiguresTable.js';
 
 const MOST_SHOWN = 30;
 const TIMES = ['reaction', 'response', 'recovery', 'cycle'] as const;

@@ -4,7 +4,7 @@ import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { PhaseSwatch } from '../../parts/phases.js';
 import { Quiet } from '../../parts/Text.js';
-import { FiguresTable } from '../FiguresTable.js';
+import { FiguresTable } from '../../parts/FiguresTable.js';
 import { differenceSentence, signed } from '../words/set-words.js';
 
 const Sure = styled.strong<{ $longer: boolean }>`

@@ -1,4 +1,4 @@
-import { ArrowUp, Download, Play, Undo2 } from 'lucide-react';
+import { ArrowDown, ArrowUp, Download, Play, Undo2 } from 'lucide-react';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { useClub, useMove } from '../../club/queries.js';
@@ -20,7 +20,8 @@ export function NextSteps({ setId, review }: { setId: string; review: Review }):
   const move = useMove();
   const { set, athlete, decision, currentRung, moved } = review;
   const rung = currentRung ?? set.rung;
-  const canMove = decision?.answer === 'move up' && currentRung === set.rung;
+  const by = decision?.answer === 'move up' ? 1 : decision?.answer === 'ease back' ? -1 : 0;
+  const canMove = by !== 0 && currentRung === set.rung;
   const step = (fromRung: number, toRung: number, basis: 'rule' | 'undo') =>
     move.mutate({
       ...{ athleteId: set.athleteId, patternId: set.patternId, setId },
@@ -33,14 +34,16 @@ export function NextSteps({ setId, review }: { setId: string; review: Review }):
           <Button
             weight="main"
             isDisabled={move.isPending}
-            onPress={() => step(set.rung, set.rung + 1, 'rule')}
+            onPress={() => step(set.rung, set.rung + by, 'rule')}
           >
-            <ArrowUp size={19} aria-hidden /> Move up to rung {set.rung + 1}
+            {by > 0 ? <ArrowUp size={19} aria-hidden /> : <ArrowDown size={19} aria-hidden />}
+            {by > 0 ? 'Move up' : 'Ease back'} to rung {set.rung + by}
           </Button>
         )}
         <ButtonLink to={`/floor/${athlete.id}`} $weight={canMove ? 'plain' : 'main'}>
           <Play size={17} aria-hidden /> Next set, rung {rung}
         </ButtonLink>
+        <ButtonLink to={`/ladder/${set.patternId}/${athlete.id}`}>The ladder</ButtonLink>
         {moved && (
           <Button
             isDisabled={move.isPending}

@@ -9,7 +9,7 @@ import { RungMeter } from '../../parts/RungMeter.js';
 import { Failed } from '../../parts/Notice.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, FONT } from '../../parts/tokens.js';
-import { FiguresTable } from '../FiguresTable.js';
+import { FiguresTable } from '../../parts/FiguresTable.js';
 import {
   changeCell,
   isStuck,

@@ -1,6 +1,6 @@
 import type { ReactElement, ReactNode } from 'react';
 import styled from 'styled-components';
-import { colour, MONO } from '../parts/tokens.js';
+import { colour, MONO } from './tokens.js';
 
 const Scroll = styled.div`
   overflow-x: auto;

@@ -1,9 +1,9 @@
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
-import { Button } from '../../parts/Button.js';
-import { Notice } from '../../parts/Notice.js';
-import { Quiet } from '../../parts/Text.js';
-import type { Working as State } from './useSum.js';
+import { Button } from '../Button.js';
+import { Notice } from '../Notice.js';
+import { Quiet } from '../Text.js';
+import type { Working as State } from './useWorking.js';
 
 const Row = styled.div`
   display: flex;

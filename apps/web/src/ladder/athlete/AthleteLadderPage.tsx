@@ -1,0 +1,152 @@
+import type { AthleteLadderReply, RungMoveReply } from '@orthokin/contract';
+import { ladderPlace } from '@orthokin/core/progress';
+import type { ReactElement } from 'react';
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
+import { useAthleteLadder } from '../../club/queries.js';
+import { ButtonLink } from '../../parts/Button.js';
+import { headline, ruleSentence, trainWords } from '../../parts/decision-words.js';
+import { dayWords } from '../../parts/format.js';
+import { Failed } from '../../parts/Notice.js';
+import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
+import { colour, MIDDLE } from '../../parts/tokens.js';
+import { LadderDrawing } from '../LadderDrawing.js';
+import { demandSentence } from '../words/rung-words.js';
+import { Gauges } from './Gauges.js';
+import { Moves } from './Moves.js';
+import { MoveWays } from './MoveWays.js';
+import { NextRung } from './NextRung.js';
+import { RulePath } from './RulePath.js';
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(320px, 0.62fr) minmax(0, 1fr);
+  gap: 0 44px;
+  align-items: start;
+  margin-top: 14px;
+  .answer {
+    padding-left: 36px;
+    border-left: 1px solid ${colour('rule')};
+  }
+  .says {
+    max-width: 72ch;
+  }
+  section {
+    margin-top: 26px;
+  }
+  @media (max-width: ${MIDDLE}) {
+    grid-template-columns: minmax(0, 1fr);
+    .answer {
+      order: -1;
+      padding: 0 0 22px;
+      border-left: 0;
+      border-bottom: 1px solid ${colour('rule')};
+    }
+  }
+`;
+
+const Ways = styled.p`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+`;
+
+/** The day a rung was left upwards, of the moves that still stand. */
+function metOn(moves: readonly RungMoveReply[], rung: number): string | null {
+  const up = moves.filter(({ fromRung, toRung }) => fromRung === rung && toRung > rung).at(-1);
+  return up ? `met ${dayWords(up.movedAt)}` : null;
+}
+
+/** One athlete on a pattern's ladder: the answer, each gate with its evidence, and what comes next. */
+export function AthleteLadderPage(): ReactElement {
+  const { patternId = '', athleteId = '' } = useParams();
+  const ladder = useAthleteLadder(patternId, athleteId);
+  if (ladder.data) return <OnLadder ladder={ladder.data} />;
+  return (
+    <Page>
+      {ladder.error ? (
+        <Failed error={ladder.error} again={() => void ladder.refetch()} />
+      ) : (
+        <Quiet>Reading the ladder…</Quiet>
+      )}
+    </Page>
+  );
+}
+
+function OnLadder({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
+  const { athlete, pattern, settings, ownLimits, rung, decision, evidence, moves } = ladder;
+  const here = pattern.rungs.find(({ number }) => number === rung);
+  const next = pattern.rungs.find(({ number }) => number === rung + 1);
+  const newest = evidence.at(-1);
+  const isOnThis = ladderPlace(moves.map((move) => ({ ...move, movedAt: new Date(move.movedAt) })));
+  const demand = demandSentence(evidence.flatMap(({ judgement }) => judgement.chances));
+  const train = decision.answer === 'move up' ? null : trainWords(decision.limiting);
+  const { test } = settings;
+  return (
+    <Page>
+      <Quiet>
+        <Link to={`/review/athletes/${athlete.id}`}>{athlete.name}</Link>,{' '}
+        <Link to={`/ladder/${pattern.id}`}>{pattern.name}</Link>
+      </Quiet>
+      <Columns>
+        <div>
+          <LadderDrawing
+            label={`The ladder of ${pattern.name}; ${athlete.name} stands on rung ${rung}`}
+            rungs={pattern.rungs}
+            here={rung}
+            when={({ number }) =>
+              number < rung
+                ? metOn(moves, number)
+                : ownLimits.some((own) => own.rung === number)
+                  ? 'own limits'
+                  : null
+            }
+          />
+          <Quiet style={{ fontSize: 15 }}>
+            {settings.axis === 'alternate' ? 'Speed and complexity in turn' : settings.axis}.
+            Technique before either.
+            {isOnThis.by === null && ' Everybody starts on rung 1.'}
+          </Quiet>
+          <Ways className="no-print">
+            {test && (
+              <ButtonLink to={testLink(athlete.id, pattern.id, test)}>
+                Run the standard test
+              </ButtonLink>
+            )}
+            <ButtonLink to={`/ladder/${pattern.id}/budget?athlete=${athlete.id}`}>
+              How much time is there?
+            </ButtonLink>
+          </Ways>
+        </div>
+        <div className="answer">
+          <Headline>{headline(decision, rung)}</Headline>
+          <p className="says">
+            {ruleSentence(decision)} {demand} {train && `What to train: ${train}`}
+          </p>
+          <MoveWays ladder={ladder} />
+          {newest && here && (
+            <section>
+              <Heading>
+                Gates of the newest set,{' '}
+                <Link to={`/review/${newest.setId}`}>{dayWords(newest.startedAt)}</Link>
+              </Heading>
+              <Gauges judgement={newest.judgement} sources={here.limitSources} />
+            </section>
+          )}
+          <section>
+            <Heading>Evidence so far</Heading>
+            <RulePath decision={decision} evidence={evidence} />
+          </section>
+          {here && next && <NextRung from={here} to={next} />}
+          <Moves moves={moves} />
+        </div>
+      </Columns>
+    </Page>
+  );
+}
+
+const testLink = (
+  athleteId: string,
+  patternId: string,
+  { rung, seed, reps }: { rung: number; seed: number; reps: number },
+): string => `/floor/${athleteId}?pattern=${patternId}&rung=${rung}&seed=${seed}&test=${reps}`;

@@ -1,0 +1,209 @@
+import type { LimitSources } from '@orthokin/core/pattern';
+import type { SetJudgement, TimeGate } from '@orthokin/core/progress';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { lackWords } from '../../parts/decision-words.js';
+import { capital, secondsWithUnit } from '../../parts/format.js';
+import { phaseFill, type Phase } from '../../parts/phases.js';
+import { colour, MIDDLE } from '../../parts/tokens.js';
+import { sourceWords } from '../words/limit-words.js';
+
+const Rows = styled.ul`
+  margin: 0;
+  padding: 0;
+  list-style: none;
+`;
+
+const Row = styled.li`
+  display: grid;
+  grid-template-columns: 130px minmax(120px, 1fr) minmax(220px, 1.3fr);
+  align-items: center;
+  gap: 4px 22px;
+  min-height: 56px;
+  padding: 8px 0;
+  border-top: 1px solid ${colour('rule')};
+  strong {
+    font-weight: 650;
+  }
+  .why {
+    font-size: 15px;
+    color: ${colour('quiet')};
+  }
+  .met {
+    color: ${colour('good')};
+    font-weight: 700;
+  }
+  .not {
+    color: ${colour('bad')};
+    font-weight: 700;
+  }
+  svg {
+    display: block;
+    width: 100%;
+    height: 30px;
+  }
+  @media (max-width: ${MIDDLE}) {
+    grid-template-columns: 110px minmax(0, 1fr);
+    .says {
+      grid-column: 1 / -1;
+    }
+  }
+`;
+
+const WIDTH = 300;
+
+/** A bar against the tick it is held to; both as shares of the gauge's length. */
+function Bar({ share, tick, fill }: { share: number; tick: number; fill: string }): ReactElement {
+  const at = (value: number) => WIDTH * Math.min(1, Math.max(0, value));
+  return (
+    <svg viewBox={`0 0 ${WIDTH} 30`} preserveAspectRatio="none" aria-hidden>
+      <rect y={10} width={WIDTH} height={10} fill={colour('rule')} opacity={0.55} />
+      <rect y={10} width={at(share)} height={10} fill={fill} />
+      <rect x={at(tick) - 1.5} y={2} width={3} height={26} fill={colour('ink')} />
+    </svg>
+  );
+}
+
+function Gauge({
+  name,
+  share,
+  tick,
+  fill,
+  met,
+  says,
+  why,
+}: {
+  name: string;
+  share: number;
+  tick: number;
+  fill: string;
+  /** `null` where it is too close to call, or nothing is known. */
+  met: boolean | null;
+  says: string;
+  why?: string | undefined;
+}): ReactElement {
+  return (
+    <Row>
+      <strong>{name}</strong>
+      <Bar share={share} tick={tick} fill={fill} />
+      <span className="says">
+        {met !== null && <span className={met ? 'met' : 'not'}>{met ? 'met' : 'not yet'}</span>}
+        {met !== null && ' · '}
+        {says}
+        {why && (
+          <>
+            <br />
+            <span className="why">{why}</span>
+          </>
+        )}
+      </span>
+    </Row>
+  );
+}
+
+/** Limits end where four fifths of a gauge are. */
+const LIMIT_AT = 0.8;
+
+const PHASE_OF: Readonly<Partial<Record<TimeGate['gate'], Phase>>> = {
+  reaction: 'reaction',
+  recovery: 'recovery',
+};
+
+function TimeGauge({
+  gate,
+  of,
+  source,
+}: {
+  gate: TimeGate;
+  of: number;
+  source: string;
+}): ReactElement {
+  const { gate: name, limitMs, overMs, passes, needed, tooClose, verdict } = gate;
+  const phase = PHASE_OF[name];
+  const close = tooClose > 0 ? `, ${tooClose} too close to call` : '';
+  return (
+    <Gauge
+      name={capital(name)}
+      share={(LIMIT_AT * (limitMs + overMs)) / limitMs}
+      tick={LIMIT_AT}
+      fill={phase ? phaseFill(phase) : colour('ink')}
+      met={verdict === 'too close to call' ? null : verdict === 'pass'}
+      says={`${passes} of ${of} inside ${secondsWithUnit(limitMs)}${close}, ${needed} needed`}
+      why={source}
+    />
+  );
+}
+
+/** Every gate of a set as a bar against its limit, with the evidence and where the limit is from. */
+export function Gauges({
+  judgement: { times, validReps, technique, falseStarts, held, spread },
+  sources,
+}: {
+  judgement: SetJudgement;
+  sources: LimitSources;
+}): ReactElement {
+  const { cuedReps } = technique;
+  const isWatched = technique.watched.length > 0;
+  return (
+    <Rows aria-label="Gates">
+      {times.map((gate) => (
+        <TimeGauge
+          key={gate.gate}
+          gate={gate}
+          of={validReps.reps}
+          source={sourceWords(sources[gate.gate])}
+        />
+      ))}
+      <Gauge
+        name="Technique"
+        share={cuedReps > 0 ? technique.clean / cuedReps : 0}
+        tick={cuedReps > 0 ? technique.needed / cuedReps : LIMIT_AT}
+        fill={phaseFill('load')}
+        met={isWatched ? technique.met : null}
+        says={
+          isWatched
+            ? `${technique.clean} of ${cuedReps} without ${technique.watched.join(' or ')}, ${technique.needed} needed`
+            : 'nobody watched for faults: choose one or two before the set'
+        }
+      />
+      <Gauge
+        name="Went early"
+        share={cuedReps > 0 ? falseStarts.falseStarts / cuedReps / 0.5 : 0}
+        tick={cuedReps > 0 ? falseStarts.allowed / cuedReps / 0.5 : 0}
+        fill={phaseFill('split')}
+        met={falseStarts.met}
+        says={`${falseStarts.falseStarts} of ${falseStarts.cuedReps}, ${falseStarts.allowed} allowed`}
+      />
+      {held && (
+        <Gauge
+          name="Catch trials"
+          share={held.held / held.trials}
+          tick={held.needed / held.trials}
+          fill={phaseFill('ready margin')}
+          met={held.met}
+          says={`${held.held} of ${held.trials} held, ${held.needed} needed`}
+        />
+      )}
+      {spread && (
+        <Gauge
+          name="Spread"
+          share={(LIMIT_AT * spread.share) / spread.most}
+          tick={LIMIT_AT}
+          fill={phaseFill('stance')}
+          met={spread.met}
+          says={`${Math.round(100 * spread.share)} % of the median, ${Math.round(100 * spread.most)} % allowed`}
+        />
+      )}
+      {!validReps.met && (
+        <Gauge
+          name="Reps"
+          share={validReps.reps / validReps.needed}
+          tick={1}
+          fill={colour('quiet')}
+          met={false}
+          says={lackWords(validReps)}
+        />
+      )}
+    </Rows>
+  );
+}

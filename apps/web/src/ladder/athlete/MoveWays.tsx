@@ -1,0 +1,160 @@
+import type { AthleteLadderReply, RungMoveBody } from '@orthokin/contract';
+import { ArrowDown, ArrowUp, Play, Undo2 } from 'lucide-react';
+import { useState, type ReactElement } from 'react';
+import { Dialog, Heading as DialogHeading } from 'react-aria-components';
+import styled from 'styled-components';
+import { useMove } from '../../club/queries.js';
+import { Button, ButtonLink } from '../../parts/Button.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { TextField } from '../../parts/form/TextField.js';
+import { Notice } from '../../parts/Notice.js';
+import { Sheet } from '../../parts/Sheet.js';
+import { Quiet } from '../../parts/Text.js';
+
+const Ways = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  margin: 18px 0 8px;
+`;
+
+const Form = styled.form`
+  display: grid;
+  gap: 14px;
+`;
+
+/** The answer followed, overruled, or a move by hand; and the newest move taken back. */
+export function MoveWays({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
+  const { athlete, pattern, rung, decision, evidence, moves } = ladder;
+  const move = useMove();
+  const [isOpen, setOpen] = useState(false);
+  const newest = evidence.at(-1)?.setId ?? null;
+  const last = standingMove(moves);
+  const where = { athleteId: athlete.id, patternId: pattern.id };
+  const step = decision.answer === 'move up' ? 1 : decision.answer === 'ease back' ? -1 : 0;
+  const send = (change: Pick<RungMoveBody, 'toRung' | 'basis' | 'setId' | 'reason'>) =>
+    move.mutate({ ...where, fromRung: rung, ...change }, { onSuccess: () => setOpen(false) });
+  return (
+    <>
+      <Ways className="no-print">
+        {step !== 0 && newest && (
+          <Button
+            weight="main"
+            isDisabled={move.isPending}
+            onPress={() => send({ toRung: rung + step, basis: 'rule', setId: newest })}
+          >
+            {step > 0 ? <ArrowUp size={19} aria-hidden /> : <ArrowDown size={19} aria-hidden />}
+            {step > 0 ? 'Move up' : 'Ease back'} to rung {rung + step}
+          </Button>
+        )}
+        <ButtonLink
+          to={`/floor/${athlete.id}?pattern=${pattern.id}`}
+          $weight={step !== 0 ? 'plain' : 'main'}
+        >
+          <Play size={17} aria-hidden /> Next set on rung {rung}
+        </ButtonLink>
+        <Button onPress={() => setOpen(true)}>Decide otherwise</Button>
+        {last && (
+          <Button
+            isDisabled={move.isPending}
+            onPress={() => send({ toRung: last.fromRung, basis: 'undo', setId: last.setId })}
+          >
+            <Undo2 size={18} aria-hidden /> Undo the last move
+          </Button>
+        )}
+      </Ways>
+      {move.error && <Notice>{move.error.message}</Notice>}
+      <Sheet isOpen={isOpen} onOpenChange={setOpen} isDismissable>
+        <Otherwise
+          ladder={ladder}
+          isPending={move.isPending}
+          onMove={(toRung, reason) =>
+            newest && step !== 0
+              ? send({ toRung, reason, basis: 'overrule', setId: newest })
+              : send({ toRung, reason, basis: 'hand', setId: null })
+          }
+          onClose={() => setOpen(false)}
+        />
+      </Sheet>
+    </>
+  );
+}
+
+/** The move that led to where the athlete stands, that an undo would take back. */
+function standingMove(
+  moves: AthleteLadderReply['moves'],
+): AthleteLadderReply['moves'][number] | undefined {
+  const kept: AthleteLadderReply['moves'] = [];
+  for (const move of moves) {
+    if (move.basis === 'undo') kept.pop();
+    else kept.push(move);
+  }
+  return kept.at(-1);
+}
+
+/** Another rung than the rule says, or the same, with the reason that is kept. */
+function Otherwise({
+  ladder: { athlete, pattern, rung, decision },
+  isPending,
+  onMove,
+  onClose,
+}: {
+  ladder: AthleteLadderReply;
+  isPending: boolean;
+  onMove: (toRung: number, reason: string) => void;
+  onClose: () => void;
+}): ReactElement {
+  const [toRung, setToRung] = useState(rung);
+  const [reason, setReason] = useState('');
+  const step = decision.answer === 'move up' ? 1 : decision.answer === 'ease back' ? -1 : 0;
+  // What the rule says itself needs no overruling; and staying where nothing moves is no move.
+  const rungs = pattern.rungs.filter(({ number }) =>
+    step === 0 ? number !== rung : number !== rung + step,
+  );
+  const chosen = rungs.some(({ number }) => number === toRung) ? toRung : rungs[0]?.number;
+  return (
+    <Dialog>
+      <DialogHeading slot="title">Where should {athlete.name} be?</DialogHeading>
+      <Form
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (chosen !== undefined && reason !== '') onMove(chosen, reason);
+        }}
+      >
+        <SelectField
+          label="Rung"
+          value={String(chosen)}
+          options={rungs.map(
+            ({ number, name }) =>
+              [
+                String(number),
+                number === rung ? `keep on rung ${number}: ${name}` : `rung ${number}: ${name}`,
+              ] as const,
+          )}
+          onChange={(number) => setToRung(Number(number))}
+        />
+        <TextField
+          label="Reason (kept with the move)"
+          value={reason}
+          maxLength={300}
+          rows={2}
+          onChange={setReason}
+          required
+        />
+        <Quiet style={{ fontSize: 15 }}>
+          What was shown so far is then used up: the next answer rests on new sets.
+        </Quiet>
+        <span style={{ display: 'flex', gap: 10 }}>
+          <Button
+            weight="main"
+            type="submit"
+            isDisabled={isPending || reason === '' || chosen === undefined}
+          >
+            {chosen === rung ? `Keep on rung ${rung}` : `Put on rung ${chosen ?? ''}`}
+          </Button>
+          <Button onPress={onClose}>Leave as it is</Button>
+        </span>
+      </Form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,55 @@
+import type { RungMoveReply } from '@orthokin/contract';
+import type { ReactElement } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { headline } from '../../parts/decision-words.js';
+import { dayWords } from '../../parts/format.js';
+import { Heading, Quiet } from '../../parts/Text.js';
+import { colour } from '../../parts/tokens.js';
+import { moveWords } from '../words/rung-words.js';
+
+const List = styled.ol`
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  li {
+    display: grid;
+    grid-template-columns: 110px 1fr;
+    gap: 0 14px;
+    padding: 8px 0;
+    border-top: 1px solid ${colour('rule')};
+  }
+  small {
+    display: block;
+    font-size: 15px;
+    color: ${colour('quiet')};
+  }
+`;
+
+/** Every move, the newest first, with what the rule said and why it was not followed. */
+export function Moves({ moves }: { moves: readonly RungMoveReply[] }): ReactElement {
+  return (
+    <section>
+      <Heading>History of moves</Heading>
+      {moves.length === 0 && <Quiet>None yet: everybody starts on rung 1.</Quiet>}
+      <List>
+        {[...moves].reverse().map((move) => (
+          <li key={move.id}>
+            <span>{dayWords(move.movedAt)}</span>
+            <span>
+              {move.setId ? (
+                <Link to={`/review/${move.setId}`}>{moveWords(move)}</Link>
+              ) : (
+                moveWords(move)
+              )}
+              {move.reason && <small>“{move.reason}”</small>}
+              {move.decision && move.basis === 'overrule' && (
+                <small>The rule said: {headline(move.decision, move.fromRung)}</small>
+              )}
+            </span>
+          </li>
+        ))}
+      </List>
+    </section>
+  );
+}

@@ -1,0 +1,237 @@
+import type { AthleteLadderReply, LadderReply } from '@orthokin/contract';
+import { problemSentence } from '@orthokin/core/result';
+import { useMemo, type ReactElement } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import styled from 'styled-components';
+import { useAthleteLadder, useLadder } from '../../club/queries.js';
+import { useRemembered } from '../../log/useRemembered.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { seconds } from '../../parts/format.js';
+import { FiguresTable } from '../../parts/FiguresTable.js';
+import { Failed } from '../../parts/Notice.js';
+import { FloorPlan } from '../../parts/plan/FloorPlan.js';
+import { Headline, Page, Quiet } from '../../parts/Text.js';
+import { colour, MIDDLE } from '../../parts/tokens.js';
+import { ownSpeedSentence, plainSentence, reachSentence } from './budget-words.js';
+import { FlightForm } from './FlightForm.js';
+import {
+  targetBudget,
+  usualPlan,
+  type OwnSpeed,
+  type RallyPlan,
+  type TargetBudget,
+} from './plan.js';
+import { SetLimits } from './SetLimits.js';
+import { useOwnSpeed } from './useOwnSpeed.js';
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(300px, 0.6fr) minmax(0, 1fr);
+  gap: 26px 44px;
+  align-items: start;
+  margin-top: 22px;
+  .plan {
+    max-width: 330px;
+  }
+  .plan svg {
+    max-height: 360px;
+  }
+  .figures {
+    display: grid;
+    gap: 22px;
+    padding-left: 36px;
+    border-left: 1px solid ${colour('rule')};
+  }
+  ul {
+    margin: 0;
+    padding-left: 20px;
+    max-width: 76ch;
+  }
+  @media (max-width: ${MIDDLE}) {
+    grid-template-columns: minmax(0, 1fr);
+    .figures {
+      order: -1;
+      padding: 0;
+      border: 0;
+    }
+  }
+`;
+
+/** How much time there is to each target, whether it is enough, and that as limits. */
+export function BudgetPage(): ReactElement {
+  const { patternId = '' } = useParams();
+  const [params, setParams] = useSearchParams();
+  const athleteId = params.get('athlete') ?? '';
+  const ladder = useLadder(patternId);
+  const own = useAthleteLadder(patternId, athleteId);
+  const choose = (id: string) => {
+    if (id === 'everyone') params.delete('athlete');
+    else params.set('athlete', id);
+    setParams(params, { replace: true });
+  };
+  const error = ladder.error ?? own.error;
+  if (!ladder.data || (athleteId !== '' && !own.data))
+    return (
+      <Page>
+        {error ? (
+          <Failed error={error} again={() => void ladder.refetch()} />
+        ) : (
+          <Quiet>Reading the ladder…</Quiet>
+        )}
+      </Page>
+    );
+  return <Budgets ladder={ladder.data} own={own.data ?? null} onChoose={choose} />;
+}
+
+/** The answer: what is out of reach, or how much is to spare where it is tightest. */
+function headline(budgets: readonly TargetBudget[], own: OwnSpeed | null, name: string): string {
+  const flights = budgets.flatMap(({ flight, letter }) =>
+    flight.ok ? [{ letter, ms: 1000 * flight.value.timeS }] : [],
+  );
+  const [least] = [...flights].sort((a, b) => a.ms - b.ms);
+  if (!least) return 'How much time is there?';
+  if (!own) return `${seconds(least.ms)} s to ${least.letter}, where there is least.`;
+  const out = budgets.filter(({ feasible }) => feasible?.verdict === 'no');
+  if (out.length > 0)
+    return `${out.map(({ letter }) => letter).join(', ')} ${out.length === 1 ? 'is' : 'are'} out of ${name}’s reach at this speed.`;
+  const [tight] = [...budgets].sort(
+    (a, b) => (a.feasible?.spareMs ?? 0) - (b.feasible?.spareMs ?? 0),
+  );
+  return `Every target is in ${name}’s reach; ${tight?.letter ?? ''} leaves least, ${seconds(tight?.feasible?.spareMs ?? 0)} s.`;
+}
+
+function Budgets({
+  ladder,
+  own,
+  onChoose,
+}: {
+  ladder: LadderReply;
+  own: AthleteLadderReply | null;
+  onChoose: (athleteId: string) => void;
+}): ReactElement {
+  const { pattern, everyone } = ladder;
+  const [plan, keep] = useRemembered<RallyPlan>(`rally-${pattern.id}`, usualPlan(pattern));
+  const speed = useOwnSpeed(own?.athlete.id ?? '', pattern);
+  const ownSpeed = own && speed?.ok ? speed.value : null;
+  const budgets = useMemo(
+    () => pattern.targets.map((target) => targetBudget(target, plan, ownSpeed)),
+    [pattern, plan, ownSpeed],
+  );
+  const name = own?.athlete.name ?? '';
+  const plain = plainSentence(budgets);
+  return (
+    <Page>
+      <Quiet>
+        <Link to={`/ladder/${pattern.id}${own ? `/${own.athlete.id}` : ''}`}>
+          The ladder of {pattern.name}
+        </Link>
+      </Quiet>
+      <Headline>{headline(budgets, ownSpeed, name)}</Headline>
+      {plain && <p style={{ margin: '10px 0 0', maxWidth: '76ch' }}>{plain}</p>}
+      <Columns>
+        <div>
+          <div style={{ marginBottom: 18 }}>
+            <SelectField
+              label="For"
+              value={own?.athlete.id ?? 'everyone'}
+              options={[
+                ['everyone', 'everyone on this ladder'] as const,
+                ...everyone.map(({ athlete }) => [athlete.id, athlete.name] as const),
+              ]}
+              onChange={onChoose}
+            />
+          </div>
+          <FlightForm plan={plan} onChange={keep} />
+        </div>
+        <div className="figures">
+          <FiguresTable caption="Time there is to each target, seconds; plain is distance over speed">
+            <thead>
+              <tr>
+                <th scope="col">target</th>
+                <th scope="col">flies, m</th>
+                <th scope="col">response</th>
+                <th scope="col">plain</th>
+                <th scope="col">off by</th>
+                <th scope="col">recovery</th>
+                {ownSpeed && (
+                  <>
+                    <th scope="col">needs</th>
+                    <th scope="col">spare</th>
+                  </>
+                )}
+              </tr>
+            </thead>
+            <tbody>
+              {budgets.map((budget) => (
+                <BudgetRow key={budget.letter} budget={budget} withOwn={ownSpeed !== null} />
+              ))}
+            </tbody>
+          </FiguresTable>
+          {own && speed && (
+            <div>
+              <Quiet style={{ marginBottom: 8, maxWidth: '76ch' }}>
+                {speed.ok
+                  ? ownSpeedSentence(name, speed.value)
+                  : `No line of ${name}’s own yet: ${problemSentence(speed.problem)}`}
+              </Quiet>
+              {ownSpeed && (
+                <ul>
+                  {budgets.map((budget) => (
+                    <li key={budget.letter}>{reachSentence(budget, name)}</li>
+                  ))}
+                </ul>
+              )}
+            </div>
+          )}
+          <SetLimits
+            key={own?.athlete.id ?? 'everyone'}
+            pattern={pattern}
+            settled={own ?? ladder}
+            plan={plan}
+            budgets={budgets}
+          />
+          <div className="plan">
+            <FloorPlan
+              pattern={pattern}
+              label={`The floor with the time there is to each target`}
+              legend={(letter) => {
+                const flight = budgets.find((each) => each.letter === letter)?.flight;
+                return flight?.ok ? [`${seconds(1000 * flight.value.timeS)} s`] : [];
+              }}
+            />
+          </div>
+        </div>
+      </Columns>
+    </Page>
+  );
+}
+
+const ms = (value: number | undefined): string => (value === undefined ? '–' : seconds(value));
+
+function BudgetRow({
+  budget: { letter, name, wayM, flight, recovery, feasible },
+  withOwn,
+}: {
+  budget: TargetBudget;
+  withOwn: boolean;
+}): ReactElement {
+  const flown = flight.ok ? flight.value : undefined;
+  return (
+    <tr>
+      <th scope="row">
+        {letter}, {name}
+      </th>
+      <td>{wayM.toFixed(1)}</td>
+      <td>{ms(flown && 1000 * flown.timeS)}</td>
+      <td>{ms(flown && 1000 * flown.plainTimeS)}</td>
+      <td>{flown ? `+${Math.round(100 * flown.plainOffShare)} %` : '–'}</td>
+      <td>{ms(recovery.ok ? recovery.value.totalMs : undefined)}</td>
+      {withOwn && (
+        <>
+          <td>{ms(feasible?.needsMs)}</td>
+          <td>{ms(feasible?.spareMs).replace('-', '−')}</td>
+        </>
+      )}
+    </tr>
+  );
+}

@@ -1,0 +1,179 @@
+import {
+  fromMetresPerSecond,
+  PROJECTILES,
+  SPEED_UNITS,
+  toMetresPerSecond,
+  type SpeedUnit,
+} from '@orthokin/core/budget';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { CheckField } from '../../parts/form/CheckField.js';
+import { NumberField } from '../../parts/form/NumberFields.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { Heading, Quiet } from '../../parts/Text.js';
+import type { RallyPlan } from './plan.js';
+
+const Fields = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+  gap: 12px 16px;
+  align-items: end;
+  margin: 0 0 18px;
+  .wide {
+    grid-column: 1 / -1;
+  }
+`;
+
+const UNITS = Object.keys(SPEED_UNITS) as SpeedUnit[];
+const USUAL_WALL_M = 5;
+
+/** What flies, how fast, and from where. */
+export function FlightForm({
+  plan,
+  onChange,
+}: {
+  plan: RallyPlan;
+  onChange: (plan: RallyPlan) => void;
+}): ReactElement {
+  const { projectile, speed, ownSpeed, unit, coming, handlingMs } = plan;
+  const set = (change: Partial<RallyPlan>) => onChange({ ...plan, ...change });
+  const comes = (change: Partial<RallyPlan['coming']>) => set({ coming: { ...coming, ...change } });
+  const air = (change: Partial<RallyPlan['projectile']>) =>
+    set({ projectile: { ...projectile, ...change } });
+  const speedField = (label: string, value: number, change: (speed: number) => void) => (
+    <NumberField
+      label={label}
+      unit={unit}
+      decimals={unit === 'm/s' ? 1 : 0}
+      min={1}
+      max={500}
+      value={fromMetresPerSecond(value, unit)}
+      onChange={(given) => change(toMetresPerSecond(given, unit))}
+    />
+  );
+  return (
+    <>
+      <Heading>What flies</Heading>
+      <Fields>
+        <SelectField
+          label="It is a"
+          value={projectile.name}
+          options={PROJECTILES.map(({ name }) => name)}
+          onChange={(name) =>
+            set({ projectile: PROJECTILES.find((each) => each.name === name) ?? projectile })
+          }
+        />
+        <NumberField
+          label="Mass"
+          unit="g"
+          decimals={1}
+          min={0.5}
+          max={2000}
+          value={1000 * projectile.massKg}
+          onChange={(grams) => air({ massKg: grams / 1000 })}
+        />
+        <NumberField
+          label="Diameter"
+          unit="mm"
+          min={5}
+          max={400}
+          value={1000 * projectile.diameterM}
+          onChange={(mm) => air({ diameterM: mm / 1000 })}
+        />
+        <NumberField
+          label="Drag coefficient"
+          unit=""
+          decimals={2}
+          min={0.05}
+          max={2}
+          value={projectile.dragCoefficient}
+          onChange={(dragCoefficient) => air({ dragCoefficient })}
+        />
+      </Fields>
+      <Heading>How it comes</Heading>
+      <Fields>
+        {speedField('Speed off the opponent', speed, (given) => set({ speed: given }))}
+        <SelectField
+          label="Speeds in"
+          value={unit}
+          options={UNITS}
+          onChange={(chosen) => set({ unit: chosen })}
+        />
+        <NumberField
+          label="Opponent, forward of home"
+          unit="m"
+          decimals={1}
+          min={-40}
+          max={40}
+          value={coming.opponent.y}
+          onChange={(y) => comes({ opponent: { ...coming.opponent, y } })}
+        />
+        <NumberField
+          label="Opponent, to the right"
+          unit="m"
+          decimals={1}
+          min={-30}
+          max={30}
+          value={coming.opponent.x}
+          onChange={(x) => comes({ opponent: { ...coming.opponent, x } })}
+        />
+        <div className="wide">
+          <CheckField
+            isSelected={coming.wallForwardM !== null}
+            onChange={(isOff) => comes({ wallForwardM: isOff ? USUAL_WALL_M : null })}
+          >
+            It comes off a wall
+          </CheckField>
+        </div>
+        {coming.wallForwardM !== null && (
+          <NumberField
+            label="Wall, forward of home"
+            unit="m"
+            decimals={1}
+            min={0.5}
+            max={40}
+            value={coming.wallForwardM}
+            onChange={(wallForwardM) => comes({ wallForwardM })}
+          />
+        )}
+        {coming.wallForwardM === null && (
+          <NumberField
+            label="Bounces before contact (0: not)"
+            unit="m"
+            decimals={1}
+            min={0}
+            max={20}
+            value={coming.bounceBeforeM ?? 0}
+            onChange={(m) => comes({ bounceBeforeM: m === 0 ? null : m })}
+          />
+        )}
+        {(coming.wallForwardM !== null || coming.bounceBeforeM !== null) && (
+          <NumberField
+            label={coming.wallForwardM === null ? 'Bounce keeps speed' : 'Wall keeps speed'}
+            unit="%"
+            min={5}
+            max={100}
+            value={100 * coming.speedKept}
+            onChange={(percent) => comes({ speedKept: percent / 100 })}
+          />
+        )}
+      </Fields>
+      <Heading>And back</Heading>
+      <Fields>
+        {speedField('Speed off the athlete', ownSpeed, (given) => set({ ownSpeed: given }))}
+        <NumberField
+          label="Opponent’s handling"
+          unit="s"
+          decimals={2}
+          min={0}
+          max={5}
+          value={handlingMs / 1000}
+          onChange={(s) => set({ handlingMs: 1000 * s })}
+        />
+      </Fields>
+      <Quiet style={{ fontSize: 15 }}>
+        Typical values, air at 1.2 kg/m³, level flight. Change what you know better.
+      </Quiet>
+    </>
+  );
+}

@@ -1,0 +1,72 @@
+import { useCallback, type ReactElement } from 'react';
+import { axisLook, tooltipLook } from '../../parts/chart/axes.js';
+import { Chart, type Palette } from '../../parts/chart/Chart.js';
+import { PHASE_COLOURS } from '../../parts/phases.js';
+import { percent } from './rules-words.js';
+import { TRUE_RATES, type RulesAnswer } from './simulate.js';
+
+const LOOKS = [
+  { symbol: 'circle', type: 'solid' },
+  { symbol: 'diamond', type: 'dashed' },
+] as const;
+
+/** Share moved up against the true pass rate, both rules on one chart. */
+export function RulesChart({
+  answer,
+  names,
+  readyRate,
+}: {
+  answer: RulesAnswer;
+  names: readonly string[];
+  readyRate: number;
+}): ReactElement {
+  const option = useCallback(
+    (palette: Palette) => ({
+      grid: { left: 56, right: 20, top: 70, bottom: 46 },
+      legend: { top: 0, left: 0, textStyle: { color: palette.ink, fontSize: 15 }, data: names },
+      tooltip: {
+        ...tooltipLook(palette),
+        formatter: ({ seriesName, value }: { seriesName: string; value: [number, number] }) =>
+          `${seriesName}: ${value[1].toFixed(1)} % moved up at ${value[0]} %`,
+      },
+      xAxis: {
+        ...{ type: 'value', min: 50, max: 95, name: 'true share of reps passed, %' },
+        ...{
+          nameLocation: 'middle',
+          nameGap: 28,
+          ...axisLook(palette),
+          splitLine: { show: false },
+        },
+      },
+      yAxis: { type: 'value', min: 0, max: 100, name: 'moved up, %', ...axisLook(palette) },
+      series: answer.map((outcomes, i) => ({
+        ...{ type: 'line', name: names[i], symbol: LOOKS[i]?.symbol, symbolSize: 9 },
+        itemStyle: { color: i === 0 ? palette.ink : PHASE_COLOURS.travel },
+        lineStyle: { width: 2.5, type: LOOKS[i]?.type },
+        data: outcomes.map(({ moved }, at) => [100 * (TRUE_RATES[at] ?? NaN), 100 * moved]),
+        ...(i === 0 && {
+          markLine: {
+            ...{ symbol: 'none', silent: true, data: [{ xAxis: 100 * readyRate }] },
+            label: { formatter: 'ready', color: palette.quiet, fontSize: 14, distance: 12 },
+            lineStyle: { color: palette.quiet, type: 'dotted' },
+          },
+        }),
+      })),
+    }),
+    [answer, names, readyRate],
+  );
+  const summary = answer
+    .map(
+      (outcomes, i) =>
+        `${names[i] ?? ''}: ${outcomes.map(({ moved }, at) => `${percent(moved)} at ${percent(TRUE_RATES[at] ?? 0)}`).join(', ')}`,
+    )
+    .join('. ');
+  return (
+    <Chart
+      option={option}
+      summary={`Share of athletes moved up by their true share of passed reps. ${summary}.`}
+      height={340}
+      caption="Left of the line marked ready a move comes too soon; right of it, not moving holds back."
+    />
+  );
+}

@@ -1,0 +1,207 @@
+import {
+  checkRule,
+  DEFAULT_COUNT_RULE,
+  DEFAULT_SEQUENTIAL_RULE,
+  USUAL_COURSE,
+  type CourseSettings,
+  type Rule,
+} from '@orthokin/core/progress';
+import { useMemo, useState, type ReactElement } from 'react';
+import styled from 'styled-components';
+import { useRemembered } from '../../log/useRemembered.js';
+import { NumberField } from '../../parts/form/NumberFields.js';
+import { FiguresTable } from '../../parts/FiguresTable.js';
+import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
+import { colour, MIDDLE } from '../../parts/tokens.js';
+import { Working } from '../../parts/working/Working.js';
+import { RuleForm } from '../rungs/RuleForm.js';
+import { comparisonSentence, percent, ruleVerdict, setsWords, shareWords } from './rules-words.js';
+import { RulesChart } from './RulesChart.js';
+import { TRUE_RATES, type RulesAnswer, type RulesQuestion } from './simulate.js';
+import { useRules } from './useSimulation.js';
+import { WishPart } from './WishPart.js';
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(300px, 0.6fr) minmax(0, 1fr);
+  gap: 26px 44px;
+  align-items: start;
+  margin-top: 22px;
+  section + section,
+  [role='group'] + [role='group'],
+  section + [role='group'],
+  [role='group'] + section {
+    margin-top: 24px;
+    padding-top: 20px;
+    border-top: 1px solid ${colour('rule')};
+  }
+  .fields {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+    gap: 12px 16px;
+    align-items: end;
+  }
+  .found {
+    display: grid;
+    gap: 18px;
+  }
+  @media (max-width: ${MIDDLE}) {
+    grid-template-columns: minmax(0, 1fr);
+    .found {
+      order: -1;
+    }
+  }
+`;
+
+/** Enough for a share to be sure to about two points. */
+const ATHLETES = 4000;
+
+const NAMES = ['Rule A', 'Rule B'] as const;
+
+/** What would this rule do? Two rules followed over simulated athletes whose true pass rate is known. */
+export function RulesPage(): ReactElement {
+  const [rules, keepRules] = useRemembered<readonly [Rule, Rule]>('compared-rules', [
+    DEFAULT_COUNT_RULE,
+    DEFAULT_SEQUENTIAL_RULE,
+  ]);
+  const [settings, setSettings] = useState<CourseSettings>(USUAL_COURSE);
+  const [learning, setLearning] = useState(0);
+  const question = useMemo(
+    (): RulesQuestion | null =>
+      rules.every((rule) => checkRule(rule).ok)
+        ? { kind: 'rules', rules, settings, learning, athletes: ATHLETES }
+        : null,
+    [rules, settings, learning],
+  );
+  const working = useRules(question);
+  const [last, setLast] = useState<RulesAnswer | null>(null);
+  if (working.answer && working.answer !== last) setLast(working.answer);
+  const answer = working.answer ?? last;
+  const set = (change: Partial<CourseSettings>) => setSettings({ ...settings, ...change });
+  const whole = { unit: '', min: 1 } as const;
+  return (
+    <Page>
+      <Headline>{(answer && comparisonSentence(answer)) ?? 'What would this rule do?'}</Headline>
+      {answer && (
+        <p style={{ margin: '10px 0 0', maxWidth: '80ch' }}>
+          {NAMES.map((name, i) => ruleVerdict(name, answer[i] ?? [])).join(' ')}
+        </p>
+      )}
+      <Columns>
+        <div>
+          {NAMES.map((name, i) => (
+            <RuleForm
+              key={name}
+              label={name}
+              rule={rules[i] ?? DEFAULT_COUNT_RULE}
+              onChange={(rule) => keepRules(i === 0 ? [rule, rules[1]] : [rules[0], rule])}
+            />
+          ))}
+          <section>
+            <Heading>The course</Heading>
+            <div className="fields">
+              <NumberField
+                {...whole}
+                label="Reps a set"
+                min={4}
+                max={60}
+                value={settings.repsPerSet}
+                onChange={(reps) =>
+                  set({
+                    repsPerSet: Math.round(reps),
+                    passesNeeded: Math.min(settings.passesNeeded, Math.round(reps)),
+                  })
+                }
+              />
+              <NumberField
+                {...whole}
+                label="Passes that pass a set"
+                max={settings.repsPerSet}
+                value={settings.passesNeeded}
+                onChange={(passes) => set({ passesNeeded: Math.round(passes) })}
+              />
+              <NumberField
+                {...whole}
+                label="Sets a day"
+                max={10}
+                value={settings.setsPerDay}
+                onChange={(sets) => set({ setsPerDay: Math.round(sets) })}
+              />
+              <NumberField
+                {...whole}
+                label="Sets in all"
+                max={60}
+                value={settings.withinSets}
+                onChange={(sets) => set({ withinSets: Math.round(sets) })}
+              />
+              <NumberField
+                label="Ready at"
+                unit="%"
+                min={50}
+                max={99}
+                value={100 * settings.readyRate}
+                onChange={(given) => set({ readyRate: given / 100 })}
+              />
+              <NumberField
+                label="Learnt with each set"
+                unit="%"
+                min={0}
+                max={50}
+                value={100 * learning}
+                onChange={(given) => setLearning(given / 100)}
+              />
+            </div>
+          </section>
+        </div>
+        <div className="found">
+          <Working of={working} what="simulation" />
+          {answer && (
+            <>
+              <RulesChart answer={answer} names={NAMES} readyRate={settings.readyRate} />
+              <OutcomeTable answer={answer} />
+              <Quiet style={{ fontSize: 15, maxWidth: '76ch' }}>
+                {ATHLETES} simulated athletes for each true share of passed reps
+                {learning > 0 ? ', which then grows with every set' : ''}; ± is two standard errors.
+                Sets: the median of those moved up, and the middle half. A staircase plays sets of
+                at least 30 reps: it needs its turns.
+              </Quiet>
+            </>
+          )}
+          <WishPart settings={settings} onTake={(rule) => keepRules([rules[0], rule])} />
+        </div>
+      </Columns>
+    </Page>
+  );
+}
+
+const OutcomeTable = ({ answer }: { answer: RulesAnswer }): ReactElement => (
+  <FiguresTable caption="Moved up, percent, and after how many sets">
+    <thead>
+      <tr>
+        <th scope="col">passes</th>
+        {NAMES.flatMap((name) => [
+          <th key={name} scope="col">
+            {name}
+          </th>,
+          <th key={`${name} sets`} scope="col">
+            sets
+          </th>,
+        ])}
+      </tr>
+    </thead>
+    <tbody>
+      {TRUE_RATES.map((rate, i) => (
+        <tr key={rate}>
+          <th scope="row">{percent(rate)}</th>
+          {answer.flatMap((outcomes, rule) => {
+            const outcome = outcomes[i];
+            return [
+              <td key={rule}>{outcome ? shareWords(outcome) : '–'}</td>,
+              <td key={`${rule} sets`}>{outcome ? setsWords(outcome) : '–'}</td>,
+            ];
+          })}
+        </tr>
+      ))}
+    </tbody>
+  </FiguresTable>
+);

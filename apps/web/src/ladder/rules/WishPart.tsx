@@ -1,0 +1,112 @@
+import { USUAL_WISH, type CourseSettings, type Rule, type Wish } from '@orthokin/core/progress';
+import { problemSentence } from '@orthokin/core/result';
+import { useMemo, useState, type ReactElement } from 'react';
+import styled from 'styled-components';
+import { Button } from '../../parts/Button.js';
+import { ruleWords } from '../../parts/decision-words.js';
+import { NumberField } from '../../parts/form/NumberFields.js';
+import { Notice } from '../../parts/Notice.js';
+import { Heading, Quiet } from '../../parts/Text.js';
+import { percent, shareWords } from './rules-words.js';
+import type { WishAnswer } from './simulate.js';
+import { useWish } from './useSimulation.js';
+
+const Fields = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
+  gap: 12px 16px;
+  align-items: end;
+  margin-bottom: 14px;
+`;
+
+const Found = styled.div`
+  margin-top: 14px;
+  p {
+    margin: 0 0 8px;
+    max-width: 70ch;
+  }
+`;
+
+const ATHLETES = 4000;
+
+/** A wished risk, and the settings that keep it. */
+export function WishPart({
+  settings,
+  onTake,
+}: {
+  settings: CourseSettings;
+  onTake: (rule: Rule) => void;
+}): ReactElement {
+  const [wish, setWish] = useState<Wish>(USUAL_WISH);
+  const working = useWish(
+    useMemo(
+      () => ({ kind: 'wish' as const, wish, settings, athletes: ATHLETES }),
+      [wish, settings],
+    ),
+  );
+  const [last, setLast] = useState<WishAnswer | null>(null);
+  if (working.answer && working.answer !== last) setLast(working.answer);
+  const answer = working.answer ?? last;
+  const share = (name: keyof Wish, label: string, most: number) => (
+    <NumberField
+      label={label}
+      unit="%"
+      min={1}
+      max={most}
+      value={100 * wish[name]}
+      onChange={(given) => setWish({ ...wish, [name]: given / 100 })}
+    />
+  );
+  return (
+    <section>
+      <Heading>What do you wish for?</Heading>
+      <Fields>
+        {share('risk', 'Moved up too soon, at most', 49)}
+        {share('tooSoonRate', 'of those who pass', 98)}
+        {share('readyRate', 'Ready is who passes', 99)}
+      </Fields>
+      {!answer && <Quiet>Looking for settings…</Quiet>}
+      {answer &&
+        (answer.count.ok ? (
+          <Found>
+            <p>
+              <strong>Counting sets:</strong> {ruleWords(answer.count.value.rule)} Too soon within{' '}
+              {settings.withinSets} sets: {percent(answer.count.value.tooSoon.promoted)}; the ready
+              wait {answer.count.value.ready.expectedSets.toFixed(1)} sets on average. Reckoned
+              exactly, days aside.
+            </p>
+            <TakeButton rule={answer.count.value.rule} onTake={onTake} />
+          </Found>
+        ) : (
+          <Notice>{problemSentence(answer.count.problem)}</Notice>
+        ))}
+      {answer &&
+        (answer.sequential.ok ? (
+          <Found>
+            <p>
+              <strong>Weighing each rep:</strong> {ruleWords(answer.sequential.value.rule)} Over{' '}
+              {settings.withinSets} sets, begun anew whenever it says not ready, it moves up too
+              soon {shareWords(answer.sequential.value.tooSoon)} %; the ready wait{' '}
+              {answer.sequential.value.ready.meanSets.toFixed(1)} sets on average ({ATHLETES}{' '}
+              simulated).
+            </p>
+            <TakeButton rule={answer.sequential.value.rule} onTake={onTake} />
+          </Found>
+        ) : (
+          <Notice>{problemSentence(answer.sequential.problem)}</Notice>
+        ))}
+      <Quiet style={{ marginTop: 10, fontSize: 15, maxWidth: '70ch' }}>
+        Whoever passes a little less than ready is moved up too soon more often; the chart shows how
+        much.
+      </Quiet>
+    </section>
+  );
+}
+
+const TakeButton = ({
+  rule,
+  onTake,
+}: {
+  rule: Rule;
+  onTake: (rule: Rule) => void;
+}): ReactElement => <Button onPress={() => onTake(rule)}>Take it as rule B</Button>;

@@ -1,0 +1,75 @@
+import { seededRandom } from '@orthokin/core/cue';
+import {
+  simulateRule,
+  suggestCount,
+  suggestSequential,
+  type CourseSettings,
+  type Rule,
+  type RuleOutcome,
+  type SequentialSuggestion,
+  type Suggestion,
+  type Wish,
+} from '@orthokin/core/progress';
+import type { Result } from '@orthokin/core/result';
+
+/** True pass rates that are looked at, from hopeless to sure. */
+export const TRUE_RATES = [0.5, 0.55, 0.6, 0.65, 0.7, 0.75, 0.8, 0.85, 0.9, 0.95] as const;
+
+/** What the worker is asked: rules, each for athletes of every true rate. */
+export interface RulesQuestion {
+  readonly kind: 'rules';
+  readonly rules: readonly Rule[];
+  readonly settings: CourseSettings;
+  /** Share of what is missing to the ceiling that is learnt with each set; 0 for athletes who stay. */
+  readonly learning: number;
+  readonly athletes: number;
+}
+
+/** By rule, then by true rate. */
+export type RulesAnswer = readonly (readonly RuleOutcome[])[];
+
+const CEILING = 0.97;
+/** A staircase needs its turns: its sets are longer. */
+const STAIRCASE_REPS = 30;
+/** The same draws for every rule: they differ by what they make of them, not by luck. */
+const SEED = 20_261;
+
+/** Follows simulated athletes by every rule; `tell` hears the share done. */
+export function simulateRules(
+  { rules, settings, learning, athletes }: RulesQuestion,
+  tell: (share: number) => void,
+): RulesAnswer {
+  const all = rules.length * TRUE_RATES.length;
+  return rules.map((rule, r) =>
+    TRUE_RATES.map((passRate, i) =>
+      simulateRule(
+        rule,
+        { passRate, learning, ceiling: learning > 0 ? Math.max(CEILING, passRate) : passRate },
+        rule.kind === 'staircase'
+          ? { ...settings, repsPerSet: Math.max(STAIRCASE_REPS, settings.repsPerSet) }
+          : settings,
+        athletes,
+        seededRandom(SEED + i),
+        (share) => tell((r * TRUE_RATES.length + i + share) / all),
+      ),
+    ),
+  );
+}
+
+/** Which settings keep a wish over a course. */
+export interface WishQuestion {
+  readonly kind: 'wish';
+  readonly wish: Wish;
+  readonly settings: CourseSettings;
+  readonly athletes: number;
+}
+
+export interface WishAnswer {
+  readonly count: Result<Suggestion>;
+  readonly sequential: Result<SequentialSuggestion>;
+}
+
+export const answerWish = ({ wish, settings, athletes }: WishQuestion): WishAnswer => ({
+  count: suggestCount(wish, settings),
+  sequential: suggestSequential(wish, settings, athletes, () => seededRandom(SEED)),
+});

@@ -1,0 +1,17 @@
+import { answerWish, simulateRules, type RulesQuestion, type WishQuestion } from './simulate.js';
+
+/** Oftener than this nobody sees it move. */
+const TELL_EVERY_MS = 120;
+
+function rules(question: RulesQuestion) {
+  let toldMs = performance.now();
+  return simulateRules(question, (share) => {
+    if (performance.now() - toldMs < TELL_EVERY_MS) return;
+    toldMs = performance.now();
+    self.postMessage({ share });
+  });
+}
+
+self.onmessage = ({ data }: MessageEvent<RulesQuestion | WishQuestion>) => {
+  self.postMessage({ answer: data.kind === 'rules' ? rules(data) : answerWish(data) });
+};

@@ -1,0 +1,345 @@
+import type { LadderReply, LadderSettingsBody, PatternBody } from '@orthokin/contract';
+import type { Rung } from '@orthokin/core/pattern';
+import {
+  AXIS_ORDERS,
+  checkRule,
+  draftLadder,
+  EFFORT_NAMES,
+  EFFORTS,
+  SCHOOL_NAMES,
+  SCHOOLS,
+  USUAL_DRAFT,
+} from '@orthokin/core/progress';
+import { ArrowDown, ArrowUp, Copy, Redo2, Trash2, Undo2, WandSparkles } from 'lucide-react';
+import { useState, type ReactElement } from 'react';
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
+import { useLadder, useSaveLadder, useSavePattern } from '../../club/queries.js';
+import { Button } from '../../parts/Button.js';
+import { CheckField } from '../../parts/form/CheckField.js';
+import { NumberField } from '../../parts/form/NumberFields.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { IconButton } from '../../parts/IconButton.js';
+import { Failed, Notice } from '../../parts/Notice.js';
+import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
+import { colour, MIDDLE } from '../../parts/tokens.js';
+import { raisesWords } from '../words/rung-words.js';
+import { RuleForm } from './RuleForm.js';
+import { RungForm } from './RungForm.js';
+import { useRungs } from './useRungs.js';
+import { raisedBy } from '@orthokin/core/pattern';
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(300px, 0.7fr) minmax(0, 1fr);
+  gap: 26px 44px;
+  align-items: start;
+  margin-top: 20px;
+  section {
+    padding-top: 18px;
+    border-top: 1px solid ${colour('rule')};
+  }
+  section + section {
+    margin-top: 22px;
+  }
+  .fields {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+    gap: 12px 16px;
+    align-items: end;
+    margin-bottom: 10px;
+  }
+  .ways {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 8px;
+    margin: 12px 0;
+  }
+  @media (max-width: ${MIDDLE}) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+const List = styled.ol`
+  display: flex;
+  flex-direction: column-reverse;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  button.rung {
+    display: grid;
+    grid-template-columns: 30px 1fr;
+    width: 100%;
+    padding: 9px 8px;
+    border: 0;
+    border-bottom: 2px solid ${colour('rule')};
+    background: none;
+    color: ${colour('ink')};
+    font: inherit;
+    text-align: left;
+    cursor: pointer;
+  }
+  button.rung[aria-pressed='true'] {
+    border-bottom: 5px solid ${colour('bad')};
+    font-weight: 700;
+  }
+  small {
+    grid-column: 2;
+    font-size: 15px;
+    font-weight: 450;
+    color: ${colour('quiet')};
+  }
+`;
+
+const MOST_RUNGS = 30;
+
+/** The rungs of a pattern's ladder and the rule by which it is climbed. */
+export function RungsPage(): ReactElement {
+  const { patternId = '' } = useParams();
+  const ladder = useLadder(patternId);
+  if (ladder.data) return <Editor key={ladder.data.pattern.version} ladder={ladder.data} />;
+  return (
+    <Page>
+      {ladder.error ? (
+        <Failed error={ladder.error} again={() => void ladder.refetch()} />
+      ) : (
+        <Quiet>Reading the ladder…</Quiet>
+      )}
+    </Page>
+  );
+}
+
+function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): ReactElement {
+  const edit = useRungs(pattern.rungs);
+  const [shown, setShown] = useState(1);
+  const [climb, setClimb] = useState<LadderSettingsBody>(settings);
+  const savePattern = useSavePattern();
+  const saveLadder = useSaveLadder();
+  const rung = edit.rungs.find(({ number }) => number === shown) ?? edit.rungs.at(-1);
+  const isClimbChanged = JSON.stringify(climb) !== JSON.stringify(settings);
+  const isChanged = edit.isChanged || isClimbChanged;
+  const isRuleRight = checkRule(climb.rule).ok;
+  const set = (change: Partial<LadderSettingsBody>) => setClimb({ ...climb, ...change });
+  const replace = (changed: Rung) =>
+    edit.change(edit.rungs.map((each) => (each.number === changed.number ? changed : each)));
+  const move = (by: 1 | -1) => {
+    if (!rung) return;
+    const rungs = [...edit.rungs];
+    const at = rung.number - 1;
+    const other = rungs[at + by];
+    if (!other) return;
+    rungs[at] = other;
+    rungs[at + by] = rung;
+    edit.change(rungs);
+    setShown(rung.number + by);
+  };
+  const draft = () => {
+    edit.change(draftLadder(pattern, { ...USUAL_DRAFT, axis: climb.axis, school: climb.school }));
+    setShown(1);
+  };
+  const save = async () => {
+    if (isClimbChanged) await saveLadder.mutateAsync({ patternId: pattern.id, settings: climb });
+    if (!edit.isChanged) return;
+    const { id, version, ...body } = pattern;
+    await savePattern.mutateAsync({
+      patternId: id,
+      version: version + 1,
+      body: { ...body, rungs: edit.rungs } as PatternBody,
+    });
+  };
+  const problem = savePattern.error ?? saveLadder.error;
+  const isSaving = savePattern.isPending || saveLadder.isPending;
+  return (
+    <Page>
+      <Quiet>
+        <Link to={`/ladder/${pattern.id}`}>The ladder of {pattern.name}</Link>
+      </Quiet>
+      <Headline>Rungs and rule</Headline>
+      <Columns>
+        <div>
+          <div className="ways">
+            <Button
+              weight="main"
+              isDisabled={!isChanged || isSaving || !isRuleRight}
+              onPress={() => void save().catch(() => undefined)}
+            >
+              {isChanged ? 'Save the ladder' : 'Saved'}
+            </Button>
+            <IconButton
+              aria-label="Undo"
+              isDisabled={edit.undo === null}
+              onPress={() => edit.undo?.()}
+            >
+              <Undo2 size={20} />
+            </IconButton>
+            <IconButton
+              aria-label="Redo"
+              isDisabled={edit.redo === null}
+              onPress={() => edit.redo?.()}
+            >
+              <Redo2 size={20} />
+            </IconButton>
+          </div>
+          {problem && <Notice>{problem.message}</Notice>}
+          <Quiet style={{ fontSize: 15 }}>
+            Sets keep the limits they were run against. A rung that asks something else than before
+            starts its evidence anew; a new name does not.
+          </Quiet>
+          <List aria-label="Rungs, the easiest at the foot">
+            {edit.rungs.map((each, i) => {
+              const before = edit.rungs[i - 1];
+              return (
+                <li key={each.number}>
+                  <button
+                    type="button"
+                    className="rung"
+                    aria-pressed={each.number === rung?.number}
+                    onClick={() => setShown(each.number)}
+                  >
+                    <span>{each.number}</span> {each.name}
+                    {before && <small>{raisesWords(raisedBy(before, each))}</small>}
+                  </button>
+                </li>
+              );
+            })}
+          </List>
+        </div>
+        <div>
+          {rung ? (
+            <section aria-label={`Rung ${rung.number}`}>
+              <Heading>Rung {rung.number}</Heading>
+              <RungForm
+                key={rung.number}
+                rung={rung}
+                targets={pattern.targets}
+                onChange={replace}
+              />
+              <div className="ways">
+                <Button isDisabled={rung.number === edit.rungs.length} onPress={() => move(1)}>
+                  <ArrowUp size={18} aria-hidden /> Harder
+                </Button>
+                <Button isDisabled={rung.number === 1} onPress={() => move(-1)}>
+                  <ArrowDown size={18} aria-hidden /> Easier
+                </Button>
+                <Button
+                  isDisabled={edit.rungs.length >= MOST_RUNGS}
+                  onPress={() =>
+                    edit.change(
+                      edit.rungs.flatMap((each) => (each === rung ? [each, { ...each }] : [each])),
+                    )
+                  }
+                >
+                  <Copy size={18} aria-hidden /> Another like it
+                </Button>
+                <Button
+                  isDisabled={edit.rungs.length <= 1}
+                  onPress={() => edit.change(edit.rungs.filter((each) => each !== rung))}
+                >
+                  <Trash2 size={18} aria-hidden /> Take out
+                </Button>
+              </div>
+            </section>
+          ) : (
+            <Quiet>This pattern has no targets yet, so there is nothing to climb.</Quiet>
+          )}
+          <section>
+            <Heading>When a rung is met</Heading>
+            <RuleForm rule={climb.rule} onChange={(rule) => set({ rule })} />
+            <p style={{ margin: '8px 0 0' }}>
+              <Link to="/ladder/rules">What would this rule do?</Link>
+            </p>
+          </section>
+          <section>
+            <Heading>Draft the ladder anew</Heading>
+            <div className="fields">
+              <SelectField
+                label="What is raised"
+                value={climb.axis}
+                options={AXIS_ORDERS}
+                onChange={(axis) => set({ axis })}
+              />
+              <SelectField
+                label="School"
+                value={climb.school}
+                options={SCHOOL_NAMES}
+                onChange={(school) => set({ school })}
+              />
+              <SelectField
+                label="Sets are for"
+                value={climb.effort}
+                options={EFFORT_NAMES}
+                onChange={(effort) => set({ effort })}
+              />
+            </div>
+            <p style={{ margin: '0 0 6px', maxWidth: '66ch' }}>
+              {SCHOOLS[climb.school].reasoning} Risk: {SCHOOLS[climb.school].risk.toLowerCase()}{' '}
+              {EFFORTS[climb.effort].reasoning}
+            </p>
+            <Button onPress={draft}>
+              <WandSparkles size={18} aria-hidden /> Draft from easy to live
+            </Button>
+          </section>
+          <TestPart climb={climb} rungs={edit.rungs.length} onChange={set} />
+        </div>
+      </Columns>
+    </Page>
+  );
+}
+
+/** The standard test: the same cues on the first day and the last. */
+function TestPart({
+  climb: { test },
+  rungs,
+  onChange,
+}: {
+  climb: LadderSettingsBody;
+  rungs: number;
+  onChange: (change: Partial<LadderSettingsBody>) => void;
+}): ReactElement {
+  const USUAL_REPS = 12;
+  return (
+    <section>
+      <Heading>Test days</Heading>
+      <CheckField
+        isSelected={test !== null}
+        onChange={(isOn) =>
+          onChange({
+            test: isOn
+              ? {
+                  ...{ rung: 1, reps: USUAL_REPS },
+                  seed: crypto.getRandomValues(new Uint32Array(1))[0] ?? 1,
+                }
+              : null,
+          })
+        }
+      >
+        A standard test: same rung, same cues, first and last
+      </CheckField>
+      {test && (
+        <div className="fields" style={{ marginTop: 12 }}>
+          <NumberField
+            label="Test on rung"
+            unit=""
+            min={1}
+            max={Math.max(1, rungs)}
+            value={test.rung}
+            onChange={(rung) => onChange({ test: { ...test, rung: Math.round(rung) } })}
+          />
+          <NumberField
+            label="Test reps"
+            unit=""
+            min={4}
+            max={60}
+            value={test.reps}
+            onChange={(reps) => onChange({ test: { ...test, reps: Math.round(reps) } })}
+          />
+          <Quiet style={{ fontSize: 15 }}>
+            Seed {test.seed}. Another number of reps or rung is another test: “Is it better?” holds
+            only runs of the same one against each other.
+          </Quiet>
+        </div>
+      )}
+    </section>
+  );
+}
