@@ -19,6 +19,7 @@ import type { PatternVersion } from '../patterns/pattern-version.entity.js';
 import { PatternsService, reachedRung } from '../patterns/patterns.service.js';
 import { LaddersService } from './ladders.service.js';
 import { PlacesService } from './places.service.js';
+import type { RungMove } from './rung-move.entity.js';
 
 /** Older sets than this many on a rung are no evidence of how it is now. */
 const EVIDENCE_SETS = 40;
@@ -67,8 +68,8 @@ export class DecisionsService {
     const { rule } = await this.ladders.settings(clubId, patternId);
     const { by } = await this.places.place(clubId, athleteId, patternId, startedAt);
     const rung = rungAsRun(pattern, set);
-    const since = by?.toRung === rung.number ? by.movedAt : null;
-    const sets = await this.evidence(set, { rung, pattern }, { since, until: startedAt });
+    const after = await this.usedUpTo(by, rung.number);
+    const sets = await this.evidence(set, { rung, pattern }, { after, until: startedAt });
     const own = (await this.figures.of(clubId, [set.id])).get(set.id);
     if (!own) throw new Error(`Set ${set.id} has no figures.`);
     return {
@@ -85,12 +86,23 @@ export class DecisionsService {
     const { rung: reached, by } = await this.places.place(clubId, athleteId, patternId);
     const pattern = { ...newest.body, rungs: withOwnLimits(newest.body.rungs, own) };
     const rung = reachedRung(pattern, reached);
-    const since = by?.toRung === rung.number ? by.movedAt : null;
-    const evidence = await this.evidence(climb, { rung, pattern }, { since });
+    const after = await this.usedUpTo(by, rung.number);
+    const evidence = await this.evidence(climb, { rung, pattern }, { after });
     return {
       ...{ pattern, rung: rung.number, evidence },
       decision: decide(about(evidence, rung, pattern), rule),
     };
+  }
+
+  /**
+   * The moment up to which sets on a rung are used up by the move that led there; `null` when none
+   * did. Where the move names a set it is that set's: the clocks of two devices may differ.
+   */
+  private async usedUpTo(by: RungMove | null, rung: number): Promise<Date | null> {
+    if (by?.toRung !== rung) return null;
+    const { clubId, setId, movedAt } = by;
+    const set = setId === null ? null : await this.em.findOne(DrillSet, { clubId, id: setId });
+    return set?.startedAt ?? movedAt;
   }
 
   /**
@@ -100,13 +112,13 @@ export class DecisionsService {
   private async evidence(
     { clubId, athleteId, patternId }: Climb,
     asked: Asked,
-    { since, until }: { readonly since: Date | null; readonly until?: Date },
+    { after, until }: { readonly after: Date | null; readonly until?: Date },
   ): Promise<DatedSet[]> {
     const sets = await this.em.find(
       DrillSet,
       {
         ...{ clubId, athleteId, patternId, rung: asked.rung.number },
-        startedAt: { $gte: since ?? new Date(0), ...(until && { $lte: until }) },
+        startedAt: { $gt: after ?? new Date(0), ...(until && { $lte: until }) },
       },
       { orderBy: { startedAt: 'desc' }, limit: EVIDENCE_SETS, disableIdentityMap: true },
     );

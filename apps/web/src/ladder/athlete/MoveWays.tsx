@@ -106,6 +106,7 @@ function Otherwise({
 }): ReactElement {
   const [toRung, setToRung] = useState(rung);
   const [reason, setReason] = useState('');
+  const [isAsked, setAsked] = useState(false);
   const step = decision.answer === 'move up' ? 1 : decision.answer === 'ease back' ? -1 : 0;
   // What the rule says itself needs no overruling; and staying where nothing moves is no move.
   const rungs = pattern.rungs.filter(({ number }) =>
@@ -118,6 +119,7 @@ function Otherwise({
       <Form
         onSubmit={(event) => {
           event.preventDefault();
+          setAsked(true);
           if (chosen !== undefined && reason !== '') onMove(chosen, reason);
         }}
       >
@@ -145,15 +147,17 @@ function Otherwise({
           What was shown so far is then used up: the next answer rests on new sets.
         </Quiet>
         <span style={{ display: 'flex', gap: 10 }}>
-          <Button
-            weight="main"
-            type="submit"
-            isDisabled={isPending || reason === '' || chosen === undefined}
-          >
+          <Button weight="main" type="submit" isDisabled={isPending || chosen === undefined}>
             {chosen === rung ? `Keep on rung ${rung}` : `Put on rung ${chosen ?? ''}`}
           </Button>
           <Button onPress={onClose}>Leave as it is</Button>
         </span>
+        {/* Its room is kept: when it goes, no button may move away from under a finger. */}
+        <p role="alert" style={{ margin: 0, minHeight: 52 }}>
+          {isAsked && reason === ''
+            ? 'Reason: nothing given; a few words are needed, they are kept with the move.'
+            : ''}
+        </p>
       </Form>
     </Dialog>
   );

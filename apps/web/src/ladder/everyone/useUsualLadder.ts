@@ -15,8 +15,6 @@ export function useUsualLadder(): { readonly patternId: string | null; readonly 
   for (const { patternId } of squad.data ?? [])
     counts.set(patternId, (counts.get(patternId) ?? 0) + 1);
   const [most] = [...counts].sort(([, a], [, b]) => b - a);
-  return {
-    patternId: most?.[0] ?? library.data?.[0]?.id ?? null,
-    isReady: squad.data !== undefined && library.data !== undefined,
-  };
+  const isReady = squad.data !== undefined && library.data !== undefined;
+  return { patternId: isReady ? (most?.[0] ?? library.data[0]?.id ?? null) : null, isReady };
 }

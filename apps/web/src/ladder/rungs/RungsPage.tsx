@@ -114,10 +114,11 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
   const edit = useRungs(pattern.rungs);
   const [shown, setShown] = useState(1);
   const [climb, setClimb] = useState<LadderSettingsBody>(settings);
+  const [savedClimb, setSavedClimb] = useState(climb);
   const savePattern = useSavePattern();
   const saveLadder = useSaveLadder();
   const rung = edit.rungs.find(({ number }) => number === shown) ?? edit.rungs.at(-1);
-  const isClimbChanged = JSON.stringify(climb) !== JSON.stringify(settings);
+  const isClimbChanged = climb !== savedClimb;
   const isChanged = edit.isChanged || isClimbChanged;
   const isRuleRight = checkRule(climb.rule).ok;
   const set = (change: Partial<LadderSettingsBody>) => setClimb({ ...climb, ...change });
@@ -139,7 +140,10 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
     setShown(1);
   };
   const save = async () => {
-    if (isClimbChanged) await saveLadder.mutateAsync({ patternId: pattern.id, settings: climb });
+    if (isClimbChanged) {
+      await saveLadder.mutateAsync({ patternId: pattern.id, settings: climb });
+      setSavedClimb(climb);
+    }
     if (!edit.isChanged) return;
     const { id, version, ...body } = pattern;
     await savePattern.mutateAsync({

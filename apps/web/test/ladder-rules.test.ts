@@ -1,0 +1,69 @@
+import {
+  DEFAULT_COUNT_RULE,
+  DEFAULT_SEQUENTIAL_RULE,
+  DEFAULT_STAIRCASE_RULE,
+  USUAL_COURSE,
+  USUAL_WISH,
+} from '@orthokin/core/progress';
+import {
+  comparisonSentence,
+  ruleVerdict,
+  setsWords,
+  shareWords,
+} from '../src/ladder/rules/rules-words.js';
+import { answerWish, simulateRules, TRUE_RATES } from '../src/ladder/rules/simulate.js';
+
+const careful = { ...DEFAULT_COUNT_RULE, setsNeeded: 4, ofLast: 4 };
+const question = {
+  ...{ kind: 'rules' as const, settings: USUAL_COURSE, learning: 0, athletes: 300 },
+  rules: [DEFAULT_COUNT_RULE, careful],
+};
+
+test('rules are followed at every true rate, the same draws for each, and progress only rises', () => {
+  const told: number[] = [];
+  const answer = simulateRules(question, (share) => told.push(share));
+  expect(answer.map((outcomes) => outcomes.length)).toEqual([TRUE_RATES.length, TRUE_RATES.length]);
+  expect(told).toEqual([...told].sort((a, b) => a - b));
+  expect(told.at(-1)).toBeLessThan(1);
+  expect(simulateRules(question, () => undefined)).toEqual(answer);
+  expect(comparisonSentence(answer)).toMatch(
+    /^B moves up too soon less often; the ready wait \d\.\d sets less with A\.$/,
+  );
+  expect(comparisonSentence([])).toBeNull();
+  expect(ruleVerdict('Rule A', answer[0] ?? [])).toMatch(
+    /^Rule A moves up \d+ % of athletes who pass 70 % of their reps, and 100 % of those who pass 90 %/,
+  );
+  expect(ruleVerdict('Rule A', [])).toBe('');
+});
+
+test('a rule held against itself is neither more careful nor quicker', () => {
+  const rules = [DEFAULT_SEQUENTIAL_RULE, DEFAULT_SEQUENTIAL_RULE];
+  expect(comparisonSentence(simulateRules({ ...question, rules }, () => undefined))).toBe(
+    'Both move up too soon about as often; the ready wait about as long.',
+  );
+});
+
+test('a staircase is given the reps it needs for its turns; who learns is moved up in the end', () => {
+  const stairs = { ...question, rules: [DEFAULT_STAIRCASE_RULE] };
+  const [outcomes = []] = simulateRules(stairs, () => undefined);
+  expect(outcomes.at(-1)?.moved).toBeGreaterThan(0.9);
+  const [steady = []] = simulateRules(question, () => undefined);
+  const [learning = []] = simulateRules({ ...question, learning: 0.2 }, () => undefined);
+  expect(learning[0]?.moved).toBeGreaterThan(steady[0]?.moved ?? 1);
+});
+
+test('a wish is answered by both kinds of rule', () => {
+  const { count, sequential } = answerWish({
+    ...{ kind: 'wish', wish: USUAL_WISH, settings: USUAL_COURSE, athletes: 800 },
+  });
+  expect(count).toMatchObject({ ok: true, value: { rule: { kind: 'count' } } });
+  expect(sequential).toMatchObject({ ok: true, value: { rule: { kind: 'sequential' } } });
+});
+
+test('shares are shown with their doubt, and sets with their middle half', () => {
+  expect(shareWords({ moved: 0.305, se: 0.007 })).toBe('31 ± 1.4');
+  expect(shareWords({ moved: 0.004, se: 0 })).toBe('0.4 ± 0.1');
+  expect(setsWords({ setsToMove: [3, 5, 8] })).toBe('5 (3–8)');
+  expect(setsWords({ setsToMove: [3, 3, 3] })).toBe('3');
+  expect(setsWords({ setsToMove: null })).toBe('nobody');
+});
