@@ -20,7 +20,9 @@ const ask = async <T>(address: string): Promise<T> => {
   return (await reply.json()) as T;
 };
 
-test('pages of athletes and squads on a million reps, fifty people at once', async ({ served }) => {
+test('pages of athletes, squads and ladders on a million reps, fifty people at once', async ({
+  served,
+}) => {
   const api = `${served.address}/api`;
   const [demo] = await ask<ClubReply[]>(`${api}/clubs`);
   // What follows from the demo's sets is worked out once, and copied with them.
@@ -35,15 +37,26 @@ test('pages of athletes and squads on a million reps, fifty people at once', asy
   const clubs = (await ask<ClubReply[]>(`${api}/clubs`)).filter(
     ({ clubId }) => clubId !== demo?.clubId,
   );
+  const first: number[] = [];
   const people = new Map<string, string[]>();
+  const ladders = new Map<string, string[]>();
   for (const { clubId } of clubs) {
-    const lines = await ask<{ athlete: { id: string } }[]>(`${api}/clubs/${clubId}/standings`);
+    const lines = await ask<{ athlete: { id: string }; patternId: string }[]>(
+      `${api}/clubs/${clubId}/standings`,
+    );
+    const patterns = [...new Set(lines.map(({ patternId }) => patternId))];
+    ladders.set(clubId, patterns);
+    const began = performance.now();
+    for (const id of patterns) await ask(`${api}/clubs/${clubId}/patterns/${id}/ladder`);
+    first.push((performance.now() - began) / patterns.length);
     people.set(
       clubId,
       lines.map(({ athlete }) => athlete.id),
     );
   }
-  const took: Record<'athlete' | 'squad', number[]> = { athlete: [], squad: [] };
+  const took: Record<'athlete' | 'squad' | 'ladder', number[]> = {
+    ...{ athlete: [], squad: [], ladder: [] },
+  };
   const until = Date.now() + FOR_MS;
   const taken = watchMachine();
   const person = async (n: number) => {
@@ -52,16 +65,23 @@ test('pages of athletes and squads on a million reps, fifty people at once', asy
     for (let page = 0; Date.now() < until; page++) {
       const looks = LOOKS_MS[0] + Math.random() * (LOOKS_MS[1] - LOOKS_MS[0]);
       await new Promise((done) => setTimeout(done, looks));
-      const isSquad = page % 3 === 0;
-      const path = isSquad ? 'standings' : `athletes/${ids[page % ids.length] ?? ''}/course`;
+      const kind = (['squad', 'athlete', 'ladder'] as const)[page % 3] ?? 'squad';
+      const own = ladders.get(clubId) ?? [];
+      const path = {
+        squad: 'standings',
+        athlete: `athletes/${ids[page % ids.length] ?? ''}/course`,
+        ladder: `patterns/${own[page % own.length] ?? ''}/ladder`,
+      }[kind];
       const began = performance.now();
       // A person's own device reads the page; here only its bytes are waited for.
       await (await fetch(`${api}/clubs/${clubId}/${path}`)).arrayBuffer();
-      took[isSquad ? 'squad' : 'athlete'].push(performance.now() - began);
+      took[kind].push(performance.now() - began);
     }
   };
   await Promise.all(Array.from({ length: CLIENTS }, (_, n) => person(n)));
   const machine = taken();
   console.log(figures('page of an athlete', took.athlete), machine);
   console.log(figures('page of a squad', took.squad), machine);
+  console.log(figures('ladder of a squad', took.ladder), machine);
+  console.log(figures('ladder of a squad, worked out anew', first), machine);
 });

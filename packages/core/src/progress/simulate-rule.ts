@@ -1,5 +1,5 @@
 import type { Random } from '../cue/index.js';
-import { mean, normalCdf, normalQuantile, quantile } from '../numeric/index.js';
+import { normalCdf, normalQuantile, quantile } from '../numeric/index.js';
 import type { CountRule } from './count-rule.js';
 import type { Rule } from './rule.js';
 import { boundsOf, evidenceOf, type SequentialRule } from './sequential.js';
@@ -116,7 +116,8 @@ function passTable(rate: number): Float64Array {
  */
 function followStaircase(rule: StaircaseRule): Follower {
   const tables = new Map<number, Float64Array>();
-  const turns = new Float64Array(rule.reversals);
+  const { reversals, passesInARow, leastStepMs } = rule;
+  const turns = new Float64Array(reversals);
   return (rateOf, { repsPerSet, withinSets }, random) => {
     for (let set = 0; set < withinSets; set++) {
       const rate = rateOf(set);
@@ -125,21 +126,29 @@ function followStaircase(rule: StaircaseRule): Follower {
       let pace = WANTED_MS + EASIER_STEPS * rule.stepMs;
       let { stepMs: step } = rule;
       let row = 0;
-      let wasQuicker: boolean | null = null;
+      // −1 slower, 1 quicker, 0 not moved yet.
+      let direction = 0;
       let turned = 0;
+      let slot = 0;
+      let sum = 0;
+      turns.fill(0);
       for (let rep = 0; rep < repsPerSet; rep++) {
-        const passed = random() < (chances[Math.round(pace)] ?? 1);
+        const passed = random() < (chances[(pace + 0.5) | 0] ?? 1);
         row = passed ? row + 1 : 0;
-        if (passed && row < rule.passesInARow) continue;
+        if (passed && row < passesInARow) continue;
         row = 0;
-        if (wasQuicker !== null && wasQuicker !== passed) {
-          turns[turned++ % rule.reversals] = pace;
-          step = Math.max(rule.leastStepMs, step / 2);
+        const way = passed ? 1 : -1;
+        if (direction === -way) {
+          sum += pace - (turns[slot] ?? 0);
+          turns[slot] = pace;
+          slot = slot + 1 === reversals ? 0 : slot + 1;
+          turned++;
+          step = Math.max(leastStepMs, step / 2);
         }
-        wasQuicker = passed;
-        pace += passed ? -step : step;
+        direction = way;
+        pace -= way * step;
       }
-      if (turned >= rule.reversals && mean(Array.from(turns)) <= WANTED_MS) return set + 1;
+      if (turned >= reversals && sum <= reversals * WANTED_MS) return set + 1;
     }
     return null;
   };
