@@ -49,12 +49,6 @@ test('the review over weeks', async ({ page }) => {
     .locator('svg')
     .waitFor();
   await shoot(page, 'athlete');
-  await page.getByRole('link', { name: /side by side/ }).click();
-  await page
-    .getByRole('img', { name: /^Quantile/ })
-    .locator('svg')
-    .waitFor();
-  await shoot(page, 'compare');
   await page.goto('/review');
   await page.getByRole('link', { name: 'Lotte Brandvane' }).click();
   await page.getByRole('link', { name: 'Report to print' }).click();
@@ -67,6 +61,26 @@ test('the review over weeks', async ({ page }) => {
   await shoot(page, 'report');
 });
 
+test('the ladder', async ({ page }) => {
+  await page.goto('/');
+  const line = page.getByRole('listitem').filter({ hasText: 'Amara Quill' });
+  await line.getByRole('link', { name: /rung/ }).click();
+  await page.getByRole('heading', { name: 'Evidence so far' }).waitFor();
+  await shoot(page, 'ladder');
+  await page.getByRole('link', { name: 'How much time is there?' }).click();
+  await page
+    .getByText(/own line says/)
+    .first()
+    .waitFor();
+  await shoot(page, 'budget');
+  await page.goto('/ladder/rules');
+  await page
+    .getByRole('img', { name: /^Share of athletes/ })
+    .locator('svg')
+    .waitFor();
+  await shoot(page, 'rules');
+});
+
 test('patterns', async ({ page }) => {
   await page.goto('/patterns');
   await page.getByRole('listitem').first().waitFor();
@@ -74,7 +88,6 @@ test('patterns', async ({ page }) => {
   await openPattern(page, 'Star from the T');
   await page.getByRole('heading', { name: 'Markers' }).waitFor();
   const studio = page.url();
-  await shoot(page, 'studio-floor');
   await page.goto(`${studio}?leg=C`);
   await page.getByRole('article', { name: 'Load' }).waitFor();
   await shoot(page, 'studio');
@@ -90,12 +103,6 @@ test('patterns', async ({ page }) => {
 
 test('before a set, and on a second screen', async ({ page, browser, served }) => {
   const coach = new Coach(page);
-  await coach.goToFloor('Idris Fennimar', { seed: 8 });
-  await page.getByRole('link', { name: 'Practise the map' }).click();
-  await page.getByRole('button', { name: 'Cover them and ask' }).click();
-  await page.locator('[data-testid=cue]:not([data-cue=""])').waitFor();
-  await shoot(page, 'practise-the-map');
-
   await coach.goToFloor('Idris Fennimar', { seed: 8 });
   await page.getByRole('link', { name: 'Rehearse' }).click();
   await page.getByRole('button', { name: 'Rehearse' }).click();

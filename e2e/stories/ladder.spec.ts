@@ -88,6 +88,16 @@ test('a limit is derived from a flight, kept with its source, and asked of one a
   await page.goto(`/ladder/${patternId}/${athlete.id}`);
   await expect(page.getByText('own limits').first()).toBeVisible();
   await expect(page.getByText(/squash ball, 40 km\/h over/).first()).toBeVisible();
+  // A limit of the coach's own, for this athlete alone, and given back to the rung.
+  const own = page.getByRole('region', { name: 'Limits of their own' });
+  await expect(own.getByText(/It would be .*their own best quartile/)).toBeVisible();
+  await coach.choose('From', 'your own number');
+  await coach.fill('Seconds', '1.11');
+  await own.getByRole('button', { name: 'Set it' }).click();
+  await expect(own.getByText(/1\.11 s now, the coach’s number/)).toBeVisible();
+  await coach.choose('From', 'the rung, as for everyone');
+  await own.getByRole('button', { name: 'Give it back to the rung' }).click();
+  await expect(own.getByText(/1\.11 s now/)).toBeHidden();
   // What was shown before, against other limits, is no evidence any more.
   await expect(headline(page)).toHaveText(`Nothing shown on rung ${rung} yet.`);
 });

@@ -22,7 +22,7 @@ import { SetNoteReply } from './course.js';
 import { DrillSetBody, DrillSetReply, RepBody, RepReply } from './drill.js';
 import { LadderBody, OwnLadderBody } from './ladder-settings.js';
 import { PatternBody } from './pattern.js';
-import { RungMoveReply } from './progress.js';
+import { MoveEvidenceReply } from './progress.js';
 
 export const CLUB_FORMAT = 'orthokin club';
 export const CLUB_FORMAT_VERSION = 1;
@@ -132,8 +132,8 @@ export class ClubFile {
 
   @IsArray()
   @ValidateNested({ each: true })
-  @Type(() => RungMoveReply)
-  moves: RungMoveReply[];
+  @Type(() => MoveEvidenceReply)
+  moves: MoveEvidenceReply[];
 
   @IsArray()
   @ValidateNested({ each: true })

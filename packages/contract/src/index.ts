@@ -68,6 +68,6 @@ export {
 } from './paths.js';
 export { ArchivedBody, PatternBody, PatternLineReply, PatternReply, RungBody } from './pattern.js';
 export { ProblemReply, RefusalReply } from './problem.js';
-export { DecisionReply, RungMoveBody, RungMoveReply } from './progress.js';
+export { DecisionReply, MoveEvidenceReply, RungMoveBody, RungMoveReply } from './progress.js';
 export { SetReviewReply } from './review.js';
 export { validationProblems } from './validation-problems.js';

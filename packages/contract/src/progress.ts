@@ -4,6 +4,7 @@ import {
   type Answer,
   type Because,
   type Decision,
+  type Evidence,
   type Gate,
   type MoveBasis,
   type Rule,
@@ -112,4 +113,11 @@ export class RungMoveReply extends RungMoveBody {
   @IsOptional()
   @IsObject()
   decision: DecisionReply | null;
+}
+
+/** A move with all that its decision follows from. */
+export class MoveEvidenceReply extends RungMoveReply {
+  @IsOptional()
+  @IsObject()
+  evidence: Evidence | null;
 }

@@ -7,6 +7,7 @@ import {
   DEFAULT_COUNT_RULE,
   judgeSet,
   type Decision,
+  type Evidence,
   type JudgedSet,
 } from '@orthokin/core/progress';
 import { simulateRep, type SimulatedAthlete } from '@orthokin/core/simulation';
@@ -42,7 +43,11 @@ export interface PastSet {
   readonly cues: readonly Cue[];
   readonly reps: readonly Rep[];
   /** The rung this set led to, when the rule said move up or ease back, and what it said. */
-  readonly moved: { readonly toRung: number; readonly decision: Decision } | null;
+  readonly moved: {
+    readonly toRung: number;
+    readonly decision: Decision;
+    readonly evidence: Evidence;
+  } | null;
 }
 
 interface SetPlan {
@@ -121,18 +126,16 @@ export function pastSets(
       }),
     );
     evidence.push({ setId: set.id, day, judgement: judgeSet(readings, plan.rung) });
-    const decision = decide(
-      {
-        ...{ sets: evidence, rung: plan.rung, hasRungBelow: rungNumber > 1 },
-        next: rungOf(pattern, rungNumber + 1) ?? null,
-      },
-      DEFAULT_COUNT_RULE,
-    );
+    const grounds: Evidence = {
+      ...{ sets: evidence, rung: plan.rung, hasRungBelow: rungNumber > 1 },
+      next: rungOf(pattern, rungNumber + 1) ?? null,
+    };
+    const decision = decide(grounds, DEFAULT_COUNT_RULE);
     const step = decision.answer === 'move up' ? 1 : decision.answer === 'ease back' ? -1 : 0;
     if (step === 0) return { ...set, moved: null };
     rungNumber += step;
     evidence = [];
-    return { ...set, moved: { toRung: rungNumber, decision } };
+    return { ...set, moved: { toRung: rungNumber, decision, evidence: grounds } };
   };
   const rungAt = (number: number): Rung => {
     const rung = rungOf(pattern, number);

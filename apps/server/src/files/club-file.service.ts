@@ -81,7 +81,7 @@ export class ClubFileService {
       })),
       sets: sets.map(setReply),
       reps: reps.map((rep) => ({ ...repReply(rep), setId: rep.setId })),
-      moves: moves.map(moveReply),
+      moves: moves.map((move) => ({ ...moveReply(move), evidence: move.evidence })),
       notes: notes.map(({ id, setId, text, writtenBy, writtenAt, removedAt }) => ({
         ...{ id, setId, text, writtenBy },
         writtenAt: writtenAt.toISOString(),

@@ -9,6 +9,7 @@ import {
   withOwnLimits,
   type Asked,
   type Decision,
+  type Evidence,
   type JudgedSet,
   type SetJudgement,
 } from '@orthokin/core/progress';
@@ -27,6 +28,7 @@ const EVIDENCE_SETS = 40;
 export interface Assessment {
   readonly judgement: SetJudgement;
   readonly decision: Decision;
+  readonly evidence: Evidence;
 }
 
 /** A set as evidence, and when it was run. */
@@ -72,10 +74,8 @@ export class DecisionsService {
     const sets = await this.evidence(set, { rung, pattern }, { after, until: startedAt });
     const own = (await this.figures.of(clubId, [set.id])).get(set.id);
     if (!own) throw new Error(`Set ${set.id} has no figures.`);
-    return {
-      judgement: own.judgement,
-      decision: decide(about(sets, rung, pattern), rule),
-    };
+    const evidence = about(sets, rung, pattern);
+    return { judgement: own.judgement, decision: decide(evidence, rule), evidence };
   }
 
   /** Where an athlete stands on a ladder now, and what comes next. */
@@ -155,7 +155,7 @@ export class DecisionsService {
   }
 }
 
-const about = (sets: readonly JudgedSet[], rung: Rung, pattern: Pattern) => ({
+const about = (sets: readonly JudgedSet[], rung: Rung, pattern: Pattern): Evidence => ({
   ...{ sets, rung, hasRungBelow: rung.number > 1 },
   next: pattern.rungs.find(({ number }) => number === rung.number + 1) ?? null,
 });

@@ -4,6 +4,7 @@ import {
   AthletePatternPath,
   LadderBody,
   LadderReply,
+  MoveEvidenceReply,
   NewLadderPath,
   NewMovePath,
   OwnLadderBody,
@@ -56,6 +57,12 @@ export class ProgressController {
     @Body() body: OwnLadderBody,
   ): Promise<OwnLadderBody> {
     return this.ladders.saveOwnLimits(clubId, ladderId, body);
+  }
+
+  @Get('moves/:moveId')
+  @Gives(MoveEvidenceReply)
+  moveWithEvidence(@Param() { clubId, moveId }: NewMovePath): Promise<MoveEvidenceReply> {
+    return this.progress.withEvidence(clubId, moveId);
   }
 
   @Put('moves/:moveId')

@@ -1,17 +1,20 @@
 import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
-import type { RungMoveBody, RungMoveReply } from '@orthokin/contract';
-import type { Decision } from '@orthokin/core/progress';
+import type { MoveEvidenceReply, RungMoveBody, RungMoveReply } from '@orthokin/contract';
 import { Athlete } from '../athletes/athlete.entity.js';
 import type { DrillSet } from '../drills/drill-set.entity.js';
 import { DrillsService } from '../drills/drills.service.js';
 import { LadderStanding } from '../drills/ladder-standing.entity.js';
-import { conflict } from '../http/refusals.js';
+import { conflict, unknown } from '../http/refusals.js';
 import { PatternsService } from '../patterns/patterns.service.js';
 import { insertOnce } from '../storage/insert-once.js';
-import { DecisionsService } from './decisions.service.js';
+import { DecisionsService, type Assessment } from './decisions.service.js';
 import { PlacesService } from './places.service.js';
 import { RungMove } from './rung-move.entity.js';
+
+/** What a move rests on; nothing of a move by hand or back. */
+type Grounds = Pick<RungMove, 'decision' | 'evidence'>;
+const NO_GROUNDS: Grounds = { decision: null, evidence: null };
 
 /** Moves athletes on ladders: as the rule says, or as the coach does. */
 @Injectable()
@@ -42,48 +45,59 @@ export class ProgressService {
       );
       const known = await em.findOne(RungMove, { clubId, id });
       // Sent again it is what it was, whatever the evidence says by now.
-      const decision = known ? known.decision : await this.checked(clubId, body);
-      await insertOnce(em, RungMove, { ...row, decision });
+      const { decision, evidence } = known ?? (await this.checked(clubId, body));
+      await insertOnce(em, RungMove, { ...row, decision, evidence });
       await em.nativeDelete(LadderStanding, {
         ...{ clubId, athleteId: body.athleteId, patternId: body.patternId },
       });
-      return moveReply({ ...row, decision });
+      return moveReply({ ...row, decision, evidence });
     });
   }
 
-  /** The decision a move follows or overrules; refuses a move that cannot be made. */
-  private async checked(clubId: string, body: RungMoveBody): Promise<Decision | null> {
+  /** A move with all that it rests on. */
+  async withEvidence(clubId: string, id: string): Promise<MoveEvidenceReply> {
+    const move = await this.em.findOne(RungMove, { clubId, id });
+    if (!move) throw unknown('moveId', id, 'a move');
+    return { ...moveReply(move), evidence: move.evidence };
+  }
+
+  /** What a move follows or overrules; refuses a move that cannot be made. */
+  private async checked(clubId: string, body: RungMoveBody): Promise<Grounds> {
     const { athleteId, patternId, fromRung, toRung, basis } = body;
     const set = body.setId === null ? null : await this.drills.set(clubId, body.setId);
     if (set) checkSet(set, body);
     const { rung, by } = await this.places.place(clubId, athleteId, patternId);
     if (rung !== fromRung)
       throw conflict('fromRung', String(fromRung), `${rung}, where the athlete stands now`);
-    if (basis === 'undo') return checkUndo(body, by);
+    if (basis === 'undo') {
+      checkUndo(body, by);
+      return NO_GROUNDS;
+    }
     const { body: pattern } = await this.patterns.newest(clubId, patternId);
     if (toRung > pattern.rungs.length)
       throw conflict('toRung', String(toRung), `1 to ${pattern.rungs.length}`);
     if (basis === 'hand') {
       if (toRung === fromRung) throw conflict('toRung', String(toRung), 'another rung');
-      return null;
+      return NO_GROUNDS;
     }
     if (!set) throw conflict('setId', 'null', 'the set whose decision is followed or overruled');
-    const { answer, ...rest } = await this.decided(set, body);
+    const { decision, evidence } = await this.decided(set, body);
+    const { answer } = decision;
     const follows =
       toRung === fromRung + (answer === 'move up' ? 1 : answer === 'ease back' ? -1 : 0);
     if (basis === 'rule' && !(follows && toRung !== fromRung))
       throw conflict('basis', basis, `a move that the rule says; it says ${answer}`);
     if (basis === 'overrule' && follows)
       throw conflict('basis', basis, `rule: that is what it says`);
-    return { answer, ...rest };
+    return { decision, evidence };
   }
 
-  private async decided(set: DrillSet, { fromRung }: RungMoveBody): Promise<Decision> {
+  private async decided(set: DrillSet, { fromRung }: RungMoveBody): Promise<Assessment> {
     const { clubId, id, rung, patternId, patternVersion } = set;
     if (rung !== fromRung)
       throw conflict('setId', id, `a set on rung ${fromRung}; this one was on rung ${rung}`);
     const version = await this.patterns.version(clubId, patternId, patternVersion);
-    return (await this.decisions.assess(set, version)).decision;
+    return this.decisions.assess(set, version);
   }
 }
 
@@ -92,13 +106,12 @@ function checkSet(set: DrillSet, { athleteId, patternId }: RungMoveBody): void {
     throw conflict('setId', set.id, 'a set of this athlete on this pattern');
 }
 
-function checkUndo({ toRung, setId }: RungMoveBody, newest: RungMove | null): null {
+function checkUndo({ toRung, setId }: RungMoveBody, newest: RungMove | null): void {
   if (!newest) throw conflict('basis', 'undo', 'rule, overrule or hand: there is no move to undo');
   if (newest.setId !== setId)
     throw conflict('setId', String(setId), 'that of the newest move: only it can be taken back');
   if (newest.fromRung !== toRung)
     throw conflict('toRung', String(toRung), `${newest.fromRung}, where the move started`);
-  return null;
 }
 
 export const moveReply = (move: RungMove): RungMoveReply => ({

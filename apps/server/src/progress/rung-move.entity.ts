@@ -1,5 +1,5 @@
 import { Entity, Property } from '@mikro-orm/core';
-import type { Decision, MoveBasis } from '@orthokin/core/progress';
+import type { Decision, Evidence, MoveBasis } from '@orthokin/core/progress';
 import { ClubOwned } from '../storage/club-owned.js';
 
 /** A step on the ladder. The athlete's rung is where the newest one led; rung 1 before any. */
@@ -26,9 +26,13 @@ export class RungMove extends ClubOwned {
   @Property({ type: 'text', nullable: true })
   reason!: string | null;
 
-  /** What was followed or overruled: evidence, rule and version, as they were. */
+  /** What was followed or overruled: answer, rule and version, as they were. */
   @Property({ type: 'json', nullable: true })
   decision!: Decision | null;
+
+  /** All that the decision follows from: judged again it gives the same answer. */
+  @Property({ type: 'json', nullable: true })
+  evidence!: Evidence | null;
 
   @Property({ type: 'datetime' })
   movedAt!: Date;

@@ -19,7 +19,8 @@ export class Migration20261129Ladders extends Migration {
       alter table rung_move
         alter column set_id drop not null,
         add column reason text,
-        add column decision jsonb`);
+        add column decision jsonb,
+        add column evidence jsonb`);
     // What follows from the reps is worked out anew, by the gates there are now.
     this.addSql(`delete from set_figures`);
     this.addSql(`alter table set_figures add column staircase jsonb`);

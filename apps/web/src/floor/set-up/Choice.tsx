@@ -4,13 +4,6 @@ import { Button, Disclosure, DisclosurePanel, Heading } from 'react-aria-compone
 import styled from 'styled-components';
 import { colour } from '../../parts/tokens.js';
 
-export const Fields = styled.div`
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
-  gap: 12px 16px;
-  align-items: end;
-`;
-
 const Fold = styled(Disclosure)`
   border-top: 1px solid ${colour('rule')};
   h3 {

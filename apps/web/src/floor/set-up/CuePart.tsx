@@ -9,7 +9,7 @@ import {
 } from '@orthokin/core/drill';
 import type { ReactElement } from 'react';
 import { SelectField } from '../../parts/form/SelectField.js';
-import { Fields } from './Choice.js';
+import { Fields } from '../../parts/form/Fields.js';
 
 const ORDER_WORDS: Readonly<Record<CueOrder, string>> = {
   known: 'known, round in turn',

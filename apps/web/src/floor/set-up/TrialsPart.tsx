@@ -5,7 +5,8 @@ import type { ReactElement } from 'react';
 import { NumberField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Quiet } from '../../parts/Text.js';
-import { Choice, Fields } from './Choice.js';
+import { Fields } from '../../parts/form/Fields.js';
+import { Choice } from './Choice.js';
 
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 

@@ -9,7 +9,8 @@ import {
 import type { ReactElement } from 'react';
 import { NumberField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
-import { Choice, Fields } from './Choice.js';
+import { Fields } from '../../parts/form/Fields.js';
+import { Choice } from './Choice.js';
 
 const PACE_WORDS: Readonly<Record<Pace['kind'], string>> = {
   self: 'own: after each home',

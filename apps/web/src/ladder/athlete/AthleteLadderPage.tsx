@@ -16,6 +16,7 @@ import { Gauges } from './Gauges.js';
 import { Moves } from './Moves.js';
 import { MoveWays } from './MoveWays.js';
 import { NextRung } from './NextRung.js';
+import { OwnLimits } from './OwnLimits.js';
 import { RulePath } from './RulePath.js';
 
 const Columns = styled.div`
@@ -138,6 +139,7 @@ function OnLadder({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
             <RulePath decision={decision} evidence={evidence} />
           </section>
           {here && next && <NextRung from={here} to={next} />}
+          <OwnLimits ladder={ladder} />
           <Moves moves={moves} />
         </div>
       </Columns>

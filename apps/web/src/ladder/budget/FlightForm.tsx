@@ -6,23 +6,12 @@ import {
   type SpeedUnit,
 } from '@orthokin/core/budget';
 import type { ReactElement } from 'react';
-import styled from 'styled-components';
 import { CheckField } from '../../parts/form/CheckField.js';
 import { NumberField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import type { RallyPlan } from './plan.js';
-
-const Fields = styled.div`
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-  gap: 12px 16px;
-  align-items: end;
-  margin: 0 0 18px;
-  .wide {
-    grid-column: 1 / -1;
-  }
-`;
+import { Fields } from '../../parts/form/Fields.js';
 
 const UNITS = Object.keys(SPEED_UNITS) as SpeedUnit[];
 const USUAL_WALL_M = 5;
@@ -54,7 +43,7 @@ export function FlightForm({
   return (
     <>
       <Heading>What flies</Heading>
-      <Fields>
+      <Fields style={{ marginBottom: 18 }}>
         <SelectField
           label="It is a"
           value={projectile.name}
@@ -91,7 +80,7 @@ export function FlightForm({
         />
       </Fields>
       <Heading>How it comes</Heading>
-      <Fields>
+      <Fields style={{ marginBottom: 18 }}>
         {speedField('Speed off the opponent', speed, (given) => set({ speed: given }))}
         <SelectField
           label="Speeds in"
@@ -159,7 +148,7 @@ export function FlightForm({
         )}
       </Fields>
       <Heading>And back</Heading>
-      <Fields>
+      <Fields style={{ marginBottom: 18 }}>
         {speedField('Speed off the athlete', ownSpeed, (given) => set({ ownSpeed: given }))}
         <NumberField
           label="Opponent’s handling"

@@ -9,6 +9,7 @@ import {
 import { useMemo, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { useRemembered } from '../../log/useRemembered.js';
+import { Fields } from '../../parts/form/Fields.js';
 import { NumberField } from '../../parts/form/NumberFields.js';
 import { FiguresTable } from '../../parts/FiguresTable.js';
 import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
@@ -34,12 +35,6 @@ const Columns = styled.div`
     margin-top: 24px;
     padding-top: 20px;
     border-top: 1px solid ${colour('rule')};
-  }
-  .fields {
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-    gap: 12px 16px;
-    align-items: end;
   }
   .found {
     display: grid;
@@ -99,7 +94,7 @@ export function RulesPage(): ReactElement {
           ))}
           <section>
             <Heading>The course</Heading>
-            <div className="fields">
+            <Fields>
               <NumberField
                 {...whole}
                 label="Reps a set"
@@ -150,7 +145,7 @@ export function RulesPage(): ReactElement {
                 value={100 * learning}
                 onChange={(given) => setLearning(given / 100)}
               />
-            </div>
+            </Fields>
           </section>
         </div>
         <div className="found">

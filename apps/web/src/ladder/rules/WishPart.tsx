@@ -10,14 +10,7 @@ import { Heading, Quiet } from '../../parts/Text.js';
 import { percent, shareWords } from './rules-words.js';
 import type { WishAnswer } from './simulate.js';
 import { useWish } from './useSimulation.js';
-
-const Fields = styled.div`
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
-  gap: 12px 16px;
-  align-items: end;
-  margin-bottom: 14px;
-`;
+import { Fields } from '../../parts/form/Fields.js';
 
 const Found = styled.div`
   margin-top: 14px;
@@ -60,7 +53,7 @@ export function WishPart({
   return (
     <section>
       <Heading>What do you wish for?</Heading>
-      <Fields>
+      <Fields style={{ marginBottom: 14 }}>
         {share('risk', 'Moved up too soon, at most', 49)}
         {share('tooSoonRate', 'of those who pass', 98)}
         {share('readyRate', 'Ready is who passes', 99)}

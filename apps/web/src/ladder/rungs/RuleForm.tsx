@@ -8,19 +8,11 @@ import {
 } from '@orthokin/core/progress';
 import { problemSentence } from '@orthokin/core/result';
 import type { ReactElement } from 'react';
-import styled from 'styled-components';
 import { ruleWords } from '../../parts/decision-words.js';
 import { NumberField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Notice } from '../../parts/Notice.js';
-
-const Fields = styled.div`
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-  gap: 12px 16px;
-  align-items: end;
-  margin-top: 12px;
-`;
+import { Fields } from '../../parts/form/Fields.js';
 
 const KIND_WORDS: Readonly<Record<Rule['kind'], string>> = {
   count: 'count sets',
@@ -55,7 +47,7 @@ export function RuleForm({
           onChange={(kind) => onChange(DEFAULTS[kind])}
         />
       </div>
-      <Fields>
+      <Fields style={{ marginTop: 12 }}>
         <Settings rule={rule} onChange={onChange} />
       </Fields>
       <p style={{ margin: '10px 0 0', maxWidth: '66ch' }}>{ruleWords(rule)}</p>

@@ -10,6 +10,7 @@ import {
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { CheckField } from '../../parts/form/CheckField.js';
+import { Fields } from '../../parts/form/Fields.js';
 import { NumberField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { TextField } from '../../parts/form/TextField.js';
@@ -17,15 +18,9 @@ import { capital } from '../../parts/format.js';
 import { Quiet } from '../../parts/Text.js';
 import { sourceWords } from '../words/limit-words.js';
 
-const Fields = styled.div`
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(170px, 1fr));
-  gap: 12px 16px;
+const RungFields = styled(Fields)`
   align-items: start;
   margin-bottom: 14px;
-  .wide {
-    grid-column: 1 / -1;
-  }
   .targets {
     display: flex;
     flex-wrap: wrap;
@@ -78,7 +73,7 @@ export function RungForm({
   };
   return (
     <>
-      <Fields>
+      <RungFields>
         <div className="wide">
           <TextField
             label="Name"
@@ -135,9 +130,9 @@ export function RungForm({
           value={100 * rung.timeFactor}
           onChange={(percent) => set({ timeFactor: percent / 100 })}
         />
-      </Fields>
+      </RungFields>
       <Quiet style={{ marginBottom: 6 }}>Longest allowed times; 0 for no limit.</Quiet>
-      <Fields>
+      <RungFields>
         {GATED_DURATIONS.map((gate) => (
           <div key={gate}>
             <NumberField
@@ -154,9 +149,9 @@ export function RungForm({
             )}
           </div>
         ))}
-      </Fields>
+      </RungFields>
       <Quiet style={{ marginBottom: 6 }}>What a set must show.</Quiet>
-      <Fields>
+      <RungFields>
         {share('passShare', 'Reps inside the limits')}
         {share('cleanShare', 'Without a watched fault')}
         {share('falseStartShare', 'Most false starts')}
@@ -177,7 +172,7 @@ export function RungForm({
           value={100 * (rung.mostSpread ?? 0)}
           onChange={(percent) => set({ mostSpread: percent === 0 ? null : percent / 100 })}
         />
-      </Fields>
+      </RungFields>
     </>
   );
 }

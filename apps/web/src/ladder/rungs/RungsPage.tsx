@@ -16,7 +16,7 @@ import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useLadder, useSaveLadder, useSavePattern } from '../../club/queries.js';
 import { Button } from '../../parts/Button.js';
-import { CheckField } from '../../parts/form/CheckField.js';
+import { Fields } from '../../parts/form/Fields.js';
 import { NumberField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { IconButton } from '../../parts/IconButton.js';
@@ -26,6 +26,7 @@ import { colour, MIDDLE } from '../../parts/tokens.js';
 import { raisesWords } from '../words/rung-words.js';
 import { RuleForm } from './RuleForm.js';
 import { RungForm } from './RungForm.js';
+import { TestPart } from './TestPart.js';
 import { useRungs } from './useRungs.js';
 import { raisedBy } from '@orthokin/core/pattern';
 
@@ -41,13 +42,6 @@ const Columns = styled.div`
   }
   section + section {
     margin-top: 22px;
-  }
-  .fields {
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
-    gap: 12px 16px;
-    align-items: end;
-    margin-bottom: 10px;
   }
   .ways {
     display: flex;
@@ -113,6 +107,7 @@ export function RungsPage(): ReactElement {
 function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): ReactElement {
   const edit = useRungs(pattern.rungs);
   const [shown, setShown] = useState(1);
+  const [msPerBit, setMsPerBit] = useState(USUAL_DRAFT.msPerBit);
   const [climb, setClimb] = useState<LadderSettingsBody>(settings);
   const [savedClimb, setSavedClimb] = useState(climb);
   const savePattern = useSavePattern();
@@ -136,7 +131,7 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
     setShown(rung.number + by);
   };
   const draft = () => {
-    edit.change(draftLadder(pattern, { ...USUAL_DRAFT, axis: climb.axis, school: climb.school }));
+    edit.change(draftLadder(pattern, { axis: climb.axis, school: climb.school, msPerBit }));
     setShown(1);
   };
   const save = async () => {
@@ -256,7 +251,7 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
           </section>
           <section>
             <Heading>Draft the ladder anew</Heading>
-            <div className="fields">
+            <Fields>
               <SelectField
                 label="What is raised"
                 value={climb.axis}
@@ -275,7 +270,15 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
                 options={EFFORT_NAMES}
                 onChange={(effort) => set({ effort })}
               />
-            </div>
+              <NumberField
+                label="A bit of choice costs"
+                unit="ms"
+                min={0}
+                max={400}
+                value={msPerBit}
+                onChange={setMsPerBit}
+              />
+            </Fields>
             <p style={{ margin: '0 0 6px', maxWidth: '66ch' }}>
               {SCHOOLS[climb.school].reasoning} Risk: {SCHOOLS[climb.school].risk.toLowerCase()}{' '}
               {EFFORTS[climb.effort].reasoning}
@@ -288,62 +291,5 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
         </div>
       </Columns>
     </Page>
-  );
-}
-
-/** The standard test: the same cues on the first day and the last. */
-function TestPart({
-  climb: { test },
-  rungs,
-  onChange,
-}: {
-  climb: LadderSettingsBody;
-  rungs: number;
-  onChange: (change: Partial<LadderSettingsBody>) => void;
-}): ReactElement {
-  const USUAL_REPS = 12;
-  return (
-    <section>
-      <Heading>Test days</Heading>
-      <CheckField
-        isSelected={test !== null}
-        onChange={(isOn) =>
-          onChange({
-            test: isOn
-              ? {
-                  ...{ rung: 1, reps: USUAL_REPS },
-                  seed: crypto.getRandomValues(new Uint32Array(1))[0] ?? 1,
-                }
-              : null,
-          })
-        }
-      >
-        A standard test: same rung, same cues, first and last
-      </CheckField>
-      {test && (
-        <div className="fields" style={{ marginTop: 12 }}>
-          <NumberField
-            label="Test on rung"
-            unit=""
-            min={1}
-            max={Math.max(1, rungs)}
-            value={test.rung}
-            onChange={(rung) => onChange({ test: { ...test, rung: Math.round(rung) } })}
-          />
-          <NumberField
-            label="Test reps"
-            unit=""
-            min={4}
-            max={60}
-            value={test.reps}
-            onChange={(reps) => onChange({ test: { ...test, reps: Math.round(reps) } })}
-          />
-          <Quiet style={{ fontSize: 15 }}>
-            Seed {test.seed}. Another number of reps or rung is another test: “Is it better?” holds
-            only runs of the same one against each other.
-          </Quiet>
-        </div>
-      )}
-    </section>
   );
 }

@@ -1,0 +1,63 @@
+import type { LadderSettingsBody } from '@orthokin/contract';
+import type { ReactElement } from 'react';
+import { CheckField } from '../../parts/form/CheckField.js';
+import { Fields } from '../../parts/form/Fields.js';
+import { NumberField } from '../../parts/form/NumberFields.js';
+import { Heading, Quiet } from '../../parts/Text.js';
+
+/** The standard test: the same cues on the first day and the last. */
+export function TestPart({
+  climb: { test },
+  rungs,
+  onChange,
+}: {
+  climb: LadderSettingsBody;
+  rungs: number;
+  onChange: (change: Partial<LadderSettingsBody>) => void;
+}): ReactElement {
+  const USUAL_REPS = 12;
+  return (
+    <section>
+      <Heading>Test days</Heading>
+      <CheckField
+        isSelected={test !== null}
+        onChange={(isOn) =>
+          onChange({
+            test: isOn
+              ? {
+                  ...{ rung: 1, reps: USUAL_REPS },
+                  seed: crypto.getRandomValues(new Uint32Array(1))[0] ?? 1,
+                }
+              : null,
+          })
+        }
+      >
+        A standard test: same rung, same cues, first and last
+      </CheckField>
+      {test && (
+        <Fields style={{ marginTop: 12 }}>
+          <NumberField
+            label="Test on rung"
+            unit=""
+            min={1}
+            max={Math.max(1, rungs)}
+            value={test.rung}
+            onChange={(rung) => onChange({ test: { ...test, rung: Math.round(rung) } })}
+          />
+          <NumberField
+            label="Test reps"
+            unit=""
+            min={4}
+            max={60}
+            value={test.reps}
+            onChange={(reps) => onChange({ test: { ...test, reps: Math.round(reps) } })}
+          />
+          <Quiet style={{ fontSize: 15 }}>
+            Seed {test.seed}. Another number of reps or rung is another test: “Is it better?” holds
+            only runs of the same one against each other.
+          </Quiet>
+        </Fields>
+      )}
+    </section>
+  );
+}
