@@ -64,7 +64,7 @@ test('the review over weeks', async ({ page }) => {
 test('the ladder', async ({ page }) => {
   await page.goto('/');
   const line = page.getByRole('listitem').filter({ hasText: 'Amara Quill' });
-  await line.getByRole('link', { name: /rung/ }).click();
+  await line.locator('a[href^="/ladder"]').click();
   await page.getByRole('heading', { name: 'Evidence so far' }).waitFor();
   await shoot(page, 'ladder');
   await page.getByRole('link', { name: 'How much time is there?' }).click();

@@ -9,6 +9,7 @@ import type {
   SetReviewReply,
   SquadLineReply,
 } from '@orthokin/contract';
+import { blankPattern } from '@orthokin/core/footwork';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import {
   decide,
@@ -18,7 +19,7 @@ import {
 } from '@orthokin/core/progress';
 import { v7 } from 'uuid';
 import { TestServer } from './support/server.js';
-import { setOf, type RecordedSet } from './support/sets.js';
+import { record, setOf, type RecordedSet } from './support/sets.js';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -37,11 +38,7 @@ async function run(
   { daysLater = 0, change = {} }: { daysLater?: number; change?: object } = {},
 ): Promise<RecordedSet> {
   clock += daysLater * DAY_MS + 60_000;
-  const set = setOf(line, { ...times, at: new Date(clock) });
-  await server.put(server.club(`sets/${set.id}`), { ...set.body, ...change }).expect(200);
-  for (const { id, body } of set.reps)
-    await server.put(server.club(`sets/${set.id}/reps/${id}`), body).expect(200);
-  return set;
+  return record(server, setOf(line, { ...times, at: new Date(clock) }), change);
 }
 const ladderOf = async ({ athlete, patternId }: SquadLineReply) =>
   (await server.get(server.club(`patterns/${patternId}/ladder/${athlete.id}`)).expect(200))
@@ -218,4 +215,26 @@ describe('another rule', () => {
       (body as { problems: { field: string }[] }).problems.map((each) => each.field),
     ).toContain(field);
   });
+});
+
+test('a pattern without targets has no ladder to stand on, and says so', async () => {
+  const line = await server.lineOf('Juno Marlock');
+  const bare = { ...blankPattern('Nothing yet'), splitWindowMs: [-60, 120] };
+  const id = v7();
+  await server.put(server.club(`patterns/${id}/versions/1`), bare).expect(200);
+  expect(await ladder(id)).toMatchObject({ everyone: [] });
+  const { body } = await server
+    .get(server.club(`patterns/${id}/ladder/${line.athlete.id}`))
+    .expect(409);
+  expect(body).toMatchObject({ problems: [{ field: 'patternId' }] });
+  const refused = await server.put(server.club(`ladders/${v7()}`), {
+    ...{ patternId: id, savedAt: new Date().toISOString() },
+    settings: { ...USUAL_LADDER, test: { rung: 1, reps: 12, seed: 1 } },
+  });
+  expect(refused.body).toMatchObject({ problems: [{ field: 'test.rung' }] });
+});
+
+test('what a move rests on can be asked for; a move nobody made cannot', async () => {
+  const { body } = await server.get(server.club(`moves/${v7()}`)).expect(404);
+  expect(body).toMatchObject({ problems: [{ field: 'moveId' }] });
 });

@@ -2,7 +2,7 @@ import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import type { DrillSetBody, RungMoveBody, SetReviewReply } from '@orthokin/contract';
 import { v7 } from 'uuid';
 import { TestServer } from './support/server.js';
-import { setOf, type RecordedSet } from './support/sets.js';
+import { record, setOf, type RecordedSet } from './support/sets.js';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -18,11 +18,7 @@ const slow = { reactionMs: 200, recoveryMs: 2000 };
 let clock = Date.now() + DAY_MS;
 async function run(name: string, times: typeof fast, daysLater = 0): Promise<RecordedSet> {
   clock += daysLater * DAY_MS + 60_000;
-  const set = setOf(await server.lineOf(name), { ...times, at: new Date(clock) });
-  await server.put(server.club(`sets/${set.id}`), set.body).expect(200);
-  for (const { id, body } of set.reps)
-    await server.put(server.club(`sets/${set.id}/reps/${id}`), body).expect(200);
-  return set;
+  return record(server, setOf(await server.lineOf(name), { ...times, at: new Date(clock) }));
 }
 const review = async ({ id }: RecordedSet) =>
   (await server.get(server.club(`sets/${id}`)).expect(200)).body as SetReviewReply;
@@ -92,9 +88,7 @@ test.each<[string, Partial<DrillSetBody>]>([
   await run(name, fast, 1);
   clock += DAY_MS;
   const set = setOf(await server.lineOf(name), { ...fast, at: new Date(clock) });
-  await server.put(server.club(`sets/${set.id}`), { ...set.body, ...other }).expect(200);
-  for (const rep of set.reps)
-    await server.put(server.club(`sets/${set.id}/reps/${rep.id}`), rep.body).expect(200);
+  await record(server, set, other);
   expect((await review(set)).decision).toMatchObject({
     answer: 'not enough reps yet',
     state: { setsPassed: 1, setsSeen: 1 },

@@ -139,7 +139,7 @@ describe('what comes next, in one sentence with its numbers', () => {
   test('what holds is named, and what mends it', () => {
     const held: Gate = { gate: 'catch trials', held: 1, trials: 3, needed: 3, met: false };
     expect(lackWords(held)).toBe('1 of 3 catch trials held, 3 needed');
-    expect(trainWords(held)).toContain('Catch trials');
+    expect(trainWords(held)).toContain('catch trials');
     const spread: Gate = { gate: 'spread', share: 0.31, most: 0.2, met: false };
     expect(lackWords(spread)).toContain('31 % of the median, 20 % allowed');
     expect(trainWords(null)).toBeNull();

@@ -1,7 +1,15 @@
 import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
-import { DEFAULT_CHOICES, planDrill, type DrillChoices } from '../src/floor/set-up/plan-drill.js';
-import type { LadderSettingsBody } from '@orthokin/contract';
+import {
+  conditionsFor,
+  DEFAULT_CHOICES,
+  onRungsFloor,
+  planDrill,
+  restRatioOf,
+  type DrillChoices,
+} from '../src/floor/set-up/plan-drill.js';
+import type { DrillSetupReply, LadderSettingsBody } from '@orthokin/contract';
+import type { Rung } from '@orthokin/core/pattern';
 import { USUAL_LADDER } from '@orthokin/core/progress';
 import { PLAN } from './plan.js';
 
@@ -61,4 +69,51 @@ test('a set that cannot be is refused with the field', () => {
   expect(none).toMatchObject({ ok: false, problem: { field: 'reps' } });
   const nowhere = planDrill(CLUB, { ...SETUP, rung: 9 }, CHOICES, 1, START);
   expect(nowhere).toMatchObject({ ok: false, problem: { field: 'targets' } });
+});
+
+describe('what a rung asks is what is run', () => {
+  const asking = (change: Partial<Rung>): DrillSetupReply => ({
+    ...SETUP,
+    pattern: {
+      ...PLAN.pattern,
+      rungs: PLAN.pattern.rungs.map((rung) =>
+        rung.number === 1 ? { ...rung, ...change, targets: [...rung.targets] } : rung,
+      ),
+    },
+  });
+
+  test('its order and its catch and switched cues, until the coach chooses others', () => {
+    const setup = asking({ order: 'chained', catchShare: 0.25, switchShare: 0.1 });
+    expect(conditionsFor(setup, CHOICES)).toMatchObject({
+      ...{ order: 'chained', catchShare: 0.25, switchShare: 0.1 },
+    });
+    expect(conditionsFor(setup, { ...CHOICES, asRung: false })).toBe(CHOICES.conditions);
+    const made = planDrill(CLUB, setup, CHOICES, 1, START);
+    if (!made.ok) throw new Error(made.problem.field);
+    expect(made.value.cues.filter((cue) => cue.catch)).toHaveLength(3);
+    expect(made.value.conditions.order).toBe('chained');
+  });
+
+  test('limits of the athlete’s own go along with the set; the rung’s own do not need to', () => {
+    const own = planDrill(CLUB, { ...SETUP, ownLimits: [1] }, CHOICES, 1, START);
+    expect(own).toMatchObject({ value: { limitsMs: { reaction: 350, recovery: 1100 } } });
+    expect(plan(1).limitsMs).toBeNull();
+  });
+
+  test('its floor: every target nearer or farther, nothing else moved', () => {
+    const half = onRungsFloor(asking({ floorScale: 0.5 }));
+    for (const [i, { at, letter }] of half.pattern.targets.entries()) {
+      const full = PLAN.pattern.targets[i];
+      expect(letter).toBe(full?.letter);
+      expect(at.x).toBeCloseTo(0.5 * (full?.at.x ?? NaN), 12);
+      expect(at.y).toBeCloseTo(0.5 * (full?.at.y ?? NaN), 12);
+    }
+    expect(onRungsFloor(SETUP)).toEqual(SETUP);
+  });
+
+  test('rest as the ladder’s effort asks, unless it was chosen', () => {
+    expect(restRatioOf(CHOICES, { effort: 'quality' })).toBe(2);
+    expect(restRatioOf(CHOICES, { effort: 'pressure' })).toBe(1);
+    expect(restRatioOf({ restRatio: 4 }, { effort: 'pressure' })).toBe(4);
+  });
 });

@@ -5,10 +5,13 @@ import { placeEvent } from '../src/drill/place-event.js';
 import {
   apply,
   cueDueMs,
+  everyMsNow,
   finishedReps,
   lastRep,
   outgoing,
   replay,
+  setBody,
+  staircaseOf,
   type Action,
   type DrillPlan,
   type Run,
@@ -306,4 +309,63 @@ describe('what the server is told', () => {
       [],
     );
   });
+});
+
+describe('a pace that moves by itself', () => {
+  const pace = {
+    ...{ kind: 'staircase' as const, everyMs: 3000 },
+    steps: { passesInARow: 2, stepMs: 400, leastStepMs: 100, reversals: 4 },
+  };
+  const cues = Array.from({ length: 6 }, (_, i) => ({
+    ...{ ordinal: i + 1, target: i % 2 ? 'B' : 'A', foreperiodMs: 1000 },
+  }));
+  const plan: DrillPlan = {
+    ...PLAN,
+    ...{ cues, reps: 6, conditions: { ...PLAN.conditions, pace } },
+  };
+  /** Reps cued at these moments, each home so long after. */
+  const played = (...reps: [cueMs: number, cycleMs: number][]): Run => {
+    const run = replay([
+      { type: 'started', plan },
+      ...reps.flatMap(([cueMs, cycleMs], i) => [
+        cued(`r${i}`, cueMs),
+        press('home', cueMs + cycleMs),
+      ]),
+    ]);
+    if (!run) throw new Error('no run');
+    return run;
+  };
+
+  test('begins as it was chosen; its first cue waits as any first cue does', () => {
+    expect(everyMsNow(played())).toBe(3000);
+    expect(cueDueMs(played())).toBe(1500 + 1000);
+  });
+
+  test('quickens after its passes, eases after a rep that was not home in time', () => {
+    const quick = played([3000, 1500], [6000, 1500]);
+    expect(staircaseOf(quick)).toMatchObject({ nextMs: 2600, row: 0, turns: [] });
+    expect(cueDueMs(quick)).toBe(6000 + 2600);
+    const slow = played([3000, 1500], [6000, 1500], [8600, 2590]);
+    // 10 ms inside its pace by hand: as likely as not, and so it counts for in time.
+    expect(everyMsNow(slow)).toBe(2600);
+    const late = played([3000, 1500], [6000, 1500], [8600, 2700]);
+    expect(staircaseOf(late)).toMatchObject({ nextMs: 2800, turns: [2600] });
+  });
+
+  test('a rep struck out moves it no more', () => {
+    const run = played([3000, 1500], [6000, 1500]);
+    const struck = apply(run, { type: 'struck', repId: 'r1', newId: 'x1' });
+    expect(everyMsNow(struck ?? run)).toBe(3000);
+  });
+
+  test('another pace stays what it is, and one’s own has none', () => {
+    expect(staircaseOf(runOf(...rep('r1', 3000)))).toBeNull();
+    expect(everyMsNow(runOf(...rep('r1', 3000)))).toBeNull();
+  });
+});
+
+test('limits of the athlete’s own are sent with the set', () => {
+  const limitsMs = { recovery: 990 };
+  const run = replay([{ type: 'started', plan: { ...PLAN, limitsMs } }]);
+  expect(run && setBody(run).limitsMs).toEqual(limitsMs);
 });

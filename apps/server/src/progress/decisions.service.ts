@@ -16,6 +16,7 @@ import {
 import { rungAsRun } from '../drills/as-run.js';
 import { DrillSet } from '../drills/drill-set.entity.js';
 import { FiguresService } from '../drills/figures.service.js';
+import { conflict } from '../http/refusals.js';
 import type { PatternVersion } from '../patterns/pattern-version.entity.js';
 import { PatternsService, reachedRung } from '../patterns/patterns.service.js';
 import { LaddersService } from './ladders.service.js';
@@ -81,6 +82,8 @@ export class DecisionsService {
   /** Where an athlete stands on a ladder now, and what comes next. */
   async standing(climb: Climb, newest: PatternVersion): Promise<Standing> {
     const { clubId, athleteId, patternId } = climb;
+    if (newest.body.rungs.length === 0)
+      throw conflict('patternId', patternId, 'a pattern with targets, and so with rungs');
     const { rule } = await this.ladders.settings(clubId, patternId);
     const own = await this.ladders.ownLimits(clubId, athleteId, patternId);
     const { rung: reached, by } = await this.places.place(clubId, athleteId, patternId);

@@ -1,11 +1,24 @@
 import type { DrillSetBody, RepBody, SquadLineReply } from '@orthokin/contract';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { v7 } from 'uuid';
+import type { TestServer } from './server.js';
 
 export interface RecordedSet {
   readonly id: string;
   readonly body: DrillSetBody;
   readonly reps: readonly { readonly id: string; readonly body: RepBody }[];
+}
+
+/** Stores a set and its reps over HTTP; `change` is what its beginning says otherwise. */
+export async function record(
+  server: TestServer,
+  set: RecordedSet,
+  change: object = {},
+): Promise<RecordedSet> {
+  await server.put(server.club(`sets/${set.id}`), { ...set.body, ...change }).expect(200);
+  for (const { id, body } of set.reps)
+    await server.put(server.club(`sets/${set.id}/reps/${id}`), body).expect(200);
+  return set;
 }
 
 /** Ten reps to one target and back, each with the reaction and recovery asked for. */

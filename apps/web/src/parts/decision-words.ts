@@ -131,19 +131,19 @@ export function trainWords(gate: Gate | null): string | null {
   switch (gate?.gate) {
     case 'false starts':
     case 'catch trials':
-      return 'Catch trials, and waits that do not age: land, look, then go.';
+      return 'catch trials, and waits that do not age: land, look, then go.';
     case 'technique':
-      return 'Rehearse the positions slowly, two faults watched at most.';
+      return 'rehearse the positions slowly, two faults watched at most.';
     case 'reaction':
-      return 'Fewer targets in play, or the split-step timed to the cue.';
+      return 'fewer targets in play, or the split-step timed to the cue.';
     case 'response':
-      return 'The way out: first step, and the straight line to the target.';
+      return 'the way out: first step, and the straight line to the target.';
     case 'recovery':
-      return 'The way home: push off at the action, and all the way back.';
+      return 'the way home: push off at the action, and all the way back.';
     case 'cycle':
-      return 'Whole reps, short sets, more rest between them.';
+      return 'whole reps, short sets, more rest between them.';
     case 'spread':
-      return 'The same pace for every rep, before a faster one.';
+      return 'the same pace for every rep, before a faster one.';
     case 'valid reps':
     case undefined:
       return null;

@@ -69,9 +69,8 @@ const What = ({ line }: { line: SquadLineReply }) => (
     {line.patternName}
     <br />
     <small>
-      <Link to={`/ladder/${line.patternId}/${line.athlete.id}`}>
-        <RungMeter rung={line.rung} of={line.rungs} /> {line.rungName}
-      </Link>
+      <RungMeter rung={line.rung} of={line.rungs} />{' '}
+      <Link to={`/ladder/${line.patternId}/${line.athlete.id}`}>{line.rungName}</Link>
     </small>
   </div>
 );
