@@ -102,6 +102,7 @@ describe('what comes next, in one sentence with its numbers', () => {
 
   test('the sequential test says how many passes would be enough', () => {
     const decision = decided([setOf(times(10, 1800), '1')], DEFAULT_SEQUENTIAL_RULE);
+    expect(answerWords(decision, null)).toMatch(/^Not enough yet: 5 more passes/);
     expect(missingWords(decision.rule, decision.state)).toBe(
       '5 more passes in a row would be enough (evidence 1.9 of 2.9)',
     );

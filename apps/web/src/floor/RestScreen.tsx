@@ -15,6 +15,7 @@ import { seconds } from '../parts/format.js';
 import { Headline, Quiet } from '../parts/Text.js';
 import { colour, MONO } from '../parts/tokens.js';
 import { useAwake } from '../screens/useAwake.js';
+import { Answer } from './Answer.js';
 
 const Screen = styled.main`
   position: fixed;
@@ -111,6 +112,7 @@ export function RestScreen({
     <Alone>
       <Screen data-theme="dark">
         <Quiet>{lastWords(last)}</Quiet>
+        <Answer run={last} onNext={null} />
         <span className="left" role="timer" aria-label={`${shown} seconds of rest left`}>
           {shown}
         </span>

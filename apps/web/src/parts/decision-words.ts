@@ -152,7 +152,7 @@ export function trainWords(gate: Gate | null): string | null {
 
 /** A decision in a few words, for a line of a list. */
 export function answerWords(decision: Decision, outcome: SetOutcome | null): string {
-  const { answer, because, limiting, setIds } = decision;
+  const { answer, because, limiting, setIds, rule, state } = decision;
   if (answer === 'move up') return 'Ready to move up';
   if (answer === 'ease back') return 'Ease back a rung';
   if (answer === 'rest') return 'Rest first: a steep fade';
@@ -160,5 +160,6 @@ export function answerWords(decision: Decision, outcome: SetOutcome | null): str
   if (answer === 'stay' && limiting) return `Stay: ${lackWords(limiting)}`;
   if (outcome === 'passed') return 'Passed; not enough sets yet';
   if (setIds.length === 0) return 'No set on this rung yet';
-  return limiting ? `Not enough yet: ${lackWords(limiting)}` : 'Not enough reps yet';
+  const missing = limiting ? lackWords(limiting) : missingWords(rule, state);
+  return missing === null ? 'Not enough reps yet' : `Not enough yet: ${missing}`;
 }
