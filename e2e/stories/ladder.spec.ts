@@ -150,7 +150,7 @@ test('simulated sets until moved up; eased back; overruled with a reason; the la
   test.setTimeout(240_000);
   await page.addInitScript(hurry, 4);
   const coach = new Coach(page);
-  const { athlete } = await lineOf(page, 'Juno Marlock');
+  const { athlete } = await lineOf(page, 'Cass Ondry');
   // One rung that anybody keeps, one that nobody does.
   const id = await copyFor(page, 'Corners, two rungs', 'Four corners', ({ number }) => ({
     limitsMs: { recovery: number === 1 ? 5000 : 300 },

@@ -1,6 +1,5 @@
 import type { Audit } from '@orthokin/core/drill';
-
-const percent = (share: number): string => `${Math.round(100 * share)} %`;
+import { percent } from '../parts/format.js';
 
 /** Above this over blind chance a caller has habits that an athlete can learn. */
 const LEARNABLE = 1.6;

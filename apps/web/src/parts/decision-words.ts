@@ -6,9 +6,7 @@ import type {
   SetOutcome,
   TimeGate,
 } from '@orthokin/core/progress';
-import { count, secondsWithUnit } from './format.js';
-
-const percent = (share: number): string => `${Math.round(100 * share)} %`;
+import { count, percent, secondsWithUnit } from './format.js';
 
 /** What a gate lacks, as the end of a sentence: "recovery is 0.06 s too slow". */
 export function lackWords(gate: Gate): string {

@@ -26,3 +26,6 @@ export const capital = (words: string): string => words.charAt(0).toUpperCase() 
 /** "1 rep", "2 reps". */
 export const count = (n: number, one: string, many = `${one}s`): string =>
   `${n} ${n === 1 ? one : many}`;
+
+/** A share as whole percents. */
+export const percent = (share: number): string => `${Math.round(100 * share)} %`;

@@ -5,7 +5,7 @@ import type { DrillSetupReply } from '@orthokin/contract';
 import { useMemo, type ReactElement, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { allWordsOf } from '../../drill/cue-words.js';
-import { seconds } from '../../parts/format.js';
+import { percent, seconds } from '../../parts/format.js';
 import { CheckField } from '../../parts/form/CheckField.js';
 import { Quiet, Time } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
@@ -52,7 +52,7 @@ function useGuessable(
 const OF_THE_RUNG = ['order', 'catchShare', 'switchShare'] as const;
 
 const share = (part: number, what: string): string[] =>
-  part > 0 ? [`${Math.round(100 * part)} % ${what}`] : [];
+  part > 0 ? [`${percent(part)} ${what}`] : [];
 
 /** What a rung asks beside its targets. */
 const askedWords = ({
@@ -69,7 +69,7 @@ const askedWords = ({
     ...share(switchShare, 'switch'),
     doing,
     ...(pressure === 'none' ? [] : [pressure]),
-    ...(floorScale === 1 ? [] : [`floor at ${Math.round(100 * floorScale)} %`]),
+    ...(floorScale === 1 ? [] : [`floor at ${percent(floorScale)}`]),
   ].join(', ');
 
 const stepsOf = (rule: Rule): StaircaseSteps => {

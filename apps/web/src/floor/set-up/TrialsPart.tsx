@@ -7,8 +7,7 @@ import { SelectField } from '../../parts/form/SelectField.js';
 import { Quiet } from '../../parts/Text.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { Choice } from './Choice.js';
-
-const percent = (share: number): string => `${Math.round(100 * share)} %`;
+import { percent } from '../../parts/format.js';
 
 /** The tests in a set, in words. */
 export function trialWords(conditions: Conditions): string {

@@ -3,7 +3,7 @@ import type { SetJudgement, TimeGate } from '@orthokin/core/progress';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { lackWords } from '../../parts/decision-words.js';
-import { capital, secondsWithUnit } from '../../parts/format.js';
+import { capital, percent, secondsWithUnit } from '../../parts/format.js';
 import { phaseFill, type Phase } from '../../parts/phases.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
 import { sourceWords } from '../words/limit-words.js';
@@ -191,7 +191,7 @@ export function Gauges({
           tick={LIMIT_AT}
           fill={phaseFill('stance')}
           met={spread.met}
-          says={`${Math.round(100 * spread.share)} % of the median, ${Math.round(100 * spread.most)} % allowed`}
+          says={`${percent(spread.share)} of the median, ${percent(spread.most)} allowed`}
         />
       )}
       {!validReps.met && (

@@ -6,7 +6,7 @@ import styled from 'styled-components';
 import { useAthleteLadder, useLadder } from '../../club/queries.js';
 import { useRemembered } from '../../log/useRemembered.js';
 import { SelectField } from '../../parts/form/SelectField.js';
-import { seconds } from '../../parts/format.js';
+import { percent, seconds } from '../../parts/format.js';
 import { FiguresTable } from '../../parts/FiguresTable.js';
 import { Failed } from '../../parts/Notice.js';
 import { FloorPlan } from '../../parts/plan/FloorPlan.js';
@@ -224,7 +224,7 @@ function BudgetRow({
       <td>{wayM.toFixed(1)}</td>
       <td>{ms(flown && 1000 * flown.timeS)}</td>
       <td>{ms(flown && 1000 * flown.plainTimeS)}</td>
-      <td>{flown ? `+${Math.round(100 * flown.plainOffShare)} %` : '–'}</td>
+      <td>{flown ? `+${percent(flown.plainOffShare)}` : '–'}</td>
       <td>{ms(recovery.ok ? recovery.value.totalMs : undefined)}</td>
       {withOwn && (
         <>

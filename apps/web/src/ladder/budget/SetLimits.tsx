@@ -7,7 +7,7 @@ import styled from 'styled-components';
 import { useSaveOwnLimits, useSavePattern } from '../../club/queries.js';
 import { Button } from '../../parts/Button.js';
 import { SelectField } from '../../parts/form/SelectField.js';
-import { capital, secondsWithUnit } from '../../parts/format.js';
+import { capital, percent, secondsWithUnit } from '../../parts/format.js';
 import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { flightWords } from './budget-words.js';
@@ -141,7 +141,7 @@ export function SetLimits({
               ['all', 'every rung, by its own share'] as const,
               ...pattern.rungs.map(
                 ({ number, timeFactor }) =>
-                  [String(number), `rung ${number}, at ${Math.round(100 * timeFactor)} %`] as const,
+                  [String(number), `rung ${number}, at ${percent(timeFactor)}`] as const,
               ),
             ]}
             onChange={setWhere}

@@ -2,7 +2,7 @@ import { useCallback, type ReactElement } from 'react';
 import { axisLook, tooltipLook } from '../../parts/chart/axes.js';
 import { Chart, type Palette } from '../../parts/chart/Chart.js';
 import { PHASE_COLOURS } from '../../parts/phases.js';
-import { percent } from './rules-words.js';
+import { finePercent } from './rules-words.js';
 import { TRUE_RATES, type RulesAnswer } from './simulate.js';
 
 const LOOKS = [
@@ -58,7 +58,7 @@ export function RulesChart({
   const summary = answer
     .map(
       (outcomes, i) =>
-        `${names[i] ?? ''}: ${outcomes.map(({ moved }, at) => `${percent(moved)} at ${percent(TRUE_RATES[at] ?? 0)}`).join(', ')}`,
+        `${names[i] ?? ''}: ${outcomes.map(({ moved }, at) => `${finePercent(moved)} at ${finePercent(TRUE_RATES[at] ?? 0)}`).join(', ')}`,
     )
     .join('. ');
   return (

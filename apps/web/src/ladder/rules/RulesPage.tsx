@@ -16,7 +16,13 @@ import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
 import { Working } from '../../parts/working/Working.js';
 import { RuleForm } from '../rungs/RuleForm.js';
-import { comparisonSentence, percent, ruleVerdict, setsWords, shareWords } from './rules-words.js';
+import {
+  comparisonSentence,
+  finePercent,
+  ruleVerdict,
+  setsWords,
+  shareWords,
+} from './rules-words.js';
 import { RulesChart } from './RulesChart.js';
 import { TRUE_RATES, type RulesAnswer, type RulesQuestion } from './simulate.js';
 import { useRules } from './useSimulation.js';
@@ -187,7 +193,7 @@ const OutcomeTable = ({ answer }: { answer: RulesAnswer }): ReactElement => (
     <tbody>
       {TRUE_RATES.map((rate, i) => (
         <tr key={rate}>
-          <th scope="row">{percent(rate)}</th>
+          <th scope="row">{finePercent(rate)}</th>
           {answer.flatMap((outcomes, rule) => {
             const outcome = outcomes[i];
             return [

@@ -7,7 +7,7 @@ import { ruleWords } from '../../parts/decision-words.js';
 import { NumberField } from '../../parts/form/NumberFields.js';
 import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
-import { percent, shareWords } from './rules-words.js';
+import { finePercent, shareWords } from './rules-words.js';
 import type { WishAnswer } from './simulate.js';
 import { useWish } from './useSimulation.js';
 import { Fields } from '../../parts/form/Fields.js';
@@ -64,9 +64,9 @@ export function WishPart({
           <Found>
             <p>
               <strong>Counting sets:</strong> {ruleWords(answer.count.value.rule)} Too soon within{' '}
-              {settings.withinSets} sets: {percent(answer.count.value.tooSoon.promoted)}; the ready
-              wait {answer.count.value.ready.expectedSets.toFixed(1)} sets on average. Reckoned
-              exactly, days aside.
+              {settings.withinSets} sets: {finePercent(answer.count.value.tooSoon.promoted)}; the
+              ready wait {answer.count.value.ready.expectedSets.toFixed(1)} sets on average.
+              Reckoned exactly, days aside.
             </p>
             <TakeButton rule={answer.count.value.rule} onTake={onTake} />
           </Found>

@@ -1,7 +1,8 @@
 import type { RuleOutcome } from '@orthokin/core/progress';
 import { TRUE_RATES, type RulesAnswer } from './simulate.js';
 
-const percent = (share: number): string => {
+/** A share in percent; below one percent to a tenth, so that seldom is not never. */
+export const finePercent = (share: number): string => {
   const points = 100 * share;
   return `${points > 0 && points < 1 ? points.toFixed(1) : Math.round(points)} %`;
 };
@@ -9,7 +10,7 @@ const percent = (share: number): string => {
 /** A share with its doubt: two standard errors, never less than a tenth of a percent. */
 export function shareWords({ moved, se }: Pick<RuleOutcome, 'moved' | 'se'>): string {
   const doubt = Math.max(0.1, 200 * se);
-  return `${percent(moved).replace(' %', '')} ± ${doubt.toFixed(1)}`;
+  return `${finePercent(moved).replace(' %', '')} ± ${doubt.toFixed(1)}`;
 }
 
 export function setsWords({ setsToMove }: Pick<RuleOutcome, 'setsToMove'>): string {
@@ -28,7 +29,7 @@ const STRONG = 0.9;
 export function ruleVerdict(name: string, outcomes: readonly RuleOutcome[]): string {
   const [weak, strong] = [at(outcomes, WEAK), at(outcomes, STRONG)];
   if (!weak || !strong) return '';
-  return `${name} moves up ${percent(weak.moved)} of athletes who pass ${percent(WEAK)} of their reps, and ${percent(strong.moved)} of those who pass ${percent(STRONG)}, half of them within ${setsWords(strong).split(' ')[0] ?? ''} sets.`;
+  return `${name} moves up ${finePercent(weak.moved)} of athletes who pass ${finePercent(WEAK)} of their reps, and ${finePercent(strong.moved)} of those who pass ${finePercent(STRONG)}, half of them within ${setsWords(strong).split(' ')[0] ?? ''} sets.`;
 }
 
 /** Which of two rules is the more careful, and which the quicker. */
@@ -49,5 +50,3 @@ export function comparisonSentence([a, b]: RulesAnswer): string | null {
       : `the ready wait ${Math.abs(setsA - setsB).toFixed(1)} sets less with ${setsA < setsB ? 'A' : 'B'}`;
   return `${careful}; ${quick}.`;
 }
-
-export { percent };

@@ -1,7 +1,5 @@
 import type { LimitSource } from '@orthokin/core/pattern';
-import { secondsWithUnit } from '../../parts/format.js';
-
-const percent = (share: number): string => `${Math.round(100 * share)} %`;
+import { percent, secondsWithUnit } from '../../parts/format.js';
 
 /** Where a limit comes from, in words. */
 export function sourceWords(source: LimitSource | undefined): string {

@@ -1,8 +1,6 @@
 import { GATED_DURATIONS, type Axis, type Rung } from '@orthokin/core/pattern';
 import { EASY_MISS_RATE, RIGHT_MISS_RATE, type MoveBasis } from '@orthokin/core/progress';
-import { capital, secondsWithUnit } from '../../parts/format.js';
-
-const percent = (share: number): string => `${Math.round(100 * share)} %`;
+import { capital, percent, secondsWithUnit } from '../../parts/format.js';
 
 /** One thing that differs between two rungs. */
 export interface RungChange {
