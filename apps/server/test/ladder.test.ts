@@ -174,6 +174,15 @@ test('sets cued more guessably than the rung asks are no evidence', async () => 
   expect((await review(easy)).judgement.outcome).toBe('passed');
 });
 
+test('a set that nobody timed is no evidence, and parts none', async () => {
+  const line = await server.lineOf('Lotte Brandvane');
+  const timed = await run(line, fast, { daysLater: 1 });
+  const untimed = await run(line, fast, { change: { source: 'none' } });
+  const ids = (await ladderOf(line)).evidence.map(({ setId }) => setId);
+  expect(ids).toContain(timed.id);
+  expect(ids).not.toContain(untimed.id);
+});
+
 describe('another rule', () => {
   test('the sequential test counts reps, over sets', async () => {
     const line = await server.lineOf('Amara Quill');

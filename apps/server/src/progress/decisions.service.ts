@@ -121,6 +121,8 @@ export class DecisionsService {
       DrillSet,
       {
         ...{ clubId, athleteId, patternId, rung: asked.rung.number },
+        // Cues that nobody timed show nothing, and must not part what was timed before and after.
+        source: { $ne: 'none' },
         startedAt: { $gt: after ?? new Date(0), ...(until && { $lte: until }) },
       },
       { orderBy: { startedAt: 'desc' }, limit: EVIDENCE_SETS, disableIdentityMap: true },

@@ -63,7 +63,7 @@ export function OwnLimits({ ladder }: { ladder: AthleteLadderReply }): ReactElem
   const [factor, setFactor] = useState(1);
   const asked = pattern.rungs.find(({ number }) => number === rung);
   const [coachMs, setCoachMs] = useState<number | null>(null);
-  const reps = usePooledReps(athlete.id, pattern.id);
+  const reps = usePooledReps(athlete.id, pattern.id, gate);
   const save = useSaveOwnLimits();
   const now = asked?.limitsMs[gate];
   const numberMs = coachMs ?? now ?? 1000;

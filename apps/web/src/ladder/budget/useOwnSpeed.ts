@@ -9,9 +9,10 @@ export function useOwnSpeed(
   athleteId: string,
   pattern: Pick<Pattern, 'targets'> & { readonly id: string },
 ): Result<OwnSpeed> | null {
-  const reps = usePooledReps(athleteId, pattern.id);
+  const reps = usePooledReps(athleteId, pattern.id, 'travel');
   return useMemo(() => {
-    if (reps === null) return wrong('sets', 0, 'a timed set on this pattern');
+    if (reps === null)
+      return wrong('sets', 0, 'a set on this pattern in which first move and arrival were timed');
     return reps ? ownSpeedOf(reps, pattern) : null;
   }, [reps, pattern]);
 }
