@@ -26,10 +26,12 @@ async function openNewest(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Correct a rep' })).toBeVisible();
 }
 
-/** Chooses from a field of the review. */
+/** Chooses from a field of the review, and waits until the page is about what was chosen. */
 async function choose(page: Page, label: string, option: string): Promise<void> {
-  await page.getByRole('button', { name: new RegExp(`${label}$`) }).click();
+  const field = page.getByRole('button', { name: new RegExp(`${label}$`) });
+  await field.click();
   await page.getByRole('option', { name: option, exact: true }).click();
+  await expect(field).toContainText(option);
 }
 
 test('a rep is struck out and an event moved; both are kept with the name, and undone', async ({
