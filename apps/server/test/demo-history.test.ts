@@ -1,5 +1,6 @@
 import { durationsOf } from '@orthokin/core/timing';
 import { median } from '@orthokin/core/numeric';
+import { stepOf } from '@orthokin/core/progress';
 import { DEMO_CAST } from '../src/demo/cast.js';
 import { pastSets, TEST_SEED, type PastSet } from '../src/demo/history.js';
 import { DEMO_PATTERNS } from '../src/demo/patterns.js';
@@ -41,7 +42,7 @@ describe.each(DEMO_CAST.map((person) => [person.name, person] as const))('%s', (
       expect(set.rung).toBe(set.seed === TEST_SEED ? 1 : rung);
       if (!set.moved) continue;
       const { toRung, decision } = set.moved;
-      expect(toRung - rung).toBe(decision.answer === 'move up' ? 1 : -1);
+      expect(toRung - rung).toBe(stepOf(decision.answer));
       expect(decision.setIds.at(-1)).toBe(set.id);
       rung = toRung;
     }

@@ -21,6 +21,7 @@ import {
   type JudgedSet,
   type Rule,
 } from '@orthokin/core/progress';
+import { normalCdf, normalQuantile } from '@orthokin/core/numeric';
 import { readRep, type Fault } from '@orthokin/core/timing';
 
 const rung: Rung = {
@@ -294,6 +295,35 @@ describe('what a rule would do', () => {
     }).filter(Boolean).length;
     expect(ready / 4000).toBeLessThan(alpha + 0.01);
     expect(simulateRule(DEFAULT_SEQUENTIAL_RULE, steady(p0), once, 10, random).athletes).toBe(10);
+  });
+
+  test('the staircase is followed just as it is played in a set', () => {
+    const rate = 0.8;
+    const [wantedMs, sdMs, reps, athletes] = [10_000, 150, 40, 60] as const;
+    // The athlete who passes at the wanted pace with this rate, whose cycles scatter normally.
+    const passesAt = (paceMs: number) =>
+      normalCdf((paceMs - wantedMs) / sdMs + normalQuantile(rate));
+    const random = seededRandom(11);
+    const rule = DEFAULT_STAIRCASE_RULE;
+    const moved = Array.from({ length: athletes }, () => {
+      for (let set = 0; set < USUAL_COURSE.withinSets; set++) {
+        const { thresholdMs } = playStaircase(
+          ...([reps, wantedMs + 3 * rule.stepMs, rule] as const),
+          (_, paceMs) => random() < passesAt(paceMs),
+        );
+        if (thresholdMs !== null && thresholdMs <= wantedMs) return set + 1;
+      }
+      return null;
+    });
+    const outcome = simulateRule(
+      ...([rule, steady(rate), { ...USUAL_COURSE, repsPerSet: reps }, athletes] as const),
+      seededRandom(11),
+    );
+    const sets = moved.filter((each) => each !== null);
+    expect(outcome.moved).toBe(sets.length / athletes);
+    expect(outcome.meanSets).toBe(
+      moved.reduce((sum: number, each) => sum + (each ?? USUAL_COURSE.withinSets), 0) / athletes,
+    );
   });
 
   test('a learner is moved up in the end, and by then passes more often', () => {

@@ -5,6 +5,7 @@ import {
   judgeSet,
   ladderPlace,
   limitingGate,
+  standingMoves,
   type JudgedSet,
   type MoveBasis,
   type SetOutcome,
@@ -226,7 +227,6 @@ describe('the place on the ladder', () => {
   const move = (toRung: number, basis: MoveBasis = 'rule') => ({
     toRung,
     basis,
-    movedAt: new Date(2026, 0, toRung),
   });
 
   test('is rung 1 before any move, and where the newest one led after', () => {
@@ -237,6 +237,8 @@ describe('the place on the ladder', () => {
   test('a move taken back leaves the athlete there by the move before it', () => {
     expect(ladderPlace([move(2), move(3), move(2, 'undo')])).toEqual({ rung: 2, by: move(2) });
     expect(ladderPlace([move(2), move(1, 'undo')])).toEqual({ rung: 1, by: null });
+    expect(standingMoves([move(2), move(3), move(2, 'undo')])).toEqual([move(2)]);
+    expect(standingMoves([move(1, 'undo')])).toEqual([]);
   });
 });
 

@@ -6,6 +6,7 @@ import {
   decide,
   DEFAULT_COUNT_RULE,
   judgeSet,
+  stepOf,
   type Decision,
   type Evidence,
   type JudgedSet,
@@ -131,7 +132,7 @@ export function pastSets(
       next: rungOf(pattern, rungNumber + 1) ?? null,
     };
     const decision = decide(grounds, DEFAULT_COUNT_RULE);
-    const step = decision.answer === 'move up' ? 1 : decision.answer === 'ease back' ? -1 : 0;
+    const step = stepOf(decision.answer);
     if (step === 0) return { ...set, moved: null };
     rungNumber += step;
     evidence = [];

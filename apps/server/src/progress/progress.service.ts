@@ -5,6 +5,7 @@ import { Athlete } from '../athletes/athlete.entity.js';
 import type { DrillSet } from '../drills/drill-set.entity.js';
 import { DrillsService } from '../drills/drills.service.js';
 import { LadderStanding } from '../drills/ladder-standing.entity.js';
+import { stepOf } from '@orthokin/core/progress';
 import { conflict, unknown } from '../http/refusals.js';
 import { PatternsService } from '../patterns/patterns.service.js';
 import { insertOnce } from '../storage/insert-once.js';
@@ -83,8 +84,7 @@ export class ProgressService {
     if (!set) throw conflict('setId', 'null', 'the set whose decision is followed or overruled');
     const { decision, evidence } = await this.decided(set, body);
     const { answer } = decision;
-    const follows =
-      toRung === fromRung + (answer === 'move up' ? 1 : answer === 'ease back' ? -1 : 0);
+    const follows = toRung === fromRung + stepOf(answer);
     if (basis === 'rule' && !(follows && toRung !== fromRung))
       throw conflict('basis', basis, `a move that the rule says; it says ${answer}`);
     if (basis === 'overrule' && follows)

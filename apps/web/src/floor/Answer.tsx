@@ -1,3 +1,4 @@
+import { stepOf } from '@orthokin/core/progress';
 import { ArrowDown, ArrowUp, Play } from 'lucide-react';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
@@ -34,7 +35,7 @@ export function Answer({
   if (!review)
     return <Quiet>What comes next is said as soon as the set has reached the server.</Quiet>;
   const { decision, set, currentRung } = review;
-  const step = decision.answer === 'move up' ? 1 : decision.answer === 'ease back' ? -1 : 0;
+  const step = stepOf(decision.answer);
   const canStep = step !== 0 && currentRung === set.rung;
   const follow = () => {
     const where = { athleteId: set.athleteId, patternId: set.patternId, setId: set.id };

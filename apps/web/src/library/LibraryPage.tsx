@@ -2,8 +2,9 @@ import type { PatternLineReply } from '@orthokin/contract';
 import { blankPattern, patternFigures, pathsOf } from '@orthokin/core/footwork';
 import { Archive, ArchiveRestore, Copy, FileUp, Plus, Search } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
+import { useAddress } from '../parts/useAddress.js';
 import { v7 } from 'uuid';
 import { useArchive, useLibrary } from '../club/queries.js';
 import { Button } from '../parts/Button.js';
@@ -195,7 +196,7 @@ function OnShelf({ line }: { line: PatternLineReply }): ReactElement {
 export function LibraryPage(): ReactElement {
   const library = useLibrary();
   const make = useNewPattern();
-  const [params, setParams] = useSearchParams();
+  const [params, change] = useAddress();
   const [search, setSearch] = useState('');
   const [importing, setImporting] = useState(false);
   const tag = params.get('tag');
@@ -203,11 +204,6 @@ export function LibraryPage(): ReactElement {
   const lines = library.data?.filter(({ archived }) => archived === withArchived) ?? [];
   const tags = [...new Set(lines.flatMap(({ pattern }) => pattern.tags))].sort();
   const shown = lines.filter((line) => matches(line, search, tag)).sort(byDifficulty);
-  const setParam = (name: string, value: string | null) => {
-    if (value === null) params.delete(name);
-    else params.set(name, value);
-    setParams(params, { replace: true });
-  };
   return (
     <Page>
       <Head>
@@ -241,14 +237,14 @@ export function LibraryPage(): ReactElement {
             type="button"
             className="tag"
             aria-pressed={each === tag}
-            onClick={() => setParam('tag', each === tag ? null : each)}
+            onClick={() => change({ tag: each === tag ? null : each })}
           >
             {each}
           </button>
         ))}
         <CheckField
           isSelected={withArchived}
-          onChange={(on) => setParam('archived', on ? 'yes' : null)}
+          onChange={(on) => change({ archived: on ? 'yes' : null })}
         >
           Archived
         </CheckField>

@@ -8,7 +8,7 @@ import {
   type CourseDuration,
   type Spans,
 } from '@orthokin/core/stats';
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../parts/useAddress.js';
 
 /** Sets of one kind: what may be held against each other, and the words for it. */
 export interface Kind {
@@ -44,19 +44,25 @@ export interface CourseView {
   readonly to: string;
 }
 
-export function useCourseView(): [CourseView, (change: Partial<CourseView>) => void] {
-  const [params, setParams] = useSearchParams();
+function viewOf(params: URLSearchParams): CourseView {
   const given = (name: string) => params.get(name) ?? '';
-  const view: CourseView = {
+  return {
     kind: given('kind'),
     duration: COURSE_DURATIONS.find((name) => name === given('duration')) ?? 'cycle',
     ...{ from: given('from'), until: given('until'), since: given('since'), to: given('to') },
   };
-  const change = (part: Partial<CourseView>) => {
-    const next = Object.entries({ ...view, ...part }).filter(([, value]) => value !== '');
-    setParams(new URLSearchParams(next), { replace: true });
-  };
-  return [view, change];
+}
+
+export function useCourseView(): [CourseView, (change: Partial<CourseView>) => void] {
+  const [params, change] = useAddress();
+  return [
+    viewOf(params),
+    (part) =>
+      change((now) => {
+        const next = Object.entries({ ...viewOf(now), ...part });
+        return new URLSearchParams(next.filter(([, value]) => value !== ''));
+      }),
+  ];
 }
 
 export interface ChosenSpans extends Omit<Spans, 'basis'> {

@@ -6,6 +6,10 @@ import { RULES_VERSION, stateOf, type Rule, type RuleState } from './rule.js';
 export const ANSWERS = ['move up', 'stay', 'ease back', 'rest', 'not enough reps yet'] as const;
 export type Answer = (typeof ANSWERS)[number];
 
+/** Rungs that an answer moves an athlete by: 1 up, −1 back, 0 for staying. */
+export const stepOf = (answer: Answer): 1 | 0 | -1 =>
+  answer === 'move up' ? 1 : answer === 'ease back' ? -1 : 0;
+
 /** Why an answer is not simply what the rule says. */
 export type Because =
   | 'the rule is met'

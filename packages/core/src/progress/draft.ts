@@ -38,9 +38,9 @@ const EASE_SHARE = 0.08;
 /** From action to push-off, as the feet are laid, ms. */
 const PUSH_OFF_MS = 70;
 
-/** Bits that a cue still holds when it comes: none in an order that is known. */
-const bitsOf = (targets: number, { order }: Pick<Richness, 'order'>): number =>
-  order === 'known' || order === 'blocked' ? 0 : Math.log2(targets);
+/** How many answers a cue still leaves open: one in an order that is known. */
+const choicesOf = (targets: number, { order }: Pick<Richness, 'order'>): number =>
+  order === 'known' || order === 'blocked' ? 1 : targets;
 
 /**
  * Expected cost to reaction, ms, of going from n to n′ equally likely choices: slope · log2(n′/n)
@@ -128,22 +128,22 @@ export function draftLadder(
   });
   const farthest = Math.max(...targets.map(({ at }) => distance(HOME, at)));
   const homeMs = 1000 * travelTime(farthest, laidFor.travel) + PUSH_OFF_MS;
-  const bits = told.map((each) => bitsOf(inPlay(each).length, each));
+  const choices = told.map((each) => choicesOf(inPlay(each).length, each));
   const ease: EaseOf = (to) =>
-    Math.max(EASE_SHARE, (msPerBit * ((bits[to] ?? 0) - (bits[to - 1] ?? 0))) / homeMs);
+    Math.max(EASE_SHARE, hickCostMs(choices[to - 1] ?? 1, choices[to] ?? 1, msPerBit) / homeMs);
   return WALKS[axis](told.length, ease).map(({ level, factor }, i): Rung => {
     const richness = told[level] as Richness;
-    const rich = bits[level] ?? 0;
+    const costMs = hickCostMs(1, choices[level] ?? 1, msPerBit);
     const source = (reckonedMs: number, how: string): LimitSource => ({
       ...{ kind: 'reckoned', reckonedMs: Math.round(reckonedMs), how },
       factor: Math.round(100 * factor) / 100,
     });
     const limitSources: LimitSources = {
       reaction: source(
-        laidFor.reactionMs + rich * msPerBit,
-        rich === 0
+        laidFor.reactionMs + costMs,
+        choices[level] === 1
           ? 'a reaction with nothing to choose'
-          : `a reaction with ${rich.toFixed(1)} bits of choice at ${Math.round(msPerBit)} ms a bit`,
+          : `a reaction among ${choices[level] ?? 1} at ${Math.round(msPerBit)} ms a bit of choice`,
       ),
       recovery: source(homeMs, 'the way home from the farthest target, by the travel model'),
     };

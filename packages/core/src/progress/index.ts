@@ -2,6 +2,7 @@ export { DEFAULT_COUNT_RULE, type CountRule, type CountState } from './count-rul
 export {
   ANSWERS,
   decide,
+  stepOf,
   type Answer,
   type Because,
   type Decision,
@@ -17,8 +18,8 @@ export {
   type DraftSettings,
 } from './draft.js';
 export type { JudgedSet } from './evidence.js';
+export { judgeSet } from './judge.js';
 export {
-  judgeSet,
   limitingGate,
   passRate,
   type FalseStartGate,
@@ -48,6 +49,7 @@ export { posteriorOf, wilson, type Posterior, type Share } from './pass-rate.js'
 export {
   ladderPlace,
   MOVE_BASES,
+  standingMoves,
   type LadderMove,
   type LadderPlace,
   type MoveBasis,

@@ -10,7 +10,6 @@ export interface LadderMove {
   /** The rung itself when the coach keeps the athlete on it: what was shown so far is then used up. */
   readonly toRung: number;
   readonly basis: MoveBasis;
-  readonly movedAt: Date;
 }
 
 export interface LadderPlace<Move extends LadderMove> {
@@ -19,16 +18,21 @@ export interface LadderPlace<Move extends LadderMove> {
   readonly by: Move | null;
 }
 
-/**
- * Where an athlete stands after these moves, oldest first. A move taken back leaves no trace: the
- * evidence gathered on the rung before it counts again.
- */
-export function ladderPlace<Move extends LadderMove>(moves: readonly Move[]): LadderPlace<Move> {
+/** The moves that stand, of moves oldest first: none that was taken back, nor the taking back. */
+export function standingMoves<Move extends LadderMove>(moves: readonly Move[]): Move[] {
   const kept: Move[] = [];
   for (const move of moves) {
     if (move.basis === 'undo') kept.pop();
     else kept.push(move);
   }
-  const by = kept.at(-1) ?? null;
+  return kept;
+}
+
+/**
+ * Where an athlete stands after these moves, oldest first. A move taken back leaves no trace: the
+ * evidence gathered on the rung before it counts again.
+ */
+export function ladderPlace<Move extends LadderMove>(moves: readonly Move[]): LadderPlace<Move> {
+  const by = standingMoves(moves).at(-1) ?? null;
   return { rung: by?.toRung ?? 1, by };
 }

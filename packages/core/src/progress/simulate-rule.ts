@@ -36,14 +36,6 @@ export const USUAL_COURSE: CourseSettings = {
   readyRate: 0.8,
 };
 
-/** What became of one athlete. */
-export interface CourseEnd {
-  /** Set after which the rule said move up, from 1; `null` when it never did. */
-  readonly movedAt: number | null;
-  /** True pass rate then, or at the end. */
-  readonly passRate: number;
-}
-
 /** Runs one athlete's sets; gives the set after which the rule says move up, or `null`. */
 type Follower = (
   rateOf: (set: number) => number,

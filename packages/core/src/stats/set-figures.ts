@@ -1,6 +1,12 @@
 import type { Target } from '../floor/index.js';
 import { median } from '../numeric/index.js';
-import { SEEN_FAULTS, type DurationName, type Fault, type RepReading } from '../timing/index.js';
+import {
+  hasNoneOf,
+  SEEN_FAULTS,
+  type DurationName,
+  type Fault,
+  type RepReading,
+} from '../timing/index.js';
 import { asymmetryPercent, mirroredLetters } from './sides.js';
 import { summariseSet } from './summary.js';
 
@@ -25,10 +31,8 @@ export interface SetFigures {
 }
 
 /** Whether a rep has none of the faults looked for: those watched, or, when none was, any that was seen. */
-export const isClean = ({ faults }: RepReading, watched: readonly Fault[]): boolean => {
-  const lookedFor = watched.length > 0 ? watched : SEEN_FAULTS;
-  return !faults.some((fault) => lookedFor.includes(fault));
-};
+export const isClean = (reading: RepReading, watched: readonly Fault[]): boolean =>
+  hasNoneOf(reading, watched.length > 0 ? watched : SEEN_FAULTS);
 
 const timesOf = (readings: readonly RepReading[], name: DurationName): number[] =>
   readings.flatMap(({ durations }) => durations[name]?.ms ?? []);

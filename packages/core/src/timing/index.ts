@@ -29,6 +29,7 @@ export {
 export {
   DEFAULT_FALSE_START_MS,
   DEFAULT_RESPONSE_LIMIT_MS,
+  hasNoneOf,
   readRep,
   readReps,
   standing,

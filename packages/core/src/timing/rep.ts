@@ -56,6 +56,10 @@ export interface RepReading {
   readonly leftOut: LeftOutReason | null;
 }
 
+/** Whether a rep has none of some faults. */
+export const hasNoneOf = ({ faults }: Pick<RepReading, 'faults'>, of: readonly Fault[]): boolean =>
+  !faults.some((fault) => of.includes(fault));
+
 function faultsFromEvents(
   events: readonly TimedEvent[],
   { reaction, response, splitOffset, cycle }: Durations,

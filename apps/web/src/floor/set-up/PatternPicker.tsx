@@ -1,14 +1,14 @@
 import type { PatternReply } from '@orthokin/contract';
 import type { ReactElement } from 'react';
-import { useSearchParams } from 'react-router';
 import { useLibrary } from '../../club/queries.js';
 import { Quiet } from '../../parts/Text.js';
+import { useAddress } from '../../parts/useAddress.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 
 /** Which pattern the set is on; the one the athlete is working on until another is chosen. */
 export function PatternPicker({ pattern }: { pattern: PatternReply }): ReactElement {
   const library = useLibrary();
-  const [params, setParams] = useSearchParams();
+  const [, change] = useAddress();
   const options = library.data
     ?.filter(({ archived, pattern: { rungs } }) => !archived && rungs.length > 0)
     .map(({ id, pattern: { name } }) => [id, name] as const);
@@ -21,10 +21,7 @@ export function PatternPicker({ pattern }: { pattern: PatternReply }): ReactElem
         hideLabel
         value={pattern.id}
         options={options}
-        onChange={(id) => {
-          params.set('pattern', id);
-          setParams(params, { replace: true });
-        }}
+        onChange={(id) => change({ pattern: id })}
       />
     </div>
   );

@@ -1,6 +1,6 @@
 import type { PatternReply } from '@orthokin/contract';
 import type { ReactElement } from 'react';
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../../parts/useAddress.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 
 /** Which rung the set is on; the athlete's own until another is chosen. */
@@ -13,7 +13,7 @@ export function RungPicker({
   own: number;
   rung: number;
 }): ReactElement {
-  const [params, setParams] = useSearchParams();
+  const [, change] = useAddress();
   return (
     <div style={{ flex: '0 1 300px' }}>
       <SelectField
@@ -27,11 +27,7 @@ export function RungPicker({
               `rung ${number} of ${pattern.rungs.length}: ${name}${number === own ? '' : ' (not their own)'}`,
             ] as const,
         )}
-        onChange={(chosen) => {
-          if (Number(chosen) === own) params.delete('rung');
-          else params.set('rung', chosen);
-          setParams(params, { replace: true });
-        }}
+        onChange={(chosen) => change({ rung: Number(chosen) === own ? null : chosen })}
       />
     </div>
   );

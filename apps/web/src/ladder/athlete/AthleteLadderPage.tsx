@@ -1,5 +1,5 @@
 import type { AthleteLadderReply, RungMoveReply } from '@orthokin/contract';
-import { ladderPlace } from '@orthokin/core/progress';
+import { standingMoves } from '@orthokin/core/progress';
 import type { ReactElement } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -52,7 +52,7 @@ const Ways = styled.p`
   gap: 10px;
 `;
 
-/** The day a rung was left upwards, of the moves that still stand. */
+/** The day a rung was left upwards, of moves that stand. */
 function metOn(moves: readonly RungMoveReply[], rung: number): string | null {
   const up = moves.filter(({ fromRung, toRung }) => fromRung === rung && toRung > rung).at(-1);
   return up ? `met ${dayWords(up.movedAt)}` : null;
@@ -79,7 +79,7 @@ function OnLadder({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
   const here = pattern.rungs.find(({ number }) => number === rung);
   const next = pattern.rungs.find(({ number }) => number === rung + 1);
   const newest = evidence.at(-1);
-  const isOnThis = ladderPlace(moves.map((move) => ({ ...move, movedAt: new Date(move.movedAt) })));
+  const standing = standingMoves(moves);
   const demand = demandSentence(evidence.flatMap(({ judgement }) => judgement.chances));
   const train = decision.answer === 'move up' ? null : trainWords(decision.limiting);
   const { test } = settings;
@@ -97,7 +97,7 @@ function OnLadder({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
             here={rung}
             when={({ number }) =>
               number < rung
-                ? metOn(moves, number)
+                ? metOn(standing, number)
                 : ownLimits.some((own) => own.rung === number)
                   ? 'own limits'
                   : null
@@ -106,7 +106,7 @@ function OnLadder({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
           <Quiet style={{ fontSize: 15 }}>
             {settings.axis === 'alternate' ? 'Speed and complexity in turn' : settings.axis}.
             Technique before either.
-            {isOnThis.by === null && ' Everybody starts on rung 1.'}
+            {standing.length === 0 && ' Everybody starts on rung 1.'}
           </Quiet>
           <Ways className="no-print">
             {test && (

@@ -1,4 +1,5 @@
 import type { AthleteLadderReply, RungMoveBody } from '@orthokin/contract';
+import { ladderPlace, stepOf } from '@orthokin/core/progress';
 import { ArrowDown, ArrowUp, Play, Undo2 } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import { Dialog, Heading as DialogHeading } from 'react-aria-components';
@@ -29,9 +30,9 @@ export function MoveWays({ ladder }: { ladder: AthleteLadderReply }): ReactEleme
   const move = useMove();
   const [isOpen, setOpen] = useState(false);
   const newest = evidence.at(-1)?.setId ?? null;
-  const last = standingMove(moves);
+  const last = ladderPlace(moves).by;
   const where = { athleteId: athlete.id, patternId: pattern.id };
-  const step = decision.answer === 'move up' ? 1 : decision.answer === 'ease back' ? -1 : 0;
+  const step = stepOf(decision.answer);
   const send = (change: Pick<RungMoveBody, 'toRung' | 'basis' | 'setId' | 'reason'>) =>
     move.mutate({ ...where, fromRung: rung, ...change }, { onSuccess: () => setOpen(false) });
   return (
@@ -80,18 +81,6 @@ export function MoveWays({ ladder }: { ladder: AthleteLadderReply }): ReactEleme
   );
 }
 
-/** The move that led to where the athlete stands, that an undo would take back. */
-function standingMove(
-  moves: AthleteLadderReply['moves'],
-): AthleteLadderReply['moves'][number] | undefined {
-  const kept: AthleteLadderReply['moves'] = [];
-  for (const move of moves) {
-    if (move.basis === 'undo') kept.pop();
-    else kept.push(move);
-  }
-  return kept.at(-1);
-}
-
 /** Another rung than the rule says, or the same, with the reason that is kept. */
 function Otherwise({
   ladder: { athlete, pattern, rung, decision },
@@ -107,7 +96,7 @@ function Otherwise({
   const [toRung, setToRung] = useState(rung);
   const [reason, setReason] = useState('');
   const [isAsked, setAsked] = useState(false);
-  const step = decision.answer === 'move up' ? 1 : decision.answer === 'ease back' ? -1 : 0;
+  const step = stepOf(decision.answer);
   // What the rule says itself needs no overruling; and staying where nothing moves is no move.
   const rungs = pattern.rungs.filter(({ number }) =>
     step === 0 ? number !== rung : number !== rung + step,

@@ -1,7 +1,7 @@
 import type { AthleteLadderReply, LadderReply } from '@orthokin/contract';
 import { problemSentence } from '@orthokin/core/result';
 import { useMemo, type ReactElement } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAthleteLadder, useLadder } from '../../club/queries.js';
 import { useRemembered } from '../../log/useRemembered.js';
@@ -10,6 +10,7 @@ import { percent, seconds } from '../../parts/format.js';
 import { FiguresTable } from '../../parts/FiguresTable.js';
 import { Failed } from '../../parts/Notice.js';
 import { FloorPlan } from '../../parts/plan/FloorPlan.js';
+import { useAddress } from '../../parts/useAddress.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
 import { ownSpeedSentence, plainSentence, reachSentence } from './budget-words.js';
@@ -60,15 +61,11 @@ const Columns = styled.div`
 /** How much time there is to each target, whether it is enough, and that as limits. */
 export function BudgetPage(): ReactElement {
   const { patternId = '' } = useParams();
-  const [params, setParams] = useSearchParams();
+  const [params, change] = useAddress();
   const athleteId = params.get('athlete') ?? '';
   const ladder = useLadder(patternId);
   const own = useAthleteLadder(patternId, athleteId);
-  const choose = (id: string) => {
-    if (id === 'everyone') params.delete('athlete');
-    else params.set('athlete', id);
-    setParams(params, { replace: true });
-  };
+  const choose = (id: string) => change({ athlete: id === 'everyone' ? null : id });
   const error = ladder.error ?? own.error;
   if (!ladder.data || (athleteId !== '' && !own.data))
     return (

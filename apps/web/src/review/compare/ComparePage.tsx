@@ -3,8 +3,8 @@ import { readSet, senseOf } from '@orthokin/core/drill';
 import { compareTimes, COURSE_DURATIONS, medianRep } from '@orthokin/core/stats';
 import type { RepReading } from '@orthokin/core/timing';
 import { useMemo, type ReactElement } from 'react';
-import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
+import { useAddress } from '../../parts/useAddress.js';
 import { useSetReviews } from '../../club/queries.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { count, dayWords } from '../../parts/format.js';
@@ -92,20 +92,12 @@ const unlike = (a: Side, b: Side): string[] => {
 
 /** Two sets, two athletes on the same pattern, or before and after, side by side. */
 export function ComparePage(): ReactElement {
-  const [params, setParams] = useSearchParams();
+  const [params, change] = useAddress();
   const ids = (name: string) => (params.get(name) ?? '').split(',').filter((id) => id !== '');
   const [a, b] = [useSetReviews(ids('a')), useSetReviews(ids('b'))];
   const duration =
     COURSE_DURATIONS.find((name) => name === params.get('duration')) ?? COURSE_DURATIONS[4];
   const at = ALIGN_AT.find((name) => name === params.get('at')) ?? 'cue';
-  const change = (part: Record<string, string>) =>
-    setParams(
-      (now) => {
-        for (const [name, value] of Object.entries(part)) now.set(name, value);
-        return now;
-      },
-      { replace: true },
-    );
   const sides = useMemo(
     () => (a.sets && b.sets ? ([sideOf(a.sets), sideOf(b.sets)] as const) : null),
     [a.sets, b.sets],

@@ -1,8 +1,9 @@
 import type { AthleteCourseReply, SquadLineReply } from '@orthokin/contract';
 import { isItBetter, sideDrift, usualSpans, type CourseDuration } from '@orthokin/core/stats';
 import type { ReactElement } from 'react';
-import { useParams, useSearchParams } from 'react-router';
+import { useParams } from 'react-router';
 import styled from 'styled-components';
+import { useAddress } from '../../parts/useAddress.js';
 import { useClub, useCourse, useSquad } from '../../club/queries.js';
 import { Failed } from '../../parts/Notice.js';
 import { SelectField } from '../../parts/form/SelectField.js';
@@ -119,7 +120,7 @@ function Report({
   course: AthleteCourseReply;
   line: SquadLineReply | undefined;
 }): ReactElement {
-  const [params, setParams] = useSearchParams();
+  const [params, change] = useAddress();
   const days = [...new Set(course.sets.map(({ day }) => day))];
   const from = params.get('from') ?? days[0] ?? '';
   const to = params.get('to') ?? days.at(-1) ?? '';
@@ -128,14 +129,7 @@ function Report({
     sets: course.sets.filter(({ day }) => day >= from && day <= to),
   };
   const [kind] = kindsOf(inSpan);
-  const choose = (name: 'from' | 'to') => (day: string) =>
-    setParams(
-      (now) => {
-        now.set(name, day);
-        return now;
-      },
-      { replace: true },
-    );
+  const choose = (name: 'from' | 'to') => (day: string) => change({ [name]: day });
   const options = days.map((day) => [day, longDay(day)] as const);
   return (
     <PrintPage

@@ -1,3 +1,4 @@
+import { stepOf } from '@orthokin/core/progress';
 import { ArrowDown, ArrowUp, Download, Play, Undo2 } from 'lucide-react';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
@@ -20,7 +21,7 @@ export function NextSteps({ setId, review }: { setId: string; review: Review }):
   const move = useMove();
   const { set, athlete, decision, currentRung, moved } = review;
   const rung = currentRung ?? set.rung;
-  const by = decision?.answer === 'move up' ? 1 : decision?.answer === 'ease back' ? -1 : 0;
+  const by = decision ? stepOf(decision.answer) : 0;
   const canMove = by !== 0 && currentRung === set.rung;
   const step = (fromRung: number, toRung: number, basis: 'rule' | 'undo') =>
     move.mutate({

@@ -1,7 +1,7 @@
 import { ALIGN_AT, type AlignAt } from '../../parts/ribbon/scale.js';
 import { medianRep } from '@orthokin/core/stats';
 import type { RepReading } from '@orthokin/core/timing';
-import { useSearchParams } from 'react-router';
+import { useAddress } from '../../parts/useAddress.js';
 import { timedBy } from '../words/verdict.js';
 
 export const SORTS = ['order', 'target', 'time'] as const;
@@ -22,21 +22,22 @@ export const PLAIN_VIEW: SetView = { at: 'cue', sort: 'order', reference: 'none'
 const oneOf = <T extends string>(all: readonly T[], given: string | null, usual: T): T =>
   all.find((each) => each === given) ?? usual;
 
+const viewOf = (params: URLSearchParams): SetView => ({
+  at: oneOf(ALIGN_AT, params.get('at'), PLAIN_VIEW.at),
+  sort: oneOf(SORTS, params.get('sort'), PLAIN_VIEW.sort),
+  reference: params.get('reference') ?? PLAIN_VIEW.reference,
+  by: params.get('by') ?? PLAIN_VIEW.by,
+});
+
+/** Only what is not as usual stands in the address. */
+const addressOf = (view: SetView): URLSearchParams =>
+  new URLSearchParams(
+    Object.entries(view).filter(([name, value]) => value !== PLAIN_VIEW[name as keyof SetView]),
+  );
+
 export function useSetView(): [SetView, (change: Partial<SetView>) => void] {
-  const [params, setParams] = useSearchParams();
-  const view: SetView = {
-    at: oneOf(ALIGN_AT, params.get('at'), PLAIN_VIEW.at),
-    sort: oneOf(SORTS, params.get('sort'), PLAIN_VIEW.sort),
-    reference: params.get('reference') ?? PLAIN_VIEW.reference,
-    by: params.get('by') ?? PLAIN_VIEW.by,
-  };
-  const change = (part: Partial<SetView>) => {
-    const next = Object.entries({ ...view, ...part }).filter(
-      ([name, value]) => value !== PLAIN_VIEW[name as keyof SetView],
-    );
-    setParams(new URLSearchParams(next), { replace: true });
-  };
-  return [view, change];
+  const [params, change] = useAddress();
+  return [viewOf(params), (part) => change((now) => addressOf({ ...viewOf(now), ...part }))];
 }
 
 const cycleOf = ({ durations }: RepReading): number =>
