@@ -1,4 +1,4 @@
-import { PROJECTILES } from '@orthokin/core/budget';
+import { ownSpeedOf, PROJECTILES, targetBudget, type OwnSpeed } from '@orthokin/core/budget';
 import { layoutTargets } from '@orthokin/core/pattern';
 import {
   flightWords,
@@ -6,24 +6,18 @@ import {
   plainSentence,
   reachSentence,
 } from '../src/ladder/budget/budget-words.js';
-import {
-  ownSpeedOf,
-  targetBudget,
-  usualPlan,
-  type OwnSpeed,
-  type RallyPlan,
-} from '../src/ladder/budget/plan.js';
+import { usualRally, type RallyPlan } from '../src/ladder/budget/usual-rally.js';
 
 const targets = layoutTargets('star', 3);
 const [target] = targets as [(typeof targets)[number]];
-const squash = usualPlan({ sport: 'Squash' });
+const squash = usualRally({ sport: 'Squash' });
 
 describe('how much time there is', () => {
   test('to begin with it is what flies in the sport', () => {
     expect(squash.projectile.name).toBe('squash ball');
     expect(squash.coming.wallForwardM).not.toBeNull();
-    expect(usualPlan({ sport: 'badminton' }).projectile.name).toBe('shuttlecock');
-    expect(usualPlan({ sport: 'quidditch' }).projectile.name).toBe('tennis ball');
+    expect(usualRally({ sport: 'badminton' }).projectile.name).toBe('shuttlecock');
+    expect(usualRally({ sport: 'quidditch' }).projectile.name).toBe('tennis ball');
   });
 
   test('an athlete’s own line comes from their own ways', () => {

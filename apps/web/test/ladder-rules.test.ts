@@ -13,6 +13,7 @@ import {
 } from '../src/ladder/rules/rules-words.js';
 import { answerWish, simulateRules, TRUE_RATES } from '../src/ladder/rules/simulate.js';
 
+const TOLD = { readyRate: 0.8, isLearning: false };
 const careful = { ...DEFAULT_COUNT_RULE, setsNeeded: 4, ofLast: 4 };
 const question = {
   ...{ kind: 'rules' as const, settings: USUAL_COURSE, learning: 0, athletes: 300 },
@@ -26,21 +27,24 @@ test('rules are followed at every true rate, the same draws for each, and progre
   expect(told).toEqual([...told].sort((a, b) => a - b));
   expect(told.at(-1)).toBeLessThan(1);
   expect(simulateRules(question, () => undefined)).toEqual(answer);
-  expect(comparisonSentence(answer)).toMatch(
+  expect(comparisonSentence(answer, TOLD)).toMatch(
     /^B moves up too soon less often; the ready wait \d\.\d sets less with A\.$/,
   );
-  expect(comparisonSentence([])).toBeNull();
-  expect(ruleVerdict('Rule A', answer[0] ?? [])).toMatch(
+  expect(comparisonSentence([], TOLD)).toBeNull();
+  expect(ruleVerdict('Rule A', answer[0] ?? [], TOLD)).toMatch(
     /^Rule A moves up \d+ % of athletes who pass 70 % of their reps, and 100 % of those who pass 90 %/,
   );
-  expect(ruleVerdict('Rule A', [])).toBe('');
+  expect(ruleVerdict('Rule A', [], TOLD)).toBe('');
 });
 
 test('a rule held against itself is neither more careful nor quicker', () => {
   const rules = [DEFAULT_SEQUENTIAL_RULE, DEFAULT_SEQUENTIAL_RULE];
-  expect(comparisonSentence(simulateRules({ ...question, rules }, () => undefined))).toBe(
-    'Both move up too soon about as often; the ready wait about as long.',
-  );
+  expect(
+    comparisonSentence(
+      simulateRules({ ...question, rules }, () => undefined),
+      TOLD,
+    ),
+  ).toBe('Both move up too soon about as often; the ready wait about as long.');
 });
 
 test('a staircase is given the reps it needs for its turns; who learns is moved up in the end', () => {
@@ -66,4 +70,12 @@ test('shares are shown with their doubt, and sets with their middle half', () =>
   expect(setsWords({ setsToMove: [3, 5, 8] })).toBe('5 (3–8)');
   expect(setsWords({ setsToMove: [3, 3, 3] })).toBe('3');
   expect(setsWords({ setsToMove: null })).toBe('nobody');
+});
+
+test('rules are told by who is clearly not ready and who clearly is, wherever ready lies', () => {
+  const answer = simulateRules(question, () => undefined);
+  const low = ruleVerdict('A', answer[0] ?? [], { readyRate: 0.65, isLearning: false });
+  expect(low).toMatch(/who pass 55 % of their reps, and .* who pass 75 %/);
+  const edge = ruleVerdict('A', answer[0] ?? [], { readyRate: 0.99, isLearning: true });
+  expect(edge).toMatch(/who begin by passing 85 % of their reps, and .* passing 95 %/);
 });

@@ -1,5 +1,7 @@
 import fc from 'fast-check';
+import { layoutTargets } from '@orthokin/core/pattern';
 import {
+  budgetSource,
   feasibility,
   flightOf,
   fromMetresPerSecond,
@@ -9,9 +11,11 @@ import {
   recoveryBudget,
   SPEED_UNITS,
   stanceFor,
+  targetBudget,
   toMetresPerSecond,
   wayTo,
   type FlightPlan,
+  type Rally,
   type SpeedUnit,
 } from '@orthokin/core/budget';
 
@@ -149,5 +153,54 @@ describe('a limit keeps where it comes from', () => {
     expect(limitFrom(middle.value)).toBe(1050);
     expect(recordOf(own.slice(0, 3), 'median', 1)).toMatchObject({ problem: { field: 'reps' } });
     expect(recordOf(own, 'median', 0)).toMatchObject({ problem: { field: 'factor' } });
+  });
+});
+
+describe('a rung’s limit from budgets', () => {
+  const rally: Rally = {
+    ...{ projectile: PROJECTILES[0], speed: 12, ownSpeed: 10, handlingMs: 300 },
+    coming: { opponent: { x: 0, y: 9 }, wallForwardM: null, bounceBeforeM: null, speedKept: 1 },
+  };
+  const targets = layoutTargets('cross', 3);
+  const budgets = targets.map((target) => targetBudget(target, rally, null));
+  const words = ({ letter }: { letter: string }) => `to ${letter}`;
+
+  test('is that of the target in play that leaves least time, by the rung’s own share', () => {
+    const times = budgets.map(({ letter, flight }) => ({
+      letter,
+      ms: flight.ok ? 1000 * flight.value.timeS : Infinity,
+    }));
+    const least = times.reduce((a, b) => (b.ms < a.ms ? b : a));
+    const rung = { targets: targets.map(({ letter }) => letter), timeFactor: 1.1 };
+    expect(budgetSource(rung, 'response', budgets, words)).toEqual({
+      ...{ kind: 'budget', factor: 1.1, budgetMs: Math.round(least.ms) },
+      flight: `to ${least.letter}`,
+    });
+    const others = rung.targets.filter((letter) => letter !== least.letter);
+    const without = budgetSource({ ...rung, targets: others }, 'response', budgets, words);
+    expect(without?.kind === 'budget' && without.budgetMs).toBeGreaterThanOrEqual(
+      Math.round(least.ms),
+    );
+  });
+
+  test('recovery counts the way back and the handling; a flight that cannot be gives none', () => {
+    const rung = { targets: ['A'], timeFactor: 1 };
+    const [a] = budgets;
+    const source = budgetSource(rung, 'recovery', budgets, words);
+    expect(source).toMatchObject({
+      budgetMs: Math.round(a?.recovery.ok ? a.recovery.value.totalMs : NaN),
+    });
+    const still = targets.map((target) => targetBudget(target, { ...rally, speed: 0 }, null));
+    expect(budgetSource(rung, 'response', still, words)).toBeNull();
+    expect(budgetSource({ ...rung, targets: [] }, 'recovery', budgets, words)).toBeNull();
+  });
+
+  test('an own speed says what is in reach; without one nothing is said of it', () => {
+    const travel = { acceleration: 10, topSpeed: 5, n: 20, rss: 0, residualSdS: 0.02 };
+    const [target] = targets;
+    if (!target) throw new Error('no target');
+    const own = targetBudget(target, rally, { reactionMs: 250, travel, n: 20 });
+    expect(own.feasible?.needsMs).toBeGreaterThan(250);
+    expect(budgets[0]?.feasible).toBeNull();
   });
 });

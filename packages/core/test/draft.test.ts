@@ -19,6 +19,8 @@ import {
   SCHOOL_NAMES,
   USUAL_DRAFT,
   USUAL_LADDER,
+  withLimit,
+  withOwnLimit,
   withOwnLimits,
   type DraftSettings,
 } from '@orthokin/core/progress';
@@ -117,6 +119,26 @@ describe('limits of one’s own', () => {
     expect(asked?.limitsMs).toEqual({ ...first.limitsMs, recovery: 999 });
     expect(asked?.limitSources.recovery).toEqual({ kind: 'coach' });
     expect(second).toEqual(draftLadder(star)[1]);
+  });
+
+  test('are set, set anew and given back one by one, in the order of rungs', () => {
+    const limit = { ms: 900, source: { kind: 'coach' as const } };
+    const one = withOwnLimit([], 3, 'recovery', limit);
+    expect(one).toEqual([
+      { rung: 3, limitsMs: { recovery: 900 }, limitSources: { recovery: { kind: 'coach' } } },
+    ]);
+    const two = withOwnLimit(one, 1, 'reaction', { ...limit, ms: 300 });
+    expect(two.map(({ rung }) => rung)).toEqual([1, 3]);
+    expect(withOwnLimit(two, 3, 'recovery', { ...limit, ms: 850 })[1]?.limitsMs.recovery).toBe(850);
+    expect(withOwnLimit(two, 3, 'recovery', null)).toEqual(two.slice(0, 1));
+    expect(withOwnLimit(two, 2, 'cycle', null)).toEqual(two);
+  });
+
+  test('of a rung are set and taken away in the same way', () => {
+    const limited = withLimit(first, 'cycle', { ms: 2000, source: { kind: 'coach' } });
+    expect(limited.limitsMs).toEqual({ ...first.limitsMs, cycle: 2000 });
+    expect(limited.limitSources.cycle).toEqual({ kind: 'coach' });
+    expect(withLimit(limited, 'cycle', null)).toEqual(first);
   });
 
   test('make it another thing that is asked; a new name does not', () => {

@@ -9,6 +9,16 @@ export {
   type Projectile,
   type SpeedUnit,
 } from './projectile.js';
+export {
+  BUDGETED,
+  budgetSource,
+  ownSpeedOf,
+  targetBudget,
+  type Budgeted,
+  type OwnSpeed,
+  type Rally,
+  type TargetBudget,
+} from './rally.js';
 export { limitFrom, recordOf } from './threshold.js';
 export {
   feasibility,

@@ -38,10 +38,13 @@ export {
   checkLadder,
   isCuedAsAsked,
   USUAL_LADDER,
+  withLimit,
+  withOwnLimit,
   withOwnLimits,
   type Asked,
   type LadderSettings,
   type OwnLimits,
+  type SourcedLimit,
   type StandardTest,
 } from './ladder.js';
 export { operatingOfCount, setPassProbability, type Operating } from './operating.js';
@@ -94,8 +97,6 @@ export {
 } from './simulate-rule.js';
 export {
   DEFAULT_STAIRCASE_RULE,
-  isInTime,
-  movesStaircase,
   playStaircase,
   readStaircase,
   startStaircase,

@@ -2,6 +2,8 @@ import { probabilityAtLeast, quartiles } from '../numeric/index.js';
 import { GATED_DURATIONS, type GatedDuration, type Rung } from '../pattern/index.js';
 import { fadeOf } from '../stats/index.js';
 import {
+  catchTrials,
+  cuedReps,
   hasNoneOf,
   probabilityUnder,
   SURE,
@@ -22,14 +24,19 @@ import type {
   ValidRepsGate,
 } from './gates.js';
 
-const limitsOf = (rung: Rung): [GatedDuration, number][] =>
+type Limits = readonly (readonly [GatedDuration, number])[];
+
+const limitsOf = (rung: Rung): Limits =>
   GATED_DURATIONS.flatMap((gate) => {
     const limitMs = rung.limitsMs[gate];
     return limitMs === undefined ? [] : [[gate, limitMs] as [GatedDuration, number]];
   });
 
-/** Reps of n that make a share; 0.8 of 10 is 8, not 9 for the sake of a rounding error. */
-const shareOf = (n: number, share: number): number => Math.ceil(n * share - 1e-9);
+/** 0.8 of 10 is 8, not 9 for the sake of a rounding error. */
+const ROUNDING = 1e-9;
+
+/** Reps of n that make a share. */
+const shareOf = (n: number, share: number): number => Math.ceil(n * share - ROUNDING);
 
 function judgeTimes(
   gate: GatedDuration,
@@ -59,7 +66,45 @@ function judgeTimes(
   };
 }
 
-const shareMet = (part: number, of: number, share: number): boolean => part >= shareOf(of, share);
+function validRepsGate(
+  valid: readonly RepReading[],
+  timed: number,
+  limits: Limits,
+  needed: number,
+): ValidRepsGate {
+  const untimed: Partial<Record<GatedDuration, number>> = {};
+  for (const [gate] of limits) {
+    const lacking = valid.filter(({ durations }) => !durations[gate]).length;
+    if (lacking > 0) untimed[gate] = lacking;
+  }
+  return { gate: 'valid reps', reps: timed, needed, untimed, met: timed >= needed };
+}
+
+function falseStartGate(cued: readonly RepReading[], mostShare: number): FalseStartGate {
+  const falseStarts = cued.filter(({ leftOut }) => leftOut === 'false start').length;
+  const allowed = Math.floor(cued.length * mostShare + ROUNDING);
+  return {
+    ...{ gate: 'false starts', falseStarts, cuedReps: cued.length, allowed },
+    met: falseStarts <= allowed,
+  };
+}
+
+function techniqueGate(
+  cued: readonly RepReading[],
+  watched: readonly Fault[],
+  leastShare: number,
+): TechniqueGate {
+  const clean = cued.filter((reading) => hasNoneOf(reading, watched)).length;
+  const needed = shareOf(cued.length, leastShare);
+  const met = clean >= needed;
+  return { gate: 'technique', watched, clean, cuedReps: cued.length, needed, met };
+}
+
+function heldGate(readings: readonly RepReading[], leastShare: number): HeldGate | null {
+  const { trials, held } = catchTrials(readings);
+  const needed = shareOf(trials, leastShare);
+  return trials === 0 ? null : { gate: 'catch trials', held, trials, needed, met: held >= needed };
+}
 
 function spreadGate(timed: readonly RepReading[], most: number | null): SpreadGate | null {
   const cycles = timed.flatMap(({ durations }) => durations.cycle?.ms ?? []);
@@ -98,51 +143,7 @@ export function judgeSet(
   const valid = readings.filter(({ leftOut }) => leftOut === null);
   const isTimed = ({ durations }: RepReading) => limits.every(([gate]) => durations[gate]);
   const timed = valid.filter(isTimed);
-  const untimed: Partial<Record<GatedDuration, number>> = {};
-  for (const [gate] of limits) {
-    const lacking = valid.filter(({ durations }) => !durations[gate]).length;
-    if (lacking > 0) untimed[gate] = lacking;
-  }
-  const validReps: ValidRepsGate = {
-    gate: 'valid reps',
-    reps: timed.length,
-    needed: rung.minValidReps,
-    untimed,
-    met: timed.length >= rung.minValidReps,
-  };
-
-  const cued = readings.filter(
-    ({ leftOut, trial }) => leftOut !== 'struck out' && trial === 'plain',
-  );
-  const early = cued.filter(({ leftOut }) => leftOut === 'false start').length;
-  const allowed = Math.floor(cued.length * rung.falseStartShare + 1e-9);
-  const falseStarts: FalseStartGate = {
-    gate: 'false starts',
-    falseStarts: early,
-    cuedReps: cued.length,
-    allowed,
-    met: early <= allowed,
-  };
-
-  const clean = cued.filter((reading) => hasNoneOf(reading, watched)).length;
-  const technique: TechniqueGate = {
-    ...{ gate: 'technique', watched, clean, cuedReps: cued.length },
-    needed: shareOf(cued.length, rung.cleanShare),
-    met: shareMet(clean, cued.length, rung.cleanShare),
-  };
-  const catches = readings.filter(({ trial, rep }) => trial === 'catch' && !rep.struckOut);
-  const heldCount = catches.filter(
-    ({ faults }) => !faults.includes('moved on a catch trial'),
-  ).length;
-  const held: HeldGate | null =
-    catches.length === 0
-      ? null
-      : {
-          ...{ gate: 'catch trials', held: heldCount, trials: catches.length },
-          needed: shareOf(catches.length, rung.heldShare),
-          met: shareMet(heldCount, catches.length, rung.heldShare),
-        };
-
+  const cued = cuedReps(readings);
   const needed = shareOf(timed.length, rung.passShare);
   const judged = limits.map(([gate, limitMs]) => judgeTimes(gate, limitMs, timed, needed));
   const whole = timed.map((reading, rep) =>
@@ -154,7 +155,10 @@ export function judgeSet(
   const chanceOf = new Map(timed.map((reading, i) => [reading, whole[i] ?? 0]));
   const probability = probabilityAtLeast(whole, needed);
   const gates = {
-    ...{ validReps, falseStarts, technique, held },
+    validReps: validRepsGate(valid, timed.length, limits, rung.minValidReps),
+    falseStarts: falseStartGate(cued, rung.falseStartShare),
+    technique: techniqueGate(cued, watched, rung.cleanShare),
+    held: heldGate(readings, rung.heldShare),
     spread: spreadGate(timed, rung.mostSpread),
   };
   return {

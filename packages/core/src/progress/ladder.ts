@@ -2,6 +2,8 @@ import type { CueOrder } from '../cue/index.js';
 import {
   RUNG_ORDERS,
   targetOf,
+  type GatedDuration,
+  type LimitSource,
   type LimitsMs,
   type LimitSources,
   type Pattern,
@@ -68,6 +70,45 @@ export const withOwnLimits = (rungs: readonly Rung[], own: readonly OwnLimits[])
         }
       : rung;
   });
+
+/** A limit of a duration with where it comes from. */
+export interface SourcedLimit {
+  readonly ms: number;
+  readonly source: LimitSource;
+}
+
+type Limits = Pick<Rung, 'limitsMs' | 'limitSources'>;
+
+/** Limits with one of them set, or taken away. */
+export function withLimit<Limited extends Limits>(
+  limits: Limited,
+  gate: GatedDuration,
+  limit: SourcedLimit | null,
+): Limited {
+  const { [gate]: _ms, ...limitsMs } = limits.limitsMs;
+  const { [gate]: _source, ...limitSources } = limits.limitSources;
+  return limit
+    ? {
+        ...limits,
+        limitsMs: { ...limitsMs, [gate]: limit.ms },
+        limitSources: { ...limitSources, [gate]: limit.source },
+      }
+    : { ...limits, limitsMs, limitSources };
+}
+
+/** An athlete's own limits with one of a rung set, or given back to the rung; in the order of rungs. */
+export function withOwnLimit(
+  own: readonly OwnLimits[],
+  rung: number,
+  gate: GatedDuration,
+  limit: SourcedLimit | null,
+): OwnLimits[] {
+  const before = own.find((each) => each.rung === rung);
+  const changed = withLimit(before ?? { rung, limitsMs: {}, limitSources: {} }, gate, limit);
+  return [...own.filter((each) => each.rung !== rung), changed]
+    .filter(({ limitsMs }) => Object.keys(limitsMs).length > 0)
+    .sort((a, b) => a.rung - b.rung);
+}
 
 /** A rung and the floor it is run on. */
 export interface Asked {

@@ -1,7 +1,7 @@
 import type { Pace, StaircaseSteps } from '../drill/index.js';
 import { mean } from '../numeric/index.js';
 import { ok, wrong, type Result } from '../result/index.js';
-import { probabilityUnder, type RepReading } from '../timing/index.js';
+import { cuedReps, probabilityUnder, type RepReading } from '../timing/index.js';
 
 /**
  * The pace of a set that moves by itself: quicker after `passesInARow` passes, slower after one
@@ -105,14 +105,10 @@ export function playStaircase(
 /** Whether a rep was home in time for its pace; a rep too close to call is as likely as not. */
 const MORE_LIKELY_THAN_NOT = 0.5;
 
-export const isInTime = ({ durations, leftOut }: RepReading, paceMs: number): boolean =>
+const isInTime = ({ durations, leftOut }: RepReading, paceMs: number): boolean =>
   leftOut === null &&
   durations.cycle !== undefined &&
   probabilityUnder(durations.cycle, paceMs) >= MORE_LIKELY_THAN_NOT;
-
-/** Reps that move a staircase: plain ones that nobody struck out. */
-export const movesStaircase = ({ trial, leftOut }: RepReading): boolean =>
-  trial === 'plain' && leftOut !== 'struck out';
 
 /** A set as the staircase it was run as; `null` of a set at another pace. */
 export function readStaircase(
@@ -120,7 +116,7 @@ export function readStaircase(
   { kind, everyMs, steps }: Pace,
 ): StaircaseReading | null {
   if (kind !== 'staircase' || everyMs === null || !steps) return null;
-  const reps = readings.filter(movesStaircase);
+  const reps = cuedReps(readings);
   return playStaircase(reps.length, everyMs, steps, (i, paceMs) => {
     const reading = reps[i];
     return reading !== undefined && isInTime(reading, paceMs);

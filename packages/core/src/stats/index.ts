@@ -1,4 +1,12 @@
 export {
+  CLOSER_DURATIONS,
+  closerLook,
+  type CloserDuration,
+  type CloserLook,
+  type MedianWithDoubt,
+  type RepColumns,
+} from './closer-look.js';
+export {
   bootstrapInterval,
   bootstrapInterval2,
   USUAL_RESAMPLES,

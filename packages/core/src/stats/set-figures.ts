@@ -1,6 +1,8 @@
 import type { Target } from '../floor/index.js';
 import { median } from '../numeric/index.js';
 import {
+  catchTrials,
+  cuedReps,
   hasNoneOf,
   SEEN_FAULTS,
   type DurationName,
@@ -55,10 +57,8 @@ export function setFigures(
   watched: readonly Fault[],
 ): SetFigures {
   const { n, durations } = summariseSet(readings);
-  const cued = readings.filter(
-    ({ trial, leftOut }) => trial === 'plain' && leftOut !== 'struck out',
-  );
-  const catches = readings.filter(({ trial, rep }) => trial === 'catch' && !rep.struckOut);
+  const cued = cuedReps(readings);
+  const { trials, held } = catchTrials(readings);
   const counted = readings.filter(({ leftOut }) => leftOut === null);
   const mediansMs: Partial<Record<CourseDuration, number>> = {};
   for (const name of COURSE_DURATIONS) {
@@ -70,8 +70,8 @@ export function setFigures(
     cued: cued.length,
     falseStarts: cued.filter(({ faults }) => faults.includes('false start')).length,
     clean: cued.filter((reading) => isClean(reading, watched)).length,
-    catchHeld: catches.filter(({ faults }) => !faults.includes('moved on a catch trial')).length,
-    catchOf: catches.length,
+    catchHeld: held,
+    catchOf: trials,
     mediansMs,
     sidesPercent: sidesPercent(counted, targets),
   };

@@ -12,6 +12,10 @@ const SLOW_MADS = 3;
 /** Fewer times than this have no spread to be far out of. */
 const ENOUGH_FOR_SPREAD = 5;
 
+/** Above what a time is far slower than the rest, from the MAD of n times; never of too few of them. */
+export const slowFromMs = (n: number, medianMs: number, madMs: number): number =>
+  n < ENOUGH_FOR_SPREAD ? Infinity : medianMs + SLOW_MADS * MAD_TO_SD * madMs;
+
 export interface DurationSummary {
   readonly n: number;
   readonly medianMs: number;
@@ -61,11 +65,10 @@ class Column {
     const times = this.times.slice(0, n);
     const [lowerQuartileMs, medianMs, upperQuartileMs] = quartilesInPlace(times);
     for (let i = 0; i < n; i++) times[i] = Math.abs((times[i] as number) - medianMs);
-    const slowFrom =
-      n < ENOUGH_FOR_SPREAD ? Infinity : medianMs + SLOW_MADS * MAD_TO_SD * medianInPlace(times);
+    const fromMs = slowFromMs(n, medianMs, medianInPlace(times));
     const slowOrdinals: number[] = [];
     for (let i = 0; i < n; i++)
-      if ((this.times[i] as number) > slowFrom) slowOrdinals.push(this.ordinals[i] as number);
+      if ((this.times[i] as number) > fromMs) slowOrdinals.push(this.ordinals[i] as number);
     return {
       ...{ n, medianMs, lowerQuartileMs, upperQuartileMs, slowOrdinals },
       errorSdMs: medianInPlace(this.sds.subarray(0, n)),

@@ -27,6 +27,8 @@ export {
   type FaultHelp,
 } from './faults.js';
 export {
+  catchTrials,
+  cuedReps,
   DEFAULT_FALSE_START_MS,
   DEFAULT_RESPONSE_LIMIT_MS,
   hasNoneOf,

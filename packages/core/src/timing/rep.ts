@@ -60,6 +60,22 @@ export interface RepReading {
 export const hasNoneOf = ({ faults }: Pick<RepReading, 'faults'>, of: readonly Fault[]): boolean =>
   !faults.some((fault) => of.includes(fault));
 
+/** The plain reps of a set that nobody struck out: what was asked and answered, well or not. */
+export const cuedReps = (readings: readonly RepReading[]): RepReading[] =>
+  readings.filter(({ trial, leftOut }) => trial === 'plain' && leftOut !== 'struck out');
+
+/** Catch trials, and those of them in which nobody moved. */
+export function catchTrials(readings: readonly RepReading[]): {
+  readonly trials: number;
+  readonly held: number;
+} {
+  const trials = readings.filter(({ trial, rep }) => trial === 'catch' && !rep.struckOut);
+  return {
+    trials: trials.length,
+    held: trials.filter((each) => hasNoneOf(each, ['moved on a catch trial'])).length,
+  };
+}
+
 function faultsFromEvents(
   events: readonly TimedEvent[],
   { reaction, response, splitOffset, cycle }: Durations,

@@ -19,7 +19,7 @@ import { REHEARSED } from '../../drill/cue-words.js';
 import { useRemembered } from '../../log/useRemembered.js';
 import { Button, ButtonLink } from '../../parts/Button.js';
 import { CheckField } from '../../parts/form/CheckField.js';
-import { NumberField } from '../../parts/form/NumberFields.js';
+import { SecondsField, ShareField } from '../../parts/form/NumberFields.js';
 import { dayWords } from '../../parts/format.js';
 import { POSITION_WORDS } from '../../parts/position-words.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
@@ -139,23 +139,22 @@ function RehearseFor({ setup }: { setup: DrillSetupReply }): ReactElement {
             </div>
             <div>
               <div className="number">
-                <NumberField
+                <ShareField
                   label="Pace of the way"
-                  unit="%"
-                  min={100 * SLOWEST_WALK}
-                  max={100 * FASTEST_WALK}
-                  value={100 * kept.pace}
-                  onChange={(percent) => keep({ ...kept, pace: percent / 100 })}
+                  min={SLOWEST_WALK}
+                  max={FASTEST_WALK}
+                  value={kept.pace}
+                  onChange={(pace) => keep({ ...kept, pace })}
                 />
               </div>
               <div className="number">
-                <NumberField
+                <SecondsField
                   label="Hold"
-                  unit="s"
-                  min={1}
-                  max={LONGEST_HOLD_MS / 1000}
-                  value={kept.holdMs / 1000}
-                  onChange={(s) => keep({ ...kept, holdMs: 1000 * s })}
+                  decimals={0}
+                  minMs={1000}
+                  maxMs={LONGEST_HOLD_MS}
+                  valueMs={kept.holdMs}
+                  onChange={(holdMs) => keep({ ...kept, holdMs })}
                 />
               </div>
               <CheckField

@@ -2,7 +2,7 @@ import { FREEZE_AT, LATE_KINDS, MAX_MOVED_M } from '@orthokin/core/cue';
 import type { Conditions } from '@orthokin/core/drill';
 import { MOST_WATCHED, SEEN_FAULTS, type Fault } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
-import { NumberField } from '../../parts/form/NumberFields.js';
+import { NumberField, ShareField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Quiet } from '../../parts/Text.js';
 import { Fields } from '../../parts/form/Fields.js';
@@ -47,14 +47,12 @@ export function TrialsPart({
     <Choice title="Tests and faults" says={trialWords(conditions)}>
       <Fields>
         {SHARES.map(([name, label]) => (
-          <NumberField
+          <ShareField
             key={name}
             label={label}
-            unit="%"
-            min={0}
-            max={50}
-            value={100 * conditions[name]}
-            onChange={(share) => onChange({ [name]: share / 100 })}
+            max={0.5}
+            value={conditions[name]}
+            onChange={(share) => onChange({ [name]: share })}
           />
         ))}
         {switchShare > 0 && (

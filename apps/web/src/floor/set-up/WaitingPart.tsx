@@ -7,7 +7,7 @@ import {
   type StaircaseSteps,
 } from '@orthokin/core/drill';
 import type { ReactElement } from 'react';
-import { NumberField } from '../../parts/form/NumberFields.js';
+import { CountField, SecondsField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { Choice } from './Choice.js';
@@ -56,7 +56,6 @@ export function WaitingPart({
   onChange: (change: Partial<Conditions>) => void;
 }): ReactElement {
   const { foreperiod, pace, maxRun, homeRule } = conditions;
-  const inSeconds = (ms: number) => ms / 1000;
   const choosePace = (kind: Pace['kind']) =>
     onChange({
       pace: {
@@ -79,41 +78,38 @@ export function WaitingPart({
           options={FOREPERIOD_KINDS}
           onChange={(kind) => onChange({ foreperiod: { ...foreperiod, kind } })}
         />
-        <NumberField
+        <SecondsField
           label={foreperiod.kind === 'fixed' ? 'Wait' : 'Shortest wait'}
-          unit="s"
           decimals={1}
-          min={0}
-          max={30}
-          value={inSeconds(foreperiod.leastMs)}
-          onChange={(s) =>
+          minMs={0}
+          maxMs={30000}
+          valueMs={foreperiod.leastMs}
+          onChange={(ms) =>
             onChange({
               foreperiod: {
                 ...foreperiod,
-                leastMs: 1000 * s,
-                mostMs: Math.max(foreperiod.mostMs, 1000 * s),
+                leastMs: ms,
+                mostMs: Math.max(foreperiod.mostMs, ms),
               },
             })
           }
         />
         {foreperiod.kind !== 'fixed' && (
-          <NumberField
+          <SecondsField
             label="Longest wait"
-            unit="s"
             decimals={1}
-            min={inSeconds(foreperiod.leastMs)}
-            max={60}
-            value={inSeconds(foreperiod.mostMs)}
-            onChange={(s) => onChange({ foreperiod: { ...foreperiod, mostMs: 1000 * s } })}
+            minMs={foreperiod.leastMs}
+            maxMs={60000}
+            valueMs={foreperiod.mostMs}
+            onChange={(ms) => onChange({ foreperiod: { ...foreperiod, mostMs: ms } })}
           />
         )}
-        <NumberField
+        <CountField
           label="Most in a row"
-          unit=""
           min={1}
           max={10}
           value={maxRun}
-          onChange={(most) => onChange({ maxRun: Math.round(most) })}
+          onChange={(most) => onChange({ maxRun: most })}
         />
         <SelectField
           label="Pace"
@@ -122,14 +118,13 @@ export function WaitingPart({
           onChange={choosePace}
         />
         {pace.everyMs !== null && (
-          <NumberField
+          <SecondsField
             label={pace.kind === 'staircase' ? 'A cue every, at first' : 'A cue every'}
-            unit="s"
             decimals={1}
-            min={0.5}
-            max={60}
-            value={inSeconds(pace.everyMs)}
-            onChange={(s) => onChange({ pace: { ...pace, everyMs: 1000 * s } })}
+            minMs={500}
+            maxMs={60000}
+            valueMs={pace.everyMs}
+            onChange={(ms) => onChange({ pace: { ...pace, everyMs: ms } })}
           />
         )}
         <SelectField

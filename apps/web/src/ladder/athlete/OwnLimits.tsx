@@ -1,18 +1,13 @@
 import type { AthleteLadderReply } from '@orthokin/contract';
 import { limitFrom, recordOf } from '@orthokin/core/budget';
-import {
-  GATED_DURATIONS,
-  type GatedDuration,
-  type LimitSource,
-  type RecordKind,
-} from '@orthokin/core/pattern';
-import type { OwnLimits as Limits } from '@orthokin/core/progress';
+import { GATED_DURATIONS, type GatedDuration, type RecordKind } from '@orthokin/core/pattern';
+import { withOwnLimit, type SourcedLimit } from '@orthokin/core/progress';
 import { problemSentence, type Result } from '@orthokin/core/result';
 import { useState, type ReactElement } from 'react';
 import { useSaveOwnLimits } from '../../club/queries.js';
 import { Button } from '../../parts/Button.js';
 import { Fields } from '../../parts/form/Fields.js';
-import { NumberField } from '../../parts/form/NumberFields.js';
+import { SecondsField, ShareField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { capital, secondsWithUnit } from '../../parts/format.js';
 import { Notice } from '../../parts/Notice.js';
@@ -28,32 +23,6 @@ const FROM_WORDS: readonly (readonly [from: From, words: string])[] = [
 ];
 type From = RecordKind | 'coach' | 'rung';
 
-interface Wished {
-  readonly source: LimitSource;
-  readonly ms: number;
-}
-
-/** The limits with one of them set, or given back to the rung. */
-function withLimit(
-  kept: readonly Limits[],
-  rung: number,
-  gate: GatedDuration,
-  wished: Wished | null,
-): Limits[] {
-  const before = kept.find((own) => own.rung === rung);
-  const { [gate]: _ms, ...limitsMs } = before?.limitsMs ?? {};
-  const { [gate]: _source, ...limitSources } = before?.limitSources ?? {};
-  const own = wished
-    ? {
-        rung,
-        limitsMs: { ...limitsMs, [gate]: wished.ms },
-        limitSources: { ...limitSources, [gate]: wished.source },
-      }
-    : { rung, limitsMs, limitSources };
-  const others = kept.filter((each) => each.rung !== rung);
-  return Object.keys(own.limitsMs).length > 0 ? [...others, own] : others;
-}
-
 /** Limits for this athlete alone: from their own record, or the coach's number. */
 export function OwnLimits({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
   const { athlete, pattern, ownLimits, rung: here } = ladder;
@@ -68,16 +37,15 @@ export function OwnLimits({ ladder }: { ladder: AthleteLadderReply }): ReactElem
   const now = asked?.limitsMs[gate];
   const numberMs = coachMs ?? now ?? 1000;
   const timesMs = (reps?.[gate] ?? []).filter((ms) => ms !== null);
-  const wished: Result<Wished> | null =
+  const wished: Result<SourcedLimit> | null =
     from === 'rung'
       ? null
       : from === 'coach'
         ? { ok: true, value: { source: { kind: 'coach' }, ms: numberMs } }
         : recorded(timesMs, from, factor);
-  const own = ownLimits as readonly Limits[];
   const set = () => {
     if (wished && !wished.ok) return;
-    const limits = withLimit(own, rung, gate, wished?.value ?? null);
+    const limits = withOwnLimit(ownLimits, rung, gate, wished?.value ?? null);
     save.mutate({
       athleteId: athlete.id,
       patternId: pattern.id,
@@ -99,24 +67,21 @@ export function OwnLimits({ ladder }: { ladder: AthleteLadderReply }): ReactElem
         <SelectField label="Limit of" value={gate} options={GATED_DURATIONS} onChange={setGate} />
         <SelectField label="From" value={from} options={FROM_WORDS} onChange={setFrom} />
         {(from === 'median' || from === 'best quartile') && (
-          <NumberField
+          <ShareField
             label="Times"
-            unit="%"
-            min={50}
-            max={200}
-            value={100 * factor}
-            onChange={(percent) => setFactor(percent / 100)}
+            min={0.5}
+            max={2}
+            value={factor}
+            onChange={(share) => setFactor(share)}
           />
         )}
         {from === 'coach' && (
-          <NumberField
+          <SecondsField
             label="Seconds"
-            unit="s"
-            decimals={2}
-            min={0.05}
-            max={30}
-            value={numberMs / 1000}
-            onChange={(s) => setCoachMs(Math.round(1000 * s))}
+            minMs={50}
+            maxMs={30000}
+            valueMs={numberMs}
+            onChange={(ms) => setCoachMs(ms)}
           />
         )}
         <Button isDisabled={save.isPending || wished?.ok === false} onPress={set}>
@@ -139,7 +104,11 @@ export function OwnLimits({ ladder }: { ladder: AthleteLadderReply }): ReactElem
   );
 }
 
-function recorded(timesMs: readonly number[], of: RecordKind, factor: number): Result<Wished> {
+function recorded(
+  timesMs: readonly number[],
+  of: RecordKind,
+  factor: number,
+): Result<SourcedLimit> {
   const source = recordOf(timesMs, of, factor);
   return source.ok
     ? { ok: true, value: { source: source.value, ms: limitFrom(source.value) } }

@@ -1,4 +1,5 @@
 import type { AthleteLadderReply, LadderReply } from '@orthokin/contract';
+import { targetBudget, type OwnSpeed, type TargetBudget } from '@orthokin/core/budget';
 import { problemSentence } from '@orthokin/core/result';
 import { useMemo, type ReactElement } from 'react';
 import { Link, useParams } from 'react-router';
@@ -15,13 +16,7 @@ import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
 import { ownSpeedSentence, plainSentence, reachSentence } from './budget-words.js';
 import { FlightForm } from './FlightForm.js';
-import {
-  targetBudget,
-  usualPlan,
-  type OwnSpeed,
-  type RallyPlan,
-  type TargetBudget,
-} from './plan.js';
+import { usualRally, type RallyPlan } from './usual-rally.js';
 import { SetLimits } from './SetLimits.js';
 import { useOwnSpeed } from './useOwnSpeed.js';
 
@@ -107,7 +102,7 @@ function Budgets({
   onChoose: (athleteId: string) => void;
 }): ReactElement {
   const { pattern, everyone } = ladder;
-  const [plan, keep] = useRemembered<RallyPlan>(`rally-${pattern.id}`, usualPlan(pattern));
+  const [plan, keep] = useRemembered<RallyPlan>(`rally-${pattern.id}`, usualRally(pattern));
   const speed = useOwnSpeed(own?.athlete.id ?? '', pattern);
   const ownSpeed = own && speed?.ok ? speed.value : null;
   const budgets = useMemo(

@@ -7,10 +7,10 @@ import {
 } from '@orthokin/core/budget';
 import type { ReactElement } from 'react';
 import { CheckField } from '../../parts/form/CheckField.js';
-import { NumberField } from '../../parts/form/NumberFields.js';
+import { NumberField, SecondsField, ShareField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Heading, Quiet } from '../../parts/Text.js';
-import type { RallyPlan } from './plan.js';
+import type { RallyPlan } from './usual-rally.js';
 import { Fields } from '../../parts/form/Fields.js';
 
 const UNITS = Object.keys(SPEED_UNITS) as SpeedUnit[];
@@ -137,27 +137,23 @@ export function FlightForm({
           />
         )}
         {(coming.wallForwardM !== null || coming.bounceBeforeM !== null) && (
-          <NumberField
+          <ShareField
             label={coming.wallForwardM === null ? 'Bounce keeps speed' : 'Wall keeps speed'}
-            unit="%"
-            min={5}
-            max={100}
-            value={100 * coming.speedKept}
-            onChange={(percent) => comes({ speedKept: percent / 100 })}
+            min={0.05}
+            value={coming.speedKept}
+            onChange={(share) => comes({ speedKept: share })}
           />
         )}
       </Fields>
       <Heading>And back</Heading>
       <Fields style={{ marginBottom: 18 }}>
         {speedField('Speed off the athlete', ownSpeed, (given) => set({ ownSpeed: given }))}
-        <NumberField
+        <SecondsField
           label="Opponent’s handling"
-          unit="s"
-          decimals={2}
-          min={0}
-          max={5}
-          value={handlingMs / 1000}
-          onChange={(s) => set({ handlingMs: 1000 * s })}
+          minMs={0}
+          maxMs={5000}
+          valueMs={handlingMs}
+          onChange={(ms) => set({ handlingMs: ms })}
         />
       </Fields>
       <Quiet style={{ fontSize: 15 }}>

@@ -1,7 +1,12 @@
 import type { AthleteLadderReply, LadderReply, PatternReply } from '@orthokin/contract';
-import { limitFrom } from '@orthokin/core/budget';
-import type { GatedDuration, LimitSource, Rung } from '@orthokin/core/pattern';
-import { withOwnLimits, type OwnLimits } from '@orthokin/core/progress';
+import {
+  BUDGETED,
+  budgetSource,
+  limitFrom,
+  type Budgeted,
+  type TargetBudget,
+} from '@orthokin/core/budget';
+import { withLimit, withOwnLimit, withOwnLimits, type OwnLimits } from '@orthokin/core/progress';
 import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { useSaveOwnLimits, useSavePattern } from '../../club/queries.js';
@@ -11,7 +16,7 @@ import { capital, percent, secondsWithUnit } from '../../parts/format.js';
 import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { flightWords } from './budget-words.js';
-import type { RallyPlan, TargetBudget } from './plan.js';
+import type { RallyPlan } from './usual-rally.js';
 
 const Row = styled.div`
   display: flex;
@@ -22,49 +27,6 @@ const Row = styled.div`
     min-width: 200px;
   }
 `;
-
-type Settable = Extract<GatedDuration, 'response' | 'recovery'>;
-
-/** The budget of a rung is that of its tightest target: a limit holds for all of them. */
-function tightest(
-  rung: Rung,
-  gate: Settable,
-  budgets: readonly TargetBudget[],
-): { readonly ms: number; readonly of: TargetBudget } | null {
-  const timed = budgets.flatMap((of) => {
-    if (!rung.targets.includes(of.letter)) return [];
-    if (gate === 'response') return of.flight.ok ? [{ ms: 1000 * of.flight.value.timeS, of }] : [];
-    return of.recovery.ok ? [{ ms: of.recovery.value.totalMs, of }] : [];
-  });
-  const [least] = timed.sort((a, b) => a.ms - b.ms);
-  return least ?? null;
-}
-
-function sourceOf(
-  rung: Rung,
-  gate: Settable,
-  budgets: readonly TargetBudget[],
-  plan: RallyPlan,
-): LimitSource | null {
-  const least = tightest(rung, gate, budgets);
-  if (!least) return null;
-  const speed = gate === 'response' ? plan.speed : plan.ownSpeed;
-  const words = flightWords({ ...plan, speed }, least.of.wayM, least.of.letter);
-  return {
-    ...{ kind: 'budget', factor: rung.timeFactor, budgetMs: Math.round(least.ms) },
-    flight: gate === 'recovery' ? `${words}, and the opponent’s handling` : words,
-  };
-}
-
-const withLimit = <T extends Pick<Rung, 'limitsMs' | 'limitSources'>>(
-  to: T,
-  gate: Settable,
-  source: LimitSource,
-): T => ({
-  ...to,
-  limitsMs: { ...to.limitsMs, [gate]: limitFrom(source) },
-  limitSources: { ...to.limitSources, [gate]: source },
-});
 
 /** Budgets set as limits, with where they are from, for one athlete or for everyone. */
 export function SetLimits({
@@ -80,42 +42,39 @@ export function SetLimits({
   plan: RallyPlan;
   budgets: readonly TargetBudget[];
 }): ReactElement {
-  const [gate, setGate] = useState<Settable>('response');
+  const [gate, setGate] = useState<Budgeted>('response');
   const [where, setWhere] = useState('all');
   const saveOwn = useSaveOwnLimits();
   const savePattern = useSavePattern();
   const athlete = 'athlete' in settled ? settled.athlete : null;
   const rungs = pattern.rungs.filter(({ number }) => where === 'all' || String(number) === where);
+  const speed = gate === 'response' ? plan.speed : plan.ownSpeed;
+  const words = (wayM: number, letter: string) =>
+    flightWords({ ...plan, speed }, wayM, letter) +
+    (gate === 'recovery' ? ', and the opponent’s handling' : '');
   const found = rungs.flatMap((rung) => {
-    const source = sourceOf(rung, gate, budgets, plan);
-    return source ? [{ rung, source }] : [];
+    const source = budgetSource(rung, gate, budgets, ({ wayM, letter }) => words(wayM, letter));
+    return source ? [{ rung, limit: { ms: limitFrom(source), source } }] : [];
   });
   const save = () => {
     if ('athlete' in settled) {
-      const kept = settled.ownLimits as readonly OwnLimits[];
-      const changed = found.map(({ rung, source }) => {
-        const before = kept.find((own) => own.rung === rung.number) ?? {
-          ...{ rung: rung.number, limitsMs: {}, limitSources: {} },
-        };
-        return withLimit(before, gate, source);
-      });
-      const others = kept.filter(({ rung }) => !changed.some((own) => own.rung === rung));
+      const limits = found.reduce<readonly OwnLimits[]>(
+        (own, { rung, limit }) => withOwnLimit(own, rung.number, gate, limit),
+        settled.ownLimits,
+      );
       saveOwn.mutate({
         ...{ athleteId: settled.athlete.id, patternId: pattern.id },
-        limits: [...others, ...changed].sort((a, b) => a.rung - b.rung),
+        limits: [...limits],
       });
       return;
     }
     const { id, version, ...body } = pattern;
+    const limitOf = new Map(found.map(({ rung, limit }) => [rung.number, limit]));
     const changed = pattern.rungs.map((rung) => {
-      const own = found.find((each) => each.rung.number === rung.number);
-      return own ? withLimit(rung, gate, own.source) : rung;
+      const limit = limitOf.get(rung.number);
+      return limit ? withLimit(rung, gate, limit) : rung;
     });
-    savePattern.mutate({
-      patternId: id,
-      version: version + 1,
-      body: { ...body, rungs: changed },
-    });
+    savePattern.mutate({ patternId: id, version: version + 1, body: { ...body, rungs: changed } });
   };
   const { isPending, isSuccess, error } = athlete ? saveOwn : savePattern;
   const [first, last] = [found[0], found.at(-1)];
@@ -126,12 +85,7 @@ export function SetLimits({
       <Heading>Set as limits</Heading>
       <Row>
         <div>
-          <SelectField
-            label="Limit of"
-            value={gate}
-            options={['response', 'recovery'] as const}
-            onChange={setGate}
-          />
+          <SelectField label="Limit of" value={gate} options={BUDGETED} onChange={setGate} />
         </div>
         <div>
           <SelectField
@@ -153,9 +107,9 @@ export function SetLimits({
       </Row>
       {first && last && (
         <Quiet style={{ marginTop: 10, maxWidth: '74ch' }}>
-          {capital(gate)}: {secondsWithUnit(limitFrom(first.source))} on rung {first.rung.number}
+          {capital(gate)}: {secondsWithUnit(first.limit.ms)} on rung {first.rung.number}
           {last !== first &&
-            `, down to ${secondsWithUnit(limitFrom(last.source))} on rung ${last.rung.number}`}
+            `, down to ${secondsWithUnit(last.limit.ms)} on rung ${last.rung.number}`}
           {before !== undefined && ` (now ${secondsWithUnit(before)} on rung ${first.rung.number})`}
           . A limit holds for every target in play, so the one that leaves least time sets it.
         </Quiet>

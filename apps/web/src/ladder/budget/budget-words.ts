@@ -1,7 +1,7 @@
-import { fromMetresPerSecond } from '@orthokin/core/budget';
+import { fromMetresPerSecond, type OwnSpeed, type TargetBudget } from '@orthokin/core/budget';
 import { problemSentence } from '@orthokin/core/result';
 import { secondsWithUnit } from '../../parts/format.js';
-import type { OwnSpeed, RallyPlan, TargetBudget } from './plan.js';
+import type { RallyPlan } from './usual-rally.js';
 
 const metres = (m: number): string => `${m.toFixed(1)} m`;
 

@@ -1,8 +1,8 @@
+import { ownSpeedOf, type OwnSpeed } from '@orthokin/core/budget';
 import type { Pattern } from '@orthokin/core/pattern';
 import { wrong, type Result } from '@orthokin/core/result';
 import { useMemo } from 'react';
 import { usePooledReps } from '../usePooledReps.js';
-import { ownSpeedOf, type OwnSpeed } from './plan.js';
 
 /** An athlete's own speed on a pattern; `null` while it is read. */
 export function useOwnSpeed(

@@ -5,12 +5,13 @@ import {
   USUAL_COURSE,
   type CourseSettings,
   type Rule,
+  type RuleOutcome,
 } from '@orthokin/core/progress';
 import { useMemo, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { useRemembered } from '../../log/useRemembered.js';
 import { Fields } from '../../parts/form/Fields.js';
-import { NumberField } from '../../parts/form/NumberFields.js';
+import { CountField, ShareField } from '../../parts/form/NumberFields.js';
 import { FiguresTable } from '../../parts/FiguresTable.js';
 import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
@@ -75,17 +76,17 @@ export function RulesPage(): ReactElement {
     [rules, settings, learning],
   );
   const working = useRules(question);
-  const [last, setLast] = useState<RulesAnswer | null>(null);
-  if (working.answer && working.answer !== last) setLast(working.answer);
-  const answer = working.answer ?? last;
+  const answer = working.latest;
+  const told = { readyRate: settings.readyRate, isLearning: learning > 0 };
   const set = (change: Partial<CourseSettings>) => setSettings({ ...settings, ...change });
-  const whole = { unit: '', min: 1 } as const;
   return (
     <Page>
-      <Headline>{(answer && comparisonSentence(answer)) ?? 'What would this rule do?'}</Headline>
+      <Headline>
+        {(answer && comparisonSentence(answer, told)) ?? 'What would this rule do?'}
+      </Headline>
       {answer && (
         <p style={{ margin: '10px 0 0', maxWidth: '80ch' }}>
-          {NAMES.map((name, i) => ruleVerdict(name, answer[i] ?? [])).join(' ')}
+          {NAMES.map((name, i) => ruleVerdict(name, answer[i] ?? [], told)).join(' ')}
         </p>
       )}
       <Columns>
@@ -101,55 +102,48 @@ export function RulesPage(): ReactElement {
           <section>
             <Heading>The course</Heading>
             <Fields>
-              <NumberField
-                {...whole}
+              <CountField
                 label="Reps a set"
                 min={4}
                 max={60}
                 value={settings.repsPerSet}
-                onChange={(reps) =>
-                  set({
-                    repsPerSet: Math.round(reps),
-                    passesNeeded: Math.min(settings.passesNeeded, Math.round(reps)),
-                  })
+                onChange={(repsPerSet) =>
+                  set({ repsPerSet, passesNeeded: Math.min(settings.passesNeeded, repsPerSet) })
                 }
               />
-              <NumberField
-                {...whole}
+              <CountField
                 label="Passes that pass a set"
+                min={1}
                 max={settings.repsPerSet}
                 value={settings.passesNeeded}
-                onChange={(passes) => set({ passesNeeded: Math.round(passes) })}
+                onChange={(passesNeeded) => set({ passesNeeded })}
               />
-              <NumberField
-                {...whole}
+              <CountField
                 label="Sets a day"
+                min={1}
                 max={10}
                 value={settings.setsPerDay}
-                onChange={(sets) => set({ setsPerDay: Math.round(sets) })}
+                onChange={(setsPerDay) => set({ setsPerDay })}
               />
-              <NumberField
-                {...whole}
+              <CountField
                 label="Sets in all"
+                min={1}
                 max={60}
                 value={settings.withinSets}
-                onChange={(sets) => set({ withinSets: Math.round(sets) })}
+                onChange={(withinSets) => set({ withinSets })}
               />
-              <NumberField
+              <ShareField
                 label="Ready at"
-                unit="%"
-                min={50}
-                max={99}
-                value={100 * settings.readyRate}
-                onChange={(given) => set({ readyRate: given / 100 })}
+                min={0.5}
+                max={0.99}
+                value={settings.readyRate}
+                onChange={(share) => set({ readyRate: share })}
               />
-              <NumberField
+              <ShareField
                 label="Learnt with each set"
-                unit="%"
-                min={0}
-                max={50}
-                value={100 * learning}
-                onChange={(given) => setLearning(given / 100)}
+                max={0.5}
+                value={learning}
+                onChange={(share) => setLearning(share)}
               />
             </Fields>
           </section>
@@ -163,8 +157,9 @@ export function RulesPage(): ReactElement {
               <Quiet style={{ fontSize: 15, maxWidth: '76ch' }}>
                 {ATHLETES} simulated athletes for each true share of passed reps
                 {learning > 0 ? ', which then grows with every set' : ''}; ± is two standard errors.
-                Sets: the median of those moved up, and the middle half. A staircase plays sets of
-                at least 30 reps: it needs its turns.
+                Too soon: moved up while truly passing less than ready; held back: ready at the end,
+                and not moved. Sets: the median of those moved up, and the middle half. A staircase
+                plays sets of at least 30 reps: it needs its turns.
               </Quiet>
             </>
           )}
@@ -175,32 +170,47 @@ export function RulesPage(): ReactElement {
   );
 }
 
+/** What is said of a rule, by column. */
+const COLUMNS: readonly (readonly [name: string, cell: (outcome: RuleOutcome) => string])[] = [
+  ['moved', shareWords],
+  ['too soon', ({ tooSoon }) => finePercent(tooSoon)],
+  ['held back', ({ heldBack }) => finePercent(heldBack)],
+  ['sets', setsWords],
+];
+
 const OutcomeTable = ({ answer }: { answer: RulesAnswer }): ReactElement => (
   <FiguresTable caption="Moved up, percent, and after how many sets">
     <thead>
       <tr>
-        <th scope="col">passes</th>
-        {NAMES.flatMap((name) => [
-          <th key={name} scope="col">
+        <th scope="col" rowSpan={2}>
+          passes
+        </th>
+        {NAMES.map((name) => (
+          <th key={name} scope="colgroup" colSpan={COLUMNS.length}>
             {name}
-          </th>,
-          <th key={`${name} sets`} scope="col">
-            sets
-          </th>,
-        ])}
+          </th>
+        ))}
+      </tr>
+      <tr>
+        {NAMES.flatMap((rule) =>
+          COLUMNS.map(([name]) => (
+            <th key={`${rule} ${name}`} scope="col">
+              {name}
+            </th>
+          )),
+        )}
       </tr>
     </thead>
     <tbody>
       {TRUE_RATES.map((rate, i) => (
         <tr key={rate}>
           <th scope="row">{finePercent(rate)}</th>
-          {answer.flatMap((outcomes, rule) => {
-            const outcome = outcomes[i];
-            return [
-              <td key={rule}>{outcome ? shareWords(outcome) : '–'}</td>,
-              <td key={`${rule} sets`}>{outcome ? setsWords(outcome) : '–'}</td>,
-            ];
-          })}
+          {answer.flatMap((outcomes, rule) =>
+            COLUMNS.map(([name, cell]) => {
+              const outcome = outcomes[i];
+              return <td key={`${rule} ${name}`}>{outcome ? cell(outcome) : '–'}</td>;
+            }),
+          )}
         </tr>
       ))}
     </tbody>

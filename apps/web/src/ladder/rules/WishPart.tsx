@@ -4,11 +4,10 @@ import { useMemo, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
 import { ruleWords } from '../../parts/decision-words.js';
-import { NumberField } from '../../parts/form/NumberFields.js';
+import { ShareField } from '../../parts/form/NumberFields.js';
 import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { finePercent, shareWords } from './rules-words.js';
-import type { WishAnswer } from './simulate.js';
 import { useWish } from './useSimulation.js';
 import { Fields } from '../../parts/form/Fields.js';
 
@@ -37,26 +36,23 @@ export function WishPart({
       [wish, settings],
     ),
   );
-  const [last, setLast] = useState<WishAnswer | null>(null);
-  if (working.answer && working.answer !== last) setLast(working.answer);
-  const answer = working.answer ?? last;
+  const answer = working.latest;
   const share = (name: keyof Wish, label: string, most: number) => (
-    <NumberField
+    <ShareField
       label={label}
-      unit="%"
-      min={1}
+      min={0.01}
       max={most}
-      value={100 * wish[name]}
-      onChange={(given) => setWish({ ...wish, [name]: given / 100 })}
+      value={wish[name]}
+      onChange={(value) => setWish({ ...wish, [name]: value })}
     />
   );
   return (
     <section>
       <Heading>What do you wish for?</Heading>
       <Fields style={{ marginBottom: 14 }}>
-        {share('risk', 'Moved up too soon, at most', 49)}
-        {share('tooSoonRate', 'of those who pass', 98)}
-        {share('readyRate', 'Ready is who passes', 99)}
+        {share('risk', 'Moved up too soon, at most', 0.49)}
+        {share('tooSoonRate', 'of those who pass', 0.98)}
+        {share('readyRate', 'Ready is who passes', 0.99)}
       </Fields>
       {!answer && <Quiet>Looking for settings…</Quiet>}
       {answer &&

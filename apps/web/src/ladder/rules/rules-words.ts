@@ -19,30 +19,52 @@ export function setsWords({ setsToMove }: Pick<RuleOutcome, 'setsToMove'>): stri
   return low === high ? `${middle ?? ''}` : `${middle ?? ''} (${low ?? ''}–${high ?? ''})`;
 }
 
-const at = (outcomes: readonly RuleOutcome[], rate: number): RuleOutcome | undefined =>
-  outcomes[TRUE_RATES.findIndex((each) => each === rate)];
+/** How far from ready somebody must be for a rule to be told by them. */
+const CLEARLY = 0.1 - 1e-9;
 
-const WEAK = 0.7;
-const STRONG = 0.9;
-
-/** What a rule does with who is not ready and who is, in a sentence. */
-export function ruleVerdict(name: string, outcomes: readonly RuleOutcome[]): string {
-  const [weak, strong] = [at(outcomes, WEAK), at(outcomes, STRONG)];
-  if (!weak || !strong) return '';
-  return `${name} moves up ${finePercent(weak.moved)} of athletes who pass ${finePercent(WEAK)} of their reps, and ${finePercent(strong.moved)} of those who pass ${finePercent(STRONG)}, half of them within ${setsWords(strong).split(' ')[0] ?? ''} sets.`;
+/** The true rates that a rule is told by: clearly not ready, and clearly ready. */
+function tellingRates(readyRate: number): { readonly weak: number; readonly strong: number } {
+  const weak = TRUE_RATES.findLastIndex((rate) => rate <= readyRate - CLEARLY);
+  const strong = TRUE_RATES.findIndex((rate) => rate >= readyRate + CLEARLY);
+  return { weak: Math.max(0, weak), strong: strong < 0 ? TRUE_RATES.length - 1 : strong };
 }
 
+/** What a course was about, as far as its words need it. */
+export interface Told {
+  readonly readyRate: number;
+  /** The athletes learn: their rate is the one they begin with. */
+  readonly isLearning: boolean;
+}
+
+/** What a rule does with who is not ready and who is, in a sentence. */
+export function ruleVerdict(
+  name: string,
+  outcomes: readonly RuleOutcome[],
+  { readyRate, isLearning }: Told,
+): string {
+  const { weak, strong } = tellingRates(readyRate);
+  const [low, high] = [outcomes[weak], outcomes[strong]];
+  if (!low || !high) return '';
+  const who = isLearning ? 'who begin by passing' : 'who pass';
+  const [below, above] = [weak, strong].map((at) => finePercent(TRUE_RATES[at] ?? NaN));
+  const half = setsWords(high).split(' ')[0] ?? '';
+  return `${name} moves up ${finePercent(low.moved)} of athletes ${who} ${below ?? ''} of their reps, and ${finePercent(high.moved)} of those ${who} ${above ?? ''}, half of them within ${half} sets.`;
+}
+
+/** Standard error of the share that is moved up too soon. */
+const tooSoonSe = ({ tooSoon, athletes }: RuleOutcome): number =>
+  Math.sqrt((tooSoon * (1 - tooSoon)) / athletes);
+
 /** Which of two rules is the more careful, and which the quicker. */
-export function comparisonSentence([a, b]: RulesAnswer): string | null {
-  if (!a || !b) return null;
-  const [weakA, weakB] = [at(a, WEAK), at(b, WEAK)];
-  const [strongA, strongB] = [at(a, STRONG), at(b, STRONG)];
+export function comparisonSentence([a, b]: RulesAnswer, { readyRate }: Told): string | null {
+  const { weak, strong } = tellingRates(readyRate);
+  const [weakA, weakB, strongA, strongB] = [a?.[weak], b?.[weak], a?.[strong], b?.[strong]];
   if (!weakA || !weakB || !strongA || !strongB) return null;
-  const apart = 2 * Math.hypot(weakA.se, weakB.se);
+  const apart = 2 * Math.hypot(tooSoonSe(weakA), tooSoonSe(weakB));
   const careful =
-    Math.abs(weakA.moved - weakB.moved) <= apart
+    Math.abs(weakA.tooSoon - weakB.tooSoon) <= apart
       ? 'Both move up too soon about as often'
-      : `${weakA.moved < weakB.moved ? 'A' : 'B'} moves up too soon less often`;
+      : `${weakA.tooSoon < weakB.tooSoon ? 'A' : 'B'} moves up too soon less often`;
   const [setsA, setsB] = [strongA.meanSets, strongB.meanSets];
   const quick =
     Math.abs(setsA - setsB) < 0.5

@@ -9,7 +9,7 @@ import {
 import { problemSentence } from '@orthokin/core/result';
 import type { ReactElement } from 'react';
 import { ruleWords } from '../../parts/decision-words.js';
-import { NumberField } from '../../parts/form/NumberFields.js';
+import { CountField, NumberField, ShareField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Notice } from '../../parts/Notice.js';
 import { Fields } from '../../parts/form/Fields.js';
@@ -56,6 +56,27 @@ export function RuleForm({
   );
 }
 
+const COUNTS = [
+  ['setsNeeded', 'Sets passed'],
+  ['ofLast', 'of the last'],
+  ['distinctDays', 'Different days'],
+] as const;
+
+const RATES = [
+  ['p0', 'Not ready at'],
+  ['p1', 'Ready at'],
+] as const;
+
+const RISKS = [
+  ['alpha', 'Risk: too soon'],
+  ['beta', 'Risk: held back'],
+] as const;
+
+const STEPS = [
+  ['stepMs', 'First step'],
+  ['leastStepMs', 'Least step'],
+] as const;
+
 function Settings({
   rule,
   onChange,
@@ -63,98 +84,70 @@ function Settings({
   rule: Rule;
   onChange: (rule: Rule) => void;
 }): ReactElement {
-  const whole = { unit: '', min: 1, decimals: 0 } as const;
-  const share = { unit: '%', min: 1, max: 99, decimals: 0 } as const;
   switch (rule.kind) {
     case 'count':
       return (
         <>
-          <NumberField
-            {...whole}
-            label="Sets passed"
-            max={10}
-            value={rule.setsNeeded}
-            onChange={(setsNeeded) => onChange({ ...rule, setsNeeded })}
-          />
-          <NumberField
-            {...whole}
-            label="of the last"
-            max={10}
-            value={rule.ofLast}
-            onChange={(ofLast) => onChange({ ...rule, ofLast })}
-          />
-          <NumberField
-            {...whole}
-            label="Different days"
-            max={10}
-            value={rule.distinctDays}
-            onChange={(distinctDays) => onChange({ ...rule, distinctDays })}
-          />
+          {COUNTS.map(([name, label]) => (
+            <CountField
+              key={name}
+              label={label}
+              min={1}
+              max={10}
+              value={rule[name]}
+              onChange={(value) => onChange({ ...rule, [name]: value })}
+            />
+          ))}
         </>
       );
     case 'sequential':
       return (
         <>
-          <NumberField
-            {...share}
-            label="Not ready at"
-            value={100 * rule.p0}
-            onChange={(percent) => onChange({ ...rule, p0: percent / 100 })}
-          />
-          <NumberField
-            {...share}
-            label="Ready at"
-            value={100 * rule.p1}
-            onChange={(percent) => onChange({ ...rule, p1: percent / 100 })}
-          />
-          <NumberField
-            {...share}
-            min={0.01}
-            max={49}
-            decimals={1}
-            label="Risk: too soon"
-            value={100 * rule.alpha}
-            onChange={(percent) => onChange({ ...rule, alpha: percent / 100 })}
-          />
-          <NumberField
-            {...share}
-            min={0.01}
-            max={49}
-            decimals={1}
-            label="Risk: held back"
-            value={100 * rule.beta}
-            onChange={(percent) => onChange({ ...rule, beta: percent / 100 })}
-          />
+          {RATES.map(([name, label]) => (
+            <ShareField
+              key={name}
+              label={label}
+              min={0.01}
+              max={0.99}
+              value={rule[name]}
+              onChange={(value) => onChange({ ...rule, [name]: value })}
+            />
+          ))}
+          {RISKS.map(([name, label]) => (
+            <ShareField
+              key={name}
+              label={label}
+              min={0.0001}
+              max={0.49}
+              decimals={1}
+              value={rule[name]}
+              onChange={(value) => onChange({ ...rule, [name]: value })}
+            />
+          ))}
         </>
       );
     case 'staircase':
       return (
         <>
-          <NumberField
-            {...whole}
+          <CountField
             label="Passes in a row"
+            min={1}
             max={5}
             value={rule.passesInARow}
             onChange={(passesInARow) => onChange({ ...rule, passesInARow })}
           />
-          <NumberField
-            label="First step"
-            unit="ms"
-            min={10}
-            max={2000}
-            value={rule.stepMs}
-            onChange={(stepMs) => onChange({ ...rule, stepMs })}
-          />
-          <NumberField
-            label="Least step"
-            unit="ms"
-            min={5}
-            max={2000}
-            value={rule.leastStepMs}
-            onChange={(leastStepMs) => onChange({ ...rule, leastStepMs })}
-          />
-          <NumberField
-            {...whole}
+          {STEPS.map(([name, label]) => (
+            <NumberField
+              key={name}
+              label={label}
+              unit="ms"
+              min={5}
+              max={2000}
+              value={rule[name]}
+              onChange={(value) => onChange({ ...rule, [name]: value })}
+            />
+          ))}
+          <CountField
             label="Turns"
             min={2}
             max={20}

@@ -7,11 +7,12 @@ import {
   type GatedDuration,
   type Rung,
 } from '@orthokin/core/pattern';
+import { withLimit } from '@orthokin/core/progress';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { CheckField } from '../../parts/form/CheckField.js';
 import { Fields } from '../../parts/form/Fields.js';
-import { NumberField } from '../../parts/form/NumberFields.js';
+import { CountField, SecondsField, ShareField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { TextField } from '../../parts/form/TextField.js';
 import { capital } from '../../parts/format.js';
@@ -43,28 +44,16 @@ export function RungForm({
   onChange: (rung: Rung) => void;
 }): ReactElement {
   const set = (change: Partial<Rung>) => onChange({ ...rung, ...change });
-  const share = (name: keyof Rung & `${string}Share`, label: string, most = 100) => (
-    <NumberField
+  const share = (name: keyof Rung & `${string}Share`, label: string, max = 1) => (
+    <ShareField
       label={label}
-      unit="%"
-      min={0}
-      max={most}
-      value={100 * rung[name]}
-      onChange={(percent) => set({ [name]: percent / 100 })}
+      max={max}
+      value={rung[name]}
+      onChange={(value) => set({ [name]: value })}
     />
   );
-  const limit = (gate: GatedDuration, seconds: number) => {
-    const { [gate]: _limit, ...limitsMs } = rung.limitsMs;
-    const { [gate]: _source, ...limitSources } = rung.limitSources;
-    set(
-      seconds === NO_LIMIT
-        ? { limitsMs, limitSources }
-        : {
-            limitsMs: { ...limitsMs, [gate]: Math.round(1000 * seconds) },
-            limitSources: { ...limitSources, [gate]: { kind: 'coach' } },
-          },
-    );
-  };
+  const limit = (gate: GatedDuration, ms: number) =>
+    onChange(withLimit(rung, gate, ms === NO_LIMIT ? null : { ms, source: { kind: 'coach' } }));
   const inPlay = (letter: string, isIn: boolean) => {
     const letters = targets
       .map((target) => target.letter)
@@ -112,37 +101,33 @@ export function RungForm({
           options={PRESSURES.map((each) => [each, each === 'none' ? 'nobody' : each] as const)}
           onChange={(pressure) => set({ pressure })}
         />
-        {share('catchShare', 'Catch trials', 50)}
-        {share('switchShare', 'Switched cues', 50)}
-        <NumberField
+        {share('catchShare', 'Catch trials', 0.5)}
+        {share('switchShare', 'Switched cues', 0.5)}
+        <ShareField
           label="Floor, of its size"
-          unit="%"
-          min={25}
-          max={200}
-          value={100 * rung.floorScale}
-          onChange={(percent) => set({ floorScale: percent / 100 })}
+          min={0.25}
+          max={2}
+          value={rung.floorScale}
+          onChange={(share) => set({ floorScale: share })}
         />
-        <NumberField
+        <ShareField
           label="Time, of match time"
-          unit="%"
-          min={50}
-          max={300}
-          value={100 * rung.timeFactor}
-          onChange={(percent) => set({ timeFactor: percent / 100 })}
+          min={0.5}
+          max={3}
+          value={rung.timeFactor}
+          onChange={(share) => set({ timeFactor: share })}
         />
       </RungFields>
       <Quiet style={{ marginBottom: 6 }}>Longest allowed times; 0 for no limit.</Quiet>
       <RungFields>
         {GATED_DURATIONS.map((gate) => (
           <div key={gate}>
-            <NumberField
+            <SecondsField
               label={capital(gate)}
-              unit="s"
-              decimals={2}
-              min={0}
-              max={30}
-              value={(rung.limitsMs[gate] ?? NO_LIMIT) / 1000}
-              onChange={(seconds) => limit(gate, seconds)}
+              minMs={0}
+              maxMs={30000}
+              valueMs={rung.limitsMs[gate] ?? NO_LIMIT}
+              onChange={(ms) => limit(gate, ms)}
             />
             {rung.limitsMs[gate] !== undefined && (
               <Quiet style={{ fontSize: 15 }}>{sourceWords(rung.limitSources[gate])}</Quiet>
@@ -156,21 +141,17 @@ export function RungForm({
         {share('cleanShare', 'Without a watched fault')}
         {share('falseStartShare', 'Most false starts')}
         {share('heldShare', 'Catch trials held')}
-        <NumberField
+        <CountField
           label="Valid reps, at least"
-          unit=""
           min={1}
           max={60}
           value={rung.minValidReps}
-          onChange={(reps) => set({ minValidReps: Math.round(reps) })}
+          onChange={(reps) => set({ minValidReps: reps })}
         />
-        <NumberField
+        <ShareField
           label="Spread of the cycle (0: any)"
-          unit="%"
-          min={0}
-          max={100}
-          value={100 * (rung.mostSpread ?? 0)}
-          onChange={(percent) => set({ mostSpread: percent === 0 ? null : percent / 100 })}
+          value={rung.mostSpread ?? 0}
+          onChange={(share) => set({ mostSpread: share === 0 ? null : share })}
         />
       </RungFields>
     </>

@@ -2,7 +2,7 @@ import type { LadderSettingsBody } from '@orthokin/contract';
 import type { ReactElement } from 'react';
 import { CheckField } from '../../parts/form/CheckField.js';
 import { Fields } from '../../parts/form/Fields.js';
-import { NumberField } from '../../parts/form/NumberFields.js';
+import { CountField } from '../../parts/form/NumberFields.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 
 /** The standard test: the same cues on the first day and the last. */
@@ -36,21 +36,19 @@ export function TestPart({
       </CheckField>
       {test && (
         <Fields style={{ marginTop: 12 }}>
-          <NumberField
+          <CountField
             label="Test on rung"
-            unit=""
             min={1}
             max={Math.max(1, rungs)}
             value={test.rung}
-            onChange={(rung) => onChange({ test: { ...test, rung: Math.round(rung) } })}
+            onChange={(rung) => onChange({ test: { ...test, rung: rung } })}
           />
-          <NumberField
+          <CountField
             label="Test reps"
-            unit=""
             min={4}
             max={60}
             value={test.reps}
-            onChange={(reps) => onChange({ test: { ...test, reps: Math.round(reps) } })}
+            onChange={(reps) => onChange({ test: { ...test, reps: reps } })}
           />
           <Quiet style={{ fontSize: 15 }}>
             Seed {test.seed}. Another number of reps or rung is another test: “Is it better?” holds

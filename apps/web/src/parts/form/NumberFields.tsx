@@ -58,3 +58,55 @@ export const NumberField = ({
   };
   return <TypedField {...field} show={words} parse={parse} />;
 };
+
+const HUNDRED = 100;
+
+/** A share, typed and shown in percent; kept, and limited, as 0 to 1. */
+export const ShareField = ({
+  value,
+  min = 0,
+  max = 1,
+  onChange,
+  ...field
+}: Common & { decimals?: number }): ReactElement => (
+  <NumberField
+    {...field}
+    unit="%"
+    value={HUNDRED * value}
+    min={HUNDRED * min}
+    max={HUNDRED * max}
+    onChange={(percent) => onChange(percent / HUNDRED)}
+  />
+);
+
+const SECOND_MS = 1000;
+
+/** A time, typed and shown in seconds; kept, and limited, in ms. */
+export const SecondsField = ({
+  valueMs,
+  minMs,
+  maxMs,
+  decimals = 2,
+  onChange,
+  ...field
+}: Omit<Common, 'value' | 'min' | 'max'> & {
+  valueMs: number;
+  minMs: number;
+  maxMs: number;
+  decimals?: number;
+}): ReactElement => (
+  <NumberField
+    {...field}
+    unit="s"
+    decimals={decimals}
+    value={valueMs / SECOND_MS}
+    min={minMs / SECOND_MS}
+    max={maxMs / SECOND_MS}
+    onChange={(seconds) => onChange(Math.round(SECOND_MS * seconds))}
+  />
+);
+
+/** A whole number of things. */
+export const CountField = ({ onChange, ...field }: Common & Range): ReactElement => (
+  <NumberField {...field} unit="" onChange={(count) => onChange(Math.round(count))} />
+);

@@ -1,5 +1,6 @@
 import type { AthleteCourseReply } from '@orthokin/contract';
 import { rungOf } from '@orthokin/core/pattern';
+import { CLOSER_DURATIONS } from '@orthokin/core/stats';
 import { useMemo, useState, type ReactElement } from 'react';
 import { useLocation } from 'react-router';
 import { useAthleteReps } from '../../club/queries.js';
@@ -68,12 +69,10 @@ export function CloserLook({
           <p>{tailSentence(answer.tail)}</p>
           <p>{hickSentence(answer.hick)}</p>
           <p>
-            {(['reaction', 'recovery', 'cycle'] as const)
-              .flatMap((name) => {
-                const own = answer.medians[name];
-                return own ? [medianSentence(name, own)] : [];
-              })
-              .join(' ')}
+            {CLOSER_DURATIONS.flatMap((name) => {
+              const own = answer.medians[name];
+              return own ? [medianSentence(name, own)] : [];
+            }).join(' ')}
           </p>
           <Quiet style={{ fontSize: 16 }}>
             All but the price of choice: rung {rung} only, since other rungs have other ways to go.

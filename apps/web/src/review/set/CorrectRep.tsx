@@ -6,7 +6,7 @@ import styled from 'styled-components';
 import { useCorrectRep } from '../../club/queries.js';
 import { useRemembered } from '../../log/useRemembered.js';
 import { Button } from '../../parts/Button.js';
-import { NumberField } from '../../parts/form/NumberFields.js';
+import { CountField, NumberField } from '../../parts/form/NumberFields.js';
 import { TextField } from '../../parts/form/TextField.js';
 import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
@@ -68,10 +68,9 @@ export function CorrectRep({
       <Heading>Correct a rep</Heading>
       <div className="fields">
         <TextField label="Your name" value={by} onChange={setBy} maxLength={60} required />
-        <NumberField
+        <CountField
           label="Rep"
           value={ordinal}
-          unit=""
           min={Math.min(...ordinals)}
           max={Math.max(...ordinals)}
           onChange={(value) => {

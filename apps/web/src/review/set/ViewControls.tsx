@@ -1,7 +1,7 @@
 import type { RepReading } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
-import { NumberField } from '../../parts/form/NumberFields.js';
+import { CountField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { ALIGN_WORDS } from '../../parts/ribbon/Axis.js';
 import { ALIGN_AT } from '../../parts/ribbon/scale.js';
@@ -58,10 +58,9 @@ export function ViewControls({
         }
       />
       {isRep && (
-        <NumberField
+        <CountField
           label="Reference rep"
           value={Number(view.reference)}
-          unit=""
           min={Math.min(...ordinals)}
           max={Math.max(...ordinals)}
           onChange={(ordinal) => onChange({ reference: String(ordinal) })}

@@ -1,7 +1,6 @@
 import type { Result } from '@orthokin/core/result';
-import type { Asymmetry, ExGaussianFit, HickLine } from '@orthokin/core/stats';
+import type { Asymmetry, ExGaussianFit, HickLine, MedianWithDoubt } from '@orthokin/core/stats';
 import { capital, seconds, secondsWithUnit } from '../../parts/format.js';
-import type { MedianWithDoubt } from '../sums/sums.js';
 
 export const medianSentence = (
   name: string,

@@ -13,7 +13,7 @@ import { ArrowLeftRight, Plus, Trash2, X } from 'lucide-react';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
-import { LengthField, NumberField } from '../../parts/form/NumberFields.js';
+import { LengthField, NumberField, ShareField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { IconButton } from '../../parts/IconButton.js';
 import { Heading } from '../../parts/Text.js';
@@ -111,13 +111,10 @@ export function StepPanel({ leg, index }: { leg: Leg; index: number }): ReactEle
           value={placement.atMs}
           onChange={(atMs) => change({ atMs })}
         />
-        <NumberField
+        <ShareField
           label="Weight on it"
-          unit="%"
-          min={0}
-          max={100}
-          value={placement.weight * 100}
-          onChange={(percent) => change({ weight: percent / 100 })}
+          value={placement.weight}
+          onChange={(weight) => change({ weight })}
         />
         <SelectField
           label="Kind"

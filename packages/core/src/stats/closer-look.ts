@@ -1,0 +1,108 @@
+import { seededRandom } from '../cue/index.js';
+import type { Target } from '../floor/index.js';
+import { mad, median, medianInPlace } from '../numeric/index.js';
+import type { Result } from '../result/index.js';
+import { bootstrapInterval, USUAL_RESAMPLES } from './bootstrap.js';
+import { fitExGaussian, type ExGaussianFit } from './ex-gaussian.js';
+import { hickLine, type HickLine } from './hick.js';
+import type { Interval } from './interval.js';
+import { asymmetry, mirroredLetters, type Asymmetry } from './sides.js';
+import { slowFromMs } from './summary.js';
+
+/** Reps of one athlete that may be pooled, as columns; times in ms, `null` where not timed. */
+export interface RepColumns {
+  /** Which of the sets each rep is of. */
+  readonly set: readonly number[];
+  readonly target: readonly string[];
+  readonly reaction: readonly (number | null)[];
+  readonly recovery: readonly (number | null)[];
+  readonly cycle: readonly (number | null)[];
+}
+
+export const CLOSER_DURATIONS = ['reaction', 'recovery', 'cycle'] as const;
+export type CloserDuration = (typeof CLOSER_DURATIONS)[number];
+
+export interface MedianWithDoubt {
+  readonly n: number;
+  readonly ms: number;
+  readonly interval: Interval | null;
+  /** Times so far above the median that they are flagged: lapses. */
+  readonly lapses: number;
+}
+
+/** What takes every rep to know: medians with their doubt, the slow tail, the sides, the price of choice. */
+export interface CloserLook {
+  readonly medians: Readonly<Partial<Record<CloserDuration, MedianWithDoubt>>>;
+  readonly tail: Result<ExGaussianFit>;
+  readonly sides: Asymmetry | null;
+  readonly hick: Result<HickLine>;
+}
+
+/** Hears the share that is done. */
+type Tell = (share: number) => void;
+
+/** The same seed everywhere: whoever works a sum out again gets the same interval. */
+const SEED = 1;
+
+const settings = (progress: Tell) => ({
+  resamples: USUAL_RESAMPLES,
+  random: seededRandom(SEED),
+  progress,
+});
+
+function medianOf(times: readonly number[], tell: Tell): MedianWithDoubt | undefined {
+  if (times.length === 0) return undefined;
+  const ms = median(times);
+  const fromMs = slowFromMs(times.length, ms, mad(times));
+  return {
+    ...{ n: times.length, ms },
+    interval: bootstrapInterval(times, medianInPlace, settings(tell)),
+    lapses: times.filter((each) => each > fromMs).length,
+  };
+}
+
+/** The shares of the work that its parts take, in order; the last is a matter of milliseconds. */
+const SIDES_FROM = 0.75;
+const SIDES_TO = 0.95;
+
+/**
+ * A closer look at an athlete. `sets` say of each set its rung and how many targets were in play:
+ * all but the line of choice is of `rung` only, since others have other ways to go.
+ */
+export function closerLook(
+  reps: RepColumns,
+  sets: readonly { readonly rung: number; readonly choices: number }[],
+  targets: readonly Target[],
+  rung: number,
+  tell: Tell = () => undefined,
+): CloserLook {
+  const setOf = (rep: number) => sets[reps.set[rep] ?? -1];
+  const timesOf = (name: CloserDuration, isIn: (rep: number) => boolean) =>
+    reps[name].filter((ms, rep): ms is number => ms !== null && isIn(rep));
+  const isOnRung = (rep: number) => setOf(rep)?.rung === rung;
+  const { left, right } = mirroredLetters(targets);
+  const cyclesTo = (letters: readonly string[]) =>
+    timesOf('cycle', (rep) => isOnRung(rep) && letters.includes(reps.target[rep] ?? ''));
+  const each = SIDES_FROM / CLOSER_DURATIONS.length;
+  const medians: Partial<Record<CloserDuration, MedianWithDoubt>> = {};
+  for (const [i, name] of CLOSER_DURATIONS.entries()) {
+    const own = medianOf(timesOf(name, isOnRung), (share) => tell((i + share) * each));
+    if (own) medians[name] = own;
+  }
+  const chosen = reps.reaction.flatMap((ms, rep) =>
+    ms === null ? [] : [{ ms, choices: setOf(rep)?.choices ?? NaN }],
+  );
+  return {
+    medians,
+    sides: asymmetry(
+      cyclesTo(left),
+      cyclesTo(right),
+      settings((share) => tell(SIDES_FROM + (SIDES_TO - SIDES_FROM) * share)),
+    ),
+    tail: fitExGaussian(timesOf('reaction', isOnRung)),
+    hick: hickLine(
+      chosen.map(({ choices }) => choices),
+      chosen.map(({ ms }) => ms),
+    ),
+  };
+}
