@@ -2,7 +2,7 @@ import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { seededRandom, makeSchedule } from '@orthokin/core/cue';
 import {
   decide,
-  DEFAULT_COUNT_RULE,
+  QUICK_COUNT_RULE,
   DEFAULT_SEQUENTIAL_RULE,
   DEFAULT_STAIRCASE_RULE,
   judgeSet,
@@ -124,7 +124,7 @@ bench
   .add('percentile bootstrap of the same, simple-statistics', peerBootstrap)
   .add('learning curve of 40 sessions', () => void fitLearningCurve(sessions, learning))
   .add('judge a set of 200 reps', () => void judgeSet(readings.slice(0, 200), RUNG))
-  .add('decide over 500 sets, count rule', () => void decide(evidence, DEFAULT_COUNT_RULE))
+  .add('decide over 500 sets, count rule', () => void decide(evidence, QUICK_COUNT_RULE))
   .add('decide over 500 sets, sequential', () => void decide(evidence, DEFAULT_SEQUENTIAL_RULE))
   .add('lay and check 12 targets', () => void checkFootwork(layAll(bare)))
   .add('check 1,000 patterns of 6', () => {
@@ -140,7 +140,7 @@ await bench.run();
 
 // Seconds each: a few runs tell enough.
 const courses = new Bench({ iterations: 5, time: 0, warmup: false })
-  .add('100,000 courses by the count rule', () => follow(DEFAULT_COUNT_RULE, 12))
+  .add('100,000 courses by the count rule', () => follow(QUICK_COUNT_RULE, 12))
   .add('100,000 courses by the sequential test', () => follow(DEFAULT_SEQUENTIAL_RULE, 12))
   .add('100,000 courses by the staircase', () => follow(DEFAULT_STAIRCASE_RULE, 30));
 await courses.run();

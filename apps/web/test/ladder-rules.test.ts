@@ -1,5 +1,5 @@
 import {
-  DEFAULT_COUNT_RULE,
+  QUICK_COUNT_RULE,
   DEFAULT_SEQUENTIAL_RULE,
   DEFAULT_STAIRCASE_RULE,
   USUAL_COURSE,
@@ -14,10 +14,10 @@ import {
 import { answerWish, simulateRules, TRUE_RATES } from '../src/ladder/rules/simulate.js';
 
 const TOLD = { readyRate: 0.8, isLearning: false };
-const careful = { ...DEFAULT_COUNT_RULE, setsNeeded: 4, ofLast: 4 };
+const careful = { ...QUICK_COUNT_RULE, setsNeeded: 4, ofLast: 4 };
 const question = {
   ...{ kind: 'rules' as const, settings: USUAL_COURSE, learning: 0, athletes: 300 },
-  rules: [DEFAULT_COUNT_RULE, careful],
+  rules: [QUICK_COUNT_RULE, careful],
 };
 
 test('rules are followed at every true rate, the same draws for each, and progress only rises', () => {

@@ -1,7 +1,7 @@
 import { USUAL_RUNG, type LimitSource, type Rung } from '@orthokin/core/pattern';
 import {
   decide,
-  DEFAULT_COUNT_RULE,
+  QUICK_COUNT_RULE,
   DEFAULT_SEQUENTIAL_RULE,
   DEFAULT_STAIRCASE_RULE,
   judgeSet,
@@ -50,7 +50,7 @@ function setOf(cyclesMs: readonly number[], day: string, leans = 0): JudgedSet {
   return { setId: day, day, judgement: judgeSet(readings, rung, ['lean']) };
 }
 const times = (n: number, ms: number) => Array.from({ length: n }, () => ms);
-const decided = (sets: readonly JudgedSet[], rule: Rule = DEFAULT_COUNT_RULE, isTop = false) =>
+const decided = (sets: readonly JudgedSet[], rule: Rule = QUICK_COUNT_RULE, isTop = false) =>
   decide({ sets, rung, next: isTop ? null : { ...rung, number: 3 }, hasRungBelow: true }, rule);
 
 describe('what comes next, in one sentence with its numbers', () => {
@@ -91,7 +91,7 @@ describe('what comes next, in one sentence with its numbers', () => {
     ['begun', decided([]), 'Nothing shown on rung 2 yet.', 'No set on this rung yet'],
     [
       'at the top',
-      decided([setOf(times(10, 1800), '1'), setOf(times(10, 1800), '2')], DEFAULT_COUNT_RULE, true),
+      decided([setOf(times(10, 1800), '1'), setOf(times(10, 1800), '2')], QUICK_COUNT_RULE, true),
       'Rung 2 is met, and it is the top one.',
       'Top rung met',
     ],
@@ -121,18 +121,18 @@ describe('what comes next, in one sentence with its numbers', () => {
     };
     const read = { pacesMs: [], nextMs: 2000, row: 0, needed: 6 };
     expect(missing([set])).toBe('a set at a pace that moves by itself');
-    expect(missing([{ ...set, staircase: { ...read, turns: [1, 2], thresholdMs: null } }])).toBe(
+    expect(missing([{ ...set, staircase: { ...read, reversalsMs: [1, 2], thresholdMs: null } }])).toBe(
       '4 more turns of the pace',
     );
     expect(
-      missing([{ ...set, staircase: { ...read, turns: times(6, 2100), thresholdMs: 2100 } }]),
+      missing([{ ...set, staircase: { ...read, reversalsMs: times(6, 2100), thresholdMs: 2100 } }]),
     ).toBe('the pace settled at 2.10 s, 0.10 s over');
   });
 
   test('each rule is one plain sentence', () => {
-    for (const rule of [DEFAULT_COUNT_RULE, DEFAULT_SEQUENTIAL_RULE, DEFAULT_STAIRCASE_RULE])
+    for (const rule of [QUICK_COUNT_RULE, DEFAULT_SEQUENTIAL_RULE, DEFAULT_STAIRCASE_RULE])
       expect(ruleWords(rule)).toMatch(/^[A-Z].*\.$/);
-    expect(ruleWords(DEFAULT_COUNT_RULE)).toBe(
+    expect(ruleWords(QUICK_COUNT_RULE)).toBe(
       'Move up after 2 of the last 3 sets on a rung passed, on 2 days.',
     );
   });

@@ -343,13 +343,13 @@ describe('a pace that moves by itself', () => {
 
   test('quickens after its passes, eases after a rep that was not home in time', () => {
     const quick = played([3000, 1500], [6000, 1500]);
-    expect(staircaseOf(quick)).toMatchObject({ nextMs: 2600, row: 0, turns: [] });
+    expect(staircaseOf(quick)).toMatchObject({ nextMs: 2600, row: 0, reversalsMs: [] });
     expect(cueDueMs(quick)).toBe(6000 + 2600);
     const slow = played([3000, 1500], [6000, 1500], [8600, 2590]);
     // 10 ms inside its pace by hand: as likely as not, and so it counts for in time.
     expect(everyMsNow(slow)).toBe(2600);
     const late = played([3000, 1500], [6000, 1500], [8600, 2700]);
-    expect(staircaseOf(late)).toMatchObject({ nextMs: 2800, turns: [2600] });
+    expect(staircaseOf(late)).toMatchObject({ nextMs: 2800, reversalsMs: [2600] });
   });
 
   test('a rep struck out moves it no more', () => {

@@ -1,4 +1,4 @@
-import { decide, DEFAULT_COUNT_RULE, judgeSet, type Rule } from '@orthokin/core/progress';
+import { decide, QUICK_COUNT_RULE, judgeSet, type Rule } from '@orthokin/core/progress';
 import { summariseSet, targetFigures } from '@orthokin/core/stats';
 import { readRep, type RepReading, type TimedEvent } from '@orthokin/core/timing';
 import { answerWords, headline, ruleSentence } from '../src/parts/decision-words.js';
@@ -42,7 +42,7 @@ function reading(ordinal: number, reactionMs: number, recoveryMs: number, sdMs =
 const set = (n: number, reactionMs: number, recoveryMs: number) =>
   Array.from({ length: n }, (_, i) => reading(i + 1, reactionMs, recoveryMs));
 
-function verdict(sets: RepReading[][], hasRungAbove = true, rule: Rule = DEFAULT_COUNT_RULE) {
+function verdict(sets: RepReading[][], hasRungAbove = true, rule: Rule = QUICK_COUNT_RULE) {
   const judged = sets.map((readings, i) => ({
     setId: String(i),
     day: String(i),

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import {
   decide as decideOn,
-  DEFAULT_COUNT_RULE,
+  QUICK_COUNT_RULE,
   judgeSet,
   ladderPlace,
   limitingGate,
@@ -150,7 +150,7 @@ describe('the count rule', () => {
   const decide = (list: JudgedSet[], above = true) =>
     decideOn(
       { sets: list, rung, next: above ? { ...rung, number: 2 } : null, hasRungBelow: false },
-      DEFAULT_COUNT_RULE,
+      QUICK_COUNT_RULE,
     );
 
   test('moves up after 2 of the last 3 sets on 2 days', () => {

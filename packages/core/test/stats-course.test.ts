@@ -5,15 +5,22 @@ import { fitTravel } from '@orthokin/core/budget';
 import {
   byDay,
   curveAt,
+  dayForm,
+  daysOfRungs,
   fadeOf,
   forecast,
   isItBetter,
+  likenessOf,
   mirroredLetters,
   setFigures,
   speedAgainstTechnique,
+  squadForm,
   standardTest,
+  standingOf,
   targetFigures,
   travelLine,
+  usualSpans,
+  type Better,
   type CourseSet,
 } from '@orthokin/core/stats';
 import { readRep, type Fault, type RepReading } from '@orthokin/core/timing';
@@ -167,54 +174,126 @@ function course(days: number, cycleOf: (day: number) => number, seed = 1): Cours
   });
 }
 
+const betterOf = (...given: Parameters<typeof isItBetter>): Better => {
+  const better = isItBetter(...given);
+  if (typeof better === 'string') throw new Error(better);
+  return better;
+};
+
 describe('is it better?', () => {
-  const split = (sets: CourseSet[]) => [sets.slice(0, 4), sets.slice(-4)] as const;
+  const split = (sets: CourseSet[]) => [sets.slice(0, 8), sets.slice(-8)] as const;
 
   test('a planted change is called clear, a planted non-change is not', () => {
-    const faster = course(12, (day) => 1900 - 12 * day);
-    const real = isItBetter(...split(faster), faster, 'cycle');
-    expect(real).toMatchObject({ ok: true, value: { change: { words: 'clearly faster' } } });
+    const faster = course(12, (day) => 1900 - 20 * day);
+    expect(betterOf(...split(faster), faster, 'cycle').change).toMatchObject({
+      ...{ words: 'clearly faster', daysBefore: 4, daysAfter: 4, moreDays: 0 },
+    });
     const same = course(12, () => 1900);
-    const none = isItBetter(...split(same), same, 'cycle');
-    expect(none).toMatchObject({ ok: true, value: { change: { words: 'no clear change' } } });
-    const slower = course(12, (day) => 1900 + 12 * day);
-    expect(isItBetter(...split(slower), slower, 'cycle')).toMatchObject({
-      value: { change: { words: 'clearly slower' } },
-    });
+    expect(betterOf(...split(same), same, 'cycle').change.words).toBe('no clear change');
+    const slower = course(12, (day) => 1900 + 20 * day);
+    expect(betterOf(...split(slower), slower, 'cycle').change.words).toBe('clearly slower');
   });
 
-  test('steady athletes are seldom called faster', () => {
-    const called = Array.from({ length: 200 }, (_, seed) => {
-      const sets = course(12, () => 1900, seed + 1);
-      const better = isItBetter(...split(sets), sets, 'cycle');
-      return better.ok ? better.value.change.words : '';
-    });
-    const wrongly = called.filter((words) => words.startsWith('clearly'));
-    expect(wrongly.length / called.length).toBeLessThan(0.06);
+  test('one day’s form is not taken for a change: days count, however many sets they had', () => {
+    const oneDay = course(4, (day) => (day === 3 ? 1850 : 1900));
+    const many = [...oneDay, ...oneDay.slice(-2), ...oneDay.slice(-2)];
+    const better = betterOf(many.slice(0, 6), many.slice(6), many, 'cycle');
+    expect(better.change).toMatchObject({ daysBefore: 3, daysAfter: 1, words: 'no clear change' });
+    // So large a change would be a clear one if more days confirmed it.
+    expect(better.change.moreDays).toBeGreaterThan(0);
+    expect(betterOf(many.slice(0, 2), many.slice(2, 4), many, 'cycle').change.moreDays).toBeNull();
   });
 
-  test('sets that are not alike are not compared; few repeats have no typical error', () => {
+  test('sets that are not alike, or of one day, are not compared', () => {
     const sets = course(12, () => 1900);
     const other = sets.map((set) => ({ ...set, rung: set.atMs > (sets[12]?.atMs ?? 0) ? 3 : 2 }));
-    expect(isItBetter(...split(other), other, 'cycle')).toMatchObject({
-      ok: false,
-      problem: { field: 'spans' },
-    });
-    const few = course(2, () => 1900);
-    expect(isItBetter(few.slice(0, 2), few.slice(2), few, 'cycle')).toMatchObject({
-      ok: false,
-      problem: { field: 'repeats', given: '3' },
-    });
+    expect(isItBetter(...split(other), other, 'cycle')).toBe('no sets alike');
+    expect(isItBetter(sets.slice(0, 1), sets.slice(1, 2), sets, 'cycle')).toBe('a day in both');
+    expect(isItBetter([], [], sets, 'cycle')).toBe('no sets alike');
   });
 
-  test('the squad’s worthwhile change is used where it is known', () => {
+  test('what the squad says is used where it is known', () => {
     const sets = course(12, (day) => 1900 - 3 * day);
-    const own = isItBetter(...split(sets), sets, 'cycle');
-    const squad = isItBetter(...split(sets), sets, 'cycle', 400);
-    expect(own).toMatchObject({ value: { worthwhileFrom: 'the athlete' } });
-    expect(squad).toMatchObject({
-      value: { worthwhileFrom: 'the squad', change: { words: 'no clear change' } },
+    const [likeness] = sets.map(likenessOf);
+    const own = betterOf(...split(sets), sets, 'cycle');
+    expect(own).toMatchObject({ worthwhileFrom: 'the athlete', formFrom: 'what is usual' });
+    const squad = betterOf(...split(sets), sets, 'cycle', {
+      dayForm: { cycle: { share: 0.04, df: 20 } },
+      worthwhileMs: { [likeness ?? '']: { cycle: 400 } },
     });
+    expect(squad).toMatchObject({ worthwhileFrom: 'the squad', formFrom: 'the squad' });
+    expect(squad.change.words).toBe('no clear change');
+    expect(squad.form.between.ms2).toBeGreaterThan(own.form.between.ms2);
+  });
+});
+
+describe('what a squad says is usual', () => {
+  const formed = (share: number, seed: number) => {
+    const random = seededRandom(100 + seed);
+    const days = Array.from({ length: 14 }, () => normal(random, 0, share));
+    return course(14, (day) => 1900 * (1 + (days[day] ?? 0)), seed);
+  };
+
+  test('a day form is found again from twelve athletes, and needs five', () => {
+    const squad = Array.from({ length: 12 }, (_, i) => formed(0.03, i + 1));
+    const { dayForm: form, worthwhileMs } = squadForm(squad);
+    expect(form.cycle?.share).toBeGreaterThan(0.024);
+    expect(form.cycle?.share).toBeLessThan(0.036);
+    expect(form.cycle?.df).toBe(20);
+    expect(Object.keys(worthwhileMs)).toHaveLength(1);
+    expect(squadForm(squad.slice(0, 4))).toEqual({ dayForm: {}, worthwhileMs: {} });
+  });
+
+  test('where days do not differ the form is next to none', () => {
+    const squad = Array.from({ length: 12 }, (_, i) => formed(0, i + 1));
+    expect(squadForm(squad).dayForm.cycle?.share).toBeLessThan(0.006);
+  });
+
+  test('steady learning is no day form', () => {
+    const days = (slope: number) =>
+      daysOfRungs(
+        course(14, (day) => 1900 - slope * day, 3),
+        'cycle',
+      );
+    const [still, learning] = [dayForm(days(0)), dayForm(days(40))];
+    expect(learning.between.ms2 / learning.medianMs ** 2).toBeCloseTo(
+      still.between.ms2 / still.medianMs ** 2,
+      4,
+    );
+  });
+});
+
+describe('the spans nobody chose', () => {
+  test('are thirds of the days; of the newest rung where an athlete climbed in between', () => {
+    const sets = course(9, () => 1900);
+    expect(usualSpans(sets)).toMatchObject({ basis: 'first and last weeks' });
+    expect(usualSpans(sets).before.map(({ setId }) => setId)).toEqual(['0', '1', '2', '3', '4', '5']);
+    const climbed = sets.map((set, i) => ({ ...set, rung: i < 10 ? 2 : 3 }));
+    const { before, after } = usualSpans(climbed);
+    expect([...before, ...after].every(({ rung }) => rung === 3)).toBe(true);
+    expect(usualSpans([])).toMatchObject({ before: [], after: [] });
+  });
+
+  test('are the first and last day of a standard test where there is one', () => {
+    const sets = course(6, () => 1900).map((set, i) => ({ ...set, seed: i % 11 === 0 ? 77 : i }));
+    const spans = usualSpans(sets);
+    expect(spans.basis).toBe('the standard test');
+    expect([...spans.before, ...spans.after].map(({ setId }) => setId)).toEqual(['0', '11']);
+  });
+});
+
+describe('how an athlete stands', () => {
+  test('a standing tells the change, the lean of days, and when they were last timed', () => {
+    const leaning = course(12, (day) => 1900 - 20 * day).map((set) => ({
+      ...set,
+      figures: { ...set.figures, sidesPercent: set.atMs > Date.UTC(2026, 1, 3) ? 9 : 0.5 },
+    }));
+    const standing = standingOf(leaning);
+    expect(standing).toMatchObject({ whyNot: null, lastTimedMs: leaning.at(-1)?.atMs });
+    expect(standing.change?.words).toBe('clearly faster');
+    expect(standing.leanChange?.nowPercent).toBeGreaterThan(6);
+    expect(standing.lean?.days).toBe(12);
+    expect(standingOf([])).toMatchObject({ change: null, whyNot: 'no sets alike', lean: null });
   });
 });
 

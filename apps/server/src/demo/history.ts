@@ -4,7 +4,7 @@ import { HOME } from '@orthokin/core/floor';
 import { rungOf, targetOf, type Pattern, type Rung } from '@orthokin/core/pattern';
 import {
   decide,
-  DEFAULT_COUNT_RULE,
+  QUICK_COUNT_RULE,
   judgeSet,
   stepOf,
   type Decision,
@@ -131,7 +131,7 @@ export function pastSets(
       ...{ sets: evidence, rung: plan.rung, hasRungBelow: rungNumber > 1 },
       next: rungOf(pattern, rungNumber + 1) ?? null,
     };
-    const decision = decide(grounds, DEFAULT_COUNT_RULE);
+    const decision = decide(grounds, QUICK_COUNT_RULE);
     const step = stepOf(decision.answer);
     if (step === 0) return { ...set, moved: null };
     rungNumber += step;

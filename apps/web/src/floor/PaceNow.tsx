@@ -7,14 +7,14 @@ export function PaceNow({ run }: { run: Run }): ReactElement | null {
   const staircase = staircaseOf(run);
   const { steps } = run.plan.conditions.pace;
   if (!staircase || !steps) return null;
-  const { nextMs, pacesMs, row, turns } = staircase;
+  const { nextMs, pacesMs, row, reversalsMs } = staircase;
   const before = pacesMs.at(-1) ?? nextMs;
   const moved = nextMs < before ? '↑ quicker' : nextMs > before ? '↓ slower' : '';
   const toGo = count(steps.passesInARow - row, 'pass', 'passes');
   return (
     <span className="pace" role="status">
       <b>{secondsWithUnit(nextMs)}</b> a cue {moved && <strong>{moved}</strong>} · quicker after{' '}
-      {toGo} · turn {turns.length} of {steps.reversals}
+      {toGo} · reversal {reversalsMs.length} of {steps.reversals}
     </span>
   );
 }

@@ -1,10 +1,11 @@
-import type {
-  Decision,
-  Gate,
-  Rule,
-  RuleState,
-  SetOutcome,
-  TimeGate,
+import {
+  passesToGo,
+  type Decision,
+  type Gate,
+  type Rule,
+  type RuleState,
+  type SetOutcome,
+  type TimeGate,
 } from '@orthokin/core/progress';
 import { count, percent, secondsWithUnit } from './format.js';
 
@@ -50,7 +51,7 @@ export function ruleWords(rule: Rule): string {
     return `Move up after ${rule.setsNeeded} of the last ${rule.ofLast} sets on a rung passed, on ${count(rule.distinctDays, 'day')}.`;
   if (rule.kind === 'sequential')
     return `Move up when the reps say that ${percent(rule.p1)} pass rather than ${percent(rule.p0)}: of those who pass only ${percent(rule.p0)}, one test moves up one in ${Math.round(1 / rule.alpha)}.`;
-  return `The pace quickens after ${rule.passesInARow} passes in a row and eases after a fail; move up when the mean of the last ${rule.reversals} turns is within the limit of the cycle.`;
+  return `The pace quickens after ${rule.passesInARow} passes in a row and eases after a fail; move up when the mean of the last ${rule.reversals} reversals is within the limit of the cycle.`;
 }
 
 /** What is still missing before a rule is met, as the end of a sentence; `null` when nothing is. */
@@ -63,24 +64,17 @@ export function missingWords(rule: Rule, state: RuleState): string | null {
       return `one set must pass on ${days === 1 ? 'another day' : `${days} other days`}`;
     return `${count(sets, 'more set')} must pass${days > 0 && state.daysPassed > 0 ? ', on another day' : ''}`;
   }
-  if (state.kind === 'sequential') {
+  if (rule.kind === 'sequential' && state.kind === 'sequential') {
     const at = state.path.at(-1) ?? 0;
-    return `${count(passesToGo(rule, state), 'more pass', 'more passes')} in a row would be enough (evidence ${at.toFixed(1)} of ${state.upper.toFixed(1)})`;
+    return `${count(passesToGo(state, rule), 'more pass', 'more passes')} in a row would be enough (evidence ${at.toFixed(1)} of ${state.upper.toFixed(1)})`;
   }
   if (state.kind !== 'staircase') return null;
   const { reading, wantedMs } = state;
   if (wantedMs === null) return 'the rung needs a limit for the cycle';
   if (!reading) return 'a set at a pace that moves by itself';
   if (reading.thresholdMs === null)
-    return `${count(reading.needed - reading.turns.length, 'more turn')} of the pace`;
+    return `${count(reading.needed - reading.reversalsMs.length, 'more reversal')} of the pace`;
   return `the pace settled at ${secondsWithUnit(reading.thresholdMs)}, ${secondsWithUnit(reading.thresholdMs - wantedMs)} over`;
-}
-
-/** Passes in a row that would bring a sequential test to its upper bound. */
-function passesToGo(rule: Rule, state: Extract<RuleState, { kind: 'sequential' }>): number {
-  if (rule.kind !== 'sequential') return 0;
-  const at = state.state === 'not ready' ? 0 : (state.path.at(-1) ?? 0);
-  return Math.ceil((state.upper - at) / Math.log(rule.p1 / rule.p0) - 1e-9);
 }
 
 /** The one sentence that answers: what comes next, and why. */

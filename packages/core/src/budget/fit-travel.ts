@@ -1,4 +1,4 @@
-import { minimise } from '../numeric/index.js';
+import { nelderMead } from '../numeric/index.js';
 import { ok, wrong, type Result } from '../result/index.js';
 import { travelTime, type TravelModel } from './travel.js';
 
@@ -54,7 +54,7 @@ export function fitTravel(pairs: readonly TravelPair[]): Result<TravelFit> {
     [Math.log(5), Math.log(1.5)],
   ];
   const best = starts
-    .map((start) => minimise((point) => rssOf(modelOf(point)), start, [0.4, 0.4], 1e-12))
+    .map((start) => nelderMead((point) => rssOf(modelOf(point)), start, [0.4, 0.4], 1e-12))
     .reduce((a, b) => (b.value < a.value ? b : a));
   const { acceleration, topSpeed } = modelOf(best.at);
   const reached = Math.sqrt(acceleration * farthest);

@@ -2,22 +2,27 @@ const TINY = 1e-300;
 const CLOSE = 1e-16;
 const MOST_TERMS = 500;
 
+const LANCZOS_G = 7;
+const LANCZOS_FIRST = 0.99999999999980993;
+const LANCZOS = Float64Array.of(
+  ...[676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059],
+  ...[12.507343278686905, -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7],
+);
+const HALF_LN_2PI = 0.5 * Math.log(2 * Math.PI);
+
 /** ln Γ(x), x > 0, by Lanczos' approximation with g = 7 and nine terms (Lanczos 1964). */
 export function logGamma(x: number): number {
-  const terms = [
-    0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313,
-    -176.61502916214059, 12.507343278686905, -0.13857109526572012, 9.9843695780195716e-6,
-    1.5056327351493116e-7,
-  ];
   if (x < 0.5) return Math.log(Math.PI / Math.sin(Math.PI * x)) - logGamma(1 - x);
-  const t = x - 1 + 7.5;
-  const sum = terms.slice(1).reduce((acc, term, i) => acc + term / (x + i), terms[0] ?? 0);
-  return 0.5 * Math.log(2 * Math.PI) + (x - 0.5) * Math.log(t) - t + Math.log(sum);
+  const t = x + LANCZOS_G - 0.5;
+  let sum = LANCZOS_FIRST;
+  for (let i = 0; i < LANCZOS.length; i++) sum += (LANCZOS[i] as number) / (x + i);
+  return HALF_LN_2PI + (x - 0.5) * Math.log(t) - t + Math.log(sum);
 }
+
+const away = (value: number): number => (Math.abs(value) < TINY ? TINY : value);
 
 /** Continued fraction of the incomplete beta function, by Lentz's method. */
 function fraction(x: number, a: number, b: number): number {
-  const away = (value: number) => (Math.abs(value) < TINY ? TINY : value);
   let c = 1;
   let d = 1 / away(1 - ((a + b) * x) / (a + 1));
   let result = d;

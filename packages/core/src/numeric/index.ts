@@ -11,8 +11,12 @@ export {
   sd,
   trimmedMean,
 } from './describe.js';
+export { goldenSection } from './golden-section.js';
+export { holm } from './holm.js';
 export { leastSquares, type FittedLine } from './line.js';
-export { minimise, minimiseBetween, type Minimum } from './minimise.js';
-export { erfc, logScaledErfc, normalCdf, normalQuantile } from './normal.js';
+export { nelderMead, type Minimum } from './nelder-mead.js';
+export { climb, type Slope } from './newton.js';
+export { erfc, logScaledErfc, normalCdf, normalQuantile, scaledErfc } from './normal.js';
 export { probabilityAtLeast } from './poisson-binomial.js';
 export { medianInPlace, quartilesInPlace } from './select.js';
+export { studentCdf, studentQuantile } from './student.js';

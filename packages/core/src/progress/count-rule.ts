@@ -9,7 +9,19 @@ export interface CountRule {
   readonly distinctDays: number;
 }
 
+/**
+ * Of those who pass 70 % of their reps it moves up at most one in twenty within a course of twenty
+ * sets: the count rule by which the ready wait least and that still keeps that wish.
+ */
 export const DEFAULT_COUNT_RULE: CountRule = {
+  kind: 'count',
+  setsNeeded: 5,
+  ofLast: 6,
+  distinctDays: 2,
+};
+
+/** Soon answered, and often too soon: it moves up most of those who pass 70 %. */
+export const QUICK_COUNT_RULE: CountRule = {
   kind: 'count',
   setsNeeded: 2,
   ofLast: 3,

@@ -1,4 +1,5 @@
-export { DEFAULT_COUNT_RULE, type CountRule, type CountState } from './count-rule.js';
+export { claimsOf, type Claims, type SquadMember } from './claims.js';
+export { DEFAULT_COUNT_RULE, QUICK_COUNT_RULE, type CountRule, type CountState } from './count-rule.js';
 export {
   ANSWERS,
   decide,
@@ -18,6 +19,7 @@ export {
   type DraftSettings,
 } from './draft.js';
 export type { JudgedSet } from './evidence.js';
+export { heldOnRung, type HeldOnRung } from './held.js';
 export { judgeSet } from './judge.js';
 export {
   limitingGate,
@@ -47,7 +49,7 @@ export {
   type SourcedLimit,
   type StandardTest,
 } from './ladder.js';
-export { operatingOfCount, setPassProbability, type Operating } from './operating.js';
+export { operatingOf, setPassProbability } from './operating.js';
 export { posteriorOf, wilson, type Posterior, type Share } from './pass-rate.js';
 export {
   ladderPlace,
@@ -79,9 +81,11 @@ export {
   type SchoolName,
 } from './school.js';
 export {
+  CAREFUL_SEQUENTIAL_RULE,
   boundsOf,
   DEFAULT_SEQUENTIAL_RULE,
   evidenceOf,
+  passesToGo,
   runningTest,
   sequentialTest,
   type SequentialRule,
@@ -89,12 +93,20 @@ export {
   type SequentialTest,
 } from './sequential.js';
 export {
-  simulateRule,
+  PRESET_RULES,
+  riskOf,
+  RULE_PRESETS,
+  type RulePreset,
+  type RuleRisk,
+} from './rule-presets.js';
+export {
+  steady,
   USUAL_COURSE,
   type CourseSettings,
   type Learner,
   type RuleOutcome,
-} from './simulate-rule.js';
+} from './rule-course.js';
+export { simulateStaircase } from './simulate-staircase.js';
 export {
   DEFAULT_STAIRCASE_RULE,
   playStaircase,
@@ -109,7 +121,6 @@ export {
   suggestCount,
   suggestSequential,
   USUAL_WISH,
-  type SequentialSuggestion,
   type Suggestion,
   type Wish,
 } from './suggest.js';

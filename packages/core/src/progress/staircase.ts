@@ -39,8 +39,8 @@ export interface Staircase {
   /** Passes since the last change. */
   readonly row: number;
   readonly direction: 'quicker' | 'slower' | null;
-  /** Paces at which the direction turned, ms. */
-  readonly turns: readonly number[];
+  /** Paces at which the direction reversed, ms. */
+  readonly reversalsMs: readonly number[];
 }
 
 export const startStaircase = (startMs: number, { stepMs }: StaircaseSteps): Staircase => ({
@@ -48,7 +48,7 @@ export const startStaircase = (startMs: number, { stepMs }: StaircaseSteps): Sta
   stepMs,
   row: 0,
   direction: null,
-  turns: [],
+  reversalsMs: [],
 });
 
 /** Shorter than this nobody can go and come back, ms. */
@@ -58,14 +58,14 @@ const LEAST_PACE_MS = 300;
 export function stepStaircase(from: Staircase, passed: boolean, rule: StaircaseSteps): Staircase {
   if (passed && from.row + 1 < rule.passesInARow) return { ...from, row: from.row + 1 };
   const direction = passed ? 'quicker' : 'slower';
-  const hasTurned = from.direction !== null && from.direction !== direction;
-  const stepMs = hasTurned ? Math.max(rule.leastStepMs, from.stepMs / 2) : from.stepMs;
+  const hasReversed = from.direction !== null && from.direction !== direction;
+  const stepMs = hasReversed ? Math.max(rule.leastStepMs, from.stepMs / 2) : from.stepMs;
   return {
     paceMs: Math.max(LEAST_PACE_MS, from.paceMs + (passed ? -stepMs : stepMs)),
     stepMs,
     row: 0,
     direction,
-    turns: hasTurned ? [...from.turns, from.paceMs] : from.turns,
+    reversalsMs: hasReversed ? [...from.reversalsMs, from.paceMs] : from.reversalsMs,
   };
 }
 
@@ -76,7 +76,7 @@ export interface StaircaseReading {
   readonly nextMs: number;
   /** Passes since the pace changed last. */
   readonly row: number;
-  readonly turns: readonly number[];
+  readonly reversalsMs: readonly number[];
   /** Mean of the last reversals, ms; `null` while there are too few. */
   readonly thresholdMs: number | null;
   readonly needed: number;
@@ -95,10 +95,11 @@ export function playStaircase(
     pacesMs.push(state.paceMs);
     state = stepStaircase(state, passes(rep, state.paceMs), rule);
   }
-  const { turns, row, paceMs: nextMs } = state;
+  const { reversalsMs, row, paceMs: nextMs } = state;
   return {
-    ...{ pacesMs, nextMs, row, turns, needed: rule.reversals },
-    thresholdMs: turns.length >= rule.reversals ? mean(turns.slice(-rule.reversals)) : null,
+    ...{ pacesMs, nextMs, row, reversalsMs, needed: rule.reversals },
+    thresholdMs:
+      reversalsMs.length >= rule.reversals ? mean(reversalsMs.slice(-rule.reversals)) : null,
   };
 }
 

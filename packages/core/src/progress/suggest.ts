@@ -1,9 +1,8 @@
-import type { Random } from '../cue/index.js';
 import { ok, wrong, type Result } from '../result/index.js';
 import { DEFAULT_COUNT_RULE, type CountRule } from './count-rule.js';
-import { operatingOfCount, setPassProbability, type Operating } from './operating.js';
+import { operatingOf } from './operating.js';
+import { steady, type CourseSettings, type RuleOutcome } from './rule-course.js';
 import { DEFAULT_SEQUENTIAL_RULE, type SequentialRule } from './sequential.js';
-import { simulateRule, type CourseSettings, type RuleOutcome } from './simulate-rule.js';
 
 /** What a coach wishes of a rule. */
 export interface Wish {
@@ -18,11 +17,11 @@ export const USUAL_WISH: Wish = { risk: 0.05, tooSoonRate: 0.7, readyRate: 0.9 }
 
 const MOST_SETS = 6;
 
-export interface Suggestion {
-  readonly rule: CountRule;
+export interface Suggestion<Suggested> {
+  readonly rule: Suggested;
   /** What it does with an athlete at the rate that is too soon, and with one who is ready. */
-  readonly tooSoon: Operating;
-  readonly ready: Operating;
+  readonly tooSoon: RuleOutcome;
+  readonly ready: RuleOutcome;
 }
 
 function wishProblem({ risk, tooSoonRate, readyRate }: Wish): Result<never> | null {
@@ -32,29 +31,20 @@ function wishProblem({ risk, tooSoonRate, readyRate }: Wish): Result<never> | nu
   return null;
 }
 
-/** Of the count rules that keep the wish, the one by which the ready wait least; reckoned exactly. */
-export function suggestCount(
-  wish: Wish,
-  { repsPerSet, passesNeeded, withinSets }: CourseSettings,
-): Result<Suggestion> {
+/** Of the count rules that keep the wish, the one by which the ready wait least. */
+export function suggestCount(wish: Wish, settings: CourseSettings): Result<Suggestion<CountRule>> {
   const problem = wishProblem(wish);
   if (problem) return problem;
-  const [low, high] = [wish.tooSoonRate, wish.readyRate].map((rate) =>
-    setPassProbability(repsPerSet, passesNeeded, rate),
-  ) as [number, number];
-  const kept: Suggestion[] = [];
+  const kept: Suggestion<CountRule>[] = [];
   for (let ofLast = 1; ofLast <= MOST_SETS; ofLast++)
     for (let setsNeeded = 1; setsNeeded <= ofLast; setsNeeded++) {
-      const counts = { setsNeeded, ofLast };
-      const tooSoon = operatingOfCount(counts, low, withinSets);
-      if (tooSoon.promoted > wish.risk) continue;
-      const { distinctDays } = DEFAULT_COUNT_RULE;
-      kept.push({
-        rule: { kind: 'count', ...counts, distinctDays: Math.min(distinctDays, setsNeeded) },
-        ...{ tooSoon, ready: operatingOfCount(counts, high, withinSets) },
-      });
+      const distinctDays = Math.min(DEFAULT_COUNT_RULE.distinctDays, setsNeeded);
+      const rule: CountRule = { kind: 'count', setsNeeded, ofLast, distinctDays };
+      const tooSoon = operatingOf(rule, steady(wish.tooSoonRate), settings);
+      if (tooSoon.moved > wish.risk) continue;
+      kept.push({ rule, tooSoon, ready: operatingOf(rule, steady(wish.readyRate), settings) });
     }
-  const [best] = kept.sort((a, b) => a.ready.expectedSets - b.ready.expectedSets);
+  const [best] = kept.sort((a, b) => a.ready.meanSets - b.ready.meanSets);
   return best
     ? ok(best)
     : wrong(
@@ -64,46 +54,36 @@ export function suggestCount(
       );
 }
 
-export interface SequentialSuggestion {
-  readonly rule: SequentialRule;
-  /** Shares moved up within the course, simulated: too soon, and of the ready. */
-  readonly tooSoon: RuleOutcome;
-  readonly ready: RuleOutcome;
-}
-
-const MOST_HALVINGS = 10;
+const MOST_HALVINGS = 12;
 
 /**
  * The sequential test that keeps the wish over the whole course. One test keeps its stated risk, but
  * it begins anew whenever it says not ready, so over many sets a risk per test must be smaller than
- * the wished one: halved until `athletes` simulated ones, and their doubt, are within the wish.
+ * the wished one: the largest that keeps it, found by halving.
  */
 export function suggestSequential(
   wish: Wish,
   settings: CourseSettings,
-  athletes: number,
-  randomOf: () => Random,
-): Result<SequentialSuggestion> {
+): Result<Suggestion<SequentialRule>> {
   const problem = wishProblem(wish);
   if (problem) return problem;
-  const over = (rule: SequentialRule, rate: number) =>
-    simulateRule(
-      rule,
-      { passRate: rate, learning: 0, ceiling: rate },
-      settings,
-      athletes,
-      randomOf(),
-    );
-  let alpha = wish.risk;
-  for (let halved = 0; halved <= MOST_HALVINGS; halved++) {
-    const rule = {
+  const suggestionOf = (alpha: number): Suggestion<SequentialRule> => {
+    const rule: SequentialRule = {
       ...DEFAULT_SEQUENTIAL_RULE,
       ...{ p0: wish.tooSoonRate, p1: wish.readyRate, alpha },
     };
-    const tooSoon = over(rule, wish.tooSoonRate);
-    if (tooSoon.moved + 2 * tooSoon.se <= wish.risk)
-      return ok({ rule, tooSoon, ready: over(rule, wish.readyRate) });
-    alpha /= 2;
+    const over = (rate: number) => operatingOf(rule, steady(rate), settings);
+    return { rule, tooSoon: over(wish.tooSoonRate), ready: over(wish.readyRate) };
+  };
+  let [low, high] = [0, wish.risk];
+  let best: Suggestion<SequentialRule> | null = null;
+  for (let halved = 0; halved <= MOST_HALVINGS; halved++) {
+    // Risks differ by factors, not by amounts; and nobody sets one finer than to a tenth of a percent.
+    const alpha = halved === 0 ? high : low > 0 ? Math.sqrt(low * high) : high / 2;
+    const tried = suggestionOf(alpha);
+    if (tried.tooSoon.moved <= wish.risk) [low, best] = [alpha, tried];
+    else high = alpha;
+    if (low === wish.risk) break;
   }
-  return wrong('risk', wish.risk, 'a greater risk, or fewer sets in the course');
+  return best ? ok(best) : wrong('risk', wish.risk, 'a greater risk, or fewer sets in the course');
 }

@@ -1,19 +1,5 @@
-import { mean, normalCdf, sd } from '../numeric/index.js';
-
-/** Typical error of one test: sd of the differences between test and retest, over √2 (Hopkins 2000). */
-export const typicalError = (test: readonly number[], retest: readonly number[]): number =>
-  sd(test.map((each, i) => (retest[i] ?? NaN) - each)) / Math.SQRT2;
-
-/** A change smaller than this can be the test's own error, at 95 % (Weir 2005). */
-const MDC_Z = 1.96;
-/** Change between one test and another that the typical error alone would seldom make. */
-export const minimalDetectableChange = (error: number): number => MDC_Z * Math.SQRT2 * error;
-
-/** The smallest change worth having: a fifth of the spread between athletes (Hopkins 2000). */
-export const smallestWorthwhileChange = (athletes: readonly number[]): number => 0.2 * sd(athletes);
-
-/** Where the others are not known: this share of the athlete's own typical error (Hopkins 2000). */
-export const OWN_WORTHWHILE_SHARE = 0.3;
+import { mean, studentCdf, studentQuantile } from '../numeric/index.js';
+import type { DayForm, TrainingDay } from './day-form.js';
 
 export const CHANGE_WORDS = [
   'clearly faster',
@@ -25,23 +11,68 @@ export const CHANGE_WORDS = [
 export type ChangeWord = (typeof CHANGE_WORDS)[number];
 
 export interface Change {
-  /** Means of the tests before and after, and after − before; negative is faster. ms. */
+  /** Means of the days before and after, and after − before; negative is faster. ms. */
   readonly beforeMs: number;
   readonly afterMs: number;
   readonly changeMs: number;
-  /** Sd of that change by the typical error alone. */
+  /** Days either mean rests on. */
+  readonly daysBefore: number;
+  readonly daysAfter: number;
+  /** Sd of that change if nothing had changed, ms, and the degrees of freedom it is known with. */
   readonly sdMs: number;
+  readonly df: number;
+  /** Less than this the days' own form makes in 95 of 100 cases, ms. */
   readonly detectableMs: number;
   readonly worthwhileMs: number;
   /** Chances that the true change is beyond the worthwhile one, either way. */
   readonly fasterChance: number;
   readonly slowerChance: number;
-  readonly beyondDetectable: boolean;
+  /** Chance of a change as large as this, either way, if nothing had changed. */
+  readonly p: number;
   readonly words: ChangeWord;
+  /**
+   * So many more days after, run like these, would make this change a clear one; 0 where it is
+   * clear, `null` where no number up to `MOST_MORE_DAYS` would.
+   */
+  readonly moreDays: number | null;
 }
 
 const SURELY = 0.95;
-const PROBABLY = 0.75;
+const PROBABLY = 0.9;
+const TWO_SIDED = 0.975;
+
+/** Where nobody knows how athletes differ: this share of one set's own spread (Hopkins 2000). */
+const OWN_WORTHWHILE_SHARE = 0.3;
+
+/** The smallest worthwhile change while the squad's spread is not known, ms. */
+export const ownWorthwhileChange = ({ between, within }: DayForm): number =>
+  OWN_WORTHWHILE_SHARE * Math.sqrt(between.ms2 + within.ms2);
+
+/** An estimated change with its sd, in one unit, and the degrees of freedom of the sd. */
+export interface Estimate {
+  readonly change: number;
+  readonly sd: number;
+  readonly df: number;
+}
+
+/** What an estimated change says against the smallest worthwhile one, by Student's t. */
+export function readChange(
+  { change, sd, df }: Estimate,
+  worthwhile: number,
+): {
+  readonly detectable: number;
+  readonly fasterChance: number;
+  readonly slowerChance: number;
+  readonly words: ChangeWord;
+} {
+  const detectable = studentQuantile(TWO_SIDED, df) * sd;
+  const fasterChance = studentCdf((-worthwhile - change) / sd, df);
+  const slowerChance = studentCdf((change - worthwhile) / sd, df);
+  return {
+    ...{ detectable, fasterChance, slowerChance },
+    words: wordsFor(fasterChance, slowerChance, Math.abs(change) > detectable),
+  };
+}
 
 function wordsFor(faster: number, slower: number, beyond: boolean): ChangeWord {
   if (faster >= SURELY && beyond) return 'clearly faster';
@@ -51,27 +82,74 @@ function wordsFor(faster: number, slower: number, beyond: boolean): ChangeWord {
   return 'no clear change';
 }
 
+export const isClear = (words: ChangeWord): boolean => words.startsWith('clearly');
+
+/** A span as far as its mean's doubt goes: its days, and the mean of 1/sets over them. */
+interface Span {
+  readonly days: number;
+  readonly thinness: number;
+}
+
+const spanOf = (days: readonly TrainingDay[]): Span => ({
+  days: days.length,
+  thinness: mean(days.map(({ setsMs }) => 1 / setsMs.length)),
+});
+
+/** Sd of a difference of two spans' means, with Satterthwaite's degrees of freedom (1946). */
+function spreadOf({ between, within }: DayForm, before: Span, after: Span) {
+  const ofDays = between.ms2 * (1 / before.days + 1 / after.days);
+  const ofSets = within.ms2 * (before.thinness / before.days + after.thinness / after.days);
+  const variance = ofDays + ofSets;
+  return {
+    sd: Math.sqrt(variance),
+    df: variance ** 2 / (ofDays ** 2 / between.df + ofSets ** 2 / within.df),
+  };
+}
+
+/** Nobody waits longer than so many training days for an answer. */
+const MOST_MORE_DAYS = 30;
+
+function moreDaysFor(
+  changeMs: number,
+  form: DayForm,
+  before: Span,
+  after: Span,
+  worthwhileMs: number,
+): number | null {
+  for (let more = 0; more <= MOST_MORE_DAYS; more++) {
+    const spread = spreadOf(form, before, { ...after, days: after.days + more });
+    if (isClear(readChange({ change: changeMs, ...spread }, worthwhileMs).words)) return more;
+  }
+  return null;
+}
+
 /**
- * A change from some tests to later ones, held against what the tests themselves vary by: normal
- * with sd TE·√(1/before + 1/after), which for one test each is TE·√2 (Hopkins 2000; Weir 2005).
- * *Clearly* asks for a chance of 95 % and more than the detectable change, *probably* for 75 %.
+ * A change from some training days to later ones, held against what days and sets differ by though
+ * nothing was learnt. Days weigh alike, however many sets they had. *Clearly* asks for a chance of
+ * 95 % beyond the worthwhile change and more than the detectable one, *probably* for 90 %.
+ *
+ * @example
+ * const form = dayForm([before.concat(after)]);
+ * const { words } = changeBetween(before, after, form, ownWorthwhileChange(form));
  */
 export function changeBetween(
-  before: readonly number[],
-  after: readonly number[],
-  error: number,
+  before: readonly TrainingDay[],
+  after: readonly TrainingDay[],
+  form: DayForm,
   worthwhileMs: number,
 ): Change {
-  const [beforeMs, afterMs] = [mean(before), mean(after)];
+  const meanOf = (days: readonly TrainingDay[]) => mean(days.map(({ setsMs }) => mean(setsMs)));
+  const [beforeMs, afterMs] = [meanOf(before), meanOf(after)];
+  const [spanBefore, spanAfter] = [spanOf(before), spanOf(after)];
   const changeMs = afterMs - beforeMs;
-  const sdMs = error * Math.sqrt(1 / before.length + 1 / after.length);
-  const detectableMs = MDC_Z * sdMs;
-  const fasterChance = normalCdf((-worthwhileMs - changeMs) / sdMs);
-  const slowerChance = normalCdf((changeMs - worthwhileMs) / sdMs);
-  const beyondDetectable = Math.abs(changeMs) > detectableMs;
+  const { sd: sdMs, df } = spreadOf(form, spanBefore, spanAfter);
+  const read = readChange({ change: changeMs, sd: sdMs, df }, worthwhileMs);
   return {
-    ...{ beforeMs, afterMs, changeMs, sdMs, detectableMs, worthwhileMs },
-    ...{ fasterChance, slowerChance, beyondDetectable },
-    words: wordsFor(fasterChance, slowerChance, beyondDetectable),
+    ...{ beforeMs, afterMs, changeMs, sdMs, df, worthwhileMs },
+    ...{ daysBefore: before.length, daysAfter: after.length },
+    ...{ detectableMs: read.detectable, words: read.words },
+    ...{ fasterChance: read.fasterChance, slowerChance: read.slowerChance },
+    p: 2 * studentCdf(-Math.abs(changeMs) / sdMs, df),
+    moreDays: moreDaysFor(changeMs, form, spanBefore, spanAfter, worthwhileMs),
   };
 }

@@ -1,11 +1,11 @@
-import { seededRandom } from '../cue/index.js';
 import type { Target } from '../floor/index.js';
-import { mad, median, medianInPlace } from '../numeric/index.js';
+import { mad, median } from '../numeric/index.js';
 import type { Result } from '../result/index.js';
-import { bootstrapInterval, USUAL_RESAMPLES } from './bootstrap.js';
 import { fitExGaussian, type ExGaussianFit } from './ex-gaussian.js';
 import { hickLine, type HickLine } from './hick.js';
 import type { Interval } from './interval.js';
+import { medianInterval } from './median-bootstrap.js';
+import { sideLean, type SideLean } from './side-lean.js';
 import { asymmetry, mirroredLetters, type Asymmetry } from './sides.js';
 import { slowFromMs } from './summary.js';
 
@@ -34,71 +34,63 @@ export interface MedianWithDoubt {
 export interface CloserLook {
   readonly medians: Readonly<Partial<Record<CloserDuration, MedianWithDoubt>>>;
   readonly tail: Result<ExGaussianFit>;
+  /** Over all reps, as if they were of one day; where there are days enough `lean` knows better. */
   readonly sides: Asymmetry | null;
+  readonly lean: SideLean | null;
   readonly hick: Result<HickLine>;
 }
 
-/** Hears the share that is done. */
-type Tell = (share: number) => void;
-
-/** The same seed everywhere: whoever works a sum out again gets the same interval. */
-const SEED = 1;
-
-const settings = (progress: Tell) => ({
-  resamples: USUAL_RESAMPLES,
-  random: seededRandom(SEED),
-  progress,
-});
-
-function medianOf(times: readonly number[], tell: Tell): MedianWithDoubt | undefined {
+function medianOf(times: readonly number[]): MedianWithDoubt | undefined {
   if (times.length === 0) return undefined;
   const ms = median(times);
   const fromMs = slowFromMs(times.length, ms, mad(times));
   return {
     ...{ n: times.length, ms },
-    interval: bootstrapInterval(times, medianInPlace, settings(tell)),
+    interval: medianInterval(times),
     lapses: times.filter((each) => each > fromMs).length,
   };
 }
 
-/** The shares of the work that its parts take, in order; the last is a matter of milliseconds. */
-const SIDES_FROM = 0.75;
-const SIDES_TO = 0.95;
-
 /**
- * A closer look at an athlete. `sets` say of each set its rung and how many targets were in play:
- * all but the line of choice is of `rung` only, since others have other ways to go.
+ * A closer look at an athlete. `sets` say of each set its rung, its day and how many targets were in
+ * play: all but the line of choice is of `rung` only, since others have other ways to go.
  */
 export function closerLook(
   reps: RepColumns,
-  sets: readonly { readonly rung: number; readonly choices: number }[],
+  sets: readonly { readonly rung: number; readonly day: string; readonly choices: number }[],
   targets: readonly Target[],
   rung: number,
-  tell: Tell = () => undefined,
 ): CloserLook {
   const setOf = (rep: number) => sets[reps.set[rep] ?? -1];
   const timesOf = (name: CloserDuration, isIn: (rep: number) => boolean) =>
     reps[name].filter((ms, rep): ms is number => ms !== null && isIn(rep));
   const isOnRung = (rep: number) => setOf(rep)?.rung === rung;
   const { left, right } = mirroredLetters(targets);
-  const cyclesTo = (letters: readonly string[]) =>
-    timesOf('cycle', (rep) => isOnRung(rep) && letters.includes(reps.target[rep] ?? ''));
-  const each = SIDES_FROM / CLOSER_DURATIONS.length;
+  const cyclesTo = (letters: readonly string[], day?: string) =>
+    timesOf(
+      'cycle',
+      (rep) =>
+        isOnRung(rep) &&
+        letters.includes(reps.target[rep] ?? '') &&
+        (day === undefined || setOf(rep)?.day === day),
+    );
   const medians: Partial<Record<CloserDuration, MedianWithDoubt>> = {};
-  for (const [i, name] of CLOSER_DURATIONS.entries()) {
-    const own = medianOf(timesOf(name, isOnRung), (share) => tell((i + share) * each));
+  for (const name of CLOSER_DURATIONS) {
+    const own = medianOf(timesOf(name, isOnRung));
     if (own) medians[name] = own;
   }
+  const days = [...new Set(sets.filter((set) => set.rung === rung).map(({ day }) => day))].sort();
+  const leans = days.flatMap((day) => {
+    const own = asymmetry(cyclesTo(left, day), cyclesTo(right, day));
+    return own ? [[own.percent]] : [];
+  });
   const chosen = reps.reaction.flatMap((ms, rep) =>
     ms === null ? [] : [{ ms, choices: setOf(rep)?.choices ?? NaN }],
   );
   return {
     medians,
-    sides: asymmetry(
-      cyclesTo(left),
-      cyclesTo(right),
-      settings((share) => tell(SIDES_FROM + (SIDES_TO - SIDES_FROM) * share)),
-    ),
+    sides: asymmetry(cyclesTo(left), cyclesTo(right)),
+    lean: sideLean(leans),
     tail: fitExGaussian(timesOf('reaction', isOnRung)),
     hick: hickLine(
       chosen.map(({ choices }) => choices),

@@ -1,4 +1,4 @@
-import { erfc, logScaledErfc, mean, minimise, normalCdf, sd } from '../numeric/index.js';
+import { climb, erfc, logScaledErfc, mean, normalCdf, scaledErfc, sd, type Slope } from '../numeric/index.js';
 import { ok, wrong, type Result } from '../result/index.js';
 
 /** The usual response (normal: mu, sigma) and the slow tail added to it (exponential: tau), ms. */
@@ -9,6 +9,7 @@ export interface ExGaussian {
 }
 
 const LN_2 = Math.LN2;
+const SQRT_PI = Math.sqrt(Math.PI);
 /** Beyond this the scaled erfc would overflow where erfc itself is as good as 2. */
 const FAR_RIGHT = -5;
 
@@ -60,26 +61,6 @@ function fromMoments(times: readonly number[]): ExGaussian {
   return { mu: mean(times) - tau, sigma, tau };
 }
 
-/** Second derivatives of a function of three numbers, by differences of these steps. */
-function hessian(
-  of: (p: readonly number[]) => number,
-  at: readonly number[],
-  h: readonly number[],
-) {
-  const shifted = (i: number, j: number, si: number, sj: number) =>
-    of(at.map((x, k) => x + (k === i ? si * (h[i] ?? 0) : 0) + (k === j ? sj * (h[j] ?? 0) : 0)));
-  return at.map((_, i) =>
-    at.map(
-      (__, j) =>
-        (shifted(i, j, 1, 1) -
-          shifted(i, j, 1, -1) -
-          shifted(i, j, -1, 1) +
-          shifted(i, j, -1, -1)) /
-        (4 * (h[i] ?? NaN) * (h[j] ?? NaN)),
-    ),
-  );
-}
-
 /** The diagonal of the inverse of a symmetric 3 × 3 matrix. */
 function inverseDiagonal(m: readonly (readonly number[])[]): [number, number, number] {
   const e = (i: number, j: number) => m[i]?.[j] ?? NaN;
@@ -92,40 +73,103 @@ function inverseDiagonal(m: readonly (readonly number[])[]): [number, number, nu
 }
 
 /**
+ * The log likelihood of some times, with its first and second derivatives by mu, sigma and tau. With
+ * z = (x − mu)/sigma, u = (sigma/tau − z)/√2 and g(u) = ln(e^(u²)·erfc(u)) the log density is
+ * g(u) − z²/2 − ln(2 tau), and g′ = 2u − 2/(√π·e^(u²)·erfc(u)), g″ = 2 + 2u·g′ − g′².
+ */
+function likelihood(times: readonly number[], { mu, sigma, tau }: ExGaussian): Slope {
+  const n = times.length;
+  let value = -n * (Math.log(tau) + LN_2);
+  let [gMu, gSigma, gTau] = [0, 0, -n / tau];
+  let [mm, ms, mt, ss, st, tt] = [0, 0, 0, 0, 0, n / tau ** 2];
+  const uMu = Math.SQRT1_2 / sigma;
+  const uTau = (-sigma / tau ** 2) * Math.SQRT1_2;
+  const [uMuSigma, uSigmaTau] = [-uMu / sigma, -Math.SQRT1_2 / tau ** 2];
+  const uTauTau = (-2 * uTau) / tau;
+  for (const x of times) {
+    const z = (x - mu) / sigma;
+    const u = (sigma / tau - z) * Math.SQRT1_2;
+    const isFar = u < FAR_RIGHT;
+    const scaled = isFar ? Infinity : scaledErfc(u);
+    // Out there erfc itself is 2 to twelve digits.
+    const g = isFar ? u * u + LN_2 : Math.log(scaled);
+    const g1 = 2 * u - 2 / SQRT_PI / scaled;
+    const g2 = 2 + 2 * u * g1 - g1 * g1;
+    const uSigma = (1 / tau + z / sigma) * Math.SQRT1_2;
+    const uSigmaSigma = ((-2 * z) / sigma ** 2) * Math.SQRT1_2;
+    value += g - (z * z) / 2;
+    gMu += g1 * uMu + z / sigma;
+    gSigma += g1 * uSigma + (z * z) / sigma;
+    gTau += g1 * uTau;
+    mm += g2 * uMu * uMu - 1 / sigma ** 2;
+    ms += g2 * uMu * uSigma + g1 * uMuSigma - (2 * z) / sigma ** 2;
+    mt += g2 * uMu * uTau;
+    ss += g2 * uSigma * uSigma + g1 * uSigmaSigma - (3 * z * z) / sigma ** 2;
+    st += g2 * uSigma * uTau + g1 * uSigmaTau;
+    tt += g2 * uTau * uTau + g1 * uTauTau;
+  }
+  return {
+    value,
+    gradient: [gMu, gSigma, gTau],
+    hessian: [
+      [mm, ms, mt],
+      [ms, ss, st],
+      [mt, st, tt],
+    ],
+  };
+}
+
+/** Derivatives by mu, ln sigma and ln tau instead: so both are as easily halved as doubled. */
+function byLogs({ value, gradient, hessian }: Slope, sigma: number, tau: number): Slope {
+  const scale = [1, sigma, tau];
+  const scaled = gradient.map((g, i) => g * (scale[i] ?? NaN));
+  return {
+    value,
+    gradient: scaled,
+    hessian: hessian.map((row, i) =>
+      row.map(
+        (h, j) =>
+          h * (scale[i] ?? NaN) * (scale[j] ?? NaN) + (i === j && i > 0 ? (scaled[i] ?? NaN) : 0),
+      ),
+    ),
+  };
+}
+
+/** A step that makes the times no likelier than this (in ln) is the last. */
+const GAIN = 1e-6;
+
+/**
  * The ex-Gaussian that makes these times likeliest (maximum likelihood; Heathcote, Popiel &
- * Mewhort 1991). `times` are in ms, at least 40 of them.
+ * Mewhort 1991), climbed to from the moments by Newton's method. `times` are in ms, at least 40 of
+ * them, and not all alike.
  */
 export function fitExGaussian(times: readonly number[]): Result<ExGaussianFit> {
   if (times.length < FEWEST_TIMES)
     return wrong('times', times.length, `at least ${FEWEST_TIMES} times`);
   const spread = sd(times);
   if (!(spread > 0)) return wrong('times', 'all alike', 'times that differ');
-  const least = LEAST_SHARE * spread;
-  const minusLog = ([mu = NaN, sigma = NaN, tau = NaN]: readonly number[]): number => {
-    if (sigma < least || tau < least) return Infinity;
-    let sum = 0;
-    for (const x of times) sum -= exGaussianLogPdf(x, { mu, sigma, tau });
-    return sum;
-  };
-  // On a logarithmic scale sigma and tau are as easily halved as doubled, and never negative.
-  const onLog = ([mu = NaN, lnSigma = NaN, lnTau = NaN]: readonly number[]) =>
-    minusLog([mu, Math.exp(lnSigma), Math.exp(lnTau)]);
-  const { mu, sigma, tau } = fromMoments(times);
-  const first = minimise(onLog, [mu, Math.log(sigma), Math.log(tau)], [spread / 4, 0.3, 0.3], 1e-4);
-  const again = minimise(onLog, first.at, [spread / 20, 0.1, 0.1], 1e-7);
-  const [m = NaN, lnSigma = NaN, lnTau = NaN] = again.at;
-  const fit = { mu: m, sigma: Math.exp(lnSigma), tau: Math.exp(lnTau) };
+  const lnLeast = Math.log(LEAST_SHARE * spread);
+  const paramsOf = ([mu = NaN, lnSigma = NaN, lnTau = NaN]: readonly number[]): ExGaussian => ({
+    ...{ mu, sigma: Math.exp(lnSigma), tau: Math.exp(lnTau) },
+  });
+  const start = fromMoments(times);
+  const { at, slope } = climb(
+    (point) => {
+      const params = paramsOf(point);
+      return byLogs(likelihood(times, params), params.sigma, params.tau);
+    },
+    [start.mu, Math.log(start.sigma), Math.log(start.tau)],
+    [-Infinity, lnLeast, lnLeast],
+    GAIN,
+  );
+  const fit = paramsOf(at);
   const [a, b, c] = inverseDiagonal(
-    hessian(
-      minusLog,
-      [fit.mu, fit.sigma, fit.tau],
-      [1e-3 * spread, 1e-3 * fit.sigma, 1e-3 * fit.tau],
-    ),
+    likelihood(times, fit).hessian.map((row) => row.map((second) => -second)),
   );
   return ok({
     ...fit,
     n: times.length,
-    logLikelihood: -again.value,
+    logLikelihood: slope.value,
     se: { mu: Math.sqrt(a), sigma: Math.sqrt(b), tau: Math.sqrt(c) },
   });
 }

@@ -6,36 +6,39 @@ export {
   type MedianWithDoubt,
   type RepColumns,
 } from './closer-look.js';
-export {
-  bootstrapInterval,
-  bootstrapInterval2,
-  USUAL_RESAMPLES,
-  type BootstrapSettings,
-  type Statistic,
-} from './bootstrap.js';
+export { isItBetter, type Better, type NotComparable } from './better.js';
 export {
   CHANGE_WORDS,
   changeBetween,
-  minimalDetectableChange,
-  OWN_WORTHWHILE_SHARE,
-  smallestWorthwhileChange,
-  typicalError,
+  isClear,
+  ownWorthwhileChange,
+  readChange,
   type Change,
   type ChangeWord,
+  type Estimate,
 } from './change.js';
 export { compareTimes, quantileCurve, type Comparison } from './compare.js';
 export {
   byDay,
+  daysOfRungs,
   groupBy,
-  isItBetter,
   kindOf,
+  leansByDay,
   likenessOf,
-  repeats,
   speedAgainstTechnique,
   standardTest,
-  type Better,
+  trainingDays,
   type CourseSet,
 } from './course.js';
+export {
+  dayForm,
+  squadDayForm,
+  USUAL_DAY_FORM,
+  type DayForm,
+  type TrainingDay,
+  type UsualDayForm,
+  type Variance,
+} from './day-form.js';
 export {
   exGaussianCdf,
   exGaussianLogPdf,
@@ -57,6 +60,13 @@ export {
   type LearningCurve,
 } from './learning.js';
 export {
+  bootstrapMoments,
+  bootstrapQuantile,
+  medianBootstrap,
+  medianInterval,
+  type MedianBootstrap,
+} from './median-bootstrap.js';
+export {
   differencesFrom,
   medianRep,
   PHASE_DURATIONS,
@@ -71,15 +81,11 @@ export {
   type SetFigures,
 } from './set-figures.js';
 export { asymmetry, asymmetryPercent, mirroredLetters, type Asymmetry } from './sides.js';
-export {
-  sideDrift,
-  standingOf,
-  usualSpans,
-  type SideDrift,
-  type Spans,
-  type Standing,
-} from './standing.js';
+export { leanChange, sideLean, type LeanChange, type SideLean } from './side-lean.js';
+export { NO_SQUAD, squadForm, type SquadForm } from './squad-form.js';
+export { leanOf, standingOf, usualSpans, type Spans, type Standing } from './standing.js';
 export { summariseSet, type DurationSummary, type LeftOut, type SetSummary } from './summary.js';
 export { targetFigures, travelLine, type TargetFigures, type TravelLine } from './targets.js';
 export { slopeInterval, theilSen, type Line } from './theil-sen.js';
+export { minimalDetectableChange, smallestWorthwhileChange, typicalError } from './typical-error.js';
 export { hodgesLehmannShift, mannWhitney, shiftInterval, type MannWhitney } from './two-samples.js';

@@ -1,5 +1,5 @@
 import type { Random } from '../cue/index.js';
-import { leastSquares, minimiseBetween, quantile } from '../numeric/index.js';
+import { leastSquares, goldenSection, quantile } from '../numeric/index.js';
 import { ok, wrong, type Result } from '../result/index.js';
 import { LEVEL, type Interval } from './interval.js';
 
@@ -41,7 +41,7 @@ export function fitLearningCurve(
   const step = (to - from) / GRID;
   const grid = Array.from({ length: GRID + 1 }, (_, i) => from + i * step);
   const coarse = grid.reduce((best, each) => (rss(each) < rss(best) ? each : best));
-  const lnRate = minimiseBetween(
+  const lnRate = goldenSection(
     rss,
     Math.max(from, coarse - step),
     Math.min(to, coarse + step),

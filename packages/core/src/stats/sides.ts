@@ -1,7 +1,13 @@
-import { medianInPlace } from '../numeric/index.js';
 import { distance, HOME, sideOf, type Target } from '../floor/index.js';
-import { bootstrapInterval2, type BootstrapSettings } from './bootstrap.js';
+import { median, normalQuantile } from '../numeric/index.js';
 import { contains, type Interval } from './interval.js';
+import {
+  accelerationOf,
+  bcaChances,
+  medianBootstrap,
+  pullsOn,
+  type MedianBootstrap,
+} from './median-bootstrap.js';
 
 /** How much longer one side takes than the other. */
 export interface Asymmetry {
@@ -20,21 +26,69 @@ export const asymmetryPercent = (left: number, right: number): number =>
 
 const FEWEST_A_SIDE = 4;
 
-/** Asymmetry of times to the left and to the right, ms. `null` with fewer than four on a side. */
-export function asymmetry(
-  left: readonly number[],
-  right: readonly number[],
-  settings: BootstrapSettings,
-): Asymmetry | null {
-  if (Math.min(left.length, right.length) < FEWEST_A_SIDE) return null;
-  const [leftMs, rightMs] = [left, right].map((times) => medianInPlace(Float64Array.from(times)));
-  if (leftMs === undefined || rightMs === undefined) return null;
-  const interval = bootstrapInterval2(
-    left,
-    right,
-    (a, b) => asymmetryPercent(medianInPlace(a), medianInPlace(b)),
-    settings,
+/** P(the asymmetry of the two drawn medians is at most `percent`), or less than it. */
+function chanceUpTo(
+  left: MedianBootstrap,
+  right: MedianBootstrap,
+  percent: number,
+  isStrict = false,
+): number {
+  // L against R is at most v percent where R ≥ L·(200 − v)/(200 + v), and L only rises.
+  const scale = (200 - percent) / (200 + percent);
+  let [chance, r] = [0, 0];
+  const rUnder = () => (r > 0 ? (right.upTo[r - 1] as number) : 0);
+  for (let l = 0; l < left.values.length; l++) {
+    const own = (left.upTo[l] as number) - (l > 0 ? (left.upTo[l - 1] as number) : 0);
+    const from = (left.values[l] as number) * scale;
+    while (
+      r < right.values.length &&
+      ((right.values[r] as number) < from || (isStrict && (right.values[r] as number) === from))
+    )
+      r++;
+    chance += own * (1 - rUnder());
+  }
+  return chance;
+}
+
+/** Of 400 percent this leaves less than a millionth of one. */
+const HALVINGS = 30;
+
+/** The BCa interval of an asymmetry of medians, out of the exact bootstrap of either median. */
+function asymmetryInterval(left: readonly number[], right: readonly number[]): Interval | null {
+  const [l, r] = [medianBootstrap(left), medianBootstrap(right)];
+  if (!l || !r) return null;
+  const observed = asymmetryPercent(l.median, r.median);
+  const z0 = normalQuantile(
+    (chanceUpTo(l, r, observed, true) + chanceUpTo(l, r, observed)) / 2,
   );
+  const acceleration = accelerationOf([
+    ...pullsOn(left, (median) => asymmetryPercent(median, r.median)),
+    ...pullsOn(right, (median) => asymmetryPercent(l.median, median)),
+  ]);
+  const at = (chance: number): number => {
+    let [low, high] = [
+      asymmetryPercent(l.values[0] ?? NaN, r.values.at(-1) ?? NaN),
+      asymmetryPercent(l.values.at(-1) ?? NaN, r.values[0] ?? NaN),
+    ];
+    for (let i = 0; i < HALVINGS; i++) {
+      const middle = (low + high) / 2;
+      if (chanceUpTo(l, r, middle) < chance) low = middle;
+      else high = middle;
+    }
+    return high;
+  };
+  const [low, high] = bcaChances(z0, acceleration);
+  return { low: at(low), high: at(high) };
+}
+
+/**
+ * Asymmetry of times to the left and to the right, ms, from single reps of one day or few. `null`
+ * with fewer than four on a side.
+ */
+export function asymmetry(left: readonly number[], right: readonly number[]): Asymmetry | null {
+  if (Math.min(left.length, right.length) < FEWEST_A_SIDE) return null;
+  const [leftMs, rightMs] = [median(left), median(right)];
+  const interval = asymmetryInterval(left, right);
   return {
     left: { n: left.length, medianMs: leftMs },
     right: { n: right.length, medianMs: rightMs },

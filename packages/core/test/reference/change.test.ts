@@ -1,7 +1,7 @@
 import { sd } from '@orthokin/core/numeric';
 import {
-  changeBetween,
   minimalDetectableChange,
+  readChange,
   smallestWorthwhileChange,
   typicalError,
 } from '@orthokin/core/stats';
@@ -34,8 +34,10 @@ test.each(file.cases.map((given, i) => [i + 1, given] as const))('change %i', (_
   close(sd(given.test), given.betweenAthleteSd);
   const worthwhile = smallestWorthwhileChange(given.test);
   close(worthwhile, given.smallestWorthwhileChange);
-  const change = changeBetween([0], [given.observedChange], error, worthwhile);
+  // A typical error that is known for certain: infinitely many degrees of freedom.
+  const estimate = { change: given.observedChange, sd: Math.SQRT2 * error, df: Infinity };
+  const change = readChange(estimate, worthwhile);
   close(change.fasterChance, given.probabilityFasterThanSwc);
   close(change.slowerChance, given.probabilitySlowerThanSwc);
-  expect(change.beyondDetectable).toBe(given.beyondMdc);
+  expect(Math.abs(given.observedChange) > change.detectable).toBe(given.beyondMdc);
 });

@@ -148,7 +148,7 @@ function Settings({
             />
           ))}
           <CountField
-            label="Turns"
+            label="Reversals"
             min={2}
             max={20}
             value={rule.reversals}

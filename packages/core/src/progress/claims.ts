@@ -1,0 +1,78 @@
+import type { Side } from '../floor/index.js';
+import { holm } from '../numeric/index.js';
+import { isClear, type Standing } from '../stats/index.js';
+import type { Answer } from './decide.js';
+import type { HeldOnRung } from './held.js';
+
+/** What is known of one athlete of a squad. */
+export interface SquadMember {
+  readonly athleteId: string;
+  readonly standing: Standing;
+  readonly held: HeldOnRung | null;
+  /** What the ladder says; `null` before any set. */
+  readonly answer: Answer | null;
+  /** There is a rung above. */
+  readonly hasRungAbove: boolean;
+}
+
+/** What may be said of an athlete without being asked. */
+export interface Claims {
+  readonly change: 'faster' | 'slower' | null;
+  /** The side that takes longer, and whether that is new. */
+  readonly slowerSide: Side | null;
+  readonly isNewLean: boolean;
+  readonly isStuck: boolean;
+}
+
+/** Of squads in which nothing changed, at most this share may be told anything at all. */
+const FALSE_PAGES = 0.05;
+
+/** A lean smaller than this is nothing a coach would see or treat, percent. */
+const LEAST_LEAN_PERCENT = 3;
+
+const sideOf = (percent: number): Side => (percent > 0 ? 'left' : 'right');
+
+/**
+ * What is said of a squad unasked: every test of every athlete is one of a family, and only what
+ * stands in the whole of it is said (Holm 1979). The order is that of `members`.
+ */
+export function claimsOf(members: readonly SquadMember[]): Claims[] {
+  const tests = members.map(({ standing: { change, lean, leanChange }, held }) => [
+    change?.p ?? null,
+    lean?.p ?? null,
+    leanChange?.p ?? null,
+    held?.p ?? null,
+  ]);
+  const stood = holm(
+    tests.flat().filter((p) => p !== null),
+    FALSE_PAGES,
+  );
+  let next = 0;
+  const standing = tests.map((own) => own.map((p) => p !== null && (stood[next++] ?? false)));
+  return members.map((member, i) => {
+    const [changed, leans, leansAnew, isHeld] = standing[i] ?? [];
+    const { change, lean, leanChange } = member.standing;
+    const isLean = (percent: number) => Math.abs(percent) >= LEAST_LEAN_PERCENT;
+    const isNewLean =
+      leansAnew === true &&
+      leanChange !== null &&
+      isLean(leanChange.nowPercent) &&
+      Math.sign(leanChange.nowPercent) === Math.sign(leanChange.percent);
+    const faster =
+      changed && change && isClear(change.words) ? (change.changeMs < 0 ? 'faster' : 'slower') : null;
+    return {
+      change: faster,
+      slowerSide: isNewLean
+        ? sideOf(leanChange.nowPercent)
+        : leans && lean && isLean(lean.percent)
+          ? sideOf(lean.percent)
+          : null,
+      isNewLean,
+      isStuck:
+        isHeld === true &&
+        member.hasRungAbove &&
+        member.answer !== 'move up' &&
+        faster !== 'faster',
+    };
+  });
+}

@@ -1,0 +1,42 @@
+import { mean, sd, studentCdf } from '../numeric/index.js';
+import { groupBy } from '../stats/index.js';
+import type { JudgedSet } from './evidence.js';
+
+/** How an athlete fares on a rung over the days since they came to it. */
+export interface HeldOnRung {
+  readonly days: number;
+  readonly sets: number;
+  /** Mean over the days of the share of reps that kept every limit, 0–1. */
+  readonly passShare: number;
+  /** The share that the rung asks for. */
+  readonly asked: number;
+  /** Chance of days as poor as these if the athlete truly kept the share that is asked. */
+  readonly p: number;
+}
+
+/** Fewer days than this hold nobody. */
+const FEWEST_DAYS = 4;
+
+/**
+ * Whether the days on a rung say that the athlete cannot keep what it asks yet. Days count, not
+ * sets: those of one day share its form. `null` with fewer than four days.
+ */
+export function heldOnRung(sets: readonly JudgedSet[], asked: number): HeldOnRung | null {
+  const telling = sets.filter(({ judgement }) => judgement.chances.length > 0);
+  const days = [...groupBy(telling, ({ day }) => day).values()];
+  if (days.length < FEWEST_DAYS) return null;
+  const shares = days.map((own) => mean(own.flatMap(({ judgement }) => judgement.chances)));
+  const reps = telling.reduce((sum, { judgement }) => sum + judgement.chances.length, 0);
+  const passShare = mean(shares);
+  // Days that agree by luck know no more than as many single reps would.
+  const variance = Math.max(sd(shares) ** 2 / days.length, (asked * (1 - asked)) / reps);
+  return {
+    ...{ days: days.length, sets: telling.length, passShare, asked },
+    p:
+      variance > 0
+        ? studentCdf((passShare - asked) / Math.sqrt(variance), days.length - 1)
+        : passShare < asked
+          ? 0
+          : 1,
+  };
+}

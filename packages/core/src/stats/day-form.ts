@@ -1,0 +1,143 @@
+import { mean, median } from '../numeric/index.js';
+
+/** A training day: its number among the days of the calendar, and the medians of its sets, ms. */
+export interface TrainingDay {
+  readonly day: number;
+  readonly setsMs: readonly number[];
+}
+
+/** An estimated variance, ms², and how many degrees of freedom it is known with. */
+export interface Variance {
+  readonly ms2: number;
+  readonly df: number;
+}
+
+/** How large a day's own form usually is, as a share of the median time, and how surely that is known. */
+export interface UsualDayForm {
+  readonly share: number;
+  readonly df: number;
+}
+
+/** While no squad says otherwise. */
+export const USUAL_DAY_FORM: UsualDayForm = { share: 0.02, df: 4 };
+
+/** What sets of one day usually scatter by. */
+const USUAL_SET_SCATTER: UsualDayForm = { share: 0.02, df: 2 };
+
+/** Days further apart than this say nothing of day form: too much was learnt between. */
+const FOLLOWING_WITHIN_DAYS = 8;
+
+/** By what an athlete's sets and days differ though nothing is learnt. */
+export interface DayForm {
+  /** Of all the sets, ms. */
+  readonly medianMs: number;
+  /** From set to set of one day. */
+  readonly within: Variance;
+  /** From day to day. */
+  readonly between: Variance;
+}
+
+/** An estimate and what is usual, averaged by their degrees of freedom. */
+function heldToward(found: Variance, usualMs: number, usualDf: number): Variance {
+  const df = found.df + usualDf;
+  return { ms2: (found.df * found.ms2 + usualDf * usualMs ** 2) / df, df };
+}
+
+/** Scatter of sets about the mean of their day, over all days. */
+function withinDays(days: readonly TrainingDay[]): Variance {
+  let squares = 0;
+  let df = 0;
+  for (const { setsMs } of days) {
+    const centre = mean(setsMs);
+    for (const ms of setsMs) squares += (ms - centre) ** 2;
+    df += setsMs.length - 1;
+  }
+  return { ms2: df > 0 ? squares / df : 0, df };
+}
+
+interface Following {
+  readonly differenceMs: number;
+  /** 1/n + 1/n′ of the sets of the two days. */
+  readonly thinness: number;
+}
+
+function following(days: readonly TrainingDay[]): Following[] {
+  return days.slice(1).flatMap((later, i) => {
+    const earlier = days[i] as TrainingDay;
+    return later.day - earlier.day > FOLLOWING_WITHIN_DAYS
+      ? []
+      : [
+          {
+            differenceMs: mean(later.setsMs) - mean(earlier.setsMs),
+            thinness: 1 / earlier.setsMs.length + 1 / later.setsMs.length,
+          },
+        ];
+  });
+}
+
+/**
+ * Variance from day to day out of the differences of following days: a steady learning is alike in
+ * all of them and drops out. It may come out below 0. Following differences share a day, so they
+ * are worth two thirds of their number (von Neumann 1941).
+ */
+function betweenDays(rungs: readonly (readonly TrainingDay[])[], withinMs2: number): Variance {
+  let [squares, weight, df] = [0, 0, 0];
+  const thinness: number[] = [];
+  for (const days of rungs) {
+    const pairs = following(days);
+    const m = pairs.length;
+    if (m < 2) continue;
+    const centre = mean(pairs.map(({ differenceMs }) => differenceMs));
+    for (const { differenceMs } of pairs) squares += (differenceMs - centre) ** 2;
+    weight += m - 1 / m;
+    df += (2 * (m - 1)) / 3;
+    thinness.push(...pairs.map((pair) => pair.thinness));
+  }
+  return df === 0
+    ? { ms2: 0, df }
+    : { ms2: (squares / weight - withinMs2 * mean(thinness)) / 2, df };
+}
+
+function found(rungs: readonly (readonly TrainingDay[])[]) {
+  const days = rungs.flat();
+  const medianMs = median(days.flatMap(({ setsMs }) => setsMs));
+  const scatter = USUAL_SET_SCATTER;
+  const within = heldToward(withinDays(days), scatter.share * medianMs, scatter.df);
+  return { medianMs, within, between: betweenDays(rungs, within.ms2) };
+}
+
+/**
+ * An athlete's day form from the days of each rung, in order; all sets of one pattern version,
+ * source and sense. What is found is held toward what is `usual`, so that a few days do not pass for
+ * knowledge.
+ */
+export function dayForm(
+  rungs: readonly (readonly TrainingDay[])[],
+  usual: UsualDayForm = USUAL_DAY_FORM,
+): DayForm {
+  const { medianMs, within, between } = found(rungs);
+  const own = { ...between, ms2: Math.max(0, between.ms2) };
+  return { medianMs, within, between: heldToward(own, usual.share * medianMs, usual.df) };
+}
+
+/** From so many athletes on a squad says what is usual. */
+const FEWEST_ATHLETES = 5;
+/** However large the squad: other weeks have another form. */
+const MOST_DF = 20;
+
+/**
+ * The day form usual in a squad, pooled over its athletes as a share of each one's median; each
+ * athlete is given by the days of each rung. `null` with fewer than five who show any.
+ */
+export function squadDayForm(
+  athletes: readonly (readonly (readonly TrainingDay[])[])[],
+): UsualDayForm | null {
+  const shown = athletes.map(found).filter(({ between }) => between.df > 0);
+  if (shown.length < FEWEST_ATHLETES) return null;
+  let [squares, df] = [0, 0];
+  for (const { medianMs, between } of shown) {
+    squares += (between.df * between.ms2) / medianMs ** 2;
+    df += between.df;
+  }
+  return { share: Math.sqrt(Math.max(0, squares / df)), df: Math.min(MOST_DF, df) };
+}
