@@ -1,4 +1,4 @@
-import { claimsOf, heldOnRung, type JudgedSet, type SquadMember } from '@orthokin/core/progress';
+import { claimsOf, heldOnRung, type SquadMember } from '@orthokin/core/progress';
 import { standingOf, type Change, type Standing } from '@orthokin/core/stats';
 
 const nothing = standingOf([]);
@@ -54,8 +54,7 @@ test('stuck is who is held back, has somewhere to go, and is neither ready nor g
 });
 
 describe('held on a rung', () => {
-  const judged = (day: string, chances: readonly number[]) =>
-    ({ setId: day, day, judgement: { chances } }) as JudgedSet;
+  const judged = (day: string, chances: readonly number[]) => ({ day, judgement: { chances } });
   const reps = (passes: number, of = 12) =>
     Array.from({ length: of }, (_, i) => (i < passes ? 1 : 0));
 

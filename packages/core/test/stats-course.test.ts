@@ -199,9 +199,11 @@ describe('is it better?', () => {
     const many = [...oneDay, ...oneDay.slice(-2), ...oneDay.slice(-2)];
     const better = betterOf(many.slice(0, 6), many.slice(6), many, 'cycle');
     expect(better.change).toMatchObject({ daysBefore: 3, daysAfter: 1, words: 'no clear change' });
-    // So large a change would be a clear one if more days confirmed it.
-    expect(better.change.moreDays).toBeGreaterThan(0);
-    expect(betterOf(many.slice(0, 2), many.slice(2, 4), many, 'cycle').change.moreDays).toBeNull();
+    // So small a change three days before will never make a clear one, however many come after.
+    expect(better.change.moreDays).toBeNull();
+    const larger = course(6, (day) => (day > 3 ? 1838 : 1900));
+    const hopeful = betterOf(larger.slice(0, 8), larger.slice(8), larger, 'cycle').change;
+    expect(hopeful.moreDays).toBeGreaterThan(0);
   });
 
   test('sets that are not alike, or of one day, are not compared', () => {

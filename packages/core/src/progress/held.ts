@@ -1,6 +1,6 @@
 import { mean, sd, studentCdf } from '../numeric/index.js';
 import { groupBy } from '../stats/index.js';
-import type { JudgedSet } from './evidence.js';
+import type { SetJudgement } from './gates.js';
 
 /** How an athlete fares on a rung over the days since they came to it. */
 export interface HeldOnRung {
@@ -14,6 +14,12 @@ export interface HeldOnRung {
   readonly p: number;
 }
 
+/** A set as far as being held is concerned. */
+export interface DayOfReps {
+  readonly day: string;
+  readonly judgement: Pick<SetJudgement, 'chances'>;
+}
+
 /** Fewer days than this hold nobody. */
 const FEWEST_DAYS = 4;
 
@@ -21,7 +27,7 @@ const FEWEST_DAYS = 4;
  * Whether the days on a rung say that the athlete cannot keep what it asks yet. Days count, not
  * sets: those of one day share its form. `null` with fewer than four days.
  */
-export function heldOnRung(sets: readonly JudgedSet[], asked: number): HeldOnRung | null {
+export function heldOnRung(sets: readonly DayOfReps[], asked: number): HeldOnRung | null {
   const telling = sets.filter(({ judgement }) => judgement.chances.length > 0);
   const days = [...groupBy(telling, ({ day }) => day).values()];
   if (days.length < FEWEST_DAYS) return null;

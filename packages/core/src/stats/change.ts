@@ -1,5 +1,6 @@
 import { mean, studentCdf, studentQuantile } from '../numeric/index.js';
 import type { DayForm, TrainingDay } from './day-form.js';
+import { LEVEL } from './interval.js';
 
 export const CHANGE_WORDS = [
   'clearly faster',
@@ -39,7 +40,6 @@ export interface Change {
 
 const SURELY = 0.95;
 const PROBABLY = 0.9;
-const TWO_SIDED = 0.975;
 
 /** Where nobody knows how athletes differ: this share of one set's own spread (Hopkins 2000). */
 const OWN_WORTHWHILE_SHARE = 0.3;
@@ -60,19 +60,23 @@ export function readChange(
   { change, sd, df }: Estimate,
   worthwhile: number,
 ): {
-  readonly detectable: number;
   readonly fasterChance: number;
   readonly slowerChance: number;
+  readonly p: number;
   readonly words: ChangeWord;
 } {
-  const detectable = studentQuantile(TWO_SIDED, df) * sd;
   const fasterChance = studentCdf((-worthwhile - change) / sd, df);
   const slowerChance = studentCdf((change - worthwhile) / sd, df);
+  const p = 2 * studentCdf(-Math.abs(change) / sd, df);
   return {
-    ...{ detectable, fasterChance, slowerChance },
-    words: wordsFor(fasterChance, slowerChance, Math.abs(change) > detectable),
+    ...{ fasterChance, slowerChance, p },
+    words: wordsFor(fasterChance, slowerChance, p < 1 - LEVEL),
   };
 }
+
+/** The least change that is beyond what chance makes in 95 of 100 cases: t₀.₉₇₅ · sd. */
+export const detectableChange = ({ sd, df }: Pick<Estimate, 'sd' | 'df'>): number =>
+  studentQuantile((1 + LEVEL) / 2, df) * sd;
 
 function wordsFor(faster: number, slower: number, beyond: boolean): ChangeWord {
   if (faster >= SURELY && beyond) return 'clearly faster';
@@ -147,9 +151,8 @@ export function changeBetween(
   return {
     ...{ beforeMs, afterMs, changeMs, sdMs, df, worthwhileMs },
     ...{ daysBefore: before.length, daysAfter: after.length },
-    ...{ detectableMs: read.detectable, words: read.words },
-    ...{ fasterChance: read.fasterChance, slowerChance: read.slowerChance },
-    p: 2 * studentCdf(-Math.abs(changeMs) / sdMs, df),
+    ...read,
+    detectableMs: detectableChange({ sd: sdMs, df }),
     moreDays: moreDaysFor(changeMs, form, spanBefore, spanAfter, worthwhileMs),
   };
 }

@@ -10,6 +10,7 @@ export { isItBetter, type Better, type NotComparable } from './better.js';
 export {
   CHANGE_WORDS,
   changeBetween,
+  detectableChange,
   isClear,
   ownWorthwhileChange,
   readChange,

@@ -1,5 +1,6 @@
 import { sd } from '@orthokin/core/numeric';
 import {
+  detectableChange,
   minimalDetectableChange,
   readChange,
   smallestWorthwhileChange,
@@ -39,5 +40,5 @@ test.each(file.cases.map((given, i) => [i + 1, given] as const))('change %i', (_
   const change = readChange(estimate, worthwhile);
   close(change.fasterChance, given.probabilityFasterThanSwc);
   close(change.slowerChance, given.probabilitySlowerThanSwc);
-  expect(Math.abs(given.observedChange) > change.detectable).toBe(given.beyondMdc);
+  expect(Math.abs(given.observedChange) > detectableChange(estimate)).toBe(given.beyondMdc);
 });
