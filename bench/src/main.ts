@@ -2,21 +2,22 @@ import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { seededRandom, makeSchedule } from '@orthokin/core/cue';
 import {
   decide,
-  QUICK_COUNT_RULE,
+  DEFAULT_COUNT_RULE,
   DEFAULT_SEQUENTIAL_RULE,
   DEFAULT_STAIRCASE_RULE,
   judgeSet,
-  simulateRule,
+  operatingOf,
+  simulateStaircase,
+  steady,
   USUAL_COURSE,
-  type Rule,
 } from '@orthokin/core/progress';
 import type { Rung } from '@orthokin/core/pattern';
 import { simulateRep, TYPICAL_ATHLETE } from '@orthokin/core/simulation';
-import { medianInPlace } from '@orthokin/core/numeric';
 import {
-  bootstrapInterval,
+  asymmetry,
   fitExGaussian,
   fitLearningCurve,
+  medianInterval,
   summariseSet,
 } from '@orthokin/core/stats';
 import { readRep, type Rep } from '@orthokin/core/timing';
@@ -28,6 +29,7 @@ import {
   withLeg,
   type Pattern,
 } from '@orthokin/core/pattern';
+import { spawnSync } from 'node:child_process';
 import * as peer from 'simple-statistics';
 import { Bench } from 'tinybench';
 
@@ -99,14 +101,6 @@ function peerBootstrap(): void {
 }
 
 const evidence = { sets: judged, rung: RUNG, next: RUNG, hasRungBelow: true };
-const follow = (rule: Rule, repsPerSet: number) =>
-  void simulateRule(
-    rule,
-    { passRate: 0.6, learning: 0, ceiling: 0.6 },
-    { ...USUAL_COURSE, repsPerSet },
-    100_000,
-    seededRandom(1),
-  );
 
 const bench = new Bench({ time: 1000 });
 bench
@@ -118,13 +112,20 @@ bench
     peer.medianAbsoluteDeviation(reactions);
   })
   .add('ex-Gaussian of 1,000 times', () => void fitExGaussian(reactions.slice(0, 1000)))
-  .add('BCa, 5,000 resamples of 500', () => {
-    bootstrapInterval(fiveHundred, medianInPlace, { resamples: 5000, random: seededRandom(1) });
+  .add('BCa of the median of 500 times, exactly', () => void medianInterval(fiveHundred))
+  .add('BCa of the asymmetry of 2 × 250 times, exactly', () => {
+    asymmetry(fiveHundred.slice(0, 250), fiveHundred.slice(250));
   })
-  .add('percentile bootstrap of the same, simple-statistics', peerBootstrap)
+  .add('percentile bootstrap of that median, 5,000 draws, simple-statistics', peerBootstrap)
+  .add('what the count rule does, exactly', () => {
+    operatingOf(DEFAULT_COUNT_RULE, steady(0.6), USUAL_COURSE);
+  })
+  .add('what the sequential test does, exactly', () => {
+    operatingOf(DEFAULT_SEQUENTIAL_RULE, steady(0.6), USUAL_COURSE);
+  })
   .add('learning curve of 40 sessions', () => void fitLearningCurve(sessions, learning))
   .add('judge a set of 200 reps', () => void judgeSet(readings.slice(0, 200), RUNG))
-  .add('decide over 500 sets, count rule', () => void decide(evidence, QUICK_COUNT_RULE))
+  .add('decide over 500 sets, count rule', () => void decide(evidence, DEFAULT_COUNT_RULE))
   .add('decide over 500 sets, sequential', () => void decide(evidence, DEFAULT_SEQUENTIAL_RULE))
   .add('lay and check 12 targets', () => void checkFootwork(layAll(bare)))
   .add('check 1,000 patterns of 6', () => {
@@ -139,10 +140,15 @@ bench
 await bench.run();
 
 // Seconds each: a few runs tell enough.
-const courses = new Bench({ iterations: 5, time: 0, warmup: false })
-  .add('100,000 courses by the count rule', () => follow(QUICK_COUNT_RULE, 12))
-  .add('100,000 courses by the sequential test', () => follow(DEFAULT_SEQUENTIAL_RULE, 12))
-  .add('100,000 courses by the staircase', () => follow(DEFAULT_STAIRCASE_RULE, 30));
+const courses = new Bench({ iterations: 5, time: 0, warmup: false }).add(
+  '100,000 courses by the staircase',
+  () => {
+    simulateStaircase(
+      ...([DEFAULT_STAIRCASE_RULE, steady(0.6), { ...USUAL_COURSE, repsPerSet: 30 }] as const),
+      ...([100_000, seededRandom(1)] as const),
+    );
+  },
+);
 await courses.run();
 
 for (const { name, result } of [...bench.tasks, ...courses.tasks]) {
@@ -150,3 +156,28 @@ for (const { name, result } of [...bench.tasks, ...courses.tasks]) {
   const { p50, p99 } = result.latency;
   console.log(`${name.padEnd(56)} median ${p50.toFixed(3)} ms, p99 ${p99.toFixed(3)} ms`);
 }
+
+/** The same sums by scipy, in the same run, where python3-scipy is installed. */
+const SCIPY = `
+import json, sys, time
+import numpy as np
+from scipy import stats
+times = json.load(sys.stdin)
+def median_ms(work, rounds):
+    taken = []
+    for _ in range(rounds):
+        began = time.perf_counter()
+        work()
+        taken.append(1000 * (time.perf_counter() - began))
+    return sorted(taken)[rounds // 2]
+x, y = np.array(times), np.array(times[:500])
+print("ex-Gaussian of 1,000 times, scipy exponnorm.fit: median %.3f ms" % median_ms(lambda: stats.exponnorm.fit(x), 15))
+print("BCa of a median, 5,000 draws of 500, scipy bootstrap: median %.3f ms" % median_ms(lambda: stats.bootstrap((y,), np.median, n_resamples=5000, method="BCa"), 9))
+`;
+const scipy = spawnSync('/usr/bin/python3', ['-c', SCIPY], {
+  input: JSON.stringify(reactions.slice(0, 1000)),
+  encoding: 'utf8',
+});
+console.log(
+  scipy.status === 0 ? scipy.stdout.trim() : 'scipy is not installed here (python3-scipy).',
+);

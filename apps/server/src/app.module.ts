@@ -1,17 +1,20 @@
 import { MikroOrmModule } from '@mikro-orm/nestjs';
 import { PostgreSqlDriver } from '@mikro-orm/postgresql';
 import { Module, type DynamicModule } from '@nestjs/common';
-import { ClubsModule } from './clubs/clubs.module.js';
-import { CourseModule } from './course/course.module.js';
-import { ormOptions } from './database/orm-options.js';
-import { DrillsModule } from './drills/drills.module.js';
-import { FilesModule } from './files/files.module.js';
-import { HealthModule } from './health/health.module.js';
-import { LiveModule } from './live/live.module.js';
-import { ProgressModule } from './progress/progress.module.js';
-import { ReviewModule } from './review/review.module.js';
-import type { Settings } from './settings.js';
-import { SquadModule } from './squad/squad.module.js';
+import { DerivedModule } from './derived/derived.module.js';
+import { ClubsModule } from './domains/clubs/clubs.module.js';
+import { DomainsModule } from './domains/domains.module.js';
+import { DrillsModule } from './domains/drills/drills.module.js';
+import { NotesModule } from './domains/notes/notes.module.js';
+import { PatternsModule } from './domains/patterns/patterns.module.js';
+import { ProgressModule } from './domains/progress/progress.module.js';
+import { ormOptions } from './platform/database/orm-options.js';
+import { HealthModule } from './platform/health/health.module.js';
+import { LiveModule } from './platform/live/live.module.js';
+import type { Settings } from './platform/settings.js';
+import { TABLES } from './tables.js';
+import { TransferModule } from './transfer/transfer.module.js';
+import { ViewsModule } from './views/views.module.js';
 
 @Module({})
 export class AppModule {
@@ -19,14 +22,12 @@ export class AppModule {
     return {
       module: AppModule,
       imports: [
-        MikroOrmModule.forRoot({ ...ormOptions(databaseUrl), driver: PostgreSqlDriver }),
-        ClubsModule,
-        DrillsModule,
-        ProgressModule,
-        SquadModule,
-        ReviewModule,
-        CourseModule,
-        FilesModule,
+        MikroOrmModule.forRoot({ ...ormOptions(databaseUrl, TABLES), driver: PostgreSqlDriver }),
+        DomainsModule,
+        ...[ClubsModule, PatternsModule, DrillsModule, ProgressModule, NotesModule],
+        DerivedModule,
+        ViewsModule,
+        TransferModule,
         HealthModule,
         LiveModule.on(databaseUrl),
       ],

@@ -5,12 +5,12 @@ import { NestFactory } from '@nestjs/core';
 import compression from 'compression';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
-import { prepareDatabase } from './database/prepare.js';
-import { serveDocs } from './http/openapi.js';
-import { refuseInvalid } from './http/refusals.js';
-import { serveWeb } from './http/serve-web.js';
-import { RefusalFilter } from './http/refusal.filter.js';
-import type { Settings } from './settings.js';
+import { serveDocs } from './platform/http/openapi.js';
+import { refuseInvalid } from './platform/http/refusals.js';
+import { serveWeb } from './platform/http/serve-web.js';
+import { RefusalFilter } from './platform/http/refusal.filter.js';
+import type { Settings } from './platform/settings.js';
+import { prepare } from './prepare.js';
 
 /** Some thousand reps brought in at once are below this; a set of 200 is far below. */
 const BODY_LIMIT = '4mb';
@@ -26,7 +26,7 @@ const isWorthPacking: compression.CompressionFilter = (request, response) =>
 
 /** The application, its database migrated and (as asked) its demo loaded, ready to listen. */
 export async function createApp(settings: Settings): Promise<NestExpressApplication> {
-  await prepareDatabase(settings);
+  await prepare(settings);
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
     logger: ['error', 'warn'],
     bodyParser: false,

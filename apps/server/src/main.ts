@@ -1,8 +1,8 @@
 import 'reflect-metadata';
 import { Logger } from '@nestjs/common';
 import { createApp } from './app.js';
-import { DatabaseRefusal } from './database/prepare.js';
-import { readSettings } from './settings.js';
+import { DatabaseRefusal } from './platform/database/prepare.js';
+import { readSettings } from './platform/settings.js';
 
 async function main(): Promise<void> {
   const settings = readSettings(process.env);

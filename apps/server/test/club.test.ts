@@ -1,6 +1,7 @@
 import type { DrillSetupReply } from '@orthokin/contract';
-import { prepareDatabase, DatabaseRefusal } from '../src/database/prepare.js';
-import { readSettings } from '../src/settings.js';
+import { DatabaseRefusal } from '../src/platform/database/prepare.js';
+import { readSettings } from '../src/platform/settings.js';
+import { prepare } from '../src/prepare.js';
 import { TestServer } from './support/server.js';
 import { setOf } from './support/sets.js';
 
@@ -43,9 +44,9 @@ describe('the demo club', () => {
     const line = await server.lineOf('Cass Ondry');
     const set = setOf(line, { reactionMs: 200, recoveryMs: 700 });
     await server.put(server.club(`sets/${set.id}`), set.body).expect(200);
-    await prepareDatabase({ ...settings, demo: 'once' });
+    await prepare({ ...settings, demo: 'once' });
     await server.get(server.club(`sets/${set.id}`)).expect(200);
-    await prepareDatabase({ ...settings, demo: 'reset' });
+    await prepare({ ...settings, demo: 'reset' });
     await server.get(server.club(`sets/${set.id}`)).expect(404);
     expect((await server.lineOf('Cass Ondry')).rung).toBe(line.rung);
   });
@@ -93,8 +94,8 @@ describe('settings and database', () => {
       port: 0,
       demo: 'none' as const,
     };
-    await expect(prepareDatabase(settings)).rejects.toThrow(DatabaseRefusal);
-    await expect(prepareDatabase(settings)).rejects.toThrow(
+    await expect(prepare(settings)).rejects.toThrow(DatabaseRefusal);
+    await expect(prepare(settings)).rejects.toThrow(
       /127\.0\.0\.1:1 does not answer.*Start it/,
     );
   });

@@ -15,9 +15,10 @@ import { draftLadder } from '@orthokin/core/progress';
 import { checkPattern, layoutTargets, mirrorPattern } from '@orthokin/core/pattern';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { v7 } from 'uuid';
-import { ormOptions } from '../src/database/orm-options.js';
+import { ormOptions } from '../src/platform/database/orm-options.js';
 import { DEMO_PATTERNS } from '../src/demo/patterns.js';
-import { patternSchema } from '../src/patterns/pattern-schema.js';
+import { TABLES } from '../src/tables.js';
+import { patternSchema } from '../src/domains/patterns/pattern-schema.js';
 import { onCluster, TestServer } from './support/server.js';
 import { setOf } from './support/sets.js';
 
@@ -216,7 +217,7 @@ describe('a database from before versions', () => {
     await onCluster(`create database ${name}`);
     const url = new URL(server.databaseUrl);
     url.pathname = name;
-    const orm = await MikroORM.init(ormOptions(url.href));
+    const orm = await MikroORM.init(ormOptions(url.href, TABLES));
     try {
       await orm.migrator.up({ to: '20261124-ground-tables' });
       const [club, pattern, athlete, set] = [v7(), v7(), v7(), v7()];

@@ -58,15 +58,16 @@ test('a staircase is given the reps it needs for its turns; who learns is moved 
 
 test('a wish is answered by both kinds of rule', () => {
   const { count, sequential } = answerWish({
-    ...{ kind: 'wish', wish: USUAL_WISH, settings: USUAL_COURSE, athletes: 800 },
+    ...{ kind: 'wish', wish: USUAL_WISH, settings: USUAL_COURSE },
   });
   expect(count).toMatchObject({ ok: true, value: { rule: { kind: 'count' } } });
   expect(sequential).toMatchObject({ ok: true, value: { rule: { kind: 'sequential' } } });
 });
 
 test('shares are shown with their doubt, and sets with their middle half', () => {
-  expect(shareWords({ moved: 0.305, se: 0.007 })).toBe('31 ± 1.4');
-  expect(shareWords({ moved: 0.004, se: 0 })).toBe('0.4 ± 0.1');
+  expect(shareWords({ moved: 0.305, se: 0.007, athletes: 4000 })).toBe('31 ± 1.4');
+  expect(shareWords({ moved: 0.004, se: 0, athletes: 4000 })).toBe('0.4 ± 0.1');
+  expect(shareWords({ moved: 0.305, se: 0, athletes: null })).toBe('31');
   expect(setsWords({ setsToMove: [3, 5, 8] })).toBe('5 (3–8)');
   expect(setsWords({ setsToMove: [3, 3, 3] })).toBe('3');
   expect(setsWords({ setsToMove: null })).toBe('nobody');

@@ -121,9 +121,9 @@ describe('what comes next, in one sentence with its numbers', () => {
     };
     const read = { pacesMs: [], nextMs: 2000, row: 0, needed: 6 };
     expect(missing([set])).toBe('a set at a pace that moves by itself');
-    expect(missing([{ ...set, staircase: { ...read, reversalsMs: [1, 2], thresholdMs: null } }])).toBe(
-      '4 more turns of the pace',
-    );
+    expect(
+      missing([{ ...set, staircase: { ...read, reversalsMs: [1, 2], thresholdMs: null } }]),
+    ).toBe('4 more reversals of the pace');
     expect(
       missing([{ ...set, staircase: { ...read, reversalsMs: times(6, 2100), thresholdMs: 2100 } }]),
     ).toBe('the pace settled at 2.10 s, 0.10 s over');

@@ -34,9 +34,7 @@ function knownToAll({ changeMs, worthwhileMs }: Change, made: Made, medianMs: nu
   const days = daysASide(made.days);
   const variance = (2 / days) * (made.form ** 2 + made.scatter ** 2 / made.setsADay);
   const sd = medianMs * Math.sqrt(variance);
-  return (
-    normalCdf((-worthwhileMs - changeMs) / sd) >= 0.95 && Math.abs(changeMs) > 1.959964 * sd
-  );
+  return normalCdf((-worthwhileMs - changeMs) / sd) >= 0.95 && Math.abs(changeMs) > 1.959964 * sd;
 }
 
 /** Athletes a squad's day form is read from; they train as the others do. */
@@ -91,7 +89,12 @@ export function falseAlarms(
   const said = shareOf(found, ({ change }) => change.words !== 'no clear change');
   const what = `no change, ${named(made, withSquad)}`;
   return [
-    { what: `${what}: clearly`, share: clearly, of: found.length, ...(isAimed && { atMost: 0.05 }) },
+    {
+      what: `${what}: clearly`,
+      share: clearly,
+      of: found.length,
+      ...(isAimed && { atMost: 0.05 }),
+    },
     {
       what: `${what}: clearly or probably`,
       ...{ share: said, of: found.length, ...(isAimed && { atMost: 0.15 }) },

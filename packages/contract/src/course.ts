@@ -1,5 +1,5 @@
-import type { SetOutcome } from '@orthokin/core/progress';
-import type { CourseSet, SetFigures, Standing } from '@orthokin/core/stats';
+import type { Claims, HeldOnRung, SetOutcome } from '@orthokin/core/progress';
+import type { CourseSet, SetFigures, SquadForm, Standing } from '@orthokin/core/stats';
 import { Type } from 'class-transformer';
 import {
   IsArray,
@@ -7,7 +7,6 @@ import {
   IsIn,
   IsInt,
   IsISO8601,
-  IsNumber,
   IsObject,
   IsOptional,
   IsString,
@@ -16,10 +15,10 @@ import {
   Matches,
   ValidateNested,
 } from 'class-validator';
-import { AthleteReply } from './athlete.js';
+import { AthleteReply, SquadLineReply } from './athlete.js';
 import { SET_SOURCES, type SetSource } from './drill.js';
 import { PatternReply } from './pattern.js';
-import { RungMoveReply } from './progress.js';
+import { DecisionReply, RungMoveReply } from './progress.js';
 
 export const SET_OUTCOMES = [
   'passed',
@@ -108,6 +107,10 @@ export class AthleteCourseReply {
   @Type(() => CourseSetReply)
   sets: CourseSetReply[];
 
+  /** What the squad says is usual. */
+  @IsObject()
+  squad: SquadForm;
+
   @ValidateNested({ each: true })
   @Type(() => RungMoveReply)
   moves: RungMoveReply[];
@@ -152,31 +155,21 @@ export class AthleteRepsReply {
 }
 
 /** One athlete on the page of the whole squad. */
-export class StandingReply {
-  @ValidateNested()
-  @Type(() => AthleteReply)
-  athlete: AthleteReply;
-
-  @IsUUID()
-  patternId: string;
-
-  @IsString()
-  patternName: string;
-
-  @IsInt()
-  rung: number;
-
-  @IsInt()
-  rungs: number;
-
+export class StandingReply extends SquadLineReply {
   @IsObject()
   standing: Standing;
 
-  /** The newest set, whose gates say what holds the athlete back. */
+  /** How they fare on their rung over days; `null` with too few of them. */
   @IsOptional()
-  @IsUUID()
-  lastSetId: string | null;
+  @IsObject()
+  held: HeldOnRung | null;
 
-  @IsNumber()
-  setsOnRung: number;
+  /** What of all this stands among so many athletes, and may be said unasked. */
+  @IsObject()
+  claims: Claims;
+
+  /** What the ladder says now. */
+  @ValidateNested()
+  @Type(() => DecisionReply)
+  decision: DecisionReply;
 }

@@ -69,7 +69,9 @@ describe('held on a rung', () => {
   test('sets of one day count once; three days, or sets without reps, say nothing', () => {
     const oneDay = Array.from({ length: 9 }, () => judged('1', reps(2)));
     expect(heldOnRung(oneDay, 0.8)).toBeNull();
-    expect(heldOnRung([...oneDay, judged('2', []), judged('3', []), judged('4', [])], 0.8)).toBeNull();
+    expect(
+      heldOnRung([...oneDay, judged('2', []), judged('3', []), judged('4', [])], 0.8),
+    ).toBeNull();
   });
 
   test('days that agree to the rep are no surer than their reps', () => {

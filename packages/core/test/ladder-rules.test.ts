@@ -67,11 +67,7 @@ const evidence = (sets: readonly JudgedSet[], more: Partial<Evidence> = {}): Evi
   ...{ sets, rung, next: faster, hasRungBelow: true },
   ...more,
 });
-const RULES: readonly Rule[] = [
-  QUICK_COUNT_RULE,
-  DEFAULT_SEQUENTIAL_RULE,
-  DEFAULT_STAIRCASE_RULE,
-];
+const RULES: readonly Rule[] = [QUICK_COUNT_RULE, DEFAULT_SEQUENTIAL_RULE, DEFAULT_STAIRCASE_RULE];
 
 describe('what comes next', () => {
   test('the rule is met: move up, and what that raises', () => {
@@ -300,7 +296,10 @@ describe('what a rule would do', () => {
       const passes = chances.filter((each) => each === 1).length;
       const judgement = {
         ...passed('1').judgement,
-        ...{ chances, outcome: passes >= passesNeeded ? ('passed' as const) : ('not passed' as const) },
+        ...{
+          chances,
+          outcome: passes >= passesNeeded ? ('passed' as const) : ('not passed' as const),
+        },
       };
       sets.push({ setId: String(set), day: String(Math.floor(set / setsPerDay)), judgement });
       if (stateOf(sets, rule).met) return set + 1;

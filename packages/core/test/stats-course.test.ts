@@ -269,7 +269,14 @@ describe('the spans nobody chose', () => {
   test('are thirds of the days; of the newest rung where an athlete climbed in between', () => {
     const sets = course(9, () => 1900);
     expect(usualSpans(sets)).toMatchObject({ basis: 'first and last weeks' });
-    expect(usualSpans(sets).before.map(({ setId }) => setId)).toEqual(['0', '1', '2', '3', '4', '5']);
+    expect(usualSpans(sets).before.map(({ setId }) => setId)).toEqual([
+      '0',
+      '1',
+      '2',
+      '3',
+      '4',
+      '5',
+    ]);
     const climbed = sets.map((set, i) => ({ ...set, rung: i < 10 ? 2 : 3 }));
     const { before, after } = usualSpans(climbed);
     expect([...before, ...after].every(({ rung }) => rung === 3)).toBe(true);

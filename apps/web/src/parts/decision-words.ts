@@ -3,6 +3,7 @@ import {
   type Decision,
   type Gate,
   type Rule,
+  type RuleRisk,
   type RuleState,
   type SetOutcome,
   type TimeGate,
@@ -52,6 +53,36 @@ export function ruleWords(rule: Rule): string {
   if (rule.kind === 'sequential')
     return `Move up when the reps say that ${percent(rule.p1)} pass rather than ${percent(rule.p0)}: of those who pass only ${percent(rule.p0)}, one test moves up one in ${Math.round(1 / rule.alpha)}.`;
   return `The pace quickens after ${rule.passesInARow} passes in a row and eases after a fail; move up when the mean of the last ${rule.reversals} reversals is within the limit of the cycle.`;
+}
+
+/** A share in words a coach says: "3 in 4". */
+function inWords(share: number): string {
+  if (share >= 0.995) return 'all';
+  if (share < 0.005) return 'next to none';
+  if (share < 0.07) return `1 in ${Math.round(1 / share)}`;
+  const [n, of] = [
+    [1, 10],
+    [1, 5],
+    [1, 4],
+    [1, 3],
+    [2, 5],
+    [1, 2],
+    [3, 5],
+    [2, 3],
+    [3, 4],
+    [4, 5],
+    [9, 10],
+  ].reduce((best, each) => {
+    const off = ([a = 0, b = 1]: readonly number[]) => Math.abs(a / b - share);
+    return off(each) < off(best) ? each : best;
+  });
+  return `${n ?? 0} in ${of ?? 0}`;
+}
+
+/** What a rule does over a usual course, in one line. */
+export function riskWords({ tooSoonRate, readyRate, tooSoon, ready }: RuleRisk): string {
+  const reps = (rate: number) => `${Math.round(10 * rate)} reps of 10`;
+  return `Within 20 sets it moves up ${inWords(tooSoon.moved)} of those who pass ${reps(tooSoonRate)}; those who pass ${reps(readyRate)} wait ${Math.round(ready.meanSets)} sets.`;
 }
 
 /** What is still missing before a rule is met, as the end of a sentence; `null` when nothing is. */

@@ -10,10 +10,13 @@ function solve(m: readonly (readonly number[])[], b: readonly number[]): number[
   const n = b.length;
   const rows = m.map((row, i) => [...row, b[i] ?? NaN]);
   for (let k = 0; k < n; k++) {
-    const pivot = rows.slice(k).reduce((best, row, i) => {
-      const size = Math.abs(row[k] ?? 0);
-      return size > best.size ? { size, at: k + i } : best;
-    }, { size: 0, at: -1 }).at;
+    const pivot = rows.slice(k).reduce(
+      (best, row, i) => {
+        const size = Math.abs(row[k] ?? 0);
+        return size > best.size ? { size, at: k + i } : best;
+      },
+      { size: 0, at: -1 },
+    ).at;
     const [top, other] = [rows[k], rows[pivot]];
     if (!top || !other) return null;
     [rows[k], rows[pivot]] = [other, top];

@@ -59,7 +59,11 @@ export function claimsOf(members: readonly SquadMember[]): Claims[] {
       isLean(leanChange.nowPercent) &&
       Math.sign(leanChange.nowPercent) === Math.sign(leanChange.percent);
     const faster =
-      changed && change && isClear(change.words) ? (change.changeMs < 0 ? 'faster' : 'slower') : null;
+      changed && change && isClear(change.words)
+        ? change.changeMs < 0
+          ? 'faster'
+          : 'slower'
+        : null;
     return {
       change: faster,
       slowerSide: isNewLean

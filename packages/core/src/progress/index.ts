@@ -1,5 +1,10 @@
 export { claimsOf, type Claims, type SquadMember } from './claims.js';
-export { DEFAULT_COUNT_RULE, QUICK_COUNT_RULE, type CountRule, type CountState } from './count-rule.js';
+export {
+  DEFAULT_COUNT_RULE,
+  QUICK_COUNT_RULE,
+  type CountRule,
+  type CountState,
+} from './count-rule.js';
 export {
   ANSWERS,
   decide,

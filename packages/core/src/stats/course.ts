@@ -51,10 +51,7 @@ export const timed = (sets: readonly CourseSet[], duration: CourseDuration): Cou
   sets.filter((set) => Number.isFinite(valueOf(set, duration)));
 
 /** The training days of some sets, in order; sets in which the duration was not timed are left out. */
-export const trainingDays = (
-  sets: readonly CourseSet[],
-  duration: CourseDuration,
-): TrainingDay[] =>
+export const trainingDays = (sets: readonly CourseSet[], duration: CourseDuration): TrainingDay[] =>
   [...groupBy(timed(sets, duration), ({ day }) => day)]
     .map(([day, own]) => ({
       day: dayNumber(day),

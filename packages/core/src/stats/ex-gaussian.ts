@@ -1,4 +1,13 @@
-import { climb, erfc, logScaledErfc, mean, normalCdf, scaledErfc, sd, type Slope } from '../numeric/index.js';
+import {
+  climb,
+  erfc,
+  logScaledErfc,
+  mean,
+  normalCdf,
+  scaledErfc,
+  sd,
+  type Slope,
+} from '../numeric/index.js';
 import { ok, wrong, type Result } from '../result/index.js';
 
 /** The usual response (normal: mu, sigma) and the slow tail added to it (exponential: tau), ms. */

@@ -88,5 +88,9 @@ export { leanOf, standingOf, usualSpans, type Spans, type Standing } from './sta
 export { summariseSet, type DurationSummary, type LeftOut, type SetSummary } from './summary.js';
 export { targetFigures, travelLine, type TargetFigures, type TravelLine } from './targets.js';
 export { slopeInterval, theilSen, type Line } from './theil-sen.js';
-export { minimalDetectableChange, smallestWorthwhileChange, typicalError } from './typical-error.js';
+export {
+  minimalDetectableChange,
+  smallestWorthwhileChange,
+  typicalError,
+} from './typical-error.js';
 export { hodgesLehmannShift, mannWhitney, shiftInterval, type MannWhitney } from './two-samples.js';

@@ -60,6 +60,8 @@ export interface Forecast {
   readonly likely: { readonly low: number | null; readonly high: number | null };
   /** Share of resampled courses that meet the threshold by the horizon. */
   readonly chance: number;
+  /** Share of them that have met it by the newest session already. */
+  readonly reachedChance: number;
 }
 
 export interface ForecastSettings {
@@ -117,5 +119,7 @@ export function forecast(
     metAt: meets(curve, thresholdMs, horizon),
     likely: { low: numberOrNull(nearest(tail)), high: numberOrNull(nearest(1 - tail)) },
     chance: metAt.filter(Number.isFinite).length / metAt.length,
+    reachedChance:
+      metAt.filter((session) => session <= Math.max(...sessions)).length / metAt.length,
   });
 }

@@ -77,7 +77,9 @@ function evenChances(sorted: Float64Array): Chance[] {
 }
 
 /** What the median of sorted values is when one of them is left out, and for how many of them. */
-function leavingOneOut(sorted: Float64Array): readonly (readonly [median: number, times: number])[] {
+function leavingOneOut(
+  sorted: Float64Array,
+): readonly (readonly [median: number, times: number])[] {
   const n = sorted.length;
   const h = Math.floor(n / 2);
   const at = (i: number) => sorted[i] as number;
@@ -143,7 +145,8 @@ export function medianBootstrap(sample: readonly number[]): MedianBootstrap | nu
   const n = sample.length;
   if (n < FEWEST) return null;
   const sorted = Float64Array.from(sample).sort();
-  const median = ((sorted[Math.floor((n - 1) / 2)] ?? NaN) + (sorted[Math.floor(n / 2)] ?? NaN)) / 2;
+  const median =
+    ((sorted[Math.floor((n - 1) / 2)] ?? NaN) + (sorted[Math.floor(n / 2)] ?? NaN)) / 2;
   const chances = n % 2 === 1 ? oddChances(sorted) : evenChances(sorted);
   const values = new Float64Array(chances.length);
   const upTo = new Float64Array(chances.length);

@@ -55,5 +55,10 @@ export function leanChange(
   const variance = ((m - 1) * sd(before) ** 2 + (n - 1) * sd(now) ** 2) / df;
   const percent = mean(now) - mean(before);
   const nowPercent = mean(now);
-  return { percent, nowPercent, daysBefore: m, p: pOf(percent, Math.sqrt(variance * (1 / m + 1 / n)), df) };
+  return {
+    percent,
+    nowPercent,
+    daysBefore: m,
+    p: pOf(percent, Math.sqrt(variance * (1 / m + 1 / n)), df),
+  };
 }

@@ -58,9 +58,7 @@ function asymmetryInterval(left: readonly number[], right: readonly number[]): I
   const [l, r] = [medianBootstrap(left), medianBootstrap(right)];
   if (!l || !r) return null;
   const observed = asymmetryPercent(l.median, r.median);
-  const z0 = normalQuantile(
-    (chanceUpTo(l, r, observed, true) + chanceUpTo(l, r, observed)) / 2,
-  );
+  const z0 = normalQuantile((chanceUpTo(l, r, observed, true) + chanceUpTo(l, r, observed)) / 2);
   const acceleration = accelerationOf([
     ...pullsOn(left, (median) => asymmetryPercent(median, r.median)),
     ...pullsOn(right, (median) => asymmetryPercent(l.median, median)),

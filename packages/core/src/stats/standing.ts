@@ -1,13 +1,6 @@
 import { isItBetter, type NotComparable } from './better.js';
 import type { Change } from './change.js';
-import {
-  groupBy,
-  kindOf,
-  leansByDay,
-  likenessOf,
-  standardTest,
-  type CourseSet,
-} from './course.js';
+import { groupBy, kindOf, leansByDay, likenessOf, standardTest, type CourseSet } from './course.js';
 import type { CourseDuration } from './set-figures.js';
 import { leanChange, sideLean, type LeanChange, type SideLean } from './side-lean.js';
 import { NO_SQUAD, type SquadForm } from './squad-form.js';

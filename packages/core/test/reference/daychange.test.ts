@@ -1,4 +1,9 @@
-import { changeBetween, dayForm, ownWorthwhileChange, type TrainingDay } from '@orthokin/core/stats';
+import {
+  changeBetween,
+  dayForm,
+  ownWorthwhileChange,
+  type TrainingDay,
+} from '@orthokin/core/stats';
 import { expectClose, reference } from './reference.js';
 
 interface Place {

@@ -155,11 +155,12 @@ export function RulesPage(): ReactElement {
               <RulesChart answer={answer} names={NAMES} readyRate={settings.readyRate} />
               <OutcomeTable answer={answer} />
               <Quiet style={{ fontSize: 15, maxWidth: '76ch' }}>
-                {ATHLETES} simulated athletes for each true share of passed reps
-                {learning > 0 ? ', which then grows with every set' : ''}; ± is two standard errors.
-                Too soon: moved up while truly passing less than ready; held back: ready at the end,
-                and not moved. Sets: the median of those moved up, and the middle half. A staircase
-                plays sets of at least 30 reps: it needs its turns.
+                For each true share of passed reps
+                {learning > 0 ? ', which then grows with every set' : ''}. Counting and weighing are
+                worked out exactly; a staircase is followed over {ATHLETES} simulated athletes, ± is
+                two standard errors. Too soon: moved up while truly passing less than ready; held
+                back: ready at the end, and not moved. Sets: the median of those moved up, and the
+                middle half. A staircase plays sets of at least 30 reps: it needs its reversals.
               </Quiet>
             </>
           )}

@@ -7,7 +7,7 @@ import { ruleWords } from '../../parts/decision-words.js';
 import { ShareField } from '../../parts/form/NumberFields.js';
 import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
-import { finePercent, shareWords } from './rules-words.js';
+import { finePercent } from './rules-words.js';
 import { useWish } from './useSimulation.js';
 import { Fields } from '../../parts/form/Fields.js';
 
@@ -19,8 +19,6 @@ const Found = styled.div`
   }
 `;
 
-const ATHLETES = 4000;
-
 /** A wished risk, and the settings that keep it. */
 export function WishPart({
   settings,
@@ -31,10 +29,7 @@ export function WishPart({
 }): ReactElement {
   const [wish, setWish] = useState<Wish>(USUAL_WISH);
   const working = useWish(
-    useMemo(
-      () => ({ kind: 'wish' as const, wish, settings, athletes: ATHLETES }),
-      [wish, settings],
-    ),
+    useMemo(() => ({ kind: 'wish' as const, wish, settings }), [wish, settings]),
   );
   const answer = working.latest;
   const share = (name: keyof Wish, label: string, most: number) => (
@@ -60,9 +55,8 @@ export function WishPart({
           <Found>
             <p>
               <strong>Counting sets:</strong> {ruleWords(answer.count.value.rule)} Too soon within{' '}
-              {settings.withinSets} sets: {finePercent(answer.count.value.tooSoon.promoted)}; the
-              ready wait {answer.count.value.ready.expectedSets.toFixed(1)} sets on average.
-              Reckoned exactly, days aside.
+              {settings.withinSets} sets: {finePercent(answer.count.value.tooSoon.moved)}; the ready
+              wait {answer.count.value.ready.meanSets.toFixed(1)} sets on average.
             </p>
             <TakeButton rule={answer.count.value.rule} onTake={onTake} />
           </Found>
@@ -75,9 +69,8 @@ export function WishPart({
             <p>
               <strong>Weighing each rep:</strong> {ruleWords(answer.sequential.value.rule)} Over{' '}
               {settings.withinSets} sets, begun anew whenever it says not ready, it moves up too
-              soon {shareWords(answer.sequential.value.tooSoon)} %; the ready wait{' '}
-              {answer.sequential.value.ready.meanSets.toFixed(1)} sets on average ({ATHLETES}{' '}
-              simulated).
+              soon {finePercent(answer.sequential.value.tooSoon.moved)}; the ready wait{' '}
+              {answer.sequential.value.ready.meanSets.toFixed(1)} sets on average.
             </p>
             <TakeButton rule={answer.sequential.value.rule} onTake={onTake} />
           </Found>

@@ -7,8 +7,13 @@ export const finePercent = (share: number): string => {
   return `${points > 0 && points < 1 ? points.toFixed(1) : Math.round(points)} %`;
 };
 
-/** A share with its doubt: two standard errors, never less than a tenth of a percent. */
-export function shareWords({ moved, se }: Pick<RuleOutcome, 'moved' | 'se'>): string {
+/** A share; where it was simulated with its doubt: two standard errors, never under a tenth of a percent. */
+export function shareWords({
+  moved,
+  se,
+  athletes,
+}: Pick<RuleOutcome, 'moved' | 'se' | 'athletes'>): string {
+  if (athletes === null) return finePercent(moved).replace(' %', '');
   const doubt = Math.max(0.1, 200 * se);
   return `${finePercent(moved).replace(' %', '')} ± ${doubt.toFixed(1)}`;
 }
@@ -53,14 +58,17 @@ export function ruleVerdict(
 
 /** Standard error of the share that is moved up too soon. */
 const tooSoonSe = ({ tooSoon, athletes }: RuleOutcome): number =>
-  Math.sqrt((tooSoon * (1 - tooSoon)) / athletes);
+  athletes === null ? 0 : Math.sqrt((tooSoon * (1 - tooSoon)) / athletes);
+
+/** Nobody sees a difference smaller than this, whoever reckons it. */
+const AS_OFTEN = 0.005;
 
 /** Which of two rules is the more careful, and which the quicker. */
 export function comparisonSentence([a, b]: RulesAnswer, { readyRate }: Told): string | null {
   const { weak, strong } = tellingRates(readyRate);
   const [weakA, weakB, strongA, strongB] = [a?.[weak], b?.[weak], a?.[strong], b?.[strong]];
   if (!weakA || !weakB || !strongA || !strongB) return null;
-  const apart = 2 * Math.hypot(tooSoonSe(weakA), tooSoonSe(weakB));
+  const apart = AS_OFTEN + 2 * Math.hypot(tooSoonSe(weakA), tooSoonSe(weakB));
   const careful =
     Math.abs(weakA.tooSoon - weakB.tooSoon) <= apart
       ? 'Both move up too soon about as often'

@@ -1,12 +1,14 @@
 import { seededRandom } from '@orthokin/core/cue';
 import {
-  simulateRule,
+  operatingOf,
+  simulateStaircase,
   suggestCount,
   suggestSequential,
+  type CountRule,
   type CourseSettings,
   type Rule,
   type RuleOutcome,
-  type SequentialSuggestion,
+  type SequentialRule,
   type Suggestion,
   type Wish,
 } from '@orthokin/core/progress';
@@ -22,6 +24,7 @@ export interface RulesQuestion {
   readonly settings: CourseSettings;
   /** Share of what is missing to the ceiling that is learnt with each set; 0 for athletes who stay. */
   readonly learning: number;
+  /** That a staircase is followed over; the other rules are worked out exactly. */
   readonly athletes: number;
 }
 
@@ -29,30 +32,30 @@ export interface RulesQuestion {
 export type RulesAnswer = readonly (readonly RuleOutcome[])[];
 
 const CEILING = 0.97;
-/** A staircase needs its turns: its sets are longer. */
+/** A staircase needs its reversals: its sets are longer. */
 const STAIRCASE_REPS = 30;
 /** The same draws for every rule: they differ by what they make of them, not by luck. */
 const SEED = 20_261;
 
-/** Follows simulated athletes by every rule; `tell` hears the share done. */
+/** What every rule does at every true rate; `tell` hears the share done. */
 export function simulateRules(
   { rules, settings, learning, athletes }: RulesQuestion,
   tell: (share: number) => void,
 ): RulesAnswer {
   const all = rules.length * TRUE_RATES.length;
   return rules.map((rule, r) =>
-    TRUE_RATES.map((passRate, i) =>
-      simulateRule(
-        rule,
-        { passRate, learning, ceiling: learning > 0 ? Math.max(CEILING, passRate) : passRate },
-        rule.kind === 'staircase'
-          ? { ...settings, repsPerSet: Math.max(STAIRCASE_REPS, settings.repsPerSet) }
-          : settings,
-        athletes,
-        seededRandom(SEED + i),
-        (share) => tell((r * TRUE_RATES.length + i + share) / all),
-      ),
-    ),
+    TRUE_RATES.map((passRate, i) => {
+      const ceiling = learning > 0 ? Math.max(CEILING, passRate) : passRate;
+      const learner = { passRate, learning, ceiling };
+      const done = (share: number) => tell((r * TRUE_RATES.length + i + share) / all);
+      done(0);
+      if (rule.kind !== 'staircase') return operatingOf(rule, learner, settings);
+      const longer = {
+        ...settings,
+        repsPerSet: Math.max(STAIRCASE_REPS, settings.repsPerSet),
+      };
+      return simulateStaircase(rule, learner, longer, athletes, seededRandom(SEED + i), done);
+    }),
   );
 }
 
@@ -61,15 +64,14 @@ export interface WishQuestion {
   readonly kind: 'wish';
   readonly wish: Wish;
   readonly settings: CourseSettings;
-  readonly athletes: number;
 }
 
 export interface WishAnswer {
-  readonly count: Result<Suggestion>;
-  readonly sequential: Result<SequentialSuggestion>;
+  readonly count: Result<Suggestion<CountRule>>;
+  readonly sequential: Result<Suggestion<SequentialRule>>;
 }
 
-export const answerWish = ({ wish, settings, athletes }: WishQuestion): WishAnswer => ({
+export const answerWish = ({ wish, settings }: WishQuestion): WishAnswer => ({
   count: suggestCount(wish, settings),
-  sequential: suggestSequential(wish, settings, athletes, () => seededRandom(SEED)),
+  sequential: suggestSequential(wish, settings),
 });

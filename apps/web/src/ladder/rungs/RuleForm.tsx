@@ -1,30 +1,37 @@
 import {
   checkRule,
-  DEFAULT_COUNT_RULE,
-  DEFAULT_SEQUENTIAL_RULE,
-  DEFAULT_STAIRCASE_RULE,
-  RULE_KINDS,
+  PRESET_RULES,
+  riskOf,
+  RULE_PRESETS,
   type Rule,
+  type RulePreset,
 } from '@orthokin/core/progress';
 import { problemSentence } from '@orthokin/core/result';
-import type { ReactElement } from 'react';
-import { ruleWords } from '../../parts/decision-words.js';
+import { useMemo, type ReactElement } from 'react';
+import { riskWords, ruleWords } from '../../parts/decision-words.js';
 import { CountField, NumberField, ShareField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Notice } from '../../parts/Notice.js';
 import { Fields } from '../../parts/form/Fields.js';
 
-const KIND_WORDS: Readonly<Record<Rule['kind'], string>> = {
-  count: 'count sets',
-  sequential: 'weigh each rep',
+const PRESET_WORDS: Readonly<Record<RulePreset, string>> = {
+  'careful count': 'count sets, carefully',
+  'quick count': 'count sets, quickly',
+  'careful weighing': 'weigh each rep, carefully',
+  'quick weighing': 'weigh each rep, quickly',
   staircase: 'pace that moves by itself',
 };
 
-const DEFAULTS: Readonly<Record<Rule['kind'], Rule>> = {
-  count: DEFAULT_COUNT_RULE,
-  sequential: DEFAULT_SEQUENTIAL_RULE,
-  staircase: DEFAULT_STAIRCASE_RULE,
-};
+const OWN = 'own settings';
+type Chosen = RulePreset | typeof OWN;
+
+/** The preset a rule is, field by field. */
+const presetOf = (rule: Rule): Chosen =>
+  RULE_PRESETS.find((name) =>
+    Object.entries(PRESET_RULES[name]).every(
+      ([field, value]) => new Map<string, unknown>(Object.entries(rule)).get(field) === value,
+    ),
+  ) ?? OWN;
 
 /** When a rung is met: the rule, its settings, and what it says in one sentence. */
 export function RuleForm({
@@ -37,20 +44,29 @@ export function RuleForm({
   onChange: (rule: Rule) => void;
 }): ReactElement {
   const checked = checkRule(rule);
+  const chosen = presetOf(rule);
+  const risk = useMemo(() => riskOf(rule), [rule]);
   return (
     <div role="group" aria-label={label}>
       <div style={{ maxWidth: 300 }}>
         <SelectField
           label={label}
-          value={rule.kind}
-          options={RULE_KINDS.map((kind) => [kind, KIND_WORDS[kind]] as const)}
-          onChange={(kind) => onChange(DEFAULTS[kind])}
+          value={chosen}
+          options={[
+            ...RULE_PRESETS.map((name) => [name, PRESET_WORDS[name]] as const),
+            ...(chosen === OWN ? [[OWN, 'settings of your own'] as const] : []),
+          ]}
+          onChange={(name) => {
+            if (name !== OWN) onChange(PRESET_RULES[name]);
+          }}
         />
       </div>
       <Fields style={{ marginTop: 12 }}>
         <Settings rule={rule} onChange={onChange} />
       </Fields>
-      <p style={{ margin: '10px 0 0', maxWidth: '66ch' }}>{ruleWords(rule)}</p>
+      <p style={{ margin: '10px 0 0', maxWidth: '66ch' }}>
+        {ruleWords(rule)} {risk && riskWords(risk)}
+      </p>
       {!checked.ok && <Notice>{problemSentence(checked.problem)}</Notice>}
     </div>
   );

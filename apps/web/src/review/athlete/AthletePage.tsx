@@ -17,6 +17,7 @@ import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import {
   betterSentence,
   doubtSentence,
+  settleSentence,
   tradeSentence,
   whyNotSentence,
 } from '../words/change-words.js';
@@ -106,8 +107,8 @@ function CourseOfKind({
   const { sets } = kind;
   const duration: CourseDuration = view.duration;
   const spans = spansOf(sets, view);
-  const better = isItBetter(spans.before, spans.after, sets, duration);
-  const compared = better.ok ? better.value : null;
+  const better = isItBetter(spans.before, spans.after, sets, duration, course.squad);
+  const compared = typeof better === 'string' ? null : better;
   const ids = (some: readonly { setId: string }[]) => some.map(({ setId }) => setId).join(',');
   return (
     <Page>
@@ -115,11 +116,13 @@ function CourseOfKind({
         {athlete.name}, {athlete.hand}-handed, {athlete.ageBand}. {athlete.note}
       </Quiet>
       <Headline>
-        {better.ok ? betterSentence(better.value, duration) : whyNotSentence(better.problem)}
+        {typeof better === 'string' ? whyNotSentence(better) : betterSentence(better, duration)}
       </Headline>
       {compared && (
         <>
-          <p style={{ maxWidth: '78ch', margin: '10px 0 0' }}>{doubtSentence(compared)}</p>
+          <p style={{ maxWidth: '78ch', margin: '10px 0 0' }}>
+            {[settleSentence(compared.change), doubtSentence(compared)].filter(Boolean).join(' ')}
+          </p>
           <Quiet style={{ marginTop: 6 }}>{basisWords(spans.basis, compared)}</Quiet>
         </>
       )}

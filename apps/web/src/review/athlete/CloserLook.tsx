@@ -40,15 +40,15 @@ export function CloserLook({
   const reps = useAthleteReps(athlete.id, pool);
   const sum = useMemo(() => {
     if (!reps.data || !pattern) return null;
-    const rungs = new Map(sets.map(({ setId, rung: own }) => [setId, own]));
+    const known = new Map(sets.map((set) => [set.setId, set]));
     return {
       kind: 'closer' as const,
       reps: reps.data,
       targets: pattern.targets,
       rung,
       sets: reps.data.setIds.map((id) => {
-        const own = rungs.get(id) ?? 0;
-        return { rung: own, choices: rungOf(pattern, own)?.targets.length ?? 0 };
+        const { rung: own = 0, day = '' } = known.get(id) ?? {};
+        return { rung: own, day, choices: rungOf(pattern, own)?.targets.length ?? 0 };
       }),
     };
   }, [reps.data, pattern, sets, rung]);
@@ -65,7 +65,7 @@ export function CloserLook({
       {isOpen && sum && <Working of={working} what="closer look" />}
       {answer && (
         <>
-          <p>{sidesSentence(answer.sides)}</p>
+          <p>{sidesSentence(answer)}</p>
           <p>{tailSentence(answer.tail)}</p>
           <p>{hickSentence(answer.hick)}</p>
           <p>

@@ -1,11 +1,11 @@
 import type { SetReviewReply } from '@orthokin/contract';
 import { readSet, senseOf } from '@orthokin/core/drill';
-import { compareTimes, COURSE_DURATIONS, medianRep } from '@orthokin/core/stats';
+import { compareTimes, COURSE_DURATIONS, isItBetter, medianRep } from '@orthokin/core/stats';
 import type { RepReading } from '@orthokin/core/timing';
 import { useMemo, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { useAddress } from '../../parts/useAddress.js';
-import { useSetReviews } from '../../club/queries.js';
+import { useCourse, useSetReviews } from '../../club/queries.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { count, dayWords } from '../../parts/format.js';
 import { Failed, Notice } from '../../parts/Notice.js';
@@ -15,6 +15,7 @@ import { ALIGN_AT } from '../../parts/ribbon/scale.js';
 import { ALIGN_WORDS } from '../../parts/ribbon/Axis.js';
 import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
+import { betterSentence, settleSentence, whyNotSentence } from '../words/change-words.js';
 import { compareSentence, notAlikeSentence } from '../words/compare-words.js';
 import { ChooseSet } from './ChooseSet.js';
 import { TimesChart } from './TimesChart.js';
@@ -157,6 +158,34 @@ export function ComparePage(): ReactElement {
   );
 }
 
+/** Whether the athlete has changed, which single reps cannot say: two days differ anyway. */
+function HasChanged({
+  first,
+  second,
+  duration,
+}: {
+  first: Side;
+  second: Side;
+  duration: (typeof COURSE_DURATIONS)[number];
+}): ReactElement | null {
+  const course = useCourse(first.sets[0]?.athlete.id ?? '');
+  if (!course.data) return null;
+  const { sets, squad } = course.data;
+  const of = (side: Side) => {
+    const ids = new Set(side.sets.map(({ set }) => set.id));
+    return sets.filter(({ setId }) => ids.has(setId));
+  };
+  const better = isItBetter(of(first), of(second), sets, duration, squad);
+  return (
+    <p style={{ maxWidth: '78ch', margin: '10px 0' }}>
+      <strong>Has the athlete changed?</strong>{' '}
+      {typeof better === 'string'
+        ? whyNotSentence(better)
+        : [betterSentence(better, duration), settleSentence(better.change)].join(' ')}
+    </p>
+  );
+}
+
 function Compared({
   sides: [first, second],
   duration,
@@ -197,9 +226,12 @@ function Compared({
       {comparison && (
         <>
           <p style={{ maxWidth: '78ch', margin: '10px 0' }}>
-            These are single reps of the sets named, so the interval is about these reps. Whether
-            the athlete has changed is asked of repeated sets, on the athlete’s own page.
+            These are single reps of the sets named, so the interval is about these reps, days and
+            all.
           </p>
+          {!isOther && differs.length === 0 && (
+            <HasChanged first={first} second={second} duration={duration} />
+          )}
           <TimesChart
             names={[first.name, second.name]}
             times={times}

@@ -1,5 +1,5 @@
 import type { AthleteCourseReply, SquadLineReply } from '@orthokin/contract';
-import { isItBetter, sideDrift, usualSpans, type CourseDuration } from '@orthokin/core/stats';
+import { isItBetter, leanOf, usualSpans, type CourseDuration } from '@orthokin/core/stats';
 import type { ReactElement } from 'react';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
@@ -14,10 +14,15 @@ import { Page, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
 import { CourseChart } from '../athlete/CourseChart.js';
 import { kindsOf, type Kind } from '../course-view.js';
-import { betterSentence, doubtSentence, whyNotSentence } from '../words/change-words.js';
+import {
+  betterSentence,
+  doubtSentence,
+  settleSentence,
+  whyNotSentence,
+} from '../words/change-words.js';
 import {
   cautions,
-  driftSentence,
+  leanSentence,
   MEANINGS,
   nextSteps,
   longDay,
@@ -204,13 +209,18 @@ function FirstSheet({
       </table>
       <h2>What changed, and how sure that is</h2>
       {DURATIONS.map((duration) => {
-        const better = isItBetter(before, after, kind.sets, duration);
+        const better = isItBetter(before, after, kind.sets, duration, course.squad);
+        const isCompared = typeof better !== 'string';
         return (
           <div key={duration} className="change">
             <strong>
-              {better.ok ? betterSentence(better.value, duration) : whyNotSentence(better.problem)}
+              {isCompared ? betterSentence(better, duration) : whyNotSentence(better)}
             </strong>
-            {better.ok && <small>{doubtSentence(better.value)}</small>}
+            {isCompared && (
+              <small>
+                {settleSentence(better.change)} {doubtSentence(better)}
+              </small>
+            )}
           </div>
         );
       })}
@@ -218,7 +228,7 @@ function FirstSheet({
         Compared by {basis}; {kind.words}.
       </Quiet>
       <p style={{ marginTop: '2mm' }}>
-        {techniqueSentence(kind.sets)} {driftSentence(sideDrift(kind.sets))}
+        {techniqueSentence(kind.sets)} {leanSentence(leanOf(kind.sets).lean)}
       </p>
       <CourseChart course={course} kind={kind} duration="cycle" />
     </Sheet>

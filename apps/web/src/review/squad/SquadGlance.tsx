@@ -1,9 +1,9 @@
-import type { SquadLineReply, StandingReply } from '@orthokin/contract';
+import type { StandingReply } from '@orthokin/contract';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { useSquad, useStandings } from '../../club/queries.js';
+import { useStandings } from '../../club/queries.js';
 import { ButtonLink } from '../../parts/Button.js';
 import { RungMeter } from '../../parts/RungMeter.js';
 import { Failed } from '../../parts/Notice.js';
@@ -12,11 +12,10 @@ import { colour, FONT } from '../../parts/tokens.js';
 import { FiguresTable } from '../../parts/FiguresTable.js';
 import {
   changeCell,
-  isStuck,
+  heldCell,
   lastTimedCell,
   sidesCell,
   squadSentences,
-  stuckCell,
 } from '../words/squad-words.js';
 
 const Sort = styled.button`
@@ -47,22 +46,14 @@ const Cells = styled.div`
   }
 `;
 
-const WORD_ORDER = [
-  'clearly slower',
-  'probably slower',
-  'no clear change',
-  'probably faster',
-  'clearly faster',
-];
-
 /** What a column is sorted by; the least first. */
 const COLUMNS = {
   athlete: (line: StandingReply) => line.athlete.name,
   rung: ({ rung, rungs }: StandingReply) => rung / rungs,
-  'is it better? cycle': ({ standing }: StandingReply) =>
-    standing.better ? WORD_ORDER.indexOf(standing.better.change.words) : -1,
-  'held back by': ({ setsOnRung }: StandingReply) => -setsOnRung,
-  sides: ({ standing }: StandingReply) => -Math.abs(standing.sides?.percent ?? 0),
+  'is it better? cycle': ({ standing: { change } }: StandingReply) =>
+    change ? change.changeMs / change.beforeMs : 1,
+  'held back by': ({ held }: StandingReply) => held?.passShare ?? 1,
+  sides: ({ standing }: StandingReply) => -Math.abs(standing.lean?.percent ?? 0),
   'last timed': ({ standing }: StandingReply) => standing.lastTimedMs ?? 0,
 } as const;
 type Column = keyof typeof COLUMNS;
@@ -79,11 +70,8 @@ function sorted(lines: readonly StandingReply[], by: Column, up: boolean): Stand
 /** The whole squad on one page: who improved, who is stuck and on what, who leans, who is missing. */
 export function SquadGlance(): ReactElement {
   const standings = useStandings();
-  const squad = useSquad();
   const [by, setBy] = useState<Column>('athlete');
   const [up, setUp] = useState(true);
-  const decisionOf = (id: string): SquadLineReply['lastSet'] =>
-    squad.data?.find(({ athlete }) => athlete.id === id)?.lastSet ?? null;
   if (standings.error && !standings.data)
     return (
       <Page>
@@ -97,7 +85,7 @@ export function SquadGlance(): ReactElement {
       </Page>
     );
   const lines = standings.data;
-  const [headline, ...rest] = squadSentences(lines, decisionOf);
+  const [headline, ...rest] = squadSentences(lines);
   const choose = (column: Column) => {
     setUp(column === by ? !up : true);
     setBy(column);
@@ -142,31 +130,24 @@ export function SquadGlance(): ReactElement {
             </thead>
             <tbody>
               {sorted(lines, by, up).map((line) => (
-                <Row key={line.athlete.id} line={line} lastSet={decisionOf(line.athlete.id)} />
+                <Row key={line.athlete.id} line={line} />
               ))}
             </tbody>
           </FiguresTable>
         </Cells>
       )}
       <Quiet style={{ marginTop: 12, fontSize: 16, maxWidth: '84ch' }}>
-        Each athlete is held against themselves, on the same pattern version, rung, timing and kind
-        of cue. Cycle times of different patterns say nothing about each other.
+        Each athlete is held against themselves, day against day, on the same pattern version, rung,
+        timing and kind of cue. Of a squad in which nothing changed, nineteen pages in twenty say
+        nothing: what might be chance among so many athletes is called not clear.
       </Quiet>
     </Page>
   );
 }
 
-function Row({
-  line,
-  lastSet,
-}: {
-  line: StandingReply;
-  lastSet: SquadLineReply['lastSet'];
-}): ReactElement {
-  const { athlete, standing, lastSetId } = line;
+function Row({ line }: { line: StandingReply }): ReactElement {
+  const { athlete, standing, claims, lastSet } = line;
   const page = `/review/athletes/${athlete.id}`;
-  const change = standing.better?.change;
-  const sides = standing.sides;
   return (
     <tr>
       <th scope="row">
@@ -177,32 +158,28 @@ function Row({
         <br />
         <RungMeter rung={line.rung} of={line.rungs} /> rung {line.rung}
       </td>
-      <td className={`words${change?.words.startsWith('clearly') ? ' stands-out' : ''}`}>
-        {standing.better && standing.beforeSetId && standing.afterSetId ? (
+      <td className={`words${claims.change ? ' stands-out' : ''}`}>
+        {standing.change && standing.beforeSetId && standing.afterSetId ? (
           <Link
             to={`/review/compare?a=${standing.beforeSetId}&b=${standing.afterSetId}&duration=${standing.duration}`}
           >
-            {changeCell(standing)}
+            {changeCell(line)}
           </Link>
         ) : (
-          <Link to={page}>{changeCell(standing)}</Link>
+          <Link to={page}>{changeCell(line)}</Link>
         )}
       </td>
-      <td className={`words${isStuck(line, lastSet) ? ' stands-out' : ''}`}>
-        {lastSetId ? (
-          <Link to={`/review/${lastSetId}`}>{stuckCell(line, lastSet)}</Link>
-        ) : (
-          'no set yet'
-        )}
+      <td className={`words${claims.isStuck ? ' stands-out' : ''}`}>
+        <Link to={`/ladder/${line.patternId}/${athlete.id}`}>{heldCell(line)}</Link>
       </td>
-      <td className={`words${sides?.isNew ? ' stands-out' : ''}`}>
-        <Link to={`${page}#closer`}>{sidesCell(sides)}</Link>
+      <td className={`words${claims.isNewLean ? ' stands-out' : ''}`}>
+        <Link to={`${page}#closer`}>{sidesCell(line)}</Link>
       </td>
       <td className="words">
-        {lastSetId ? (
-          <Link to={`/review/${lastSetId}`}>{lastTimedCell(standing)}</Link>
+        {lastSet ? (
+          <Link to={`/review/${lastSet.id}`}>{lastTimedCell(line)}</Link>
         ) : (
-          lastTimedCell(standing)
+          lastTimedCell(line)
         )}
       </td>
     </tr>

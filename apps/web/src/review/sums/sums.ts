@@ -15,8 +15,8 @@ export type Sum =
       readonly kind: 'closer';
       readonly reps: RepColumns;
       readonly targets: readonly Target[];
-      /** Of each of the sets that `reps.set` numbers: its rung and the targets in play. */
-      readonly sets: readonly { readonly rung: number; readonly choices: number }[];
+      /** Of each of the sets that `reps.set` numbers: its rung, its day and the targets in play. */
+      readonly sets: Parameters<typeof closerLook>[1];
       readonly rung: number;
     }
   | {
@@ -38,7 +38,7 @@ const FORECAST_RESAMPLES = 400;
 
 /** Works a sum out; `tell` hears the share that is done. */
 export function workOut(sum: Sum, tell: (share: number) => void): Answers[Sum['kind']] {
-  if (sum.kind === 'closer') return closerLook(sum.reps, sum.sets, sum.targets, sum.rung, tell);
+  if (sum.kind === 'closer') return closerLook(sum.reps, sum.sets, sum.targets, sum.rung);
   const { sessions, values, thresholdMs, horizon } = sum;
   return forecast(sessions, values, {
     ...{ thresholdMs, horizon, resamples: FORECAST_RESAMPLES, random: seededRandom(SEED) },

@@ -1,5 +1,13 @@
 import type { Result } from '@orthokin/core/result';
-import type { Asymmetry, ExGaussianFit, HickLine, MedianWithDoubt } from '@orthokin/core/stats';
+import {
+  contains,
+  type Asymmetry,
+  type CloserLook,
+  type ExGaussianFit,
+  type HickLine,
+  type MedianWithDoubt,
+  type SideLean,
+} from '@orthokin/core/stats';
 import { capital, seconds, secondsWithUnit } from '../../parts/format.js';
 
 export const medianSentence = (
@@ -23,22 +31,33 @@ export function tailSentence(fit: Result<ExGaussianFit>): string {
   return `${words} Usual reaction ${seconds(mu)} s, spread ${seconds(sigma)} s, slow tail ${seconds(tau)}${sure} s (ex-Gaussian, ${n} reps).`;
 }
 
-export function sidesSentence(sides: Asymmetry | null): string {
+/** By days where there are enough of them: reps of one day share its form. */
+export function sidesSentence({ sides, lean }: Pick<CloserLook, 'sides' | 'lean'>): string {
+  if (sides && lean) return leanSentence(lean, sides);
   if (!sides)
     return 'Sides cannot be compared: it takes four counted reps each to targets that mirror each other.';
   const { percent, interval, left, right, isDifferent } = sides;
   const figures = `left ${seconds(left.medianMs)} s (${left.n}), right ${seconds(right.medianMs)} s (${right.n})`;
   const between = interval
-    ? `, 95 % ${interval.low.toFixed(1).replace('-', '−')} to ${interval.high.toFixed(1).replace('-', '−')} %`
+    ? `, 95 % of so few days’ reps ${signedPercent(interval.low)} to ${signedPercent(interval.high)} %`
     : '';
   if (!isDifferent) return `No clear difference between the sides: ${figures}${between}.`;
   const slower = percent > 0 ? 'left' : 'right';
   return `Slower to the ${slower} by ${Math.abs(percent).toFixed(1)} %: ${figures}${between}.`;
 }
 
+function leanSentence({ percent, interval, days }: SideLean, { left, right }: Asymmetry): string {
+  const figures = `left ${seconds(left.medianMs)} s (${left.n}), right ${seconds(right.medianMs)} s (${right.n})`;
+  const between = `, over ${days} days 95 % ${signedPercent(interval.low)} to ${signedPercent(interval.high)} %`;
+  if (contains(interval, 0)) return `No clear difference between the sides: ${figures}${between}.`;
+  return `Slower to the ${percent > 0 ? 'left' : 'right'} by ${Math.abs(percent).toFixed(1)} %: ${figures}${between}.`;
+}
+
+const signedPercent = (percent: number): string => percent.toFixed(1).replace('-', '−');
+
 export function hickSentence(line: Result<HickLine>): string {
   if (!line.ok)
-    return `What choice costs is not known: ${line.problem.given} different numbers of targets, ${line.problem.allowed.replace('different numbers of targets', '').trim()} needed.`;
+    return `What choice costs is not known: it takes ${line.problem.allowed} in play, and there are ${line.problem.given}.`;
   const { msPerBit, slopeSe, interceptMs, n } = line.value;
   return `Each doubling of the targets in play costs ${seconds(msPerBit)} ± ${seconds(2 * slopeSe)} s of reaction, from ${seconds(interceptMs)} s with one (${n} reps). Practice and rungs run side by side in time, so part of it is learning.`;
 }

@@ -1,5 +1,5 @@
 import type { AthleteCourseReply, AthleteReply, SquadLineReply } from '@orthokin/contract';
-import { contains, type SideDrift } from '@orthokin/core/stats';
+import { contains, type SideLean } from '@orthokin/core/stats';
 import { FAULT_HELP } from '@orthokin/core/timing';
 import { lackWords } from '../../parts/decision-words.js';
 import { capital, count } from '../../parts/format.js';
@@ -38,14 +38,14 @@ export function techniqueSentence(sets: Kind['sets']): string {
   return `Technique: at first ${words(sets.slice(0, third))}; lately ${words(sets.slice(-third))}.`;
 }
 
-/** Left against right over the newest sets. */
-export function driftSentence(sides: SideDrift | null): string {
-  if (!sides) return 'Left and right could not be compared.';
-  const { percent, interval, sets, isNew } = sides;
-  const over = `over the last ${count(sets, 'set')}, 95 % ${interval.low.toFixed(0).replace('-', '−')} to ${interval.high.toFixed(0).replace('-', '−')} %`;
+/** Left against right, over days. */
+export function leanSentence(lean: SideLean | null): string {
+  if (!lean) return 'Left and right could not be compared.';
+  const { percent, interval, days } = lean;
+  const over = `over ${count(days, 'day')}, 95 % ${interval.low.toFixed(0).replace('-', '−')} to ${interval.high.toFixed(0).replace('-', '−')} %`;
   if (contains(interval, 0)) return `Left and right: no clear difference (${over}).`;
   const side = percent > 0 ? 'left' : 'right';
-  return `Left and right: slower to the ${side} by ${Math.abs(percent).toFixed(0)} % (${over})${isNew ? ', which is new' : ''}.`;
+  return `Left and right: slower to the ${side} by ${Math.abs(percent).toFixed(0)} % (${over}).`;
 }
 
 export const MEANINGS: readonly { readonly phase: Phase | null; readonly words: string }[] = [
@@ -56,7 +56,7 @@ export const MEANINGS: readonly { readonly phase: Phase | null; readonly words: 
   {
     phase: null,
     words:
-      'Clearly: a change larger than chance would seldom make, and worth having. Probably: likely, not proven.',
+      'Clearly: a change larger than the days’ own form would seldom make, and worth having. Probably: likely, not proven.',
   },
 ];
 

@@ -1,0 +1,52 @@
+import { EntityManager, LockMode } from '@mikro-orm/postgresql';
+import { Injectable } from '@nestjs/common';
+import { standingOf, type Standing } from '@orthokin/core/stats';
+import { Athlete } from '../domains/athletes/athlete.entity.js';
+import { AthleteStanding } from './athlete-standing.entity.js';
+import { CourseSetsService } from './course-sets.service.js';
+import { dayOf, squadSince, SquadFormsService } from './squad-forms.service.js';
+
+/** How everyone of a squad stands, from the sets of the last weeks. */
+@Injectable()
+export class AthleteStandingsService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly courses: CourseSetsService,
+    private readonly forms: SquadFormsService,
+  ) {}
+
+  /** Standings by athlete: those kept today, the others worked out and kept. */
+  async of(
+    clubId: string,
+    athleteIds: readonly string[],
+    now = new Date(),
+  ): Promise<ReadonlyMap<string, Standing>> {
+    const day = dayOf(now);
+    const rows = await this.em.execute<{ id: string; standing: Standing }[]>(
+      `select id, standing from athlete_standing where club_id = ? and day = ?`,
+      [clubId, day],
+    );
+    const standings = new Map(rows.map(({ id, standing }) => [id, standing]));
+    const missing = athleteIds.filter((id) => !standings.has(id));
+    if (missing.length === 0) return standings;
+    const squad = await this.forms.of(clubId, now);
+    await this.em.transactional(async (em) => {
+      // Whoever adds a rep holds its athlete: what is kept is never older than the reps.
+      await em.find(
+        Athlete,
+        { clubId, id: { $in: missing } },
+        { lockMode: LockMode.PESSIMISTIC_WRITE, orderBy: { id: 'asc' } },
+      );
+      const courses = await this.courses.since(clubId, squadSince(now), missing);
+      for (const id of missing) standings.set(id, standingOf(courses.get(id) ?? [], squad));
+      await em.upsertMany(
+        AthleteStanding,
+        missing.flatMap((id) => {
+          const standing = standings.get(id);
+          return standing ? [{ clubId, id, day, standing }] : [];
+        }),
+      );
+    });
+    return standings;
+  }
+}

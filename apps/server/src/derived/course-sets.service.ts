@@ -1,0 +1,107 @@
+import { EntityManager } from '@mikro-orm/postgresql';
+import { Injectable } from '@nestjs/common';
+import type { CourseSetReply } from '@orthokin/contract';
+import { senseOf, type Conditions } from '@orthokin/core/drill';
+import type { SetOutcome } from '@orthokin/core/progress';
+import type { SetFigures } from '@orthokin/core/stats';
+import { FiguresService } from './figures.service.js';
+
+/** A set's row as far as a course needs it: without its cues, with what follows from its reps. */
+interface CourseRow {
+  readonly id: string;
+  readonly athlete_id: string;
+  readonly pattern_id: string;
+  readonly pattern_version: number;
+  readonly rung: number;
+  readonly source: CourseSetReply['source'];
+  readonly started_at: string;
+  readonly day: string;
+  readonly seed: string;
+  readonly cue_kinds: Conditions['cueKinds'];
+  readonly figures: SetFigures | null;
+  readonly outcome: SetOutcome | null;
+}
+
+const COLUMNS = `
+  s.id, s.athlete_id, s.pattern_id, s.pattern_version, s.rung, s.source, s.started_at,
+  s.day::text as day, s.seed, s.conditions->'cueKinds' as cue_kinds,
+  f.figures, f.judgement->>'outcome' as outcome
+  from drill_set s left join set_figures f on f.club_id = s.club_id and f.id = s.id`;
+
+/** Sets as points of a course, oldest first, from kept figures and not from reps. */
+@Injectable()
+export class CourseSetsService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly figures: FiguresService,
+  ) {}
+
+  /** Every set of an athlete. */
+  async ofAthlete(clubId: string, athleteId: string): Promise<CourseSetReply[]> {
+    const rows = await this.em.execute<CourseRow[]>(
+      `select ${COLUMNS} where s.club_id = ? and s.athlete_id = ? order by s.started_at`,
+      [clubId, athleteId],
+    );
+    return (await this.replies(clubId, rows)).map(({ set }) => set);
+  }
+
+  /** Sets since a moment, by athlete; of some athletes, or of everyone. */
+  async since(
+    clubId: string,
+    since: Date,
+    athleteIds: readonly string[] | null = null,
+  ): Promise<ReadonlyMap<string, CourseSetReply[]>> {
+    const rows = await this.em.execute<CourseRow[]>(
+      `select ${COLUMNS}
+       where s.club_id = ? and s.started_at >= ?
+         ${athleteIds ? 'and s.athlete_id = any (?::uuid[])' : ''}
+       order by s.started_at`,
+      [clubId, since, ...(athleteIds ? [`{${athleteIds.join(',')}}`] : [])],
+    );
+    const of = new Map<string, CourseSetReply[]>();
+    for (const { athleteId, set } of await this.replies(clubId, rows)) {
+      const own = of.get(athleteId);
+      if (own) own.push(set);
+      else of.set(athleteId, [set]);
+    }
+    return of;
+  }
+
+  /** Every set of a club, with whose it is. */
+  async ofClub(clubId: string): Promise<{ athleteId: string; set: CourseSetReply }[]> {
+    const rows = await this.em.execute<CourseRow[]>(
+      `select ${COLUMNS} where s.club_id = ? order by s.started_at, s.id`,
+      [clubId],
+    );
+    return this.replies(clubId, rows);
+  }
+
+  /** Sets with their figures, worked out first where they are missing. */
+  private async replies(
+    clubId: string,
+    rows: readonly CourseRow[],
+  ): Promise<{ athleteId: string; set: CourseSetReply }[]> {
+    const missing = rows.filter(({ figures }) => figures === null).map(({ id }) => id);
+    const fresh = await this.figures.of(clubId, missing);
+    return rows.flatMap((row) => {
+      const figures = row.figures ?? fresh.get(row.id)?.figures;
+      const outcome = row.outcome ?? fresh.get(row.id)?.judgement.outcome;
+      if (!figures || !outcome) return [];
+      return [{ athleteId: row.athlete_id, set: courseSet(row, figures, outcome) }];
+    });
+  }
+}
+
+const courseSet = (row: CourseRow, figures: SetFigures, outcome: SetOutcome): CourseSetReply => ({
+  setId: row.id,
+  atMs: new Date(row.started_at).getTime(),
+  day: row.day,
+  patternId: row.pattern_id,
+  patternVersion: row.pattern_version,
+  rung: row.rung,
+  source: row.source,
+  sense: senseOf({ cueKinds: row.cue_kinds }),
+  seed: Number(row.seed),
+  figures,
+  outcome,
+});

@@ -1,0 +1,31 @@
+import { Global, Module } from '@nestjs/common';
+import { AthletesModule } from '../domains/athletes/athletes.module.js';
+import { DrillsModule } from '../domains/drills/drills.module.js';
+import { PatternsModule } from '../domains/patterns/patterns.module.js';
+import { Deciding } from '../domains/progress/deciding.js';
+import { ProgressModule } from '../domains/progress/progress.module.js';
+import { AthleteStandingsService } from './athlete-standings.service.js';
+import { CourseSetsService } from './course-sets.service.js';
+import { DecisionsService } from './decisions.service.js';
+import { FiguresService } from './figures.service.js';
+import { LadderStandingsService } from './ladder-standings.service.js';
+import { SquadFormsService } from './squad-forms.service.js';
+import { SquadLinesService } from './squad-lines.service.js';
+import { TakingAway } from './taking-away.js';
+
+const SERVICES = [
+  ...[AthleteStandingsService, CourseSetsService, DecisionsService, FiguresService],
+  ...[LadderStandingsService, SquadFormsService, SquadLinesService],
+];
+
+/**
+ * What follows from what was recorded: worked out, kept, taken away. Global, because moves are
+ * checked against decisions while the domains know nothing of who decides.
+ */
+@Global()
+@Module({
+  imports: [AthletesModule, DrillsModule, PatternsModule, ProgressModule],
+  providers: [...SERVICES, TakingAway, { provide: Deciding, useExisting: DecisionsService }],
+  exports: [...SERVICES, Deciding],
+})
+export class DerivedModule {}

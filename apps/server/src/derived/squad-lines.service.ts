@@ -1,0 +1,111 @@
+import { EntityManager, LockMode } from '@mikro-orm/postgresql';
+import { Injectable } from '@nestjs/common';
+import type { AthleteReply, LastSetReply, SquadLineReply } from '@orthokin/contract';
+import { Athlete } from '../domains/athletes/athlete.entity.js';
+import { DrillSet } from '../domains/drills/drill-set.entity.js';
+import { NewestSetsService, workingOn } from '../domains/drills/newest-sets.service.js';
+import { PatternsService, reachedRung } from '../domains/patterns/patterns.service.js';
+import { PlacesService } from '../domains/progress/places.service.js';
+import { DecisionsService } from './decisions.service.js';
+import { SquadLineRow, type SquadLine } from './squad-line.entity.js';
+
+interface Row {
+  readonly id: string;
+  readonly name: string;
+  readonly hand: AthleteReply['hand'];
+  readonly age_band: AthleteReply['ageBand'];
+  readonly colour_vision: AthleteReply['colourVision'];
+  readonly note: string | null;
+  readonly line: SquadLine | null;
+}
+
+/** The lines of the first page. One question to the database where all of them are kept. */
+@Injectable()
+export class SquadLinesService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly patterns: PatternsService,
+    private readonly places: PlacesService,
+    private readonly newest: NewestSetsService,
+    private readonly decisions: DecisionsService,
+  ) {}
+
+  /** Everyone of a club, by name. */
+  async of(clubId: string): Promise<SquadLineReply[]> {
+    const rows = await this.em.execute<Row[]>(
+      `select a.id, a.name, a.hand, a.age_band, a.colour_vision, a.note, l.line
+       from athlete a left join squad_line l on l.club_id = a.club_id and l.id = a.id
+       where a.club_id = ? order by a.name`,
+      [clubId],
+    );
+    const missing = rows.filter(({ line }) => line === null).map(({ id }) => id);
+    const fresh = await this.workOut(clubId, missing);
+    return rows.flatMap(({ line: kept, age_band, colour_vision, ...row }) => {
+      const line = kept ?? fresh.get(row.id);
+      if (!line) return [];
+      return [{ athlete: { ...row, ageBand: age_band, colourVision: colour_vision }, ...line }];
+    });
+  }
+
+  private async workOut(
+    clubId: string,
+    athleteIds: readonly string[],
+  ): Promise<ReadonlyMap<string, SquadLine>> {
+    if (athleteIds.length === 0) return new Map();
+    return this.em.transactional(async (em) => {
+      // Whoever adds to what an athlete did holds the athlete: what is kept is never older.
+      const athletes = await em.find(
+        Athlete,
+        { clubId, id: { $in: [...athleteIds] } },
+        { lockMode: LockMode.PESSIMISTIC_WRITE, orderBy: { id: 'asc' } },
+      );
+      const newest = await this.newest.of(clubId, athleteIds);
+      const patterns = await this.patterns.all(clubId);
+      const places = await this.places.places(clubId, athleteIds);
+      const last = await this.lastSets(
+        clubId,
+        [...newest.values()].map(({ setId }) => setId),
+      );
+      const lines = athletes.flatMap((athlete): [string, SquadLine][] => {
+        const set = newest.get(athlete.id);
+        const patternId = workingOn(athlete, set);
+        const pattern = patterns.get(patternId)?.body;
+        if (!pattern || pattern.rungs.length === 0) return [];
+        const place = places.of({ athleteId: athlete.id, patternId });
+        const { number, name } = reachedRung(pattern, place.rung);
+        const line = {
+          ...{ patternId, patternName: pattern.name },
+          ...{ rung: number, rungName: name, rungs: pattern.rungs.length },
+          lastSet: (set && last.get(set.setId)) ?? null,
+        };
+        return [[athlete.id, line]];
+      });
+      await em.upsertMany(
+        SquadLineRow,
+        lines.map(([id, line]) => ({ clubId, id, patternId: line.patternId, line })),
+      );
+      return new Map(lines);
+    });
+  }
+
+  private async lastSets(
+    clubId: string,
+    setIds: readonly string[],
+  ): Promise<ReadonlyMap<string, LastSetReply>> {
+    const sets = await this.em.find(
+      DrillSet,
+      { clubId, id: { $in: [...setIds] } },
+      { disableIdentityMap: true },
+    );
+    const assessed = await this.decisions.assessAll(clubId, sets);
+    return new Map(
+      sets.flatMap(({ id, startedAt, rung }, i): [string, LastSetReply][] => {
+        const own = assessed[i];
+        if (!own) return [];
+        const { outcome } = own.judgement;
+        const decision = { ...own.decision };
+        return [[id, { id, startedAt: startedAt.toISOString(), rung, outcome, decision }]];
+      }),
+    );
+  }
+}

@@ -1,0 +1,179 @@
+import { isDeepStrictEqual } from 'node:util';
+import { EntityManager, LockMode } from '@mikro-orm/postgresql';
+import { Injectable } from '@nestjs/common';
+import type { PatternBody, PatternLineReply, PatternReply } from '@orthokin/contract';
+import { checkPattern, rungOf, type Pattern, type Rung } from '@orthokin/core/pattern';
+import { accepted, conflict, unknown } from '../../platform/http/refusals.js';
+import { plain } from '../../platform/storage/plain.js';
+import { Changes } from '../changes.js';
+import { PatternVersion } from './pattern-version.entity.js';
+import { PatternRow } from './pattern.entity.js';
+
+@Injectable()
+export class PatternsService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly changes: Changes,
+  ) {}
+
+  /** A pattern as it was saved last. */
+  async newest(clubId: string, patternId: string): Promise<PatternVersion> {
+    const [newest] = await this.em.find(
+      PatternVersion,
+      { clubId, patternId },
+      { orderBy: { version: 'desc' }, limit: 1 },
+    );
+    if (!newest) throw unknown('patternId', patternId, 'a pattern');
+    return newest;
+  }
+
+  async version(clubId: string, patternId: string, version: number): Promise<PatternVersion> {
+    const saved = await this.em.findOne(PatternVersion, { clubId, patternId, version });
+    if (saved) return saved;
+    const { version: newest } = await this.newest(clubId, patternId);
+    throw unknown('version', String(version), `a version of this pattern (1 to ${newest})`);
+  }
+
+  /** Some versions of a club's patterns, by "pattern version"; those that are not there are left out. */
+  async versions(
+    clubId: string,
+    wanted: readonly { readonly patternId: string; readonly version: number }[],
+  ): Promise<ReadonlyMap<string, PatternVersion>> {
+    const keys = [...new Map(wanted.map((each) => [versionKey(each), each])).values()];
+    if (keys.length === 0) return new Map();
+    const found = await this.em.find(
+      PatternVersion,
+      { clubId, $or: keys.map(({ patternId, version }) => ({ patternId, version })) },
+      { disableIdentityMap: true },
+    );
+    return new Map(found.map((each) => [versionKey(each), each]));
+  }
+
+  /** The newest version of each of the club's patterns, by the pattern's id. */
+  async all(clubId: string): Promise<Map<string, PatternVersion>> {
+    const rows = await this.em.execute<object[]>(
+      `select distinct on (pattern_id) * from pattern_version
+       where club_id = ? order by pattern_id, version desc`,
+      [clubId],
+    );
+    const newest = rows.map((row) => this.em.map(PatternVersion, row));
+    return new Map(newest.map((version) => [version.patternId, version]));
+  }
+
+  /** Name and number of rungs of each pattern as it is now, without its feet. */
+  async heads(
+    clubId: string,
+  ): Promise<ReadonlyMap<string, { readonly name: string; readonly rungs: number }>> {
+    const rows = await this.em.execute<{ pattern_id: string; name: string; rungs: number }[]>(
+      `select distinct on (pattern_id) pattern_id, body->>'name' as name,
+         jsonb_array_length(body->'rungs') as rungs
+       from pattern_version where club_id = ? order by pattern_id, version desc`,
+      [clubId],
+    );
+    return new Map(rows.map(({ pattern_id, name, rungs }) => [pattern_id, { name, rungs }]));
+  }
+
+  /** Everything in the club's library, archived patterns too. */
+  async library(clubId: string): Promise<PatternLineReply[]> {
+    const [newest, rows, counts] = await Promise.all([
+      this.all(clubId),
+      this.em.find(PatternRow, { clubId }),
+      this.em.execute<{ pattern_id: string; sets: number }[]>(
+        `select pattern_id, count(*)::int as sets from drill_set where club_id = ? group by 1`,
+        [clubId],
+      ),
+    ]);
+    const sets = new Map(counts.map((row) => [row.pattern_id, row.sets]));
+    return rows.flatMap(({ id, archivedAt }) => {
+      const saved = newest.get(id);
+      if (!saved) return [];
+      return [
+        {
+          id,
+          version: saved.version,
+          savedAt: saved.savedAt.toISOString(),
+          archived: archivedAt !== null,
+          sets: sets.get(id) ?? 0,
+          pattern: saved.body as PatternBody,
+        },
+      ];
+    });
+  }
+
+  /**
+   * Saves a pattern as its next version. Sent again it changes nothing; when somebody else saved
+   * that version meanwhile it is refused, and theirs stays.
+   */
+  async save(
+    clubId: string,
+    patternId: string,
+    version: number,
+    body: PatternBody,
+  ): Promise<PatternReply> {
+    accepted(checkPattern(body));
+    return this.em.transactional(async (em) => {
+      await em
+        .createQueryBuilder(PatternRow)
+        .insert({ clubId, id: patternId, archivedAt: null })
+        .onConflict(['clubId', 'id'])
+        .ignore()
+        .execute('run');
+      // One save of a pattern at a time, so that versions follow each other.
+      await em.findOneOrFail(
+        PatternRow,
+        { clubId, id: patternId },
+        { lockMode: LockMode.PESSIMISTIC_WRITE },
+      );
+      const [newest] = await em.find(
+        PatternVersion,
+        { clubId, patternId },
+        { orderBy: { version: 'desc' }, limit: 1 },
+      );
+      const next = (newest?.version ?? 0) + 1;
+      if (version !== next) {
+        const stored = await em.findOne(PatternVersion, { clubId, patternId, version });
+        if (!stored || !isDeepStrictEqual(plain(stored.body), plain(body)))
+          throw conflict('version', String(version), `${next}: newer than what is saved already`);
+        return versionReply(stored);
+      }
+      const saved = { clubId, patternId, version, body, savedAt: new Date() };
+      await em.insert(PatternVersion, saved);
+      await this.changes.tell(em, { of: 'pattern', clubId, patternId });
+      return versionReply(saved);
+    });
+  }
+
+  async archive(clubId: string, patternId: string, archived: boolean): Promise<void> {
+    const found = await this.em.nativeUpdate(
+      PatternRow,
+      { clubId, id: patternId },
+      { archivedAt: archived ? new Date() : null },
+    );
+    if (found === 0) throw unknown('patternId', patternId, 'a pattern');
+  }
+}
+
+/** What a version is found under. */
+export const versionKey = ({
+  patternId,
+  version,
+}: Pick<PatternVersion, 'patternId' | 'version'>): string => `${patternId} ${version}`;
+
+/** A rung that a stored row names; it was checked when the row came in. */
+export function storedRung(pattern: Pattern, number: number): Rung {
+  const rung = rungOf(pattern, number);
+  if (!rung) throw new Error(`Pattern ${pattern.name} has no rung ${number}.`);
+  return rung;
+}
+
+/** The rung an athlete reached, on a version of the pattern that may have fewer rungs than before. */
+export const reachedRung = (pattern: Pattern, reached: number): Rung =>
+  storedRung(pattern, Math.min(reached, pattern.rungs.length));
+
+export const versionReply = ({
+  patternId,
+  version,
+  body,
+}: Pick<PatternVersion, 'patternId' | 'version' | 'body'>): PatternReply =>
+  // The stored body is what the contract's class describes, only readonly.
+  ({ ...body, id: patternId, version }) as PatternReply;

@@ -1,0 +1,18 @@
+import { Migration20261124GroundTables } from './20261124-ground-tables.js';
+import { Migration20261125PatternVersions } from './20261125-pattern-versions.js';
+import { Migration20261126SetConditions } from './20261126-set-conditions.js';
+import { Migration20261127Review } from './20261127-review.js';
+import { Migration20261128Standings } from './20261128-standings.js';
+import { Migration20261129Ladders } from './20261129-ladders.js';
+import { Migration20261130DayForm } from './20261130-day-form.js';
+
+/** In the order in which they run; never change one that has been released. */
+export const MIGRATIONS = [
+  { name: '20261124-ground-tables', class: Migration20261124GroundTables },
+  { name: '20261125-pattern-versions', class: Migration20261125PatternVersions },
+  { name: '20261126-set-conditions', class: Migration20261126SetConditions },
+  { name: '20261127-review', class: Migration20261127Review },
+  { name: '20261128-standings', class: Migration20261128Standings },
+  { name: '20261129-ladders', class: Migration20261129Ladders },
+  { name: '20261130-day-form', class: Migration20261130DayForm },
+];

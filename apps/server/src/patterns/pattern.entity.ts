@@ -1,9 +1,0 @@
-import { Entity, Property } from '@mikro-orm/core';
-import { ClubOwned } from '../storage/club-owned.js';
-
-/** A pattern through all its versions. */
-@Entity({ tableName: 'pattern' })
-export class PatternRow extends ClubOwned {
-  @Property({ type: 'datetime', nullable: true })
-  archivedAt!: Date | null;
-}

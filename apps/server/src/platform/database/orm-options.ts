@@ -1,0 +1,23 @@
+import { Migrator } from '@mikro-orm/migrations';
+import { defineConfig, type Options } from '@mikro-orm/postgresql';
+
+/** The tables of an application, and how they came to be. */
+export type Tables = Pick<Options, 'entities'> & {
+  readonly migrations: NonNullable<NonNullable<Options['migrations']>['migrationsList']>;
+};
+
+/** How the ORM meets the database at an address. */
+export const ormOptions = (clientUrl: string, { entities, migrations }: Tables): Options =>
+  defineConfig({
+    clientUrl,
+    entities: entities ?? [],
+    extensions: [Migrator],
+    migrations: {
+      migrationsList: migrations,
+      tableName: 'migration',
+      snapshot: false,
+      silent: true,
+    },
+    forceUtcTimezone: true,
+    connect: true,
+  });

@@ -1,0 +1,53 @@
+import { MikroORM, type EntityManager } from '@mikro-orm/postgresql';
+import { ormOptions, type Tables } from './orm-options.js';
+
+/** The database cannot be used; the message says what to do. */
+export class DatabaseRefusal extends Error {}
+
+const OLDEST_VERSION = 140_000;
+/** Any number of our own: two servers starting at once must not migrate at the same time. */
+const MIGRATION_LOCK = 4_310_001;
+
+async function connect(url: string, tables: Tables): Promise<MikroORM> {
+  const { host, pathname } = new URL(url);
+  try {
+    return await MikroORM.init(ormOptions(url, tables));
+  } catch (error) {
+    const why = error instanceof Error ? error.message : String(error);
+    throw new DatabaseRefusal(
+      `The database ${pathname.slice(1)} at ${host} does not answer (${why}). Start it, or check DATABASE_URL, and start again.`,
+    );
+  }
+}
+
+async function checkVersion(orm: MikroORM): Promise<void> {
+  const [row] = await orm.em
+    .getConnection()
+    .execute<{ server_version_num: string }[]>('show server_version_num');
+  if (Number(row?.server_version_num) < OLDEST_VERSION)
+    throw new DatabaseRefusal(
+      `Orthokin needs PostgreSQL 14 or newer; the one at DATABASE_URL is ${String(row?.server_version_num)}.`,
+    );
+}
+
+/**
+ * Brings the database to today's tables, and then whatever `fill` brings into it. Safe to repeat, and
+ * for several processes at once.
+ */
+export async function prepareDatabase(
+  databaseUrl: string,
+  tables: Tables,
+  fill: (em: EntityManager) => Promise<void> = () => Promise.resolve(),
+): Promise<void> {
+  const orm = await connect(databaseUrl, tables);
+  try {
+    await checkVersion(orm);
+    await orm.em.transactional(async (em) => {
+      await em.execute('select pg_advisory_xact_lock(?)', [MIGRATION_LOCK]);
+      await orm.migrator.up();
+    });
+    await fill(orm.em.fork());
+  } finally {
+    await orm.close();
+  }
+}

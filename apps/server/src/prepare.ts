@@ -1,0 +1,10 @@
+import { loadDemo } from './demo/load-demo.js';
+import { prepareDatabase } from './platform/database/prepare.js';
+import type { Settings } from './platform/settings.js';
+import { TABLES } from './tables.js';
+
+/** A database ready to be served from: today's tables and, as asked, the demo club. Safe to repeat. */
+export const prepare = ({ databaseUrl, demo }: Settings): Promise<void> =>
+  prepareDatabase(databaseUrl, TABLES, async (em) => {
+    if (demo !== 'none') await loadDemo(em, demo);
+  });

@@ -1,0 +1,27 @@
+import { AthleteStanding } from './derived/athlete-standing.entity.js';
+import { LadderStanding } from './derived/ladder-standing.entity.js';
+import { SetFiguresRow } from './derived/set-figures.entity.js';
+import { SquadFormRow } from './derived/squad-form.entity.js';
+import { SquadLineRow } from './derived/squad-line.entity.js';
+import { Athlete } from './domains/athletes/athlete.entity.js';
+import { Club } from './domains/clubs/club.entity.js';
+import { DrillSet } from './domains/drills/drill-set.entity.js';
+import { RepRow } from './domains/drills/rep.entity.js';
+import { SetNote } from './domains/notes/set-note.entity.js';
+import { PatternVersion } from './domains/patterns/pattern-version.entity.js';
+import { PatternRow } from './domains/patterns/pattern.entity.js';
+import { Ladder } from './domains/progress/ladder.entity.js';
+import { OwnLadder } from './domains/progress/own-ladder.entity.js';
+import { RungMove } from './domains/progress/rung-move.entity.js';
+import { MIGRATIONS } from './migrations/index.js';
+import type { Tables } from './platform/database/orm-options.js';
+
+/** Every table there is: those of the domains, then what is worked out from them and kept. */
+export const TABLES: Tables = {
+  entities: [
+    ...[Club, Athlete, PatternRow, PatternVersion, DrillSet, RepRow, SetNote],
+    ...[Ladder, OwnLadder, RungMove],
+    ...[SetFiguresRow, AthleteStanding, LadderStanding, SquadLineRow, SquadFormRow],
+  ],
+  migrations: MIGRATIONS,
+};

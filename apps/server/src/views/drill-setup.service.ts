@@ -1,0 +1,62 @@
+import { EntityManager } from '@mikro-orm/postgresql';
+import { Injectable } from '@nestjs/common';
+import type { DrillSetupReply } from '@orthokin/contract';
+import { withOwnLimits } from '@orthokin/core/progress';
+import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
+import { athleteReply, AthletesService } from '../domains/athletes/athletes.service.js';
+import { NewestSetsService, workingOn } from '../domains/drills/newest-sets.service.js';
+import {
+  PatternsService,
+  reachedRung,
+  versionReply,
+} from '../domains/patterns/patterns.service.js';
+import { LaddersService } from '../domains/progress/ladders.service.js';
+import { PlacesService } from '../domains/progress/places.service.js';
+import { conflict } from '../platform/http/refusals.js';
+
+/** What the floor needs to start with an athlete. */
+@Injectable()
+export class DrillSetupService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly athletes: AthletesService,
+    private readonly patterns: PatternsService,
+    private readonly newest: NewestSetsService,
+    private readonly ladders: LaddersService,
+    private readonly places: PlacesService,
+  ) {}
+
+  /** On another pattern than the athlete is working on where one is `wanted`. */
+  async of(clubId: string, athleteId: string, wanted?: string): Promise<DrillSetupReply> {
+    const [athlete, newest] = await Promise.all([
+      this.athletes.one(clubId, athleteId),
+      this.newest.ofOne(clubId, athleteId),
+    ]);
+    const patternId = wanted ?? workingOn(athlete, newest);
+    const [pattern, ladder, own, place, [days]] = await Promise.all([
+      this.patterns.newest(clubId, patternId),
+      this.ladders.settings(clubId, patternId),
+      this.ladders.ownLimits(clubId, athleteId, patternId),
+      this.places.place(clubId, athleteId, patternId),
+      this.em.execute<{ n: number }[]>(
+        `select count(distinct day)::int as n from drill_set
+         where club_id = ? and athlete_id = ? and pattern_id = ?`,
+        [clubId, athleteId, patternId],
+      ),
+    ]);
+    if (pattern.body.rungs.length === 0)
+      throw conflict('patternId', patternId, 'a pattern with targets, and so with rungs');
+    return {
+      athlete: athleteReply(athlete),
+      pattern: versionReply({
+        ...pattern,
+        body: { ...pattern.body, rungs: withOwnLimits(pattern.body.rungs, own) },
+      }),
+      ownLimits: own.map(({ rung }) => rung),
+      ladder,
+      rung: reachedRung(pattern.body, place.rung).number,
+      sessionsBefore: days?.n ?? 0,
+      simulated: athlete.simulated ?? TYPICAL_ATHLETE,
+    };
+  }
+}

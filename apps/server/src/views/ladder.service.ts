@@ -1,0 +1,90 @@
+import { Injectable } from '@nestjs/common';
+import type { AthleteLadderReply, LadderPlaceReply, LadderReply } from '@orthokin/contract';
+import type { Athlete } from '../domains/athletes/athlete.entity.js';
+import { athleteReply, AthletesService } from '../domains/athletes/athletes.service.js';
+import { LadderStandingsService } from '../derived/ladder-standings.service.js';
+import { NewestSetsService, workingOn } from '../domains/drills/newest-sets.service.js';
+import { PatternsService, versionReply } from '../domains/patterns/patterns.service.js';
+import { DecisionsService } from '../derived/decisions.service.js';
+import { LaddersService } from '../domains/progress/ladders.service.js';
+import { PlacesService } from '../domains/progress/places.service.js';
+import { moveReply } from '../domains/progress/progress.service.js';
+import { conflict } from '../platform/http/refusals.js';
+
+/** Ladders as they are looked at: one athlete's, or everyone's on a pattern. */
+@Injectable()
+export class LadderViewService {
+  constructor(
+    private readonly athletes: AthletesService,
+    private readonly patterns: PatternsService,
+    private readonly ladders: LaddersService,
+    private readonly places: PlacesService,
+    private readonly decisions: DecisionsService,
+    private readonly standings: LadderStandingsService,
+    private readonly newest: NewestSetsService,
+  ) {}
+
+  async ofAthlete(
+    clubId: string,
+    patternId: string,
+    athleteId: string,
+  ): Promise<AthleteLadderReply> {
+    const [athlete, newest] = await Promise.all([
+      this.athletes.one(clubId, athleteId),
+      this.patterns.newest(clubId, patternId),
+    ]);
+    if (newest.body.rungs.length === 0)
+      throw conflict('patternId', patternId, 'a pattern with targets, and so with rungs');
+    const [[standing], settings, ownLimits, moves] = await Promise.all([
+      this.decisions.standings(clubId, [{ athleteId, patternId, newest }]),
+      this.ladders.settings(clubId, patternId),
+      this.ladders.ownLimits(clubId, athleteId, patternId),
+      this.places.movesOn(clubId, athleteId, patternId),
+    ]);
+    if (!standing) throw new Error(`Athlete ${athleteId} has no standing on ${patternId}.`);
+    const { pattern, rung, decision, evidence } = standing;
+    return {
+      athlete: athleteReply(athlete),
+      pattern: versionReply({ ...newest, body: pattern }),
+      ...{ settings, ownLimits },
+      ...{ rung, decision },
+      evidence: evidence.map(({ setId, startedAt, judgement, staircase = null }) => ({
+        ...{ setId, judgement, staircase },
+        startedAt: startedAt.toISOString(),
+      })),
+      moves: moves.map(moveReply),
+    };
+  }
+
+  async ofEveryone(clubId: string, patternId: string): Promise<LadderReply> {
+    const newest = await this.patterns.newest(clubId, patternId);
+    const [settings, athletes] = await Promise.all([
+      this.ladders.settings(clubId, patternId),
+      this.workingOn(clubId, patternId),
+    ]);
+    const standings = await this.standings.of(
+      clubId,
+      athletes.map(({ id: athleteId }) => ({ athleteId, newest })),
+    );
+    return {
+      pattern: versionReply(newest),
+      settings,
+      everyone: athletes.flatMap((athlete): LadderPlaceReply[] => {
+        const standing = standings.get(athlete.id);
+        if (!standing) return [];
+        const { rung, decision } = standing;
+        return [{ athlete: athleteReply(athlete), rung, decision: { ...decision } }];
+      }),
+    };
+  }
+
+  /** Who works on the pattern, by name. */
+  private async workingOn(clubId: string, patternId: string): Promise<Athlete[]> {
+    const athletes = await this.athletes.all(clubId);
+    const newest = await this.newest.of(
+      clubId,
+      athletes.map(({ id }) => id),
+    );
+    return athletes.filter((athlete) => workingOn(athlete, newest.get(athlete.id)) === patternId);
+  }
+}

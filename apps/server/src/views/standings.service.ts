@@ -1,0 +1,56 @@
+import { Injectable } from '@nestjs/common';
+import type { SquadLineReply, StandingReply } from '@orthokin/contract';
+import { claimsOf, type SquadMember } from '@orthokin/core/progress';
+import { AthleteStandingsService } from '../derived/athlete-standings.service.js';
+import { LadderStandingsService } from '../derived/ladder-standings.service.js';
+import { SquadLinesService } from '../derived/squad-lines.service.js';
+import { PatternsService } from '../domains/patterns/patterns.service.js';
+
+/** How everyone of a squad stands, and what of it is worth saying unasked. */
+@Injectable()
+export class StandingsService {
+  constructor(
+    private readonly lines: SquadLinesService,
+    private readonly standings: AthleteStandingsService,
+    private readonly ladders: LadderStandingsService,
+    private readonly patterns: PatternsService,
+  ) {}
+
+  async of(clubId: string): Promise<StandingReply[]> {
+    const lines = await this.lines.of(clubId);
+    const [standings, newest] = await Promise.all([
+      this.standings.of(
+        clubId,
+        lines.map(({ athlete }) => athlete.id),
+      ),
+      this.patterns.all(clubId),
+    ]);
+    const ladders = await this.ladders.of(
+      clubId,
+      lines.flatMap(({ athlete, patternId }) => {
+        const pattern = newest.get(patternId);
+        return pattern ? [{ athleteId: athlete.id, newest: pattern }] : [];
+      }),
+    );
+    const members = lines.flatMap((line): (SquadMember & { line: SquadLineReply })[] => {
+      const standing = standings.get(line.athlete.id);
+      if (!standing) return [];
+      const ladder = ladders.get(line.athlete.id);
+      return [
+        {
+          ...{ line, standing, athleteId: line.athlete.id, held: ladder?.held ?? null },
+          answer: ladder?.decision.answer ?? null,
+          hasRungAbove: line.rung < line.rungs,
+        },
+      ];
+    });
+    const claims = claimsOf(members);
+    return members.flatMap(({ line, standing, held }, i): StandingReply[] => {
+      const own = claims[i];
+      const ladder = ladders.get(line.athlete.id);
+      return own && ladder
+        ? [{ ...line, standing, held, claims: own, decision: { ...ladder.decision } }]
+        : [];
+    });
+  }
+}

@@ -1,0 +1,23 @@
+import { Module } from '@nestjs/common';
+import { AthletesModule } from '../domains/athletes/athletes.module.js';
+import { DrillsModule } from '../domains/drills/drills.module.js';
+import { NotesModule } from '../domains/notes/notes.module.js';
+import { PatternsModule } from '../domains/patterns/patterns.module.js';
+import { ProgressModule } from '../domains/progress/progress.module.js';
+import { CourseController } from './course.controller.js';
+import { CourseService } from './course.service.js';
+import { DrillSetupService } from './drill-setup.service.js';
+import { LadderController } from './ladder.controller.js';
+import { LadderViewService } from './ladder.service.js';
+import { ReviewController } from './review.controller.js';
+import { ReviewService } from './review.service.js';
+import { SquadController } from './squad.controller.js';
+import { StandingsService } from './standings.service.js';
+
+/** What a page asks for, put together out of domains and what follows from them. */
+@Module({
+  imports: [AthletesModule, DrillsModule, NotesModule, PatternsModule, ProgressModule],
+  controllers: [CourseController, LadderController, ReviewController, SquadController],
+  providers: [CourseService, DrillSetupService, LadderViewService, ReviewService, StandingsService],
+})
+export class ViewsModule {}
