@@ -4,7 +4,8 @@ import { SetClock } from '../src/drill/set-clock.js';
 import { actionsOf, openDrills, prune } from '../src/log/drill-log.js';
 import { Sender, type Delivery } from '../src/log/sender.js';
 import { store, type Outgoing } from '../src/log/store.js';
-import { lastRep, type Action } from '../src/drill/run.js';
+import { lastRep } from '@orthokin/core/run';
+import type { Action } from '../src/drill/plan.js';
 import { PLAN } from './plan.js';
 
 // Node has no Web Locks; with one page a lock is always free.

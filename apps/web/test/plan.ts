@@ -4,7 +4,7 @@ import { layoutTargets } from '@orthokin/core/pattern';
 import { USUAL_RUNG } from '@orthokin/core/pattern';
 import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
 import type { PatternReply } from '@orthokin/contract';
-import type { DrillPlan } from '../src/drill/run.js';
+import type { DrillPlan } from '../src/drill/plan.js';
 
 /** Two targets, with a limit on reaction and one on recovery. */
 export const RUNG = {

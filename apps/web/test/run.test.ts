@@ -1,21 +1,18 @@
 import fc from 'fast-check';
 import type { Cue } from '@orthokin/core/cue';
 import { eventOf, type EventName } from '@orthokin/core/timing';
-import { placeEvent } from '../src/drill/place-event.js';
+import { placeEvent } from '@orthokin/core/run';
 import {
   apply,
   cueDueMs,
   everyMsNow,
   finishedReps,
   lastRep,
-  outgoing,
   replay,
-  setBody,
   staircaseOf,
-  type Action,
-  type DrillPlan,
-  type Run,
-} from '../src/drill/run.js';
+} from '@orthokin/core/run';
+import type { Action, DrillPlan, Run } from '../src/drill/plan.js';
+import { outgoing, setBody } from '../src/drill/requests.js';
 import { PLAN } from './plan.js';
 
 const cued = (repId: string, atMs: number): Action => ({
@@ -251,17 +248,19 @@ describe('out of the ordinary', () => {
 });
 
 describe('where a device’s event belongs', () => {
+  let made = 0;
+  const newId = () => `new ${++made}`;
   const event = (name: EventName, atMs: number) =>
     ({ name, atMs, sdMs: 4, source: 'sensor' }) as const;
   const late = (run: Run, place: string, what: ReturnType<typeof event>) => {
-    const action = placeEvent(run, place, what);
+    const action = placeEvent(run, place, what, newId);
     return action && apply(run, action);
   };
 
   test('to the rep that is going on, if it is its target', () => {
     const run = runOf(cued('r1', 3000));
-    expect(placeEvent(run, 'A', event('arrival', 3900))).toMatchObject({ type: 'event' });
-    expect(placeEvent(run, 'B', event('arrival', 3900))).toBeNull();
+    expect(placeEvent(run, 'A', event('arrival', 3900), newId)).toMatchObject({ type: 'event' });
+    expect(placeEvent(run, 'B', event('arrival', 3900), newId)).toBeNull();
   });
 
   test('to a finished rep when it came late, as a correction that can be', () => {
@@ -271,14 +270,18 @@ describe('where a device’s event belongs', () => {
     expect(found && finishedReps(found)[0]?.events.map(({ name }) => name)).toContain('arrival');
     // One that is known already, or would come after home, changes nothing.
     expect(found && late(found, 'A', event('arrival', 3950))).toBe(found);
-    expect(placeEvent(run, 'A', event('arrival', 5100))).toBeNull();
+    expect(placeEvent(run, 'A', event('arrival', 5100), newId)).toBeNull();
   });
 
   test('between home and the next cue only a move, and it is early', () => {
     const run = runOf(...rep('r1', 3000));
-    expect(placeEvent(run, 'home', event('firstMove', 5500))).toMatchObject({ type: 'event' });
-    expect(placeEvent(run, 'A', event('arrival', 5500))).toBeNull();
-    expect(placeEvent(run, 'A', event('action', 3700))).toMatchObject({ type: 'event found' });
+    expect(placeEvent(run, 'home', event('firstMove', 5500), newId)).toMatchObject({
+      type: 'event',
+    });
+    expect(placeEvent(run, 'A', event('arrival', 5500), newId)).toBeNull();
+    expect(placeEvent(run, 'A', event('action', 3700), newId)).toMatchObject({
+      type: 'event found',
+    });
   });
 });
 

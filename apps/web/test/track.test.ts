@@ -1,6 +1,6 @@
 import type { Cue } from '@orthokin/core/cue';
-import { expectedMs, homeForSureMs } from '../src/drill/expected.js';
-import { trackOf } from '../src/drill/track.js';
+import { expectedMs, homeForSureMs } from '@orthokin/core/run';
+import { trackOf } from '@orthokin/core/run';
 import { PLAN } from './plan.js';
 
 test('a track opens with its start tone and a count-in, and leaves each rep its time', () => {

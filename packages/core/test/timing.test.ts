@@ -9,7 +9,7 @@ import {
   readRep,
   readReps,
   SEEN_FAULTS,
-  standing,
+  effectiveReps,
   toLocal,
   toRemote,
   verdictOf,
@@ -193,7 +193,7 @@ describe('validity and faults', () => {
 test('a row stands until another replaces it, through any chain of corrections', () => {
   const row = (id: string, replaces: string | null = null) => ({ id, replaces });
   const rows = [row('a'), row('b'), row('a2', 'a'), row('a3', 'a2')];
-  expect(standing(rows).map(({ id }) => id)).toEqual(['b', 'a3']);
+  expect(effectiveReps(rows).map(({ id }) => id)).toEqual(['b', 'a3']);
 });
 
 describe('the next cue', () => {

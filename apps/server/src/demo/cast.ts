@@ -24,17 +24,23 @@ interface Traits {
   readonly fade: number;
   readonly weak: readonly [Side, number] | null;
   readonly early: number;
+  /** Sd of the form of a day, as a share of the times. */
+  readonly form?: number;
 }
 
-const modelOf = ({ mu, tau, acceleration, topSpeed, gain, fade, weak, early }: Traits) => ({
-  ...TYPICAL_ATHLETE,
-  reaction: { muMs: mu, sigmaMs: 20, tauMs: tau },
-  travel: { acceleration, topSpeed },
-  learning: { gain, ratePerSession: 0.14 },
-  fadePerRep: fade,
-  weakSide: weak && { side: weak[0], factor: weak[1] },
-  falseStartShare: early,
-});
+const modelOf = (traits: Traits) => {
+  const { mu, tau, acceleration, topSpeed, gain, fade, weak, early, form = 0.02 } = traits;
+  return {
+    ...TYPICAL_ATHLETE,
+    reaction: { muMs: mu, sigmaMs: 20, tauMs: tau },
+    travel: { acceleration, topSpeed },
+    learning: { gain, ratePerSession: 0.14 },
+    fadePerRep: fade,
+    weakSide: weak && { side: weak[0], factor: weak[1] },
+    falseStartShare: early,
+    dayFormSd: form,
+  };
+};
 
 const LOTTE = {
   ...{ mu: 224, tau: 34, acceleration: 9.5, topSpeed: 3.8 },
@@ -75,7 +81,9 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
       tau: 38,
       acceleration: 14,
       topSpeed: 4.5,
+      // Nothing changes in eight weeks but the days: whatever a screen says of it is a false alarm.
       gain: 0,
+      form: 0.025,
       fade: 0.005,
       weak: ['right', 1.07],
       early: 0.03,

@@ -11,7 +11,7 @@ import {
   type Evidence,
   type JudgedSet,
 } from '@orthokin/core/progress';
-import { simulateRep, type SimulatedAthlete } from '@orthokin/core/simulation';
+import { formOn, simulateRep, type SimulatedAthlete } from '@orthokin/core/simulation';
 import {
   DEFAULT_FALSE_START_MS,
   DEFAULT_RESPONSE_LIMIT_MS,
@@ -60,6 +60,8 @@ interface SetPlan {
   readonly playedBy?: number;
 }
 
+const dayOf = (at: Date): string => at.toISOString().slice(0, 10);
+
 /** One set of the simulated athlete, cue by cue on the set's own clock. */
 function runSet(model: SimulatedAthlete, pattern: Pattern, plan: SetPlan) {
   const random = seededRandom(plan.seed);
@@ -76,6 +78,8 @@ function runSet(model: SimulatedAthlete, pattern: Pattern, plan: SetPlan) {
       target: targetOf(pattern, target)?.at ?? HOME,
       repsBefore: ordinal - 1,
       sessionsBefore: plan.sessionsBefore,
+      // By session, not by date: the demo tells the same story whenever it is loaded.
+      form: formOn(model, plan.sessionsBefore),
     };
     const rep = simulateRep(model, cue, play);
     clock = eventOf(rep.events, 'home')?.atMs ?? cue.atMs;
@@ -112,7 +116,7 @@ export function pastSets(
     later && session >= later.fromSession ? later.model : model;
   const run = (plan: SetPlan): PastSet => {
     const { cues, reps, lengthMs } = runSet(modelAt(plan.sessionsBefore), pattern, plan);
-    const day = plan.startedAt.toISOString().slice(0, 10);
+    const day = dayOf(plan.startedAt);
     const set = {
       id: newId(plan.startedAt),
       ...{ startedAt: plan.startedAt, day, endedAt: new Date(plan.startedAt.getTime() + lengthMs) },

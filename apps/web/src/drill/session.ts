@@ -1,6 +1,9 @@
 import { actionsOf, append } from '../log/drill-log.js';
 import type { Outgoing } from '../log/store.js';
-import { apply, outgoing, replay, type Action, type DrillPlan, type Run } from './run.js';
+import { apply } from '@orthokin/core/run';
+import { replayLog } from './replay-log.js';
+import type { Action, DrillPlan, Run } from './plan.js';
+import { outgoing } from './requests.js';
 
 export interface SessionState {
   readonly run: Run;
@@ -32,7 +35,7 @@ export class Session {
 
   static async start(plan: DrillPlan, outlet: Outlet): Promise<Session> {
     const action: Action = { type: 'started', plan };
-    const run = replay([action]);
+    const run = apply(null, action);
     if (!run) throw new Error('A started drill has a run.');
     const session = new Session({ run, storageFailed: false }, 0, outlet);
     await session.write(action, null, run);
@@ -42,7 +45,7 @@ export class Session {
   /** A drill of this device taken up again; `null` when the device knows nothing of it. */
   static async restore(drillId: string, outlet: Outlet): Promise<Session | null> {
     const actions = await actionsOf(drillId);
-    const run = replay(actions);
+    const run = replayLog(actions);
     return run && new Session({ run, storageFailed: false }, actions.length, outlet);
   }
 

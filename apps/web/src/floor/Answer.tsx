@@ -3,7 +3,7 @@ import { ArrowDown, ArrowUp, Play } from 'lucide-react';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { useMove, useSetReview } from '../club/queries.js';
-import type { Run } from '../drill/run.js';
+import type { Run } from '../drill/plan.js';
 import { useSending } from '../log/sender-context.js';
 import { Button } from '../parts/Button.js';
 import { headline } from '../parts/decision-words.js';

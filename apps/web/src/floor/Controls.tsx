@@ -1,7 +1,8 @@
 import { Pause, RotateCcw, Square, Strikethrough } from 'lucide-react';
 import type { ReactElement, ReactNode } from 'react';
 import { Button } from '../parts/Button.js';
-import { lastRep, type Run } from '../drill/run.js';
+import { lastRep } from '@orthokin/core/run';
+import type { Run } from '../drill/plan.js';
 import type { DrillActs } from './useDrillActs.js';
 
 const Control = ({

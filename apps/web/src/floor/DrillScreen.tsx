@@ -2,7 +2,8 @@ import { useEffect, useMemo, useSyncExternalStore, type ReactElement } from 'rea
 import { rungOf } from '@orthokin/core/pattern';
 import { Alone } from '../parts/Alone.js';
 import { Notice } from '../parts/Notice.js';
-import { currentCue, finishedReps, isEventOpen, type Run } from '../drill/run.js';
+import { currentCue, finishedReps, isEventOpen } from '@orthokin/core/run';
+import type { Run } from '../drill/plan.js';
 import type { Session } from '../drill/session.js';
 import { SetClock } from '../drill/set-clock.js';
 import { BeaconHealth } from './beacons/BeaconsPart.js';

@@ -1,7 +1,8 @@
 import { FAULT_HELP, type Fault } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
-import { lastRep, type Run } from '../drill/run.js';
+import { lastRep } from '@orthokin/core/run';
+import type { Run } from '../drill/plan.js';
 import { colour } from '../parts/tokens.js';
 import { KeyRow } from './KeyRow.js';
 

@@ -5,10 +5,11 @@ import { useNavigate, useParams } from 'react-router';
 import { allowSound } from '../sound/audio.js';
 import { useSender } from '../log/sender-context.js';
 import { holdDrill } from '../log/drill-lock.js';
-import { workMsOf, type Run } from '../drill/run.js';
+import { workMsOf } from '@orthokin/core/run';
+import type { Run } from '../drill/plan.js';
 import { Session } from '../drill/session.js';
 import { epochNow, SetClock } from '../drill/set-clock.js';
-import { turnOf } from '../drill/course.js';
+import { turnOf } from '@orthokin/core/run';
 import { leaveFullScreen } from '../screens/FullScreen.js';
 import { ChooseAthlete } from './ChooseAthlete.js';
 import { DrillScreen } from './DrillScreen.js';
@@ -17,8 +18,8 @@ import { SetUp } from './set-up/SetUp.js';
 import { Unfinished } from './Unfinished.js';
 import { useBeacons } from './beacons/useBeacons.js';
 import { useRoom } from './second-screen/useRoom.js';
-import type { KeptCourse } from './kept-course.js';
-import { useCourse } from './useCourse.js';
+import type { KeptRota } from './kept-rota.js';
+import { useRunningRota } from './useRunningRota.js';
 
 /** The floor: choose who, settle what, run the sets. */
 export function FloorPage(): ReactElement {
@@ -28,20 +29,20 @@ export function FloorPage(): ReactElement {
   const navigate = useNavigate();
   const [session, setSession] = useState<Session | null>(null);
   const [rested, setRested] = useState<Run | null>(null);
-  const courses = useCourse();
+  const running = useRunningRota();
   const room = useRoom();
   const [source, setSource] = useState<SetSource | null>(null);
   const beacons = useBeacons(source === 'sensor');
 
   const startTurn = async () => {
     await allowSound();
-    setSession(await Session.start(await courses.plan(), sender));
+    setSession(await Session.start(await running.plan(), sender));
     setRested(null);
   };
 
-  const goOn = async (drillId: string, course: KeptCourse | null) => {
+  const goOn = async (drillId: string, rota: KeptRota | null) => {
     await allowSound();
-    if (course) courses.takeUp(course);
+    if (rota) running.takeUp(rota);
     const restored = await Session.restore(drillId, sender);
     if (!restored) return;
     const clock = new SetClock(Date.parse(restored.snapshot().run.plan.startedAt));
@@ -49,16 +50,16 @@ export function FloorPage(): ReactElement {
     setSession(restored);
   };
 
-  const goOnResting = async (course: KeptCourse) => {
+  const goOnResting = async (rota: KeptRota) => {
     await allowSound();
-    const last = course.done && (await Session.restore(course.done, sender));
+    const last = rota.done && (await Session.restore(rota.done, sender));
     if (!last) return;
-    courses.takeUp(course);
+    running.takeUp(rota);
     setRested(last.snapshot().run);
   };
 
   const endThere = async (drillId: string | null) => {
-    courses.drop();
+    running.drop();
     if (drillId === null) return;
     const restored = await Session.restore(drillId, sender);
     await restored?.commit({ type: 'ended', at: new Date(epochNow()).toISOString() });
@@ -75,8 +76,8 @@ export function FloorPage(): ReactElement {
     };
   }, [session]);
 
-  const leaveCourse = (run: Run | null) => {
-    courses.drop();
+  const leaveRota = (run: Run | null) => {
+    running.drop();
     setRested(null);
     void leaveFullScreen();
     void client.invalidateQueries();
@@ -87,8 +88,8 @@ export function FloorPage(): ReactElement {
     const { run } = ended.snapshot();
     setSession(null);
     const stopped = run.endReason === 'stopped early';
-    if (courses.course && !stopped && courses.passOn(workMsOf(run))) setRested(run);
-    else leaveCourse(run);
+    if (running.rota && !stopped && running.passOn(workMsOf(run))) setRested(run);
+    else leaveRota(run);
   };
 
   if (session)
@@ -97,30 +98,30 @@ export function FloorPage(): ReactElement {
         session={session}
         room={room}
         beacons={beacons}
-        goingOn={courses.isLast ? null : 'On to the rest'}
+        goingOn={running.isLast ? null : 'On to the rest'}
         onLeave={() => leaveSet(session)}
         onNext={() => {
           const { athlete } = session.snapshot().run.plan;
           setSession(null);
-          courses.drop();
+          running.drop();
           void client.invalidateQueries();
           void navigate(`/floor/${athlete.id}`, { replace: true });
         }}
       />
     );
-  const { course } = courses;
-  if (course && turnOf(course) && rested)
+  const { rota } = running;
+  if (rota && turnOf(rota) && rested)
     return (
       <RestScreen
-        key={course.place}
-        course={course}
+        key={rota.place}
+        rota={rota}
         last={rested}
-        nameOf={courses.nameOf}
+        nameOf={running.nameOf}
         onStart={startTurn}
         onSkip={() => {
-          if (!courses.passOn(null)) leaveCourse(rested);
+          if (!running.passOn(null)) leaveRota(rested);
         }}
-        onStop={() => leaveCourse(rested)}
+        onStop={() => leaveRota(rested)}
       />
     );
   return (
@@ -138,7 +139,7 @@ export function FloorPage(): ReactElement {
           beacons={beacons}
           onSource={setSource}
           onStart={async (settled, setup) => {
-            await courses.settle(settled, setup);
+            await running.settle(settled, setup);
             await startTurn();
           }}
         />

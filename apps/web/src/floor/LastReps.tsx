@@ -7,7 +7,8 @@ import { Marker } from '../parts/plan/Marker.js';
 import { seconds } from '../parts/format.js';
 import { Unseen } from '../parts/Text.js';
 import { colour, MONO } from '../parts/tokens.js';
-import { finishedReps, lastRep, settingsOf, type Run } from '../drill/run.js';
+import { finishedReps, lastRep, settingsOf } from '@orthokin/core/run';
+import type { Run } from '../drill/plan.js';
 
 const Table = styled.table`
   width: 100%;

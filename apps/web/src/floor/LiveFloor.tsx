@@ -4,7 +4,8 @@ import { positionAt } from '@orthokin/core/simulation';
 import { eventOf, type TimedEvent } from '@orthokin/core/timing';
 import { useEffect, useRef, type ReactElement } from 'react';
 import { AthleteFeet, athleteTransform, FloorPlan } from '../parts/plan/FloorPlan.js';
-import { currentCue, type Run } from '../drill/run.js';
+import { currentCue } from '@orthokin/core/run';
+import type { Run } from '../drill/plan.js';
 import type { SetClock } from '../drill/set-clock.js';
 
 const AT_HOME = { at: HOME, headingDeg: 0 };

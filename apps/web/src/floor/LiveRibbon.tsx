@@ -6,7 +6,7 @@ import { segmentsOf } from '../parts/ribbon/segments.js';
 import { colour, MONO } from '../parts/tokens.js';
 import { seconds } from '../parts/format.js';
 import { useWidth } from '../parts/useWidth.js';
-import type { Run } from '../drill/run.js';
+import type { Run } from '../drill/plan.js';
 import type { SetClock } from '../drill/set-clock.js';
 
 const HEIGHT = 72;

@@ -1,6 +1,7 @@
 import type { ReactElement } from 'react';
 import { count, secondsWithUnit } from '../parts/format.js';
-import { staircaseOf, type Run } from '../drill/run.js';
+import { staircaseOf } from '@orthokin/core/run';
+import type { Run } from '../drill/plan.js';
 
 /** The pace of a set that moves by itself: what it is now, and what moves it next. */
 export function PaceNow({ run }: { run: Run }): ReactElement | null {

@@ -4,8 +4,9 @@ import { summariseSet } from '@orthokin/core/stats';
 import { readReps } from '@orthokin/core/timing';
 import { useEffect, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
-import { restEndsAt, turnOf, type Course } from '../drill/course.js';
-import { settingsOf, type Run } from '../drill/run.js';
+import { restEndsAt, turnOf, type Rota } from '@orthokin/core/run';
+import { settingsOf } from '@orthokin/core/run';
+import type { Run } from '../drill/plan.js';
 import { epochNow } from '../drill/set-clock.js';
 import { planBeep } from '../sound/audio.js';
 import { planWords } from '../sound/spoken.js';
@@ -66,14 +67,14 @@ function lastWords(run: Run): string {
 
 /** Rest between two sets: how long still, who is next; the next set begins by itself. */
 export function RestScreen({
-  course,
+  rota,
   last,
   nameOf,
   onStart,
   onSkip,
   onStop,
 }: {
-  course: Course;
+  rota: Rota;
   last: Run;
   nameOf: (athleteId: string) => string;
   onStart: () => Promise<void>;
@@ -81,7 +82,7 @@ export function RestScreen({
   onStop: () => void;
 }): ReactElement {
   useAwake();
-  const [endsAt] = useState(() => restEndsAt(course, epochNow()));
+  const [endsAt] = useState(() => restEndsAt(rota, epochNow()));
   const [leftMs, setLeftMs] = useState(endsAt - epochNow());
   const [problem, setProblem] = useState<string | null>(null);
   const start = () =>
@@ -105,7 +106,7 @@ export function RestScreen({
     if (isOver) void start();
     // eslint-disable-next-line react-hooks/exhaustive-deps -- begins once, when the rest is over
   }, [isOver]);
-  const turn = turnOf(course);
+  const turn = turnOf(rota);
   const next = turn ? nameOf(turn.athleteId) : '';
   const shown = Math.max(0, Math.ceil(leftMs / 1000));
   return (
@@ -118,7 +119,7 @@ export function RestScreen({
         </span>
         <Headline>Next: {next}</Headline>
         <Quiet>
-          Set {course.place + 1} of {course.turns.length}
+          Set {rota.place + 1} of {rota.turns.length}
         </Quiet>
         {problem && <p role="alert">{problem}</p>}
         <div className="ways">

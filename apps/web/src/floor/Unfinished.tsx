@@ -1,13 +1,14 @@
 import { useEffect, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
-import { isBeingRun } from '../log/drill-lock.js';
+import { isBeingRun, onDrillsLetGo } from '../log/drill-lock.js';
 import { actionsOf, openDrills } from '../log/drill-log.js';
 import { Button } from '../parts/Button.js';
 import { timeWords } from '../parts/format.js';
 import { Notice } from '../parts/Notice.js';
-import { turnOf } from '../drill/course.js';
-import { finishedReps, replay, type Run } from '../drill/run.js';
-import { brokenOffCourse, setupOf, type KeptCourse } from './kept-course.js';
+import { finishedReps, turnOf } from '@orthokin/core/run';
+import { replayLog } from '../drill/replay-log.js';
+import type { Run } from '../drill/plan.js';
+import { brokenOffRota, setupOf, type KeptRota } from './kept-rota.js';
 
 const Band = styled.div`
   padding: 16px 28px 0;
@@ -18,32 +19,32 @@ const Band = styled.div`
 async function newestUnfinished(): Promise<Run | null> {
   for (const { id } of await openDrills())
     // One that another tab is running is not broken off.
-    if (!(await isBeingRun(id))) return replay(await actionsOf(id));
+    if (!(await isBeingRun(id))) return replayLog(await actionsOf(id));
   return null;
 }
 
 /** What was left lying on this device. */
 interface Left {
   readonly run: Run | null;
-  readonly course: KeptCourse | null;
+  readonly rota: KeptRota | null;
 }
 
-const NOTHING: Left = { run: null, course: null };
+const NOTHING: Left = { run: null, rota: null };
 
 const whatIsLeft = async (): Promise<Left> => ({
   run: await newestUnfinished(),
-  course: await brokenOffCourse(),
+  rota: await brokenOffRota(),
 });
 
-/** The sets still to come of a course, in words. */
-function courseWords({ course, ...kept }: KeptCourse): string {
-  const turn = turnOf(course);
+/** The sets still to come of a rota, in words. */
+function rotaWords({ rota, ...kept }: KeptRota): string {
+  const turn = turnOf(rota);
   const next = (turn && setupOf(kept, turn.athleteId)?.athlete.name) ?? '';
-  return `set ${course.place + 1} of ${course.turns.length}, ${next}`;
+  return `set ${rota.place + 1} of ${rota.turns.length}, ${next}`;
 }
 
 /**
- * A set, or a course of sets, that was broken off by a closed tab or a dead battery: go on with
+ * A set, or a rota of sets, that was broken off by a closed tab or a dead battery: go on with
  * it, or end it there.
  */
 export function Unfinished({
@@ -51,37 +52,48 @@ export function Unfinished({
   onRest,
   onEnd,
 }: {
-  /** The course comes with it when the set is one of its. */
-  onGoOn: (drillId: string, course: KeptCourse | null) => void;
+  /** The rota comes with it when the set is one of its. */
+  onGoOn: (drillId: string, rota: KeptRota | null) => void;
   /** Broken off between two sets. */
-  onRest: (course: KeptCourse) => void;
+  onRest: (rota: KeptRota) => void;
   onEnd: (drillId: string | null) => Promise<void>;
 }): ReactElement | null {
-  const [{ run, course }, setLeft] = useState<Left>(NOTHING);
+  const [{ run, rota }, setLeft] = useState<Left>(NOTHING);
   useEffect(() => {
+    let isGone = false;
+    const look = async () => {
+      const left = await whatIsLeft();
+      if (!isGone) setLeft(left);
+    };
     // A browser without storage has nothing unfinished to offer.
-    whatIsLeft().then(setLeft, () => setLeft(NOTHING));
+    const nothing = () => setLeft(NOTHING);
+    look().catch(nothing);
+    // A tab that is dying holds its drill a moment longer: what it leaves is offered when it lets go.
+    const stop = onDrillsLetGo(() => void look().catch(nothing));
+    return () => {
+      isGone = true;
+      stop();
+    };
   }, []);
-  const isOfCourse = course !== null && course.on === (run?.plan.id ?? null);
+  const isOfRota = rota !== null && rota.on === (run?.plan.id ?? null);
   const end = async () => {
     await onEnd(run?.plan.id ?? null);
     setLeft(await whatIsLeft());
   };
   if (!run)
-    return !isOfCourse ? null : (
+    return !isOfRota ? null : (
       <Band>
         <Notice
           action={
             <>
-              <Button weight="main" onPress={() => onRest(course)}>
+              <Button weight="main" onPress={() => onRest(rota)}>
                 Go on with the sets
               </Button>
               <Button onPress={() => void end()}>End them there</Button>
             </>
           }
         >
-          Sets after one another were broken off before {courseWords(course)}. What was done is
-          kept.
+          Sets after one another were broken off before {rotaWords(rota)}. What was done is kept.
         </Notice>
       </Band>
     );
@@ -91,7 +103,7 @@ export function Unfinished({
       <Notice
         action={
           <>
-            <Button weight="main" onPress={() => onGoOn(id, isOfCourse ? course : null)}>
+            <Button weight="main" onPress={() => onGoOn(id, isOfRota ? rota : null)}>
               Go on with the set
             </Button>
             <Button onPress={() => void end()}>End it there</Button>
@@ -100,7 +112,7 @@ export function Unfinished({
       >
         A set with {athlete.name} at {timeWords(startedAt)} was broken off after{' '}
         {finishedReps(run).length} of {reps} reps. Nothing of those is lost.
-        {isOfCourse && course.course.turns.length > 1 && ` It is ${courseWords(course)}.`}
+        {isOfRota && rota.rota.turns.length > 1 && ` It is ${rotaWords(rota)}.`}
       </Notice>
     </Band>
   );

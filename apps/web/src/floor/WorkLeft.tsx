@@ -1,5 +1,6 @@
 import { useEffect, useState, type ReactElement } from 'react';
-import { LEAD_IN_MS, type Run } from '../drill/run.js';
+import { LEAD_IN_MS } from '@orthokin/core/run';
+import type { Run } from '../drill/plan.js';
 import type { SetClock } from '../drill/set-clock.js';
 import { planBeep } from '../sound/audio.js';
 

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Run } from '../drill/run.js';
+import type { Run } from '../drill/plan.js';
 import type { Session } from '../drill/session.js';
 import type { SetClock } from '../drill/set-clock.js';
 import { beginAttempt, NOTHING_DRAWN, type Calling, type Drawn } from './cueing/attempt.js';

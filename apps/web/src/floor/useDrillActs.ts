@@ -1,6 +1,7 @@
 import type { EventName, Fault, RepMarks } from '@orthokin/core/timing';
 import { v7 } from 'uuid';
-import { lastRep, type Run } from '../drill/run.js';
+import { lastRep } from '@orthokin/core/run';
+import type { Run } from '../drill/plan.js';
 import type { Session } from '../drill/session.js';
 import { epochNow, type SetClock } from '../drill/set-clock.js';
 

@@ -1,7 +1,7 @@
 import type { Target } from '@orthokin/core/floor';
 import type { CueKind } from '@orthokin/core/drill';
 import type { EventName, Fault } from '@orthokin/core/timing';
-import type { Run } from '../drill/run.js';
+import type { Run } from '../drill/plan.js';
 
 /** What a second screen must know of the set: told when it comes, and when a set begins. */
 export interface SetNews {

@@ -19,6 +19,8 @@ export interface SimulatedAthlete {
   readonly weakSide: { readonly side: Side; readonly factor: number } | null;
   /** Share of cues the athlete guesses instead of reading. */
   readonly falseStartShare: number;
+  /** Sd of a day's own form, as a share of the times; none where it is not said. */
+  readonly dayFormSd?: number;
 }
 
 /** A club player of no particular strength, for whom no model has been made. */
@@ -32,4 +34,5 @@ export const TYPICAL_ATHLETE: SimulatedAthlete = {
   fadePerRep: 0.004,
   weakSide: { side: 'left', factor: 1.06 },
   falseStartShare: 0.03,
+  dayFormSd: 0.02,
 };

@@ -12,6 +12,8 @@ export interface SimulatedCue {
   readonly repsBefore: number;
   /** Sessions of practice before this one: learning grows with them. */
   readonly sessionsBefore: number;
+  /** The day's form, as `formOn` gives it; 0 where it is not said. */
+  readonly form?: number;
 }
 
 export interface SimulatedRep {
@@ -30,10 +32,15 @@ const CUT_SHORT_SHARE = 0.03;
 /** How many times the fully practised, fresh times this rep takes. */
 export const effortFactor = (
   { learning, fadePerRep }: SimulatedAthlete,
-  { sessionsBefore, repsBefore }: Pick<SimulatedCue, 'sessionsBefore' | 'repsBefore'>,
+  {
+    sessionsBefore,
+    repsBefore,
+    form = 0,
+  }: Pick<SimulatedCue, 'sessionsBefore' | 'repsBefore' | 'form'>,
 ): number =>
   (1 + learning.gain * Math.exp(-learning.ratePerSession * sessionsBefore)) *
-  (1 + fadePerRep * repsBefore);
+  (1 + fadePerRep * repsBefore) *
+  (1 + form);
 
 /**
  * One repetition of a simulated athlete: the events of a whole rep, exact (sd 0) and in whole ms.

@@ -41,7 +41,8 @@ export const groupBy = <T>(items: readonly T[], keyOf: (item: T) => string): Map
 const DAY_MS = 86_400_000;
 
 /** The number of a calendar day `YYYY-MM-DD` among all days. */
-const dayNumber = (day: string): number => Math.round(Date.parse(`${day}T00:00:00Z`) / DAY_MS);
+export const dayNumber = (day: string): number =>
+  Math.round(Date.parse(`${day}T00:00:00Z`) / DAY_MS);
 
 const valueOf = ({ figures }: CourseSet, duration: CourseDuration): number =>
   figures.mediansMs[duration] ?? NaN;

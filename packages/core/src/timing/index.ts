@@ -34,7 +34,7 @@ export {
   hasNoneOf,
   readRep,
   readReps,
-  standing,
+  effectiveReps,
   withNextCues,
   type LeftOutReason,
   type RecordedRep,

@@ -142,7 +142,7 @@ export function readReps(
   settings: RepSettings,
 ): RepReading[] {
   const trials = new Map(cues.map((cue) => [cue.ordinal, trialOf(cue)]));
-  const reps = withNextCues(standing(recorded), recorded);
+  const reps = withNextCues(effectiveReps(recorded), recorded);
   const watchedTo = homeWatchedTo(reps);
   return reps.map((rep) => {
     const trial = trials.get(rep.ordinal);
@@ -165,9 +165,9 @@ const homeWatchedTo = (reps: readonly Rep[]): number =>
   );
 
 /** The rows that stand: those that no other row of the same set replaces. */
-export function standing<Row extends { readonly id: string; readonly replaces: string | null }>(
-  recorded: readonly Row[],
-): Row[] {
+export function effectiveReps<
+  Row extends { readonly id: string; readonly replaces: string | null },
+>(recorded: readonly Row[]): Row[] {
   const replaced = new Set(recorded.map(({ replaces }) => replaces));
   return recorded.filter(({ id }) => !replaced.has(id));
 }

@@ -1,7 +1,8 @@
+import { v7 } from 'uuid';
 import { useEffect } from 'react';
 import type { BeaconLink } from '../../beacons/link.js';
-import type { Action } from '../../drill/run.js';
-import { placeEvent } from '../../drill/place-event.js';
+import type { Action } from '../../drill/plan.js';
+import { placeEvent } from '@orthokin/core/run';
 import type { Session } from '../../drill/session.js';
 import type { SetClock } from '../../drill/set-clock.js';
 
@@ -22,7 +23,7 @@ export function useBeaconDrill(link: BeaconLink | null, session: Session, clock:
       const action: Action | null =
         event.name === 'cue'
           ? { type: 'lit', cue: timed }
-          : placeEvent(session.snapshot().run, place, timed);
+          : placeEvent(session.snapshot().run, place, timed, v7);
       if (action) void session.commit(action);
     });
   }, [link, session, clock]);

@@ -2,8 +2,8 @@ import type { Cue, FreezeAt } from '@orthokin/core/cue';
 import { eventOf, type EventName, type TimedEvent } from '@orthokin/core/timing';
 import { flushSync } from 'react-dom';
 import { v7 } from 'uuid';
-import { CATCH_HOLD_MS, homeForSureMs, positionMs } from '../../drill/expected.js';
-import { cueDueMs, currentCue, everyMsNow } from '../../drill/run.js';
+import { CATCH_HOLD_MS, homeForSureMs, positionMs } from '@orthokin/core/run';
+import { cueDueMs, currentCue, everyMsNow } from '@orthokin/core/run';
 import { Cancels } from '../../screens/cancels.js';
 import {
   NOTHING_SHOWN,

@@ -1,4 +1,4 @@
-import type { Run } from '../../drill/run.js';
+import type { Run } from '../../drill/plan.js';
 import type { Session } from '../../drill/session.js';
 import type { SetClock } from '../../drill/set-clock.js';
 import type { Presentation } from '../../screens/present.js';

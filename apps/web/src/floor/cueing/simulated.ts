@@ -1,9 +1,11 @@
 import { seededRandom, type Cue } from '@orthokin/core/cue';
 import { along, HOME, type Point } from '@orthokin/core/floor';
 import { targetOf } from '@orthokin/core/pattern';
-import { simulateTrial } from '@orthokin/core/simulation';
+import { formOn, simulateTrial } from '@orthokin/core/simulation';
+import { dayNumber } from '@orthokin/core/stats';
 import type { TimedEvent } from '@orthokin/core/timing';
-import { finishedReps, type DrillPlan } from '../../drill/run.js';
+import { finishedReps } from '@orthokin/core/run';
+import type { DrillPlan } from '../../drill/plan.js';
 import type { Attempt } from './given.js';
 import type { Cancels } from '../../screens/cancels.js';
 
@@ -30,6 +32,7 @@ export function playSimulated(
       target: placeOf(plan, cue.target, cue.movedM),
       repsBefore: finishedReps(run).length,
       sessionsBefore: plan.sessionsBefore,
+      form: formOn(plan.simulated, dayNumber(plan.day)),
     },
     {
       catch: cue.catch ?? false,

@@ -1,7 +1,8 @@
 import type { Fault } from '@orthokin/core/timing';
 import { rungOf } from '@orthokin/core/pattern';
 import { useEffect, useMemo, useRef } from 'react';
-import { finishedReps, lastRep, type DrillPlan, type Run } from '../../drill/run.js';
+import { finishedReps, lastRep } from '@orthokin/core/run';
+import type { DrillPlan, Run } from '../../drill/plan.js';
 import { matOf } from '../../beacons/fleet.js';
 import type { BeaconLink } from '../../beacons/link.js';
 import type { SetClock } from '../../drill/set-clock.js';

@@ -2,7 +2,7 @@ import { X } from 'lucide-react';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { useSquad } from '../../club/queries.js';
-import { MOST_IN_ROTA } from '../../drill/course.js';
+import { MOST_IN_ROTA } from '@orthokin/core/run';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { IconButton } from '../../parts/IconButton.js';
 import { colour } from '../../parts/tokens.js';

@@ -9,7 +9,7 @@ import type { Result } from '@orthokin/core/result';
 import { DEFAULT_FALSE_START_MS, DEFAULT_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
 import { v7 } from 'uuid';
 import { UNCALIBRATED } from '../../drill/hand.js';
-import type { DrillPlan } from '../../drill/run.js';
+import type { DrillPlan } from '../../drill/plan.js';
 
 /** What the coach settles before a set; kept for the next one. */
 export interface DrillChoices {

@@ -6,7 +6,7 @@ import { v7 } from 'uuid';
 import { useClub } from '../../club/queries.js';
 import { Session } from '../../drill/session.js';
 import { epochNow } from '../../drill/set-clock.js';
-import { trackOf } from '../../drill/track.js';
+import { trackOf } from '@orthokin/core/run';
 import { useSender } from '../../log/sender-context.js';
 import { Button } from '../../parts/Button.js';
 import { download, fileName } from '../../parts/download.js';

@@ -1,7 +1,7 @@
 import { encodeWav } from '@orthokin/core/formats';
-import type { DrillPlan } from '../../drill/run.js';
+import type { DrillPlan } from '../../drill/plan.js';
 import { cueWords, wordsOfSet } from '../../drill/cue-words.js';
-import { trackOf, type TrackSound } from '../../drill/track.js';
+import { trackOf, type TrackSound } from '@orthokin/core/run';
 import { beepOn } from '../../sound/audio.js';
 import { clipsOf, learnWords, WORD_GAP_S } from '../../sound/spoken.js';
 import { cueBeep } from '../../screens/sounds.js';

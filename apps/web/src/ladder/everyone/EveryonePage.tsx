@@ -4,7 +4,7 @@ import { useEffect, useState, type ReactElement } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useLadder, useLibrary } from '../../club/queries.js';
-import { MOST_IN_ROTA } from '../../drill/course.js';
+import { MOST_IN_ROTA } from '@orthokin/core/run';
 import { remember } from '../../log/remember.js';
 import { Button, ButtonLink } from '../../parts/Button.js';
 import { answerWords, ruleWords } from '../../parts/decision-words.js';

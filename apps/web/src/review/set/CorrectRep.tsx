@@ -11,7 +11,7 @@ import { TextField } from '../../parts/form/TextField.js';
 import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
-import { correctionOf, moved, standingRep } from './corrections.js';
+import { correctionOf, moved, effectiveRep } from './corrections.js';
 
 const Panel = styled.section`
   margin-top: 22px;
@@ -54,7 +54,7 @@ export function CorrectRep({
   const [by, setBy] = useRemembered('coach-name', '');
   const [ordinal, setOrdinal] = useState(ordinals[0] ?? 1);
   const [problem, setProblem] = useState<string | null>(null);
-  const rep = standingRep(reps, ordinal);
+  const rep = effectiveRep(reps, ordinal);
   if (!rep) return null;
   const cueMs = eventOf(rep.events, 'cue')?.atMs ?? 0;
   const author = by.trim();

@@ -3,7 +3,7 @@ import {
   checkEvents,
   eventOf,
   HAND_SD_MS,
-  standing,
+  effectiveReps,
   type EventName,
   type TimedEvent,
 } from '@orthokin/core/timing';
@@ -12,9 +12,9 @@ import { ok } from '@orthokin/core/result';
 import { ALIGN_WORDS } from '../../parts/ribbon/Axis.js';
 import { signed } from '../words/set-words.js';
 
-/** The rep of an ordinal that stands. */
-export const standingRep = (reps: readonly RepReply[], ordinal: number): RepReply | undefined =>
-  standing(reps.map((rep) => ({ ...rep, replaces: rep.replaces ?? null }))).find(
+/** The rep of an ordinal that stands after all corrections. */
+export const effectiveRep = (reps: readonly RepReply[], ordinal: number): RepReply | undefined =>
+  effectiveReps(reps.map((rep) => ({ ...rep, replaces: rep.replaces ?? null }))).find(
     (rep) => rep.ordinal === ordinal,
   );
 

@@ -8,7 +8,9 @@ import type {
 } from '@orthokin/contract';
 import type { Decision } from '@orthokin/core/progress';
 import { useQuery } from '@tanstack/react-query';
-import { replay, setBody, type Run } from '../../drill/run.js';
+import type { Run } from '../../drill/plan.js';
+import { replayLog } from '../../drill/replay-log.js';
+import { setBody } from '../../drill/requests.js';
 import { actionsOf } from '../../log/drill-log.js';
 import { useSending } from '../../log/sender-context.js';
 import { useSetReview } from '../../club/queries.js';
@@ -30,7 +32,11 @@ const fromRun = (run: Run): Review => ({
   set: { ...setBody(run), endReason: run.endReason },
   athlete: run.plan.athlete,
   pattern: run.plan.pattern,
-  reps: run.recorded,
+  reps: run.recorded.map((rep) => ({
+    ...rep,
+    events: [...rep.events],
+    seenFaults: [...rep.seenFaults],
+  })),
   decision: null,
   currentRung: null,
   moved: null,
@@ -53,7 +59,7 @@ export function useReview(setId: string): Reading {
   const askDevice = unsent || remote.isError;
   const local = useQuery({
     queryKey: ['device', setId, waiting],
-    queryFn: async () => replay(await actionsOf(setId)),
+    queryFn: async () => replayLog(await actionsOf(setId)),
     enabled: askDevice,
   });
   const kept = local.data;

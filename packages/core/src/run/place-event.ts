@@ -1,14 +1,14 @@
-import type { RepReply } from '@orthokin/contract';
-import { eventOf, standing, type TimedEvent } from '@orthokin/core/timing';
-import { v7 } from 'uuid';
-import { currentCue, type Action, type Run } from './run.js';
+import { effectiveReps, eventOf, type TimedEvent } from '../timing/index.js';
+import { currentCue, type Action, type RecordedRep, type Run } from './run.js';
 
-const timeOf = (rep: RepReply, name: 'cue' | 'home'): number | undefined =>
+const timeOf = (rep: RecordedRep, name: 'cue' | 'home'): number | undefined =>
   eventOf(rep.events, name)?.atMs;
 
 /** The finished rep that was going on at a time, or was the last before it. */
-function repBefore(run: Run, atMs: number): RepReply | undefined {
-  const begun = standing(run.recorded).filter((rep) => (timeOf(rep, 'cue') ?? Infinity) <= atMs);
+function repBefore(run: Run, atMs: number): RecordedRep | undefined {
+  const begun = effectiveReps(run.recorded).filter(
+    (rep) => (timeOf(rep, 'cue') ?? Infinity) <= atMs,
+  );
   return begun.sort((a, b) => (timeOf(a, 'cue') ?? 0) - (timeOf(b, 'cue') ?? 0)).at(-1);
 }
 
@@ -21,8 +21,14 @@ function goal(run: Run): string | null {
 /**
  * Which rep a device's event belongs to, by its time alone: events come late and out of order.
  * `null` when it belongs to none: somebody passed a light that was not called, or walked about.
+ * `newId` names the correction that an event found late makes.
  */
-export function placeEvent(run: Run, place: string, event: TimedEvent): Action | null {
+export function placeEvent(
+  run: Run,
+  place: string,
+  event: TimedEvent,
+  newId: () => string,
+): Exclude<Action, { type: 'started' }> | null {
   const cueMs = eventOf(run.open.events, 'cue')?.atMs;
   if (run.state === 'cued' && cueMs !== undefined && event.atMs >= cueMs)
     return place === 'home' || place === goal(run) ? { type: 'event', event } : null;
@@ -34,6 +40,6 @@ export function placeEvent(run: Run, place: string, event: TimedEvent): Action |
   const cue = run.plan.cues.find(({ ordinal }) => ordinal === rep.ordinal);
   const wanted = cue?.switchTo?.target ?? rep.target;
   return place === 'home' || place === wanted
-    ? { type: 'event found', repId: rep.id, newId: v7(), event }
+    ? { type: 'event found', repId: rep.id, newId: newId(), event }
     : null;
 }

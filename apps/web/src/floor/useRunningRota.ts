@@ -3,13 +3,13 @@ import { problemSentence } from '@orthokin/core/result';
 import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { useClub, useFetchSetup } from '../club/queries.js';
-import { beginCourse, turnOf, type Course } from '../drill/course.js';
-import type { DrillPlan } from '../drill/run.js';
+import { beginRota, turnOf, type Rota } from '@orthokin/core/run';
+import type { DrillPlan } from '../drill/plan.js';
 import { epochNow } from '../drill/set-clock.js';
 import { holdDrill } from '../log/drill-lock.js';
 import { learnWords } from '../sound/spoken.js';
 import { wordsOfSet } from '../drill/cue-words.js';
-import { keepCourse, passedOn, setupOf, type KeptCourse } from './kept-course.js';
+import { keepRota, passedOn, setupOf, type KeptRota } from './kept-rota.js';
 import {
   conditionsFor,
   onRungsFloor,
@@ -18,15 +18,15 @@ import {
   type Settled,
 } from './set-up/plan-drill.js';
 
-export interface Courses {
-  readonly course: Course | null;
+export interface RunningRota {
+  readonly rota: Rota | null;
   /** Nothing comes after the turn that is on. */
   readonly isLast: boolean;
   readonly nameOf: (athleteId: string) => string;
-  /** Fetches all that the course needs, so that it runs on when the network goes. */
+  /** Fetches all that the rota needs, so that it runs on when the network goes. */
   readonly settle: (settled: Settled, own: DrillSetupReply) => Promise<void>;
-  /** Takes up a course that was broken off. */
-  readonly takeUp: (kept: KeptCourse) => void;
+  /** Takes up a rota that was broken off. */
+  readonly takeUp: (kept: KeptRota) => void;
   /** The set of the turn that is on, from now. */
   readonly plan: () => Promise<DrillPlan>;
   /** The turn is over; false when it was the last. */
@@ -35,22 +35,22 @@ export interface Courses {
 }
 
 /** The sets settled together: whose turn it is, and what each of them needs. */
-export function useCourse(): Courses {
+export function useRunningRota(): RunningRota {
   const club = useClub();
   const fetchSetup = useFetchSetup();
-  const [shown, setShown] = useState<KeptCourse | null>(null);
+  const [shown, setShown] = useState<KeptRota | null>(null);
   // Where a set starts from within the same press, state would still be the old one.
-  const now = useRef<KeptCourse | null>(null);
-  const be = (kept: KeptCourse | null) => {
+  const now = useRef<KeptRota | null>(null);
+  const be = (kept: KeptRota | null) => {
     now.current = kept;
     setShown(kept);
-    keepCourse(kept);
+    keepRota(kept);
   };
   const id = shown?.id;
   useEffect(() => (id === undefined ? undefined : holdDrill(id)), [id]);
   return {
-    course: shown?.course ?? null,
-    isLast: shown === null || shown.course.place >= shown.course.turns.length - 1,
+    rota: shown?.rota ?? null,
+    isLast: shown === null || shown.rota.place >= shown.rota.turns.length - 1,
     nameOf: (athleteId) => (shown && setupOf(shown, athleteId)?.athlete.name) ?? '',
     settle: async (settled, own) => {
       const others = settled.athleteIds.filter((other) => other !== own.athlete.id);
@@ -59,10 +59,10 @@ export function useCourse(): Courses {
       );
       const { sets } = settled.choices;
       const rest = restRatioOf(settled.choices, own.ladder);
-      const course = beginCourse(settled.athleteIds, sets, rest);
+      const rota = beginRota(settled.athleteIds, sets, rest);
       be({
         id: v7(),
-        course,
+        rota,
         settled,
         setups: [own, ...fetched.map(onRungsFloor)],
         on: null,
@@ -72,14 +72,14 @@ export function useCourse(): Courses {
     takeUp: be,
     plan: async () => {
       const current = now.current;
-      const turn = current && turnOf(current.course);
+      const turn = current && turnOf(current.rota);
       const setup = turn && setupOf(current, turn.athleteId);
       if (!setup) throw new Error('Nobody is next.');
       const { choices, seed, hand } = current.settled;
       await learnWords(
         wordsOfSet({ pattern: setup.pattern, conditions: conditionsFor(setup, choices) }),
       );
-      const own = (seed + current.course.place) >>> 0;
+      const own = (seed + current.rota.place) >>> 0;
       const plan = planDrill(club, setup, choices, own, epochNow(), hand);
       if (!plan.ok) throw new Error(problemSentence(plan.problem));
       be({ ...current, on: plan.value.id });
@@ -89,7 +89,7 @@ export function useCourse(): Courses {
       if (!now.current) return false;
       const next = passedOn(now.current, workMs);
       be(next);
-      return turnOf(next.course) !== undefined;
+      return turnOf(next.rota) !== undefined;
     },
     drop: () => be(null),
   };

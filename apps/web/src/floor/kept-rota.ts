@@ -1,16 +1,16 @@
 import type { DrillSetupReply } from '@orthokin/contract';
-import { nextTurn, turnOf, type Course } from '../drill/course.js';
-import { replay, workMsOf } from '../drill/run.js';
+import { nextTurn, turnOf, workMsOf, type Rota } from '@orthokin/core/run';
+import { replayLog } from '../drill/replay-log.js';
 import { epochNow } from '../drill/set-clock.js';
 import { isBeingRun } from '../log/drill-lock.js';
 import { actionsOf } from '../log/drill-log.js';
 import { remember, remembered } from '../log/remember.js';
 import type { Settled } from './set-up/plan-drill.js';
 
-/** All that goes on with a course of sets, on this device, should the page die between two of them. */
-export interface KeptCourse {
+/** All that goes on with a rota of sets, on this device, should the page die between two of them. */
+export interface KeptRota {
   readonly id: string;
-  readonly course: Course;
+  readonly rota: Rota;
   readonly settled: Settled;
   /** By athlete; fetched before the first set, so that no network is needed after. */
   readonly setups: readonly DrillSetupReply[];
@@ -20,31 +20,31 @@ export interface KeptCourse {
   readonly done: string | null;
 }
 
-const NAME = 'course';
+const NAME = 'rota';
 
-/** Keeps the course as it stands; `null` when it is over. */
-export const keepCourse = (kept: KeptCourse | null): void => void remember(NAME, kept);
+/** Keeps the rota as it stands; `null` when it is over. */
+export const keepRota = (kept: KeptRota | null): void => void remember(NAME, kept);
 
 /** The turn that is on has been worked, or is passed over when no work is given. */
-export const passedOn = (kept: KeptCourse, workMs: number | null): KeptCourse => ({
+export const passedOn = (kept: KeptRota, workMs: number | null): KeptRota => ({
   ...kept,
-  course: nextTurn(kept.course, workMs, epochNow()),
+  rota: nextTurn(kept.rota, workMs, epochNow()),
   on: null,
   done: kept.on ?? kept.done,
 });
 
-/** A course that was broken off, and that no other tab is running. */
-export async function brokenOffCourse(): Promise<KeptCourse | null> {
-  const kept = remembered<KeptCourse | null>(NAME, null);
+/** A rota that was broken off, and that no other tab is running. */
+export async function brokenOffRota(): Promise<KeptRota | null> {
+  const kept = remembered<KeptRota | null>(NAME, null);
   if (!kept || (await isBeingRun(kept.id))) return null;
-  const run = kept.on === null ? null : replay(await actionsOf(kept.on));
+  const run = kept.on === null ? null : replayLog(await actionsOf(kept.on));
   // The page may have died after a set's end and before what follows from it.
   if (run?.endReason === 'stopped early') return null;
   const now = run?.state === 'ended' ? passedOn(kept, workMsOf(run)) : kept;
-  return turnOf(now.course) && (now.on ?? now.done) !== null ? now : null;
+  return turnOf(now.rota) && (now.on ?? now.done) !== null ? now : null;
 }
 
 export const setupOf = (
-  { setups }: Pick<KeptCourse, 'setups'>,
+  { setups }: Pick<KeptRota, 'setups'>,
   athleteId: string,
 ): DrillSetupReply | undefined => setups.find(({ athlete }) => athlete.id === athleteId);

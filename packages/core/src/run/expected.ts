@@ -1,8 +1,8 @@
-import type { FreezeAt } from '@orthokin/core/cue';
-import { travelTime } from '@orthokin/core/budget';
-import { HOME } from '@orthokin/core/floor';
-import { arrivalMs, legOf, targetOf } from '@orthokin/core/pattern';
-import type { DrillPlan } from './run.js';
+import type { FreezeAt } from '../cue/index.js';
+import { travelTime } from '../budget/index.js';
+import { HOME } from '../floor/index.js';
+import { arrivalMs, legOf, targetOf } from '../pattern/index.js';
+import type { RunPlan } from './plan.js';
 
 /** From reading a cue to the first move, where nothing better is known. */
 const USUAL_REACTION_MS = 250;
@@ -19,7 +19,7 @@ export interface Expected {
 
 /** When the athlete can be expected at each position, after the cue: as the pattern was laid. */
 export function expectedMs(
-  { pattern, simulated }: Pick<DrillPlan, 'pattern' | 'simulated'>,
+  { pattern, simulated }: Pick<RunPlan, 'pattern' | 'simulated'>,
   letter: string,
 ): Expected {
   const leg = legOf(pattern, letter);
@@ -31,13 +31,13 @@ export function expectedMs(
 
 /** From a cue to a position in which the athlete may be called to a stop, ms. */
 export const positionMs = (
-  plan: Pick<DrillPlan, 'pattern' | 'simulated'>,
+  plan: Pick<RunPlan, 'pattern' | 'simulated'>,
   letter: string,
   at: FreezeAt,
 ): number => (at === 'split' ? 0 : expectedMs(plan, letter)[at]);
 
 /** From a cue until the athlete is home for sure, where nobody will see it, ms. */
 export const homeForSureMs = (
-  plan: Pick<DrillPlan, 'pattern' | 'simulated'>,
+  plan: Pick<RunPlan, 'pattern' | 'simulated'>,
   letter: string,
 ): number => SLOW_DAY * expectedMs(plan, letter).recovery;

@@ -1,61 +1,33 @@
-import type {
-  AthleteReply,
-  ConditionsBody,
-  DrillSetBody,
-  EndReason,
-  PatternReply,
-  RepReply,
-  SetEndBody,
-  SetSource,
-} from '@orthokin/contract';
-import type { Cue } from '@orthokin/core/cue';
-import { dueMs, type Conditions } from '@orthokin/core/drill';
-import type { LimitsMs } from '@orthokin/core/pattern';
-import { readStaircase, type StaircaseReading } from '@orthokin/core/progress';
-import type { SimulatedAthlete } from '@orthokin/core/simulation';
+import type { Cue } from '../cue/index.js';
+import { dueMs } from '../drill/index.js';
+import { readStaircase, type StaircaseReading } from '../progress/index.js';
 import {
   checkEvents,
+  effectiveReps,
   eventOf,
   readReps,
-  standing,
   type EventName,
   type Fault,
+  type Rep,
   type RepMarks,
   type RepSettings,
   type TimedEvent,
-} from '@orthokin/core/timing';
-import type { Outgoing } from '../log/store.js';
+} from '../timing/index.js';
+import type { RunPlan } from './plan.js';
 
-/** Everything that is settled when a set starts; enough to run it with no network at all. */
-export interface DrillPlan {
+/** A finished rep under its own id, and the one it replaces. */
+export interface RecordedRep extends Rep {
   readonly id: string;
-  readonly clubId: string;
-  readonly athlete: AthleteReply;
-  readonly pattern: PatternReply;
-  readonly rung: number;
-  /** Limits of the athlete's own on this rung; `null` for the rung's. */
-  readonly limitsMs: LimitsMs | null;
-  readonly source: SetSource;
-  readonly seed: number;
-  readonly conditions: Conditions;
-  /** How many reps; of a set that lasts a time, the most there can be. */
-  readonly reps: number;
-  /** Empty when they are called live. */
-  readonly cues: readonly Cue[];
-  readonly falseStartMs: number;
-  readonly responseLimitMs: number;
-  /** ISO 8601; the zero of the set's clock. */
-  readonly startedAt: string;
-  readonly day: string;
-  readonly sessionsBefore: number;
-  readonly simulated: SimulatedAthlete;
-  /** How whoever presses does: the bias is taken off, the sd kept with each press. */
-  readonly hand: { readonly biasMs: number; readonly sdMs: number };
+  readonly marks: RepMarks | null;
+  readonly replaces: string | null;
 }
 
+export const END_REASONS = ['completed', 'stopped early'] as const;
+export type EndReason = (typeof END_REASONS)[number];
+
 /** What can happen in a drill. The log of these is the drill: replayed, it gives the same run. */
-export type Action =
-  | { readonly type: 'started'; readonly plan: DrillPlan }
+export type Action<Plan extends RunPlan = RunPlan> =
+  | { readonly type: 'started'; readonly plan: Plan }
   | {
       readonly type: 'cued';
       readonly repId: string;
@@ -103,8 +75,9 @@ export type Action =
     }
   | { readonly type: 'ended'; readonly at: string };
 
-export interface Run {
-  readonly plan: DrillPlan;
+/** A set as far as it has been run. */
+export interface Run<Plan extends RunPlan = RunPlan> {
+  readonly plan: Plan;
   /** `complete`: every cue has its rep, and the last can still be redone or struck out. */
   readonly state: 'waiting' | 'cued' | 'paused' | 'complete' | 'ended';
   /** The cue being waited for or answered. */
@@ -120,7 +93,7 @@ export interface Run {
   readonly pausedAtMs: number | null;
   readonly open: OpenRep;
   /** Every rep that was finished, and every correction, in the order they were made. */
-  readonly recorded: readonly RepReply[];
+  readonly recorded: readonly RecordedRep[];
   /** The rep that the open one will replace. */
   readonly redoOf: string | null;
   readonly endReason: EndReason | null;
@@ -151,7 +124,7 @@ const NOTHING_OPEN: OpenRep = {
   marks: null,
 };
 
-const begin = (plan: DrillPlan): Run => ({
+const begin = <Plan extends RunPlan>(plan: Plan): Run<Plan> => ({
   plan,
   state: 'waiting',
   ordinal: 1,
@@ -166,17 +139,21 @@ const begin = (plan: DrillPlan): Run => ({
   endReason: null,
 });
 
-export const finishedReps = (run: Run): RepReply[] =>
-  standing(run.recorded).sort((a, b) => a.ordinal - b.ordinal);
+export const finishedReps = (run: Run): RecordedRep[] =>
+  effectiveReps(run.recorded).sort((a, b) => a.ordinal - b.ordinal);
 
 /** The rep that was finished last and still stands. */
-export const lastRep = (run: Run): RepReply | undefined =>
-  standing(run.recorded).reduce<RepReply | undefined>((last, rep) => {
-    const cueAt = (of: RepReply) => eventOf(of.events, 'cue')?.atMs ?? 0;
+export const lastRep = (run: Run): RecordedRep | undefined =>
+  effectiveReps(run.recorded).reduce<RecordedRep | undefined>((last, rep) => {
+    const cueAt = (of: RecordedRep) => eventOf(of.events, 'cue')?.atMs ?? 0;
     return last && cueAt(last) > cueAt(rep) ? last : rep;
   }, undefined);
 
-const waitFor = (run: Run, ordinal: number, readyMs: number): Run => ({
+const waitFor = <Plan extends RunPlan>(
+  run: Run<Plan>,
+  ordinal: number,
+  readyMs: number,
+): Run<Plan> => ({
   ...run,
   state: 'waiting',
   ordinal,
@@ -221,7 +198,7 @@ function nextOrdinal({ plan, recorded }: Run): number | undefined {
 const earlier = (cue: TimedEvent, lit: TimedEvent | null): TimedEvent =>
   lit && lit.atMs < cue.atMs ? lit : cue;
 
-function light(run: Run, lit: TimedEvent): Run {
+function light<Plan extends RunPlan>(run: Run<Plan>, lit: TimedEvent): Run<Plan> {
   if (run.state === 'waiting') return { ...run, open: { ...run.open, lit } };
   if (run.state !== 'cued') return run;
   const events = run.open.events.map((event) =>
@@ -231,11 +208,15 @@ function light(run: Run, lit: TimedEvent): Run {
 }
 
 /** Closes the open rep and waits for the next cue that has none yet. */
-function close(run: Run, readyMs: number, repId = run.open.repId): Run {
+function close<Plan extends RunPlan>(
+  run: Run<Plan>,
+  readyMs: number,
+  repId = run.open.repId,
+): Run<Plan> {
   const { called, events, faults, marks } = run.open;
   const target = called ?? currentCue(run)?.target;
   if (repId === null || target === undefined) return run;
-  const rep: RepReply = {
+  const rep: RecordedRep = {
     id: repId,
     ordinal: run.ordinal,
     target,
@@ -245,7 +226,7 @@ function close(run: Run, readyMs: number, repId = run.open.repId): Run {
     marks,
     replaces: run.redoOf,
   };
-  const after: Run = {
+  const after: Run<Plan> = {
     ...run,
     recorded: [...run.recorded, rep],
     redoOf: null,
@@ -258,7 +239,10 @@ function close(run: Run, readyMs: number, repId = run.open.repId): Run {
     : waitFor(after, next, readyMs);
 }
 
-function addEvent(run: Run, { event, seenFaults = [] }: Extract<Action, { type: 'event' }>): Run {
+function addEvent<Plan extends RunPlan>(
+  run: Run<Plan>,
+  { event, seenFaults = [] }: Extract<Action, { type: 'event' }>,
+): Run<Plan> {
   // Before its cue a rep can only begin wrongly: by a split-step, which may be early, or a move.
   const canComeEarly = ['splitTakeoff', 'splitLanding', 'firstMove'].includes(event.name);
   if (run.state !== 'cued' && !(run.state === 'waiting' && canComeEarly)) return run;
@@ -273,7 +257,7 @@ function addEvent(run: Run, { event, seenFaults = [] }: Extract<Action, { type: 
   return event.name === 'home' && !isFrozen ? close(open, event.atMs) : open;
 }
 
-function redo(run: Run, atMs: number): Run {
+function redo<Plan extends RunPlan>(run: Run<Plan>, atMs: number): Run<Plan> {
   if (run.state === 'ended') return run;
   if (run.state === 'cued') return waitFor(run, run.ordinal, atMs);
   const last = lastRep(run);
@@ -286,11 +270,11 @@ interface Amendment {
 }
 
 /** Changes the open rep, or puts a correction of a finished one beside it. */
-function amend(
-  run: Run,
+function amend<Plan extends RunPlan>(
+  run: Run<Plan>,
   { repId, newId }: Amendment,
-  change: (rep: Pick<RepReply, 'seenFaults' | 'marks'>) => Partial<RepReply>,
-): Run {
+  change: (rep: Pick<RecordedRep, 'seenFaults' | 'marks'>) => Partial<RecordedRep>,
+): Run<Plan> {
   if (run.state === 'ended') return run;
   if (run.open.repId === repId) {
     const { faults, marks } = run.open;
@@ -300,7 +284,7 @@ function amend(
       open: { ...run.open, faults: changed.seenFaults ?? faults, marks: changed.marks ?? marks },
     };
   }
-  const rep = standing(run.recorded).find(({ id }) => id === repId);
+  const rep = effectiveReps(run.recorded).find(({ id }) => id === repId);
   if (!rep) return run;
   return {
     ...run,
@@ -310,14 +294,17 @@ function amend(
 }
 
 /** Puts a late event into its rep, unless one of the name is there or it cannot be. */
-function addFound(run: Run, action: Extract<Action, { type: 'event found' }>): Run {
-  const rep = standing(run.recorded).find(({ id }) => id === action.repId);
+function addFound<Plan extends RunPlan>(
+  run: Run<Plan>,
+  action: Extract<Action, { type: 'event found' }>,
+): Run<Plan> {
+  const rep = effectiveReps(run.recorded).find(({ id }) => id === action.repId);
   if (!rep || eventOf(rep.events, action.event.name)) return run;
   const events = [...rep.events, action.event];
   return checkEvents(events, false).ok ? amend(run, action, () => ({ events })) : run;
 }
 
-const strike = (run: Run, action: Amendment): Run =>
+const strike = <Plan extends RunPlan>(run: Run<Plan>, action: Amendment): Run<Plan> =>
   run.open.repId === action.repId
     ? run
     : amend(run, action, () => {
@@ -328,7 +315,7 @@ const strike = (run: Run, action: Amendment): Run =>
 const toggled = <T>(items: readonly T[], item: T): T[] =>
   items.includes(item) ? items.filter((each) => each !== item) : [...items, item];
 
-function resume(run: Run, atMs: number): Run {
+function resume<Plan extends RunPlan>(run: Run<Plan>, atMs: number): Run<Plan> {
   const idleMs = run.pausedAtMs === null ? 0 : Math.max(0, atMs - run.pausedAtMs);
   return {
     ...waitFor(run, run.ordinal, atMs),
@@ -339,7 +326,10 @@ function resume(run: Run, atMs: number): Run {
 }
 
 /** What an action makes of a run. An action that has no place in it gives the same run back. */
-export function apply(run: Run | null, action: Action): Run | null {
+export function apply<Plan extends RunPlan>(
+  run: Run<Plan> | null,
+  action: Action<Plan>,
+): Run<Plan> | null {
   if (action.type === 'started') return run ?? begin(action.plan);
   if (!run) return null;
   switch (action.type) {
@@ -395,8 +385,9 @@ export function apply(run: Run | null, action: Action): Run | null {
   }
 }
 
-export const replay = (actions: readonly unknown[]): Run | null =>
-  (actions as readonly Action[]).reduce<Run | null>(apply, null);
+/** The run that a log of actions is; `null` of an empty one. */
+export const replay = <Plan extends RunPlan>(actions: readonly Action<Plan>[]): Run<Plan> | null =>
+  actions.reduce<Run<Plan> | null>(apply, null);
 
 /** What a rep of this set is read with. */
 export const settingsOf = ({
@@ -405,7 +396,7 @@ export const settingsOf = ({
   pattern,
   conditions,
   source,
-}: DrillPlan): RepSettings => ({
+}: RunPlan): RepSettings => ({
   falseStartMs,
   responseLimitMs,
   splitWindowMs: pattern.splitWindowMs,
@@ -419,39 +410,3 @@ export const workMsOf = (run: Run): number =>
     0,
     ...finishedReps(run).flatMap(({ events }) => events.map(({ atMs }) => atMs - LEAD_IN_MS)),
   );
-
-/** The set as the server is told of it. */
-export const setBody = ({ plan }: Run): DrillSetBody => ({
-  athleteId: plan.athlete.id,
-  patternId: plan.pattern.id,
-  patternVersion: plan.pattern.version,
-  rung: plan.rung,
-  source: plan.source,
-  startedAt: plan.startedAt,
-  day: plan.day,
-  seed: plan.seed,
-  falseStartMs: plan.falseStartMs,
-  responseLimitMs: plan.responseLimitMs,
-  conditions: plan.conditions as ConditionsBody,
-  limitsMs: plan.limitsMs,
-  cues: [...plan.cues],
-});
-
-/**
- * What the server must learn because a run went from `before` to `after`. A set without a single
- * finished rep is never sent: it would be an empty set in the athlete's history.
- */
-export function outgoing(before: Run | null, after: Run, action: Action): Outgoing[] {
-  const { id: drillId, clubId } = after.plan;
-  const path = `clubs/${clubId}/sets/${drillId}`;
-  const items: Outgoing[] = after.recorded
-    .slice(before?.recorded.length ?? 0)
-    .map(({ id, ...body }) => ({ drillId, path: `${path}/reps/${id}`, body }));
-  if (items.length > 0 && (before?.recorded.length ?? 0) === 0)
-    items.unshift({ drillId, path, body: setBody(after) });
-  if (action.type === 'ended' && before?.state !== 'ended' && after.recorded.length > 0) {
-    const body: SetEndBody = { endedAt: action.at, reason: after.endReason ?? 'stopped early' };
-    items.push({ drillId, path: `${path}/end`, body });
-  }
-  return items;
-}

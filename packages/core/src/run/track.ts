@@ -1,6 +1,6 @@
-import { dueMs } from '@orthokin/core/drill';
+import { dueMs } from '../drill/index.js';
 import { CATCH_HOLD_MS, homeForSureMs, positionMs } from './expected.js';
-import type { DrillPlan } from './run.js';
+import type { RunPlan } from './plan.js';
 
 /** One thing to hear in a track, ms after the start tone. */
 export interface TrackSound {
@@ -29,7 +29,7 @@ const TAIL_MS = 1500;
  * A set's cues on a track's clock, whose zero is its start tone: that tone, a count-in, each cue
  * after its wait, and "rest". Nobody sees the athlete home, so each rep is given its usual time.
  */
-export function trackOf(plan: DrillPlan): Track {
+export function trackOf(plan: RunPlan): Track {
   const sounds: TrackSound[] = [{ atMs: 0, what: { kind: 'start' } }];
   const cuesMs = new Map<number, number>();
   for (let n = 1; n <= COUNT_IN; n++)

@@ -1,0 +1,39 @@
+import type { ConditionsBody, DrillSetBody, SetEndBody } from '@orthokin/contract';
+import type { Outgoing } from '../log/store.js';
+import type { Action, Run } from './plan.js';
+
+/** The set as the server is told of it. */
+export const setBody = ({ plan }: Run): DrillSetBody => ({
+  athleteId: plan.athlete.id,
+  patternId: plan.pattern.id,
+  patternVersion: plan.pattern.version,
+  rung: plan.rung,
+  source: plan.source,
+  startedAt: plan.startedAt,
+  day: plan.day,
+  seed: plan.seed,
+  falseStartMs: plan.falseStartMs,
+  responseLimitMs: plan.responseLimitMs,
+  conditions: plan.conditions as ConditionsBody,
+  limitsMs: plan.limitsMs,
+  cues: [...plan.cues],
+});
+
+/**
+ * What the server must learn because a run went from `before` to `after`. A set without a single
+ * finished rep is never sent: it would be an empty set in the athlete's history.
+ */
+export function outgoing(before: Run | null, after: Run, action: Action): Outgoing[] {
+  const { id: drillId, clubId } = after.plan;
+  const path = `clubs/${clubId}/sets/${drillId}`;
+  const items: Outgoing[] = after.recorded
+    .slice(before?.recorded.length ?? 0)
+    .map(({ id, ...body }) => ({ drillId, path: `${path}/reps/${id}`, body }));
+  if (items.length > 0 && (before?.recorded.length ?? 0) === 0)
+    items.unshift({ drillId, path, body: setBody(after) });
+  if (action.type === 'ended' && before?.state !== 'ended' && after.recorded.length > 0) {
+    const body: SetEndBody = { endedAt: action.at, reason: after.endReason ?? 'stopped early' };
+    items.push({ drillId, path: `${path}/end`, body });
+  }
+  return items;
+}
