@@ -25,7 +25,7 @@ const shared = {
   transformIgnorePatterns: ['/node_modules/(?!(uuid|idb)/)'],
   moduleNameMapper: {
     '^@orthokin/core/(.*)$': '<rootDir>/packages/core/src/$1/index.ts',
-    '^@orthokin/contract/(beacons|pattern-file|room)$': '<rootDir>/packages/contract/src/$1.ts',
+    '^@orthokin/contract/(beacons|pattern-file|room|routes)$': '<rootDir>/packages/contract/src/$1.ts',
     '^@orthokin/contract$': '<rootDir>/packages/contract/src/index.ts',
     '^(\\.{1,2}/.*)\\.js$': '$1',
   },

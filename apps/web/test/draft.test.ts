@@ -1,5 +1,5 @@
 import { blankPattern } from '@orthokin/core/footwork';
-import { draftOf, dropDraft, keepDraft } from '../src/log/draft.js';
+import { draftOf, dropDraft, keepDraft } from '../src/device/drafts.js';
 
 const kept = new Map<string, string>();
 let full = false;

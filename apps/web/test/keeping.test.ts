@@ -1,9 +1,9 @@
 import 'fake-indexeddb/auto';
 import { Session } from '../src/drill/session.js';
 import { SetClock } from '../src/drill/set-clock.js';
-import { actionsOf, openDrills, prune } from '../src/log/drill-log.js';
-import { Sender, type Delivery } from '../src/log/sender.js';
-import { store, type Outgoing } from '../src/log/store.js';
+import { actionsOf, openDrills, prune } from '../src/device/drill-log.js';
+import { Outbox, type Delivery } from '../src/device/outbox.js';
+import { store, type Outgoing } from '../src/device/store.js';
 import { lastRep } from '@orthokin/core/run';
 import type { Action } from '../src/drill/plan.js';
 import { PLAN } from './plan.js';
@@ -94,38 +94,39 @@ describe('a session', () => {
   });
 });
 
-describe('the sender', () => {
+describe('the outbox', () => {
   const queue = async (...paths: string[]) => {
     const db = await store();
-    for (const path of paths) await db.add('outgoing', { drillId: 'd', path, body: {} });
+    for (const path of paths)
+      await db.add('outgoing', { subject: 'drill:d', method: 'PUT', path, body: {} });
   };
   const sendWith = async (answers: (path: string) => Delivery) => {
     const heard: string[] = [];
-    const sender = new Sender(({ path }) => {
+    const outbox = new Outbox(({ path }) => {
       heard.push(path);
       return Promise.resolve(answers(path));
     });
-    await sender.wake();
-    return { heard, sender };
+    await outbox.wake();
+    return { heard, outbox };
   };
 
   test('sends in order and forgets what was taken', async () => {
     await queue('set', 'rep1', 'rep2');
-    const { heard, sender } = await sendWith(() => 'taken');
+    const { heard, outbox } = await sendWith(() => 'taken');
     expect(heard).toEqual(['set', 'rep1', 'rep2']);
-    expect(sender.snapshot()).toMatchObject({ waiting: 0, refusals: [], reachable: true });
+    expect(outbox.snapshot()).toMatchObject({ waiting: 0, refusals: [], reachable: true });
   });
 
   test('stops at silence, keeps everything, and tries the same one again', async () => {
     await queue('set', 'rep1');
     jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'setImmediate', 'nextTick'] });
-    const { heard, sender } = await sendWith(() => 'unheard');
+    const { heard, outbox } = await sendWith(() => 'unheard');
     jest.useRealTimers();
     expect(heard).toEqual(['set']);
-    expect(sender.snapshot()).toMatchObject({
+    expect(outbox.snapshot()).toMatchObject({
       waiting: 2,
       reachable: false,
-      drills: new Set(['d']),
+      subjects: new Set(['drill:d']),
     });
     const again = await sendWith(() => 'taken');
     expect(again.heard).toEqual(['set', 'rep1']);
@@ -134,18 +135,18 @@ describe('the sender', () => {
   test('sends what is queued at the very moment the last one was settled', async () => {
     await queue('first');
     const heard: string[] = [];
-    const sender = new Sender(({ path }) => {
+    const outbox = new Outbox(({ path }) => {
       heard.push(path);
       return Promise.resolve('taken');
     });
     // The queue is seen empty when the last was settled, and once more when the round ends.
     let seenEmpty = 0;
-    sender.subscribe(() => {
-      if (sender.snapshot().waiting > 0 || (seenEmpty += 1) !== 2) return;
+    outbox.subscribe(() => {
+      if (outbox.snapshot().waiting > 0 || (seenEmpty += 1) !== 2) return;
       void queue('late');
-      void sender.wake();
+      void outbox.wake();
     });
-    await sender.wake();
+    await outbox.wake();
     await new Promise((done) => setTimeout(done, 50));
     expect(heard).toEqual(['first', 'late']);
   });
@@ -153,23 +154,38 @@ describe('the sender', () => {
   test('sends what could not be kept from memory, after what was kept', async () => {
     await queue('kept');
     const heard: string[] = [];
-    const sender = new Sender(({ path }) => {
+    const outbox = new Outbox(({ path }) => {
       heard.push(path);
       return Promise.resolve('taken');
     });
-    sender.sendUnkept([{ drillId: 'd', path: 'unkept', body: {} }]);
+    outbox.sendUnkept([{ subject: 'drill:d', method: 'PUT', path: 'unkept', body: {} }]);
     await new Promise((done) => setTimeout(done, 50));
     expect(heard).toEqual(['kept', 'unkept']);
-    expect(sender.snapshot()).toMatchObject({ waiting: 0 });
+    expect(outbox.snapshot()).toMatchObject({ waiting: 0 });
+  });
+
+  test('takes any request with what it is about, and keeps it until the network is back', async () => {
+    const heard: string[] = [];
+    let isUp = false;
+    const outbox = new Outbox(({ method, path }) => {
+      if (isUp) heard.push(`${method} ${path}`);
+      return Promise.resolve(isUp ? 'taken' : 'unheard');
+    });
+    await outbox.queue({ subject: 'note:n', method: 'PUT', path: 'notes/n', body: {} });
+    await new Promise((done) => setTimeout(done, 30));
+    expect(outbox.snapshot()).toMatchObject({ waiting: 1, subjects: new Set(['note:n']) });
+    isUp = true;
+    await outbox.wake();
+    expect(heard).toEqual(['PUT notes/n']);
   });
 
   test('sets a refused one aside with the reason and goes on', async () => {
     await queue('bad', 'good');
-    const { heard, sender } = await sendWith((path) =>
+    const { heard, outbox } = await sendWith((path) =>
       path === 'bad' ? { refused: 'no' } : 'taken',
     );
     expect(heard).toEqual(['bad', 'good']);
-    expect(sender.snapshot()).toMatchObject({ waiting: 0, refusals: ['no'] });
+    expect(outbox.snapshot()).toMatchObject({ waiting: 0, refusals: ['no'] });
     expect(await (await store()).getAll('refused')).toMatchObject([{ path: 'bad', why: 'no' }]);
   });
 });
@@ -180,7 +196,7 @@ test('old drills are forgotten only when they are over and sent', async () => {
   await db.put('drills', { ...old, id: 'sent' });
   await db.put('drills', { ...old, id: 'unsent' });
   await db.put('drills', { ...old, id: 'open', ended: false });
-  await db.add('outgoing', { drillId: 'unsent', path: 'p', body: {} });
+  await db.add('outgoing', { subject: 'drill:unsent', method: 'PUT', path: 'p', body: {} });
   await prune(Date.now());
   expect((await db.getAllKeys('drills')).sort()).toEqual(['open', 'unsent']);
 });

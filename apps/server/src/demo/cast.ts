@@ -83,7 +83,7 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
       topSpeed: 4.5,
       // Nothing changes in eight weeks but the days: whatever a screen says of it is a false alarm.
       gain: 0,
-      form: 0.025,
+      form: 0.02,
       fade: 0.005,
       weak: ['right', 1.07],
       early: 0.03,

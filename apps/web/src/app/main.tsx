@@ -4,7 +4,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
-import { Refused } from '../club/api.js';
+import { Refused } from '../api/client.js';
 import { GlobalStyle } from '../parts/GlobalStyle.js';
 import { PhaseDefs } from '../parts/phases.js';
 import { fetchPlacesAhead, router } from './routes.js';

@@ -1,17 +1,17 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, type ReactElement, type ReactNode } from 'react';
-import { put, Refused } from '../club/api.js';
-import { SenderContext } from '../log/sender-context.js';
-import { prune } from '../log/drill-log.js';
-import { Sender, type Delivery } from '../log/sender.js';
-import type { Outgoing } from '../log/store.js';
+import { Refused, send } from '../api/client.js';
+import { OutboxContext } from '../device/outbox-context.js';
+import { prune } from '../device/drill-log.js';
+import { Outbox, type Delivery } from '../device/outbox.js';
+import type { Outgoing } from '../device/store.js';
 
 /** A server that is merely busy will take it later. */
 const LATER = new Set([408, 429, 500]);
 
-async function deliver({ path, body }: Outgoing): Promise<Delivery> {
+async function deliver({ method, path, body }: Outgoing): Promise<Delivery> {
   try {
-    await put(path, body);
+    await send(method, path, body);
     return 'taken';
   } catch (error) {
     if (error instanceof Refused && !LATER.has(error.status)) return { refused: error.message };
@@ -19,16 +19,16 @@ async function deliver({ path, body }: Outgoing): Promise<Delivery> {
   }
 }
 
-/** Gives the pages below one sender, woken at the start and whenever the network may be back. */
+/** Gives the pages below one outbox, woken at the start and whenever the network may be back. */
 export function Sending({ children }: { children: ReactNode }): ReactElement {
   const client = useQueryClient();
-  const [sender] = useState(() => new Sender(deliver));
+  const [outbox] = useState(() => new Outbox(deliver));
   useEffect(() => {
-    const wake = () => void sender.wake();
+    const wake = () => void outbox.wake();
     let waiting = 0;
-    const unsubscribe = sender.subscribe(() => {
+    const unsubscribe = outbox.subscribe(() => {
       const before = waiting;
-      waiting = sender.snapshot().waiting;
+      waiting = outbox.snapshot().waiting;
       if (before > 0 && waiting === 0) void client.invalidateQueries();
     });
     wake();
@@ -40,6 +40,6 @@ export function Sending({ children }: { children: ReactNode }): ReactElement {
       window.removeEventListener('online', wake);
       window.removeEventListener('focus', wake);
     };
-  }, [client, sender]);
-  return <SenderContext value={sender}>{children}</SenderContext>;
+  }, [client, outbox]);
+  return <OutboxContext value={outbox}>{children}</OutboxContext>;
 }

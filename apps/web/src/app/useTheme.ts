@@ -1,5 +1,5 @@
 import { useEffect, useSyncExternalStore } from 'react';
-import { useRemembered } from '../log/useRemembered.js';
+import { useRemembered } from '../device/useRemembered.js';
 
 type Theme = 'light' | 'dark';
 

@@ -1,5 +1,5 @@
 import { HAND_SD_MS, type Calibration } from '@orthokin/core/timing';
-import { useRemembered } from '../log/useRemembered.js';
+import { useRemembered } from '../device/useRemembered.js';
 
 /** Who presses on this device, and how everybody who was calibrated here does. */
 interface Hands {

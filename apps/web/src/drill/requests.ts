@@ -1,5 +1,6 @@
 import type { ConditionsBody, DrillSetBody, SetEndBody } from '@orthokin/contract';
-import type { Outgoing } from '../log/store.js';
+import { pathOf, ROUTES } from '@orthokin/contract/routes';
+import type { Outgoing, Subject } from '../device/store.js';
 import type { Action, Run } from './plan.js';
 
 /** The set as the server is told of it. */
@@ -25,15 +26,16 @@ export const setBody = ({ plan }: Run): DrillSetBody => ({
  */
 export function outgoing(before: Run | null, after: Run, action: Action): Outgoing[] {
   const { id: drillId, clubId } = after.plan;
-  const path = `clubs/${clubId}/sets/${drillId}`;
+  const path = pathOf(ROUTES.recordSet, { clubId, setId: drillId });
+  const subject: Subject = `drill:${drillId}`;
   const items: Outgoing[] = after.recorded
     .slice(before?.recorded.length ?? 0)
-    .map(({ id, ...body }) => ({ drillId, path: `${path}/reps/${id}`, body }));
+    .map(({ id, ...body }) => ({ subject, method: 'PUT', path: `${path}/reps/${id}`, body }));
   if (items.length > 0 && (before?.recorded.length ?? 0) === 0)
-    items.unshift({ drillId, path, body: setBody(after) });
+    items.unshift({ subject, method: 'PUT', path, body: setBody(after) });
   if (action.type === 'ended' && before?.state !== 'ended' && after.recorded.length > 0) {
     const body: SetEndBody = { endedAt: action.at, reason: after.endReason ?? 'stopped early' };
-    items.push({ drillId, path: `${path}/end`, body });
+    items.push({ subject, method: 'PUT', path: `${path}/end`, body });
   }
   return items;
 }

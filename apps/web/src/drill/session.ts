@@ -1,5 +1,5 @@
-import { actionsOf, append } from '../log/drill-log.js';
-import type { Outgoing } from '../log/store.js';
+import { actionsOf, append } from '../device/drill-log.js';
+import type { Outgoing } from '../device/store.js';
 import { apply } from '@orthokin/core/run';
 import { replayLog } from './replay-log.js';
 import type { Action, DrillPlan, Run } from './plan.js';

@@ -1,7 +1,8 @@
 import type { ReactElement } from 'react';
 import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { useLibrary, useSquad } from '../club/queries.js';
+import { useLibrary } from '../api/patterns.js';
+import { useSquad } from '../api/squad.js';
 import { ButtonLink } from '../parts/Button.js';
 import { Failed } from '../parts/Notice.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';

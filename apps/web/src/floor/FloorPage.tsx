@@ -3,8 +3,8 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { allowSound } from '../sound/audio.js';
-import { useSender } from '../log/sender-context.js';
-import { holdDrill } from '../log/drill-lock.js';
+import { useOutbox } from '../device/outbox-context.js';
+import { holdDrill } from '../device/drill-lock.js';
 import { workMsOf } from '@orthokin/core/run';
 import type { Run } from '../drill/plan.js';
 import { Session } from '../drill/session.js';
@@ -12,19 +12,19 @@ import { epochNow, SetClock } from '../drill/set-clock.js';
 import { turnOf } from '@orthokin/core/run';
 import { leaveFullScreen } from '../screens/FullScreen.js';
 import { ChooseAthlete } from './ChooseAthlete.js';
-import { DrillScreen } from './DrillScreen.js';
-import { RestScreen } from './RestScreen.js';
+import { DrillScreen } from './set/DrillScreen.js';
+import { RestScreen } from './between/RestScreen.js';
 import { SetUp } from './set-up/SetUp.js';
-import { Unfinished } from './Unfinished.js';
+import { Unfinished } from './rota/Unfinished.js';
 import { useBeacons } from './beacons/useBeacons.js';
 import { useRoom } from './second-screen/useRoom.js';
-import type { KeptRota } from './kept-rota.js';
-import { useRunningRota } from './useRunningRota.js';
+import type { KeptRota } from './rota/kept-rota.js';
+import { useRunningRota } from './rota/useRunningRota.js';
 
 /** The floor: choose who, settle what, run the sets. */
 export function FloorPage(): ReactElement {
   const { athleteId } = useParams();
-  const sender = useSender();
+  const outbox = useOutbox();
   const client = useQueryClient();
   const navigate = useNavigate();
   const [session, setSession] = useState<Session | null>(null);
@@ -36,14 +36,14 @@ export function FloorPage(): ReactElement {
 
   const startTurn = async () => {
     await allowSound();
-    setSession(await Session.start(await running.plan(), sender));
+    setSession(await Session.start(await running.plan(), outbox));
     setRested(null);
   };
 
   const goOn = async (drillId: string, rota: KeptRota | null) => {
     await allowSound();
     if (rota) running.takeUp(rota);
-    const restored = await Session.restore(drillId, sender);
+    const restored = await Session.restore(drillId, outbox);
     if (!restored) return;
     const clock = new SetClock(Date.parse(restored.snapshot().run.plan.startedAt));
     await restored.commit({ type: 'resumed', atMs: clock.now() });
@@ -52,7 +52,7 @@ export function FloorPage(): ReactElement {
 
   const goOnResting = async (rota: KeptRota) => {
     await allowSound();
-    const last = rota.done && (await Session.restore(rota.done, sender));
+    const last = rota.done && (await Session.restore(rota.done, outbox));
     if (!last) return;
     running.takeUp(rota);
     setRested(last.snapshot().run);
@@ -61,7 +61,7 @@ export function FloorPage(): ReactElement {
   const endThere = async (drillId: string | null) => {
     running.drop();
     if (drillId === null) return;
-    const restored = await Session.restore(drillId, sender);
+    const restored = await Session.restore(drillId, outbox);
     await restored?.commit({ type: 'ended', at: new Date(epochNow()).toISOString() });
   };
 

@@ -1,6 +1,6 @@
 import type { AthleteRepsReply } from '@orthokin/contract';
 import type { CourseDuration } from '@orthokin/core/stats';
-import { useAthleteReps, useCourse } from '../club/queries.js';
+import { useAthleteReps, useCourse } from '../api/review.js';
 
 /**
  * An athlete's counted reps on a pattern, of the newest kind of sets in which a duration was timed;

@@ -6,7 +6,7 @@ import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { useAddress } from '../parts/useAddress.js';
 import { v7 } from 'uuid';
-import { useArchive, useLibrary } from '../club/queries.js';
+import { useArchive, useLibrary } from '../api/patterns.js';
 import { Button } from '../parts/Button.js';
 import { CheckField } from '../parts/form/CheckField.js';
 import { FieldBox } from '../parts/form/field.js';
@@ -18,7 +18,7 @@ import { Failed } from '../parts/Notice.js';
 import { PHASE_COLOURS } from '../parts/phases.js';
 import { Headline, Page, Quiet, Unseen } from '../parts/Text.js';
 import { colour, NARROW } from '../parts/tokens.js';
-import { keepDraft } from '../log/draft.js';
+import { keepDraft } from '../device/drafts.js';
 import { ImportPattern } from './ImportPattern.js';
 
 const Head = styled.div`

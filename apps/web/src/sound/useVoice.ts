@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { useRemembered } from '../log/useRemembered.js';
+import { useRemembered } from '../device/useRemembered.js';
 import { learnRecordings } from './spoken.js';
 import { deviceVoice, speakWith, VOICE_CHOICE, type Voice } from './voice.js';
 

@@ -1,4 +1,4 @@
-import { remembered } from '../log/remember.js';
+import { remembered } from '../device/preferences.js';
 
 export const VOICES = ['shipped', 'own', 'device'] as const;
 /** Who speaks: the clips that ship with the app, the coach's own recordings, or the device. */

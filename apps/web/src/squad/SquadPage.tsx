@@ -3,7 +3,7 @@ import { Play } from 'lucide-react';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { useSquad } from '../club/queries.js';
+import { useSquad } from '../api/squad.js';
 import { ButtonLink } from '../parts/Button.js';
 import { answerWords } from '../parts/decision-words.js';
 import { count, dayWords } from '../parts/format.js';

@@ -2,7 +2,7 @@ import { Play, Redo2, Save, Undo2 } from 'lucide-react';
 import { memo, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { Refused } from '../club/api.js';
+import { Refused } from '../api/client.js';
 import { Button } from '../parts/Button.js';
 import { IconButton } from '../parts/IconButton.js';
 import { Notice } from '../parts/Notice.js';

@@ -12,13 +12,13 @@ import {
 } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import styled from 'styled-components';
-import { usePattern } from '../club/queries.js';
-import { useRemembered } from '../log/useRemembered.js';
+import { usePattern } from '../api/patterns.js';
+import { useRemembered } from '../device/useRemembered.js';
 import { ButtonLink } from '../parts/Button.js';
 import { Failed } from '../parts/Notice.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
 import { colour, MIDDLE } from '../parts/tokens.js';
-import { draftOf } from '../log/draft.js';
+import { draftOf } from '../device/drafts.js';
 import { EditorContext, useEditor, usePatternEditor, type Editor } from './state/editor.js';
 import { Figures } from './Figures.js';
 import { Findings } from './leg/Findings.js';
@@ -134,18 +134,18 @@ function Studio({
         <UnitContext value={units}>
           <PlayerContext value={player}>
             <Page style={{ paddingTop: 16 }}>
-              <Calmly editor={editor}>
+              <Deferred editor={editor}>
                 <StudioHead />
-              </Calmly>
+              </Deferred>
               <Bench data-open={leg ? 'leg' : 'floor'}>
                 <div className="floor">
                   <div className="drawing">
                     <StudioFloor />
                   </div>
                 </div>
-                <Calmly editor={editor}>
+                <Deferred editor={editor}>
                   <Besides />
-                </Calmly>
+                </Deferred>
               </Bench>
             </Page>
           </PlayerContext>
@@ -156,7 +156,7 @@ function Studio({
 }
 
 /** What is beside the drawing may follow a drag a moment later, so that the drag itself is smooth. */
-function Calmly({ editor, children }: { editor: Editor; children: ReactNode }): ReactElement {
+function Deferred({ editor, children }: { editor: Editor; children: ReactNode }): ReactElement {
   const calm = useDeferredValue(editor);
   return <EditorContext value={calm}>{children}</EditorContext>;
 }

@@ -1,7 +1,7 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import type { BeaconLink, LinkState } from '../../beacons/link.js';
 import { NO_DEVICES } from '../../beacons/fleet.js';
-import { useRemembered } from '../../log/useRemembered.js';
+import { useRemembered } from '../../device/useRemembered.js';
 
 /** Where the stand-in that ships with the app is served. */
 const STAND_IN = 'ws://127.0.0.1:4320';

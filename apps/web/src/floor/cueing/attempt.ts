@@ -1,172 +1,22 @@
-import type { Cue, FreezeAt } from '@orthokin/core/cue';
-import { eventOf, type EventName, type TimedEvent } from '@orthokin/core/timing';
-import { flushSync } from 'react-dom';
-import { v7 } from 'uuid';
-import { CATCH_HOLD_MS, homeForSureMs, positionMs } from '@orthokin/core/run';
-import { cueDueMs, currentCue, everyMsNow } from '@orthokin/core/run';
-import { Cancels } from '../../screens/cancels.js';
-import {
-  NOTHING_SHOWN,
-  onClock,
-  present,
-  type Presentation,
-  type Show,
-  type Shown,
-} from '../../screens/present.js';
-import { cueSdMs } from '../../screens/sounds.js';
-import type { Attempt } from './given.js';
-import { playSimulated } from './simulated.js';
+import type { Run } from '../../drill/plan.js';
+import type { Session } from '../../drill/session.js';
+import type { SetClock } from '../../drill/set-clock.js';
+import type { Presentation } from '../../screens/present.js';
 
-/** What the drill's own screen draws. */
-export interface Drawn extends Shown {
-  /** The whole rep the simulated athlete is playing, known in advance; `null` otherwise. */
-  readonly playing: readonly TimedEvent[] | null;
+/** One wait for a cue and the rep that follows. */
+export interface Attempt {
+  readonly session: Session;
+  readonly run: Run;
+  readonly clock: SetClock;
+  readonly others: OtherScreens;
 }
 
-export const NOTHING_DRAWN: Drawn = { ...NOTHING_SHOWN, playing: null };
-
-/** Never cue sooner than this: screen and sound must be ready. */
-const SOONEST_MS = 250;
-/** At a fixed pace the rep before is closed so long before the next cue. */
-const CLOSE_BEFORE_MS = 80;
-/** A rep whose home is never seen is closed after this. */
-const LONGEST_REP_MS = 12_000;
-const LATE_SHOWN_MS = 1500;
-const RESPONSES: readonly EventName[] = ['firstMove', 'arrival', 'action'];
-
-/** The time of a position of this rep on the set's clock: as it is played, else as expected. */
-function momentOf(
-  { run }: Attempt,
-  cue: Cue,
-  dueMs: number,
-  at: FreezeAt,
-  playing: readonly TimedEvent[] | null,
-): number {
-  const names = { split: 'splitLanding', load: 'arrival', recovery: 'home' } as const;
-  const played = playing && eventOf(playing, names[at]);
-  return played?.atMs ?? dueMs + positionMs(run.plan, cue.target, at);
-}
-
-/** A cue with all that comes with it, on the set's clock. */
-function presentationOf(
-  attempt: Attempt,
-  cue: Cue,
-  dueMs: number,
-  playing: readonly TimedEvent[] | null,
-): Presentation {
-  const { target, switchTo, freezeAt, late } = cue;
-  const arrivalMs = momentOf(attempt, cue, dueMs, 'load', playing);
-  return {
-    letter: target,
-    dueMs,
-    switchTo: switchTo ? { letter: switchTo.target, atMs: dueMs + switchTo.afterMs } : null,
-    freezeMs: freezeAt ? momentOf(attempt, cue, dueMs, freezeAt, playing) : null,
-    late: late ? { late, fromMs: arrivalMs, untilMs: arrivalMs + LATE_SHOWN_MS } : null,
-  };
-}
-
-/** Closes the rep when nobody responds, nobody comes home, or the next cue is due. */
-function closeInTime(
-  { session, run, clock, others }: Attempt,
-  { target }: Cue,
-  cueMs: number,
-  cancels: Cancels,
-): void {
-  const { responseLimitMs, source } = run.plan;
-  const close = () => void session.commit({ type: 'ran out', atMs: clock.now() });
-  const everyMs = everyMsNow(run);
-  const isUnseen = source === 'none' || (source === 'sensor' && !others.seeHome());
-  if (isUnseen && everyMs === null) {
-    cancels.after(cueMs + homeForSureMs(run.plan, target) - clock.now(), close);
-    return;
-  }
-  cancels.after(responseLimitMs, () => {
-    const { open } = session.snapshot().run;
-    if (!RESPONSES.some((name) => eventOf(open.events, name))) close();
-  });
-  cancels.after(
-    everyMs === null ? LONGEST_REP_MS : cueMs + everyMs - CLOSE_BEFORE_MS - clock.now(),
-    close,
-  );
-}
-
-/** Shows and sounds a cue when it is due, here and on the other screens, and keeps its limits. */
-function presentCue(
-  attempt: Attempt,
-  cue: Cue,
-  dueMs: number,
-  playing: readonly TimedEvent[] | null,
-  show: Show,
-  cancels: Cancels,
-): void {
-  const { session, run, clock, others } = attempt;
-  const { plan } = run;
-  const presentation = presentationOf(attempt, cue, dueMs, playing);
-  others.coming(presentation);
-  cancels.add(others.clear);
-  const onPage = onClock(presentation, (ms) => clock.toPage(ms));
-  present(plan, onPage, show, cancels, (pageMs) => {
-    const seen: TimedEvent = playing
-      ? { name: 'cue', atMs: dueMs, sdMs: 0, source: 'simulated' }
-      : { name: 'cue', atMs: clock.at(pageMs), sdMs: cueSdMs(plan), source: 'sensor' };
-    void session.commit({
-      type: 'cued',
-      repId: v7(),
-      cue: seen,
-      ...(plan.conditions.order === 'called' && { target: cue.target }),
-    });
-    // Who is called to a stop is looked at for as long as it takes.
-    if (!cue.freezeAt) closeInTime(attempt, cue, seen.atMs, cancels);
-  });
-}
-
-/** What a caller has in hand: the next cue, at once. */
-export interface Calling {
-  /** Calls a target of a set that is called live; nothing while a rep is open. */
-  readonly call: (letter: string) => void;
-  readonly cancel: () => void;
-}
-
-/**
- * One attempt from its wait on: cue, sound, limits, the simulated athlete. `draw` shows a change
- * at once. The reply calls everything off, and takes calls where a person calls the cues.
- */
-export function beginAttempt(attempt: Attempt, draw: (change: Partial<Drawn>) => void): Calling {
-  const { session, run, clock } = attempt;
-  const { source, conditions } = run.plan;
-  const cancels = new Cancels();
-  const show: Show = (change) => flushSync(() => draw(change));
-  const begin = (cue: Cue, dueMs: number) => {
-    const playing = source === 'simulated' ? playSimulated(attempt, cue, dueMs, cancels) : null;
-    draw({ ...NOTHING_DRAWN, playing });
-    if (cue.catch)
-      cancels.after(
-        dueMs + CATCH_HOLD_MS - clock.now(),
-        () => void session.commit({ type: 'held', repId: v7(), atMs: clock.now() }),
-      );
-    else presentCue(attempt, cue, dueMs, playing, show, cancels);
-  };
-
-  if (conditions.order === 'called') {
-    let called = false;
-    return {
-      call: (letter) => {
-        if (called) return;
-        called = true;
-        begin(
-          { ordinal: run.ordinal, target: letter, foreperiodMs: 0 },
-          clock.now() + CLOSE_BEFORE_MS,
-        );
-      },
-      cancel: cancels.cancel,
-    };
-  }
-  const soonest = everyMsNow(run) === null ? SOONEST_MS : CLOSE_BEFORE_MS / 2;
-  const dueMs = Math.max(cueDueMs(run), clock.now() + soonest);
-  const { workEndsMs } = run;
-  const cue = currentCue(run);
-  if (workEndsMs !== null && dueMs >= workEndsMs)
-    cancels.after(workEndsMs - clock.now(), () => void session.commit({ type: 'time up' }));
-  else if (cue) begin(cue, dueMs);
-  return { call: () => undefined, cancel: cancels.cancel };
+/** Other screens of the drill, told in time to show the cue together with this one. */
+export interface OtherScreens {
+  /** Times on the set's clock. */
+  readonly coming: (presentation: Presentation) => void;
+  /** Whether something, or somebody, will say that the athlete is home. */
+  readonly seeHome: () => boolean;
+  /** What was announced, and what is shown, is over. */
+  readonly clear: () => void;
 }

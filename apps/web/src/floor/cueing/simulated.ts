@@ -6,7 +6,7 @@ import { dayNumber } from '@orthokin/core/stats';
 import type { TimedEvent } from '@orthokin/core/timing';
 import { finishedReps } from '@orthokin/core/run';
 import type { DrillPlan } from '../../drill/plan.js';
-import type { Attempt } from './given.js';
+import type { Attempt } from './attempt.js';
 import type { Cancels } from '../../screens/cancels.js';
 
 /** Where a cue sends the athlete: its target, moved as far as the helper moves it. */

@@ -8,7 +8,7 @@ import { useState, type ReactElement } from 'react';
 import { useLocation, useParams } from 'react-router';
 import type { CuePlan } from '../../drill/cue-plan.js';
 import { wordsOfSet } from '../../drill/cue-words.js';
-import { useRemembered } from '../../log/useRemembered.js';
+import { useRemembered } from '../../device/useRemembered.js';
 import { Button, ButtonLink } from '../../parts/Button.js';
 import { seconds } from '../../parts/format.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
@@ -20,8 +20,8 @@ import { useChoices } from '../set-up/useChoices.js';
 import { useRota } from '../set-up/useRota.js';
 import { knownOf, mapName, mapSentence, type MapKnown } from './map-known.js';
 import { PractiseMap } from './PractiseMap.js';
-import { BesideFloor } from '../BesideFloor.js';
-import { FloorInPlay } from '../FloorInPlay.js';
+import { BesideFloor } from '../set/BesideFloor.js';
+import { FloorInPlay } from '../set/FloorInPlay.js';
 
 /** A plain practice of the map: which cue means which place, before anything is timed. */
 export function MapPage(): ReactElement {

@@ -4,14 +4,14 @@ import { Square } from 'lucide-react';
 import { useEffect, useRef, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import type { CuePlan } from '../../drill/cue-plan.js';
-import { Alone } from '../../parts/Alone.js';
+import { InsteadOfPage } from '../../parts/InsteadOfPage.js';
 import { Button } from '../../parts/Button.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE, MONO } from '../../parts/tokens.js';
 import { CueDisplay } from '../../screens/CueDisplay.js';
 import { FullScreen } from '../../screens/FullScreen.js';
 import { useAwake } from '../../screens/useAwake.js';
-import { useDrillKeys } from '../useDrillKeys.js';
+import { useDrillKeys } from '../set/useDrillKeys.js';
 import { BlankFloor } from './BlankFloor.js';
 import { knownSoFar, useMapPractice } from './useMapPractice.js';
 
@@ -81,7 +81,7 @@ export function PractiseMap({
   const said =
     asked !== null || !last ? '' : wasRight ? `Yes: ${last.asked}.` : `No: ${last.asked} is here.`;
   return (
-    <Alone>
+    <InsteadOfPage>
       <Screen data-theme="dark">
         <header>
           <Quiet>{name}: point at the place</Quiet>
@@ -108,6 +108,6 @@ export function PractiseMap({
           </Button>
         </footer>
       </Screen>
-    </Alone>
+    </InsteadOfPage>
   );
 }

@@ -1,5 +1,5 @@
 import type { Recognised } from '@orthokin/core/cue';
-import { remembered } from '../../log/remember.js';
+import { remembered } from '../../device/preferences.js';
 
 /** How an athlete last did in a practice of a pattern's map, on this device. */
 export interface MapKnown {

@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { Quiet } from '../../parts/Text.js';
 import { colour, MONO, NARROW } from '../../parts/tokens.js';
-import { KeyRow } from '../KeyRow.js';
+import { KeyRow } from '../set/KeyRow.js';
 import { markOf, type Mark } from './marks.js';
 
 const Row = styled(KeyRow)`

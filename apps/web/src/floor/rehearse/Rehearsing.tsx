@@ -3,7 +3,7 @@ import { legOf, notesOf, positionOf, targetOf, type Pattern } from '@orthokin/co
 import { ChevronLeft, ChevronRight, Pause, Play, Square } from 'lucide-react';
 import { useEffect, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
-import { Alone } from '../../parts/Alone.js';
+import { InsteadOfPage } from '../../parts/InsteadOfPage.js';
 import { Button } from '../../parts/Button.js';
 import { Marker } from '../../parts/plan/Marker.js';
 import { POSITION_WORDS } from '../../parts/position-words.js';
@@ -13,7 +13,7 @@ import { colour, MIDDLE, MONO, NARROW } from '../../parts/tokens.js';
 import { FullScreen } from '../../screens/FullScreen.js';
 import { useAwake } from '../../screens/useAwake.js';
 import { planWords } from '../../sound/spoken.js';
-import { useDrillKeys } from '../useDrillKeys.js';
+import { useDrillKeys } from '../set/useDrillKeys.js';
 import { CheckPoints } from './CheckPoints.js';
 import { lookedAt, turned, type Mark } from './marks.js';
 import { useWalk, type Walk } from './useWalk.js';
@@ -174,7 +174,7 @@ export function Rehearsing({
   const target = targetOf(pattern, call.target);
   const isPaused = walk.pausedAt !== null;
   return (
-    <Alone>
+    <InsteadOfPage>
       <Screen data-theme="dark">
         <header>
           <Quiet>
@@ -232,6 +232,6 @@ export function Rehearsing({
           </Button>
         </footer>
       </Screen>
-    </Alone>
+    </InsteadOfPage>
   );
 }

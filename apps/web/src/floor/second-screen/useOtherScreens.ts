@@ -10,9 +10,9 @@ import type { Channel } from '../../live/channel.js';
 import type { Ask, RunNews, SetNews } from '../../live/messages.js';
 import { epochOf } from '../../live/peer-clock.js';
 import { onClock } from '../../screens/present.js';
-import type { OtherScreens } from '../cueing/given.js';
-import { keyedFaults } from '../FaultKeys.js';
-import type { DrillActs } from '../useDrillActs.js';
+import type { OtherScreens } from '../cueing/attempt.js';
+import { keyedFaults } from '../set/FaultKeys.js';
+import type { DrillActs } from '../set/useDrillActs.js';
 
 const setNews = (plan: DrillPlan, faults: readonly Fault[]): SetNews => ({
   athlete: plan.athlete.name,

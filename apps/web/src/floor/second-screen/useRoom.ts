@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Channel, newRoomCode } from '../../live/channel.js';
 import { answerClock } from '../../live/peer-clock.js';
-import { useRemembered } from '../../log/useRemembered.js';
+import { useRemembered } from '../../device/useRemembered.js';
 
 export interface Room {
   readonly code: string;

@@ -1,7 +1,7 @@
 import { Footprints, MapPin } from 'lucide-react';
 import type { ReactElement } from 'react';
 import { useLocation } from 'react-router';
-import { useSquad } from '../../club/queries.js';
+import { useSquad } from '../../api/squad.js';
 import { ButtonLink } from '../../parts/Button.js';
 import { dayWords } from '../../parts/format.js';
 import { Quiet } from '../../parts/Text.js';

@@ -2,7 +2,7 @@ import type { DrillSetupReply } from '@orthokin/contract';
 import { rungOf } from '@orthokin/core/pattern';
 import type { ReactElement } from 'react';
 import { useSearchParams } from 'react-router';
-import { useDrillSetup } from '../../club/queries.js';
+import { useDrillSetup } from '../../api/squad.js';
 import { Failed } from '../../parts/Notice.js';
 import { Page, Quiet } from '../../parts/Text.js';
 import { onRungsFloor } from './plan-drill.js';

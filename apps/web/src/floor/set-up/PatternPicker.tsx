@@ -1,6 +1,6 @@
 import type { PatternReply } from '@orthokin/contract';
 import type { ReactElement } from 'react';
-import { useLibrary } from '../../club/queries.js';
+import { useLibrary } from '../../api/patterns.js';
 import { Quiet } from '../../parts/Text.js';
 import { useAddress } from '../../parts/useAddress.js';
 import { SelectField } from '../../parts/form/SelectField.js';

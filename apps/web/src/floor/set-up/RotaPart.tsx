@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
-import { useSquad } from '../../club/queries.js';
+import { useSquad } from '../../api/squad.js';
 import { MOST_IN_ROTA } from '@orthokin/core/run';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { IconButton } from '../../parts/IconButton.js';

@@ -12,7 +12,7 @@ import { Notice } from '../../parts/Notice.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
 import { learnWords } from '../../sound/spoken.js';
-import { FloorInPlay } from '../FloorInPlay.js';
+import { FloorInPlay } from '../set/FloorInPlay.js';
 import { BeaconsPart } from '../beacons/BeaconsPart.js';
 import type { Beacons } from '../beacons/useBeacons.js';
 import { SecondScreen } from '../second-screen/SecondScreen.js';

@@ -1,5 +1,5 @@
 import { useSearchParams } from 'react-router';
-import { useRemembered } from '../../log/useRemembered.js';
+import { useRemembered } from '../../device/useRemembered.js';
 import { DEFAULT_CHOICES, type DrillChoices } from './plan-drill.js';
 
 /** The most a test of the address may ask. */

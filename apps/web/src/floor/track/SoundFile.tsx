@@ -3,11 +3,11 @@ import { problemSentence } from '@orthokin/core/result';
 import { AudioLines } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import { v7 } from 'uuid';
-import { useClub } from '../../club/queries.js';
+import { useClub } from '../../api/club.js';
 import { Session } from '../../drill/session.js';
 import { epochNow } from '../../drill/set-clock.js';
 import { trackOf } from '@orthokin/core/run';
-import { useSender } from '../../log/sender-context.js';
+import { useOutbox } from '../../device/outbox-context.js';
 import { Button } from '../../parts/Button.js';
 import { download, fileName } from '../../parts/download.js';
 import { conditionsFor, planDrill, type DrillChoices } from '../set-up/plan-drill.js';
@@ -27,7 +27,7 @@ export function SoundFile({
   seed: number;
 }): ReactElement {
   const club = useClub();
-  const sender = useSender();
+  const outbox = useOutbox();
   const [said, setSaid] = useState<string | null>(null);
   const make = async () => {
     const made = planDrill(club, setup, { ...choices, source: 'none' }, seed, epochNow());
@@ -35,7 +35,7 @@ export function SoundFile({
     const plan = made.value;
     const file = new Blob([await renderTrack(plan)], { type: 'audio/wav' });
     download(fileName(`cues ${plan.athlete.name} ${plan.pattern.name}`, 'wav'), file);
-    const session = await Session.start(plan, sender);
+    const session = await Session.start(plan, outbox);
     for (const cue of plan.cues) {
       const atMs = trackOf(plan).cuesMs.get(cue.ordinal);
       if (atMs === undefined) {

@@ -3,7 +3,7 @@ import { standingMoves } from '@orthokin/core/progress';
 import type { ReactElement } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { useAthleteLadder } from '../../club/queries.js';
+import { useAthleteLadder } from '../../api/ladder.js';
 import { ButtonLink } from '../../parts/Button.js';
 import { headline, ruleSentence, trainWords } from '../../parts/decision-words.js';
 import { dayWords } from '../../parts/format.js';

@@ -4,7 +4,7 @@ import { ArrowDown, ArrowUp, Play, Undo2 } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import { Dialog, Heading as DialogHeading } from 'react-aria-components';
 import styled from 'styled-components';
-import { useMove } from '../../club/queries.js';
+import { useMove } from '../../api/ladder.js';
 import { Button, ButtonLink } from '../../parts/Button.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { TextField } from '../../parts/form/TextField.js';

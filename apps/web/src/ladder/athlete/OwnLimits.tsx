@@ -4,7 +4,7 @@ import { GATED_DURATIONS, type GatedDuration, type RecordKind } from '@orthokin/
 import { withOwnLimit, type SourcedLimit } from '@orthokin/core/progress';
 import { problemSentence, type Result } from '@orthokin/core/result';
 import { useState, type ReactElement } from 'react';
-import { useSaveOwnLimits } from '../../club/queries.js';
+import { useSaveOwnLimits } from '../../api/ladder.js';
 import { Button } from '../../parts/Button.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { SecondsField, ShareField } from '../../parts/form/NumberFields.js';

@@ -9,7 +9,8 @@ import {
 import { withLimit, withOwnLimit, withOwnLimits, type OwnLimits } from '@orthokin/core/progress';
 import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
-import { useSaveOwnLimits, useSavePattern } from '../../club/queries.js';
+import { useSaveOwnLimits } from '../../api/ladder.js';
+import { useSavePattern } from '../../api/patterns.js';
 import { Button } from '../../parts/Button.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { capital, percent, secondsWithUnit } from '../../parts/format.js';

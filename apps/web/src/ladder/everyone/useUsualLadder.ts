@@ -1,5 +1,6 @@
-import { useLibrary, useSquad } from '../../club/queries.js';
-import { remembered } from '../../log/remember.js';
+import { useLibrary } from '../../api/patterns.js';
+import { useSquad } from '../../api/squad.js';
+import { remembered } from '../../device/preferences.js';
 
 /** Under this name the ladder that was looked at last is kept. */
 export const LAST_LADDER = 'ladder-pattern';

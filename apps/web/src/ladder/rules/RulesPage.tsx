@@ -9,7 +9,7 @@ import {
 } from '@orthokin/core/progress';
 import { useMemo, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
-import { useRemembered } from '../../log/useRemembered.js';
+import { useRemembered } from '../../device/useRemembered.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { CountField, ShareField } from '../../parts/form/NumberFields.js';
 import { FiguresTable } from '../../parts/FiguresTable.js';

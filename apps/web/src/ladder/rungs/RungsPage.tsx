@@ -14,7 +14,8 @@ import { ArrowDown, ArrowUp, Copy, Redo2, Trash2, Undo2, WandSparkles } from 'lu
 import { useState, type ReactElement } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { useLadder, useSaveLadder, useSavePattern } from '../../club/queries.js';
+import { useLadder, useSaveLadder } from '../../api/ladder.js';
+import { useSavePattern } from '../../api/patterns.js';
 import { Button } from '../../parts/Button.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { NumberField } from '../../parts/form/NumberFields.js';

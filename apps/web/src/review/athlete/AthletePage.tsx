@@ -9,7 +9,7 @@ import { GitCompareArrows, Printer } from 'lucide-react';
 import { useMemo, type ReactElement } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { useCourse } from '../../club/queries.js';
+import { useCourse } from '../../api/review.js';
 import { ButtonLink } from '../../parts/Button.js';
 import { count, dayWords } from '../../parts/format.js';
 import { Failed } from '../../parts/Notice.js';

@@ -3,7 +3,7 @@ import { rungOf } from '@orthokin/core/pattern';
 import { CLOSER_DURATIONS } from '@orthokin/core/stats';
 import { useMemo, useState, type ReactElement } from 'react';
 import { useLocation } from 'react-router';
-import { useAthleteReps } from '../../club/queries.js';
+import { useAthleteReps } from '../../api/review.js';
 import { Button } from '../../parts/Button.js';
 import { Failed } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';

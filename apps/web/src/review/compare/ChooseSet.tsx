@@ -1,5 +1,6 @@
 import { useState, type ReactElement } from 'react';
-import { useCourse, useSquad } from '../../club/queries.js';
+import { useCourse } from '../../api/review.js';
+import { useSquad } from '../../api/squad.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { dayWords, timeWords } from '../../parts/format.js';
 

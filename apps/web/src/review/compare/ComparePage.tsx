@@ -5,7 +5,7 @@ import type { RepReading } from '@orthokin/core/timing';
 import { useMemo, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { useAddress } from '../../parts/useAddress.js';
-import { useCourse, useSetReviews } from '../../club/queries.js';
+import { useCourse, useSetReviews } from '../../api/review.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { count, dayWords } from '../../parts/format.js';
 import { Failed, Notice } from '../../parts/Notice.js';

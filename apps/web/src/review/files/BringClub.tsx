@@ -1,6 +1,6 @@
 import type { ReactElement } from 'react';
 import { FileTrigger } from 'react-aria-components';
-import { useBringClub } from '../../club/queries.js';
+import { useBringClub } from '../../api/club.js';
 import { Button } from '../../parts/Button.js';
 import { Notice } from '../../parts/Notice.js';
 import { Quiet } from '../../parts/Text.js';

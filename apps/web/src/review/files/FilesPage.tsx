@@ -1,6 +1,6 @@
 import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
-import { useClub, useWipeClub } from '../../club/queries.js';
+import { useClub, useWipeClub } from '../../api/club.js';
 import { Button, ButtonAnchor } from '../../parts/Button.js';
 import { BringClub } from './BringClub.js';
 import { Notice } from '../../parts/Notice.js';

@@ -11,9 +11,9 @@ import { useQuery } from '@tanstack/react-query';
 import type { Run } from '../../drill/plan.js';
 import { replayLog } from '../../drill/replay-log.js';
 import { setBody } from '../../drill/requests.js';
-import { actionsOf } from '../../log/drill-log.js';
-import { useSending } from '../../log/sender-context.js';
-import { useSetReview } from '../../club/queries.js';
+import { actionsOf } from '../../device/drill-log.js';
+import { useSending } from '../../device/outbox-context.js';
+import { useSetReview } from '../../api/review.js';
 
 /** A set to look at, wherever it was read from. */
 export interface Review {
@@ -53,8 +53,8 @@ export interface Reading {
  * does not answer.
  */
 export function useReview(setId: string): Reading {
-  const { waiting, drills } = useSending();
-  const unsent = drills.has(setId);
+  const { waiting, subjects } = useSending();
+  const unsent = subjects.has(`drill:${setId}`);
   const remote = useSetReview(setId, !unsent);
   const askDevice = unsent || remote.isError;
   const local = useQuery({

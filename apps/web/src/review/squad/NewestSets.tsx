@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { useSquad } from '../../club/queries.js';
+import { useSquad } from '../../api/squad.js';
 import { answerWords } from '../../parts/decision-words.js';
 import { dayWords, timeWords } from '../../parts/format.js';
 import { Failed } from '../../parts/Notice.js';

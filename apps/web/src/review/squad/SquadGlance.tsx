@@ -3,7 +3,7 @@ import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { useStandings } from '../../club/queries.js';
+import { useStandings } from '../../api/squad.js';
 import { ButtonLink } from '../../parts/Button.js';
 import { RungMeter } from '../../parts/RungMeter.js';
 import { Failed } from '../../parts/Notice.js';

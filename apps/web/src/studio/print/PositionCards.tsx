@@ -12,7 +12,7 @@ import {
 import type { ReactElement } from 'react';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
-import { useRemembered } from '../../log/useRemembered.js';
+import { useRemembered } from '../../device/useRemembered.js';
 import { FloorPlan } from '../../parts/plan/FloorPlan.js';
 import { viewOfLeg } from '../../parts/plan/view.js';
 import { PathLine, StepNumbers, StepSole } from '../../parts/plan/Step.js';

@@ -9,7 +9,7 @@ import {
 import { useState, type ReactElement } from 'react';
 import { useParams } from 'react-router';
 import styled from 'styled-components';
-import { useRemembered } from '../../log/useRemembered.js';
+import { useRemembered } from '../../device/useRemembered.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { count } from '../../parts/format.js';
 import { Court, HomeRing } from '../../parts/plan/Court.js';

@@ -2,8 +2,8 @@ import type { PatternBody } from '@orthokin/contract';
 import { fittingRungs } from '@orthokin/core/progress';
 import type { Pattern } from '@orthokin/core/pattern';
 import { createContext, useCallback, useContext, useEffect, useState } from 'react';
-import { useSavePattern } from '../../club/queries.js';
-import { draftOf, dropDraft, keepDraft } from '../../log/draft.js';
+import { useSavePattern } from '../../api/patterns.js';
+import { draftOf, dropDraft, keepDraft } from '../../device/drafts.js';
 import { begin, change, redo, undo, type History } from './history.js';
 
 /** What every part of the studio works with. */

@@ -1,0 +1,71 @@
+import type { RefusalReply } from '@orthokin/contract';
+import { pathOf, type Method, type PathParams, type Route } from '@orthokin/contract/routes';
+import type { Problem } from '@orthokin/core/result';
+
+/** The server answered, and said no. */
+export class Refused extends Error {
+  constructor(
+    message: string,
+    readonly status: number,
+    readonly problems: readonly Problem[] = [],
+  ) {
+    super(message);
+  }
+}
+
+/** The server could not be reached, or could not answer. */
+export class Unreachable extends Error {
+  constructor() {
+    super('The server does not answer. What you record is kept here and sent when it does.');
+  }
+}
+
+const BAD_GATEWAY = 502;
+
+async function refusalOf(response: Response): Promise<Refused> {
+  const body = (await response.json().catch(() => null)) as RefusalReply | null;
+  return new Refused(body?.message ?? response.statusText, response.status, body?.problems);
+}
+
+interface Asked<Takes, Query> {
+  readonly body?: Takes;
+  readonly query?: Query;
+}
+
+const queryWords = (query: object): string => {
+  const given = Object.entries(query).flatMap(([name, value]) =>
+    value === undefined ? [] : [[name, String(value)]],
+  );
+  return given.length > 0 ? `?${new URLSearchParams(given).toString()}` : '';
+};
+
+/** Sends a request to a path below `/api/`, and gives what came back. */
+export async function send(method: Method, path: string, body?: unknown): Promise<unknown> {
+  const isFile = body instanceof Blob;
+  const response = await fetch(`/api/${path}`, {
+    method,
+    ...(body !== undefined && {
+      body: isFile ? body : JSON.stringify(body),
+      headers: { 'Content-Type': isFile ? 'application/zip' : 'application/json' },
+    }),
+  }).catch(() => {
+    throw new Unreachable();
+  });
+  if (response.status >= BAD_GATEWAY) throw new Unreachable();
+  if (!response.ok) throw await refusalOf(response);
+  return response.json();
+}
+
+/**
+ * One request of the route table. Throws `Refused` when the server says no and `Unreachable` when it
+ * says nothing.
+ */
+export async function call<Path extends string, Takes, Query, Gives>(
+  route: Route<Path, Takes, Query, Gives>,
+  params: PathParams<Path>,
+  { body, query }: Asked<Takes, Query> = {},
+): Promise<Gives> {
+  const path = `${pathOf(route, params)}${queryWords(query ?? {})}`;
+  // What the route table says a reply is, the server's own types hold it to.
+  return (await send(route.method, path, body)) as Gives;
+}

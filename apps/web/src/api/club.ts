@@ -1,0 +1,44 @@
+import type { ClubReply } from '@orthokin/contract';
+import { ROUTES } from '@orthokin/contract/routes';
+import {
+  useMutation,
+  useQuery,
+  useQueryClient,
+  type UseMutationResult,
+  type UseQueryResult,
+} from '@tanstack/react-query';
+import { createContext, useContext } from 'react';
+import { call } from './client.js';
+import { keys } from './keys.js';
+
+/** The club this page is about; the shell has loaded it before any place is shown. */
+export const ClubContext = createContext<ClubReply | null>(null);
+
+export function useClub(): ClubReply {
+  const club = useContext(ClubContext);
+  if (!club) throw new Error('useClub needs a ClubContext above it.');
+  return club;
+}
+
+export const useClubs = (): UseQueryResult<ClubReply[]> =>
+  useQuery({ queryKey: keys.clubs, queryFn: () => call(ROUTES.clubs, {}) });
+
+/** Brings a whole club in from its file; works where there is no club yet. */
+export function useBringClub(): UseMutationResult<ClubReply, Error, Blob> {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (body) => call(ROUTES.bringClub, {}, { body }),
+    onSuccess: () => client.invalidateQueries(),
+  });
+}
+
+/** Takes the whole club off the server; its name must be said. */
+export function useWipeClub(): UseMutationResult<unknown, Error, string> {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (name) => call(ROUTES.wipeClub, { clubId }, { body: { name } }),
+    // Nothing that was read of it is true any more; with no club the shell says what to do.
+    onSuccess: () => client.resetQueries(),
+  });
+}

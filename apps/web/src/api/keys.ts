@@ -1,0 +1,64 @@
+import type { QueryClient } from '@tanstack/react-query';
+
+/** What is read of a club is kept under keys that begin with the club, then the thing. */
+export const keys = {
+  clubs: ['clubs'] as const,
+  club: (clubId: string) => ['club', clubId] as const,
+  squad: (clubId: string) => ['club', clubId, 'squad'] as const,
+  standings: (clubId: string) => ['club', clubId, 'standings'] as const,
+  setups: (clubId: string) => ['club', clubId, 'setup'] as const,
+  setup: (clubId: string, athleteId: string, patternId: string | null) =>
+    ['club', clubId, 'setup', athleteId, patternId] as const,
+  course: (clubId: string, athleteId: string) => ['club', clubId, 'course', athleteId] as const,
+  athleteReps: (clubId: string, athleteId: string, pool: object | null) =>
+    ['club', clubId, 'reps', athleteId, pool] as const,
+  reps: (clubId: string) => ['club', clubId, 'reps'] as const,
+  courses: (clubId: string) => ['club', clubId, 'course'] as const,
+  library: (clubId: string) => ['club', clubId, 'library'] as const,
+  pattern: (clubId: string, patternId: string) => ['club', clubId, 'pattern', patternId] as const,
+  reviews: (clubId: string) => ['club', clubId, 'review'] as const,
+  review: (clubId: string, setId: string) => ['club', clubId, 'review', setId] as const,
+  ladders: (clubId: string) => ['club', clubId, 'ladder'] as const,
+  ladder: (clubId: string, patternId: string) => ['club', clubId, 'ladder', patternId] as const,
+  athleteLadder: (clubId: string, patternId: string, athleteId: string) =>
+    ['club', clubId, 'ladder', patternId, athleteId] as const,
+};
+
+type Key = readonly unknown[];
+
+const readAgain = (client: QueryClient, of: readonly Key[]): Promise<unknown> =>
+  Promise.all(of.map((queryKey) => client.invalidateQueries({ queryKey })));
+
+/** Somebody's place on a ladder, or what a ladder asks, has changed. */
+export const afterLadderChange = (client: QueryClient, clubId: string): Promise<unknown> =>
+  readAgain(client, [
+    keys.ladders(clubId),
+    keys.squad(clubId),
+    keys.standings(clubId),
+    keys.setups(clubId),
+    keys.courses(clubId),
+    keys.reviews(clubId),
+  ]);
+
+/** Sets or reps have come, or were corrected. */
+export const afterSets = (client: QueryClient, clubId: string): Promise<unknown> =>
+  readAgain(client, [
+    keys.reviews(clubId),
+    keys.courses(clubId),
+    keys.reps(clubId),
+    keys.ladders(clubId),
+    keys.squad(clubId),
+    keys.standings(clubId),
+    keys.setups(clubId),
+    keys.library(clubId),
+  ]);
+
+/** A pattern was saved. */
+export const afterPattern = (client: QueryClient, clubId: string): Promise<unknown> =>
+  readAgain(client, [
+    keys.library(clubId),
+    keys.squad(clubId),
+    keys.standings(clubId),
+    keys.setups(clubId),
+    keys.ladders(clubId),
+  ]);

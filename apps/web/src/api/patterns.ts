@@ -1,0 +1,81 @@
+import type { PatternBody, PatternLineReply, PatternReply } from '@orthokin/contract';
+import { ROUTES } from '@orthokin/contract/routes';
+import {
+  useMutation,
+  useQuery,
+  useQueryClient,
+  type UseMutationResult,
+  type UseQueryResult,
+} from '@tanstack/react-query';
+import { call, Refused } from './client.js';
+import { useClub } from './club.js';
+import { afterPattern, keys } from './keys.js';
+
+const NOT_THERE = [400, 404];
+
+export function useLibrary(): UseQueryResult<PatternLineReply[]> {
+  const { clubId } = useClub();
+  return useQuery({
+    queryKey: keys.library(clubId),
+    queryFn: () => call(ROUTES.library, { clubId }),
+  });
+}
+
+/** The newest version of a pattern; `null` when the club has none of this id, or it is no id. */
+export function usePattern(patternId: string): UseQueryResult<PatternReply | null> {
+  const { clubId } = useClub();
+  return useQuery({
+    queryKey: keys.pattern(clubId, patternId),
+    queryFn: async () => {
+      try {
+        return await call(ROUTES.pattern, { clubId, patternId });
+      } catch (error) {
+        if (error instanceof Refused && NOT_THERE.includes(error.status)) return null;
+        throw error;
+      }
+    },
+    // While it is being edited it must not be read anew under the editor.
+    staleTime: Infinity,
+  });
+}
+
+interface Saving {
+  readonly patternId: string;
+  /** `afterNewest`: whatever others have saved meanwhile, it comes after that. */
+  readonly version: number | 'afterNewest';
+  readonly body: PatternBody;
+}
+
+/** Saves a pattern as its next version. */
+export function useSavePattern(): UseMutationResult<PatternReply, Error, Saving> {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: async ({ patternId, version, body }) => {
+      const next =
+        version === 'afterNewest'
+          ? (await call(ROUTES.pattern, { clubId, patternId })).version + 1
+          : version;
+      return call(ROUTES.savePattern, { clubId, patternId, version: next }, { body });
+    },
+    onSuccess: (saved) => {
+      client.setQueryData(keys.pattern(clubId, saved.id), saved);
+      void afterPattern(client, clubId);
+    },
+  });
+}
+
+/** Puts a pattern aside, or takes it back. */
+export function useArchive(): UseMutationResult<
+  unknown,
+  Error,
+  { patternId: string; archived: boolean }
+> {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ patternId, archived }) =>
+      call(ROUTES.archivePattern, { clubId, patternId }, { body: { archived } }),
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.library(clubId) }),
+  });
+}

@@ -1,0 +1,125 @@
+import type {
+  AthleteCourseReply,
+  AthleteRepsReply,
+  ImportBody,
+  ImportReply,
+  PoolQuery,
+  RepBody,
+  RepReply,
+  SetNoteReply,
+  SetReviewReply,
+} from '@orthokin/contract';
+import { pathOf, ROUTES } from '@orthokin/contract/routes';
+import {
+  useMutation,
+  useQueries,
+  useQuery,
+  useQueryClient,
+  type UseMutationResult,
+  type UseQueryResult,
+} from '@tanstack/react-query';
+import { v7 } from 'uuid';
+import { useOutbox } from '../device/outbox-context.js';
+import { call, Unreachable } from './client.js';
+import { useClub } from './club.js';
+import { afterSets, keys } from './keys.js';
+
+const review = (clubId: string, setId: string) => ({
+  queryKey: keys.review(clubId, setId),
+  queryFn: () => call(ROUTES.review, { clubId, setId }),
+});
+
+export function useSetReview(setId: string, enabled: boolean): UseQueryResult<SetReviewReply> {
+  const { clubId } = useClub();
+  return useQuery({ ...review(clubId, setId), enabled });
+}
+
+export interface SetReviews {
+  /** In the order asked for; `null` until all are read. */
+  readonly sets: readonly SetReviewReply[] | null;
+  readonly error: Error | null;
+  readonly again: () => Promise<unknown>;
+}
+
+/** Several sets at once. */
+export function useSetReviews(setIds: readonly string[]): SetReviews {
+  const { clubId } = useClub();
+  return useQueries({
+    queries: setIds.map((id) => review(clubId, id)),
+    combine: (results) => {
+      const sets = results.flatMap(({ data }) => data ?? []);
+      return {
+        sets: sets.length === results.length ? sets : null,
+        error: results.find(({ error }) => error)?.error ?? null,
+        again: () => Promise.all(results.map(({ refetch }) => refetch())),
+      };
+    },
+  });
+}
+
+/** Everything that is followed of an athlete. */
+export function useCourse(athleteId: string): UseQueryResult<AthleteCourseReply> {
+  const { clubId } = useClub();
+  return useQuery({
+    queryKey: keys.course(clubId, athleteId),
+    queryFn: () => call(ROUTES.course, { clubId, athleteId }),
+    enabled: athleteId !== '',
+  });
+}
+
+/** The counted reps of sets that may be pooled; `null` asks for nothing. */
+export function useAthleteReps(
+  athleteId: string,
+  pool: PoolQuery | null,
+): UseQueryResult<AthleteRepsReply> {
+  const { clubId } = useClub();
+  return useQuery({
+    queryKey: keys.athleteReps(clubId, athleteId, pool),
+    queryFn: () => call(ROUTES.athleteReps, { clubId, athleteId }, pool ? { query: pool } : {}),
+    enabled: pool !== null,
+  });
+}
+
+/** Puts a correction beside a rep; everything that follows from the set is read again. */
+export function useCorrectRep(setId: string): UseMutationResult<RepReply, Error, RepBody> {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (body) => call(ROUTES.recordRep, { clubId, setId, repId: v7() }, { body }),
+    onSuccess: () => afterSets(client, clubId),
+  });
+}
+
+/** Writes a note of a set, or takes it back; without a network it is kept here and sent later. */
+export function useWriteNote(): UseMutationResult<SetNoteReply, Error, SetNoteReply> {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  const outbox = useOutbox();
+  return useMutation({
+    mutationFn: async ({ id, ...body }) => {
+      const params = { clubId, noteId: id };
+      try {
+        return await call(ROUTES.writeNote, params, { body });
+      } catch (error) {
+        if (!(error instanceof Unreachable)) throw error;
+        const { method } = ROUTES.writeNote;
+        await outbox.queue({
+          ...{ subject: `note:${id}`, method, body },
+          path: pathOf(ROUTES.writeNote, params),
+        });
+        return { id, ...body };
+      }
+    },
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.courses(clubId) }),
+  });
+}
+
+/** Stores sets timed elsewhere, all of them or none. */
+export function useImportSets(): UseMutationResult<ImportReply, Error, ImportBody> {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (body) => call(ROUTES.importSets, { clubId }, { body }),
+    onSuccess: () => afterSets(client, clubId),
+  });
+}

@@ -1,0 +1,149 @@
+import { store, type Outgoing, type Subject } from './store.js';
+
+export interface SendingState {
+  /** Requests not yet acknowledged, and what they are about. */
+  readonly waiting: number;
+  readonly subjects: ReadonlySet<Subject>;
+  /** Why the server refused what it refused, oldest first. */
+  readonly refusals: readonly string[];
+  readonly reachable: boolean;
+}
+
+/** A request in the queue; without a key it is only in memory. */
+interface Queued extends Outgoing {
+  readonly key: number | null;
+}
+
+/** What became of a request: taken, refused for good, or not heard. */
+export type Delivery = 'taken' | 'unheard' | { readonly refused: string };
+
+const FIRST_RETRY_MS = 1000;
+const LONGEST_RETRY_MS = 10_000;
+const LOCK = 'orthokin-outbox';
+
+/**
+ * Sends what waits, in order, one at a time, until it is acknowledged. Several tabs may be open:
+ * only the one that holds the lock sends, and sending twice would change nothing.
+ */
+export class Outbox {
+  private state: SendingState = { waiting: 0, subjects: new Set(), refusals: [], reachable: true };
+  private readonly listeners = new Set<() => void>();
+  private readonly unkept: Outgoing[] = [];
+  private readonly refusedUnkept: string[] = [];
+  private running = false;
+  private wanted = false;
+  private retryMs = FIRST_RETRY_MS;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(private readonly deliver: (item: Outgoing) => Promise<Delivery>) {}
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly snapshot = (): SendingState => this.state;
+
+  /** Something waits, or the network may be back: send now. */
+  readonly wake = async (): Promise<void> => {
+    // Called while the last of a round is being settled, it must start another round.
+    this.wanted = true;
+    if (this.running) return;
+    this.running = true;
+    clearTimeout(this.timer);
+    try {
+      while (this.wanted) {
+        this.wanted = false;
+        // Over plain HTTP there are no locks; sending twice would change nothing either.
+        if ('locks' in navigator) await navigator.locks.request(LOCK, () => this.sendAll());
+        else await this.sendAll();
+      }
+    } finally {
+      this.running = false;
+    }
+  };
+
+  private async sendAll(): Promise<void> {
+    for (;;) {
+      const next = await this.next();
+      await this.publish({});
+      if (!next) return;
+      const delivery = await this.deliver(next);
+      if (delivery === 'unheard') {
+        await this.publish({ reachable: false });
+        this.timer = setTimeout(() => void this.wake(), this.retryMs);
+        this.retryMs = Math.min(LONGEST_RETRY_MS, this.retryMs * 2);
+        return;
+      }
+      this.retryMs = FIRST_RETRY_MS;
+      await this.settle(next, delivery);
+      await this.publish({ reachable: true });
+    }
+  }
+
+  /** Keeps a request on the device and sends it when it can be. */
+  readonly queue = async (item: Outgoing): Promise<void> => {
+    try {
+      await (await store()).add('outgoing', item);
+      void this.wake();
+    } catch {
+      this.sendUnkept([item]);
+    }
+  };
+
+  /** For what the device could not keep: sent from memory, as long as this page lives. */
+  readonly sendUnkept = (items: readonly Outgoing[]): void => {
+    this.unkept.push(...items);
+    void this.wake();
+  };
+
+  private async next(): Promise<Queued | null> {
+    const [kept] = await this.kept();
+    if (kept) return kept;
+    const [unkept] = this.unkept;
+    return unkept ? { ...unkept, key: null } : null;
+  }
+
+  private async kept(): Promise<Queued[]> {
+    try {
+      const tx = (await store()).transaction('outgoing');
+      const [keys, items] = await Promise.all([tx.store.getAllKeys(), tx.store.getAll()]);
+      return items.map((item, i) => ({ ...item, key: keys[i] ?? null }));
+    } catch {
+      // Storage that cannot be read holds nothing to send.
+      return [];
+    }
+  }
+
+  private async settle({ key, ...item }: Queued, delivery: Delivery): Promise<void> {
+    const refused = typeof delivery === 'object' && { ...item, why: delivery.refused };
+    if (key === null) {
+      this.unkept.shift();
+      if (refused) this.refusedUnkept.push(refused.why);
+      return;
+    }
+    const db = await store();
+    const tx = db.transaction(['outgoing', 'refused'], 'readwrite');
+    await Promise.all([
+      tx.objectStore('outgoing').delete(key),
+      refused && tx.objectStore('refused').add(refused),
+      tx.done,
+    ]);
+  }
+
+  private async publish(change: Partial<SendingState>): Promise<void> {
+    const waiting = [...(await this.kept()), ...this.unkept];
+    const refusedKept = await store().then(
+      (db) => db.getAll('refused'),
+      () => [],
+    );
+    this.state = {
+      ...this.state,
+      ...change,
+      waiting: waiting.length,
+      subjects: new Set(waiting.map(({ subject }) => subject)),
+      refusals: [...refusedKept.map(({ why }) => why), ...this.refusedUnkept],
+    };
+    for (const listener of this.listeners) listener();
+  }
+}

@@ -1,0 +1,86 @@
+import type { Method } from '@orthokin/contract/routes';
+import {
+  openDB,
+  type DBSchema,
+  type IDBPDatabase,
+  type IDBPObjectStore,
+  type StoreNames,
+} from 'idb';
+
+/** What a request is about: a drill, a note… and its id. */
+export type Subject = `${'drill' | 'note'}:${string}`;
+
+/** A request that must reach the server, in its place in the queue. */
+export interface Outgoing {
+  readonly subject: Subject;
+  readonly method: Method;
+  readonly path: string;
+  readonly body: unknown;
+}
+
+/** A request the server refused; kept so that nothing is lost, and shown. */
+export interface RefusedOutgoing extends Outgoing {
+  readonly why: string;
+}
+
+/** One thing that happened in a drill. */
+export interface Entry {
+  readonly drillId: string;
+  readonly seq: number;
+  readonly action: unknown;
+}
+
+export interface DrillHead {
+  readonly id: string;
+  readonly clubId: string;
+  /** Epoch milliseconds. */
+  readonly startedAt: number;
+  readonly ended: boolean;
+}
+
+interface Schema extends DBSchema {
+  drills: { key: string; value: DrillHead };
+  entries: { key: [string, number]; value: Entry };
+  outgoing: { key: number; value: Outgoing; indexes: { bySubject: string } };
+  refused: { key: number; value: RefusedOutgoing };
+}
+
+export type Store = IDBPDatabase<Schema>;
+
+/** Requests queued before subjects were of more than one kind: all of them were of drills. */
+interface OfDrill extends Pick<Outgoing, 'path' | 'body'> {
+  readonly drillId: string;
+}
+
+type Queue = IDBPObjectStore<Schema, StoreNames<Schema>[], 'outgoing', 'versionchange'>;
+
+async function withSubjects(queue: Queue): Promise<void> {
+  for (let at = await queue.openCursor(); at; at = await at.continue()) {
+    const { drillId, path, body } = at.value as unknown as OfDrill;
+    await at.update({ subject: `drill:${drillId}`, method: 'PUT', path, body });
+  }
+}
+
+let opened: Promise<Store> | null = null;
+
+/** The browser's own database of this app; opened once. */
+export function store(): Promise<Store> {
+  opened ??= openDB<Schema>('orthokin', 2, {
+    async upgrade(db, from, _to, tx) {
+      if (from < 1) {
+        db.createObjectStore('drills', { keyPath: 'id' });
+        db.createObjectStore('entries', { keyPath: ['drillId', 'seq'] });
+        db.createObjectStore('outgoing', { autoIncrement: true });
+        db.createObjectStore('refused', { autoIncrement: true });
+      }
+      tx.objectStore('outgoing').createIndex('bySubject', 'subject');
+      if (from === 1) await withSubjects(tx.objectStore('outgoing'));
+    },
+    // Another tab brings a newer version: let it through rather than hold it up.
+    blocking: (_current, _next, event) => {
+      (event.target as IDBDatabase).close();
+      opened = null;
+    },
+  });
+  return opened;
+}

@@ -1,0 +1,107 @@
+import { auditCalls } from '@orthokin/core/drill';
+import { rungOf } from '@orthokin/core/pattern';
+import { useEffect, useState, type ReactElement } from 'react';
+import styled from 'styled-components';
+import { Button } from '../../parts/Button.js';
+import { count } from '../../parts/format.js';
+import { Headline, Quiet } from '../../parts/Text.js';
+import { finishedReps, lastRep } from '@orthokin/core/run';
+import type { Run } from '../../drill/plan.js';
+import { Answer } from './Answer.js';
+import { auditSentence } from './audit-words.js';
+import type { DrillActs } from '../set/useDrillActs.js';
+
+const Box = styled.div`
+  display: grid;
+  align-content: center;
+  justify-items: start;
+  gap: 18px;
+  height: 100%;
+  .ways {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 12px;
+  }
+  button {
+    min-height: 60px;
+    font-size: 18px;
+  }
+`;
+
+/** Time to redo or strike out the last rep before the rest begins by itself. */
+const GO_ON_AFTER_MS = 5000;
+
+/** How honest the calling of a set called live was. */
+function Audit({ run }: { run: Run }): ReactElement | null {
+  const { conditions, pattern, rung } = run.plan;
+  const calls = finishedReps(run).map(({ target }) => target);
+  if (conditions.order !== 'called' || calls.length < 2) return null;
+  return <p>{auditSentence(auditCalls(calls, rungOf(pattern, rung)?.targets ?? []))}</p>;
+}
+
+/** The set stands still: paused, or every cue answered. Says what is kept and what can be done. */
+export function Break({
+  run,
+  acts,
+  goingOn,
+  onEnd,
+  onNext,
+}: {
+  run: Run;
+  acts: DrillActs;
+  /** What comes after this set, when something does: it begins by itself. */
+  goingOn: string | null;
+  onEnd: () => void;
+  /** Ends the set and settles the next one. */
+  onNext: () => void;
+}): ReactElement {
+  const done = finishedReps(run).length;
+  const last = lastRep(run);
+  const complete = run.state === 'complete';
+  const [began] = useState(run.recorded.length);
+  const untouched = run.recorded.length === began;
+  useEffect(() => {
+    if (!complete || goingOn === null || !untouched) return;
+    const timer = setTimeout(onEnd, GO_ON_AFTER_MS);
+    return () => clearTimeout(timer);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- a new way to end is no new wait
+  }, [complete, goingOn, untouched]);
+  return (
+    <Box>
+      <Headline>
+        {complete
+          ? 'Set done.'
+          : `Paused after ${done}${run.workEndsMs === null ? ` of ${run.plan.reps}` : ''}.`}
+      </Headline>
+      <Quiet>
+        {done === 0 ? 'No rep is finished yet.' : `${count(done, 'rep')} kept on this device.`}
+      </Quiet>
+      {complete && <Audit run={run} />}
+      {complete && <Answer run={run} onNext={goingOn === null ? onNext : null} />}
+      <div className="ways">
+        {complete ? (
+          <Button weight="main" autoFocus onPress={onEnd}>
+            {goingOn ?? 'See where the time went'}
+          </Button>
+        ) : (
+          <>
+            <Button weight="main" autoFocus onPress={acts.goOn}>
+              Go on
+            </Button>
+            <Button onPress={onEnd}>
+              {done === 0 ? 'Leave without a set' : `Stop here, keep ${count(done, 'rep')}`}
+            </Button>
+          </>
+        )}
+        {last && (
+          <>
+            <Button onPress={acts.redo}>Redo rep {last.ordinal}</Button>
+            <Button onPress={acts.strike}>
+              {last.struckOut ? `Put rep ${last.ordinal} back` : `Strike out rep ${last.ordinal}`}
+            </Button>
+          </>
+        )}
+      </div>
+    </Box>
+  );
+}

@@ -1,0 +1,135 @@
+import { rungOf } from '@orthokin/core/pattern';
+import { judgeSet } from '@orthokin/core/progress';
+import { summariseSet } from '@orthokin/core/stats';
+import { readReps } from '@orthokin/core/timing';
+import { useEffect, useState, type ReactElement } from 'react';
+import styled from 'styled-components';
+import { restEndsAt, turnOf, type Rota } from '@orthokin/core/run';
+import { settingsOf } from '@orthokin/core/run';
+import type { Run } from '../../drill/plan.js';
+import { epochNow } from '../../drill/set-clock.js';
+import { planBeep } from '../../sound/audio.js';
+import { planWords } from '../../sound/spoken.js';
+import { InsteadOfPage } from '../../parts/InsteadOfPage.js';
+import { Button } from '../../parts/Button.js';
+import { seconds } from '../../parts/format.js';
+import { Headline, Quiet } from '../../parts/Text.js';
+import { colour, MONO } from '../../parts/tokens.js';
+import { useAwake } from '../../screens/useAwake.js';
+import { Answer } from './Answer.js';
+
+const Screen = styled.main`
+  position: fixed;
+  inset: 0;
+  z-index: 3;
+  display: grid;
+  align-content: center;
+  justify-items: center;
+  gap: 20px;
+  padding: 24px;
+  overflow: auto;
+  background: ${colour('paper')};
+  color: ${colour('ink')};
+  text-align: center;
+  .left {
+    font: 750 min(34vh, 40vw) / 1 ${MONO};
+    font-variant-numeric: tabular-nums;
+  }
+  .ways {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: center;
+    gap: 12px;
+  }
+  .ways button {
+    min-height: 60px;
+    font-size: 18px;
+  }
+`;
+
+const TICK_MS = 100;
+const COUNT_IN_MS = [3000, 2000, 1000] as const;
+
+/** The set just done, in a line. */
+function lastWords(run: Run): string {
+  const readings = readReps(run.recorded, run.plan.cues, settingsOf(run.plan));
+  const { durations } = summariseSet(readings);
+  const rung = rungOf(run.plan.pattern, run.plan.rung);
+  const times = (['reaction', 'recovery'] as const).flatMap((name) => {
+    const ms = durations[name]?.medianMs;
+    return ms === undefined ? [] : [`${name} ${seconds(ms)} s`];
+  });
+  const outcome = rung ? judgeSet(readings, rung).outcome : null;
+  return [`${run.plan.athlete.name}: ${readings.length} reps`, ...times, outcome]
+    .filter(Boolean)
+    .join(', ');
+}
+
+/** Rest between two sets: how long still, who is next; the next set begins by itself. */
+export function RestScreen({
+  rota,
+  last,
+  nameOf,
+  onStart,
+  onSkip,
+  onStop,
+}: {
+  rota: Rota;
+  last: Run;
+  nameOf: (athleteId: string) => string;
+  onStart: () => Promise<void>;
+  onSkip: () => void;
+  onStop: () => void;
+}): ReactElement {
+  useAwake();
+  const [endsAt] = useState(() => restEndsAt(rota, epochNow()));
+  const [leftMs, setLeftMs] = useState(endsAt - epochNow());
+  const [problem, setProblem] = useState<string | null>(null);
+  const start = () =>
+    onStart().catch((error: unknown) =>
+      setProblem(error instanceof Error ? error.message : String(error)),
+    );
+  const isOver = leftMs <= 0;
+  useEffect(() => {
+    const timer = setInterval(() => setLeftMs(endsAt - epochNow()), TICK_MS);
+    const page = (beforeMs: number) => endsAt - beforeMs - performance.timeOrigin;
+    const sounds = [
+      planWords(['rest'], performance.now() + 100),
+      ...COUNT_IN_MS.map((ms) => planBeep({ hz: 520, lengthS: 0.09, level: 0.3 }, page(ms))),
+    ];
+    return () => {
+      clearInterval(timer);
+      sounds.forEach((cancel) => cancel());
+    };
+  }, [endsAt]);
+  useEffect(() => {
+    if (isOver) void start();
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- begins once, when the rest is over
+  }, [isOver]);
+  const turn = turnOf(rota);
+  const next = turn ? nameOf(turn.athleteId) : '';
+  const shown = Math.max(0, Math.ceil(leftMs / 1000));
+  return (
+    <InsteadOfPage>
+      <Screen data-theme="dark">
+        <Quiet>{lastWords(last)}</Quiet>
+        <Answer run={last} onNext={null} />
+        <span className="left" role="timer" aria-label={`${shown} seconds of rest left`}>
+          {shown}
+        </span>
+        <Headline>Next: {next}</Headline>
+        <Quiet>
+          Set {rota.place + 1} of {rota.turns.length}
+        </Quiet>
+        {problem && <p role="alert">{problem}</p>}
+        <div className="ways">
+          <Button weight="main" autoFocus onPress={() => void start()}>
+            Start now
+          </Button>
+          <Button onPress={onSkip}>Pass {next} over</Button>
+          <Button onPress={onStop}>Stop here</Button>
+        </div>
+      </Screen>
+    </InsteadOfPage>
+  );
+}

@@ -1,0 +1,119 @@
+import { useEffect, useState, type ReactElement } from 'react';
+import styled from 'styled-components';
+import { isBeingRun, onDrillsLetGo } from '../../device/drill-lock.js';
+import { actionsOf, openDrills } from '../../device/drill-log.js';
+import { Button } from '../../parts/Button.js';
+import { timeWords } from '../../parts/format.js';
+import { Notice } from '../../parts/Notice.js';
+import { finishedReps, turnOf } from '@orthokin/core/run';
+import { replayLog } from '../../drill/replay-log.js';
+import type { Run } from '../../drill/plan.js';
+import { brokenOffRota, setupOf, type KeptRota } from './kept-rota.js';
+
+const Band = styled.div`
+  padding: 16px 28px 0;
+  max-width: 1360px;
+  margin: 0 auto;
+`;
+
+async function newestUnfinished(): Promise<Run | null> {
+  for (const { id } of await openDrills())
+    // One that another tab is running is not broken off.
+    if (!(await isBeingRun(id))) return replayLog(await actionsOf(id));
+  return null;
+}
+
+/** What was left lying on this device. */
+interface Left {
+  readonly run: Run | null;
+  readonly rota: KeptRota | null;
+}
+
+const NOTHING: Left = { run: null, rota: null };
+
+const whatIsLeft = async (): Promise<Left> => ({
+  run: await newestUnfinished(),
+  rota: await brokenOffRota(),
+});
+
+/** The sets still to come of a rota, in words. */
+function rotaWords({ rota, ...kept }: KeptRota): string {
+  const turn = turnOf(rota);
+  const next = (turn && setupOf(kept, turn.athleteId)?.athlete.name) ?? '';
+  return `set ${rota.place + 1} of ${rota.turns.length}, ${next}`;
+}
+
+/**
+ * A set, or a rota of sets, that was broken off by a closed tab or a dead battery: go on with
+ * it, or end it there.
+ */
+export function Unfinished({
+  onGoOn,
+  onRest,
+  onEnd,
+}: {
+  /** The rota comes with it when the set is one of its. */
+  onGoOn: (drillId: string, rota: KeptRota | null) => void;
+  /** Broken off between two sets. */
+  onRest: (rota: KeptRota) => void;
+  onEnd: (drillId: string | null) => Promise<void>;
+}): ReactElement | null {
+  const [{ run, rota }, setLeft] = useState<Left>(NOTHING);
+  useEffect(() => {
+    let isGone = false;
+    const look = async () => {
+      const left = await whatIsLeft();
+      if (!isGone) setLeft(left);
+    };
+    // A browser without storage has nothing unfinished to offer.
+    const nothing = () => setLeft(NOTHING);
+    look().catch(nothing);
+    // A tab that is dying holds its drill a moment longer: what it leaves is offered when it lets go.
+    const stop = onDrillsLetGo(() => void look().catch(nothing));
+    return () => {
+      isGone = true;
+      stop();
+    };
+  }, []);
+  const isOfRota = rota !== null && rota.on === (run?.plan.id ?? null);
+  const end = async () => {
+    await onEnd(run?.plan.id ?? null);
+    setLeft(await whatIsLeft());
+  };
+  if (!run)
+    return !isOfRota ? null : (
+      <Band>
+        <Notice
+          action={
+            <>
+              <Button weight="main" onPress={() => onRest(rota)}>
+                Go on with the sets
+              </Button>
+              <Button onPress={() => void end()}>End them there</Button>
+            </>
+          }
+        >
+          Sets after one another were broken off before {rotaWords(rota)}. What was done is kept.
+        </Notice>
+      </Band>
+    );
+  const { id, athlete, reps, startedAt } = run.plan;
+  return (
+    <Band>
+      <Notice
+        action={
+          <>
+            <Button weight="main" onPress={() => onGoOn(id, isOfRota ? rota : null)}>
+              Go on with the set
+            </Button>
+            <Button onPress={() => void end()}>End it there</Button>
+          </>
+        }
+      >
+        A set with {athlete.name} at {timeWords(startedAt)} was broken off after{' '}
+        {finishedReps(run).length} of {reps} reps. Nothing of those is lost.
+        {isOfRota && rota.rota.turns.length > 1 && ` It is ${rotaWords(rota)}.`}
+      </Notice>
+    </Band>
+  );
+}

@@ -1,0 +1,38 @@
+import styled from 'styled-components';
+import { MIDDLE } from '../../parts/tokens.js';
+
+/** What is said on the left, the floor on the right; above each other where it is narrow. */
+export const BesideFloor = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(320px, 560px);
+  gap: 36px;
+  align-items: start;
+  .what {
+    display: grid;
+    gap: 16px;
+    max-width: 58ch;
+  }
+  p,
+  ul {
+    margin: 0;
+  }
+  .ways {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 12px;
+    margin-top: 8px;
+  }
+  .ways > * {
+    min-height: 60px;
+    font-size: 18px;
+  }
+  .plan svg {
+    max-height: 640px;
+  }
+  @media (max-width: ${MIDDLE}) {
+    grid-template-columns: minmax(0, 1fr);
+    .plan svg {
+      max-height: 480px;
+    }
+  }
+`;

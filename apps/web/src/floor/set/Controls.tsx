@@ -1,0 +1,65 @@
+import { Pause, RotateCcw, Square, Strikethrough } from 'lucide-react';
+import type { ReactElement, ReactNode } from 'react';
+import { Button } from '../../parts/Button.js';
+import { lastRep } from '@orthokin/core/run';
+import type { Run } from '../../drill/plan.js';
+import type { DrillActs } from './useDrillActs.js';
+
+const Control = ({
+  icon,
+  words,
+  shortcut,
+  onPress,
+  isDisabled,
+}: {
+  icon: ReactNode;
+  words: string;
+  shortcut: string;
+  onPress: () => void;
+  isDisabled: boolean;
+}) => (
+  <Button onPress={onPress} isDisabled={isDisabled}>
+    {icon}
+    <span>
+      {words} <kbd>{shortcut}</kbd>
+    </span>
+  </Button>
+);
+
+/** What a coach can do to the set while it runs. */
+export function Controls({ run, acts }: { run: Run; acts: DrillActs }): ReactElement {
+  const last = lastRep(run);
+  const running = run.state === 'waiting' || run.state === 'cued';
+  return (
+    <div className="controls">
+      <Control
+        icon={<Pause size={20} aria-hidden />}
+        words="Pause"
+        shortcut="P"
+        onPress={acts.pause}
+        isDisabled={!running}
+      />
+      <Control
+        icon={<RotateCcw size={20} aria-hidden />}
+        words="Redo"
+        shortcut="R"
+        onPress={acts.redo}
+        isDisabled={!last && run.state !== 'cued'}
+      />
+      <Control
+        icon={<Strikethrough size={20} aria-hidden />}
+        words={last?.struckOut ? 'Put back' : 'Strike out'}
+        shortcut="X"
+        onPress={acts.strike}
+        isDisabled={!last}
+      />
+      <Control
+        icon={<Square size={20} aria-hidden />}
+        words="Stop"
+        shortcut="Esc"
+        onPress={acts.pause}
+        isDisabled={!running}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,210 @@
+import { useEffect, useMemo, useSyncExternalStore, type ReactElement } from 'react';
+import { rungOf } from '@orthokin/core/pattern';
+import { InsteadOfPage } from '../../parts/InsteadOfPage.js';
+import { Notice } from '../../parts/Notice.js';
+import { currentCue, finishedReps, isEventOpen } from '@orthokin/core/run';
+import type { Run } from '../../drill/plan.js';
+import type { Session } from '../../drill/session.js';
+import { SetClock } from '../../drill/set-clock.js';
+import { BeaconHealth } from '../beacons/BeaconsPart.js';
+import { useBeaconDrill } from '../beacons/useBeaconDrill.js';
+import type { Beacons } from '../beacons/useBeacons.js';
+import { Break } from '../between/Break.js';
+import { CallKeypad } from '../../screens/CallKeypad.js';
+import { Controls } from './Controls.js';
+import { CueDisplay, movedWords } from '../../screens/CueDisplay.js';
+import { Foot, Head, Screen } from './DrillLayout.js';
+import { FaultKeys, keyedFaults } from './FaultKeys.js';
+import { FreezeCheck } from './FreezeCheck.js';
+import { LastReps } from './LastReps.js';
+import { LateMark } from './LateMark.js';
+import { LiveFloor } from './LiveFloor.js';
+import { LiveRibbon } from './LiveRibbon.js';
+import { FullScreen } from '../../screens/FullScreen.js';
+import { HAND_EVENTS, TimingButtons } from '../../screens/TimingButtons.js';
+import { useAnnouncing, useOtherScreens } from '../second-screen/useOtherScreens.js';
+import type { Room } from '../second-screen/useRoom.js';
+import { useAwake } from '../../screens/useAwake.js';
+import { useCueing } from '../cueing/useCueing.js';
+import { useDrillActs, type DrillActs } from './useDrillActs.js';
+import { useDrillKeys, type KeyMap } from './useDrillKeys.js';
+import { PaceNow } from './PaceNow.js';
+import { WorkLeft } from './WorkLeft.js';
+
+/** Every key that does something now. */
+function keysOf(run: Run, acts: DrillActs, call: (letter: string) => void): KeyMap {
+  const running = run.state === 'waiting' || run.state === 'cued';
+  const { source, conditions, pattern } = run.plan;
+  const events: KeyMap = Object.fromEntries(
+    HAND_EVENTS.map(({ name, code }) => [code, (at: number) => acts.press(name, at)]),
+  );
+  const calls: KeyMap = Object.fromEntries(
+    pattern.targets.map(({ letter }) => [`Key${letter}`, () => call(letter)]),
+  );
+  const faults: KeyMap = Object.fromEntries(
+    keyedFaults(run).map((fault, i) => [`Digit${i + 1}`, () => acts.fault(fault)]),
+  );
+  return {
+    KeyP: running ? acts.pause : acts.goOn,
+    KeyR: acts.redo,
+    KeyX: acts.strike,
+    Escape: acts.pause,
+    ...(conditions.late && {
+      KeyY: () => acts.mark({ lateRight: true }),
+      KeyN: () => acts.mark({ lateRight: false }),
+    }),
+    ...faults,
+    ...((source === 'hand' || source === 'sensor') && running ? events : {}),
+    ...(conditions.order === 'called' && running ? calls : {}),
+  };
+}
+
+/** A hidden page gets no frames: a cue could neither be shown nor timed. */
+function usePauseWhenHidden(pause: () => void): void {
+  useEffect(() => {
+    const hide = () => {
+      if (document.hidden) pause();
+    };
+    document.addEventListener('visibilitychange', hide);
+    return () => document.removeEventListener('visibilitychange', hide);
+  });
+}
+
+/** A set being run: the cue, the floor, the presses, and nothing else. */
+export function DrillScreen({
+  session,
+  room,
+  beacons,
+  goingOn,
+  onLeave,
+  onNext,
+}: {
+  session: Session;
+  room: Room;
+  beacons: Beacons;
+  /** What comes after this set, when something does. */
+  goingOn: string | null;
+  onLeave: () => void;
+  /** The set has ended; another is to be settled. */
+  onNext: () => void;
+}): ReactElement {
+  const { run, storageFailed } = useSyncExternalStore(session.subscribe, session.snapshot);
+  const clock = useMemo(() => new SetClock(Date.parse(run.plan.startedAt)), [run.plan.startedAt]);
+  // Armed before the first cue is sent to a light.
+  useBeaconDrill(beacons.link, session, clock);
+  const { shown, call } = useCueing(
+    session,
+    run,
+    clock,
+    useAnnouncing(room.channel, beacons.link, clock),
+  );
+  const acts = useDrillActs(session, run, clock);
+  useOtherScreens(room.channel, run, clock, acts, call);
+  useDrillKeys(keysOf(run, acts, call));
+  usePauseWhenHidden(acts.pause);
+  useAwake();
+
+  const { plan, state, ordinal } = run;
+  const running = state === 'waiting' || state === 'cued';
+  const cue = currentCue(run);
+  const end = () => void acts.end().then(onLeave);
+  return (
+    <InsteadOfPage>
+      <Screen data-theme="dark">
+        <Head>
+          <span>
+            {plan.athlete.name}, {plan.pattern.name}, rung {plan.rung}
+          </span>
+          {plan.conditions.workMs === null ? (
+            <span className="count" aria-label={`cue ${ordinal} of ${plan.reps}`}>
+              <b>{ordinal}</b> of {plan.reps}
+            </span>
+          ) : (
+            <WorkLeft run={run} clock={clock} />
+          )}
+          <PaceNow run={run} />
+          <FullScreen />
+        </Head>
+        <div className="cue">
+          {!running ? (
+            <Break
+              run={run}
+              acts={acts}
+              goingOn={goingOn}
+              onEnd={end}
+              onNext={() => void acts.end().then(onNext)}
+            />
+          ) : shown.frozen && cue?.freezeAt ? (
+            <FreezeCheck
+              pattern={plan.pattern}
+              letter={cue.target}
+              at={cue.freezeAt}
+              onChecked={(checked) => {
+                if (checked) acts.mark({ checked });
+                acts.close();
+              }}
+            />
+          ) : (
+            <CueDisplay
+              plan={plan}
+              shown={shown}
+              waiting={
+                cue?.movedM === undefined ? undefined : (
+                  <>
+                    Ready <small>Helper: {movedWords(cue.target, cue.movedM)}</small>
+                  </>
+                )
+              }
+            />
+          )}
+        </div>
+        <div className="side">
+          <div className="plan">
+            <LiveFloor run={run} clock={clock} lit={shown.letter} playing={shown.playing} />
+          </div>
+          <LastReps run={run} most={5} />
+        </div>
+        <Foot>
+          {storageFailed && (
+            <Notice>
+              This device cannot keep the set (its storage is full or closed). Finished reps are
+              sent only while this page stays open.
+            </Notice>
+          )}
+          {plan.source === 'sensor' && (
+            <div style={{ marginBottom: 12 }}>
+              <BeaconHealth
+                beacons={beacons}
+                places={rungOf(plan.pattern, plan.rung)?.targets ?? []}
+              />
+            </div>
+          )}
+          <div className="says">
+            {plan.conditions.order === 'called' && (
+              <CallKeypad
+                pattern={plan.pattern}
+                letters={rungOf(plan.pattern, plan.rung)?.targets ?? []}
+                isOpen={state === 'waiting'}
+                onCall={call}
+              />
+            )}
+            <FaultKeys run={run} onFault={acts.fault} />
+            {plan.conditions.late && <LateMark run={run} onMark={acts.mark} />}
+          </div>
+          <div className="row">
+            <div className="ribbon">
+              <LiveRibbon run={run} clock={clock} />
+            </div>
+            {plan.source === 'hand' && (
+              <TimingButtons isOpen={(name) => isEventOpen(run, name)} onEvent={acts.press} />
+            )}
+            <Controls run={run} acts={acts} />
+          </div>
+        </Foot>
+        <span hidden data-testid="finished">
+          {finishedReps(run).length}
+        </span>
+      </Screen>
+    </InsteadOfPage>
+  );
+}

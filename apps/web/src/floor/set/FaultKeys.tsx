@@ -1,0 +1,48 @@
+import { FAULT_HELP, type Fault } from '@orthokin/core/timing';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { lastRep } from '@orthokin/core/run';
+import type { Run } from '../../drill/plan.js';
+import { colour } from '../../parts/tokens.js';
+import { KeyRow } from './KeyRow.js';
+
+const Row = styled(KeyRow)`
+  margin-bottom: 12px;
+  button[aria-pressed='true'] {
+    border-color: ${colour('bad')};
+    color: ${colour('bad')};
+    box-shadow: inset 0 0 0 1.5px ${colour('bad')};
+  }
+`;
+
+/** Faults that have a key in this set: those watched for, and turning round short of home. */
+export const keyedFaults = ({ plan }: Run): Fault[] => [
+  ...new Set<Fault>([...plan.conditions.watched, 'short of home']),
+];
+
+/** Faults a coach can say of the rep going on, or of the last one. */
+export function FaultKeys({
+  run,
+  onFault,
+}: {
+  run: Run;
+  onFault: (fault: Fault) => void;
+}): ReactElement {
+  const isOpen = run.open.repId !== null;
+  const said: readonly Fault[] = isOpen ? run.open.faults : (lastRep(run)?.seenFaults ?? []);
+  return (
+    <Row role="group" aria-label={isOpen ? 'Faults of this rep' : 'Faults of the last rep'}>
+      {keyedFaults(run).map((fault, i) => (
+        <button
+          key={fault}
+          type="button"
+          aria-pressed={said.includes(fault)}
+          title={FAULT_HELP[fault].say}
+          onClick={() => onFault(fault)}
+        >
+          {fault} <kbd>{i + 1}</kbd>
+        </button>
+      ))}
+    </Row>
+  );
+}

@@ -1,0 +1,21 @@
+import type { Pattern } from '@orthokin/core/pattern';
+import type { ComponentProps, ReactElement } from 'react';
+import { FloorPlan } from '../../parts/plan/FloorPlan.js';
+
+/** The whole floor with the targets that are in play; the others faint. */
+export const FloorInPlay = ({
+  pattern,
+  letters,
+  legend,
+}: {
+  pattern: Pattern;
+  letters: readonly string[];
+  legend?: ComponentProps<typeof FloorPlan>['legend'];
+}): ReactElement => (
+  <FloorPlan
+    pattern={pattern}
+    inPlay={letters}
+    legend={legend}
+    label={`The floor: home base and targets ${letters.join(', ')}`}
+  />
+);

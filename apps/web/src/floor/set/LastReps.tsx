@@ -1,0 +1,106 @@
+import { trialOf } from '@orthokin/core/cue';
+import { rungOf, targetOf } from '@orthokin/core/pattern';
+import { readRep } from '@orthokin/core/timing';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { Marker } from '../../parts/plan/Marker.js';
+import { seconds } from '../../parts/format.js';
+import { Unseen } from '../../parts/Text.js';
+import { colour, MONO } from '../../parts/tokens.js';
+import { finishedReps, lastRep, settingsOf } from '@orthokin/core/run';
+import type { Run } from '../../drill/plan.js';
+
+const Table = styled.table`
+  width: 100%;
+  align-self: start;
+  border-collapse: collapse;
+  font-size: 17px;
+  caption,
+  th {
+    padding: 0 0 5px;
+    font-size: 15px;
+    font-weight: 450;
+    text-align: right;
+    color: ${colour('quiet')};
+  }
+  th:first-child {
+    text-align: left;
+  }
+  td {
+    padding: 5px 0;
+    border-top: 1px solid ${colour('rule')};
+    text-align: right;
+    font: 600 19px ${MONO};
+  }
+  td:first-child {
+    width: 74px;
+  }
+  td.over {
+    color: ${colour('bad')};
+  }
+  td.words {
+    font: 600 17px/1.2 inherit;
+    font-family: inherit;
+    color: ${colour('bad')};
+  }
+  .who {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    color: ${colour('quiet')};
+  }
+`;
+
+/** The last finished reps, newest first: reaction, recovery, or why a rep does not count. */
+export function LastReps({ run, most }: { run: Run; most: number }): ReactElement | null {
+  const { plan } = run;
+  const limits = rungOf(plan.pattern, plan.rung)?.limitsMs ?? {};
+  const newest = lastRep(run)?.id;
+  const reps = finishedReps(run)
+    .sort((a, b) => Number(b.id === newest) - Number(a.id === newest) || b.ordinal - a.ordinal)
+    .slice(0, most);
+  if (reps.length === 0) return null;
+  return (
+    <Table aria-live="polite">
+      <thead>
+        <tr>
+          <th scope="col">last reps</th>
+          <th scope="col">reaction, s</th>
+          <th scope="col">recovery, s</th>
+        </tr>
+      </thead>
+      <tbody>
+        {reps.map((rep) => {
+          const cue = plan.cues.find(({ ordinal }) => ordinal === rep.ordinal);
+          const { durations, leftOut } = readRep(rep, settingsOf(plan), cue && trialOf(cue));
+          const target = targetOf(plan.pattern, rep.target);
+          return (
+            <tr key={rep.ordinal}>
+              <td>
+                <span className="who">
+                  {rep.ordinal} {target && <Marker target={target} size={26} />}
+                </span>
+              </td>
+              {leftOut ? (
+                <td className="words" colSpan={2}>
+                  {leftOut}
+                </td>
+              ) : (
+                (['reaction', 'recovery'] as const).map((name) => {
+                  const duration = durations[name];
+                  const over = duration !== undefined && duration.ms > (limits[name] ?? Infinity);
+                  return (
+                    <td key={name} className={over ? 'over' : undefined}>
+                      {duration ? seconds(duration.ms) : '–'}
+                      {over && <Unseen> over the limit</Unseen>}
+                    </td>
+                  );
+                })
+              )}
+            </tr>
+          );
+        })}
+      </tbody>
+    </Table>
+  );
+}

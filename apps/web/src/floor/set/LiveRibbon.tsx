@@ -1,0 +1,105 @@
+import { rungOf } from '@orthokin/core/pattern';
+import { eventOf, type TimedEvent } from '@orthokin/core/timing';
+import { useEffect, useState, type ReactElement } from 'react';
+import { phaseFill, type Phase } from '../../parts/phases.js';
+import { segmentsOf } from '../../parts/ribbon/segments.js';
+import { colour, MONO } from '../../parts/tokens.js';
+import { seconds } from '../../parts/format.js';
+import { useWidth } from '../../parts/useWidth.js';
+import type { Run } from '../../drill/plan.js';
+import type { SetClock } from '../../drill/set-clock.js';
+
+const HEIGHT = 72;
+const BAND_Y = 14;
+const BAND = 26;
+const FROM_MS = -300;
+/** Later than this the band stops growing; the rep goes on. */
+const TO_MS = 3200;
+
+/** The phase that is going on after the newest event. */
+function phaseNow(events: readonly TimedEvent[]): Phase {
+  const has = (name: TimedEvent['name']) => eventOf(events, name) !== undefined;
+  if (has('action')) return 'recovery';
+  if (has('arrival')) return 'load';
+  return has('firstMove') ? 'travel' : 'reaction';
+}
+
+/** Time since the cue, drawn anew with every frame while a rep is open. */
+function useSinceCue(cueMs: number | undefined, clock: SetClock): number {
+  const [sinceMs, setSinceMs] = useState(0);
+  useEffect(() => {
+    if (cueMs === undefined) return;
+    let frame = requestAnimationFrame(function tick(pageMs) {
+      setSinceMs(Math.max(0, clock.at(pageMs) - cueMs));
+      frame = requestAnimationFrame(tick);
+    });
+    return () => cancelAnimationFrame(frame);
+  }, [cueMs, clock]);
+  return cueMs === undefined ? 0 : sinceMs;
+}
+
+/** The rep that is going on, as a ribbon that grows. */
+export function LiveRibbon({ run, clock }: { run: Run; clock: SetClock }): ReactElement {
+  const [ref, width] = useWidth<HTMLDivElement>(300);
+  const x = (ms: number) => ((Math.min(ms, TO_MS) - FROM_MS) / (TO_MS - FROM_MS)) * width;
+  const { events } = run.open;
+  const cueMs = eventOf(events, 'cue')?.atMs;
+  const sinceMs = useSinceCue(cueMs, clock);
+  const limits = rungOf(run.plan.pattern, run.plan.rung)?.limitsMs ?? {};
+  const segments = segmentsOf(events);
+  const drawnTo = Math.max(0, ...segments.map(({ toMs }) => toMs));
+  const action = eventOf(events, 'action');
+  const ticks = [
+    limits.reaction,
+    action && cueMs !== undefined && limits.recovery !== undefined
+      ? action.atMs - cueMs + limits.recovery
+      : limits.cycle,
+  ].filter((ms) => ms !== undefined);
+  return (
+    <div ref={ref} style={{ overflow: 'hidden' }}>
+      <svg width={width} height={HEIGHT} style={{ display: 'block' }} aria-hidden>
+        <line x1={0} x2={width} y1={BAND_Y + BAND} y2={BAND_Y + BAND} stroke={colour('rule')} />
+        {segments.map(({ phases, fromMs, toMs }) => (
+          <rect
+            key={fromMs}
+            x={x(fromMs)}
+            y={BAND_Y}
+            width={Math.max(0, x(toMs) - x(fromMs))}
+            height={BAND}
+            fill={phaseFill(phases[0] ?? 'stance')}
+          />
+        ))}
+        {cueMs !== undefined && sinceMs > drawnTo && (
+          <rect
+            x={x(drawnTo)}
+            y={BAND_Y}
+            width={x(sinceMs) - x(drawnTo)}
+            height={BAND}
+            fill={phaseFill(phaseNow(events))}
+          />
+        )}
+        <g fontFamily={MONO} fontSize={15} fill={colour('quiet')} textAnchor="middle">
+          <line x1={x(0)} x2={x(0)} y1={4} y2={BAND_Y + BAND + 6} stroke={colour('ink')} />
+          <text x={x(0)} y={HEIGHT - 10}>
+            cue
+          </text>
+          {ticks.map((ms) => (
+            <g key={ms}>
+              <line
+                x1={x(ms)}
+                x2={x(ms)}
+                y1={4}
+                y2={BAND_Y + BAND + 6}
+                stroke={colour('ink')}
+                strokeWidth={2.5}
+              />
+              <text x={Math.max(x(ms), x(0) + 38)} y={HEIGHT - 10}>
+                {seconds(ms)}
+              </text>
+            </g>
+          ))}
+        </g>
+      </svg>
+    </div>
+  );
+}

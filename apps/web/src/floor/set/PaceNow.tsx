@@ -1,0 +1,21 @@
+import type { ReactElement } from 'react';
+import { count, secondsWithUnit } from '../../parts/format.js';
+import { staircaseOf } from '@orthokin/core/run';
+import type { Run } from '../../drill/plan.js';
+
+/** The pace of a set that moves by itself: what it is now, and what moves it next. */
+export function PaceNow({ run }: { run: Run }): ReactElement | null {
+  const staircase = staircaseOf(run);
+  const { steps } = run.plan.conditions.pace;
+  if (!staircase || !steps) return null;
+  const { nextMs, pacesMs, row, reversalsMs } = staircase;
+  const before = pacesMs.at(-1) ?? nextMs;
+  const moved = nextMs < before ? '↑ quicker' : nextMs > before ? '↓ slower' : '';
+  const toGo = count(steps.passesInARow - row, 'pass', 'passes');
+  return (
+    <span className="pace" role="status">
+      <b>{secondsWithUnit(nextMs)}</b> a cue {moved && <strong>{moved}</strong>} · quicker after{' '}
+      {toGo} · reversal {reversalsMs.length} of {steps.reversals}
+    </span>
+  );
+}

@@ -1,0 +1,12 @@
+import { useEffect, type ReactElement, type ReactNode } from 'react';
+import { createPortal } from 'react-dom';
+
+/** Shows something instead of the page: what lies beneath can be neither tabbed to nor read out. */
+export function InsteadOfPage({ children }: { children: ReactNode }): ReactElement {
+  useEffect(() => {
+    const page = document.getElementById('root');
+    page?.setAttribute('inert', '');
+    return () => page?.removeAttribute('inert');
+  }, []);
+  return createPortal(children, document.body);
+}

@@ -1,0 +1,129 @@
+import type {
+  AthleteCourseReply,
+  AthleteLadderReply,
+  AthleteRepsReply,
+  ClubReply,
+  DrillSetBody,
+  DrillSetReply,
+  DrillSetupQuery,
+  DrillSetupReply,
+  ImportBody,
+  ImportReply,
+  LadderBody,
+  LadderReply,
+  MoveEvidenceReply,
+  OwnLadderBody,
+  PatternBody,
+  PatternLineReply,
+  PatternReply,
+  PoolQuery,
+  ArchivedBody,
+  RepBody,
+  RepReply,
+  RungMoveBody,
+  RungMoveReply,
+  SetEndBody,
+  SetNoteBody,
+  SetNoteReply,
+  SetReviewReply,
+  SquadLineReply,
+  StandingReply,
+  WipeBody,
+} from './index.js';
+
+export type Method = 'GET' | 'PUT' | 'POST' | 'DELETE';
+
+/**
+ * A request of the API: its path below `/api/`, and the types of what it takes and gives. Only types:
+ * the web must not carry the rules of every body to know where to send it.
+ */
+export interface Route<Path extends string, Takes, Query, Gives> {
+  readonly method: Method;
+  readonly path: Path;
+  /** Never there at run time. */
+  readonly types?: { readonly takes: Takes; readonly query: Query; readonly gives: Gives };
+}
+
+type Named<Path extends string> = Path extends `${infer Head}/${infer Rest}`
+  ? Named<Head> | Named<Rest>
+  : Path extends `:${infer Name}`
+    ? Name
+    : never;
+
+/** What a path is filled in with. */
+export type PathParams<Path extends string> = Readonly<Record<Named<Path>, string | number>>;
+
+/** A path with its parameters filled in. */
+export const pathOf = <Path extends string>(
+  { path }: { readonly path: Path },
+  params: PathParams<Path>,
+): string => {
+  const given = new Map<string, string | number>(Object.entries(params));
+  return path
+    .split('/')
+    .map((part) =>
+      part.startsWith(':') ? encodeURIComponent(given.get(part.slice(1)) ?? '') : part,
+    )
+    .join('/');
+};
+
+const get =
+  <Gives, Query = undefined>() =>
+  <Path extends string>(path: Path): Route<Path, undefined, Query, Gives> => ({
+    ...{ method: 'GET', path },
+  });
+const put =
+  <Takes, Gives>() =>
+  <Path extends string>(path: Path): Route<Path, Takes, undefined, Gives> => ({
+    ...{ method: 'PUT', path },
+  });
+
+/** Every request there is, for server and web alike. */
+export const ROUTES = {
+  clubs: get<ClubReply[]>()('clubs'),
+  bringClub: { method: 'POST', path: 'clubs' } as Route<'clubs', Blob, undefined, ClubReply>,
+  wipeClub: { method: 'DELETE', path: 'clubs/:clubId' } as Route<
+    'clubs/:clubId',
+    WipeBody,
+    undefined,
+    object
+  >,
+
+  squad: get<SquadLineReply[]>()('clubs/:clubId/squad'),
+  standings: get<StandingReply[]>()('clubs/:clubId/standings'),
+  drillSetup: get<DrillSetupReply, DrillSetupQuery>()(
+    'clubs/:clubId/athletes/:athleteId/drill-setup',
+  ),
+  course: get<AthleteCourseReply>()('clubs/:clubId/athletes/:athleteId/course'),
+  athleteReps: get<AthleteRepsReply, PoolQuery>()('clubs/:clubId/athletes/:athleteId/reps'),
+
+  library: get<PatternLineReply[]>()('clubs/:clubId/patterns'),
+  pattern: get<PatternReply>()('clubs/:clubId/patterns/:patternId'),
+  patternVersion: get<PatternReply>()('clubs/:clubId/patterns/:patternId/versions/:version'),
+  savePattern: put<PatternBody, PatternReply>()(
+    'clubs/:clubId/patterns/:patternId/versions/:version',
+  ),
+  archivePattern: put<ArchivedBody, ArchivedBody>()('clubs/:clubId/patterns/:patternId/archived'),
+  patternSchema: get<object>()('pattern.schema.json'),
+
+  review: get<SetReviewReply>()('clubs/:clubId/sets/:setId'),
+  recordSet: put<DrillSetBody, DrillSetReply>()('clubs/:clubId/sets/:setId'),
+  endSet: put<SetEndBody, DrillSetReply>()('clubs/:clubId/sets/:setId/end'),
+  recordRep: put<RepBody, RepReply>()('clubs/:clubId/sets/:setId/reps/:repId'),
+  writeNote: put<SetNoteBody, SetNoteReply>()('clubs/:clubId/notes/:noteId'),
+
+  ladder: get<LadderReply>()('clubs/:clubId/patterns/:patternId/ladder'),
+  athleteLadder: get<AthleteLadderReply>()('clubs/:clubId/patterns/:patternId/ladder/:athleteId'),
+  saveLadder: put<LadderBody, LadderBody>()('clubs/:clubId/ladders/:ladderId'),
+  saveOwnLimits: put<OwnLadderBody, OwnLadderBody>()('clubs/:clubId/own-ladders/:ladderId'),
+  move: put<RungMoveBody, RungMoveReply>()('clubs/:clubId/moves/:moveId'),
+  moveEvidence: get<MoveEvidenceReply>()('clubs/:clubId/moves/:moveId'),
+
+  importSets: put<ImportBody, ImportReply>()('clubs/:clubId/imports'),
+  clubFile: get<Blob>()('clubs/:clubId/club.zip'),
+  repsOfSet: get<string>()('clubs/:clubId/sets/:setId/reps.csv'),
+  repsOfClub: get<string>()('clubs/:clubId/reps.csv'),
+  setsOfClub: get<string>()('clubs/:clubId/sets.csv'),
+  repDictionary: get<string>()('reps-dictionary.csv'),
+  setDictionary: get<string>()('sets-dictionary.csv'),
+} as const;
