@@ -1,6 +1,8 @@
 import { MikroOrmModule } from '@mikro-orm/nestjs';
 import { PostgreSqlDriver } from '@mikro-orm/postgresql';
 import { Module, type DynamicModule } from '@nestjs/common';
+import { APP_GUARD } from '@nestjs/core';
+import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { DerivedModule } from './derived/derived.module.js';
 import { ClubsModule } from './domains/clubs/clubs.module.js';
 import { DomainsModule } from './domains/domains.module.js';
@@ -16,12 +18,19 @@ import { TABLES } from './tables.js';
 import { TransferModule } from './transfer/transfer.module.js';
 import { ViewsModule } from './views/views.module.js';
 
+/**
+ * Requests from one address: a hall full of devices behind one router is far below this, a runaway
+ * script soon above it.
+ */
+const RATE = { ttl: 60_000, limit: 60_000 };
+
 @Module({})
 export class AppModule {
   static with({ databaseUrl }: Settings): DynamicModule {
     return {
       module: AppModule,
       imports: [
+        ThrottlerModule.forRoot([RATE]),
         MikroOrmModule.forRoot({ ...ormOptions(databaseUrl, TABLES), driver: PostgreSqlDriver }),
         DomainsModule,
         ...[ClubsModule, PatternsModule, DrillsModule, ProgressModule, NotesModule],
@@ -31,6 +40,7 @@ export class AppModule {
         HealthModule,
         LiveModule.on(databaseUrl),
       ],
+      providers: [{ provide: APP_GUARD, useClass: ThrottlerGuard }],
     };
   }
 }

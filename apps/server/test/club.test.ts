@@ -95,8 +95,6 @@ describe('settings and database', () => {
       demo: 'none' as const,
     };
     await expect(prepare(settings)).rejects.toThrow(DatabaseRefusal);
-    await expect(prepare(settings)).rejects.toThrow(
-      /127\.0\.0\.1:1 does not answer.*Start it/,
-    );
+    await expect(prepare(settings)).rejects.toThrow(/127\.0\.0\.1:1 does not answer.*Start it/);
   });
 });

@@ -134,7 +134,7 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
     pattern: 'line',
     model: modelOf({ ...LOTTE, weak: null }),
     // The calf that was strained is spared again since.
-    later: { fromSession: 9, model: modelOf({ ...LOTTE, weak: ['right', 1.14] }) },
+    later: { fromSession: 12, model: modelOf({ ...LOTTE, weak: ['right', 1.14] }) },
   },
   {
     name: 'Oskar Tvedmoor',

@@ -22,21 +22,21 @@ export class AthleteStandingsService {
     now = new Date(),
   ): Promise<ReadonlyMap<string, Standing>> {
     const day = dayOf(now);
-    const rows = await this.em.execute<{ id: string; standing: Standing }[]>(
-      `select id, standing from athlete_standing where club_id = ? and day = ?`,
-      [clubId, day],
-    );
-    const standings = new Map(rows.map(({ id, standing }) => [id, standing]));
-    const missing = athleteIds.filter((id) => !standings.has(id));
-    if (missing.length === 0) return standings;
+    const standings = await this.kept(clubId, day);
+    const lacking = athleteIds.filter((id) => !standings.has(id));
+    if (lacking.length === 0) return standings;
     const squad = await this.forms.of(clubId, now);
     await this.em.transactional(async (em) => {
       // Whoever adds a rep holds its athlete: what is kept is never older than the reps.
       await em.find(
         Athlete,
-        { clubId, id: { $in: missing } },
+        { clubId, id: { $in: lacking } },
         { lockMode: LockMode.PESSIMISTIC_WRITE, orderBy: { id: 'asc' } },
       );
+      // Somebody who asked a moment sooner may have worked them out while we waited.
+      for (const [id, standing] of await this.kept(clubId, day)) standings.set(id, standing);
+      const missing = lacking.filter((id) => !standings.has(id));
+      if (missing.length === 0) return;
       const courses = await this.courses.since(clubId, squadSince(now), missing);
       for (const id of missing) standings.set(id, standingOf(courses.get(id) ?? [], squad));
       await em.upsertMany(
@@ -48,5 +48,13 @@ export class AthleteStandingsService {
       );
     });
     return standings;
+  }
+
+  private async kept(clubId: string, day: string): Promise<Map<string, Standing>> {
+    const rows = await this.em.execute<{ id: string; standing: Standing }[]>(
+      `select id, standing from athlete_standing where club_id = ? and day = ?`,
+      [clubId, day],
+    );
+    return new Map(rows.map(({ id, standing }) => [id, standing]));
   }
 }

@@ -25,7 +25,7 @@ interface CourseRow {
 const COLUMNS = `
   s.id, s.athlete_id, s.pattern_id, s.pattern_version, s.rung, s.source, s.started_at,
   s.day::text as day, s.seed, s.conditions->'cueKinds' as cue_kinds,
-  f.figures, f.judgement->>'outcome' as outcome
+  f.figures, f.outcome
   from drill_set s left join set_figures f on f.club_id = s.club_id and f.id = s.id`;
 
 /** Sets as points of a course, oldest first, from kept figures and not from reps. */
@@ -85,7 +85,7 @@ export class CourseSetsService {
     const fresh = await this.figures.of(clubId, missing);
     return rows.flatMap((row) => {
       const figures = row.figures ?? fresh.get(row.id)?.figures;
-      const outcome = row.outcome ?? fresh.get(row.id)?.judgement.outcome;
+      const outcome = row.outcome ?? fresh.get(row.id)?.outcome;
       if (!figures || !outcome) return [];
       return [{ athleteId: row.athlete_id, set: courseSet(row, figures, outcome) }];
     });

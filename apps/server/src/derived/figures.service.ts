@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { readSet } from '@orthokin/core/drill';
 import { judgeSet, readStaircase } from '@orthokin/core/progress';
 import { setFigures } from '@orthokin/core/stats';
-import { PatternsService } from '../domains/patterns/patterns.service.js';
+import { PatternsService, versionKey } from '../domains/patterns/patterns.service.js';
 import { rungAsRun } from '../domains/drills/as-run.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { RepRow } from '../domains/drills/rep.entity.js';
@@ -19,48 +19,64 @@ export class FiguresService {
 
   /** The figures of sets of one club, by set id. */
   async of(clubId: string, setIds: readonly string[]): Promise<ReadonlyMap<string, SetFiguresRow>> {
-    const kept = await this.em.find(
-      SetFiguresRow,
-      { clubId, id: { $in: [...setIds] } },
-      { disableIdentityMap: true },
-    );
-    const found = new Map(kept.map((row) => [row.id, row]));
+    const found = await this.kept(clubId, setIds);
     const missing = setIds.filter((id) => !found.has(id));
     for (const row of await this.workOut(clubId, missing)) found.set(row.id, row);
     return found;
   }
 
+  private async kept(
+    clubId: string,
+    setIds: readonly string[],
+  ): Promise<Map<string, SetFiguresRow>> {
+    if (setIds.length === 0) return new Map();
+    const rows = await this.em.execute<Omit<SetFiguresRow, 'clubId'>[]>(
+      `select id, figures, judgement, outcome, staircase from set_figures
+       where club_id = ? and id = any (?::uuid[])`,
+      [clubId, `{${setIds.join(',')}}`],
+    );
+    return new Map(rows.map((row) => [row.id, { ...row, clubId }]));
+  }
+
   private async workOut(clubId: string, setIds: readonly string[]): Promise<SetFiguresRow[]> {
     if (setIds.length === 0) return [];
-    const ids = { $in: [...setIds] };
     return this.em.transactional(async (em) => {
       // Whoever adds a rep holds the set as well: what is kept is never older than its reps.
-      const sets = await em.find(
+      const held = await em.find(
         DrillSet,
-        { clubId, id: ids },
+        { clubId, id: { $in: [...setIds] } },
         { lockMode: LockMode.PESSIMISTIC_WRITE, orderBy: { id: 'asc' } },
       );
-      const reps = await em.find(RepRow, { clubId, setId: ids }, { orderBy: { id: 'asc' } });
+      // Somebody who asked a moment sooner may have worked them out while we waited.
+      const kept = await this.kept(clubId, setIds);
+      const sets = held.filter(({ id }) => !kept.has(id));
+      const reps = await em.find(
+        RepRow,
+        { clubId, setId: { $in: sets.map(({ id }) => id) } },
+        { orderBy: { id: 'asc' } },
+      );
       const repsOf = new Map<string, RepRow[]>(sets.map(({ id }) => [id, []]));
       for (const rep of reps) repsOf.get(rep.setId)?.push(rep);
-      const rows: SetFiguresRow[] = [];
-      for (const set of sets) {
-        const { body: pattern } = await this.patterns.version(
-          clubId,
-          set.patternId,
-          set.patternVersion,
-        );
+      const versionOf = ({ patternId, patternVersion: version }: DrillSet) => ({
+        ...{ patternId, version },
+      });
+      const versions = await this.patterns.versions(clubId, sets.map(versionOf));
+      const rows = sets.flatMap((set): SetFiguresRow[] => {
+        const pattern = versions.get(versionKey(versionOf(set)))?.body;
+        if (!pattern) return [];
         const readings = readSet(set, repsOf.get(set.id) ?? [], pattern);
-        rows.push({
-          clubId,
-          id: set.id,
-          figures: setFigures(readings, pattern.targets, set.conditions.watched),
-          judgement: judgeSet(readings, rungAsRun(pattern, set), set.conditions.watched),
-          staircase: readStaircase(readings, set.conditions.pace),
-        });
-      }
+        const { watched, pace } = set.conditions;
+        const judgement = judgeSet(readings, rungAsRun(pattern, set), watched);
+        return [
+          {
+            ...{ clubId, id: set.id, judgement, outcome: judgement.outcome },
+            figures: setFigures(readings, pattern.targets, watched),
+            staircase: readStaircase(readings, pace),
+          },
+        ];
+      });
       if (rows.length > 0) await em.upsertMany(SetFiguresRow, rows);
-      return rows;
+      return [...kept.values(), ...rows];
     });
   }
 }

@@ -1,5 +1,5 @@
 import { Entity, Property } from '@mikro-orm/core';
-import type { SetJudgement, StaircaseReading } from '@orthokin/core/progress';
+import type { SetJudgement, SetOutcome, StaircaseReading } from '@orthokin/core/progress';
 import type { SetFigures } from '@orthokin/core/stats';
 import { ClubOwned } from '../platform/storage/club-owned.js';
 
@@ -14,6 +14,10 @@ export class SetFiguresRow extends ClubOwned {
 
   @Property({ type: 'json' })
   judgement!: SetJudgement;
+
+  /** That of the judgement, beside it: courses of many sets need no more of it. */
+  @Property({ type: 'text' })
+  outcome!: SetOutcome;
 
   /** Of a set whose pace moved by itself. */
   @Property({ type: 'json', nullable: true })

@@ -2,7 +2,7 @@ import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { squadForm, type SquadForm } from '@orthokin/core/stats';
 import { CourseSetsService } from './course-sets.service.js';
-import { SquadFormRow } from './squad-form.entity.js';
+import type { SquadFormRow } from './squad-form.entity.js';
 
 /** A squad is looked at over so many weeks. */
 const SQUAD_WEEKS = 12;
@@ -22,17 +22,33 @@ export class SquadFormsService {
   ) {}
 
   async of(clubId: string, now = new Date()): Promise<SquadForm> {
-    const day = dayOf(now);
-    const kept = await this.em.findOne(SquadFormRow, { clubId, day }, { disableIdentityMap: true });
-    if (kept) return kept.form;
-    const courses = await this.courses.since(clubId, squadSince(now));
-    const form = squadForm([...courses.values()]);
-    // Of a club that is not there nothing is kept.
-    await this.em.execute(
-      `insert into squad_form (club_id, day, form) select club_id, ?, ? from club where club_id = ?
-       on conflict (club_id) do update set day = excluded.day, form = excluded.form`,
-      [day, JSON.stringify(form), clubId],
+    const kept = await this.kept(clubId, now);
+    return kept ?? this.workOut(clubId, now);
+  }
+
+  private async kept(clubId: string, now: Date): Promise<SquadForm | null> {
+    const [kept] = await this.em.execute<Pick<SquadFormRow, 'form'>[]>(
+      `select form from squad_form where club_id = ? and day = ?`,
+      [clubId, dayOf(now)],
     );
-    return form;
+    return kept?.form ?? null;
+  }
+
+  private workOut(clubId: string, now: Date): Promise<SquadForm> {
+    return this.em.transactional(async (em) => {
+      // One at a time; of a club that is not there nothing is kept.
+      const club = await em.execute(`select from club where club_id = ? for update`, [clubId]);
+      const kept = await this.kept(clubId, now);
+      if (kept) return kept;
+      const courses = await this.courses.since(clubId, squadSince(now));
+      const form = squadForm([...courses.values()]);
+      if (club.length > 0)
+        await em.execute(
+          `insert into squad_form (club_id, day, form) values (?, ?, ?)
+           on conflict (club_id) do update set day = excluded.day, form = excluded.form`,
+          [clubId, dayOf(now), JSON.stringify(form)],
+        );
+      return form;
+    });
   }
 }

@@ -47,6 +47,16 @@ export class SquadLinesService {
     });
   }
 
+  private kept(
+    clubId: string,
+    athleteIds: readonly string[],
+  ): Promise<Pick<SquadLineRow, 'id' | 'line'>[]> {
+    return this.em.execute(
+      `select id, line from squad_line where club_id = ? and id = any (?::uuid[])`,
+      [clubId, `{${athleteIds.join(',')}}`],
+    );
+  }
+
   private async workOut(
     clubId: string,
     athleteIds: readonly string[],
@@ -54,12 +64,21 @@ export class SquadLinesService {
     if (athleteIds.length === 0) return new Map();
     return this.em.transactional(async (em) => {
       // Whoever adds to what an athlete did holds the athlete: what is kept is never older.
-      const athletes = await em.find(
+      const held = await em.find(
         Athlete,
         { clubId, id: { $in: [...athleteIds] } },
         { lockMode: LockMode.PESSIMISTIC_WRITE, orderBy: { id: 'asc' } },
       );
-      const newest = await this.newest.of(clubId, athleteIds);
+      // Somebody who asked a moment sooner may have worked them out while we waited.
+      const kept = new Map(
+        (await this.kept(clubId, athleteIds)).map(({ id, line }) => [id, line] as const),
+      );
+      const athletes = held.filter(({ id }) => !kept.has(id));
+      if (athletes.length === 0) return kept;
+      const newest = await this.newest.of(
+        clubId,
+        athletes.map(({ id }) => id),
+      );
       const patterns = await this.patterns.all(clubId);
       const places = await this.places.places(clubId, athleteIds);
       const last = await this.lastSets(
@@ -84,7 +103,7 @@ export class SquadLinesService {
         SquadLineRow,
         lines.map(([id, line]) => ({ clubId, id, patternId: line.patternId, line })),
       );
-      return new Map(lines);
+      return new Map([...kept, ...lines]);
     });
   }
 

@@ -8,6 +8,8 @@ import { Migration } from '@mikro-orm/migrations';
 export class Migration20261130DayForm extends Migration {
   override up(): void {
     this.addSql(`delete from set_figures`);
+    // Read with every course: out of the judgement it would have to be unpacked each time.
+    this.addSql(`alter table set_figures add column outcome text not null`);
     this.addSql(`delete from athlete_standing`);
     this.addSql(`delete from ladder_standing`);
     this.addSql(`alter table ladder_standing add column held jsonb`);

@@ -2,13 +2,9 @@ import {
   applyDecorators,
   Body,
   Controller,
-  Delete,
-  Get,
   Header,
   HttpCode,
   Param,
-  Post,
-  Put,
   StreamableFile,
 } from '@nestjs/common';
 import { ApiBody, ApiOkResponse } from '@nestjs/swagger';
@@ -20,10 +16,11 @@ import {
   SetPath,
   WipeBody,
 } from '@orthokin/contract';
+import { ROUTES } from '@orthokin/contract/routes';
 import { wrong } from '@orthokin/core/result';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { accepted } from '../platform/http/refusals.js';
-import { Gives, Takes } from '../platform/http/openapi.js';
+import { Serves } from '../platform/http/serves.js';
 import { ClubFileService } from './club-file.service.js';
 import { ImportsService } from './imports.service.js';
 import { TablesService } from './tables.service.js';
@@ -50,38 +47,38 @@ export class TransferController {
     private readonly imports: ImportsService,
   ) {}
 
-  @Get('clubs/:clubId/sets/:setId/reps.csv')
+  @Serves(ROUTES.repsOfSet)
   @Table('reps')
   repsOfSet(@Param() { clubId, setId }: SetPath): Promise<string> {
     return this.tables.repsOfSet(clubId, setId);
   }
 
-  @Get('clubs/:clubId/reps.csv')
+  @Serves(ROUTES.repsOfClub)
   @Table('reps')
   repsOfClub(@Param() { clubId }: ClubPath): Promise<string> {
     return this.tables.repsOfClub(clubId);
   }
 
-  @Get('clubs/:clubId/sets.csv')
+  @Serves(ROUTES.setsOfClub)
   @Table('sets')
   setsOfClub(@Param() { clubId }: ClubPath): Promise<string> {
     return this.tables.setsOfClub(clubId);
   }
 
-  @Get('reps-dictionary.csv')
+  @Serves(ROUTES.repDictionary)
   @Table('reps-dictionary')
   repDictionary(): string {
     return this.tables.repDictionary();
   }
 
-  @Get('sets-dictionary.csv')
+  @Serves(ROUTES.setDictionary)
   @Table('sets-dictionary')
   setDictionary(): string {
     return this.tables.setDictionary();
   }
 
   /** The whole club: one file to be read back, and tables for people. */
-  @Get('clubs/:clubId/club.zip')
+  @Serves(ROUTES.clubFile)
   @ApiOkResponse({ content: { [ZIP]: { schema: { type: 'string', format: 'binary' } } } })
   @Header('Content-Type', ZIP)
   @Header('Content-Disposition', 'attachment; filename="orthokin-club.zip"')
@@ -96,24 +93,20 @@ export class TransferController {
     return new StreamableFile(zip);
   }
 
-  @Post('clubs')
+  @Serves(ROUTES.bringClub, { gives: ClubReply })
   @HttpCode(200)
   @ApiBody({ description: 'A club.zip as it was taken out (application/zip).' })
-  @Gives(ClubReply)
   bring(@Body() body: unknown): Promise<ClubReply> {
     return this.clubs.bring(clubJsonIn(body));
   }
 
-  @Delete('clubs/:clubId')
-  @Takes(WipeBody)
+  @Serves(ROUTES.wipeClub, { takes: WipeBody })
   async wipe(@Param() { clubId }: ClubPath, @Body() { name }: WipeBody): Promise<object> {
     await this.clubs.wipe(clubId, name);
     return {};
   }
 
-  @Put('clubs/:clubId/imports')
-  @Takes(ImportBody)
-  @Gives(ImportReply)
+  @Serves(ROUTES.importSets, { takes: ImportBody, gives: ImportReply })
   importSets(@Param() { clubId }: ClubPath, @Body() body: ImportBody): Promise<ImportReply> {
     return this.imports.store(clubId, body);
   }

@@ -1,4 +1,4 @@
-import { Controller, Get, Param, Query } from '@nestjs/common';
+import { Controller, Param, Query } from '@nestjs/common';
 import {
   AthleteCourseReply,
   AthletePath,
@@ -7,25 +7,24 @@ import {
   PoolQuery,
   StandingReply,
 } from '@orthokin/contract';
-import { Gives } from '../platform/http/openapi.js';
+import { ROUTES } from '@orthokin/contract/routes';
+import { Serves } from '../platform/http/serves.js';
 import { CourseService } from './course.service.js';
 import { StandingsService } from './standings.service.js';
 
-@Controller('clubs/:clubId')
+@Controller()
 export class CourseController {
   constructor(
     private readonly courses: CourseService,
     private readonly squad: StandingsService,
   ) {}
 
-  @Get('athletes/:athleteId/course')
-  @Gives(AthleteCourseReply)
+  @Serves(ROUTES.course, { gives: AthleteCourseReply })
   course(@Param() { clubId, athleteId }: AthletePath): Promise<AthleteCourseReply> {
     return this.courses.course(clubId, athleteId);
   }
 
-  @Get('athletes/:athleteId/reps')
-  @Gives(AthleteRepsReply)
+  @Serves(ROUTES.athleteReps, { gives: AthleteRepsReply })
   reps(
     @Param() { clubId, athleteId }: AthletePath,
     @Query() query: PoolQuery,
@@ -33,8 +32,7 @@ export class CourseController {
     return this.courses.reps(clubId, athleteId, query);
   }
 
-  @Get('standings')
-  @Gives(StandingReply, { each: true })
+  @Serves(ROUTES.standings, { gives: StandingReply, each: true })
   standings(@Param() { clubId }: ClubPath): Promise<StandingReply[]> {
     return this.squad.of(clubId);
   }

@@ -1,25 +1,24 @@
-import { Controller, Get, Param } from '@nestjs/common';
+import { Controller, Param } from '@nestjs/common';
 import {
   AthleteLadderReply,
   AthletePatternPath,
   LadderReply,
   PatternPath,
 } from '@orthokin/contract';
-import { Gives } from '../platform/http/openapi.js';
+import { ROUTES } from '@orthokin/contract/routes';
+import { Serves } from '../platform/http/serves.js';
 import { LadderViewService } from './ladder.service.js';
 
-@Controller('clubs/:clubId')
+@Controller()
 export class LadderController {
   constructor(private readonly views: LadderViewService) {}
 
-  @Get('patterns/:patternId/ladder')
-  @Gives(LadderReply)
+  @Serves(ROUTES.ladder, { gives: LadderReply })
   everyone(@Param() { clubId, patternId }: PatternPath): Promise<LadderReply> {
     return this.views.ofEveryone(clubId, patternId);
   }
 
-  @Get('patterns/:patternId/ladder/:athleteId')
-  @Gives(AthleteLadderReply)
+  @Serves(ROUTES.athleteLadder, { gives: AthleteLadderReply })
   athlete(
     @Param() { clubId, patternId, athleteId }: AthletePatternPath,
   ): Promise<AthleteLadderReply> {

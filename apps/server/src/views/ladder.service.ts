@@ -64,7 +64,7 @@ export class LadderViewService {
     ]);
     const standings = await this.standings.of(
       clubId,
-      athletes.map(({ id: athleteId }) => ({ athleteId, newest })),
+      athletes.map(({ id: athleteId }) => ({ athleteId, patternId, version: newest.version })),
     );
     return {
       pattern: versionReply(newest),

@@ -1,4 +1,4 @@
-import { Controller, Get, Param, Query } from '@nestjs/common';
+import { Controller, Param, Query } from '@nestjs/common';
 import {
   AthletePath,
   ClubPath,
@@ -6,25 +6,24 @@ import {
   DrillSetupReply,
   SquadLineReply,
 } from '@orthokin/contract';
-import { Gives } from '../platform/http/openapi.js';
+import { ROUTES } from '@orthokin/contract/routes';
+import { Serves } from '../platform/http/serves.js';
 import { SquadLinesService } from '../derived/squad-lines.service.js';
 import { DrillSetupService } from './drill-setup.service.js';
 
-@Controller('clubs/:clubId')
+@Controller()
 export class SquadController {
   constructor(
     private readonly lines: SquadLinesService,
     private readonly setups: DrillSetupService,
   ) {}
 
-  @Get('squad')
-  @Gives(SquadLineReply, { each: true })
+  @Serves(ROUTES.squad, { gives: SquadLineReply, each: true })
   all(@Param() { clubId }: ClubPath): Promise<SquadLineReply[]> {
     return this.lines.of(clubId);
   }
 
-  @Get('athletes/:athleteId/drill-setup')
-  @Gives(DrillSetupReply)
+  @Serves(ROUTES.drillSetup, { gives: DrillSetupReply })
   drillSetup(
     @Param() { clubId, athleteId }: AthletePath,
     @Query() { patternId }: DrillSetupQuery,

@@ -23,13 +23,13 @@ export class StandingsService {
         clubId,
         lines.map(({ athlete }) => athlete.id),
       ),
-      this.patterns.all(clubId),
+      this.patterns.newestVersions(clubId),
     ]);
     const ladders = await this.ladders.of(
       clubId,
       lines.flatMap(({ athlete, patternId }) => {
-        const pattern = newest.get(patternId);
-        return pattern ? [{ athleteId: athlete.id, newest: pattern }] : [];
+        const version = newest.get(patternId);
+        return version === undefined ? [] : [{ athleteId: athlete.id, patternId, version }];
       }),
     );
     const members = lines.flatMap((line): (SquadMember & { line: SquadLineReply })[] => {

@@ -1,15 +1,15 @@
 import { EntityManager } from '@mikro-orm/postgresql';
-import { Controller, Get } from '@nestjs/common';
+import { Controller } from '@nestjs/common';
 import { ClubReply } from '@orthokin/contract';
-import { Gives } from '../../platform/http/openapi.js';
+import { ROUTES } from '@orthokin/contract/routes';
+import { Serves } from '../../platform/http/serves.js';
 import { Club } from './club.entity.js';
 
-@Controller('clubs')
+@Controller()
 export class ClubsController {
   constructor(private readonly em: EntityManager) {}
 
-  @Get()
-  @Gives(ClubReply, { each: true })
+  @Serves(ROUTES.clubs, { gives: ClubReply, each: true })
   list(): Promise<ClubReply[]> {
     return this.em.find(Club, {}, { orderBy: { name: 'asc' } });
   }

@@ -1,4 +1,4 @@
-import { Body, Controller, Param, Put } from '@nestjs/common';
+import { Body, Controller, Param } from '@nestjs/common';
 import {
   DrillSetBody,
   DrillSetReply,
@@ -8,16 +8,15 @@ import {
   RepReply,
   SetEndBody,
 } from '@orthokin/contract';
-import { Gives, Takes } from '../../platform/http/openapi.js';
+import { ROUTES } from '@orthokin/contract/routes';
+import { Serves } from '../../platform/http/serves.js';
 import { DrillsService } from './drills.service.js';
 
-@Controller('clubs/:clubId/sets/:setId')
+@Controller()
 export class DrillsController {
   constructor(private readonly drills: DrillsService) {}
 
-  @Put()
-  @Takes(DrillSetBody)
-  @Gives(DrillSetReply)
+  @Serves(ROUTES.recordSet, { takes: DrillSetBody, gives: DrillSetReply })
   recordSet(
     @Param() { clubId, setId }: NewSetPath,
     @Body() body: DrillSetBody,
@@ -25,16 +24,12 @@ export class DrillsController {
     return this.drills.recordSet(clubId, setId, body);
   }
 
-  @Put('end')
-  @Takes(SetEndBody)
-  @Gives(DrillSetReply)
+  @Serves(ROUTES.endSet, { takes: SetEndBody, gives: DrillSetReply })
   endSet(@Param() { clubId, setId }: NewSetPath, @Body() body: SetEndBody): Promise<DrillSetReply> {
     return this.drills.endSet(clubId, setId, body);
   }
 
-  @Put('reps/:repId')
-  @Takes(RepBody)
-  @Gives(RepReply)
+  @Serves(ROUTES.recordRep, { takes: RepBody, gives: RepReply })
   recordRep(
     @Param() { clubId, setId, repId }: NewRepPath,
     @Body() body: RepBody,

@@ -1,15 +1,14 @@
-import { Body, Controller, Param, Put } from '@nestjs/common';
+import { Body, Controller, Param } from '@nestjs/common';
 import { NewNotePath, SetNoteBody, SetNoteReply } from '@orthokin/contract';
-import { Gives, Takes } from '../../platform/http/openapi.js';
+import { ROUTES } from '@orthokin/contract/routes';
+import { Serves } from '../../platform/http/serves.js';
 import { NotesService } from './notes.service.js';
 
-@Controller('clubs/:clubId/notes/:noteId')
+@Controller()
 export class NotesController {
   constructor(private readonly notes: NotesService) {}
 
-  @Put()
-  @Takes(SetNoteBody)
-  @Gives(SetNoteReply)
+  @Serves(ROUTES.writeNote, { takes: SetNoteBody, gives: SetNoteReply })
   write(
     @Param() { clubId, noteId }: NewNotePath,
     @Body() body: SetNoteBody,

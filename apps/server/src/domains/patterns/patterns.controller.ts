@@ -1,4 +1,4 @@
-import { Body, Controller, Get, Param, Put } from '@nestjs/common';
+import { Body, Controller, Param } from '@nestjs/common';
 import {
   ArchivedBody,
   ClubPath,
@@ -9,8 +9,9 @@ import {
   PatternReply,
   PatternVersionPath,
 } from '@orthokin/contract';
+import { ROUTES } from '@orthokin/contract/routes';
 import { ApiOkResponse } from '@nestjs/swagger';
-import { Gives, Takes } from '../../platform/http/openapi.js';
+import { Serves } from '../../platform/http/serves.js';
 import { patternSchema } from './pattern-schema.js';
 import { PatternsService, versionReply } from './patterns.service.js';
 
@@ -18,35 +19,30 @@ import { PatternsService, versionReply } from './patterns.service.js';
 export class PatternsController {
   constructor(private readonly patterns: PatternsService) {}
 
-  @Get('pattern.schema.json')
+  @Serves(ROUTES.patternSchema)
   @ApiOkResponse({ schema: { type: 'object' } })
   schema(): object {
     return patternSchema();
   }
 
-  @Get('clubs/:clubId/patterns')
-  @Gives(PatternLineReply, { each: true })
+  @Serves(ROUTES.library, { gives: PatternLineReply, each: true })
   library(@Param() { clubId }: ClubPath): Promise<PatternLineReply[]> {
     return this.patterns.library(clubId);
   }
 
-  @Get('clubs/:clubId/patterns/:patternId')
-  @Gives(PatternReply)
+  @Serves(ROUTES.pattern, { gives: PatternReply })
   async newest(@Param() { clubId, patternId }: PatternPath): Promise<PatternReply> {
     return versionReply(await this.patterns.newest(clubId, patternId));
   }
 
-  @Get('clubs/:clubId/patterns/:patternId/versions/:version')
-  @Gives(PatternReply)
+  @Serves(ROUTES.patternVersion, { gives: PatternReply })
   async version(
     @Param() { clubId, patternId, version }: PatternVersionPath,
   ): Promise<PatternReply> {
     return versionReply(await this.patterns.version(clubId, patternId, version));
   }
 
-  @Put('clubs/:clubId/patterns/:patternId/versions/:version')
-  @Takes(PatternBody)
-  @Gives(PatternReply)
+  @Serves(ROUTES.savePattern, { takes: PatternBody, gives: PatternReply })
   save(
     @Param() { clubId, patternId, version }: NewPatternVersionPath,
     @Body() body: PatternBody,
@@ -54,9 +50,7 @@ export class PatternsController {
     return this.patterns.save(clubId, patternId, version, body);
   }
 
-  @Put('clubs/:clubId/patterns/:patternId/archived')
-  @Takes(ArchivedBody)
-  @Gives(ArchivedBody)
+  @Serves(ROUTES.archivePattern, { takes: ArchivedBody, gives: ArchivedBody })
   async archive(
     @Param() { clubId, patternId }: PatternPath,
     @Body() body: ArchivedBody,

@@ -8,9 +8,12 @@ import { plain } from '../../platform/storage/plain.js';
 import { Changes } from '../changes.js';
 import { PatternVersion } from './pattern-version.entity.js';
 import { PatternRow } from './pattern.entity.js';
+import { VersionBodies, type VersionHead } from './version-bodies.js';
 
 @Injectable()
 export class PatternsService {
+  private readonly bodies = new VersionBodies();
+
   constructor(
     private readonly em: EntityManager,
     private readonly changes: Changes,
@@ -18,17 +21,20 @@ export class PatternsService {
 
   /** A pattern as it was saved last. */
   async newest(clubId: string, patternId: string): Promise<PatternVersion> {
-    const [newest] = await this.em.find(
-      PatternVersion,
-      { clubId, patternId },
-      { orderBy: { version: 'desc' }, limit: 1 },
+    const heads = await this.em.execute<VersionHead[]>(
+      `select pattern_id, version, saved_at from pattern_version
+       where club_id = ? and pattern_id = ? order by version desc limit 1`,
+      [clubId, patternId],
     );
+    const [newest] = await this.bodies.of(this.em, clubId, heads);
     if (!newest) throw unknown('patternId', patternId, 'a pattern');
     return newest;
   }
 
   async version(clubId: string, patternId: string, version: number): Promise<PatternVersion> {
-    const saved = await this.em.findOne(PatternVersion, { clubId, patternId, version });
+    const saved = (await this.versions(clubId, [{ patternId, version }])).get(
+      versionKey({ patternId, version }),
+    );
     if (saved) return saved;
     const { version: newest } = await this.newest(clubId, patternId);
     throw unknown('version', String(version), `a version of this pattern (1 to ${newest})`);
@@ -41,36 +47,39 @@ export class PatternsService {
   ): Promise<ReadonlyMap<string, PatternVersion>> {
     const keys = [...new Map(wanted.map((each) => [versionKey(each), each])).values()];
     if (keys.length === 0) return new Map();
-    const found = await this.em.find(
-      PatternVersion,
-      { clubId, $or: keys.map(({ patternId, version }) => ({ patternId, version })) },
-      { disableIdentityMap: true },
+    const heads = await this.em.execute<VersionHead[]>(
+      `select v.pattern_id, v.version, v.saved_at from pattern_version v
+       join unnest(?::uuid[], ?::int[]) as wanted (pattern_id, version) using (pattern_id, version)
+       where v.club_id = ?`,
+      [
+        `{${keys.map(({ patternId }) => patternId).join(',')}}`,
+        `{${keys.map(({ version }) => version).join(',')}}`,
+        clubId,
+      ],
     );
+    const found = await this.bodies.of(this.em, clubId, heads);
     return new Map(found.map((each) => [versionKey(each), each]));
   }
 
   /** The newest version of each of the club's patterns, by the pattern's id. */
   async all(clubId: string): Promise<Map<string, PatternVersion>> {
-    const rows = await this.em.execute<object[]>(
-      `select distinct on (pattern_id) * from pattern_version
+    const heads = await this.em.execute<VersionHead[]>(
+      `select distinct on (pattern_id) pattern_id, version, saved_at from pattern_version
        where club_id = ? order by pattern_id, version desc`,
       [clubId],
     );
-    const newest = rows.map((row) => this.em.map(PatternVersion, row));
+    const newest = await this.bodies.of(this.em, clubId, heads);
     return new Map(newest.map((version) => [version.patternId, version]));
   }
 
-  /** Name and number of rungs of each pattern as it is now, without its feet. */
-  async heads(
-    clubId: string,
-  ): Promise<ReadonlyMap<string, { readonly name: string; readonly rungs: number }>> {
-    const rows = await this.em.execute<{ pattern_id: string; name: string; rungs: number }[]>(
-      `select distinct on (pattern_id) pattern_id, body->>'name' as name,
-         jsonb_array_length(body->'rungs') as rungs
-       from pattern_version where club_id = ? order by pattern_id, version desc`,
+  /** The number of the newest version of each of the club's patterns. */
+  async newestVersions(clubId: string): Promise<ReadonlyMap<string, number>> {
+    const rows = await this.em.execute<{ pattern_id: string; version: number }[]>(
+      `select pattern_id, max(version) as version from pattern_version
+       where club_id = ? group by pattern_id`,
       [clubId],
     );
-    return new Map(rows.map(({ pattern_id, name, rungs }) => [pattern_id, { name, rungs }]));
+    return new Map(rows.map(({ pattern_id, version }) => [pattern_id, version]));
   }
 
   /** Everything in the club's library, archived patterns too. */

@@ -1,10 +1,23 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { ladderPlace, type LadderPlace } from '@orthokin/core/progress';
-import { RungMove } from './rung-move.entity.js';
+import type { RungMove } from './rung-move.entity.js';
 
-/** Moves made in one instant (an undo at once) keep the order of their ids, which hold time. */
-const IN_ORDER = [{ movedAt: 'asc' }, { id: 'asc' }] as const;
+/** A move without the evidence it keeps, which is large. */
+export type Move = Omit<RungMove, 'clubId' | 'evidence'>;
+
+interface MoveRow {
+  readonly id: string;
+  readonly athlete_id: string;
+  readonly pattern_id: string;
+  readonly from_rung: number;
+  readonly to_rung: number;
+  readonly basis: RungMove['basis'];
+  readonly set_id: string | null;
+  readonly reason: string | null;
+  readonly decision: RungMove['decision'];
+  readonly moved_at: string;
+}
 
 /** A move as far as places need it: without the evidence that came with it. */
 export interface PlaceMove extends Pick<RungMove, 'toRung' | 'basis' | 'movedAt'> {
@@ -58,31 +71,35 @@ export class Places {
 export class PlacesService {
   constructor(private readonly em: EntityManager) {}
 
-  /** Where an athlete stands on a pattern's ladder, with the whole move that led there. */
-  async place(
-    clubId: string,
-    athleteId: string,
-    patternId: string,
-  ): Promise<LadderPlace<RungMove>> {
+  /** Where an athlete stands on a pattern's ladder, with the move that led there. */
+  async place(clubId: string, athleteId: string, patternId: string): Promise<LadderPlace<Move>> {
     return ladderPlace(await this.movesOn(clubId, athleteId, patternId));
   }
 
   /** Every move of an athlete on a pattern's ladder, oldest first. */
-  movesOn(clubId: string, athleteId: string, patternId: string): Promise<RungMove[]> {
-    return this.em.find(
-      RungMove,
-      { clubId, athleteId, patternId },
-      { orderBy: [...IN_ORDER], exclude: ['evidence'] },
-    ) as Promise<RungMove[]>;
+  movesOn(clubId: string, athleteId: string, patternId: string): Promise<Move[]> {
+    return this.read('club_id = ? and athlete_id = ? and pattern_id = ?', [
+      ...[clubId, athleteId, patternId],
+    ]);
   }
 
   /** Every move of an athlete, oldest first. */
-  moves(clubId: string, athleteId: string): Promise<RungMove[]> {
-    return this.em.find(
-      RungMove,
-      { clubId, athleteId },
-      { orderBy: [...IN_ORDER], exclude: ['evidence'] },
-    ) as Promise<RungMove[]>;
+  moves(clubId: string, athleteId: string): Promise<Move[]> {
+    return this.read('club_id = ? and athlete_id = ?', [clubId, athleteId]);
+  }
+
+  /** Moves made in one instant (an undo at once) keep the order of their ids, which hold time. */
+  private async read(where: string, values: readonly string[]): Promise<Move[]> {
+    const rows = await this.em.execute<MoveRow[]>(
+      `select id, athlete_id, pattern_id, from_rung, to_rung, basis, set_id, reason, decision, moved_at
+       from rung_move where ${where} order by moved_at, id`,
+      [...values],
+    );
+    return rows.map((row) => ({
+      ...{ id: row.id, athleteId: row.athlete_id, patternId: row.pattern_id },
+      ...{ fromRung: row.from_rung, toRung: row.to_rung, basis: row.basis, setId: row.set_id },
+      ...{ reason: row.reason, decision: row.decision, movedAt: new Date(row.moved_at) },
+    }));
   }
 
   /** Where some athletes of a club stand on every ladder. */

@@ -1,4 +1,4 @@
-import { Body, Controller, Get, Param, Put } from '@nestjs/common';
+import { Body, Controller, Param } from '@nestjs/common';
 import {
   LadderBody,
   MoveEvidenceReply,
@@ -8,20 +8,19 @@ import {
   RungMoveBody,
   RungMoveReply,
 } from '@orthokin/contract';
-import { Gives, Takes } from '../../platform/http/openapi.js';
+import { ROUTES } from '@orthokin/contract/routes';
+import { Serves } from '../../platform/http/serves.js';
 import { LaddersService } from './ladders.service.js';
 import { ProgressService } from './progress.service.js';
 
-@Controller('clubs/:clubId')
+@Controller()
 export class ProgressController {
   constructor(
     private readonly progress: ProgressService,
     private readonly ladders: LaddersService,
   ) {}
 
-  @Put('ladders/:ladderId')
-  @Takes(LadderBody)
-  @Gives(LadderBody)
+  @Serves(ROUTES.saveLadder, { takes: LadderBody, gives: LadderBody })
   saveSettings(
     @Param() { clubId, ladderId }: NewLadderPath,
     @Body() body: LadderBody,
@@ -29,9 +28,7 @@ export class ProgressController {
     return this.ladders.saveSettings(clubId, ladderId, body);
   }
 
-  @Put('own-ladders/:ladderId')
-  @Takes(OwnLadderBody)
-  @Gives(OwnLadderBody)
+  @Serves(ROUTES.saveOwnLimits, { takes: OwnLadderBody, gives: OwnLadderBody })
   saveOwnLimits(
     @Param() { clubId, ladderId }: NewLadderPath,
     @Body() body: OwnLadderBody,
@@ -39,15 +36,12 @@ export class ProgressController {
     return this.ladders.saveOwnLimits(clubId, ladderId, body);
   }
 
-  @Get('moves/:moveId')
-  @Gives(MoveEvidenceReply)
+  @Serves(ROUTES.moveEvidence, { gives: MoveEvidenceReply })
   moveWithEvidence(@Param() { clubId, moveId }: NewMovePath): Promise<MoveEvidenceReply> {
     return this.progress.withEvidence(clubId, moveId);
   }
 
-  @Put('moves/:moveId')
-  @Takes(RungMoveBody)
-  @Gives(RungMoveReply)
+  @Serves(ROUTES.move, { takes: RungMoveBody, gives: RungMoveReply })
   move(
     @Param() { clubId, moveId }: NewMovePath,
     @Body() body: RungMoveBody,

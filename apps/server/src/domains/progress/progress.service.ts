@@ -10,7 +10,7 @@ import { PatternsService } from '../patterns/patterns.service.js';
 import { insertOnce } from '../../platform/storage/insert-once.js';
 import { Changes } from '../changes.js';
 import { Deciding, type Assessment } from './deciding.js';
-import { PlacesService } from './places.service.js';
+import { PlacesService, type Move } from './places.service.js';
 import { RungMove } from './rung-move.entity.js';
 
 /** What a move rests on; nothing of a move by hand or back. */
@@ -51,7 +51,7 @@ export class ProgressService {
       await insertOnce(em, RungMove, { ...row, decision, evidence });
       const { athleteId, patternId } = body;
       await this.changes.tell(em, { of: 'moves', clubId, athleteId, patternId });
-      return moveReply({ ...row, decision, evidence });
+      return moveReply({ ...row, decision });
     });
   }
 
@@ -105,7 +105,7 @@ function checkSet(set: DrillSet, { athleteId, patternId }: RungMoveBody): void {
     throw conflict('setId', set.id, 'a set of this athlete on this pattern');
 }
 
-function checkUndo({ toRung, setId }: RungMoveBody, newest: RungMove | null): void {
+function checkUndo({ toRung, setId }: RungMoveBody, newest: Move | null): void {
   if (!newest) throw conflict('basis', 'undo', 'rule, overrule or hand: there is no move to undo');
   if (newest.setId !== setId)
     throw conflict('setId', String(setId), 'that of the newest move: only it can be taken back');
@@ -113,7 +113,7 @@ function checkUndo({ toRung, setId }: RungMoveBody, newest: RungMove | null): vo
     throw conflict('toRung', String(toRung), `${newest.fromRung}, where the move started`);
 }
 
-export const moveReply = (move: RungMove): RungMoveReply => ({
+export const moveReply = (move: Move): RungMoveReply => ({
   id: move.id,
   athleteId: move.athleteId,
   patternId: move.patternId,

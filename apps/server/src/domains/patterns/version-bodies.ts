@@ -1,0 +1,56 @@
+import type { EntityManager } from '@mikro-orm/postgresql';
+import type { Pattern } from '@orthokin/core/pattern';
+import { LRUCache } from 'lru-cache';
+import type { PatternVersion } from './pattern-version.entity.js';
+
+/** A version as the database tells of it before its body is asked for. */
+export interface VersionHead {
+  readonly pattern_id: string;
+  readonly version: number;
+  readonly saved_at: string;
+}
+
+/** The bodies of some hundred versions are a few megabytes. */
+const MOST_KEPT = 300;
+
+/**
+ * Bodies of pattern versions, kept by this process: a version never changes, and reading one costs
+ * more than all else on a page. When it was saved is part of its name, so a club that was taken out
+ * and brought in again is read anew; what is not there any more has no head to ask with.
+ */
+export class VersionBodies {
+  private readonly kept = new LRUCache<string, Pattern>({ max: MOST_KEPT });
+
+  /** The versions of these heads, in their order. */
+  async of(
+    em: EntityManager,
+    clubId: string,
+    heads: readonly VersionHead[],
+  ): Promise<PatternVersion[]> {
+    const nameOf = ({ pattern_id, version, saved_at }: VersionHead) =>
+      `${clubId} ${pattern_id} ${version} ${new Date(saved_at).getTime()}`;
+    const bodies = new Map(heads.map((head) => [head, this.kept.get(nameOf(head))]));
+    const missing = heads.filter((head) => !bodies.get(head));
+    if (missing.length > 0) {
+      const rows = await em.execute<(VersionHead & { readonly body: Pattern })[]>(
+        `select v.pattern_id, v.version, v.saved_at, v.body from pattern_version v
+         join unnest(?::uuid[], ?::int[]) as wanted (pattern_id, version)
+           using (pattern_id, version)
+         where v.club_id = ?`,
+        [
+          `{${missing.map(({ pattern_id }) => pattern_id).join(',')}}`,
+          `{${missing.map(({ version }) => version).join(',')}}`,
+          clubId,
+        ],
+      );
+      for (const { body, ...head } of rows) this.kept.set(nameOf(head), body);
+      for (const head of missing) bodies.set(head, this.kept.get(nameOf(head)));
+    }
+    return heads.flatMap((head) => {
+      const body = bodies.get(head);
+      if (!body) return [];
+      const { pattern_id: patternId, version, saved_at } = head;
+      return [{ clubId, patternId, version, body, savedAt: new Date(saved_at) }];
+    });
+  }
+}

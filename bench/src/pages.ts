@@ -1,0 +1,88 @@
+import { parseArgs } from 'node:util';
+import type { ClubReply, SquadLineReply } from '@orthokin/contract';
+import { pathOf, ROUTES } from '@orthokin/contract/routes';
+
+const HELP = `How fast a running server answers for its pages.
+
+  npm run bench:pages -- ADDRESS…      such as http://127.0.0.1:4310; several are measured in turn
+
+  --seconds N   of each measurement (default 3)
+  --clients N   asking at once, beside one alone (default 20)`;
+
+const { values, positionals } = parseArgs({
+  allowPositionals: true,
+  options: {
+    seconds: { type: 'string', default: '3' },
+    clients: { type: 'string', default: '20' },
+    help: { type: 'boolean', default: false },
+  },
+});
+
+async function json<Reply>(address: string, path: string): Promise<Reply> {
+  const response = await fetch(`${address}/api/${path}`);
+  if (!response.ok) throw new Error(`${path}: ${response.status}`);
+  return (await response.json()) as Reply;
+}
+
+interface Measured {
+  readonly medianMs: number;
+  readonly p95Ms: number;
+  readonly perSecond: number;
+}
+
+/** Clients that each ask again as soon as they have been answered. */
+async function measure(url: string, clients: number, seconds: number): Promise<Measured> {
+  const taken: number[] = [];
+  const until = performance.now() + 1000 * seconds;
+  await Promise.all(
+    Array.from({ length: clients }, async () => {
+      while (performance.now() < until) {
+        const began = performance.now();
+        const response = await fetch(url);
+        await response.arrayBuffer();
+        if (!response.ok) throw new Error(`${url}: ${response.status}`);
+        taken.push(performance.now() - began);
+      }
+    }),
+  );
+  taken.sort((a, b) => a - b);
+  const at = (share: number) => taken[Math.floor(share * (taken.length - 1))] ?? NaN;
+  return { medianMs: at(0.5), p95Ms: at(0.95), perSecond: taken.length / seconds };
+}
+
+async function pagesOf(address: string): Promise<Record<string, string>> {
+  const [club] = await json<ClubReply[]>(address, ROUTES.clubs.path);
+  const clubId = club?.clubId ?? '';
+  const squad = await json<SquadLineReply[]>(address, pathOf(ROUTES.squad, { clubId }));
+  const [line] = squad;
+  const athleteId = line?.athlete.id ?? '';
+  const patternId = line?.patternId ?? '';
+  return {
+    health: 'health',
+    [`squad of ${squad.length}`]: pathOf(ROUTES.squad, { clubId }),
+    standings: pathOf(ROUTES.standings, { clubId }),
+    course: pathOf(ROUTES.course, { clubId, athleteId }),
+    'ladder of everyone': pathOf(ROUTES.ladder, { clubId, patternId }),
+    'ladder of one': pathOf(ROUTES.athleteLadder, { clubId, patternId, athleteId }),
+    review: pathOf(ROUTES.review, { clubId, setId: line?.lastSet?.id ?? '' }),
+  };
+}
+
+if (values.help || positionals.length === 0) {
+  console.log(HELP);
+  process.exit(values.help ? 0 : 2);
+}
+const [seconds, clients] = [Number(values.seconds), Number(values.clients)];
+for (const address of positionals) {
+  console.log(`\n${address}`);
+  for (const [name, path] of Object.entries(await pagesOf(address))) {
+    const url = `${address}/api/${path}`;
+    await measure(url, 1, 0.5);
+    const alone = await measure(url, 1, seconds);
+    const many = await measure(url, clients, seconds);
+    console.log(
+      `${name.padEnd(22)} alone ${alone.medianMs.toFixed(1)} ms (p95 ${alone.p95Ms.toFixed(1)}); ` +
+        `${clients} at once ${many.perSecond.toFixed(0)} a second (median ${many.medianMs.toFixed(0)} ms, p95 ${many.p95Ms.toFixed(0)})`,
+    );
+  }
+}
