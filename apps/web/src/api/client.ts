@@ -13,6 +13,9 @@ export class Refused extends Error {
   }
 }
 
+/** What the address names is not in this club, or no such thing can be. */
+export class NotThere extends Refused {}
+
 /** The server could not be reached, or could not answer. */
 export class Unreachable extends Error {
   constructor() {
@@ -56,6 +59,13 @@ export async function send(method: Method, path: string, body?: unknown): Promis
   return response.json();
 }
 
+const NOTHING_THERE =
+  'There is nothing at this address. It may be old, or what it named was taken out of the club.';
+
+/** Whether all that the server minds are parts of the address, which a coach never typed as such. */
+const isOfAddress = ({ problems }: Refused, params: object): boolean =>
+  problems.length > 0 && problems.every(({ field }) => field in params);
+
 /**
  * One request of the route table. Throws `Refused` when the server says no and `Unreachable` when it
  * says nothing.
@@ -66,6 +76,12 @@ export async function call<Path extends string, Takes, Query, Gives>(
   { body, query }: Asked<Takes, Query> = {},
 ): Promise<Gives> {
   const path = `${pathOf(route, params)}${queryWords(query ?? {})}`;
-  // What the route table says a reply is, the server's own types hold it to.
-  return (await send(route.method, path, body)) as Gives;
+  try {
+    // What the route table says a reply is, the server's own types hold it to.
+    return (await send(route.method, path, body)) as Gives;
+  } catch (error) {
+    if (error instanceof Refused && isOfAddress(error, params))
+      throw new NotThere(NOTHING_THERE, error.status);
+    throw error;
+  }
 }

@@ -7,11 +7,9 @@ import {
   type UseMutationResult,
   type UseQueryResult,
 } from '@tanstack/react-query';
-import { call, Refused } from './client.js';
+import { call, NotThere } from './client.js';
 import { useClub } from './club.js';
 import { afterPattern, keys } from './keys.js';
-
-const NOT_THERE = [400, 404];
 
 export function useLibrary(): UseQueryResult<PatternLineReply[]> {
   const { clubId } = useClub();
@@ -30,7 +28,7 @@ export function usePattern(patternId: string): UseQueryResult<PatternReply | nul
       try {
         return await call(ROUTES.pattern, { clubId, patternId });
       } catch (error) {
-        if (error instanceof Refused && NOT_THERE.includes(error.status)) return null;
+        if (error instanceof NotThere) return null;
         throw error;
       }
     },

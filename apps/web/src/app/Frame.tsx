@@ -8,7 +8,7 @@ import { count } from '../parts/format.js';
 import { IconButton } from '../parts/IconButton.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Sole } from '../parts/plan/Sole.js';
-import { Page, Quiet } from '../parts/Text.js';
+import { Page, PageEdge, Quiet } from '../parts/Text.js';
 import { Shortcuts } from './Shortcuts.js';
 import { useTheme } from './useTheme.js';
 import { colour, MIDDLE, NARROW } from '../parts/tokens.js';
@@ -119,12 +119,12 @@ function Refusals(): ReactElement | null {
   const [newest] = refusals.slice(-1);
   if (newest === undefined) return null;
   return (
-    <Page as="div" style={{ paddingBottom: 0 }}>
+    <PageEdge as="div" style={{ paddingBottom: 0 }}>
       <Notice>
         {count(refusals.length, 'record')} could not be stored by the server and{' '}
         {refusals.length === 1 ? 'is' : 'are'} kept on this device. The server says: {newest}
       </Notice>
-    </Page>
+    </PageEdge>
   );
 }
 
@@ -190,7 +190,7 @@ export function Frame(): ReactElement {
             <Outlet />
           </ClubContext>
         ) : (
-          <Page>
+          <Page name="No club">
             {clubs.error ? (
               <Failed error={clubs.error} again={() => void clubs.refetch()} />
             ) : clubs.data ? (

@@ -8,7 +8,7 @@ export function Lost(): ReactElement {
   const error = useRouteError();
   const broke = error instanceof Error && !isRouteErrorResponse(error);
   return (
-    <Page>
+    <Page name="Nothing here">
       <Headline>{broke ? 'This page broke.' : 'There is nothing at this address.'}</Headline>
       <Quiet style={{ margin: '12px 0 20px' }}>
         {broke

@@ -2,6 +2,7 @@ import { createBrowserRouter } from 'react-router';
 import { SquadPage } from '../squad/SquadPage.js';
 import { Frame } from './Frame.js';
 import { Lost } from './Lost.js';
+import { Opening } from './Opening.js';
 
 const floor = async () => ({ Component: (await import('../floor/FloorPage.js')).FloorPage });
 const map = async () => ({ Component: (await import('../floor/map/MapPage.js')).MapPage });
@@ -72,11 +73,17 @@ const join = async () => ({ Component: (await import('../join/JoinPage.js')).Joi
 /** The floor and the review are no part of the first load. */
 export const router = createBrowserRouter([
   // A joined screen is no place of the app: it has no ways to elsewhere.
-  { path: '/join/:code?', lazy: join, errorElement: <Lost /> },
+  {
+    path: '/join/:code?',
+    lazy: join,
+    errorElement: <Lost />,
+    hydrateFallbackElement: <Opening />,
+  },
   {
     path: '/',
     element: <Frame />,
     errorElement: <Lost />,
+    hydrateFallbackElement: <Opening />,
     children: [
       { index: true, element: <SquadPage /> },
       { path: 'floor/:athleteId?', lazy: floor },

@@ -29,7 +29,7 @@ export function ChooseAthlete(): ReactElement {
   const wanted = library.data?.find(({ id }) => id === params.get('pattern'));
   const search = wanted ? `?pattern=${wanted.id}` : '';
   return (
-    <Page>
+    <Page name="Floor">
       <Headline>Who works?</Headline>
       {wanted && <Quiet>On {wanted.pattern.name}.</Quiet>}
       {squad.isPending && <Quiet>Reading the squad…</Quiet>}

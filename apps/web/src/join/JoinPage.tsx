@@ -57,7 +57,7 @@ function AskCode({ given }: { given: string }): ReactElement {
     given === '' ? null : `${given} is not a code of the drill's screen.`,
   );
   return (
-    <Page>
+    <Page name="Another screen">
       <Headline>Join a drill</Headline>
       <Quiet>Type the code that the drill’s screen shows under “Second screen”.</Quiet>
       <CodeForm
@@ -105,7 +105,7 @@ export function JoinPage(): ReactElement {
   };
   if (role && pressed) return <JoinedScreen room={code} role={role} />;
   return (
-    <Page>
+    <Page name="Another screen">
       <Headline>{code}: what is this screen to be?</Headline>
       <Ways>
         {ROLES.map(([name, words, about]) => (

@@ -205,7 +205,7 @@ export function LibraryPage(): ReactElement {
   const tags = [...new Set(lines.flatMap(({ pattern }) => pattern.tags))].sort();
   const shown = lines.filter((line) => matches(line, search, tag)).sort(byDifficulty);
   return (
-    <Page>
+    <Page name="Patterns">
       <Head>
         <Headline>{withArchived ? 'Archived patterns' : 'Patterns'}</Headline>
         <div className="acts">

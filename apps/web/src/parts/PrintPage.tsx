@@ -33,18 +33,20 @@ const Paper = styled.div`
 
 /** A page made to be printed, with the ways to print it and back. */
 export const PrintPage = ({
+  name,
   back,
   backWords,
   ways,
   children,
 }: {
+  name: string;
   back: string;
   backWords: string;
   /** What else can be done with the sheet. */
   ways?: ReactNode;
   children: ReactNode;
 }): ReactElement => (
-  <Page>
+  <Page name={name}>
     <Ways className="no-print">
       <ButtonLink to={back}>
         <ArrowLeft size={18} aria-hidden /> {backWords}

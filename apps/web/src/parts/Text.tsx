@@ -1,3 +1,4 @@
+import type { ComponentProps, ReactElement } from 'react';
 import styled from 'styled-components';
 import { colour, MONO, NARROW } from './tokens.js';
 
@@ -41,7 +42,7 @@ export const Unseen = styled.span`
 `;
 
 /** A page's inner edge: as wide as the window, with air at its sides. */
-export const Page = styled.main`
+export const PageEdge = styled.main`
   padding: 26px 28px 48px;
   max-width: 1360px;
   margin: 0 auto;
@@ -49,3 +50,14 @@ export const Page = styled.main`
     padding: 18px 16px 40px;
   }
 `;
+
+/** A page under its name, which the window bears too. */
+export const Page = ({
+  name,
+  ...props
+}: ComponentProps<typeof PageEdge> & { name: string }): ReactElement => (
+  <>
+    <title>{`${name} · Orthokin`}</title>
+    <PageEdge {...props} />
+  </>
+);

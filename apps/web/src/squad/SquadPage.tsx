@@ -134,7 +134,7 @@ export function SquadPage(): ReactElement {
   const squad = useSquad();
   const lines = squad.data;
   return (
-    <Page>
+    <Page name="Squad">
       <Headline>{lines ? squadSentence(lines) : 'Squad'}</Headline>
       {squad.error && !lines && <Failed error={squad.error} again={() => void squad.refetch()} />}
       {squad.isPending && <Quiet>Reading the squad…</Quiet>}

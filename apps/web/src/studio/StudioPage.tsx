@@ -133,7 +133,7 @@ function Studio({
       <SelectionContext value={selection}>
         <UnitContext value={units}>
           <PlayerContext value={player}>
-            <Page style={{ paddingTop: 16 }}>
+            <Page name={`${pattern.name} · Patterns`} style={{ paddingTop: 16 }}>
               <Deferred editor={editor}>
                 <StudioHead />
               </Deferred>
@@ -210,7 +210,7 @@ export function StudioPage(): ReactElement {
   if (draft && !loaded.isPending)
     return <Studio key={patternId} patternId={patternId} {...draft} />;
   return (
-    <Page>
+    <Page name="Patterns">
       {loaded.error ? (
         <Failed error={loaded.error} again={() => void loaded.refetch()} />
       ) : loaded.isPending ? (

@@ -84,7 +84,7 @@ function MapFor({
     );
   const result = state === 'learn' ? null : state;
   return (
-    <Page>
+    <Page name="Which cue is which">
       <BesideFloor>
         <div className="what">
           <Headline>

@@ -106,7 +106,7 @@ function RehearseFor({ setup }: { setup: DrillSetupReply }): ReactElement {
       />
     );
   return (
-    <Page>
+    <Page name="Rehearse">
       <BesideFloor>
         <div className="what">
           <Headline>{athlete.name}, position by position.</Headline>

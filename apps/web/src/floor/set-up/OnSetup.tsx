@@ -26,7 +26,7 @@ export function OnSetup({
     return children(onRungsFloor(setup), own.rung);
   }
   return (
-    <Page>
+    <Page name="Floor">
       {error ? (
         <Failed error={error} again={() => void refetch()} />
       ) : (

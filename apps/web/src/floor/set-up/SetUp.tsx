@@ -173,7 +173,7 @@ function SetUpFor({
   };
 
   return (
-    <Page>
+    <Page name={`${athlete.name} · Floor`}>
       <Columns>
         <div>
           <What>

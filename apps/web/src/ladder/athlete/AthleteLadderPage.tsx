@@ -64,7 +64,7 @@ export function AthleteLadderPage(): ReactElement {
   const ladder = useAthleteLadder(patternId, athleteId);
   if (ladder.data) return <OnLadder ladder={ladder.data} />;
   return (
-    <Page>
+    <Page name="Ladder">
       {ladder.error ? (
         <Failed error={ladder.error} again={() => void ladder.refetch()} />
       ) : (
@@ -84,7 +84,7 @@ function OnLadder({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
   const train = decision.answer === 'move up' ? null : trainWords(decision.limiting);
   const { test } = settings;
   return (
-    <Page>
+    <Page name={`${athlete.name} · Ladder`}>
       <Quiet>
         <Link to={`/review/athletes/${athlete.id}`}>{athlete.name}</Link>,{' '}
         <Link to={`/ladder/${pattern.id}`}>{pattern.name}</Link>

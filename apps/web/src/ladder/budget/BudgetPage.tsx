@@ -64,7 +64,7 @@ export function BudgetPage(): ReactElement {
   const error = ladder.error ?? own.error;
   if (!ladder.data || (athleteId !== '' && !own.data))
     return (
-      <Page>
+      <Page name="How much time there is">
         {error ? (
           <Failed error={error} again={() => void ladder.refetch()} />
         ) : (
@@ -112,7 +112,7 @@ function Budgets({
   const name = own?.athlete.name ?? '';
   const plain = plainSentence(budgets);
   return (
-    <Page>
+    <Page name={`${pattern.name} · How much time there is`}>
       <Quiet>
         <Link to={`/ladder/${pattern.id}${own ? `/${own.athlete.id}` : ''}`}>
           The ladder of {pattern.name}

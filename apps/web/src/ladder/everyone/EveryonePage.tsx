@@ -90,7 +90,7 @@ export function UsualLadder(): ReactElement {
   const { patternId, isReady } = useUsualLadder();
   if (patternId) return <Navigate to={`/ladder/${patternId}`} replace />;
   return (
-    <Page>
+    <Page name="Ladder">
       <Quiet>{isReady ? 'There is no pattern yet: make one first.' : 'Finding the ladder…'}</Quiet>
     </Page>
   );
@@ -105,7 +105,7 @@ export function EveryonePage(): ReactElement {
   }, [ladder.data, patternId]);
   if (ladder.data) return <Everyone key={patternId} ladder={ladder.data} />;
   return (
-    <Page>
+    <Page name="Ladder">
       {ladder.error ? (
         <Failed error={ladder.error} again={() => void ladder.refetch()} />
       ) : (
@@ -133,7 +133,7 @@ function Everyone({
   };
   const page = (athleteId: string) => `/ladder/${pattern.id}/${athleteId}`;
   return (
-    <Page>
+    <Page name="Ladder">
       <Headline>{readySentence(everyone)}</Headline>
       <Quiet style={{ margin: '8px 0 18px', maxWidth: '80ch' }}>{ruleWords(settings.rule)}</Quiet>
       <Columns>

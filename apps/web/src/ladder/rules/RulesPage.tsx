@@ -80,7 +80,7 @@ export function RulesPage(): ReactElement {
   const told = { readyRate: settings.readyRate, isLearning: learning > 0 };
   const set = (change: Partial<CourseSettings>) => setSettings({ ...settings, ...change });
   return (
-    <Page>
+    <Page name="Rules compared">
       <Headline>
         {(answer && comparisonSentence(answer, told)) ?? 'What would this rule do?'}
       </Headline>

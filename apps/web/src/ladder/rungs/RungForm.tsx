@@ -30,8 +30,16 @@ const RungFields = styled(Fields)`
   }
 `;
 
-/** 0 means that a duration is not judged. */
-const NO_LIMIT = 0;
+/** What a limit begins with when it is switched on: easy, to be brought down. */
+const FIRST_LIMIT_MS: Readonly<Record<GatedDuration, number>> = {
+  reaction: 500,
+  response: 1500,
+  recovery: 2000,
+  cycle: 4000,
+};
+
+/** What a spread begins with when it is asked for: the middle half over a quarter of the median. */
+const FIRST_SPREAD = 0.25;
 
 /** Everything one rung asks. */
 export function RungForm({
@@ -52,8 +60,8 @@ export function RungForm({
       onChange={(value) => set({ [name]: value })}
     />
   );
-  const limit = (gate: GatedDuration, ms: number) =>
-    onChange(withLimit(rung, gate, ms === NO_LIMIT ? null : { ms, source: { kind: 'coach' } }));
+  const limit = (gate: GatedDuration, ms: number | null) =>
+    onChange(withLimit(rung, gate, ms === null ? null : { ms, source: { kind: 'coach' } }));
   const inPlay = (letter: string, isIn: boolean) => {
     const letters = targets
       .map((target) => target.letter)
@@ -118,19 +126,27 @@ export function RungForm({
           onChange={(share) => set({ timeFactor: share })}
         />
       </RungFields>
-      <Quiet style={{ marginBottom: 6 }}>Longest allowed times; 0 for no limit.</Quiet>
+      <Quiet style={{ marginBottom: 6 }}>Longest allowed times.</Quiet>
       <RungFields>
         {GATED_DURATIONS.map((gate) => (
           <div key={gate}>
-            <SecondsField
-              label={capital(gate)}
-              minMs={0}
-              maxMs={30000}
-              valueMs={rung.limitsMs[gate] ?? NO_LIMIT}
-              onChange={(ms) => limit(gate, ms)}
-            />
+            <CheckField
+              isSelected={rung.limitsMs[gate] !== undefined}
+              onChange={(isOn) => limit(gate, isOn ? FIRST_LIMIT_MS[gate] : null)}
+            >
+              {`Limit the ${gate}`}
+            </CheckField>
             {rung.limitsMs[gate] !== undefined && (
-              <Quiet style={{ fontSize: 15 }}>{sourceWords(rung.limitSources[gate])}</Quiet>
+              <>
+                <SecondsField
+                  label={capital(gate)}
+                  minMs={50}
+                  maxMs={30000}
+                  valueMs={rung.limitsMs[gate]}
+                  onChange={(ms) => limit(gate, ms)}
+                />
+                <Quiet style={{ fontSize: 15 }}>{sourceWords(rung.limitSources[gate])}</Quiet>
+              </>
             )}
           </div>
         ))}
@@ -148,11 +164,22 @@ export function RungForm({
           value={rung.minValidReps}
           onChange={(reps) => set({ minValidReps: reps })}
         />
-        <ShareField
-          label="Spread of the cycle (0: any)"
-          value={rung.mostSpread ?? 0}
-          onChange={(share) => set({ mostSpread: share === 0 ? null : share })}
-        />
+        <div>
+          <CheckField
+            isSelected={rung.mostSpread !== null}
+            onChange={(isOn) => set({ mostSpread: isOn ? FIRST_SPREAD : null })}
+          >
+            Limit the spread of the cycle
+          </CheckField>
+          {rung.mostSpread !== null && (
+            <ShareField
+              label="Spread of the cycle"
+              min={0.01}
+              value={rung.mostSpread}
+              onChange={(share) => set({ mostSpread: share })}
+            />
+          )}
+        </div>
       </RungFields>
     </>
   );

@@ -95,7 +95,7 @@ export function RungsPage(): ReactElement {
   const ladder = useLadder(patternId);
   if (ladder.data) return <Editor key={ladder.data.pattern.version} ladder={ladder.data} />;
   return (
-    <Page>
+    <Page name="Rungs">
       {ladder.error ? (
         <Failed error={ladder.error} again={() => void ladder.refetch()} />
       ) : (
@@ -151,7 +151,7 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
   const problem = savePattern.error ?? saveLadder.error;
   const isSaving = savePattern.isPending || saveLadder.isPending;
   return (
-    <Page>
+    <Page name={`${pattern.name} · Rungs`}>
       <Quiet>
         <Link to={`/ladder/${pattern.id}`}>The ladder of {pattern.name}</Link>
       </Quiet>

@@ -51,7 +51,7 @@ export function AthletePage(): ReactElement {
   const course = useCourse(athleteId);
   if (course.data) return <Course course={course.data} />;
   return (
-    <Page>
+    <Page name="Review">
       {course.error ? (
         <Failed error={course.error} again={() => void course.refetch()} />
       ) : (
@@ -67,7 +67,7 @@ function Course({ course }: { course: AthleteCourseReply }): ReactElement {
   const kind = kinds.find(({ key }) => key === view.kind) ?? kinds[0];
   if (!kind)
     return (
-      <Page>
+      <Page name={`${course.athlete.name} · Review`}>
         <Headline>{course.athlete.name} has not been timed yet.</Headline>
         <Ways>
           <ButtonLink to={`/floor/${course.athlete.id}`} $weight="main">
@@ -111,7 +111,7 @@ function CourseOfKind({
   const compared = typeof better === 'string' ? null : better;
   const ids = (some: readonly { setId: string }[]) => some.map(({ setId }) => setId).join(',');
   return (
-    <Page>
+    <Page name={`${athlete.name} · Review`}>
       <Quiet>
         {athlete.name}, {athlete.hand}-handed, {athlete.ageBand}. {athlete.note}
       </Quiet>

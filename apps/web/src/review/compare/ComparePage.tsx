@@ -6,6 +6,8 @@ import { useMemo, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { useAddress } from '../../parts/useAddress.js';
 import { useCourse, useSetReviews } from '../../api/review.js';
+import { useStandings } from '../../api/squad.js';
+import { ButtonLink } from '../../parts/Button.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { count, dayWords } from '../../parts/format.js';
 import { Failed, Notice } from '../../parts/Notice.js';
@@ -104,14 +106,18 @@ export function ComparePage(): ReactElement {
     [a.sets, b.sets],
   );
   const error = a.error ?? b.error;
+  const chosen = sides?.every((side) => side.sets.length > 0) ? sides : null;
   return (
-    <Page>
-      {sides && sides[0].sets.length > 0 && sides[1].sets.length > 0 ? (
-        <Compared sides={sides} duration={duration} />
+    <Page name="Side by side">
+      {chosen ? (
+        <Compared sides={chosen} duration={duration} />
       ) : error ? (
         <Failed error={error} again={() => void Promise.all([a.again(), b.again()])} />
       ) : (
-        <Headline>Choose two sets to lay side by side.</Headline>
+        <>
+          <Headline>Choose two sets to lay side by side.</Headline>
+          <Offers />
+        </>
       )}
       <Row className="no-print">
         <ChooseSet label="First" chosen={ids('a')} onChoose={(id) => change({ a: id })} />
@@ -129,9 +135,9 @@ export function ComparePage(): ReactElement {
           onChange={(name) => change({ at: name })}
         />
       </Row>
-      {sides && (
+      {chosen && (
         <Sides>
-          {sides.map((side, i) => (
+          {chosen.map((side, i) => (
             <section key={i} aria-label={i === 0 ? 'First' : 'Second'}>
               <Heading>{side.name}</Heading>
               <Ribbons
@@ -141,20 +147,40 @@ export function ComparePage(): ReactElement {
                 targets={side.sets[0]?.pattern.targets ?? []}
                 limitsMs={{}}
                 at={at}
-                reference={medianRep(sides[0].readings) ?? undefined}
-                drawnBeside={sides[1 - i]?.readings ?? []}
+                reference={medianRep(chosen[0].readings) ?? undefined}
+                drawnBeside={chosen[1 - i]?.readings ?? []}
               />
               <RibbonLegend readings={side.readings} />
             </section>
           ))}
         </Sides>
       )}
-      {sides && (
+      {chosen && (
         <Quiet style={{ marginTop: 10, fontSize: 16 }}>
           Under each band: the middle of the first side, as lines.
         </Quiet>
       )}
     </Page>
+  );
+}
+
+/** The first against the last of each athlete: what most come here to see. */
+function Offers(): ReactElement | null {
+  const { data = [] } = useStandings();
+  const offered = data.flatMap(({ athlete, standing: { beforeSetId, afterSetId, duration } }) =>
+    beforeSetId && afterSetId && beforeSetId !== afterSetId
+      ? [{ athlete, to: `?a=${beforeSetId}&b=${afterSetId}&duration=${duration}` }]
+      : [],
+  );
+  if (offered.length === 0) return null;
+  return (
+    <Row className="no-print">
+      {offered.map(({ athlete, to }) => (
+        <ButtonLink key={athlete.id} to={to}>
+          {athlete.name}: first and last
+        </ButtonLink>
+      ))}
+    </Row>
   );
 }
 

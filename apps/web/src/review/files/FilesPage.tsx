@@ -32,7 +32,7 @@ const OUT = [
 export function FilesPage(): ReactElement {
   const { clubId } = useClub();
   return (
-    <Page>
+    <Page name="Files in and out">
       <Headline>Files in and out</Headline>
       <Part aria-label="Out">
         <Heading>Out</Heading>

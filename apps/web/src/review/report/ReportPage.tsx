@@ -108,7 +108,7 @@ export function ReportPage(): ReactElement {
   const squad = useSquad();
   if (!course.data)
     return (
-      <Page>
+      <Page name="Report">
         {course.error ? (
           <Failed error={course.error} again={() => void course.refetch()} />
         ) : (
@@ -140,6 +140,7 @@ function Report({
   const options = days.map((day) => [day, longDay(day)] as const);
   return (
     <PrintPage
+      name={`${course.athlete.name} · Report`}
       back={`/review/athletes/${course.athlete.id}`}
       backWords="Back to the athlete"
       ways={

@@ -66,7 +66,9 @@ export function ReviewPage(): ReactElement {
   const { review, error, again } = useReview(setId);
   if (review) return <SetReview setId={setId} review={review} />;
   return (
-    <Page>{error ? <Failed error={error} again={again} /> : <Quiet>Reading the set…</Quiet>}</Page>
+    <Page name="A set">
+      {error ? <Failed error={error} again={again} /> : <Quiet>Reading the set…</Quiet>}
+    </Page>
   );
 }
 
@@ -100,7 +102,7 @@ function SetReview({ setId, review }: { setId: string; review: Review }): ReactE
   const reference = referenceOf(readings, view);
   const isStored = decision !== null;
   return (
-    <Page>
+    <Page name={`${athlete.name}, a set · Review`}>
       <Columns>
         <div>
           <Quiet>

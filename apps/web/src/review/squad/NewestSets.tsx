@@ -39,7 +39,7 @@ export function NewestSets(): ReactElement {
     .flatMap(({ athlete, lastSet }) => (lastSet ? [{ athlete, set: lastSet }] : []))
     .sort((a, b) => b.set.startedAt.localeCompare(a.set.startedAt));
   return (
-    <Page>
+    <Page name="Newest sets">
       <Headline>Newest sets</Headline>
       {squad.isPending && <Quiet>Reading the sets…</Quiet>}
       {squad.error && !squad.data && (

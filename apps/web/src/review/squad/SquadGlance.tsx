@@ -74,13 +74,13 @@ export function SquadGlance(): ReactElement {
   const [up, setUp] = useState(true);
   if (standings.error && !standings.data)
     return (
-      <Page>
+      <Page name="Review">
         <Failed error={standings.error} again={() => void standings.refetch()} />
       </Page>
     );
   if (!standings.data)
     return (
-      <Page>
+      <Page name="Review">
         <Quiet>Reading the squad’s weeks…</Quiet>
       </Page>
     );
@@ -91,7 +91,7 @@ export function SquadGlance(): ReactElement {
     setBy(column);
   };
   return (
-    <Page>
+    <Page name="Review">
       <Headline>{headline}</Headline>
       {rest.map((sentence) => (
         <p key={sentence} style={{ margin: '8px 0 0', maxWidth: '84ch' }}>

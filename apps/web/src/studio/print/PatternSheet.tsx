@@ -16,6 +16,7 @@ export const PatternSheet = ({
   children: ReactNode;
 }): ReactElement => (
   <PrintPage
+    name={name}
     back={back}
     backWords="Back to the pattern"
     ways={(['svg', 'png'] as const).map((kind) => (
