@@ -5,7 +5,7 @@ import {
   ownSpeedSentence,
   plainSentence,
   reachSentence,
-} from '../src/ladder/budget/budget-words.js';
+} from '../src/words/budget.js';
 import { usualRally, type RallyPlan } from '../src/ladder/budget/usual-rally.js';
 
 const targets = layoutTargets('star', 3);

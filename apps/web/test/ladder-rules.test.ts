@@ -2,16 +2,12 @@ import {
   QUICK_COUNT_RULE,
   DEFAULT_SEQUENTIAL_RULE,
   DEFAULT_STAIRCASE_RULE,
+  TRUE_RATES,
   USUAL_COURSE,
   USUAL_WISH,
 } from '@orthokin/core/progress';
-import {
-  comparisonSentence,
-  ruleVerdict,
-  setsWords,
-  shareWords,
-} from '../src/ladder/rules/rules-words.js';
-import { answerWish, simulateRules, TRUE_RATES } from '../src/ladder/rules/simulate.js';
+import { comparisonSentence, ruleVerdict, setsWords, shareWords } from '../src/words/rules.js';
+import { answerWish, simulateRules } from '../src/ladder/rules/simulate.js';
 
 const TOLD = { readyRate: 0.8, isLearning: false };
 const careful = { ...QUICK_COUNT_RULE, setsNeeded: 4, ofLast: 4 };

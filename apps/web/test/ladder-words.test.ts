@@ -18,14 +18,9 @@ import {
   ruleSentence,
   ruleWords,
   trainWords,
-} from '../src/parts/decision-words.js';
-import { sourceWords } from '../src/ladder/words/limit-words.js';
-import {
-  changesBetween,
-  demandSentence,
-  moveWords,
-  raisesWords,
-} from '../src/ladder/words/rung-words.js';
+} from '../src/words/decision.js';
+import { sourceWords } from '../src/words/limit.js';
+import { changesBetween, demandSentence, moveWords, raisesWords } from '../src/words/rung.js';
 
 const rung: Rung = {
   ...USUAL_RUNG,

@@ -20,22 +20,12 @@ import {
   forecastSentence,
   tradeSentence,
   whyNotSentence,
-} from '../src/review/words/change-words.js';
-import { hickSentence, sidesSentence, tailSentence } from '../src/review/words/closer-words.js';
-import { compareSentence, notAlikeSentence } from '../src/review/words/compare-words.js';
-import { cautions, leanSentence } from '../src/review/words/report-words.js';
-import {
-  differenceSentence,
-  fadeSentence,
-  signed,
-  trialSentence,
-} from '../src/review/words/set-words.js';
-import {
-  changeCell,
-  sidesCell,
-  squadSentences,
-  heldCell,
-} from '../src/review/words/squad-words.js';
+} from '../src/words/change.js';
+import { hickSentence, sidesSentence, tailSentence } from '../src/words/closer.js';
+import { compareSentence, notAlikeSentence } from '../src/words/compare.js';
+import { cautions, leanSentence } from '../src/words/report.js';
+import { differenceSentence, fadeSentence, signed, trialSentence } from '../src/words/set.js';
+import { changeCell, sidesCell, squadSentences, heldCell } from '../src/words/squad.js';
 import { PLAN } from './plan.js';
 
 const day = (ms: number, i: number): TrainingDay => ({ day: 3 * i, setsMs: [ms] });

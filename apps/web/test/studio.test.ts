@@ -20,11 +20,11 @@ import {
 import { stepNumberPlaces } from '../src/parts/plan/step-numbers.js';
 import { viewOfCourt, viewOfLeg, viewOfTargets } from '../src/parts/plan/view.js';
 import { fileName } from '../src/parts/download.js';
-import { findingSentence } from '../src/studio/words/finding-words.js';
+import { findingSentence } from '../src/words/finding.js';
 import { begin, change, redo, undo } from '../src/studio/state/history.js';
-import { fromHome } from '../src/studio/words/marker-words.js';
-import { baseWords, headingWords } from '../src/studio/words/position-words.js';
-import { rhythmSentence } from '../src/studio/score/rhythm-words.js';
+import { fromHome } from '../src/words/marker.js';
+import { baseWords, headingWords } from '../src/words/check-point.js';
+import { rhythmSentence } from '../src/words/rhythm.js';
 import { nudged } from '../src/studio/drawing/useFloorDrag.js';
 
 const bare: Pattern = { ...blankPattern('Star'), targets: layoutTargets('star', 2.5) };

@@ -1,8 +1,8 @@
 import { decide, QUICK_COUNT_RULE, judgeSet, type Rule } from '@orthokin/core/progress';
 import { summariseSet, targetFigures } from '@orthokin/core/stats';
 import { readRep, type RepReading, type TimedEvent } from '@orthokin/core/timing';
-import { answerWords, headline, ruleSentence } from '../src/parts/decision-words.js';
-import { dayWords, seconds } from '../src/parts/format.js';
+import { answerWords, headline, ruleSentence } from '../src/words/decision.js';
+import { dayWords, seconds } from '../src/words/format.js';
 import { segmentsOf } from '../src/parts/ribbon/segments.js';
 import {
   gateSentences,
@@ -11,7 +11,7 @@ import {
   mixedSentence,
   sourceSentence,
   timedBy,
-} from '../src/review/words/verdict.js';
+} from '../src/words/verdict.js';
 import { PLAN, RUNG } from './plan.js';
 
 const rung = RUNG;

@@ -4,7 +4,7 @@ import { NavLink, Outlet, ScrollRestoration } from 'react-router';
 import styled from 'styled-components';
 import { ClubContext, useClubs } from '../api/club.js';
 import { useSending } from '../device/outbox-context.js';
-import { count } from '../parts/format.js';
+import { count } from '../words/format.js';
 import { IconButton } from '../parts/IconButton.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Sole } from '../parts/plan/Sole.js';

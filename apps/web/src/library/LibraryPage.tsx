@@ -10,7 +10,7 @@ import { useArchive, useLibrary } from '../api/patterns.js';
 import { Button } from '../parts/Button.js';
 import { CheckField } from '../parts/form/CheckField.js';
 import { FieldBox } from '../parts/form/field.js';
-import { count } from '../parts/format.js';
+import { count } from '../words/format.js';
 import { FloorPlan } from '../parts/plan/FloorPlan.js';
 import { PathLine } from '../parts/plan/Step.js';
 import { IconButton } from '../parts/IconButton.js';

@@ -4,7 +4,7 @@ import { targetOf } from '@orthokin/core/pattern';
 import { ArrowUp } from 'lucide-react';
 import type { ReactElement, ReactNode } from 'react';
 import styled from 'styled-components';
-import { capital } from '../parts/format.js';
+import { capital } from '../words/format.js';
 import { Marker } from '../parts/plan/Marker.js';
 import { colour, MARKER_FILLS, MIDDLE, MONO } from '../parts/tokens.js';
 import { numberOf } from '../drill/cue-words.js';

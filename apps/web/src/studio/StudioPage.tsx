@@ -27,7 +27,7 @@ import { LegForm } from './leg/LegForm.js';
 import { Player } from './score/player.js';
 import { PlayerContext } from './score/player-context.js';
 import { Positions } from './leg/Positions.js';
-import { rhythmSentence } from './score/rhythm-words.js';
+import { rhythmSentence } from '../words/rhythm.js';
 import { Score } from './score/Score.js';
 import { SelectionContext, useSelection, type Selection } from './state/selection.js';
 import { StepPanel } from './leg/StepPanel.js';

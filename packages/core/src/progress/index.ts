@@ -106,6 +106,7 @@ export {
 } from './rule-presets.js';
 export {
   steady,
+  TRUE_RATES,
   USUAL_COURSE,
   type CourseSettings,
   type Learner,

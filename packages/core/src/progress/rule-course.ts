@@ -32,6 +32,9 @@ export const USUAL_COURSE: CourseSettings = {
   readyRate: 0.8,
 };
 
+/** True pass rates that rules are looked at over, from hopeless to sure. */
+export const TRUE_RATES = [0.5, 0.55, 0.6, 0.65, 0.7, 0.75, 0.8, 0.85, 0.9, 0.95] as const;
+
 /** The true pass rate in each set of a course. */
 export function ratesOf(
   { passRate, learning, ceiling }: Learner,

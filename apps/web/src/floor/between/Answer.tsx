@@ -7,7 +7,7 @@ import { useSetReview } from '../../api/review.js';
 import type { Run } from '../../drill/plan.js';
 import { useSending } from '../../device/outbox-context.js';
 import { Button } from '../../parts/Button.js';
-import { headline } from '../../parts/decision-words.js';
+import { headline } from '../../words/decision.js';
 import { Notice } from '../../parts/Notice.js';
 import { Quiet } from '../../parts/Text.js';
 

@@ -3,12 +3,12 @@ import { rungOf } from '@orthokin/core/pattern';
 import { useEffect, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
-import { count } from '../../parts/format.js';
+import { count } from '../../words/format.js';
 import { Headline, Quiet } from '../../parts/Text.js';
 import { finishedReps, lastRep } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 import { Answer } from './Answer.js';
-import { auditSentence } from './audit-words.js';
+import { auditSentence } from '../../words/audit.js';
 import type { DrillActs } from '../set/useDrillActs.js';
 
 const Box = styled.div`

@@ -12,7 +12,7 @@ import { planBeep } from '../../sound/audio.js';
 import { planWords } from '../../sound/spoken.js';
 import { InsteadOfPage } from '../../parts/InsteadOfPage.js';
 import { Button } from '../../parts/Button.js';
-import { seconds } from '../../parts/format.js';
+import { seconds } from '../../words/format.js';
 import { Headline, Quiet } from '../../parts/Text.js';
 import { colour, MONO } from '../../parts/tokens.js';
 import { useAwake } from '../../screens/useAwake.js';

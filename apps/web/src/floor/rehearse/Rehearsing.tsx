@@ -6,7 +6,7 @@ import styled from 'styled-components';
 import { InsteadOfPage } from '../../parts/InsteadOfPage.js';
 import { Button } from '../../parts/Button.js';
 import { Marker } from '../../parts/plan/Marker.js';
-import { POSITION_WORDS } from '../../parts/position-words.js';
+import { POSITION_WORDS } from '../../words/position.js';
 import { PositionStill, WeightBar } from '../../parts/PositionStill.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE, MONO, NARROW } from '../../parts/tokens.js';

@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { isBeingRun, onDrillsLetGo } from '../../device/drill-lock.js';
 import { actionsOf, openDrills } from '../../device/drill-log.js';
 import { Button } from '../../parts/Button.js';
-import { timeWords } from '../../parts/format.js';
+import { timeWords } from '../../words/format.js';
 import { Notice } from '../../parts/Notice.js';
 import { finishedReps, turnOf } from '@orthokin/core/run';
 import { replayLog } from '../../drill/replay-log.js';

@@ -6,7 +6,7 @@ import { Dialog, DialogTrigger, Heading } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Channel } from '../../live/channel.js';
 import { Button } from '../../parts/Button.js';
-import { count } from '../../parts/format.js';
+import { count } from '../../words/format.js';
 import { Sheet } from '../../parts/Sheet.js';
 import { Quiet } from '../../parts/Text.js';
 import { MONO } from '../../parts/tokens.js';

@@ -3,7 +3,7 @@ import type { ReactElement } from 'react';
 import { useLocation } from 'react-router';
 import { useSquad } from '../../api/squad.js';
 import { ButtonLink } from '../../parts/Button.js';
-import { dayWords } from '../../parts/format.js';
+import { dayWords } from '../../words/format.js';
 import { Quiet } from '../../parts/Text.js';
 import { mapKnown, mapSentence } from '../map/map-known.js';
 

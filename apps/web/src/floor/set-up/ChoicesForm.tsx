@@ -5,7 +5,7 @@ import type { DrillSetupReply } from '@orthokin/contract';
 import { useMemo, type ReactElement, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { allWordsOf } from '../../drill/cue-words.js';
-import { percent, seconds } from '../../parts/format.js';
+import { percent, seconds } from '../../words/format.js';
 import { CheckField } from '../../parts/form/CheckField.js';
 import { Quiet, Time } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';

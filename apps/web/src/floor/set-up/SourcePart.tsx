@@ -2,7 +2,7 @@ import type { SetSource } from '@orthokin/contract';
 import type { ReactElement } from 'react';
 import { Label, RadioButton, RadioField, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
-import { seconds } from '../../parts/format.js';
+import { seconds } from '../../words/format.js';
 import { colour } from '../../parts/tokens.js';
 
 const Options = styled.div`

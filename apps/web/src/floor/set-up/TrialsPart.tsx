@@ -7,7 +7,7 @@ import { SelectField } from '../../parts/form/SelectField.js';
 import { Quiet } from '../../parts/Text.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { Choice } from './Choice.js';
-import { percent } from '../../parts/format.js';
+import { percent } from '../../words/format.js';
 
 /** The tests in a set, in words. */
 export function trialWords(conditions: Conditions): string {

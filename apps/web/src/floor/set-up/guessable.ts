@@ -1,7 +1,7 @@
 import type { DrillSetupReply } from '@orthokin/contract';
 import { calledTargets, chainLength, guessRate, predictability } from '@orthokin/core/cue';
 import { conditionsFor, scheduleFor, type DrillChoices } from './plan-drill.js';
-import { percent } from '../../parts/format.js';
+import { percent } from '../../words/format.js';
 
 /** Enough lists to know an order's habits by. */
 const LISTS = 40;

@@ -4,7 +4,7 @@ import { readRep } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { Marker } from '../../parts/plan/Marker.js';
-import { seconds } from '../../parts/format.js';
+import { seconds } from '../../words/format.js';
 import { Unseen } from '../../parts/Text.js';
 import { colour, MONO } from '../../parts/tokens.js';
 import { finishedReps, lastRep, settingsOf } from '@orthokin/core/run';

@@ -4,7 +4,7 @@ import { useEffect, useState, type ReactElement } from 'react';
 import { phaseFill, type Phase } from '../../parts/phases.js';
 import { segmentsOf } from '../../parts/ribbon/segments.js';
 import { colour, MONO } from '../../parts/tokens.js';
-import { seconds } from '../../parts/format.js';
+import { seconds } from '../../words/format.js';
 import { useWidth } from '../../parts/useWidth.js';
 import type { Run } from '../../drill/plan.js';
 import type { SetClock } from '../../drill/set-clock.js';

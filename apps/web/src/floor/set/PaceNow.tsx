@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import { count, secondsWithUnit } from '../../parts/format.js';
+import { count, secondsWithUnit } from '../../words/format.js';
 import { staircaseOf } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 

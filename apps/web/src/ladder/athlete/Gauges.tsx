@@ -2,11 +2,11 @@ import type { LimitSources } from '@orthokin/core/pattern';
 import type { SetJudgement, TimeGate } from '@orthokin/core/progress';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
-import { lackWords } from '../../parts/decision-words.js';
-import { capital, percent, secondsWithUnit } from '../../parts/format.js';
+import { lackWords } from '../../words/decision.js';
+import { capital, percent, secondsWithUnit } from '../../words/format.js';
 import { phaseFill, type Phase } from '../../parts/phases.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
-import { sourceWords } from '../words/limit-words.js';
+import { sourceWords } from '../../words/limit.js';
 
 const Rows = styled.ul`
   margin: 0;

@@ -2,11 +2,11 @@ import type { RungMoveReply } from '@orthokin/contract';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { headline } from '../../parts/decision-words.js';
-import { dayWords } from '../../parts/format.js';
+import { headline } from '../../words/decision.js';
+import { dayWords } from '../../words/format.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
-import { moveWords } from '../words/rung-words.js';
+import { moveWords } from '../../words/rung.js';
 
 const List = styled.ol`
   margin: 0;

@@ -2,11 +2,11 @@ import type { Rung } from '@orthokin/core/pattern';
 import { GATED_DURATIONS, raisedBy } from '@orthokin/core/pattern';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
-import { capital } from '../../parts/format.js';
+import { capital } from '../../words/format.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
-import { sourceWords } from '../words/limit-words.js';
-import { changesBetween, raisesWords } from '../words/rung-words.js';
+import { sourceWords } from '../../words/limit.js';
+import { changesBetween, raisesWords } from '../../words/rung.js';
 
 const Changes = styled.dl`
   display: grid;

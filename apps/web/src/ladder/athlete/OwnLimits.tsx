@@ -9,11 +9,11 @@ import { Button } from '../../parts/Button.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { SecondsField, ShareField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
-import { capital, secondsWithUnit } from '../../parts/format.js';
+import { capital, secondsWithUnit } from '../../words/format.js';
 import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { usePooledReps } from '../usePooledReps.js';
-import { sourceWords } from '../words/limit-words.js';
+import { sourceWords } from '../../words/limit.js';
 
 const FROM_WORDS: readonly (readonly [from: From, words: string])[] = [
   ['best quartile', 'their own best quartile'],

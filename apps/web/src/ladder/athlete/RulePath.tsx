@@ -3,7 +3,7 @@ import type { Decision, RuleState, SetOutcome } from '@orthokin/core/progress';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { dayWords, secondsWithUnit } from '../../parts/format.js';
+import { dayWords, secondsWithUnit } from '../../words/format.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
 

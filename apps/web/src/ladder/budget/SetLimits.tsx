@@ -13,10 +13,10 @@ import { useSaveOwnLimits } from '../../api/ladder.js';
 import { useSavePattern } from '../../api/patterns.js';
 import { Button } from '../../parts/Button.js';
 import { SelectField } from '../../parts/form/SelectField.js';
-import { capital, percent, secondsWithUnit } from '../../parts/format.js';
+import { capital, percent, secondsWithUnit } from '../../words/format.js';
 import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
-import { flightWords } from './budget-words.js';
+import { flightWords } from '../../words/budget.js';
 import type { RallyPlan } from './usual-rally.js';
 
 const Row = styled.div`

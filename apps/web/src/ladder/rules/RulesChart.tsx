@@ -2,8 +2,9 @@ import { useCallback, type ReactElement } from 'react';
 import { axisLook, tooltipLook } from '../../parts/chart/axes.js';
 import { Chart, type Palette } from '../../parts/chart/Chart.js';
 import { PHASE_COLOURS } from '../../parts/phases.js';
-import { finePercent } from './rules-words.js';
-import { TRUE_RATES, type RulesAnswer } from './simulate.js';
+import { finePercent } from '../../words/rules.js';
+import { TRUE_RATES } from '@orthokin/core/progress';
+import type { RulesAnswer } from './simulate.js';
 
 const LOOKS = [
   { symbol: 'circle', type: 'solid' },

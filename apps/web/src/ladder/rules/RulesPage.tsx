@@ -1,5 +1,6 @@
 import {
   checkRule,
+  TRUE_RATES,
   DEFAULT_COUNT_RULE,
   DEFAULT_SEQUENTIAL_RULE,
   USUAL_COURSE,
@@ -23,9 +24,9 @@ import {
   ruleVerdict,
   setsWords,
   shareWords,
-} from './rules-words.js';
+} from '../../words/rules.js';
 import { RulesChart } from './RulesChart.js';
-import { TRUE_RATES, type RulesAnswer, type RulesQuestion } from './simulate.js';
+import type { RulesAnswer, RulesQuestion } from './simulate.js';
 import { useRules } from './useSimulation.js';
 import { WishPart } from './WishPart.js';
 

@@ -3,11 +3,11 @@ import { problemSentence } from '@orthokin/core/result';
 import { useMemo, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
-import { ruleWords } from '../../parts/decision-words.js';
+import { ruleWords } from '../../words/decision.js';
 import { ShareField } from '../../parts/form/NumberFields.js';
 import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
-import { finePercent } from './rules-words.js';
+import { finePercent } from '../../words/rules.js';
 import { useWish } from './useSimulation.js';
 import { Fields } from '../../parts/form/Fields.js';
 

@@ -4,6 +4,7 @@ import {
   simulateStaircase,
   suggestCount,
   suggestSequential,
+  TRUE_RATES,
   type CountRule,
   type CourseSettings,
   type Rule,
@@ -13,9 +14,6 @@ import {
   type Wish,
 } from '@orthokin/core/progress';
 import type { Result } from '@orthokin/core/result';
-
-/** True pass rates that are looked at, from hopeless to sure. */
-export const TRUE_RATES = [0.5, 0.55, 0.6, 0.65, 0.7, 0.75, 0.8, 0.85, 0.9, 0.95] as const;
 
 /** What the worker is asked: rules, each for athletes of every true rate. */
 export interface RulesQuestion {

@@ -8,7 +8,7 @@ import {
 } from '@orthokin/core/progress';
 import { problemSentence } from '@orthokin/core/result';
 import { useMemo, type ReactElement } from 'react';
-import { riskWords, ruleWords } from '../../parts/decision-words.js';
+import { riskWords, ruleWords } from '../../words/decision.js';
 import { CountField, NumberField, ShareField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Notice } from '../../parts/Notice.js';

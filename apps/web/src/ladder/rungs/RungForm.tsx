@@ -15,9 +15,9 @@ import { Fields } from '../../parts/form/Fields.js';
 import { CountField, SecondsField, ShareField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { TextField } from '../../parts/form/TextField.js';
-import { capital } from '../../parts/format.js';
+import { capital } from '../../words/format.js';
 import { Quiet } from '../../parts/Text.js';
-import { sourceWords } from '../words/limit-words.js';
+import { sourceWords } from '../../words/limit.js';
 
 const RungFields = styled(Fields)`
   align-items: start;

@@ -24,7 +24,7 @@ import { IconButton } from '../../parts/IconButton.js';
 import { Failed, Notice } from '../../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
-import { raisesWords } from '../words/rung-words.js';
+import { raisesWords } from '../../words/rung.js';
 import { RuleForm } from './RuleForm.js';
 import { RungForm } from './RungForm.js';
 import { TestPart } from './TestPart.js';

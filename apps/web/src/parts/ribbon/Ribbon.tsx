@@ -3,7 +3,7 @@ import type { GatedDuration } from '@orthokin/core/pattern';
 import type { RepReading, TimedEvent } from '@orthokin/core/timing';
 import { Flag } from 'lucide-react';
 import type { ReactElement } from 'react';
-import { seconds } from '../format.js';
+import { seconds } from '../../words/format.js';
 import { MarkerShapeAt } from '../plan/Marker.js';
 import { PHASE_COLOURS, phaseFill } from '../phases.js';
 import { colour, MONO } from '../tokens.js';

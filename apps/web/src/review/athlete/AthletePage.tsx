@@ -11,7 +11,7 @@ import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useCourse } from '../../api/review.js';
 import { ButtonLink } from '../../parts/Button.js';
-import { count, dayWords } from '../../parts/format.js';
+import { count, dayWords } from '../../words/format.js';
 import { Failed } from '../../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import {
@@ -20,7 +20,7 @@ import {
   settleSentence,
   tradeSentence,
   whyNotSentence,
-} from '../words/change-words.js';
+} from '../../words/change.js';
 import { CloserLook } from './CloserLook.js';
 import { CourseChart } from './CourseChart.js';
 import { CourseControls } from './CourseControls.js';

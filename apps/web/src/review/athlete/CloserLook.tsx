@@ -9,12 +9,7 @@ import { Failed } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { useSum } from '../sums/useSum.js';
 import { Working } from '../../parts/working/Working.js';
-import {
-  hickSentence,
-  medianSentence,
-  sidesSentence,
-  tailSentence,
-} from '../words/closer-words.js';
+import { hickSentence, medianSentence, sidesSentence, tailSentence } from '../../words/closer.js';
 import type { Kind } from '../course-view.js';
 
 /** Sides, lapses and the price of choice: read from every rep, so only when asked for. */

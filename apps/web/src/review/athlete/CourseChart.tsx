@@ -3,7 +3,7 @@ import { byDay, type CourseDuration } from '@orthokin/core/stats';
 import { useCallback, type ReactElement } from 'react';
 import { axisLook, tooltipLook } from '../../parts/chart/axes.js';
 import { Chart, type Palette } from '../../parts/chart/Chart.js';
-import { capital, count, dayWords, secondsWithUnit } from '../../parts/format.js';
+import { capital, count, dayWords, secondsWithUnit } from '../../words/format.js';
 import { PHASE_COLOURS } from '../../parts/phases.js';
 import type { Kind } from '../course-view.js';
 

@@ -2,7 +2,7 @@ import { COURSE_DURATIONS } from '@orthokin/core/stats';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
-import { dayWords } from '../../parts/format.js';
+import { dayWords } from '../../words/format.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import type { CourseView, Kind } from '../course-view.js';
 

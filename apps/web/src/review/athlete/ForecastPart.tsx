@@ -6,7 +6,7 @@ import { Chart, type Palette } from '../../parts/chart/Chart.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { useSum } from '../sums/useSum.js';
 import { Working } from '../../parts/working/Working.js';
-import { forecastSentence } from '../words/change-words.js';
+import { forecastSentence } from '../../words/change.js';
 import { limitOf, type Kind } from '../course-view.js';
 
 /** How many sessions ahead a course is worth carrying on. */

@@ -2,7 +2,7 @@ import type { AthleteCourseReply } from '@orthokin/contract';
 import { COURSE_DURATIONS } from '@orthokin/core/stats';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
-import { dayWords, seconds, timeWords } from '../../parts/format.js';
+import { dayWords, seconds, timeWords } from '../../words/format.js';
 import { FiguresTable } from '../../parts/FiguresTable.js';
 import type { Kind } from '../course-view.js';
 

@@ -1,9 +1,9 @@
 import { useCallback, type ReactElement } from 'react';
 import { axisLook, tooltipLook } from '../../parts/chart/axes.js';
 import { Chart, type Palette } from '../../parts/chart/Chart.js';
-import { count } from '../../parts/format.js';
+import { count } from '../../words/format.js';
 import type { Kind } from '../course-view.js';
-import { techniqueSentence } from '../words/report-words.js';
+import { techniqueSentence } from '../../words/report.js';
 
 const HUNDRED = 100;
 

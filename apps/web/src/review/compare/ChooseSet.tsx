@@ -2,7 +2,7 @@ import { useState, type ReactElement } from 'react';
 import { useCourse } from '../../api/review.js';
 import { useSquad } from '../../api/squad.js';
 import { SelectField } from '../../parts/form/SelectField.js';
-import { dayWords, timeWords } from '../../parts/format.js';
+import { dayWords, timeWords } from '../../words/format.js';
 
 /** A set, by its athlete and its day. */
 export function ChooseSet({

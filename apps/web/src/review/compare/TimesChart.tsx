@@ -2,7 +2,7 @@ import { quantileCurve, type Comparison } from '@orthokin/core/stats';
 import { useCallback, type ReactElement } from 'react';
 import { axisLook, tooltipLook } from '../../parts/chart/axes.js';
 import { Chart, type Palette } from '../../parts/chart/Chart.js';
-import { compareSentence } from '../words/compare-words.js';
+import { compareSentence } from '../../words/compare.js';
 
 const HUNDRED = 100;
 const inSeconds = (ms: number) => Math.round(ms) / 1000;

@@ -3,7 +3,7 @@ import { median } from '@orthokin/core/numeric';
 import { problemSentence } from '@orthokin/core/result';
 import { durationsOf } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
-import { count, seconds } from '../../parts/format.js';
+import { count, seconds } from '../../words/format.js';
 import { Quiet } from '../../parts/Text.js';
 import { FiguresTable } from '../../parts/FiguresTable.js';
 

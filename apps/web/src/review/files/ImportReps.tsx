@@ -16,7 +16,7 @@ import { useLibrary } from '../../api/patterns.js';
 import { useImportSets } from '../../api/review.js';
 import { useSquad } from '../../api/squad.js';
 import { Button } from '../../parts/Button.js';
-import { count } from '../../parts/format.js';
+import { count } from '../../words/format.js';
 import { NumberField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Notice } from '../../parts/Notice.js';

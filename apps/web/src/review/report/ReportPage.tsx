@@ -21,7 +21,7 @@ import {
   doubtSentence,
   settleSentence,
   whyNotSentence,
-} from '../words/change-words.js';
+} from '../../words/change.js';
 import {
   cautions,
   leanSentence,
@@ -30,7 +30,7 @@ import {
   longDay,
   techniqueSentence,
   trainedRows,
-} from '../words/report-words.js';
+} from '../../words/report.js';
 
 const Sheet = styled.section`
   min-height: 262mm;
@@ -199,7 +199,7 @@ function FirstSheet({
           </tr>
         </thead>
         <tbody>
-          {trainedRows(course).map((row) => (
+          {trainedRows(kindsOf(course)).map((row) => (
             <tr key={row.words}>
               <td>{row.words}</td>
               <td>{row.days}</td>

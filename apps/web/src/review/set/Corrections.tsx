@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { useCorrectRep } from '../../api/review.js';
 import { useRemembered } from '../../device/useRemembered.js';
 import { Button } from '../../parts/Button.js';
-import { dayWords, timeWords } from '../../parts/format.js';
+import { dayWords, timeWords } from '../../words/format.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
 import { correctionOf, correctionsOf } from './corrections.js';

@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { PhaseSwatch } from '../../parts/phases.js';
 import { Quiet } from '../../parts/Text.js';
 import { FiguresTable } from '../../parts/FiguresTable.js';
-import { differenceSentence, signed } from '../words/set-words.js';
+import { differenceSentence, signed } from '../../words/set.js';
 
 const Sure = styled.strong<{ $longer: boolean }>`
   color: var(--${({ $longer }) => ($longer ? 'bad' : 'good')});

@@ -1,8 +1,8 @@
 import type { DurationName, RepReading } from '@orthokin/core/timing';
 import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
-import { seconds } from '../../parts/format.js';
-import { timedBy } from '../words/verdict.js';
+import { seconds } from '../../words/format.js';
+import { timedBy } from '../../words/verdict.js';
 import { colour, MONO } from '../../parts/tokens.js';
 
 const Details = styled.details`

@@ -6,14 +6,14 @@ import { fadeOf, summariseSet } from '@orthokin/core/stats';
 import { useMemo, type ReactElement } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
-import { headline, ruleSentence } from '../../parts/decision-words.js';
-import { count, dayWords, timeWords } from '../../parts/format.js';
+import { headline, ruleSentence } from '../../words/decision.js';
+import { count, dayWords, timeWords } from '../../words/format.js';
 import { Failed } from '../../parts/Notice.js';
 import { RibbonLegend } from '../../parts/ribbon/RibbonLegend.js';
 import { Ribbons } from '../../parts/ribbon/Ribbons.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
-import { fadeSentence, trialSentence } from '../words/set-words.js';
+import { fadeSentence, trialSentence } from '../../words/set.js';
 import { Corrections } from './Corrections.js';
 import { CorrectRep } from './CorrectRep.js';
 import { Differences } from './Differences.js';
@@ -25,7 +25,12 @@ import { TargetFloor } from './TargetFloor.js';
 import { useReview, type Review } from './useReview.js';
 import { inView, referenceOf, useSetView } from './useSetView.js';
 import { ViewControls } from './ViewControls.js';
-import { gateSentences, leftOutSentence, mixedSentence, sourceSentence } from '../words/verdict.js';
+import {
+  gateSentences,
+  leftOutSentence,
+  mixedSentence,
+  sourceSentence,
+} from '../../words/verdict.js';
 
 const Columns = styled.div`
   display: grid;

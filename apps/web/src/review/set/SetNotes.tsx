@@ -5,7 +5,7 @@ import { v7 } from 'uuid';
 import { useCourse, useWriteNote } from '../../api/review.js';
 import { useRemembered } from '../../device/useRemembered.js';
 import { Button } from '../../parts/Button.js';
-import { dayWords } from '../../parts/format.js';
+import { dayWords } from '../../words/format.js';
 import { TextField } from '../../parts/form/TextField.js';
 import { IconButton } from '../../parts/IconButton.js';
 import { Notice } from '../../parts/Notice.js';

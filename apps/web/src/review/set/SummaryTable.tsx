@@ -4,7 +4,7 @@ import type { DurationName } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { PhaseSwatch, type Phase } from '../../parts/phases.js';
-import { count, seconds } from '../../parts/format.js';
+import { count, seconds } from '../../words/format.js';
 import { colour, MONO } from '../../parts/tokens.js';
 
 const Table = styled.table`

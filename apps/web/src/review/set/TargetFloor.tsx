@@ -3,12 +3,12 @@ import type { PatternReply } from '@orthokin/contract';
 import { targetFigures, travelLine } from '@orthokin/core/stats';
 import type { RepReading } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
-import { count, seconds } from '../../parts/format.js';
+import { count, seconds } from '../../words/format.js';
 import { FloorPlan } from '../../parts/plan/FloorPlan.js';
 import { viewOfTargets } from '../../parts/plan/view.js';
 import { Heading, Quiet } from '../../parts/Text.js';
-import { residualSentence, signed } from '../words/set-words.js';
-import { slowestHome } from '../words/verdict.js';
+import { residualSentence, signed } from '../../words/set.js';
+import { slowestHome } from '../../words/verdict.js';
 
 /** Four lines under the nearest targets need this much more floor, m. */
 const LEGEND_ROOM_M = 0.7;

@@ -5,7 +5,7 @@ import { CountField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { ALIGN_WORDS } from '../../parts/ribbon/Axis.js';
 import { ALIGN_AT } from '../../parts/ribbon/scale.js';
-import { timedBy } from '../words/verdict.js';
+import { timedBy } from '../../words/verdict.js';
 import { SORTS, type SetView } from './useSetView.js';
 
 const Row = styled.div`

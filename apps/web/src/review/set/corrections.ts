@@ -10,7 +10,7 @@ import {
 import type { Result } from '@orthokin/core/result';
 import { ok } from '@orthokin/core/result';
 import { ALIGN_WORDS } from '../../parts/ribbon/Axis.js';
-import { signed } from '../words/set-words.js';
+import { signed } from '../../words/set.js';
 
 /** The rep of an ordinal that stands after all corrections. */
 export const effectiveRep = (reps: readonly RepReply[], ordinal: number): RepReply | undefined =>

@@ -2,7 +2,7 @@ import { ALIGN_AT, type AlignAt } from '../../parts/ribbon/scale.js';
 import { medianRep } from '@orthokin/core/stats';
 import type { RepReading } from '@orthokin/core/timing';
 import { useAddress } from '../../parts/useAddress.js';
-import { timedBy } from '../words/verdict.js';
+import { timedBy } from '../../words/verdict.js';
 
 export const SORTS = ['order', 'target', 'time'] as const;
 export type Sort = (typeof SORTS)[number];

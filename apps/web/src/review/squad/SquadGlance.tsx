@@ -16,7 +16,7 @@ import {
   lastTimedCell,
   sidesCell,
   squadSentences,
-} from '../words/squad-words.js';
+} from '../../words/squad.js';
 
 const Sort = styled.button`
   display: inline-flex;

@@ -7,7 +7,7 @@ import { colour } from '../../parts/tokens.js';
 import { useEditor } from '../state/editor.js';
 import { useSelection } from '../state/selection.js';
 import { useUnit } from '../state/unit.js';
-import { targetWords } from '../words/marker-words.js';
+import { targetWords } from '../../words/marker.js';
 import { nudged, useFloorDrag, type Surface } from './useFloorDrag.js';
 
 const MARKER_SCALE_ON_LEG = 0.75;

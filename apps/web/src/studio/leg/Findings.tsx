@@ -8,7 +8,7 @@ import { FieldBox } from '../../parts/form/field.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
 import { useEditor } from '../state/editor.js';
-import { findingSentence } from '../words/finding-words.js';
+import { findingSentence } from '../../words/finding.js';
 import { useSelection } from '../state/selection.js';
 import { useUnit } from '../state/unit.js';
 

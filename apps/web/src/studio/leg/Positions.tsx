@@ -17,8 +17,8 @@ import { PositionStill, WeightBar } from '../../parts/PositionStill.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
 import { useEditor } from '../state/editor.js';
-import { POSITION_WORDS } from '../../parts/position-words.js';
-import { baseWords, headingWords, windowWords } from '../words/position-words.js';
+import { POSITION_WORDS } from '../../words/position.js';
+import { baseWords, headingWords, windowWords } from '../../words/check-point.js';
 import { useUnit } from '../state/unit.js';
 
 const Card = styled.article`

@@ -12,7 +12,7 @@ import { IconButton } from '../../parts/IconButton.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
 import { useEditor } from '../state/editor.js';
-import { fromHome } from '../words/marker-words.js';
+import { fromHome } from '../../words/marker.js';
 import { useUnit } from '../state/unit.js';
 import { Part } from './Part.js';
 

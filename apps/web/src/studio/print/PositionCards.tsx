@@ -20,10 +20,10 @@ import { PHASE_COLOURS } from '../../parts/phases.js';
 import { PositionStill, WeightBar } from '../../parts/PositionStill.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
-import { POSITION_WORDS } from '../../parts/position-words.js';
-import { baseWords, headingWords, windowWords } from '../words/position-words.js';
+import { POSITION_WORDS } from '../../words/position.js';
+import { baseWords, headingWords, windowWords } from '../../words/check-point.js';
 import { PatternSheet } from './PatternSheet.js';
-import { capital } from '../../parts/format.js';
+import { capital } from '../../words/format.js';
 import { usePrintable } from './usePrintable.js';
 
 const Grid = styled.div`

@@ -11,7 +11,7 @@ import { useParams } from 'react-router';
 import styled from 'styled-components';
 import { useRemembered } from '../../device/useRemembered.js';
 import { SelectField } from '../../parts/form/SelectField.js';
-import { count } from '../../parts/format.js';
+import { count } from '../../words/format.js';
 import { Court, HomeRing } from '../../parts/plan/Court.js';
 import { Marker, MarkerShapeAt } from '../../parts/plan/Marker.js';
 import { viewBox, viewOfCourt } from '../../parts/plan/view.js';

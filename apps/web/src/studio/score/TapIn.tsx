@@ -7,10 +7,10 @@ import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
 import { Sheet } from '../../parts/Sheet.js';
 import { Quiet } from '../../parts/Text.js';
-import { count } from '../../parts/format.js';
+import { count } from '../../words/format.js';
 import { colour } from '../../parts/tokens.js';
 import { useEditor } from '../state/editor.js';
-import { rhythmSentence } from './rhythm-words.js';
+import { rhythmSentence } from '../../words/rhythm.js';
 
 const Pads = styled.div`
   display: grid;

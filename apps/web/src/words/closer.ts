@@ -8,7 +8,7 @@ import {
   type MedianWithDoubt,
   type SideLean,
 } from '@orthokin/core/stats';
-import { capital, seconds, secondsWithUnit } from '../../parts/format.js';
+import { capital, seconds, secondsWithUnit } from './format.js';
 
 export const medianSentence = (
   name: string,

@@ -1,5 +1,4 @@
-import type { RuleOutcome } from '@orthokin/core/progress';
-import { TRUE_RATES, type RulesAnswer } from './simulate.js';
+import { TRUE_RATES, type RuleOutcome } from '@orthokin/core/progress';
 
 /** A share in percent; below one percent to a tenth, so that seldom is not never. */
 export const finePercent = (share: number): string => {
@@ -64,7 +63,10 @@ const tooSoonSe = ({ tooSoon, athletes }: RuleOutcome): number =>
 const AS_OFTEN = 0.005;
 
 /** Which of two rules is the more careful, and which the quicker. */
-export function comparisonSentence([a, b]: RulesAnswer, { readyRate }: Told): string | null {
+export function comparisonSentence(
+  [a, b]: readonly (readonly RuleOutcome[])[],
+  { readyRate }: Told,
+): string | null {
   const { weak, strong } = tellingRates(readyRate);
   const [weakA, weakB, strongA, strongB] = [a?.[weak], b?.[weak], a?.[strong], b?.[strong]];
   if (!weakA || !weakB || !strongA || !strongB) return null;

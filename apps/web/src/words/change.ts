@@ -8,7 +8,7 @@ import {
   type Kendall,
   type NotComparable,
 } from '@orthokin/core/stats';
-import { capital, count, seconds, secondsWithUnit } from '../../parts/format.js';
+import { capital, count, seconds, secondsWithUnit } from './format.js';
 
 /** A chance as a person says it; never surer than the model is. */
 export function chanceWords(p: number): string {

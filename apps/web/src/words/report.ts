@@ -1,10 +1,8 @@
-import type { AthleteCourseReply, AthleteReply, SquadLineReply } from '@orthokin/contract';
+import type { AthleteReply, CourseSetReply, SquadLineReply } from '@orthokin/contract';
 import { contains, type SideLean } from '@orthokin/core/stats';
 import { FAULT_HELP } from '@orthokin/core/timing';
-import { lackWords } from '../../parts/decision-words.js';
-import { capital, count } from '../../parts/format.js';
-import type { Phase } from '../../parts/phases.js';
-import { kindsOf, type Kind } from '../course-view.js';
+import { lackWords } from './decision.js';
+import { capital, count } from './format.js';
 
 /** A day with its year, as a letter has it. */
 export const longDay = (day: string): string =>
@@ -15,8 +13,10 @@ export const longDay = (day: string): string =>
       );
 
 /** What was trained, a row for each kind of sets. */
-export const trainedRows = (course: AthleteCourseReply) =>
-  kindsOf(course).map(({ words, sets }) => {
+export const trainedRows = (
+  kinds: readonly { readonly words: string; readonly sets: readonly CourseSetReply[] }[],
+) =>
+  kinds.map(({ words, sets }) => {
     const rungs = sets.map(({ rung }) => rung);
     const [low, high] = [Math.min(...rungs), Math.max(...rungs)];
     return {
@@ -29,11 +29,11 @@ export const trainedRows = (course: AthleteCourseReply) =>
   });
 
 /** Clean reps and false starts in the first and the last third of some sets. */
-export function techniqueSentence(sets: Kind['sets']): string {
+export function techniqueSentence(sets: readonly CourseSetReply[]): string {
   const third = Math.max(1, Math.floor(sets.length / 3));
-  const sum = (some: Kind['sets'], name: 'clean' | 'cued' | 'falseStarts') =>
+  const sum = (some: readonly CourseSetReply[], name: 'clean' | 'cued' | 'falseStarts') =>
     some.reduce((total, { figures }) => total + figures[name], 0);
-  const words = (some: Kind['sets']) =>
+  const words = (some: readonly CourseSetReply[]) =>
     `${sum(some, 'clean')} of ${count(sum(some, 'cued'), 'rep')} without a fault that was seen, ${count(sum(some, 'falseStarts'), 'false start')}`;
   return `Technique: at first ${words(sets.slice(0, third))}; lately ${words(sets.slice(-third))}.`;
 }
@@ -48,7 +48,10 @@ export function leanSentence(lean: SideLean | null): string {
   return `Left and right: slower to the ${side} by ${Math.abs(percent).toFixed(0)} % (${over}).`;
 }
 
-export const MEANINGS: readonly { readonly phase: Phase | null; readonly words: string }[] = [
+export const MEANINGS: readonly {
+  readonly phase: 'reaction' | 'travel' | 'recovery' | null;
+  readonly words: string;
+}[] = [
   { phase: 'reaction', words: 'Reaction: from the cue to the first movement toward the target.' },
   { phase: 'travel', words: 'Travel: from there until the foot is planted at the target.' },
   { phase: 'recovery', words: 'Recovery: from the action back to home, both feet down, ready.' },
@@ -61,7 +64,10 @@ export const MEANINGS: readonly { readonly phase: Phase | null; readonly words: 
 ];
 
 /** What is to be done next, and why. */
-export function nextSteps({ sets }: Kind, line: SquadLineReply | undefined): string[] {
+export function nextSteps(
+  { sets }: { readonly sets: readonly CourseSetReply[] },
+  line: SquadLineReply | undefined,
+): string[] {
   const steps: string[] = [];
   const decision = line?.lastSet?.decision;
   if (line)

@@ -1,7 +1,7 @@
 import type { StandingReply } from '@orthokin/contract';
-import { lackWords } from '../../parts/decision-words.js';
-import { count, dayWords, percent } from '../../parts/format.js';
-import { signed } from './set-words.js';
+import { lackWords } from './decision.js';
+import { count, dayWords, percent } from './format.js';
+import { signed } from './set.js';
 
 const DAY_MS = 24 * 60 * 60 * 1000;
 /** Nobody timed for longer than this is in view of the coach. */

@@ -1,7 +1,7 @@
-import { POSITION_WORDS } from '../../parts/position-words.js';
+import { POSITION_WORDS } from './position.js';
 import type { CheckName, Finding } from '@orthokin/core/footwork';
 import { lengthWords, type LengthUnit } from '@orthokin/core/floor';
-import { capital } from '../../parts/format.js';
+import { capital } from './format.js';
 import type { Leg } from '@orthokin/core/pattern';
 
 function amount(value: number, unit: Finding['unit'], length: LengthUnit): string {

@@ -1,6 +1,6 @@
 import { GATED_DURATIONS, type Axis, type Rung } from '@orthokin/core/pattern';
 import { EASY_MISS_RATE, RIGHT_MISS_RATE, type MoveBasis } from '@orthokin/core/progress';
-import { capital, percent, secondsWithUnit } from '../../parts/format.js';
+import { capital, percent, secondsWithUnit } from './format.js';
 
 /** One thing that differs between two rungs. */
 export interface RungChange {

@@ -4,8 +4,8 @@ import type { SetJudgement, TimeGate } from '@orthokin/core/progress';
 import type { SetSummary, TargetFigures } from '@orthokin/core/stats';
 import type { SetSource } from '@orthokin/contract';
 import type { RepReading } from '@orthokin/core/timing';
-import { lackWords } from '../../parts/decision-words.js';
-import { capital, count, seconds, secondsWithUnit } from '../../parts/format.js';
+import { lackWords } from './decision.js';
+import { capital, count, seconds, secondsWithUnit } from './format.js';
 
 const ENDINGS: Readonly<Record<string, string>> = { one: 'st', two: 'nd', few: 'rd', other: 'th' };
 const plural = new Intl.PluralRules('en', { type: 'ordinal' });

@@ -1,7 +1,12 @@
-import { fromMetresPerSecond, type OwnSpeed, type TargetBudget } from '@orthokin/core/budget';
+import {
+  fromMetresPerSecond,
+  type OwnSpeed,
+  type Rally,
+  type SpeedUnit,
+  type TargetBudget,
+} from '@orthokin/core/budget';
 import { problemSentence } from '@orthokin/core/result';
-import { secondsWithUnit } from '../../parts/format.js';
-import type { RallyPlan } from './usual-rally.js';
+import { secondsWithUnit } from './format.js';
 
 const metres = (m: number): string => `${m.toFixed(1)} m`;
 
@@ -36,7 +41,7 @@ export function plainSentence(budgets: readonly TargetBudget[]): string | null {
 
 /** What flew, as it is kept with a limit. */
 export function flightWords(
-  { projectile, speed, unit }: Pick<RallyPlan, 'projectile' | 'speed' | 'unit'>,
+  { projectile, speed, unit }: Pick<Rally, 'projectile' | 'speed'> & { readonly unit: SpeedUnit },
   wayM: number,
   letter: string,
 ): string {

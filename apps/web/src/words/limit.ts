@@ -1,5 +1,5 @@
 import type { LimitSource } from '@orthokin/core/pattern';
-import { percent, secondsWithUnit } from '../../parts/format.js';
+import { percent, secondsWithUnit } from './format.js';
 
 /** Where a limit comes from, in words. */
 export function sourceWords(source: LimitSource | undefined): string {

@@ -1,7 +1,7 @@
 import type { Target } from '@orthokin/core/floor';
 import type { Fade, PhaseDifference, TravelLine } from '@orthokin/core/stats';
 import type { RepReading } from '@orthokin/core/timing';
-import { capital, count, seconds, secondsWithUnit } from '../../parts/format.js';
+import { capital, count, seconds, secondsWithUnit } from './format.js';
 
 /** A difference in seconds with its sign. */
 export const signed = (ms: number): string => {

@@ -1,6 +1,6 @@
 import type { Comparison } from '@orthokin/core/stats';
-import { capital, seconds, secondsWithUnit } from '../../parts/format.js';
-import { signed } from './set-words.js';
+import { capital, seconds, secondsWithUnit } from './format.js';
+import { signed } from './set.js';
 
 /** What two groups of reps say of each other, with numbers and doubt. */
 export function compareSentence(

@@ -1,5 +1,5 @@
 import type { Audit } from '@orthokin/core/drill';
-import { percent } from '../../parts/format.js';
+import { percent } from './format.js';
 
 /** Above this over blind chance a caller has habits that an athlete can learn. */
 const LEARNABLE = 1.6;
