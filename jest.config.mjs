@@ -16,13 +16,13 @@ const swc = {
       module: { type: 'commonjs' },
     },
   ],
-  '^.+/node_modules/(uuid|idb)/.+\\.js$': ['@swc/jest', { module: { type: 'commonjs' } }],
+  '^.+/node_modules/(uuid|idb|intl-messageformat|@formatjs)/.+\\.js$': ['@swc/jest', { module: { type: 'commonjs' } }],
 };
 
 const shared = {
   rootDir: import.meta.dirname,
   transform: swc,
-  transformIgnorePatterns: ['/node_modules/(?!(uuid|idb)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(uuid|idb|intl-messageformat|@formatjs|partysocket)/)'],
   moduleNameMapper: {
     '^@orthokin/core/(.*)$': '<rootDir>/packages/core/src/$1/index.ts',
     '^@orthokin/contract/(beacons|pattern-file|room|routes)$': '<rootDir>/packages/contract/src/$1.ts',

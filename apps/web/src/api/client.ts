@@ -1,6 +1,7 @@
 import type { RefusalReply } from '@orthokin/contract';
 import { pathOf, type Method, type PathParams, type Route } from '@orthokin/contract/routes';
 import type { Problem } from '@orthokin/core/result';
+import { say } from '../words/api.js';
 
 /** The server answered, and said no. */
 export class Refused extends Error {
@@ -19,7 +20,7 @@ export class NotThere extends Refused {}
 /** The server could not be reached, or could not answer. */
 export class Unreachable extends Error {
   constructor() {
-    super('The server does not answer. What you record is kept here and sent when it does.');
+    super(say('serverDoesNotAnswerWhatYou'));
   }
 }
 

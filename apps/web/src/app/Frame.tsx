@@ -4,7 +4,6 @@ import { NavLink, Outlet, ScrollRestoration } from 'react-router';
 import styled from 'styled-components';
 import { ClubContext, useClubs } from '../api/club.js';
 import { useSending } from '../device/outbox-context.js';
-import { count } from '../words/format.js';
 import { IconButton } from '../parts/IconButton.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Sole } from '../parts/plan/Sole.js';
@@ -12,6 +11,7 @@ import { Page, PageEdge, Quiet } from '../parts/Text.js';
 import { Shortcuts } from './Shortcuts.js';
 import { useTheme } from './useTheme.js';
 import { colour, MIDDLE, NARROW } from '../parts/tokens.js';
+import { say } from '../words/app.js';
 
 const Bar = styled.header`
   display: flex;
@@ -105,12 +105,12 @@ function SendingWords(): ReactElement {
   if (waiting > 0)
     return (
       <strong>
-        {waiting} not sent yet{reachable ? '' : ', kept here'}
+        {say('waitingNotSentYetWhich', { waiting, which: reachable ? '' : say('keptHere') })}
       </strong>
     );
   if (refusals.length > 0)
-    return <strong>{count(refusals.length, 'record')} refused, kept here</strong>;
-  return <span>all sent</span>;
+    return <strong>{say('refusalsRefusedKeptHere', { refusals: refusals.length })}</strong>;
+  return <span>{say('allSent')}</span>;
 }
 
 /** What the server would not take, with its reason: nobody should learn of it by chance. */
@@ -121,8 +121,11 @@ function Refusals(): ReactElement | null {
   return (
     <PageEdge as="div" style={{ paddingBottom: 0 }}>
       <Notice>
-        {count(refusals.length, 'record')} could not be stored by the server and{' '}
-        {refusals.length === 1 ? 'is' : 'are'} kept on this device. The server says: {newest}
+        {say('refusalsCouldNotStoredServerWhich', {
+          refusals: refusals.length,
+          which: refusals.length === 1 ? 'is' : 'are',
+          newest,
+        })}
       </Notice>
     </PageEdge>
   );
@@ -134,10 +137,7 @@ const BringClub = lazy(async () => ({
 
 const NoClub = (): ReactElement => (
   <>
-    <Quiet>
-      There is no club here yet. Bring one in from its file, or run ./start --reset-demo for the
-      demo club.
-    </Quiet>
+    <Quiet>{say('thereNoClubHereYetBring')}</Quiet>
     <Suspense>
       <BringClub />
     </Suspense>
@@ -151,23 +151,23 @@ export function Frame(): ReactElement {
   const club = clubs.data?.[0];
   return (
     <>
-      <Skip href="#place">To the content</Skip>
+      <Skip href="#place">{say('content')}</Skip>
       <Bar className="no-print">
         <Name to="/">
           <svg width={26} height={30} viewBox="-0.62 -0.62 1.24 1.24" aria-hidden>
             <Sole foot="left" x={-0.27} y={0} headingDeg={-5} length={1} />
             <Sole foot="right" x={0.27} y={0} headingDeg={5} length={1} />
           </svg>
-          <span className="name">Orthokin</span>
+          <span className="name">{say('orthokin')}</span>
         </Name>
-        <nav aria-label="Places">
+        <nav aria-label={say('places')}>
           <NavLink to="/" end>
-            Squad
+            {say('squad')}
           </NavLink>
-          <NavLink to="/patterns">Patterns</NavLink>
-          <NavLink to="/floor">Floor</NavLink>
-          <NavLink to="/review">Review</NavLink>
-          <NavLink to="/ladder">Ladder</NavLink>
+          <NavLink to="/patterns">{say('patterns')}</NavLink>
+          <NavLink to="/floor">{say('floor')}</NavLink>
+          <NavLink to="/review">{say('review')}</NavLink>
+          <NavLink to="/ladder">{say('ladder')}</NavLink>
         </nav>
         <div className="end">
           <span className="club">{club?.name}</span>
@@ -177,7 +177,7 @@ export function Frame(): ReactElement {
           </span>
           <IconButton
             onPress={toggleTheme}
-            aria-label={theme === 'dark' ? 'Lights on' : 'Lights off'}
+            aria-label={theme === 'dark' ? say('lights') : say('lightsOff')}
           >
             {theme === 'dark' ? <Sun size={20} /> : <Moon size={20} />}
           </IconButton>
@@ -190,13 +190,13 @@ export function Frame(): ReactElement {
             <Outlet />
           </ClubContext>
         ) : (
-          <Page name="No club">
+          <Page name={say('noClub')}>
             {clubs.error ? (
               <Failed error={clubs.error} again={() => void clubs.refetch()} />
             ) : clubs.data ? (
               <NoClub />
             ) : (
-              <Quiet>Opening the club…</Quiet>
+              <Quiet>{say('openingClub')}</Quiet>
             )}
           </Page>
         )}

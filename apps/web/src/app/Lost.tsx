@@ -2,21 +2,22 @@ import type { ReactElement } from 'react';
 import { isRouteErrorResponse, useRouteError } from 'react-router';
 import { ButtonLink } from '../parts/Button.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
+import { say } from '../words/app.js';
 
 /** For an address that leads nowhere, and for a page that broke. */
 export function Lost(): ReactElement {
   const error = useRouteError();
   const broke = error instanceof Error && !isRouteErrorResponse(error);
   return (
-    <Page name="Nothing here">
-      <Headline>{broke ? 'This page broke.' : 'There is nothing at this address.'}</Headline>
+    <Page name={say('nothingHere')}>
+      <Headline>{broke ? say('thisPageBroke') : say('thereNothingThisAddress')}</Headline>
       <Quiet style={{ margin: '12px 0 20px' }}>
         {broke
           ? 'What was recorded is kept. Go back to the squad and on from there; reloading may help too.'
-          : 'The link may be old. The squad is a good place to start from.'}
+          : say('linkMayOldSquadGoodPlace')}
       </Quiet>
       <ButtonLink to="/" $weight="main">
-        To the squad
+        {say('squad2')}
       </ButtonLink>
     </Page>
   );

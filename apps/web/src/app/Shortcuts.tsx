@@ -6,41 +6,42 @@ import { IconButton } from '../parts/IconButton.js';
 import { Sheet } from '../parts/Sheet.js';
 import { Heading as SmallHeading } from '../parts/Text.js';
 import { MONO } from '../parts/tokens.js';
+import { say } from '../words/app.js';
 
 type Keys = readonly (readonly [keys: string, what: string])[];
 
 /** The keys of a drill, as its screen answers to them. */
 const DRILL_KEYS: Keys = [
-  ['space', 'first move'],
-  ['→', 'arrived (optional)'],
+  ['space', say('firstMove')],
+  ['→', say('arrivedOptional')],
   ['↓', 'action'],
   ['enter', 'home'],
-  ['P', 'pause, and go on'],
-  ['R', 'redo the last rep'],
-  ['X', 'strike the last rep out, or put it back'],
-  ['1 2 3', 'say a watched fault, or take it back'],
-  ['Y N', 'what appeared at arrival: right, wrong'],
-  ['A to L', 'call that target, in a set called by a person'],
-  ['Z', 'full screen, and back'],
+  ['P', say('pauseGo')],
+  ['R', say('redoLastRep')],
+  ['X', say('strikeLastRepOutPutBack')],
+  ['1 2 3', say('sayWatchedFaultTakeBack')],
+  ['Y N', say('whatAppearedArrivalRightWrong')],
+  [say('l'), say('callTargetSetCalledPerson')],
+  ['Z', say('fullScreenBack')],
   ['esc', 'stop'],
 ];
 
 /** The keys of a rehearsal. */
 const REHEARSAL_KEYS: Keys = [
-  ['← →', 'the call before, the next'],
-  ['P', 'stay here, and go on'],
-  ['1 to 9', 'a check point: holds, does not, not looked at'],
+  ['← →', say('callBeforeNext')],
+  ['P', say('stayHereGo')],
+  [say('n19'), say('checkPointHoldsDoesNotNot')],
 ];
 
 /** The keys of the studio. */
 const STUDIO_KEYS: Keys = [
-  ['ctrl Z', 'undo; with shift, redo'],
-  ['ctrl S', 'save'],
+  [say('ctrlZ'), 'undo; with shift, redo'],
+  [say('ctrlS'), 'save'],
   ['arrows', 'move what is picked by 5 cm; with shift, 1 cm'],
-  ['[ ]', 'turn the picked foot'],
-  ['delete', 'take the picked step out'],
-  ['P', 'play, and pause'],
-  ['F J', 'tap left and right while tapping in'],
+  ['[ ]', say('turnPickedFoot')],
+  ['delete', say('takePickedStepOut')],
+  ['P', say('playPause')],
+  ['F J', say('tapLeftRightWhileTapping')],
 ];
 
 const List = styled.dl`
@@ -71,18 +72,18 @@ const KeyList = ({ keys }: { keys: Keys }) => (
 /** The sheet of shortcuts behind the question mark. */
 export const Shortcuts = (): ReactElement => (
   <DialogTrigger>
-    <IconButton aria-label="Keys">?</IconButton>
+    <IconButton aria-label={say('keys')}>?</IconButton>
     <Sheet isDismissable>
       <Dialog>
         {({ close }) => (
           <>
-            <Heading slot="title">Keys during a drill</Heading>
+            <Heading slot="title">{say('keysDuringDrill')}</Heading>
             <KeyList keys={DRILL_KEYS} />
-            <SmallHeading>Keys while rehearsing</SmallHeading>
+            <SmallHeading>{say('keysWhileRehearsing')}</SmallHeading>
             <KeyList keys={REHEARSAL_KEYS} />
-            <SmallHeading>Keys in the pattern studio</SmallHeading>
+            <SmallHeading>{say('keysPatternStudio')}</SmallHeading>
             <KeyList keys={STUDIO_KEYS} />
-            <Button onPress={close}>Close</Button>
+            <Button onPress={close}>{say('close')}</Button>
           </>
         )}
       </Dialog>

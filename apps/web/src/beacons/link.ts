@@ -16,6 +16,7 @@ import {
   withPresence,
   type Fleet,
 } from './fleet.js';
+import { say } from '../words/drill.js';
 
 const FIRST_RETRY_MS = 300;
 const LONGEST_RETRY_MS = 3000;
@@ -106,7 +107,7 @@ export class BeaconLink {
     try {
       url = new URL(this.address);
     } catch {
-      this.publish({ problem: `${this.address} is no address like ws://192.168.1.20:4320.` });
+      this.publish({ problem: say('addressNoAddressLikeWs192', { address: this.address }) });
       return;
     }
     url.searchParams.set('session', this.session);

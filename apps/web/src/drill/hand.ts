@@ -1,5 +1,6 @@
 import { HAND_SD_MS, type Calibration } from '@orthokin/core/timing';
 import { useRemembered } from '../device/useRemembered.js';
+import { say } from '../words/drill.js';
 
 /** Who presses on this device, and how everybody who was calibrated here does. */
 interface Hands {
@@ -18,7 +19,7 @@ export interface Hand {
 
 export const UNCALIBRATED: Pick<Hand, 'biasMs' | 'sdMs'> = { biasMs: 0, sdMs: HAND_SD_MS };
 
-const NOBODY: Hands = { person: 'Coach', known: {} };
+const NOBODY: Hands = { person: say('coach'), known: {} };
 
 export interface HandKeeping {
   readonly hand: Hand;

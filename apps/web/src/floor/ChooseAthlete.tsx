@@ -6,6 +6,7 @@ import { useSquad } from '../api/squad.js';
 import { ButtonLink } from '../parts/Button.js';
 import { Failed } from '../parts/Notice.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
+import { say } from '../words/floor.js';
 
 const Names = styled.ul`
   display: grid;
@@ -29,10 +30,10 @@ export function ChooseAthlete(): ReactElement {
   const wanted = library.data?.find(({ id }) => id === params.get('pattern'));
   const search = wanted ? `?pattern=${wanted.id}` : '';
   return (
-    <Page name="Floor">
-      <Headline>Who works?</Headline>
-      {wanted && <Quiet>On {wanted.pattern.name}.</Quiet>}
-      {squad.isPending && <Quiet>Reading the squad…</Quiet>}
+    <Page name={say('floor')}>
+      <Headline>{say('whoWorks')}</Headline>
+      {wanted && <Quiet>{say('pattern', { pattern: wanted.pattern.name })}</Quiet>}
+      {squad.isPending && <Quiet>{say('readingSquad')}</Quiet>}
       {squad.error && !squad.data && (
         <Failed error={squad.error} again={() => void squad.refetch()} />
       )}
@@ -44,7 +45,9 @@ export function ChooseAthlete(): ReactElement {
                 {athlete.name}
                 <br />
                 <Quiet as="span" style={{ fontWeight: 450, fontSize: 15 }}>
-                  {wanted ? `now on ${patternName}` : `${patternName}, rung ${rung}`}
+                  {wanted
+                    ? say('nowPatternname', { patternName })
+                    : say('patternnameRungRung', { patternName, rung })}
                 </Quiet>
               </span>
             </ButtonLink>

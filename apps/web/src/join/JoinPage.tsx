@@ -7,6 +7,7 @@ import { Button } from '../parts/Button.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
 import { colour, MONO } from '../parts/tokens.js';
 import { JoinedScreen } from './JoinedScreen.js';
+import { say } from '../words/join.js';
 
 const Ways = styled.div`
   display: grid;
@@ -54,12 +55,12 @@ function AskCode({ given }: { given: string }): ReactElement {
   const navigate = useNavigate();
   const [code, setCode] = useState(given.toUpperCase());
   const [problem, setProblem] = useState<string | null>(
-    given === '' ? null : `${given} is not a code of the drill's screen.`,
+    given === '' ? null : say('givenNotCodeDrillsScreen', { given }),
   );
   return (
-    <Page name="Another screen">
-      <Headline>Join a drill</Headline>
-      <Quiet>Type the code that the drill’s screen shows under “Second screen”.</Quiet>
+    <Page name={say('anotherScreen')}>
+      <Headline>{say('joinDrill')}</Headline>
+      <Quiet>{say('typeCodeDrillsScreenShowsUnder')}</Quiet>
       <CodeForm
         onSubmit={(event) => {
           event.preventDefault();
@@ -67,12 +68,15 @@ function AskCode({ given }: { given: string }): ReactElement {
           if (isRoomCode(typed)) void navigate(`/join/${typed}`);
           else
             setProblem(
-              `${typed || 'Nothing'} given; a code has ${ROOM_LENGTH} letters and figures.`,
+              say('typedGivenCodeHasRoomlengthLetters', {
+                typed: typed || say('nothing'),
+                ROOMLENGTH: ROOM_LENGTH,
+              }),
             );
         }}
       >
         <input
-          aria-label="Code"
+          aria-label={say('code')}
           autoFocus
           autoCapitalize="characters"
           autoComplete="off"
@@ -82,7 +86,7 @@ function AskCode({ given }: { given: string }): ReactElement {
           onChange={(event) => setCode(event.target.value)}
         />
         <Button weight="main" type="submit">
-          Join
+          {say('join')}
         </Button>
       </CodeForm>
       {problem && <p role="alert">{problem}</p>}
@@ -105,8 +109,8 @@ export function JoinPage(): ReactElement {
   };
   if (role && pressed) return <JoinedScreen room={code} role={role} />;
   return (
-    <Page name="Another screen">
-      <Headline>{code}: what is this screen to be?</Headline>
+    <Page name={say('anotherScreen')}>
+      <Headline>{say('codeWhatThisScreen', { code })}</Headline>
       <Ways>
         {ROLES.map(([name, words, about]) => (
           <Button

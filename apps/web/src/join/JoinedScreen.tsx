@@ -13,6 +13,7 @@ import { CallKeypad } from '../screens/CallKeypad.js';
 import { CueDisplay } from '../screens/CueDisplay.js';
 import { TimingButtons } from '../screens/TimingButtons.js';
 import { cuePlanOf, useJoined, type Joined } from './useJoined.js';
+import { say } from '../words/join.js';
 
 const Screen = styled.main`
   position: fixed;
@@ -51,7 +52,7 @@ type Role = 'cues' | 'caller' | 'panel';
 
 function Connection({ channel }: { channel: Channel }): ReactElement | null {
   const { connected } = useSyncExternalStore(channel.subscribe, channel.snapshot);
-  return connected ? null : <span role="alert">Not connected; trying again…</span>;
+  return connected ? null : <span role="alert">{say('notConnectedTryingAgain')}</span>;
 }
 
 /** What a partner or a coach presses on a joined screen. */
@@ -69,7 +70,7 @@ function Presses({ role, joined }: { role: Role; joined: Joined }): ReactElement
         onCall={(letter) => channel.tell('call', { letter })}
       />
     ) : (
-      <Quiet>This set calls its own cues; there is nothing to call.</Quiet>
+      <Quiet>{say('thisSetCallsItsOwnCues')}</Quiet>
     );
   if (role !== 'panel') return null;
   const press = (name: EventName, pressedAt: number) => {
@@ -96,10 +97,10 @@ function Presses({ role, joined }: { role: Role; joined: Joined }): ReactElement
       {set.isByHand && <TimingButtons isOpen={isOpen} onEvent={press} />}
       <div className="row">
         <Button onPress={() => ask({ act: running ? 'pause' : 'goOn' })}>
-          {running ? 'Pause' : 'Go on'}
+          {running ? say('pause') : say('go')}
         </Button>
-        <Button onPress={() => ask({ act: 'redo' })}>Redo</Button>
-        <Button onPress={() => ask({ act: 'strike' })}>Strike out, or put back</Button>
+        <Button onPress={() => ask({ act: 'redo' })}>{say('redo')}</Button>
+        <Button onPress={() => ask({ act: 'strike' })}>{say('strikeOutPutBack')}</Button>
       </div>
     </div>
   );
@@ -118,7 +119,7 @@ export function JoinedScreen({ room, role }: { room: string; role: Role }): Reac
       <header>
         <Quiet>
           {set ? `${set.athlete}, ${set.pattern}` : room}
-          {run && `, ${run.finished} of ${run.reps} done`}{' '}
+          {run && say('finishedRepsDone', { finished: run.finished, reps: run.reps })}{' '}
           {channel && <Connection channel={channel} />}
         </Quiet>
         <FullScreen />
@@ -133,8 +134,8 @@ export function JoinedScreen({ room, role }: { room: string; role: Role }): Reac
         />
       ) : (
         <div className="wait">
-          <Headline>Joined.</Headline>
-          <Quiet>The next set shows here by itself.</Quiet>
+          <Headline>{say('joined')}</Headline>
+          <Quiet>{say('nextSetShowsHereItself')}</Quiet>
         </div>
       )}
       <Presses role={role} joined={joined} />

@@ -12,20 +12,21 @@ import { Button } from '../parts/Button.js';
 import { Notice } from '../parts/Notice.js';
 import { Sheet } from '../parts/Sheet.js';
 import { Quiet } from '../parts/Text.js';
+import { say } from '../words/library.js';
 
 /** Problems shown at once; a file that is no pattern at all would have hundreds. */
 const MAX_SHOWN = 8;
 
 const Problems = ({ problems }: { problems: readonly Problem[] }): ReactElement => (
   <Notice>
-    This file was not taken in; nothing was changed.
+    {say('thisFileWasNotTakenNothing')}
     {problems.slice(0, MAX_SHOWN).map((problem) => (
       <span key={problem.field} style={{ display: 'block', marginTop: 6 }}>
-        <code className="mono">{jsonPointer(problem) || 'the whole file'}</code>: found{' '}
-        {problem.given}; allowed: {problem.allowed}.
+        <code className="mono">{jsonPointer(problem) || say('wholeFile')}</code>
+        {say('foundGivenAllowedAllowed', { given: problem.given, allowed: problem.allowed })}
       </span>
     ))}
-    {problems.length > MAX_SHOWN && ` And ${problems.length - MAX_SHOWN} more.`}
+    {problems.length > MAX_SHOWN && say('problemsMore', { problems: problems.length - MAX_SHOWN })}
   </Notice>
 );
 
@@ -58,11 +59,8 @@ export function ImportPattern({ onClose }: { onClose: () => void }): ReactElemen
   return (
     <Sheet isOpen isDismissable onOpenChange={(open) => !open && onClose()}>
       <Dialog>
-        <Heading slot="title">Open a pattern file</Heading>
-        <Quiet style={{ marginBottom: 14 }}>
-          A JSON file saved from the studio, here or elsewhere. It becomes a new pattern of the
-          club.
-        </Quiet>
+        <Heading slot="title">{say('openPatternFile')}</Heading>
+        <Quiet style={{ marginBottom: 14 }}>{say('jsonFileSavedFromStudioHere')}</Quiet>
         {problems.length > 0 && <Problems problems={problems} />}
         {failure && <Notice>{failure}</Notice>}
         <div style={{ display: 'flex', gap: 10, marginTop: 14 }}>
@@ -74,10 +72,10 @@ export function ImportPattern({ onClose }: { onClose: () => void }): ReactElemen
             }}
           >
             <Button weight="main" isDisabled={saving.isPending}>
-              <FileUp size={18} aria-hidden /> Choose a file
+              <FileUp size={18} aria-hidden /> {say('chooseFile')}
             </Button>
           </FileTrigger>
-          <Button onPress={onClose}>Close</Button>
+          <Button onPress={onClose}>{say('close')}</Button>
         </div>
       </Dialog>
     </Sheet>

@@ -20,6 +20,7 @@ import { Headline, Page, Quiet, Unseen } from '../parts/Text.js';
 import { colour, NARROW } from '../parts/tokens.js';
 import { keepDraft } from '../device/drafts.js';
 import { ImportPattern } from './ImportPattern.js';
+import { say } from '../words/library.js';
 
 const Head = styled.div`
   display: flex;
@@ -146,7 +147,7 @@ function useNewPattern(): (from?: PatternLineReply) => void {
     const id = v7();
     const pattern = from
       ? { ...from.pattern, name: `${from.pattern.name}, copy` }
-      : blankPattern('New pattern');
+      : blankPattern(say('newPattern'));
     keepDraft(id, { version: 0, pattern });
     void navigate(`/patterns/${id}`);
   };
@@ -160,7 +161,7 @@ function OnShelf({ line }: { line: PatternLineReply }): ReactElement {
     <li>
       <Link className="open" to={`/patterns/${id}`}>
         <div className="drawing">
-          <FloorPlan pattern={pattern} label={`The floor of ${pattern.name}`}>
+          <FloorPlan pattern={pattern} label={say('floorPattern', { pattern: pattern.name })}>
             {pattern.legs.map((leg) => (
               <PathLine
                 key={leg.target}
@@ -172,17 +173,23 @@ function OnShelf({ line }: { line: PatternLineReply }): ReactElement {
         </div>
         <strong>{pattern.name}</strong>
         <small>
-          {count(pattern.targets.length, 'target')}, {pattern.hand}-handed
+          {say('targetsHandHanded', { targets: pattern.targets.length, hand: pattern.hand })}
           <br />
-          version {version}, {sets === 0 ? 'no set yet' : count(sets, 'set')}
+          {say('versionVersionWhich', {
+            version,
+            which: sets === 0 ? say('noSetYet') : count(sets, 'set'),
+          })}
         </small>
       </Link>
       <div className="ways">
-        <IconButton aria-label={`Duplicate ${pattern.name}`} onPress={() => make(line)}>
+        <IconButton
+          aria-label={say('duplicatePattern', { pattern: pattern.name })}
+          onPress={() => make(line)}
+        >
           <Copy size={17} />
         </IconButton>
         <IconButton
-          aria-label={`${archived ? 'Take back' : 'Archive'} ${pattern.name}`}
+          aria-label={`${archived ? say('takeBack') : say('archive')} ${pattern.name}`}
           onPress={() => archive.mutate({ patternId: id, archived: !archived })}
         >
           {archived ? <ArchiveRestore size={17} /> : <Archive size={17} />}
@@ -205,28 +212,28 @@ export function LibraryPage(): ReactElement {
   const tags = [...new Set(lines.flatMap(({ pattern }) => pattern.tags))].sort();
   const shown = lines.filter((line) => matches(line, search, tag)).sort(byDifficulty);
   return (
-    <Page name="Patterns">
+    <Page name={say('patterns')}>
       <Head>
-        <Headline>{withArchived ? 'Archived patterns' : 'Patterns'}</Headline>
+        <Headline>{withArchived ? say('archivedPatterns') : say('patterns')}</Headline>
         <div className="acts">
           <Button onPress={() => setImporting(true)}>
-            <FileUp size={18} aria-hidden /> Open a file
+            <FileUp size={18} aria-hidden /> {say('openFile')}
           </Button>
           <Button weight="main" onPress={() => make()}>
-            <Plus size={18} aria-hidden /> New pattern
+            <Plus size={18} aria-hidden /> {say('newPattern')}
           </Button>
         </div>
       </Head>
       <Filters>
         <FieldBox className="search">
           <label htmlFor="search" style={{ display: 'contents' }}>
-            <Unseen>Search</Unseen>
+            <Unseen>{say('search')}</Unseen>
           </label>
           <Search size={18} aria-hidden />
           <input
             id="search"
             type="search"
-            placeholder="Name, sport, tag or note"
+            placeholder={say('nameSportTagNote')}
             value={search}
             onChange={(event) => setSearch(event.target.value)}
           />
@@ -246,20 +253,20 @@ export function LibraryPage(): ReactElement {
           isSelected={withArchived}
           onChange={(on) => change({ archived: on ? 'yes' : null })}
         >
-          Archived
+          {say('archived')}
         </CheckField>
       </Filters>
-      {library.isPending && <Quiet>Reading the patterns…</Quiet>}
+      {library.isPending && <Quiet>{say('readingPatterns')}</Quiet>}
       {library.error && !library.data && (
         <Failed error={library.error} again={() => void library.refetch()} />
       )}
       {library.data && shown.length === 0 && (
         <Quiet style={{ marginTop: 18 }}>
           {lines.length > 0
-            ? 'Nothing fits the search.'
+            ? say('nothingFitsSearch')
             : withArchived
-              ? 'Nothing is archived.'
-              : 'No patterns yet: make one, or open a file.'}
+              ? say('nothingArchived')
+              : say('noPatternsYetMakeOneOpen')}
         </Quiet>
       )}
       <Shelf>

@@ -3,6 +3,7 @@ import type { ReactElement, ReactNode } from 'react';
 import styled from 'styled-components';
 import { Button } from './Button.js';
 import { colour } from './tokens.js';
+import { say } from '../words/parts.js';
 
 const Box = styled.div`
   display: flex;
@@ -40,5 +41,5 @@ export const Notice = ({
 
 /** A reading that failed, with the way to try again. */
 export const Failed = ({ error, again }: { error: Error; again: () => void }): ReactElement => (
-  <Notice action={<Button onPress={again}>Try again</Button>}>{error.message}</Notice>
+  <Notice action={<Button onPress={again}>{say('tryAgain')}</Button>}>{error.message}</Notice>
 );

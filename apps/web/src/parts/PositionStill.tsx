@@ -3,6 +3,7 @@ import type { ReactElement } from 'react';
 import { SHOE_M, Sole } from './plan/Sole.js';
 import { PHASE_COLOURS, type Phase } from './phases.js';
 import { colour } from './tokens.js';
+import { say } from '../words/parts.js';
 
 /** Metres shown across: every still is to the same scale. */
 const ACROSS_M = 1.2;
@@ -99,7 +100,7 @@ export function WeightBar({
         width={width}
         height={BAR_HEIGHT}
         role="img"
-        aria-label={`Weight ${left} % left, ${100 - left} % right`}
+        aria-label={say('weightLeftLeftLeft2Right', { left, left2: 100 - left })}
       >
         <rect
           x={0.75}

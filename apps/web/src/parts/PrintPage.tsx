@@ -3,6 +3,7 @@ import type { ReactElement, ReactNode } from 'react';
 import styled from 'styled-components';
 import { Button, ButtonLink } from './Button.js';
 import { Page } from './Text.js';
+import { say } from '../words/parts.js';
 
 const Ways = styled.div`
   display: flex;
@@ -52,7 +53,7 @@ export const PrintPage = ({
         <ArrowLeft size={18} aria-hidden /> {backWords}
       </ButtonLink>
       <Button weight="main" onPress={() => window.print()}>
-        <Printer size={18} aria-hidden /> Print
+        <Printer size={18} aria-hidden /> {say('print')}
       </Button>
       {ways}
     </Ways>

@@ -1,5 +1,6 @@
 import type { ReactElement } from 'react';
 import { colour } from './tokens.js';
+import { say } from '../words/parts.js';
 
 const STEP = 7;
 
@@ -9,7 +10,7 @@ export const RungMeter = ({ rung, of }: { rung: number; of: number }): ReactElem
     width={of * STEP}
     height={14}
     role="img"
-    aria-label={`rung ${rung} of ${of}`}
+    aria-label={say('rungRung', { rung, of })}
     style={{ verticalAlign: '-2px', marginRight: 4 }}
   >
     {Array.from({ length: of }, (_, i) => (

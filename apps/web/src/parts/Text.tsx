@@ -1,6 +1,7 @@
 import type { ComponentProps, ReactElement } from 'react';
 import styled from 'styled-components';
 import { colour, MONO, NARROW } from './tokens.js';
+import { say } from '../words/parts.js';
 
 /** The sentence that answers, at the head of a page. */
 export const Headline = styled.h1`
@@ -57,7 +58,7 @@ export const Page = ({
   ...props
 }: ComponentProps<typeof PageEdge> & { name: string }): ReactElement => (
   <>
-    <title>{`${name} · Orthokin`}</title>
+    <title>{say('nameOrthokin', { name })}</title>
     <PageEdge {...props} />
   </>
 );

@@ -9,6 +9,7 @@ import {
   type Spans,
 } from '@orthokin/core/stats';
 import { useAddress } from '../parts/useAddress.js';
+import { say } from '../words/review.js';
 
 /** Sets of one kind: what may be held against each other, and the words for it. */
 export interface Kind {
@@ -27,7 +28,7 @@ export function kindsOf({ sets, patterns }: AthleteCourseReply): Kind[] {
         ({ id, version }) => id === first?.patternId && version === first.patternVersion,
       );
       const version = (pattern?.version ?? 1) > 1 ? `, version ${pattern?.version ?? 1}` : '';
-      const words = `${pattern?.name ?? 'a pattern'}${version}, ${first?.source ?? ''}, ${first?.sense ?? ''} cues`;
+      const words = `${pattern?.name ?? say('pattern')}${version}, ${first?.source ?? ''}, ${first?.sense ?? ''} cues`;
       return { key, sets: own, pattern, words };
     })
     .sort((a, b) => (b.sets.at(-1)?.atMs ?? 0) - (a.sets.at(-1)?.atMs ?? 0));

@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { Marker } from '../parts/plan/Marker.js';
 import { colour } from '../parts/tokens.js';
 import type { CuePlan } from '../drill/cue-plan.js';
+import { say } from '../words/screens.js';
 
 const Pad = styled.div`
   display: flex;
@@ -39,14 +40,14 @@ export const CallKeypad = ({
   isOpen: boolean;
   onCall: (letter: string) => void;
 }): ReactElement => (
-  <Pad role="group" aria-label="Call a target">
+  <Pad role="group" aria-label={say('callTarget')}>
     {letters.map((letter) => {
       const target = targetOf(pattern, letter);
       return (
         <button
           key={letter}
           type="button"
-          aria-label={`Call ${letter}, ${target?.name ?? ''}`}
+          aria-label={say('callLetterTarget', { letter, target: target?.name ?? '' })}
           aria-disabled={!isOpen}
           // A call is the moment of the press, not of the finger's lifting.
           onPointerDown={() => onCall(letter)}

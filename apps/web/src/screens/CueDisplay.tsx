@@ -10,6 +10,7 @@ import { colour, MARKER_FILLS, MIDDLE, MONO } from '../parts/tokens.js';
 import { numberOf } from '../drill/cue-words.js';
 import type { CuePlan } from '../drill/cue-plan.js';
 import type { Shown } from './present.js';
+import { say } from '../words/screens.js';
 
 const Box = styled.div`
   position: relative;
@@ -86,7 +87,7 @@ function glyphOf(kind: ScreenKind | null, plan: CuePlan, target: Target): ReactN
       return (
         <ArrowUp
           strokeWidth={2.2}
-          aria-label={`towards ${target.name}`}
+          aria-label={say('towardsTarget', { target: target.name })}
           style={{ transform: `rotate(${heading(HOME, target.at)}deg)` }}
         />
       );
@@ -95,7 +96,7 @@ function glyphOf(kind: ScreenKind | null, plan: CuePlan, target: Target): ReactN
     case 'word':
       return <span className="words">{capital(target.name)}</span>;
     case null:
-      return <span className="ready">Listen</span>;
+      return <span className="ready">{say('listen')}</span>;
   }
 }
 
@@ -115,7 +116,7 @@ function Late({ late }: { late: NonNullable<Shown['late']> }): ReactElement {
 /** How far a helper moves the target before this cue. */
 export const movedWords = (letter: string, movedM: number): string =>
   movedM === 0
-    ? `${letter} as it stands`
+    ? say('letterStands', { letter })
     : `${letter} ${Math.abs(movedM).toFixed(1)} m ${movedM > 0 ? 'farther' : 'nearer'}`;
 
 /** The cue, as large as there is room: seen from across a floor. */
@@ -136,7 +137,7 @@ export function CueDisplay({
       {target ? (
         glyphOf(screenKindOf(plan.conditions), plan, target)
       ) : (
-        <span className="ready">{waiting ?? 'Ready'}</span>
+        <span className="ready">{waiting ?? say('ready')}</span>
       )}
       {late && <Late late={late} />}
     </Box>

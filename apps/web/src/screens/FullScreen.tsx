@@ -3,6 +3,7 @@ import { useEffect, useSyncExternalStore, type ReactElement } from 'react';
 import { Button } from 'react-aria-components';
 import styled from 'styled-components';
 import { colour } from '../parts/tokens.js';
+import { say } from '../words/screens.js';
 
 const Toggle = styled(Button)`
   display: grid;
@@ -51,7 +52,7 @@ export function FullScreen(): ReactElement | null {
   if (!document.fullscreenEnabled) return null;
   return (
     <Toggle
-      aria-label={full ? 'Leave full screen (Z)' : 'Full screen (Z)'}
+      aria-label={full ? say('leaveFullScreenZ') : say('fullScreenZ')}
       onPress={() => void toggleFullScreen()}
     >
       {full ? <Minimize size={24} /> : <Maximize size={24} />}

@@ -3,6 +3,7 @@ import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { PHASE_COLOURS, type Phase } from '../parts/phases.js';
 import { colour, NARROW } from '../parts/tokens.js';
+import { say } from '../words/screens.js';
 
 interface HandEvent {
   readonly name: EventName;
@@ -16,17 +17,17 @@ interface HandEvent {
 
 /** What a hand can time, in the order it happens, with its key. */
 export const HAND_EVENTS: readonly HandEvent[] = [
-  { name: 'firstMove', words: 'First move', code: 'Space', key: 'space', phase: 'travel' },
+  { name: 'firstMove', words: say('firstMove'), code: 'Space', key: 'space', phase: 'travel' },
   {
     name: 'arrival',
-    words: 'Arrived',
+    words: say('arrived'),
     code: 'ArrowRight',
     key: '→',
     phase: 'load',
     optional: true,
   },
-  { name: 'action', words: 'Action', code: 'ArrowDown', key: '↓', phase: 'action' },
-  { name: 'home', words: 'Home', code: 'Enter', key: 'enter', phase: 'recovery' },
+  { name: 'action', words: say('action'), code: 'ArrowDown', key: '↓', phase: 'action' },
+  { name: 'home', words: say('home'), code: 'Enter', key: 'enter', phase: 'recovery' },
 ];
 
 const Row = styled.div`
@@ -94,7 +95,7 @@ export const TimingButtons = ({
         {words}
         <small>
           {key}
-          {optional && ', optional'}
+          {optional && say('optional')}
         </small>
       </Press>
     ))}

@@ -6,11 +6,12 @@ import styled from 'styled-components';
 import { useSquad } from '../api/squad.js';
 import { ButtonLink } from '../parts/Button.js';
 import { answerWords } from '../words/decision.js';
-import { count, dayWords } from '../words/format.js';
+import { dayWords } from '../words/format.js';
 import { Failed } from '../parts/Notice.js';
 import { RungMeter } from '../parts/RungMeter.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
 import { colour, MIDDLE, NARROW } from '../parts/tokens.js';
+import { say } from '../words/squad.js';
 
 const List = styled.ul`
   margin: 20px 0 0;
@@ -81,12 +82,12 @@ const Last = ({ last }: { last: LastSetReply | null }) =>
       <Link to={`/review/${last.id}`}>{answerWords(last.decision, last.outcome)}</Link>
       <br />
       <small>
-        {dayWords(last.startedAt)}, rung {last.rung}
+        {say('startedatRungRung', { startedAt: dayWords(last.startedAt), rung: last.rung })}
       </small>
     </div>
   ) : (
     <div className="last">
-      <small>No set yet.</small>
+      <small>{say('noSetYet')}</small>
     </div>
   );
 
@@ -97,15 +98,18 @@ const Athlete = ({ line }: { line: SquadLineReply }) => {
       <div className="who">
         <strong>{athlete.name}</strong>
         <small>
-          {athlete.hand}-handed, {athlete.ageBand}
+          {say('handHandedAgeband', { hand: athlete.hand, ageBand: athlete.ageBand })}
           {athlete.note && <span className="note">{athlete.note}</span>}
         </small>
       </div>
       <What line={line} />
       <Last last={line.lastSet} />
       <div className="go">
-        <ButtonLink to={`/floor/${athlete.id}`} aria-label={`Start a drill with ${athlete.name}`}>
-          <Play size={17} aria-hidden /> Start a drill
+        <ButtonLink
+          to={`/floor/${athlete.id}`}
+          aria-label={say('startDrillAthlete', { athlete: athlete.name })}
+        >
+          <Play size={17} aria-hidden /> {say('startDrill')}
         </ButtonLink>
       </div>
     </Line>
@@ -123,10 +127,13 @@ function squadSentence(lines: readonly SquadLineReply[]): string {
   );
   const names = (some: readonly SquadLineReply[]) =>
     new Intl.ListFormat('en').format(some.map(({ athlete }) => athlete.name));
-  if (ready.length > 0) return `${names(ready)} can move up.`;
+  if (ready.length > 0) return say('namesCanMoveUp', { names: names(ready) });
   if (oneAway.length > 0)
-    return `${names(oneAway)} ${oneAway.length === 1 ? 'needs' : 'need'} one more passed set to move up.`;
-  return `${count(lines.length, 'athlete')}, everyone in the middle of a rung.`;
+    return say('namesWhichOneMorePassedSet', {
+      names: names(oneAway),
+      which: oneAway.length === 1 ? 'needs' : 'need',
+    });
+  return say('linesEveryoneMiddleRung', { lines: lines.length });
 }
 
 /** The squad: who, what they are working on, how the last set went, and the way to the floor. */
@@ -134,11 +141,11 @@ export function SquadPage(): ReactElement {
   const squad = useSquad();
   const lines = squad.data;
   return (
-    <Page name="Squad">
-      <Headline>{lines ? squadSentence(lines) : 'Squad'}</Headline>
+    <Page name={say('squad')}>
+      <Headline>{lines ? squadSentence(lines) : say('squad')}</Headline>
       {squad.error && !lines && <Failed error={squad.error} again={() => void squad.refetch()} />}
-      {squad.isPending && <Quiet>Reading the squad…</Quiet>}
-      {lines?.length === 0 && <Quiet>No athletes in this club yet.</Quiet>}
+      {squad.isPending && <Quiet>{say('readingSquad')}</Quiet>}
+      {lines?.length === 0 && <Quiet>{say('noAthletesThisClubYet')}</Quiet>}
       {lines && lines.length > 0 && (
         <List>
           {lines.map((line) => (

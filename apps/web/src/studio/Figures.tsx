@@ -7,6 +7,7 @@ import styled from 'styled-components';
 import { colour } from '../parts/tokens.js';
 import { useEditor } from './state/editor.js';
 import { useUnit } from './state/unit.js';
+import { say } from '../words/studio.js';
 
 /** A figure with the way it was worked out. */
 interface Figure {
@@ -55,7 +56,7 @@ const FigureButton = memo(function FigureButton({ value, words, how }: Figure): 
         <strong>{value}</strong> {words}
       </Button>
       <How placement="top">
-        <Dialog aria-label={`How ${words} was worked out`}>{how}</Dialog>
+        <Dialog aria-label={say('howWordsWasWorkedOut', { words })}>{how}</Dialog>
       </How>
     </DialogTrigger>
   );
@@ -78,8 +79,11 @@ function pathFigure(
       : ` Detour: path ÷ straight, ${length(pathM)} ÷ ${length(straightM)} = ${detour.toFixed(2)}; 1.00 is straight, over ${MAX_DETOUR.toFixed(2)} is flagged.`;
   return {
     value: length(pathM),
-    words: `path ${name}${detour === null ? '' : `, detour ${detour.toFixed(2)}`}`,
-    how: `The middle between the feet moves from step to step; the pieces of its path between ${ends} add up to ${length(pathM)}.${ratio}`,
+    words: say('pathNameWhich', {
+      name,
+      which: detour === null ? '' : say('detourDetour', { detour: detour.toFixed(2) }),
+    }),
+    how: say('middleBetweenFeetMovesFromStep', { ends, length: length(pathM), ratio }),
   };
 }
 
@@ -89,27 +93,27 @@ function ofLeg(pattern: Pattern, leg: Leg, unit: LengthUnit): Figure[] {
   if (out.ms !== null)
     times.push({
       value: s(out.ms),
-      words: 'cue to arrival',
-      how: `Response: from the cue at 0.00 s to the planted load at ${s(out.ms)}, by the times of this pattern.`,
+      words: say('cueArrival'),
+      how: say('responseFromCue000S', { s: s(out.ms) }),
     });
   if (back.ms !== null)
     times.push({
       value: s(back.ms),
-      words: 'action to home',
-      how: 'Recovery: from the action to the second foot in stance at home, by the times of this pattern.',
+      words: say('actionHome'),
+      how: say('recoveryFromActionSecondFootStance'),
     });
   return [
     {
       value: lengthWords(toTargetM, unit),
       words: 'straight',
-      how: 'From the middle of home base to the marker, as a tape would measure it.',
+      how: say('fromMiddleHomeBaseMarkerTape'),
     },
     pathFigure(out, 'out', unit),
     pathFigure(back, 'back', unit),
     {
       value: `${out.steps} + ${back.steps}`,
       words: 'steps',
-      how: `Out: ${out.steps} placements after the split, the load and a step in included. Back: ${back.steps}, to both feet in stance.`,
+      how: say('outStepsPlacementsAfterSplitLoad', { steps: out.steps, steps2: back.steps }),
     },
     ...times,
   ];
@@ -121,19 +125,19 @@ function ofPattern(pattern: Pattern, unit: LengthUnit): Figure[] {
   const figures: Figure[] = [
     {
       value: bitsOfChoice.toFixed(2),
-      words: 'bits of choice',
-      how: `log2 of ${targets} targets, each as likely as any other. A known or guessable order has fewer.`,
+      words: say('bitsChoice'),
+      how: say('log2TargetsTargetsEachLikelyAny', { targets }),
     },
     {
       value: lengthWords(distancePerRepM, unit),
-      words: 'a rep',
-      how: `Twice the mean straight distance from home base to the ${targets} targets: out and back.`,
+      words: say('rep'),
+      how: say('twiceMeanStraightDistanceFromHome', { targets }),
     },
   ];
   if (turnsPerRep !== null)
     figures.push({
       value: turnsPerRep.toFixed(1),
-      words: 'changes of direction a rep',
+      words: say('changesDirectionRep'),
       how: 'Where the path of the middle between the feet turns by more than 60°, pieces under 15 cm left out, and one more at home base; mean over the legs laid.',
     });
   if (cycleMs !== null)
@@ -151,7 +155,7 @@ export function Figures({ leg }: { leg: Leg | undefined }): ReactElement {
   const { unit } = useUnit();
   const figures = leg ? ofLeg(pattern, leg, unit) : ofPattern(pattern, unit);
   return (
-    <Row role="group" aria-label="Figures">
+    <Row role="group" aria-label={say('figures')}>
       {figures.map((figure, i) => (
         <FigureButton key={i} {...figure} />
       ))}

@@ -10,6 +10,7 @@ import { Quiet } from '../parts/Text.js';
 import { colour, FONT, NARROW } from '../parts/tokens.js';
 import { useEditor } from './state/editor.js';
 import { StudioMenu } from './StudioMenu.js';
+import { say } from '../words/studio.js';
 
 const Bar = styled.header`
   display: flex;
@@ -67,7 +68,7 @@ export const StudioHead = memo(function StudioHead(): ReactElement {
     <>
       <Bar>
         <input
-          aria-label="Name of the pattern"
+          aria-label={say('namePattern')}
           value={pattern.name}
           maxLength={80}
           onChange={(event) => {
@@ -78,29 +79,29 @@ export const StudioHead = memo(function StudioHead(): ReactElement {
         <Quiet className="state" role="status">
           {unsaved
             ? version === 0
-              ? 'New, kept on this device'
-              : `Changed since version ${version}, kept on this device`
-            : `Version ${version}, saved`}
+              ? say('newKeptThisDevice')
+              : say('changedSinceVersionVersionKeptThis', { version })
+            : say('versionVersionSaved', { version })}
         </Quiet>
         <div className="acts">
-          <IconButton aria-label="Undo" isDisabled={!editor.canUndo} onPress={editor.undo}>
+          <IconButton aria-label={say('undo')} isDisabled={!editor.canUndo} onPress={editor.undo}>
             <Undo2 size={20} />
           </IconButton>
-          <IconButton aria-label="Redo" isDisabled={!editor.canRedo} onPress={editor.redo}>
+          <IconButton aria-label={say('redo')} isDisabled={!editor.canRedo} onPress={editor.redo}>
             <Redo2 size={20} />
           </IconButton>
           <Button
             isDisabled={!unsaved || editor.saving || pattern.name.trim() === ''}
             onPress={() => void editor.save()}
           >
-            <Save size={18} aria-hidden /> Save
+            <Save size={18} aria-hidden /> {say('save')}
           </Button>
           <Button
             weight="main"
             isDisabled={pattern.targets.length === 0 || editor.saving}
             onPress={() => void run()}
           >
-            <Play size={17} aria-hidden /> Run it
+            <Play size={17} aria-hidden /> {say('run')}
           </Button>
           <StudioMenu />
         </div>
@@ -112,18 +113,18 @@ export const StudioHead = memo(function StudioHead(): ReactElement {
               overtaken ? (
                 <>
                   <Button onPress={() => void editor.save('afterNewest')}>
-                    Save mine as the newest
+                    {say('saveMineNewest')}
                   </Button>
-                  <Button onPress={openTheirs}>Open theirs</Button>
+                  <Button onPress={openTheirs}>{say('openTheirs')}</Button>
                 </>
               ) : (
-                <Button onPress={() => void editor.save()}>Try again</Button>
+                <Button onPress={() => void editor.save()}>{say('tryAgain')}</Button>
               )
             }
           >
             {overtaken
-              ? `Version ${version + 1} was saved on another screen meanwhile. Nothing of yours is lost: it is kept on this device.`
-              : `Not saved, but kept on this device. ${saveError.message}`}
+              ? say('versionVersionWasSavedAnotherScreen', { version: version + 1 })
+              : say('notSavedButKeptThisDevice', { message: saveError.message })}
           </Notice>
         </div>
       )}

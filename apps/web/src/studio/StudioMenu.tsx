@@ -13,6 +13,7 @@ import { keepDraft } from '../device/drafts.js';
 import { useEditor } from './state/editor.js';
 import { download, fileName } from '../parts/download.js';
 import { downloadDrawings } from './drawing/export-drawing.js';
+import { say } from '../words/studio.js';
 
 import { useSelection } from './state/selection.js';
 
@@ -56,7 +57,10 @@ export function StudioMenu(): ReactElement {
   const drawings = letter === null ? [FLOOR] : [FLOOR, ...OF_A_LEG];
   const duplicate = () => {
     const id = v7();
-    keepDraft(id, { version: 0, pattern: { ...pattern, name: `${pattern.name}, copy` } });
+    keepDraft(id, {
+      version: 0,
+      pattern: { ...pattern, name: say('patternCopy', { pattern: pattern.name }) },
+    });
     void navigate(`/patterns/${id}`);
   };
   const acts: Readonly<Record<string, () => void>> = {
@@ -77,26 +81,26 @@ export function StudioMenu(): ReactElement {
   };
   return (
     <MenuTrigger>
-      <IconButton aria-label="More with this pattern">
+      <IconButton aria-label={say('moreThisPattern')}>
         <EllipsisVertical size={21} />
       </IconButton>
       <Items placement="bottom end">
         <Menu onAction={(key) => acts[String(key)]?.()}>
-          <MenuItem id="set-out">Set-out sheet, to print</MenuItem>
-          {letter !== null && <MenuItem id="cards">Position cards, to print</MenuItem>}
-          <MenuItem id="json">Pattern as a file (JSON)</MenuItem>
+          <MenuItem id="set-out">{say('setOutSheetPrint')}</MenuItem>
+          {letter !== null && <MenuItem id="cards">{say('positionCardsPrint')}</MenuItem>}
+          <MenuItem id="json">{say('patternFileJson')}</MenuItem>
           {drawings.flatMap(({ what, selector }) =>
             (['svg', 'png'] as const).map((kind) => (
               <MenuItem
                 key={`${what} ${kind}`}
                 onAction={() => void downloadDrawings(selector, `${about} ${what}`, kind)}
               >
-                {what} as {kind.toUpperCase()}
+                {say('whatKind', { what, kind: kind.toUpperCase() })}
               </MenuItem>
             )),
           )}
-          <MenuItem id="duplicate">Duplicate</MenuItem>
-          {version > 0 && <MenuItem id="archive">Archive</MenuItem>}
+          <MenuItem id="duplicate">{say('duplicate')}</MenuItem>
+          {version > 0 && <MenuItem id="archive">{say('archive')}</MenuItem>}
         </Menu>
       </Items>
     </MenuTrigger>

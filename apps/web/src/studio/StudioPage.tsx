@@ -37,6 +37,7 @@ import { TargetList } from './TargetList.js';
 import { Transport } from './score/Transport.js';
 import { UnitContext } from './state/unit.js';
 import { useStudioKeys } from './useStudioKeys.js';
+import { say } from '../words/studio.js';
 
 const Bench = styled.div`
   display: grid;
@@ -133,7 +134,10 @@ function Studio({
       <SelectionContext value={selection}>
         <UnitContext value={units}>
           <PlayerContext value={player}>
-            <Page name={`${pattern.name} · Patterns`} style={{ paddingTop: 16 }}>
+            <Page
+              name={say('patternPatterns', { pattern: pattern.name })}
+              style={{ paddingTop: 16 }}
+            >
               <Deferred editor={editor}>
                 <StudioHead />
               </Deferred>
@@ -181,10 +185,7 @@ const Besides = memo(function Besides(): ReactElement {
         {leg && <Findings leg={leg} />}
         {leg && <Positions leg={leg} />}
         {target && !leg && (
-          <Quiet>
-            No feet are laid to {target.name} yet. Choose how to travel, load and recover, and lay
-            them.
-          </Quiet>
+          <Quiet>{say('noFeetLaidTargetYetChoose', { target: target.name })}</Quiet>
         )}
         {!target && <FloorPanel />}
       </div>
@@ -210,19 +211,17 @@ export function StudioPage(): ReactElement {
   if (draft && !loaded.isPending)
     return <Studio key={patternId} patternId={patternId} {...draft} />;
   return (
-    <Page name="Patterns">
+    <Page name={say('patterns')}>
       {loaded.error ? (
         <Failed error={loaded.error} again={() => void loaded.refetch()} />
       ) : loaded.isPending ? (
-        <Quiet>Opening the pattern…</Quiet>
+        <Quiet>{say('openingPattern')}</Quiet>
       ) : (
         <>
-          <Headline>There is no such pattern here.</Headline>
-          <Quiet style={{ margin: '12px 0 20px' }}>
-            It may never have been saved, or only be on another device.
-          </Quiet>
+          <Headline>{say('thereNoSuchPatternHere')}</Headline>
+          <Quiet style={{ margin: '12px 0 20px' }}>{say('mayNeverHaveBeenSavedOnly')}</Quiet>
           <ButtonLink to="/patterns" $weight="main">
-            To the patterns
+            {say('patterns2')}
           </ButtonLink>
         </>
       )}

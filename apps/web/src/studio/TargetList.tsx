@@ -7,6 +7,7 @@ import { Marker } from '../parts/plan/Marker.js';
 import { colour, MIDDLE } from '../parts/tokens.js';
 import { useEditor } from './state/editor.js';
 import { useSelection } from './state/selection.js';
+import { say } from '../words/studio.js';
 
 const List = styled.ul`
   display: grid;
@@ -63,11 +64,11 @@ export function TargetList(): ReactElement {
   const { pattern } = useEditor();
   const { letter, open } = useSelection();
   return (
-    <nav aria-label="Parts of the pattern">
+    <nav aria-label={say('partsPattern')}>
       <List>
         <li>
           <button type="button" aria-current={letter === null} onClick={() => open(null)}>
-            <LandPlot size={26} aria-hidden /> The floor
+            <LandPlot size={26} aria-hidden /> {say('floor')}
           </button>
         </li>
         {pattern.targets.map((target) => {
@@ -84,11 +85,11 @@ export function TargetList(): ReactElement {
                 <Marker target={target} size={26} />
                 <span>{target.name}</span>
                 {amiss > 0 && (
-                  <span className="amiss" aria-label={`${amiss} amiss`}>
+                  <span className="amiss" aria-label={say('amissAmiss', { amiss })}>
                     {amiss}
                   </span>
                 )}
-                {!legOf(pattern, target.letter) && <span className="none">no feet</span>}
+                {!legOf(pattern, target.letter) && <span className="none">{say('noFeet')}</span>}
               </button>
             </li>
           );

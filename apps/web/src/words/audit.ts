@@ -1,5 +1,9 @@
 import type { Audit } from '@orthokin/core/drill';
 import { percent } from './format.js';
+import { audit as en } from './en/audit.js';
+import { speaker } from './say.js';
+
+const say = speaker(en);
 
 /** Above this over blind chance a caller has habits that an athlete can learn. */
 const LEARNABLE = 1.6;
@@ -8,10 +12,13 @@ const LEARNABLE = 1.6;
 export function auditSentence(audit: Audit): string {
   const { counts, longestRun, guessRateFromPrevious, fairRate } = audit;
   const called = counts.map(({ target, count }) => `${target} ${count}`).join(', ');
-  const guess = `guessing from the last call is right ${percent(guessRateFromPrevious)} of the time, blind chance ${percent(fairRate)}`;
+  const guess = say('guessingFromLastCallRightGuessratefromprevious', {
+    guessRateFromPrevious: percent(guessRateFromPrevious),
+    fairRate: percent(fairRate),
+  });
   const verdict =
     guessRateFromPrevious > LEARNABLE * fairRate
-      ? 'The calling could be learnt'
-      : 'The calling was fair';
-  return `${verdict}: ${guess}. Called ${called}; longest run ${longestRun}.`;
+      ? say('callingCouldLearnt')
+      : say('callingWasFair');
+  return say('verdictGuessCalledCalledLongestRun', { verdict, guess, called, longestRun });
 }

@@ -7,6 +7,10 @@ import {
 } from '@orthokin/core/budget';
 import { problemSentence } from '@orthokin/core/result';
 import { secondsWithUnit } from './format.js';
+import { budget as en } from './en/budget.js';
+import { speaker } from './say.js';
+
+const say = speaker(en);
 
 const metres = (m: number): string => `${m.toFixed(1)} m`;
 
@@ -16,16 +20,29 @@ export function reachSentence(
   name: string,
 ): string {
   if (!flight.ok) return `${letter}: ${problemSentence(flight.problem)}`;
-  const needs = `${letter} needs ${metres(distanceM)} in ${secondsWithUnit(1000 * flight.value.timeS)}`;
+  const needs = say('letterNeedsMetresTimes', {
+    letter,
+    metres: metres(distanceM),
+    timeS: secondsWithUnit(1000 * flight.value.timeS),
+  });
   if (!feasible) return `${needs}.`;
-  const best = `${name}’s own line says ${secondsWithUnit(feasible.needsMs)}`;
+  const best = say('nameSOwnLineSaysNeedsms', { name, needsMs: secondsWithUnit(feasible.needsMs) });
   switch (feasible.verdict) {
     case 'yes':
-      return `${needs}; ${best}: in reach, ${secondsWithUnit(feasible.spareMs)} to spare, load ${feasible.stance}.`;
+      return say('needsBestReachSparemsSpareLoad', {
+        needs,
+        best,
+        spareMs: secondsWithUnit(feasible.spareMs),
+        stance: feasible.stance,
+      });
     case 'only just':
-      return `${needs}; ${best}: only just, within what single ways differ by.`;
+      return say('needsBestOnlyJustWithinWhat', { needs, best });
     case 'no':
-      return `${needs}; ${best}: out of reach by ${secondsWithUnit(-feasible.spareMs)}.`;
+      return say('needsBestOutReachSparems', {
+        needs,
+        best,
+        spareMs: secondsWithUnit(-feasible.spareMs),
+      });
   }
 }
 
@@ -35,8 +52,11 @@ export function plainSentence(budgets: readonly TargetBudget[]): string | null {
   if (flights.length === 0) return null;
   const off = flights.map(({ plainOffShare }) => Math.round(100 * plainOffShare));
   const [least, most] = [Math.min(...off), Math.max(...off)];
-  const range = least === most ? `${least} %` : `${least} to ${most} %`;
-  return `Distance over speed would say ${range} too little: it leaves out drag${budgets.length > 0 ? ' and what wall or bounce take' : ''}.`;
+  const range = least === most ? `${least} %` : say('leastMost', { least, most });
+  return say('distanceOverSpeedWouldSayRange', {
+    range,
+    which: budgets.length > 0 ? say('whatWallBounceTake') : '',
+  });
 }
 
 /** What flew, as it is kept with a limit. */
@@ -45,8 +65,21 @@ export function flightWords(
   wayM: number,
   letter: string,
 ): string {
-  return `${projectile.name}, ${fromMetresPerSecond(speed, unit).toFixed(0)} ${unit} over ${metres(wayM)} to ${letter}`;
+  return say('projectileFrommetrespersecondUnitOverMetresLetter', {
+    projectile: projectile.name,
+    fromMetresPerSecond: fromMetresPerSecond(speed, unit).toFixed(0),
+    unit,
+    metres: metres(wayM),
+    letter,
+  });
 }
 
 export const ownSpeedSentence = (name: string, { reactionMs, travel, n }: OwnSpeed): string =>
-  `${name}: reaction ${secondsWithUnit(reactionMs)}, speeding up at ${travel.acceleration.toFixed(1)} m/s² to ${travel.topSpeed.toFixed(1)} m/s, by ${n} timed ways; single ways lie about ${secondsWithUnit(1000 * travel.residualSdS)} off that line.`;
+  say('nameReactionReactionmsSpeedingUpAcceleration', {
+    name,
+    reactionMs: secondsWithUnit(reactionMs),
+    acceleration: travel.acceleration.toFixed(1),
+    topSpeed: travel.topSpeed.toFixed(1),
+    n,
+    residualSdS: secondsWithUnit(1000 * travel.residualSdS),
+  });

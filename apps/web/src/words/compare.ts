@@ -1,6 +1,10 @@
 import type { Comparison } from '@orthokin/core/stats';
 import { capital, seconds, secondsWithUnit } from './format.js';
 import { signed } from './set.js';
+import { compare as en } from './en/compare.js';
+import { speaker } from './say.js';
+
+const say = speaker(en);
 
 /** What two groups of reps say of each other, with numbers and doubt. */
 export function compareSentence(
@@ -8,14 +12,28 @@ export function compareSentence(
   duration: string,
   second: string,
 ): string {
-  if (!comparison) return `Too few ${duration} times to compare: four are needed on either side.`;
+  if (!comparison) return say('tooFewDurationTimesCompareFour', { duration });
   const { n, medianMs, shiftMs, interval } = comparison;
-  const figures = `${duration} ${seconds(medianMs[0])} s (${n[0]} reps) and ${seconds(medianMs[1])} s (${n[1]})`;
-  const doubt = interval ? `, 95 % ${signed(interval.low)} to ${signed(interval.high)} s` : '';
+  const figures = say('durationMedianmsSNRepsMedianms2', {
+    duration,
+    medianMs: seconds(medianMs[0]),
+    n: n[0],
+    medianMs2: seconds(medianMs[1]),
+    n2: n[1],
+  });
+  const doubt = interval
+    ? say('n95LowHighS', { low: signed(interval.low), high: signed(interval.high) })
+    : '';
   if (!interval || (interval.low <= 0 && interval.high >= 0))
-    return `${capital(figures)}: no clear difference${doubt}.`;
-  return `${capital(figures)}: the ${second} typically ${secondsWithUnit(Math.abs(shiftMs))} ${shiftMs < 0 ? 'quicker' : 'slower'}${doubt}.`;
+    return say('figuresNoClearDifferenceDoubt', { figures: capital(figures), doubt });
+  return say('figuresSecondTypicallyAbsWhichDoubt', {
+    figures: capital(figures),
+    second,
+    abs: secondsWithUnit(Math.abs(shiftMs)),
+    which: shiftMs < 0 ? 'quicker' : 'slower',
+    doubt,
+  });
 }
 
 export const notAlikeSentence = (differs: readonly string[]): string =>
-  `Not to be compared in figures: different ${new Intl.ListFormat('en').format(differs)}.`;
+  say('notComparedFiguresDifferentFormat', { format: new Intl.ListFormat('en').format(differs) });

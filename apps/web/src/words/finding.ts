@@ -3,6 +3,10 @@ import type { CheckName, Finding } from '@orthokin/core/footwork';
 import { lengthWords, type LengthUnit } from '@orthokin/core/floor';
 import { capital } from './format.js';
 import type { Leg } from '@orthokin/core/pattern';
+import { finding as en } from './en/finding.js';
+import { speaker } from './say.js';
+
+const say = speaker(en);
 
 function amount(value: number, unit: Finding['unit'], length: LengthUnit): string {
   switch (unit) {
@@ -20,36 +24,52 @@ function amount(value: number, unit: Finding['unit'], length: LengthUnit): strin
 
 function rangeWords({ allowed: [low, high], unit }: Finding, length: LengthUnit): string {
   const words = (value: number) => amount(value, unit, length);
-  if (low !== null && high !== null) return `${words(low)} to ${words(high)}`;
-  if (high !== null) return `at most ${words(high)}`;
-  return low === null ? '' : `at least ${words(low)}`;
+  if (low !== null && high !== null)
+    return say('wordsWords2', { words: words(low), words2: words(high) });
+  if (high !== null) return say('mostWords', { words: words(high) });
+  return low === null ? '' : say('leastWords', { words: words(low) });
 }
 
 /** Where a finding is: "step 5", "the load", "the way out". */
 export function whereWords({ steps, position, way }: Finding): string {
-  if (steps.length > 0) return `step ${steps.map((index) => index + 1).join(' and ')}`;
-  if (position) return `the ${POSITION_WORDS[position].toLowerCase()}`;
-  return way === 'back' ? 'the way back' : 'the way out';
+  if (steps.length > 0)
+    return say('stepSteps', { steps: steps.map((index) => index + 1).join(' and ') });
+  if (position)
+    return say('positionwords', { POSITIONWORDS: POSITION_WORDS[position].toLowerCase() });
+  return way === 'back' ? say('wayBack') : say('wayOut');
 }
 
 const WHAT: Readonly<Record<CheckName, (finding: Finding, leg: Leg) => string>> = {
   'position missing': ({ position }) =>
-    `The ${POSITION_WORDS[position ?? 'load'].toLowerCase()} is missing`,
+    say('positionwordsMissing', {
+      POSITIONWORDS: POSITION_WORDS[position ?? 'load'].toLowerCase(),
+    }),
   'base width': ({ position, measured, allowed: [low] }) =>
-    `Base in the ${POSITION_WORDS[position ?? 'stance'].toLowerCase()} is too ${measured !== null && low !== null && measured < low ? 'narrow' : 'wide'}`,
-  detour: (finding) => `A detour on ${whereWords(finding)}`,
-  'braking step': (finding) => `Braking ${whereWords(finding)} is not shorter than the one before`,
+    say('basePositionwordsTooWhich', {
+      POSITIONWORDS: POSITION_WORDS[position ?? 'stance'].toLowerCase(),
+      which: measured !== null && low !== null && measured < low ? 'narrow' : 'wide',
+    }),
+  detour: (finding) => say('detourWherewords', { whereWords: whereWords(finding) }),
+  'braking step': (finding) =>
+    say('brakingWherewordsNotShorterThanOne', { whereWords: whereWords(finding) }),
   'loading side': ({ steps: [index = 0] }, { load, placements }) =>
-    `The ${load} stance loads the ${placements[index]?.foot ?? 'inside'} leg; the outside one belongs there`,
-  'feet crossing': (finding) => `Feet cross at ${whereWords(finding)} of a shuffle`,
-  'feet overlapping': (finding) => `Feet overlap at ${whereWords(finding)}`,
-  'step too long': (finding) => `${whereWords(finding)} is too long to be possible`,
-  'step too fast': (finding) => `${whereWords(finding)} is too fast to be possible`,
-  'not quickening': (finding) => `The rhythm does not quicken at ${whereWords(finding)}`,
-  'short of home': () => 'The leg ends short of the stance at home',
+    say('loadStanceLoadsFootLegOutside', { load, foot: placements[index]?.foot ?? 'inside' }),
+  'feet crossing': (finding) =>
+    say('feetCrossWherewordsShuffle', { whereWords: whereWords(finding) }),
+  'feet overlapping': (finding) =>
+    say('feetOverlapWherewords', { whereWords: whereWords(finding) }),
+  'step too long': (finding) =>
+    say('wherewordsTooLongPossible', { whereWords: whereWords(finding) }),
+  'step too fast': (finding) =>
+    say('wherewordsTooFastPossible', { whereWords: whereWords(finding) }),
+  'not quickening': (finding) =>
+    say('rhythmDoesNotQuickenWherewords', { whereWords: whereWords(finding) }),
+  'short of home': () => say('legEndsShortStanceHome'),
   'split window': ({ measured, allowed: [from] }) =>
-    `The split lands too ${measured !== null && from !== null && measured < from ? 'early' : 'late'}`,
-  'split uneven': () => 'The feet do not land at once in the split',
+    say('splitLandsTooWhich', {
+      which: measured !== null && from !== null && measured < from ? 'early' : 'late',
+    }),
+  'split uneven': () => say('feetDoNotLandOnceSplit'),
 };
 
 /** A finding as a sentence with its number and what is allowed. */
@@ -57,5 +77,5 @@ export function findingSentence(finding: Finding, leg: Leg, length: LengthUnit):
   const what = capital(WHAT[finding.check](finding, leg));
   if (finding.measured === null) return `${what}.`;
   const range = rangeWords(finding, length);
-  return `${what}: ${amount(finding.measured, finding.unit, length)}${range && `, ${range} allowed`}.`;
+  return `${what}: ${amount(finding.measured, finding.unit, length)}${range && say('rangeAllowed', { range })}.`;
 }

@@ -1,18 +1,35 @@
 import type { LimitSource } from '@orthokin/core/pattern';
 import { percent, secondsWithUnit } from './format.js';
+import { limit as en } from './en/limit.js';
+import { speaker } from './say.js';
+
+const say = speaker(en);
 
 /** Where a limit comes from, in words. */
 export function sourceWords(source: LimitSource | undefined): string {
   switch (source?.kind) {
     case 'budget':
-      return `${percent(source.factor)} of the ${secondsWithUnit(source.budgetMs)} there are: ${source.flight}`;
+      return say('factorBudgetmsThereFlight', {
+        factor: percent(source.factor),
+        budgetMs: secondsWithUnit(source.budgetMs),
+        flight: source.flight,
+      });
     case 'record':
-      return `${percent(source.factor)} of their own ${source.of} of ${secondsWithUnit(source.recordMs)}, over ${source.n} reps`;
+      return say('factorTheirOwnRecordmsOverN', {
+        factor: percent(source.factor),
+        of: source.of,
+        recordMs: secondsWithUnit(source.recordMs),
+        n: source.n,
+      });
     case 'reckoned':
-      return `${percent(source.factor)} of ${secondsWithUnit(source.reckonedMs)}: ${source.how}`;
+      return say('factorReckonedmsHow', {
+        factor: percent(source.factor),
+        reckonedMs: secondsWithUnit(source.reckonedMs),
+        how: source.how,
+      });
     case 'coach':
-      return 'the coach’s number';
+      return say('coachsNumber');
     case undefined:
-      return 'set without a source';
+      return say('setWithoutSource');
   }
 }

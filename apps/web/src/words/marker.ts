@@ -6,6 +6,10 @@ import {
   type LengthUnit,
   type Target,
 } from '@orthokin/core/floor';
+import { marker as en } from './en/marker.js';
+import { speaker } from './say.js';
+
+const say = speaker(en);
 
 /** Distance and angle of a place from home base; the angle is clockwise from forward. */
 export const fromHome = ({ at }: Pick<Target, 'at'>, unit: LengthUnit): string =>
@@ -13,4 +17,8 @@ export const fromHome = ({ at }: Pick<Target, 'at'>, unit: LengthUnit): string =
 
 /** A marker in words: its letter, its name, and where it stands. */
 export const targetWords = (target: Target, unit: LengthUnit): string =>
-  `${target.letter}, ${target.name}, ${fromHome(target, unit)} from home base`;
+  say('letterTargetFromhomeFromHomeBase', {
+    letter: target.letter,
+    target: target.name,
+    fromHome: fromHome(target, unit),
+  });

@@ -1,9 +1,13 @@
 import type { PositionName } from '@orthokin/core/pattern';
+import { position as en } from './en/position.js';
+import { speaker } from './say.js';
+
+const say = speaker(en);
 
 export const POSITION_WORDS: Readonly<Record<PositionName, string>> = {
-  stance: 'Stance',
-  split: 'Split-step',
-  load: 'Load',
-  action: 'Action',
-  recovery: 'Recovery',
+  stance: say('stance'),
+  split: say('splitStep'),
+  load: say('load'),
+  action: say('action'),
+  recovery: say('recovery'),
 };

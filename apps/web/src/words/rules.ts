@@ -1,4 +1,8 @@
 import { TRUE_RATES, type RuleOutcome } from '@orthokin/core/progress';
+import { rules as en } from './en/rules.js';
+import { speaker } from './say.js';
+
+const say = speaker(en);
 
 /** A share in percent; below one percent to a tenth, so that seldom is not never. */
 export const finePercent = (share: number): string => {
@@ -49,10 +53,18 @@ export function ruleVerdict(
   const { weak, strong } = tellingRates(readyRate);
   const [low, high] = [outcomes[weak], outcomes[strong]];
   if (!low || !high) return '';
-  const who = isLearning ? 'who begin by passing' : 'who pass';
+  const who = isLearning ? say('whoBeginPassing') : say('whoPass');
   const [below, above] = [weak, strong].map((at) => finePercent(TRUE_RATES[at] ?? NaN));
   const half = setsWords(high).split(' ')[0] ?? '';
-  return `${name} moves up ${finePercent(low.moved)} of athletes ${who} ${below ?? ''} of their reps, and ${finePercent(high.moved)} of those ${who} ${above ?? ''}, half of them within ${half} sets.`;
+  return say('nameMovesUpFinepercentAthletesWho', {
+    name,
+    finePercent: finePercent(low.moved),
+    who,
+    below: below ?? '',
+    finePercent2: finePercent(high.moved),
+    above: above ?? '',
+    half,
+  });
 }
 
 /** Standard error of the share that is moved up too soon. */
@@ -73,12 +85,15 @@ export function comparisonSentence(
   const apart = AS_OFTEN + 2 * Math.hypot(tooSoonSe(weakA), tooSoonSe(weakB));
   const careful =
     Math.abs(weakA.tooSoon - weakB.tooSoon) <= apart
-      ? 'Both move up too soon about as often'
-      : `${weakA.tooSoon < weakB.tooSoon ? 'A' : 'B'} moves up too soon less often`;
+      ? say('bothMoveUpTooSoonAbout')
+      : say('whichMovesUpTooSoonLess', { which: weakA.tooSoon < weakB.tooSoon ? 'A' : 'B' });
   const [setsA, setsB] = [strongA.meanSets, strongB.meanSets];
   const quick =
     Math.abs(setsA - setsB) < 0.5
-      ? 'the ready wait about as long'
-      : `the ready wait ${Math.abs(setsA - setsB).toFixed(1)} sets less with ${setsA < setsB ? 'A' : 'B'}`;
+      ? say('readyWaitAboutLong')
+      : say('readyWaitAbsSetsLessWhich', {
+          abs: Math.abs(setsA - setsB).toFixed(1),
+          which: setsA < setsB ? 'A' : 'B',
+        });
   return `${careful}; ${quick}.`;
 }

@@ -1,6 +1,10 @@
 import { GATED_DURATIONS, type Axis, type Rung } from '@orthokin/core/pattern';
 import { EASY_MISS_RATE, RIGHT_MISS_RATE, type MoveBasis } from '@orthokin/core/progress';
 import { capital, percent, secondsWithUnit } from './format.js';
+import { rung as en } from './en/rung.js';
+import { speaker } from './say.js';
+
+const say = speaker(en);
 
 /** One thing that differs between two rungs. */
 export interface RungChange {
@@ -11,21 +15,24 @@ export interface RungChange {
 
 /** What each rung asks, by the name a coach has for it. */
 const ASKED: readonly (readonly [what: string, words: (rung: Rung) => string])[] = [
-  ['Targets', ({ targets }) => targets.join(' ')],
-  ['Order of cues', ({ order }) => order],
-  ['At the target', ({ doing }) => doing],
-  ['Against', ({ pressure }) => (pressure === 'none' ? 'nobody' : pressure)],
-  ['Catch trials', ({ catchShare }) => percent(catchShare)],
-  ['Switched cues', ({ switchShare }) => percent(switchShare)],
-  ['Floor', ({ floorScale }) => percent(floorScale)],
-  ['Time', ({ timeFactor }) => `${percent(timeFactor)} of match time`],
+  [say('targets'), ({ targets }) => targets.join(' ')],
+  [say('orderCues'), ({ order }) => order],
+  [say('target'), ({ doing }) => doing],
+  [say('against'), ({ pressure }) => (pressure === 'none' ? 'nobody' : pressure)],
+  [say('catchTrials'), ({ catchShare }) => percent(catchShare)],
+  [say('switchedCues'), ({ switchShare }) => percent(switchShare)],
+  [say('floor'), ({ floorScale }) => percent(floorScale)],
+  [
+    say('time'),
+    ({ timeFactor }) => say('timefactorMatchTime', { timeFactor: percent(timeFactor) }),
+  ],
   ...GATED_DURATIONS.map(
     (gate) =>
       [
         capital(gate),
         ({ limitsMs }: Rung) => {
           const ms = limitsMs[gate];
-          return ms === undefined ? 'no limit' : secondsWithUnit(ms);
+          return ms === undefined ? say('noLimit') : secondsWithUnit(ms);
         },
       ] as const,
   ),
@@ -38,8 +45,8 @@ export const changesBetween = (from: Rung, to: Rung): RungChange[] =>
   );
 
 const AXIS_WORDS: Readonly<Record<Axis, string>> = {
-  speed: 'faster, nothing else',
-  complexity: 'richer, at an easier pace where that is needed',
+  speed: say('fasterNothingElse'),
+  complexity: say('richerEasierPaceWhereNeeded'),
 };
 
 /** What a step raises, in a few words. */
@@ -47,20 +54,19 @@ export const raisesWords = (raises: readonly Axis[]): string =>
   raises.length === 1
     ? AXIS_WORDS[raises[0] as Axis]
     : raises.length === 0
-      ? 'neither faster nor richer'
-      : 'both faster and richer: two things at once';
+      ? say('neitherFasterNorRicher')
+      : say('bothFasterRicherTwoThingsOnce');
 
 /** What the share of reps that passed says of the demand; `null` with too few reps to say. */
 export function demandSentence(chances: readonly number[]): string | null {
   const FEWEST_REPS = 20;
   if (chances.length < FEWEST_REPS) return null;
   const missed = 1 - chances.reduce((sum, chance) => sum + chance, 0) / chances.length;
-  const rate = `${percent(missed)} of ${chances.length} reps lost`;
-  if (missed < EASY_MISS_RATE)
-    return `Too easy: ${rate}; about one in five shows the right demand.`;
+  const rate = say('missedChancesRepsLost', { missed: percent(missed), chances: chances.length });
+  if (missed < EASY_MISS_RATE) return say('tooEasyRateAboutOneFive', { rate });
   return missed <= 1.5 * RIGHT_MISS_RATE
-    ? `The demand is about right: ${rate}.`
-    : `Much is asked: ${rate}; about one in five shows the right demand.`;
+    ? say('demandAboutRightRate', { rate })
+    : say('muchAskedRateAboutOneFive', { rate });
 }
 
 /** A move, as a line of the history. */
@@ -75,8 +81,8 @@ export function moveWords({
 }): string {
   const way =
     toRung === fromRung
-      ? `kept on rung ${toRung}`
-      : `${toRung > fromRung ? 'up' : 'back'} to rung ${toRung}`;
+      ? say('keptRungTorung', { toRung })
+      : say('whichRungTorung', { which: toRung > fromRung ? 'up' : 'back', toRung });
   const by = {
     rule: 'as the rule said',
     overrule: 'against the rule',

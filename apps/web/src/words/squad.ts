@@ -2,6 +2,11 @@ import type { StandingReply } from '@orthokin/contract';
 import { lackWords } from './decision.js';
 import { count, dayWords, percent } from './format.js';
 import { signed } from './set.js';
+import { squad as en } from './en/squad.js';
+import { speaker } from './say.js';
+
+/** What is said at the squad's own page and at the glance over it. */
+export const say = speaker(en);
 
 const DAY_MS = 24 * 60 * 60 * 1000;
 /** Nobody timed for longer than this is in view of the coach. */
@@ -19,20 +24,22 @@ export function changeCell({
   claims,
 }: Pick<StandingReply, 'standing' | 'claims'>): string {
   const { change, basis } = standing;
-  if (!change) return 'nothing alike to compare yet';
-  const words = claims.change ? `clearly ${claims.change}` : 'not clear';
+  if (!change) return say('nothingAlikeCompareYet');
+  const words = claims.change ? say('clearlyChange', { change: claims.change }) : say('notClear');
   // A unit on a line of its own reads as a word of its own.
   return `${words}, ${signed(change.changeMs)}\u00a0s${basis === 'the standard test' ? '' : ' (weeks)'}`;
 }
 
 export function heldCell({ decision, held }: Pick<StandingReply, 'decision' | 'held'>): string {
-  const days = held ? `, ${percent(held.passShare)} kept over ${count(held.days, 'day')}` : '';
-  if (decision.answer === 'move up') return 'ready to move up';
-  if (decision.because === 'top of the ladder') return 'top rung met';
+  const days = held
+    ? say('passshareKeptOverDays', { passShare: percent(held.passShare), days: held.days })
+    : '';
+  if (decision.answer === 'move up') return say('readyMoveUp');
+  if (decision.because === 'top of the ladder') return say('topRungMet');
   if (decision.limiting) return `${lackWords(decision.limiting)}${days}`;
   return decision.setIds.length === 0
-    ? 'nothing shown on this rung yet'
-    : `${count(decision.setIds.length, 'set')} on this rung${days}`;
+    ? say('nothingShownThisRungYet')
+    : say('setidsThisRungDays', { setIds: decision.setIds.length, days });
 }
 
 export function sidesCell({
@@ -40,20 +47,24 @@ export function sidesCell({
   claims,
 }: Pick<StandingReply, 'standing' | 'claims'>): string {
   const { lean, leanChange } = standing;
-  if (!lean) return 'too few days';
-  if (!claims.slowerSide) return 'no clear difference';
+  if (!lean) return say('tooFewDays');
+  if (!claims.slowerSide) return say('noClearDifference');
   const shown = claims.isNewLean && leanChange ? leanChange.nowPercent : lean.percent;
-  return `${claims.isNewLean ? 'new: ' : ''}${claims.slowerSide} ${Math.abs(shown).toFixed(0)} % slower`;
+  return say('whichSlowersideAbsSlower', {
+    which: claims.isNewLean ? 'new: ' : '',
+    slowerSide: claims.slowerSide,
+    abs: Math.abs(shown).toFixed(0),
+  });
 }
 
 export const lastTimedCell = ({ standing }: Pick<StandingReply, 'standing'>): string =>
   standing.lastTimedMs === null
-    ? 'not in twelve weeks'
+    ? say('notTwelveWeeks')
     : dayWords(new Date(standing.lastTimedMs).toISOString());
 
 /** What the coach should know of the squad, the most telling first. */
 export function squadSentences(lines: readonly StandingReply[], nowMs = Date.now()): string[] {
-  if (lines.length === 0) return ['No athletes in this club yet.'];
+  if (lines.length === 0) return [say('noAthletesThisClubYet')];
   const better = lines.filter(({ claims }) => claims.change === 'faster');
   const worse = lines.filter(({ claims }) => claims.change === 'slower');
   const stuck = lines.filter(({ claims }) => claims.isStuck);
@@ -62,23 +73,27 @@ export function squadSentences(lines: readonly StandingReply[], nowMs = Date.now
   const sentences = [
     `${better.length} of ${count(lines.length, 'athlete')} clearly faster${better.length > 0 && better.length < 4 ? `: ${names(better)}` : ''}.`,
   ];
-  if (worse.length > 0) sentences.push(`Clearly slower: ${names(worse)}.`);
+  if (worse.length > 0) sentences.push(say('clearlySlowerNames', { names: names(worse) }));
   if (stuck.length > 0)
     sentences.push(
-      `Held on one rung day after day: ${stuck
-        .map(
-          ({ athlete, decision }) =>
-            `${athlete.name} (${decision.limiting ? decision.limiting.gate : 'no single gate'})`,
-        )
-        .join(', ')}.`,
+      say('heldOneRungDayAfterDay', {
+        stuck: stuck
+          .map(
+            ({ athlete, decision }) =>
+              `${athlete.name} (${decision.limiting ? decision.limiting.gate : say('noSingleGate')})`,
+          )
+          .join(', '),
+      }),
     );
   if (leaning.length > 0)
     sentences.push(
-      `A new difference between the sides: ${leaning
-        .map((line) => `${line.athlete.name} (${sidesCell(line)})`)
-        .join(', ')}.`,
+      say('newDifferenceBetweenSidesLeaning', {
+        leaning: leaning.map((line) => `${line.athlete.name} (${sidesCell(line)})`).join(', '),
+      }),
     );
   if (missing.length > 0)
-    sentences.push(`Not timed for more than ${LATELY_DAYS} days: ${names(missing)}.`);
+    sentences.push(
+      say('notTimedMoreThanLatelydaysDays', { LATELYDAYS: LATELY_DAYS, names: names(missing) }),
+    );
   return sentences;
 }

@@ -6,6 +6,10 @@ import type { SetSource } from '@orthokin/contract';
 import type { RepReading } from '@orthokin/core/timing';
 import { lackWords } from './decision.js';
 import { capital, count, seconds, secondsWithUnit } from './format.js';
+import { verdict as en } from './en/verdict.js';
+import { speaker } from './say.js';
+
+const say = speaker(en);
 
 const ENDINGS: Readonly<Record<string, string>> = { one: 'st', two: 'nd', few: 'rd', other: 'th' };
 const plural = new Intl.PluralRules('en', { type: 'ordinal' });
@@ -16,9 +20,14 @@ function gateSentence(
   { gate, limitMs, passes, fails, tooClose, needed, overMs }: TimeGate,
   n: number,
 ): string {
-  const close = tooClose > 0 ? `, ${tooClose} too close to call` : '';
+  const close = tooClose > 0 ? say('toocloseTooCloseCall', { tooClose }) : '';
   const decisive =
-    overMs > 0 ? `; the ${ordinal(needed)} fastest took ${secondsWithUnit(limitMs + overMs)}` : '';
+    overMs > 0
+      ? say('ordinalFastestTookLimitms', {
+          ordinal: ordinal(needed),
+          limitMs: secondsWithUnit(limitMs + overMs),
+        })
+      : '';
   return `${capital(gate)}: ${passes} of ${n} inside ${secondsWithUnit(limitMs)}, ${fails} over${close}; ${needed} needed${decisive}.`;
 }
 
@@ -41,15 +50,15 @@ export function gateSentences({
     times.every(({ verdict }) => verdict === 'pass')
   )
     sentences.push(
-      `But only ${together.passes} kept every limit at once; ${together.needed} needed.`,
+      say('butOnlyPassesKeptEveryLimit', { passes: together.passes, needed: together.needed }),
     );
   if (falseStarts.falseStarts > 0)
     sentences.push(
-      `${capital(count(falseStarts.falseStarts, 'false start'))} in ${falseStarts.cuedReps} cues; ${falseStarts.allowed} allowed.`,
+      `${capital(count(falseStarts.falseStarts, say('falseStart')))} in ${falseStarts.cuedReps} cues; ${falseStarts.allowed} allowed.`,
     );
   if (!validReps.met) sentences.push(`${capital(lackWords(validReps))}.`);
   if (!technique.met) sentences.push(`${capital(lackWords(technique))}.`);
-  if (held) sentences.push(`${held.held} of ${count(held.trials, 'catch trial')} held.`);
+  if (held) sentences.push(say('heldTrialsHeld', { held: held.held, trials: held.trials }));
   if (spread?.met === false) sentences.push(`${capital(lackWords(spread))}.`);
   return sentences;
 }
@@ -62,24 +71,24 @@ export function leftOutSentence({ leftOut, durations }: SetSummary): string {
   const by = new Map<string, number[]>();
   for (const { ordinal, why } of leftOut) by.set(why, [...(by.get(why) ?? []), ordinal]);
   const parts = [...by].map(([why, ordinals]) => `${repsWords(ordinals)} (${why})`);
-  const left = parts.length > 0 ? `Left out: ${parts.join('; ')}.` : 'No rep was left out.';
+  const left =
+    parts.length > 0 ? say('leftOutParts', { parts: parts.join('; ') }) : say('noRepWasLeftOut');
   // Only what a rung can limit: in short phases like the load somebody is always "slow".
   const slow = GATED_DURATIONS.flatMap((name) => {
     const ordinals = durations[name]?.slowOrdinals ?? [];
     return ordinals.length > 0 ? [`${repsWords(ordinals)} (${name})`] : [];
   });
-  return slow.length > 0 ? `${left} Far slower than the rest, but kept: ${slow.join('; ')}.` : left;
+  return slow.length > 0 ? say('leftFarSlowerThanRestBut', { left, slow: slow.join('; ') }) : left;
 }
 
 /** How the times came about and how sure one of them is. */
 export function sourceSentence(source: SetSource, { durations }: SetSummary): string {
-  if (source === 'simulated')
-    return 'Made by the simulated athlete: exact, and never pooled with sets of other sources.';
-  if (source === 'none') return 'Nobody timed this set: only its cues are known.';
+  if (source === 'simulated') return say('madeSimulatedAthleteExactNeverPooled');
+  if (source === 'none') return say('nobodyTimedThisSetOnlyIts');
   const sd = durations.reaction?.errorSdMs ?? durations.cycle?.errorSdMs;
-  const sure = sd === undefined ? '' : `: one reaction is sure to about ±${seconds(2 * sd)} s`;
+  const sure = sd === undefined ? '' : say('oneReactionSureAboutSdS', { sd: seconds(2 * sd) });
   const how = { hand: 'Timed by hand', sensor: 'Timed by sensors', film: 'Timed on film' }[source];
-  return `${how}${sure}. A rep nearer to its limit than its error allows is too close to call.`;
+  return say('howSureRepNearerItsLimit', { how, sure });
 }
 
 /** What timed a rep apart from its cue, which is always the screen's or a light's own. */
@@ -96,8 +105,12 @@ export function mixedSentence(readings: readonly RepReading[]): string | null {
     if (source !== '') by.set(source, [...(by.get(source) ?? []), reading.rep.ordinal]);
   }
   if (by.size < 2) return null;
-  const parts = [...by].map(
-    ([source, reps]) => `${reps.length === 1 ? 'rep' : 'reps'} ${reps.join(', ')} by ${source}`,
+  const parts = [...by].map(([source, reps]) =>
+    say('whichRepsSource', {
+      which: reps.length === 1 ? 'rep' : 'reps',
+      reps: reps.join(', '),
+      source,
+    }),
   );
   return `${capital(parts.join('; '))}.`;
 }
@@ -122,5 +135,9 @@ export function slowestHome(
   const gapSdMs = errorSdMs * Math.sqrt(1 / slowest.n + 1 / next.n);
   if (slowest.recoveryMs - next.recoveryMs <= CLEAR_SDS * gapSdMs) return null;
   const name = targets.find(({ letter }) => letter === slowest.letter)?.name ?? '';
-  return `Slowest home from ${slowest.letter}, ${name}: ${secondsWithUnit(slowest.recoveryMs)}.`;
+  return say('slowestHomeFromLetterNameRecoveryms', {
+    letter: slowest.letter,
+    name,
+    recoveryMs: secondsWithUnit(slowest.recoveryMs),
+  });
 }

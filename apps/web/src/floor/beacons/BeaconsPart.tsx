@@ -6,6 +6,7 @@ import { TextField } from '../../parts/form/TextField.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour, MONO } from '../../parts/tokens.js';
 import type { Beacons } from './useBeacons.js';
+import { say } from '../../words/floor.js';
 
 const Box = styled.div`
   display: grid;
@@ -40,8 +41,8 @@ const BAD_MATCH_MS = 15;
 
 function healthOf({ isThere, battery, match }: Device): string {
   if (!isThere) return 'gone';
-  if (!match) return 'no time yet';
-  return `±${Math.ceil(match.sdMs)} ms, ${Math.round(100 * battery)} %`;
+  if (!match) return say('noTimeYet');
+  return say('ceilMsRound', { ceil: Math.ceil(match.sdMs), round: Math.round(100 * battery) });
 }
 
 /** Each device at its place: there or gone, its battery, and how well its clock is matched. */
@@ -61,7 +62,7 @@ export function BeaconHealth({
   );
   return (
     <>
-      <Devices aria-label="Beacons">
+      <Devices aria-label={say('beacons')}>
         {devices.map((device) => {
           const bad = !device.isThere || !device.match || device.match.sdMs > BAD_MATCH_MS;
           const Icon = device.battery < LOW_BATTERY ? BatteryLow : bad ? CircleAlert : Check;
@@ -73,9 +74,7 @@ export function BeaconHealth({
         })}
       </Devices>
       {state.connected && bare.length > 0 && (
-        <Quiet>
-          Nothing at {bare.join(', ')}: what happens there is missing unless you press it.
-        </Quiet>
+        <Quiet>{say('nothingBareWhatHappensThereMissing', { bare: bare.join(', ') })}</Quiet>
       )}
     </>
   );
@@ -93,7 +92,7 @@ export function BeaconsPart({
   return (
     <Box>
       <TextField
-        label="Address of the gateway"
+        label={say('addressGateway')}
         value={address}
         onChange={setAddress}
         maxLength={200}
@@ -102,7 +101,7 @@ export function BeaconsPart({
       <Quiet role="status">
         {state.problem ??
           (state.connected
-            ? `Linked: ${state.fleet.size} devices.`
+            ? say('linkedSizeDevices', { size: state.fleet.size })
             : 'No gateway answers there; trying again.')}
       </Quiet>
       <BeaconHealth beacons={beacons} places={places} />

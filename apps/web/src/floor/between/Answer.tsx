@@ -10,6 +10,7 @@ import { Button } from '../../parts/Button.js';
 import { headline } from '../../words/decision.js';
 import { Notice } from '../../parts/Notice.js';
 import { Quiet } from '../../parts/Text.js';
+import { say } from '../../words/floor.js';
 
 const Says = styled.p`
   margin: 0;
@@ -33,8 +34,7 @@ export function Answer({
   const { data: review } = useSetReview(plan.id, isSent);
   const move = useMove();
   if (plan.source === 'none' || recorded.length === 0) return null;
-  if (!review)
-    return <Quiet>What comes next is said as soon as the set has reached the server.</Quiet>;
+  if (!review) return <Quiet>{say('whatComesNextSaidSoonSet')}</Quiet>;
   const { decision, set, currentRung } = review;
   const step = stepOf(decision.answer);
   const canStep = step !== 0 && currentRung === set.rung;
@@ -51,11 +51,14 @@ export function Answer({
           {canStep && (
             <Button weight="main" isDisabled={move.isPending} onPress={follow}>
               {step > 0 ? <ArrowUp size={20} aria-hidden /> : <ArrowDown size={20} aria-hidden />}
-              {step > 0 ? 'Move up' : 'Ease back'}, next set on rung {set.rung + step}
+              {say('whichNextSetRungRung', {
+                which: step > 0 ? say('moveUp') : say('easeBack'),
+                rung: set.rung + step,
+              })}
             </Button>
           )}
           <Button onPress={onNext}>
-            <Play size={18} aria-hidden /> Next set on rung {currentRung}
+            <Play size={18} aria-hidden /> {say('nextSetRungCurrentrung', { currentRung })}
           </Button>
         </span>
       )}

@@ -3,13 +3,13 @@ import { rungOf } from '@orthokin/core/pattern';
 import { useEffect, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
-import { count } from '../../words/format.js';
 import { Headline, Quiet } from '../../parts/Text.js';
 import { finishedReps, lastRep } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 import { Answer } from './Answer.js';
 import { auditSentence } from '../../words/audit.js';
 import type { DrillActs } from '../set/useDrillActs.js';
+import { say } from '../../words/floor.js';
 
 const Box = styled.div`
   display: grid;
@@ -70,34 +70,37 @@ export function Break({
     <Box>
       <Headline>
         {complete
-          ? 'Set done.'
-          : `Paused after ${done}${run.workEndsMs === null ? ` of ${run.plan.reps}` : ''}.`}
+          ? say('setDone')
+          : say('pausedAfterDoneWhich', {
+              done,
+              which: run.workEndsMs === null ? say('reps', { reps: run.plan.reps }) : '',
+            })}
       </Headline>
-      <Quiet>
-        {done === 0 ? 'No rep is finished yet.' : `${count(done, 'rep')} kept on this device.`}
-      </Quiet>
+      <Quiet>{done === 0 ? say('noRepFinishedYet') : say('doneKeptThisDevice', { done })}</Quiet>
       {complete && <Audit run={run} />}
       {complete && <Answer run={run} onNext={goingOn === null ? onNext : null} />}
       <div className="ways">
         {complete ? (
           <Button weight="main" autoFocus onPress={onEnd}>
-            {goingOn ?? 'See where the time went'}
+            {goingOn ?? say('seeWhereTimeWent')}
           </Button>
         ) : (
           <>
             <Button weight="main" autoFocus onPress={acts.goOn}>
-              Go on
+              {say('go')}
             </Button>
             <Button onPress={onEnd}>
-              {done === 0 ? 'Leave without a set' : `Stop here, keep ${count(done, 'rep')}`}
+              {done === 0 ? say('leaveWithoutSet') : say('stopHereKeepDone', { done })}
             </Button>
           </>
         )}
         {last && (
           <>
-            <Button onPress={acts.redo}>Redo rep {last.ordinal}</Button>
+            <Button onPress={acts.redo}>{say('redoRepOrdinal', { ordinal: last.ordinal })}</Button>
             <Button onPress={acts.strike}>
-              {last.struckOut ? `Put rep ${last.ordinal} back` : `Strike out rep ${last.ordinal}`}
+              {last.struckOut
+                ? say('putRepOrdinalBack', { ordinal: last.ordinal })
+                : say('strikeOutRepOrdinal', { ordinal: last.ordinal })}
             </Button>
           </>
         )}

@@ -17,6 +17,7 @@ import { Headline, Quiet } from '../../parts/Text.js';
 import { colour, MONO } from '../../parts/tokens.js';
 import { useAwake } from '../../screens/useAwake.js';
 import { Answer } from './Answer.js';
+import { say } from '../../words/floor.js';
 
 const Screen = styled.main`
   position: fixed;
@@ -114,20 +115,18 @@ export function RestScreen({
       <Screen data-theme="dark">
         <Quiet>{lastWords(last)}</Quiet>
         <Answer run={last} onNext={null} />
-        <span className="left" role="timer" aria-label={`${shown} seconds of rest left`}>
+        <span className="left" role="timer" aria-label={say('shownSecondsRestLeft', { shown })}>
           {shown}
         </span>
-        <Headline>Next: {next}</Headline>
-        <Quiet>
-          Set {rota.place + 1} of {rota.turns.length}
-        </Quiet>
+        <Headline>{say('nextNext', { next })}</Headline>
+        <Quiet>{say('setPlaceTurns', { place: rota.place + 1, turns: rota.turns.length })}</Quiet>
         {problem && <p role="alert">{problem}</p>}
         <div className="ways">
           <Button weight="main" autoFocus onPress={() => void start()}>
-            Start now
+            {say('startNow')}
           </Button>
-          <Button onPress={onSkip}>Pass {next} over</Button>
-          <Button onPress={onStop}>Stop here</Button>
+          <Button onPress={onSkip}>{say('passNextOver', { next })}</Button>
+          <Button onPress={onStop}>{say('stopHere')}</Button>
         </div>
       </Screen>
     </InsteadOfPage>

@@ -6,6 +6,7 @@ import { Court, HomeRing } from '../../parts/plan/Court.js';
 import { MarkerShapeAt } from '../../parts/plan/Marker.js';
 import { viewBox, viewOfTargets } from '../../parts/plan/view.js';
 import { colour } from '../../parts/tokens.js';
+import { say } from '../../words/floor.js';
 
 const Place = styled.g`
   cursor: pointer;
@@ -40,7 +41,7 @@ export function BlankFloor({
     <svg
       viewBox={viewBox(view)}
       role="group"
-      aria-label="The floor, its markers covered"
+      aria-label={say('floorItsMarkersCovered')}
       style={{ display: 'block', width: '100%', height: '100%' }}
     >
       <Court floor={pattern} view={view} />
@@ -52,7 +53,7 @@ export function BlankFloor({
             key={letter}
             role="button"
             tabIndex={0}
-            aria-label={`Place ${i + 1}`}
+            aria-label={say('placeI', { i: i + 1 })}
             data-place={letter}
             onPointerDown={(event) => onPoint(letter, event.timeStamp)}
             onKeyDown={(event) => {

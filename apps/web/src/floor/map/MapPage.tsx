@@ -22,6 +22,7 @@ import { knownOf, mapName, mapSentence, type MapKnown } from './map-known.js';
 import { PractiseMap } from './PractiseMap.js';
 import { BesideFloor } from '../set/BesideFloor.js';
 import { FloorInPlay } from '../set/FloorInPlay.js';
+import { say } from '../../words/floor.js';
 
 /** A plain practice of the map: which cue means which place, before anything is timed. */
 export function MapPage(): ReactElement {
@@ -84,37 +85,31 @@ function MapFor({
     );
   const result = state === 'learn' ? null : state;
   return (
-    <Page name="Which cue is which">
+    <Page name={say('whichCueWhich')}>
       <BesideFloor>
         <div className="what">
           <Headline>
             {result
               ? mapSentence(athlete.name, knownOf(result.found))
-              : `${athlete.name}, which cue means which place?`}
+              : say('athleteWhichCueMeansWhichPlace', { athlete: athlete.name })}
           </Headline>
           {result ? (
             <>
-              <Quiet>
-                Each cue was asked for until it was right twice in a row, at most four times. An
-                answer took {seconds(result.afterMs)} s in the middle.
-              </Quiet>
+              <Quiet>{say('eachCueWasAskedUntilWas', { afterMs: seconds(result.afterMs) })}</Quiet>
               <ul>
                 {result.found
                   .filter(({ known }) => !known)
                   .map(({ letter, asked, right, takenFor }) => (
                     <li key={letter}>
-                      {letter}: {right} of {asked} right
-                      {takenFor.length > 0 && `, taken for ${takenFor.join(' and ')}`}
+                      {say('letterRightAskedRight', { letter, right, asked })}
+                      {takenFor.length > 0 &&
+                        say('takenTakenfor', { takenFor: takenFor.join(' and ') })}
                     </li>
                   ))}
               </ul>
             </>
           ) : (
-            <p>
-              Look at the floor until the markers are known. Then they are covered, a cue is given
-              as in the set, and whoever holds the screen points at the place the athlete names or
-              goes to.
-            </p>
+            <p>{say('lookFloorUntilMarkersKnownThen')}</p>
           )}
           <div className="ways">
             <Button
@@ -122,7 +117,7 @@ function MapFor({
               autoFocus={!result}
               onPress={() => void begin()}
             >
-              <Play size={20} aria-hidden /> {result ? 'Ask again' : 'Cover them and ask'}
+              <Play size={20} aria-hidden /> {result ? say('askAgain') : say('coverThemAsk')}
             </Button>
             {more > 0 && (
               <Button
@@ -130,11 +125,11 @@ function MapFor({
                 autoFocus={result !== null}
                 onPress={onNext}
               >
-                On to the next athlete
+                {say('nextAthlete')}
               </Button>
             )}
             <ButtonLink to={floorHref} $weight={result && more === 0 ? 'main' : 'plain'}>
-              Back to the set
+              {say('backSet')}
             </ButtonLink>
           </div>
         </div>

@@ -14,6 +14,7 @@ import { useAwake } from '../../screens/useAwake.js';
 import { useDrillKeys } from '../set/useDrillKeys.js';
 import { BlankFloor } from './BlankFloor.js';
 import { knownSoFar, useMapPractice } from './useMapPractice.js';
+import { say } from '../../words/floor.js';
 
 const Screen = styled.main`
   position: fixed;
@@ -84,9 +85,12 @@ export function PractiseMap({
     <InsteadOfPage>
       <Screen data-theme="dark">
         <header>
-          <Quiet>{name}: point at the place</Quiet>
+          <Quiet>{say('namePointPlace', { name })}</Quiet>
           <b>
-            {knownSoFar(answers, letters)} of {letters.length} known
+            {say('knownsofarLettersKnown', {
+              knownSoFar: knownSoFar(answers, letters),
+              letters: letters.length,
+            })}
           </b>
           <FullScreen />
         </header>
@@ -104,7 +108,7 @@ export function PractiseMap({
         <footer>
           <p role="status">{said}</p>
           <Button onPress={onStop}>
-            <Square size={18} aria-hidden /> Stop
+            <Square size={18} aria-hidden /> {say('stop')}
           </Button>
         </footer>
       </Screen>

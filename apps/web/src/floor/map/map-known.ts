@@ -1,5 +1,6 @@
 import type { Recognised } from '@orthokin/core/cue';
 import { remembered } from '../../device/preferences.js';
+import { say } from '../../words/floor.js';
 
 /** How an athlete last did in a practice of a pattern's map, on this device. */
 export interface MapKnown {
@@ -22,10 +23,14 @@ export const knownOf = (found: readonly Recognised[]): Omit<MapKnown, 'at'> => (
 
 const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six'];
 
-const all = (n: number): string => (n === 1 ? 'the one cue' : `all ${NUMBERS[n] ?? n} cues`);
+const all = (n: number): string =>
+  n === 1 ? say('oneCue') : say('allNumbersCues', { NUMBERS: NUMBERS[n] ?? n });
 
 /** Who knows the cues, in a sentence. */
 export const mapSentence = (name: string, { unknown, of }: Omit<MapKnown, 'at'>): string =>
   unknown.length === 0
-    ? `${name} knows ${all(of)}.`
-    : `${name} does not know ${unknown.length === of ? 'any of the cues' : unknown.join(', ')} yet.`;
+    ? say('nameKnowsAll', { name, all: all(of) })
+    : say('nameDoesNotKnowWhichYet', {
+        name,
+        which: unknown.length === of ? say('anyCues') : unknown.join(', '),
+      });

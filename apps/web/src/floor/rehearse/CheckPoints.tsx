@@ -4,6 +4,7 @@ import { Quiet } from '../../parts/Text.js';
 import { colour, MONO, NARROW } from '../../parts/tokens.js';
 import { KeyRow } from '../set/KeyRow.js';
 import { markOf, type Mark } from './marks.js';
+import { say } from '../../words/floor.js';
 
 const Row = styled(KeyRow)`
   button[data-holds] {
@@ -34,7 +35,7 @@ const Row = styled(KeyRow)`
 
 /** Not looked at, holds, does not hold: a sign each, so that colour is not needed. */
 const signs = (holds: boolean | null): readonly [sign: string, words: string] =>
-  holds === null ? ['·', 'not looked at'] : holds ? ['✓', 'holds'] : ['✗', 'does not hold'];
+  holds === null ? ['·', say('notLooked')] : holds ? ['✓', 'holds'] : ['✗', say('doesNotHold')];
 
 /** The check points of a position: one press ticks, the next strikes, the next takes both back. */
 export function CheckPoints({
@@ -48,9 +49,9 @@ export function CheckPoints({
   at: Pick<Mark, 'target' | 'manner' | 'position'>;
   onTick: (point: string) => void;
 }): ReactElement {
-  if (points.length === 0) return <Quiet>No check points are written for this position yet.</Quiet>;
+  if (points.length === 0) return <Quiet>{say('noCheckPointsWrittenThisPosition')}</Quiet>;
   return (
-    <Row role="group" aria-label="Check points">
+    <Row role="group" aria-label={say('checkPoints')}>
       {points.map((point, i) => {
         const holds = markOf(marks, at, point);
         const [sign, words] = signs(holds);

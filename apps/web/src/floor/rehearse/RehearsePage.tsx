@@ -32,6 +32,7 @@ import { OnSetup } from '../set-up/OnSetup.js';
 import { shownTargets } from '../set-up/plan-drill.js';
 import { openPoints, rehearsalSentence, type Mark } from './marks.js';
 import { Rehearsing } from './Rehearsing.js';
+import { say } from '../../words/floor.js';
 
 const Choices = styled.div`
   display: grid;
@@ -62,7 +63,7 @@ interface Rehearsed {
 
 const minutes = (ms: number): string => {
   const s = Math.round(ms / 1000);
-  return s < 90 ? `${s} s` : `${Math.round(s / 60)} min`;
+  return s < 90 ? `${s} s` : say('roundMin', { round: Math.round(s / 60) });
 };
 
 /** A pattern position by position, slowly, with holds; no clock to beat. */
@@ -106,21 +107,29 @@ function RehearseFor({ setup }: { setup: DrillSetupReply }): ReactElement {
       />
     );
   return (
-    <Page name="Rehearse">
+    <Page name={say('rehearse')}>
       <BesideFloor>
         <div className="what">
-          <Headline>{athlete.name}, position by position.</Headline>
+          <Headline>{say('athletePositionPosition', { athlete: athlete.name })}</Headline>
           {last && (
             <p>
-              Rehearsed {dayWords(last.at)}: {rehearsalSentence(last.marks)}
+              {say('rehearsedRehearsalsentence', {
+                at: dayWords(last.at),
+                rehearsalSentence: rehearsalSentence(last.marks),
+              })}
             </p>
           )}
           {last && openPoints(last.marks).length > 1 && (
             <ul>
               {openPoints(last.marks).map(({ position, point, failed, of, targets }) => (
                 <li key={`${position} ${point}`}>
-                  {POSITION_WORDS[position]}: “{point}” did not hold in {failed} of {of}, at{' '}
-                  {targets.join(', ')}
+                  {say('positionwordsPointDidNotHoldFailed', {
+                    POSITIONWORDS: POSITION_WORDS[position],
+                    point,
+                    failed,
+                    of,
+                    targets: targets.join(', '),
+                  })}
                 </li>
               ))}
             </ul>
@@ -140,7 +149,7 @@ function RehearseFor({ setup }: { setup: DrillSetupReply }): ReactElement {
             <div>
               <div className="number">
                 <ShareField
-                  label="Pace of the way"
+                  label={say('paceWay')}
                   min={SLOWEST_WALK}
                   max={FASTEST_WALK}
                   value={kept.pace}
@@ -149,7 +158,7 @@ function RehearseFor({ setup }: { setup: DrillSetupReply }): ReactElement {
               </div>
               <div className="number">
                 <SecondsField
-                  label="Hold"
+                  label={say('hold')}
                   decimals={0}
                   minMs={1000}
                   maxMs={LONGEST_HOLD_MS}
@@ -161,19 +170,23 @@ function RehearseFor({ setup }: { setup: DrillSetupReply }): ReactElement {
                 isSelected={kept.through}
                 onChange={(through) => keep({ ...kept, through })}
               >
-                then once through
+                {say('thenOnceThrough')}
               </CheckField>
               <CheckField isSelected={kept.spoken} onChange={(spoken) => keep({ ...kept, spoken })}>
-                calls spoken
+                {say('callsSpoken')}
               </CheckField>
             </div>
           </Choices>
           <Quiet>
             {calls.length > 0
-              ? `${letters.length} targets, the sides in turn: ${calls.length} calls, about ${minutes(rehearsalMs(calls))}. Nothing is timed.`
+              ? say('lettersTargetsSidesTurnCallsCalls', {
+                  letters: letters.length,
+                  calls: calls.length,
+                  minutes: minutes(rehearsalMs(calls)),
+                })
               : kept.manners.length === 0
-                ? 'Choose at least one way to do it.'
-                : 'No feet are laid for these targets yet: lay them in the pattern studio.'}
+                ? say('chooseLeastOneWayDo')
+                : say('noFeetLaidTheseTargetsYet')}
           </Quiet>
           <div className="ways">
             <Button
@@ -182,10 +195,10 @@ function RehearseFor({ setup }: { setup: DrillSetupReply }): ReactElement {
               isDisabled={calls.length === 0}
               onPress={() => void begin()}
             >
-              <Play size={20} aria-hidden /> Rehearse
+              <Play size={20} aria-hidden /> {say('rehearse')}
             </Button>
             <ButtonLink to={`${pathname.replace(/\/rehearse$/, '')}${search}`}>
-              Back to the set
+              {say('backSet')}
             </ButtonLink>
           </div>
         </div>

@@ -18,6 +18,7 @@ import { CheckPoints } from './CheckPoints.js';
 import { lookedAt, turned, type Mark } from './marks.js';
 import { useWalk, type Walk } from './useWalk.js';
 import { WalkedFloor } from './WalkedFloor.js';
+import { say } from '../../words/floor.js';
 
 const Screen = styled.main`
   position: fixed;
@@ -180,8 +181,8 @@ export function Rehearsing({
           <Quiet>
             {name}, {call.manner}
           </Quiet>
-          <b aria-label={`call ${walk.place + 1} of ${calls.length}`}>
-            {walk.place + 1} of {calls.length}
+          <b aria-label={say('callPlaceCalls', { place: walk.place + 1, calls: calls.length })}>
+            {say('placeCalls', { place: walk.place + 1, calls: calls.length })}
           </b>
           <FullScreen />
         </header>
@@ -194,8 +195,8 @@ export function Rehearsing({
           {at && <p>{notesOf(pattern, leg, at.position).cue}</p>}
           <span className="left" role="timer">
             {isPaused
-              ? 'Paused'
-              : `${isHeld ? (at ? 'Hold' : 'Ready') : 'Go'} ${Math.ceil(leftMs / 1000)}`}
+              ? say('paused')
+              : `${isHeld ? (at ? say('hold') : say('ready')) : 'Go'} ${Math.ceil(leftMs / 1000)}`}
           </span>
           {standing && (
             <div className="still">
@@ -204,7 +205,9 @@ export function Rehearsing({
                 phase={at.position}
                 width={190}
                 height={120}
-                label={`${POSITION_WORDS[at.position]}: how the feet stand`}
+                label={say('positionwordsHowFeetStand', {
+                  POSITIONWORDS: POSITION_WORDS[at.position],
+                })}
               />
               <WeightBar leftWeight={standing.leftWeight} />
             </div>
@@ -218,17 +221,17 @@ export function Rehearsing({
         </div>
         <footer>
           <Button onPress={() => go(-1)} isDisabled={walk.place === 0}>
-            <ChevronLeft size={20} aria-hidden /> Back <kbd>←</kbd>
+            <ChevronLeft size={20} aria-hidden /> {say('back')} <kbd>←</kbd>
           </Button>
           <Button weight="main" autoFocus onPress={toggle}>
             {isPaused ? <Play size={20} aria-hidden /> : <Pause size={20} aria-hidden />}
-            {isPaused ? 'Go on' : 'Stay here'} <kbd>P</kbd>
+            {isPaused ? say('go') : say('stayHere')} <kbd>P</kbd>
           </Button>
           <Button onPress={() => go(1)}>
-            Next <kbd>→</kbd> <ChevronRight size={20} aria-hidden />
+            {say('next')} <kbd>→</kbd> <ChevronRight size={20} aria-hidden />
           </Button>
           <Button onPress={onDone}>
-            <Square size={18} aria-hidden /> Stop <kbd>Esc</kbd>
+            <Square size={18} aria-hidden /> {say('stop')} <kbd>{say('esc')}</kbd>
           </Button>
         </footer>
       </Screen>

@@ -6,6 +6,7 @@ import { FloorPlan } from '../../parts/plan/FloorPlan.js';
 import { Sole } from '../../parts/plan/Sole.js';
 import { viewOfLeg } from '../../parts/plan/view.js';
 import type { Walk } from './useWalk.js';
+import { say } from '../../words/floor.js';
 
 const SOLE_M = 0.4;
 const SWING_GROWS = 0.22;
@@ -56,7 +57,7 @@ export function WalkedFloor({
       pattern={{ ...pattern, targets: target ? [target] : [] }}
       view={viewOfLeg(target?.at ?? HOME)}
       litTarget={call.target}
-      label={`The way to ${call.target}, walked slowly`}
+      label={say('wayTargetWalkedSlowly', { target: call.target })}
     >
       {SIDES.map((side) => (
         <g

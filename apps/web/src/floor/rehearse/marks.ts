@@ -1,5 +1,6 @@
 import type { Manner, RehearsalCall } from '@orthokin/core/footwork';
 import type { PositionName } from '@orthokin/core/pattern';
+import { say } from '../../words/floor.js';
 
 /** What the coach saw of one check point, in one hold. */
 export interface Mark {
@@ -65,6 +66,12 @@ export function rehearsalSentence(marks: readonly Mark[]): string {
   const held = marks.filter(({ holds }) => holds).length;
   const [worst] = openPoints(marks);
   if (marks.length === 0) return 'Rehearsed; no check point was looked at.';
-  if (!worst) return `Every check point looked at holds: ${held} of ${marks.length}.`;
-  return `${held} of ${marks.length} check points hold. Next: “${worst.point}” in the ${worst.position}, at ${worst.targets.join(', ')}.`;
+  if (!worst) return say('everyCheckPointLookedHoldsHeld', { held, marks: marks.length });
+  return say('heldMarksCheckPointsHoldNext', {
+    held,
+    marks: marks.length,
+    point: worst.point,
+    position: worst.position,
+    targets: worst.targets.join(', '),
+  });
 }

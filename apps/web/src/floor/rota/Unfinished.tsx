@@ -9,6 +9,7 @@ import { finishedReps, turnOf } from '@orthokin/core/run';
 import { replayLog } from '../../drill/replay-log.js';
 import type { Run } from '../../drill/plan.js';
 import { brokenOffRota, setupOf, type KeptRota } from './kept-rota.js';
+import { say } from '../../words/floor.js';
 
 const Band = styled.div`
   padding: 16px 28px 0;
@@ -40,7 +41,7 @@ const whatIsLeft = async (): Promise<Left> => ({
 function rotaWords({ rota, ...kept }: KeptRota): string {
   const turn = turnOf(rota);
   const next = (turn && setupOf(kept, turn.athleteId)?.athlete.name) ?? '';
-  return `set ${rota.place + 1} of ${rota.turns.length}, ${next}`;
+  return say('setPlaceTurnsNext', { place: rota.place + 1, turns: rota.turns.length, next });
 }
 
 /**
@@ -87,13 +88,13 @@ export function Unfinished({
           action={
             <>
               <Button weight="main" onPress={() => onRest(rota)}>
-                Go on with the sets
+                {say('goSets')}
               </Button>
-              <Button onPress={() => void end()}>End them there</Button>
+              <Button onPress={() => void end()}>{say('endThemThere')}</Button>
             </>
           }
         >
-          Sets after one another were broken off before {rotaWords(rota)}. What was done is kept.
+          {say('setsAfterOneAnotherWereBroken', { rotaWords: rotaWords(rota) })}
         </Notice>
       </Band>
     );
@@ -104,15 +105,19 @@ export function Unfinished({
         action={
           <>
             <Button weight="main" onPress={() => onGoOn(id, isOfRota ? rota : null)}>
-              Go on with the set
+              {say('goSet')}
             </Button>
-            <Button onPress={() => void end()}>End it there</Button>
+            <Button onPress={() => void end()}>{say('endThere')}</Button>
           </>
         }
       >
-        A set with {athlete.name} at {timeWords(startedAt)} was broken off after{' '}
-        {finishedReps(run).length} of {reps} reps. Nothing of those is lost.
-        {isOfRota && rota.rota.turns.length > 1 && ` It is ${rotaWords(rota)}.`}
+        {say('setAthleteStartedatWasBrokenOff', {
+          athlete: athlete.name,
+          startedAt: timeWords(startedAt),
+          length: finishedReps(run).length,
+          reps,
+        })}
+        {isOfRota && rota.rota.turns.length > 1 && say('rotawords', { rotaWords: rotaWords(rota) })}
       </Notice>
     </Band>
   );

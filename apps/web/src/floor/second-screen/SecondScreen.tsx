@@ -6,17 +6,17 @@ import { Dialog, DialogTrigger, Heading } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Channel } from '../../live/channel.js';
 import { Button } from '../../parts/Button.js';
-import { count } from '../../words/format.js';
 import { Sheet } from '../../parts/Sheet.js';
 import { Quiet } from '../../parts/Text.js';
 import { MONO } from '../../parts/tokens.js';
 import type { Room } from './useRoom.js';
+import { say } from '../../words/floor.js';
 
 const ROLE_WORDS: Readonly<Record<LiveRole, string>> = {
-  drill: 'another drill',
-  cues: 'shows the cues',
-  caller: 'calls the targets',
-  panel: "coach's panel",
+  drill: say('anotherDrill'),
+  cues: say('showsCues'),
+  caller: say('callsTargets'),
+  panel: say('coachsPanel'),
 };
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];
@@ -42,13 +42,15 @@ const Code = styled.div`
 /** The other screens that are joined now. */
 function Joined({ channel }: { channel: Channel }): ReactElement {
   const { connected, others } = useSyncExternalStore(channel.subscribe, channel.snapshot);
-  if (!connected)
-    return <Quiet role="status">No way to the server: screens join when it is back.</Quiet>;
+  if (!connected) return <Quiet role="status">{say('noWayServerScreensJoinWhen')}</Quiet>;
   return (
     <Quiet role="status">
       {others.size === 0
-        ? 'No screen has joined yet.'
-        : `${count(others.size, 'screen')} joined: ${[...others.values()].map((role) => ROLE_WORDS[role]).join(', ')}.`}
+        ? say('noScreenHasJoinedYet')
+        : say('sizeJoinedValue', {
+            size: others.size,
+            value: [...others.values()].map((role) => ROLE_WORDS[role]).join(', '),
+          })}
     </Quiet>
   );
 }
@@ -59,20 +61,18 @@ export function SecondScreen({ room }: { room: Room }): ReactElement {
   return (
     <DialogTrigger onOpenChange={(isOpen) => isOpen && room.open()}>
       <Button>
-        <MonitorSmartphone size={18} aria-hidden /> Second screen
+        <MonitorSmartphone size={18} aria-hidden /> {say('secondScreen')}
       </Button>
       <Sheet isDismissable>
         <Dialog>
           {({ close }) => (
             <>
-              <Heading slot="title">A second screen</Heading>
+              <Heading slot="title">{say('secondScreen2')}</Heading>
               <Quiet>
-                A phone or a tablet shows the cues, calls the targets, or is the coach's panel. Scan
-                this there, or open {window.location.host}/join and type the code. The code stays
-                the same; a screen may come and go while a set runs.
+                {say('phoneTabletShowsCuesCallsTargets', { host: window.location.host })}
               </Quiet>
               <Code>
-                <QRCodeSVG value={address} size={150} title={`Join at ${address}`} />
+                <QRCodeSVG value={address} size={150} title={say('joinAddress', { address })} />
                 <div>
                   <strong>{room.code}</strong>
                   {room.channel && <Joined channel={room.channel} />}
@@ -80,15 +80,14 @@ export function SecondScreen({ room }: { room: Room }): ReactElement {
               </Code>
               {LOOPBACK.includes(window.location.hostname) && (
                 <Quiet style={{ marginBottom: 14 }}>
-                  This address is for screens on this machine only. Start Orthokin with “./start
-                  --lan” to let other devices in.
+                  {say('thisAddressScreensThisMachineOnly')}
                 </Quiet>
               )}
               <div style={{ display: 'flex', gap: 12 }}>
                 <Button weight="main" onPress={close}>
-                  Close
+                  {say('close')}
                 </Button>
-                <Button onPress={room.renew}>New code</Button>
+                <Button onPress={room.renew}>{say('newCode')}</Button>
               </div>
             </>
           )}

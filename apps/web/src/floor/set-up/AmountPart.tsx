@@ -6,6 +6,7 @@ import styled from 'styled-components';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { colour, MONO } from '../../parts/tokens.js';
 import type { DrillChoices } from './plan-drill.js';
+import { say } from '../../words/floor.js';
 
 const Row = styled.div`
   display: flex;
@@ -91,9 +92,9 @@ const MOST_SECONDS = 120;
 const MOST_SETS = 10;
 
 const RATIO_WORDS: Readonly<Record<number, string>> = {
-  1: '1:1 match condition',
-  2: '1:2 quality',
-  4: '1:4 top speed',
+  1: say('n11MatchCondition'),
+  2: say('n12Quality'),
+  4: say('n14TopSpeed'),
 };
 
 /** How much work, how often, and how much rest between. */
@@ -117,7 +118,7 @@ export function AmountPart({
     <Row>
       <div className="select" style={{ width: 130 }}>
         <SelectField
-          label="Work by"
+          label={say('work')}
           value={byReps ? 'reps' : 'seconds'}
           options={['reps', 'seconds'] as const}
           onChange={(by) => work(by === 'reps' ? null : 1000 * seconds)}
@@ -125,14 +126,14 @@ export function AmountPart({
       </div>
       {byReps ? (
         <Count
-          label="Reps"
+          label={say('reps3')}
           value={reps}
           most={MOST_REPS}
           onChange={(value) => onChange({ reps: value })}
         />
       ) : (
         <Count
-          label="Seconds"
+          label={say('seconds')}
           value={seconds}
           most={MOST_SECONDS}
           step={5}
@@ -142,7 +143,7 @@ export function AmountPart({
         />
       )}
       <Count
-        label="Sets each"
+        label={say('setsEach')}
         value={sets}
         most={MOST_SETS}
         onChange={(value) => onChange({ sets: value })}
@@ -150,7 +151,7 @@ export function AmountPart({
       {turns > 1 && (
         <div className="select">
           <SelectField
-            label="Work to rest"
+            label={say('workRest')}
             value={String(restRatio ?? usualRatio)}
             options={REST_RATIOS.map((ratio) => [String(ratio), RATIO_WORDS[ratio] ?? ''] as const)}
             onChange={(ratio) => onChange({ restRatio: Number(ratio) })}

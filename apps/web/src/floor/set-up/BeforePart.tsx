@@ -6,6 +6,7 @@ import { ButtonLink } from '../../parts/Button.js';
 import { dayWords } from '../../words/format.js';
 import { Quiet } from '../../parts/Text.js';
 import { mapKnown, mapSentence } from '../map/map-known.js';
+import { say } from '../../words/floor.js';
 
 /** What comes before a timed set: knowing the cues, and the pattern without a clock. */
 export function BeforePart({
@@ -26,10 +27,10 @@ export function BeforePart({
   return (
     <>
       <ButtonLink to={`${pathname}/map${search}`}>
-        <MapPin size={18} aria-hidden /> Practise the map
+        <MapPin size={18} aria-hidden /> {say('practiseMap')}
       </ButtonLink>
       <ButtonLink to={`${pathname}/rehearse${search}`}>
-        <Footprints size={18} aria-hidden /> Rehearse
+        <Footprints size={18} aria-hidden /> {say('rehearse')}
       </ButtonLink>
       {practised.length > 0 && <Quiet style={{ flex: '1 1 100%' }}>{practised.join(' ')}</Quiet>}
     </>

@@ -17,6 +17,7 @@ import { conditionsFor, type DrillChoices } from './plan-drill.js';
 import { SourcePart } from './SourcePart.js';
 import { TrialsPart } from './TrialsPart.js';
 import { WaitingPart } from './WaitingPart.js';
+import { say } from '../../words/floor.js';
 
 const Choices = styled.div`
   display: grid;
@@ -122,7 +123,10 @@ export function ChoicesForm({
       />
       {rung && (
         <CheckField isSelected={choices.asRung} onChange={(asRung) => set({ asRung, conditions })}>
-          {`Cues as rung ${rung.number} asks: ${askedWords(rung)}`}
+          {say('cuesRungNumberAsksAskedwords', {
+            number: rung.number,
+            askedWords: askedWords(rung),
+          })}
         </CheckField>
       )}
       <CuePart conditions={conditions} onChange={settle} />
@@ -137,14 +141,15 @@ export function ChoicesForm({
         <TrialsPart conditions={conditions} onChange={settle} />
       </div>
       <Quiet>
-        Targets {rung?.targets.join(', ')}. {guessable} Limits:{' '}
+        {say('targets')} {rung?.targets.join(', ')}
+        {say('guessableLimits', { guessable })}{' '}
         {Object.entries(rung?.limitsMs ?? {}).map(([name, ms], i) => (
           <span key={name}>
             {i > 0 && ', '}
             {name} <Time>{seconds(ms)}</Time> s
           </span>
         ))}
-        . Seed <Time>{seed}</Time>.
+        {say('seed')} <Time>{seed}</Time>.
       </Quiet>
     </Choices>
   );

@@ -10,21 +10,22 @@ import {
 import type { ReactElement } from 'react';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Fields } from '../../parts/form/Fields.js';
+import { say } from '../../words/floor.js';
 
 const ORDER_WORDS: Readonly<Record<CueOrder, string>> = {
-  known: 'known, round in turn',
-  blocked: 'blocked, one by one',
-  shuffled: 'shuffled in blocks',
-  chained: 'chained, pairs alike',
-  free: 'free, each anew',
-  called: 'called by a person',
+  known: say('knownRoundTurn'),
+  blocked: say('blockedOneOne'),
+  shuffled: say('shuffledBlocks'),
+  chained: say('chainedPairsAlike'),
+  free: say('freeEachAnew'),
+  called: say('calledPerson'),
 };
 
 const SCREEN_WORDS: readonly (readonly [ScreenKind | 'none', string])[] = [
-  ['marker', 'shape and letter'],
+  ['marker', say('shapeLetter')],
   ['arrow', 'arrow'],
   ['number', 'number'],
-  ['word', 'name in words'],
+  ['word', say('nameWords')],
   ['none', 'nothing'],
 ];
 
@@ -52,19 +53,19 @@ export function CuePart({
   return (
     <Fields>
       <SelectField
-        label="Order"
+        label={say('order')}
         value={conditions.order}
         options={CUE_ORDERS.map((order) => [order, ORDER_WORDS[order]] as const)}
         onChange={(order) => onChange({ order })}
       />
       <SelectField
-        label="On the screen"
+        label={say('screen')}
         value={screen}
         options={SCREEN_WORDS}
         onChange={(kind) => kinds(kind, sound)}
       />
       <SelectField
-        label="To hear"
+        label={say('hear')}
         value={sound}
         options={SOUND_WORDS}
         onChange={(kind) => kinds(screen, kind)}

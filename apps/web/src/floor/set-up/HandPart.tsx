@@ -10,6 +10,7 @@ import { TextField } from '../../parts/form/TextField.js';
 import { Sheet } from '../../parts/Sheet.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
+import { say } from '../../words/floor.js';
 
 const EVERY_MS = 700;
 const LEAD_MS = 1500;
@@ -68,7 +69,10 @@ function Tapping({
   }, []);
   return (
     <Tap type="button" autoFocus onPointerDown={(event) => press(event.timeStamp)}>
-      Tap along: space, or here. {count} of {CALIBRATION_BEEPS}
+      {say('tapAlongSpaceHereCountCalibrationbeeps', {
+        count,
+        CALIBRATIONBEEPS: CALIBRATION_BEEPS,
+      })}
     </Tap>
   );
 }
@@ -94,14 +98,14 @@ export function HandPart({ hands }: { hands: HandKeeping }): ReactElement {
     >
       <span style={{ flex: '1 1 340px' }}>{said}</span>
       <DialogTrigger onOpenChange={() => setTapping(false)}>
-        <Button>{calibration ? 'Calibrate again' : 'Calibrate the hand'}</Button>
+        <Button>{calibration ? say('calibrateAgain') : say('calibrateHand')}</Button>
         <Sheet isDismissable>
           <Dialog>
             {({ close }) => (
               <>
-                <Heading slot="title">Calibrate the hand</Heading>
+                <Heading slot="title">{say('calibrateHand')}</Heading>
                 <TextField
-                  label="Who presses"
+                  label={say('whoPresses')}
                   value={hand.person}
                   onChange={setPerson}
                   maxLength={40}
@@ -121,9 +125,11 @@ export function HandPart({ hands }: { hands: HandKeeping }): ReactElement {
                     <p role="status">{problem ?? said}</p>
                     <div style={{ display: 'flex', gap: 12 }}>
                       <Button weight={calibration ? 'plain' : 'main'} onPress={() => void begin()}>
-                        Hear {CALIBRATION_BEEPS} beeps, and tap along
+                        {say('hearCalibrationbeepsBeepsTapAlong', {
+                          CALIBRATIONBEEPS: CALIBRATION_BEEPS,
+                        })}
                       </Button>
-                      <Button onPress={close}>Close</Button>
+                      <Button onPress={close}>{say('close')}</Button>
                     </div>
                   </>
                 )}

@@ -6,6 +6,7 @@ import { useDrillSetup } from '../../api/squad.js';
 import { Failed } from '../../parts/Notice.js';
 import { Page, Quiet } from '../../parts/Text.js';
 import { onRungsFloor } from './plan-drill.js';
+import { say } from '../../words/floor.js';
 
 /**
  * Shows what needs an athlete's set-up once it is there: on the pattern and the rung of the
@@ -26,11 +27,11 @@ export function OnSetup({
     return children(onRungsFloor(setup), own.rung);
   }
   return (
-    <Page name="Floor">
+    <Page name={say('floor')}>
       {error ? (
         <Failed error={error} again={() => void refetch()} />
       ) : (
-        <Quiet>Getting the floor ready…</Quiet>
+        <Quiet>{say('gettingFloorReady')}</Quiet>
       )}
     </Page>
   );

@@ -4,6 +4,7 @@ import { useLibrary } from '../../api/patterns.js';
 import { Quiet } from '../../parts/Text.js';
 import { useAddress } from '../../parts/useAddress.js';
 import { SelectField } from '../../parts/form/SelectField.js';
+import { say } from '../../words/floor.js';
 
 /** Which pattern the set is on; the one the athlete is working on until another is chosen. */
 export function PatternPicker({ pattern }: { pattern: PatternReply }): ReactElement {
@@ -17,7 +18,7 @@ export function PatternPicker({ pattern }: { pattern: PatternReply }): ReactElem
   return (
     <div style={{ flex: '0 1 270px' }}>
       <SelectField
-        label="Pattern"
+        label={say('pattern2')}
         hideLabel
         value={pattern.id}
         options={options}

@@ -6,6 +6,7 @@ import { MOST_IN_ROTA } from '@orthokin/core/run';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { IconButton } from '../../parts/IconButton.js';
 import { colour } from '../../parts/tokens.js';
+import { say } from '../../words/floor.js';
 
 const Row = styled.div`
   display: flex;
@@ -49,7 +50,7 @@ export function RotaPart({
           <span key={id} className="who">
             {name}
             <IconButton
-              aria-label={`Take ${name} out of the rota`}
+              aria-label={say('takeNameOutRota', { name })}
               onPress={() => onChange(others.filter((other) => other !== id))}
             >
               <X size={17} />
@@ -60,11 +61,11 @@ export function RotaPart({
       {others.length < MOST_IN_ROTA - 1 && free.length > 0 && (
         <div className="add">
           <SelectField
-            label="Add to the rota"
+            label={say('addRota')}
             hideLabel
             value="none"
             options={[
-              ['none', others.length === 0 ? 'Alone, or with…' : 'and with…'],
+              ['none', others.length === 0 ? say('alone') : say('andWith')],
               ...free.map(({ id, name }) => [id, name] as const),
             ]}
             onChange={(id) => id !== 'none' && onChange([...others, id])}

@@ -2,6 +2,7 @@ import type { PatternReply } from '@orthokin/contract';
 import type { ReactElement } from 'react';
 import { useAddress } from '../../parts/useAddress.js';
 import { SelectField } from '../../parts/form/SelectField.js';
+import { say } from '../../words/floor.js';
 
 /** Which rung the set is on; the athlete's own until another is chosen. */
 export function RungPicker({
@@ -17,14 +18,14 @@ export function RungPicker({
   return (
     <div style={{ flex: '0 1 300px' }}>
       <SelectField
-        label="Rung"
+        label={say('rung')}
         hideLabel
         value={String(rung)}
         options={pattern.rungs.map(
           ({ number, name }) =>
             [
               String(number),
-              `rung ${number} of ${pattern.rungs.length}: ${name}${number === own ? '' : ' (not their own)'}`,
+              `rung ${number} of ${pattern.rungs.length}: ${name}${number === own ? '' : say('notTheirOwn')}`,
             ] as const,
         )}
         onChange={(chosen) => change({ rung: Number(chosen) === own ? null : chosen })}

@@ -29,6 +29,7 @@ import { RotaPart } from './RotaPart.js';
 import { useChoices, useTestReps } from './useChoices.js';
 import { useRota } from './useRota.js';
 import { useSeed } from './useSeed.js';
+import { say } from '../../words/floor.js';
 
 const Columns = styled.div`
   display: grid;
@@ -127,7 +128,11 @@ function colourWords({ athlete, pattern }: DrillSetupReply): string | null {
     athlete.colourVision === 'none'
       ? 'does not tell colours apart'
       : `does not tell ${athlete.colourVision.replace('-', ' from ')}`;
-  return `${athlete.name} ${why}: ${changed.map(({ letter }) => letter).join(', ')} shown in other colours. Put out cones to match, or go by shape and letter.`;
+  return say('athleteWhyChangedShownOtherColours', {
+    athlete: athlete.name,
+    why,
+    changed: changed.map(({ letter }) => letter).join(', '),
+  });
 }
 
 function SetUpFor({
@@ -173,18 +178,17 @@ function SetUpFor({
   };
 
   return (
-    <Page name={`${athlete.name} · Floor`}>
+    <Page name={say('athleteFloor', { athlete: athlete.name })}>
       <Columns>
         <div>
           <What>
             <PatternPicker pattern={pattern} />
             <RungPicker pattern={pattern} own={ownRung} rung={setup.rung} />
           </What>
-          <Headline>{athlete.name}, ready when you are.</Headline>
+          <Headline>{say('athleteReadyWhenYou', { athlete: athlete.name })}</Headline>
           {testReps !== null && (
             <p style={{ margin: '10px 0 0', maxWidth: '60ch' }}>
-              The standard test: the same cues and conditions as every time, so that its times can
-              be held against each other. Only what times it can be chosen.
+              {say('standardTestSameCuesConditionsEvery')}
             </p>
           )}
           {athlete.note && <p style={{ margin: '10px 0 0', maxWidth: '60ch' }}>{athlete.note}</p>}
@@ -207,7 +211,7 @@ function SetUpFor({
           {problem && <Notice>{problem}</Notice>}
           <StartRow>
             <Button weight="main" autoFocus onPress={start}>
-              <Play size={22} aria-hidden /> Start the set
+              <Play size={22} aria-hidden /> {say('startSet')}
             </Button>
             <span className="ways">
               <SecondScreen room={room} />
@@ -217,10 +221,12 @@ function SetUpFor({
             </span>
           </StartRow>
           <Care>
-            Warm up first. Keep the floor clear and dry, with free run-off round the markers. Stop
-            on pain, dizziness or breathlessness that does not settle.
+            {say('warmUpFirstKeepFloorClear')}
             {athlete.ageBand !== 'adult' &&
-              ` ${athlete.name} is ${athlete.ageBand}: a guardian must have agreed, and the load must suit the age.`}
+              say('athleteAgebandGuardianMustHaveAgreed', {
+                athlete: athlete.name,
+                ageBand: athlete.ageBand,
+              })}
           </Care>
         </div>
         <div className="plan">

@@ -4,6 +4,7 @@ import { Label, RadioButton, RadioField, RadioGroup } from 'react-aria-component
 import styled from 'styled-components';
 import { seconds } from '../../words/format.js';
 import { colour } from '../../parts/tokens.js';
+import { say } from '../../words/floor.js';
 
 const Options = styled.div`
   display: grid;
@@ -54,24 +55,24 @@ export function SourcePart({
   const sources: readonly Source[] = [
     {
       value: 'hand',
-      name: 'Hand',
-      about: `You press first move, action and home; one press is sure to about ${seconds(handSdMs)} s.`,
+      name: say('hand'),
+      about: say('youPressFirstMoveActionHome', { handSdMs: seconds(handSdMs) }),
     },
     {
       value: 'sensor',
-      name: 'Beacons',
-      about: 'Cue lights and mats at the markers time arrival and home.',
+      name: say('beacons'),
+      about: say('cueLightsMatsMarkersTimeArrival'),
     },
-    { value: 'none', name: 'Cues only', about: 'Nobody times; film it and mark it later.' },
+    { value: 'none', name: say('cuesOnly'), about: 'Nobody times; film it and mark it later.' },
     {
       value: 'simulated',
-      name: 'The simulated athlete',
+      name: say('simulatedAthlete'),
       about: 'Moves on the drawn floor; for trying a set out alone.',
     },
   ];
   return (
     <RadioGroup value={source} onChange={(value) => onChange(value as SetSource)}>
-      <Label className="label">Timed by</Label>
+      <Label className="label">{say('timed')}</Label>
       <Options>
         {sources.map(({ value, name, about }) => (
           <RadioField key={value} value={value}>

@@ -8,6 +8,7 @@ import { Quiet } from '../../parts/Text.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { Choice } from './Choice.js';
 import { percent } from '../../words/format.js';
+import { say } from '../../words/floor.js';
 
 /** The tests in a set, in words. */
 export function trialWords(conditions: Conditions): string {
@@ -44,7 +45,7 @@ export function TrialsPart({
     onChange({ watched: [...new Set(kept)] });
   };
   return (
-    <Choice title="Tests and faults" says={trialWords(conditions)}>
+    <Choice title={say('testsFaults')} says={trialWords(conditions)}>
       <Fields>
         {SHARES.map(([name, label]) => (
           <ShareField
@@ -57,7 +58,7 @@ export function TrialsPart({
         ))}
         {switchShare > 0 && (
           <NumberField
-            label="Switched after"
+            label={say('switchedAfter')}
             unit="ms"
             min={1}
             max={1000}
@@ -67,20 +68,20 @@ export function TrialsPart({
         )}
         {freezeShare > 0 && (
           <SelectField
-            label="Freeze at the"
+            label={say('freeze2')}
             value={freezeAt}
             options={FREEZE_AT}
             onChange={(at) => onChange({ freezeAt: at })}
           />
         )}
         <SelectField
-          label="Shown at arrival"
+          label={say('shownArrival')}
           value={late ?? 'nothing'}
           options={['nothing', ...LATE_KINDS] as const}
           onChange={(kind) => onChange({ late: kind === 'nothing' ? null : kind })}
         />
         <NumberField
-          label="Target moved by up to"
+          label={say('targetMovedUp')}
           unit="m"
           decimals={1}
           min={0}
@@ -91,7 +92,7 @@ export function TrialsPart({
         {Array.from({ length: MOST_WATCHED }, (_, place) => (
           <SelectField
             key={place}
-            label={`Watched fault ${place + 1}`}
+            label={say('watchedFaultPlace', { place: place + 1 })}
             value={watched[place] ?? 'none'}
             options={['none', ...SEEN_FAULTS] as const}
             onChange={(fault) => watch(place, fault)}
@@ -99,8 +100,11 @@ export function TrialsPart({
         ))}
       </Fields>
       <Quiet style={{ fontSize: 16 }}>
-        Catch: {SHARES[0][2]}; shows who goes early. Switch: {SHARES[1][2]}; shows who has made up
-        their mind too soon. Freeze: {SHARES[2][2]}. None of these is timed against limits.
+        {say('catchSharesShowsWhoGoesEarly', {
+          SHARES: SHARES[0][2],
+          SHARES2: SHARES[1][2],
+          SHARES3: SHARES[2][2],
+        })}
       </Quiet>
     </Choice>
   );

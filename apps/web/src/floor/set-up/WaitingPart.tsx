@@ -11,12 +11,13 @@ import { CountField, SecondsField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { Choice } from './Choice.js';
+import { say } from '../../words/floor.js';
 
 const PACE_WORDS: Readonly<Record<Pace['kind'], string>> = {
-  self: 'own: after each home',
-  fixed: 'fixed: every so often',
-  demand: 'demand: as in the match',
-  staircase: 'staircase: moves by itself',
+  self: say('ownAfterEachHome'),
+  fixed: say('fixedEverySoOften'),
+  demand: say('demandMatch'),
+  staircase: say('staircaseMovesItself'),
 };
 /** Where nothing is known of the match yet: a rally's usual rhythm. */
 const USUAL_EVERY_MS = 3000;
@@ -31,14 +32,14 @@ export function waitingWords({ foreperiod, pace, homeRule, maxRun }: Conditions)
   const range =
     kind === 'fixed'
       ? secondsOf(leastMs)
-      : `${(leastMs / 1000).toFixed(1)} to ${secondsOf(mostMs)}${kind === 'non-ageing' ? ', not ageing' : ''}`;
+      : `${(leastMs / 1000).toFixed(1)} to ${secondsOf(mostMs)}${kind === 'non-ageing' ? say('notAgeing') : ''}`;
   const wait =
     pace.everyMs === null
       ? `${range} from home to cue`
       : pace.kind === 'staircase'
         ? `a cue every ${secondsOf(pace.everyMs)} at first, quicker after ${pace.steps?.passesInARow ?? 0} passes, slower after a fail`
         : `a cue every ${secondsOf(pace.everyMs)}`;
-  return `${wait}, at most ${maxRun} of one in a row, ${homeRule}`;
+  return say('waitMostMaxrunOneRowHomerule', { wait, maxRun, homeRule });
 }
 
 /** How long to wait, at whose pace, and what counts as home. */
@@ -70,16 +71,16 @@ export function WaitingPart({
       },
     });
   return (
-    <Choice title="Waiting and pace" says={waitingWords(conditions)}>
+    <Choice title={say('waitingPace')} says={waitingWords(conditions)}>
       <Fields>
         <SelectField
-          label="From ready to cue"
+          label={say('fromReadyCue')}
           value={foreperiod.kind}
           options={FOREPERIOD_KINDS}
           onChange={(kind) => onChange({ foreperiod: { ...foreperiod, kind } })}
         />
         <SecondsField
-          label={foreperiod.kind === 'fixed' ? 'Wait' : 'Shortest wait'}
+          label={foreperiod.kind === 'fixed' ? say('wait') : say('shortestWait')}
           decimals={1}
           minMs={0}
           maxMs={30000}
@@ -96,7 +97,7 @@ export function WaitingPart({
         />
         {foreperiod.kind !== 'fixed' && (
           <SecondsField
-            label="Longest wait"
+            label={say('longestWait')}
             decimals={1}
             minMs={foreperiod.leastMs}
             maxMs={60000}
@@ -105,21 +106,21 @@ export function WaitingPart({
           />
         )}
         <CountField
-          label="Most in a row"
+          label={say('mostRow')}
           min={1}
           max={10}
           value={maxRun}
           onChange={(most) => onChange({ maxRun: most })}
         />
         <SelectField
-          label="Pace"
+          label={say('pace')}
           value={pace.kind}
           options={PACE_KINDS.map((kind) => [kind, PACE_WORDS[kind]] as const)}
           onChange={choosePace}
         />
         {pace.everyMs !== null && (
           <SecondsField
-            label={pace.kind === 'staircase' ? 'A cue every, at first' : 'A cue every'}
+            label={pace.kind === 'staircase' ? say('cueEveryFirst') : say('cueEvery')}
             decimals={1}
             minMs={500}
             maxMs={60000}
@@ -128,7 +129,7 @@ export function WaitingPart({
           />
         )}
         <SelectField
-          label="Home"
+          label={say('home')}
           value={homeRule}
           options={HOME_RULES}
           onChange={(rule) => onChange({ homeRule: rule })}

@@ -2,6 +2,7 @@ import type { DrillSetupReply } from '@orthokin/contract';
 import { calledTargets, chainLength, guessRate, predictability } from '@orthokin/core/cue';
 import { conditionsFor, scheduleFor, type DrillChoices } from './plan-drill.js';
 import { percent } from '../../words/format.js';
+import { say } from '../../words/floor.js';
 
 /** Enough lists to know an order's habits by. */
 const LISTS = 40;
@@ -16,7 +17,7 @@ export function guessableSentence(
   const { order, maxRun } = conditionsFor(setup, choices);
   if (order === 'called')
     return 'You call the targets; how guessable your calling was is said after the set.';
-  if (targets.length < 2) return 'One target: there is nothing to choose, and nothing to guess.';
+  if (targets.length < 2) return say('oneTargetThereNothingChooseNothing');
   const listOf = (own: number) => {
     const schedule = scheduleFor(setup, choices, own);
     return schedule.ok ? calledTargets(schedule.value) : [];
@@ -28,5 +29,10 @@ export function guessableSentence(
     order === 'chained'
       ? ` Every pair comes equally often after ${chainLength(targets.length, maxRun) + 1} cues.`
       : '';
-  return `Who knows this order and guesses from the last cue is right ${percent(rate)} of the time, blind chance ${percent(1 / targets.length)}; who has learnt this very list, ${percent(guessRateFromPrevious)}.${chained}`;
+  return say('whoKnowsThisOrderGuessesFrom', {
+    rate: percent(rate),
+    targets: percent(1 / targets.length),
+    guessRateFromPrevious: percent(guessRateFromPrevious),
+    chained,
+  });
 }

@@ -4,6 +4,7 @@ import { Button } from '../../parts/Button.js';
 import { lastRep } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 import type { DrillActs } from './useDrillActs.js';
+import { say } from '../../words/floor.js';
 
 const Control = ({
   icon,
@@ -34,28 +35,28 @@ export function Controls({ run, acts }: { run: Run; acts: DrillActs }): ReactEle
     <div className="controls">
       <Control
         icon={<Pause size={20} aria-hidden />}
-        words="Pause"
+        words={say('pause')}
         shortcut="P"
         onPress={acts.pause}
         isDisabled={!running}
       />
       <Control
         icon={<RotateCcw size={20} aria-hidden />}
-        words="Redo"
+        words={say('redo')}
         shortcut="R"
         onPress={acts.redo}
         isDisabled={!last && run.state !== 'cued'}
       />
       <Control
         icon={<Strikethrough size={20} aria-hidden />}
-        words={last?.struckOut ? 'Put back' : 'Strike out'}
+        words={last?.struckOut ? say('putBack') : say('strikeOut')}
         shortcut="X"
         onPress={acts.strike}
         isDisabled={!last}
       />
       <Control
         icon={<Square size={20} aria-hidden />}
-        words="Stop"
+        words={say('stop')}
         shortcut="Esc"
         onPress={acts.pause}
         isDisabled={!running}

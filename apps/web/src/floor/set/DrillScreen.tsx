@@ -30,6 +30,7 @@ import { useDrillActs, type DrillActs } from './useDrillActs.js';
 import { useDrillKeys, type KeyMap } from './useDrillKeys.js';
 import { PaceNow } from './PaceNow.js';
 import { WorkLeft } from './WorkLeft.js';
+import { say } from '../../words/floor.js';
 
 /** Every key that does something now. */
 function keysOf(run: Run, acts: DrillActs, call: (letter: string) => void): KeyMap {
@@ -113,11 +114,18 @@ export function DrillScreen({
       <Screen data-theme="dark">
         <Head>
           <span>
-            {plan.athlete.name}, {plan.pattern.name}, rung {plan.rung}
+            {say('athletePatternRungRung', {
+              athlete: plan.athlete.name,
+              pattern: plan.pattern.name,
+              rung: plan.rung,
+            })}
           </span>
           {plan.conditions.workMs === null ? (
-            <span className="count" aria-label={`cue ${ordinal} of ${plan.reps}`}>
-              <b>{ordinal}</b> of {plan.reps}
+            <span
+              className="count"
+              aria-label={say('cueOrdinalReps', { ordinal, reps: plan.reps })}
+            >
+              <b>{ordinal}</b> {say('reps2', { reps: plan.reps })}
             </span>
           ) : (
             <WorkLeft run={run} clock={clock} />
@@ -151,7 +159,10 @@ export function DrillScreen({
               waiting={
                 cue?.movedM === undefined ? undefined : (
                   <>
-                    Ready <small>Helper: {movedWords(cue.target, cue.movedM)}</small>
+                    {say('ready')}{' '}
+                    <small>
+                      {say('helperMovedwords', { movedWords: movedWords(cue.target, cue.movedM) })}
+                    </small>
                   </>
                 )
               }
@@ -165,12 +176,7 @@ export function DrillScreen({
           <LastReps run={run} most={5} />
         </div>
         <Foot>
-          {storageFailed && (
-            <Notice>
-              This device cannot keep the set (its storage is full or closed). Finished reps are
-              sent only while this page stays open.
-            </Notice>
-          )}
+          {storageFailed && <Notice>{say('thisDeviceCannotKeepSetIts')}</Notice>}
           {plan.source === 'sensor' && (
             <div style={{ marginBottom: 12 }}>
               <BeaconHealth

@@ -5,6 +5,7 @@ import { lastRep } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 import { colour } from '../../parts/tokens.js';
 import { KeyRow } from './KeyRow.js';
+import { say } from '../../words/floor.js';
 
 const Row = styled(KeyRow)`
   margin-bottom: 12px;
@@ -31,7 +32,7 @@ export function FaultKeys({
   const isOpen = run.open.repId !== null;
   const said: readonly Fault[] = isOpen ? run.open.faults : (lastRep(run)?.seenFaults ?? []);
   return (
-    <Row role="group" aria-label={isOpen ? 'Faults of this rep' : 'Faults of the last rep'}>
+    <Row role="group" aria-label={isOpen ? say('faultsThisRep') : say('faultsLastRep')}>
       {keyedFaults(run).map((fault, i) => (
         <button
           key={fault}

@@ -1,6 +1,7 @@
 import type { Pattern } from '@orthokin/core/pattern';
 import type { ComponentProps, ReactElement } from 'react';
 import { FloorPlan } from '../../parts/plan/FloorPlan.js';
+import { say } from '../../words/floor.js';
 
 /** The whole floor with the targets that are in play; the others faint. */
 export const FloorInPlay = ({
@@ -16,6 +17,6 @@ export const FloorInPlay = ({
     pattern={pattern}
     inPlay={letters}
     legend={legend}
-    label={`The floor: home base and targets ${letters.join(', ')}`}
+    label={say('floorHomeBaseTargetsLetters', { letters: letters.join(', ') })}
   />
 );

@@ -6,6 +6,7 @@ import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
 import { CheckField } from '../../parts/form/CheckField.js';
 import { Headline, Quiet } from '../../parts/Text.js';
+import { say } from '../../words/floor.js';
 
 const Box = styled.div`
   display: grid;
@@ -49,8 +50,8 @@ export function FreezeCheck({
   const [failed, setFailed] = useState<readonly string[]>([]);
   return (
     <Box>
-      <Headline>Freeze: the {at}.</Headline>
-      <Quiet>Take away what does not hold.</Quiet>
+      <Headline>{say('freeze', { at })}</Headline>
+      <Quiet>{say('takeAwayWhatDoesNotHold')}</Quiet>
       {points.map((point) => (
         <CheckField
           key={point}
@@ -67,7 +68,7 @@ export function FreezeCheck({
         autoFocus
         onPress={() => onChecked({ held: points.length - failed.length, of: points.length })}
       >
-        Go on
+        {say('go')}
       </Button>
     </Box>
   );

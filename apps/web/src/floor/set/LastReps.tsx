@@ -9,6 +9,7 @@ import { Unseen } from '../../parts/Text.js';
 import { colour, MONO } from '../../parts/tokens.js';
 import { finishedReps, lastRep, settingsOf } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
+import { say } from '../../words/floor.js';
 
 const Table = styled.table`
   width: 100%;
@@ -64,9 +65,9 @@ export function LastReps({ run, most }: { run: Run; most: number }): ReactElemen
     <Table aria-live="polite">
       <thead>
         <tr>
-          <th scope="col">last reps</th>
-          <th scope="col">reaction, s</th>
-          <th scope="col">recovery, s</th>
+          <th scope="col">{say('lastReps')}</th>
+          <th scope="col">{say('reactionS')}</th>
+          <th scope="col">{say('recoveryS')}</th>
         </tr>
       </thead>
       <tbody>
@@ -92,7 +93,7 @@ export function LastReps({ run, most }: { run: Run; most: number }): ReactElemen
                   return (
                     <td key={name} className={over ? 'over' : undefined}>
                       {duration ? seconds(duration.ms) : '–'}
-                      {over && <Unseen> over the limit</Unseen>}
+                      {over && <Unseen> {say('overLimit')}</Unseen>}
                     </td>
                   );
                 })

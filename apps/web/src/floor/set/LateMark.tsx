@@ -5,6 +5,7 @@ import { lastRep } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 import { colour } from '../../parts/tokens.js';
 import { KeyRow } from './KeyRow.js';
+import { say } from '../../words/floor.js';
 
 const Row = styled(KeyRow)`
   margin-bottom: 12px;
@@ -26,8 +27,8 @@ export function LateMark({
   const ordinal = isOpen ? run.ordinal : lastRep(run)?.ordinal;
   const show = run.plan.cues.find((cue) => cue.ordinal === ordinal)?.late?.show;
   return (
-    <Row role="group" aria-label="What appeared at arrival">
-      <span>At arrival{show ? `, ${show}` : ''}:</span>
+    <Row role="group" aria-label={say('whatAppearedArrival')}>
+      <span>{say('arrivalWhich', { which: show ? `, ${show}` : '' })}</span>
       {([true, false] as const).map((right) => (
         <button
           key={String(right)}

@@ -7,6 +7,7 @@ import { AthleteFeet, athleteTransform, FloorPlan } from '../../parts/plan/Floor
 import { currentCue } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 import type { SetClock } from '../../drill/set-clock.js';
+import { say } from '../../words/floor.js';
 
 const AT_HOME = { at: HOME, headingDeg: 0 };
 /** From this far out the athlete faces where they are going. */
@@ -48,7 +49,7 @@ export function LiveFloor({
       pattern={plan.pattern}
       inPlay={rungOf(plan.pattern, plan.rung)?.targets}
       litTarget={lit ?? undefined}
-      label={lit !== null ? `The floor: ${lit} is called` : 'The floor: home base and targets'}
+      label={lit !== null ? say('floorLitCalled', { lit }) : say('floorHomeBaseTargets')}
     >
       {isAtHome && <AthleteFeet athlete={AT_HOME} ref={feet} />}
     </FloorPlan>

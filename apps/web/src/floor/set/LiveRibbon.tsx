@@ -8,6 +8,7 @@ import { seconds } from '../../words/format.js';
 import { useWidth } from '../../parts/useWidth.js';
 import type { Run } from '../../drill/plan.js';
 import type { SetClock } from '../../drill/set-clock.js';
+import { say } from '../../words/floor.js';
 
 const HEIGHT = 72;
 const BAND_Y = 14;
@@ -81,7 +82,7 @@ export function LiveRibbon({ run, clock }: { run: Run; clock: SetClock }): React
         <g fontFamily={MONO} fontSize={15} fill={colour('quiet')} textAnchor="middle">
           <line x1={x(0)} x2={x(0)} y1={4} y2={BAND_Y + BAND + 6} stroke={colour('ink')} />
           <text x={x(0)} y={HEIGHT - 10}>
-            cue
+            {say('cue')}
           </text>
           {ticks.map((ms) => (
             <g key={ms}>

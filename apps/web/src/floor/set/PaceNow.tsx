@@ -2,6 +2,7 @@ import type { ReactElement } from 'react';
 import { count, secondsWithUnit } from '../../words/format.js';
 import { staircaseOf } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
+import { say } from '../../words/floor.js';
 
 /** The pace of a set that moves by itself: what it is now, and what moves it next. */
 export function PaceNow({ run }: { run: Run }): ReactElement | null {
@@ -14,8 +15,12 @@ export function PaceNow({ run }: { run: Run }): ReactElement | null {
   const toGo = count(steps.passesInARow - row, 'pass', 'passes');
   return (
     <span className="pace" role="status">
-      <b>{secondsWithUnit(nextMs)}</b> a cue {moved && <strong>{moved}</strong>} · quicker after{' '}
-      {toGo} · reversal {reversalsMs.length} of {steps.reversals}
+      <b>{secondsWithUnit(nextMs)}</b> {say('cue2')} {moved && <strong>{moved}</strong>}{' '}
+      {say('quickerAfterTogoReversalReversalsmsReversals', {
+        toGo,
+        reversalsMs: reversalsMs.length,
+        reversals: steps.reversals,
+      })}
     </span>
   );
 }

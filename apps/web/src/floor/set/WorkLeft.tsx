@@ -3,6 +3,7 @@ import { LEAD_IN_MS } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 import type { SetClock } from '../../drill/set-clock.js';
 import { planBeep } from '../../sound/audio.js';
+import { say } from '../../words/floor.js';
 
 const TICK_MS = 100;
 const LAST_CALLS_MS = [3000, 2000, 1000];
@@ -28,7 +29,7 @@ export function WorkLeft({ run, clock }: { run: Run; clock: SetClock }): ReactEl
   if (workEndsMs === null) return null;
   const shown = Math.ceil((leftMs ?? workEndsMs - LEAD_IN_MS) / 1000);
   return (
-    <span className="count large" role="timer" aria-label={`${shown} seconds of work left`}>
+    <span className="count large" role="timer" aria-label={say('shownSecondsWorkLeft', { shown })}>
       <b>{shown}</b> s
     </span>
   );

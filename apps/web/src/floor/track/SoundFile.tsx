@@ -12,6 +12,7 @@ import { Button } from '../../parts/Button.js';
 import { download, fileName } from '../../parts/download.js';
 import { conditionsFor, planDrill, type DrillChoices } from '../set-up/plan-drill.js';
 import { renderTrack } from './render-track.js';
+import { say } from '../../words/floor.js';
 
 /**
  * The set as a sound file, for any speaker. Its schedule is kept as a set that nobody has timed
@@ -34,7 +35,13 @@ export function SoundFile({
     if (!made.ok) throw new Error(problemSentence(made.problem));
     const plan = made.value;
     const file = new Blob([await renderTrack(plan)], { type: 'audio/wav' });
-    download(fileName(`cues ${plan.athlete.name} ${plan.pattern.name}`, 'wav'), file);
+    download(
+      fileName(
+        say('cuesAthletePattern', { athlete: plan.athlete.name, pattern: plan.pattern.name }),
+        'wav',
+      ),
+      file,
+    );
     const session = await Session.start(plan, outbox);
     for (const cue of plan.cues) {
       const atMs = trackOf(plan).cuesMs.get(cue.ordinal);
@@ -47,7 +54,7 @@ export function SoundFile({
       await session.commit({ type: 'ran out', atMs: Math.round(atMs) });
     }
     await session.commit({ type: 'ended', at: new Date(epochNow()).toISOString() });
-    setSaid('Saved. Its cues are kept as a set, to be marked from the start tone on.');
+    setSaid(say('savedItsCuesKeptSetMarked'));
   };
   const isCalled = conditionsFor(setup, choices).order === 'called';
   return (
@@ -60,7 +67,7 @@ export function SoundFile({
           )
         }
       >
-        <AudioLines size={18} aria-hidden /> As a sound file
+        <AudioLines size={18} aria-hidden /> {say('soundFile')}
       </Button>
       {said && <span role="status">{said}</span>}
     </>

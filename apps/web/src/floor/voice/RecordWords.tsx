@@ -11,6 +11,7 @@ import { allowSound } from '../../sound/audio.js';
 import { dropRecording, recordWord } from '../../sound/recordings.js';
 import { decoder, planWords } from '../../sound/spoken.js';
 import type { VoiceKeeping } from '../../sound/useVoice.js';
+import { say } from '../../words/floor.js';
 
 const Words = styled.ul`
   margin: 12px 0 18px;
@@ -66,19 +67,16 @@ export function RecordWords({
   return (
     <DialogTrigger>
       <Button>
-        <Mic size={18} aria-hidden /> Record the words
+        <Mic size={18} aria-hidden /> {say('recordWords')}
       </Button>
       <Sheet isDismissable>
         <Dialog>
           {({ close }) => (
             <>
-              <Heading slot="title">Your own voice</Heading>
-              <Quiet>
-                Press, say the word, wait. The silence round it is cut, so that it begins when it is
-                due. Recordings stay on this device.
-              </Quiet>
+              <Heading slot="title">{say('yourOwnVoice')}</Heading>
+              <Quiet>{say('pressSayWordWaitSilenceRound')}</Quiet>
               <p role="status" style={{ minHeight: '1.4em', margin: '10px 0 0' }}>
-                {recording === null ? problem : `Say “${recording}” now…`}
+                {recording === null ? problem : say('sayRecordingNow', { recording })}
               </p>
               <Words>
                 {words.map((word) => {
@@ -87,21 +85,21 @@ export function RecordWords({
                     <li key={word}>
                       <b>{word}</b>
                       <IconButton
-                        aria-label={`Record ${word}${has ? ' again' : ''}`}
+                        aria-label={say('recordWordWhich', { word, which: has ? ' again' : '' })}
                         isDisabled={recording !== null}
                         onPress={() => void record(word)}
                       >
                         <Mic size={18} />
                       </IconButton>
                       <IconButton
-                        aria-label={`Hear ${word}`}
+                        aria-label={say('hearWord', { word })}
                         isDisabled={!has}
                         onPress={() => void hear(word)}
                       >
                         <Play size={18} />
                       </IconButton>
                       <IconButton
-                        aria-label={`Remove the recording of ${word}`}
+                        aria-label={say('removeRecordingWord', { word })}
                         isDisabled={!has}
                         onPress={() => void dropRecording(word.toLowerCase()).then(again)}
                       >
@@ -111,7 +109,7 @@ export function RecordWords({
                   );
                 })}
               </Words>
-              <Button onPress={close}>Close</Button>
+              <Button onPress={close}>{say('close')}</Button>
             </>
           )}
         </Dialog>

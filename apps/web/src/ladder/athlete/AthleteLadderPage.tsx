@@ -18,6 +18,7 @@ import { MoveWays } from './MoveWays.js';
 import { NextRung } from './NextRung.js';
 import { OwnLimits } from './OwnLimits.js';
 import { RulePath } from './RulePath.js';
+import { say } from '../../words/ladder.js';
 
 const Columns = styled.div`
   display: grid;
@@ -55,7 +56,7 @@ const Ways = styled.p`
 /** The day a rung was left upwards, of moves that stand. */
 function metOn(moves: readonly RungMoveReply[], rung: number): string | null {
   const up = moves.filter(({ fromRung, toRung }) => fromRung === rung && toRung > rung).at(-1);
-  return up ? `met ${dayWords(up.movedAt)}` : null;
+  return up ? say('metMovedat', { movedAt: dayWords(up.movedAt) }) : null;
 }
 
 /** One athlete on a pattern's ladder: the answer, each gate with its evidence, and what comes next. */
@@ -64,11 +65,11 @@ export function AthleteLadderPage(): ReactElement {
   const ladder = useAthleteLadder(patternId, athleteId);
   if (ladder.data) return <OnLadder ladder={ladder.data} />;
   return (
-    <Page name="Ladder">
+    <Page name={say('ladder')}>
       {ladder.error ? (
         <Failed error={ladder.error} again={() => void ladder.refetch()} />
       ) : (
-        <Quiet>Reading the ladder…</Quiet>
+        <Quiet>{say('readingLadder')}</Quiet>
       )}
     </Page>
   );
@@ -84,7 +85,7 @@ function OnLadder({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
   const train = decision.answer === 'move up' ? null : trainWords(decision.limiting);
   const { test } = settings;
   return (
-    <Page name={`${athlete.name} · Ladder`}>
+    <Page name={say('athleteLadder', { athlete: athlete.name })}>
       <Quiet>
         <Link to={`/review/athletes/${athlete.id}`}>{athlete.name}</Link>,{' '}
         <Link to={`/ladder/${pattern.id}`}>{pattern.name}</Link>
@@ -92,7 +93,11 @@ function OnLadder({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
       <Columns>
         <div>
           <LadderDrawing
-            label={`The ladder of ${pattern.name}; ${athlete.name} stands on rung ${rung}`}
+            label={say('ladderPatternAthleteStandsRungRung', {
+              pattern: pattern.name,
+              athlete: athlete.name,
+              rung,
+            })}
             rungs={pattern.rungs}
             here={rung}
             when={({ number }) =>
@@ -104,38 +109,39 @@ function OnLadder({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
             }
           />
           <Quiet style={{ fontSize: 15 }}>
-            {settings.axis === 'alternate' ? 'Speed and complexity in turn' : settings.axis}.
-            Technique before either.
-            {standing.length === 0 && ' Everybody starts on rung 1.'}
+            {say('whichTechniqueBeforeEither', {
+              which: settings.axis === 'alternate' ? say('speedComplexityTurn') : settings.axis,
+            })}
+            {standing.length === 0 && say('everybodyStartsRung1')}
           </Quiet>
           <Ways className="no-print">
             {test && (
               <ButtonLink to={testLink(athlete.id, pattern.id, test)}>
-                Run the standard test
+                {say('runStandardTest')}
               </ButtonLink>
             )}
             <ButtonLink to={`/ladder/${pattern.id}/budget?athlete=${athlete.id}`}>
-              How much time is there?
+              {say('howMuchTimeThere')}
             </ButtonLink>
           </Ways>
         </div>
         <div className="answer">
           <Headline>{headline(decision, rung)}</Headline>
           <p className="says">
-            {ruleSentence(decision)} {demand} {train && `What to train: ${train}`}
+            {ruleSentence(decision)} {demand} {train && say('whatTrainTrain', { train })}
           </p>
           <MoveWays ladder={ladder} />
           {newest && here && (
             <section>
               <Heading>
-                Gates of the newest set,{' '}
+                {say('gatesNewestSet')}{' '}
                 <Link to={`/review/${newest.setId}`}>{dayWords(newest.startedAt)}</Link>
               </Heading>
               <Gauges judgement={newest.judgement} sources={here.limitSources} />
             </section>
           )}
           <section>
-            <Heading>Evidence so far</Heading>
+            <Heading>{say('evidenceSoFar')}</Heading>
             <RulePath decision={decision} evidence={evidence} />
           </section>
           {here && next && <NextRung from={here} to={next} />}

@@ -7,6 +7,7 @@ import { capital, percent, secondsWithUnit } from '../../words/format.js';
 import { phaseFill, type Phase } from '../../parts/phases.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
 import { sourceWords } from '../../words/limit.js';
+import { say } from '../../words/ladder.js';
 
 const Rows = styled.ul`
   margin: 0;
@@ -87,7 +88,7 @@ function Gauge({
       <strong>{name}</strong>
       <Bar share={share} tick={tick} fill={fill} />
       <span className="says">
-        {met !== null && <span className={met ? 'met' : 'not'}>{met ? 'met' : 'not yet'}</span>}
+        {met !== null && <span className={met ? 'met' : 'not'}>{met ? 'met' : say('notYet')}</span>}
         {met !== null && ' · '}
         {says}
         {why && (
@@ -128,7 +129,13 @@ function TimeGauge({
       tick={LIMIT_AT}
       fill={phase ? phaseFill(phase) : colour('ink')}
       met={verdict === 'too close to call' ? null : verdict === 'pass'}
-      says={`${passes} of ${of} inside ${secondsWithUnit(limitMs)}${close}, ${needed} needed`}
+      says={say('passesInsideLimitmsCloseNeededNeeded', {
+        passes,
+        of,
+        limitMs: secondsWithUnit(limitMs),
+        close,
+        needed,
+      })}
       why={source}
     />
   );
@@ -145,7 +152,7 @@ export function Gauges({
   const { cuedReps } = technique;
   const isWatched = technique.watched.length > 0;
   return (
-    <Rows aria-label="Gates">
+    <Rows aria-label={say('gates')}>
       {times.map((gate) => (
         <TimeGauge
           key={gate.gate}
@@ -162,8 +169,13 @@ export function Gauges({
         met={isWatched ? technique.met : null}
         says={
           isWatched
-            ? `${technique.clean} of ${cuedReps} without ${technique.watched.join(' or ')}, ${technique.needed} needed`
-            : 'nobody watched for faults: choose one or two before the set'
+            ? say('cleanCuedrepsWithoutWatchedNeededNeeded', {
+                clean: technique.clean,
+                cuedReps,
+                watched: technique.watched.join(' or '),
+                needed: technique.needed,
+              })
+            : say('nobodyWatchedFaultsChooseOneTwo')
         }
       />
       <Gauge
@@ -172,7 +184,11 @@ export function Gauges({
         tick={cuedReps > 0 ? falseStarts.allowed / cuedReps / 0.5 : 0}
         fill={phaseFill('split')}
         met={falseStarts.met}
-        says={`${falseStarts.falseStarts} of ${falseStarts.cuedReps}, ${falseStarts.allowed} allowed`}
+        says={say('falsestartsCuedrepsAllowedAllowed', {
+          falseStarts: falseStarts.falseStarts,
+          cuedReps: falseStarts.cuedReps,
+          allowed: falseStarts.allowed,
+        })}
       />
       {held && (
         <Gauge
@@ -181,7 +197,11 @@ export function Gauges({
           tick={held.needed / held.trials}
           fill={phaseFill('ready margin')}
           met={held.met}
-          says={`${held.held} of ${held.trials} held, ${held.needed} needed`}
+          says={say('heldTrialsHeldNeededNeeded', {
+            held: held.held,
+            trials: held.trials,
+            needed: held.needed,
+          })}
         />
       )}
       {spread && (
@@ -191,7 +211,10 @@ export function Gauges({
           tick={LIMIT_AT}
           fill={phaseFill('stance')}
           met={spread.met}
-          says={`${percent(spread.share)} of the median, ${percent(spread.most)} allowed`}
+          says={say('shareMedianMostAllowed', {
+            share: percent(spread.share),
+            most: percent(spread.most),
+          })}
         />
       )}
       {!validReps.met && (

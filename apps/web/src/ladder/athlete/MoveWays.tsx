@@ -11,6 +11,7 @@ import { TextField } from '../../parts/form/TextField.js';
 import { Notice } from '../../parts/Notice.js';
 import { Sheet } from '../../parts/Sheet.js';
 import { Quiet } from '../../parts/Text.js';
+import { say } from '../../words/ladder.js';
 
 const Ways = styled.div`
   display: flex;
@@ -45,22 +46,25 @@ export function MoveWays({ ladder }: { ladder: AthleteLadderReply }): ReactEleme
             onPress={() => send({ toRung: rung + step, basis: 'rule', setId: newest })}
           >
             {step > 0 ? <ArrowUp size={19} aria-hidden /> : <ArrowDown size={19} aria-hidden />}
-            {step > 0 ? 'Move up' : 'Ease back'} to rung {rung + step}
+            {say('whichRungRung', {
+              which: step > 0 ? say('moveUp2') : say('easeBack2'),
+              rung: rung + step,
+            })}
           </Button>
         )}
         <ButtonLink
           to={`/floor/${athlete.id}?pattern=${pattern.id}`}
           $weight={step !== 0 ? 'plain' : 'main'}
         >
-          <Play size={17} aria-hidden /> Next set on rung {rung}
+          <Play size={17} aria-hidden /> {say('nextSetRungRung', { rung })}
         </ButtonLink>
-        <Button onPress={() => setOpen(true)}>Decide otherwise</Button>
+        <Button onPress={() => setOpen(true)}>{say('decideOtherwise')}</Button>
         {last && (
           <Button
             isDisabled={move.isPending}
             onPress={() => send({ toRung: last.fromRung, basis: 'undo', setId: last.setId })}
           >
-            <Undo2 size={18} aria-hidden /> Undo the last move
+            <Undo2 size={18} aria-hidden /> {say('undoLastMove')}
           </Button>
         )}
       </Ways>
@@ -104,7 +108,9 @@ function Otherwise({
   const chosen = rungs.some(({ number }) => number === toRung) ? toRung : rungs[0]?.number;
   return (
     <Dialog>
-      <DialogHeading slot="title">Where should {athlete.name} be?</DialogHeading>
+      <DialogHeading slot="title">
+        {say('whereShouldAthlete', { athlete: athlete.name })}
+      </DialogHeading>
       <Form
         onSubmit={(event) => {
           event.preventDefault();
@@ -113,33 +119,35 @@ function Otherwise({
         }}
       >
         <SelectField
-          label="Rung"
+          label={say('rung')}
           value={String(chosen)}
           options={rungs.map(
             ({ number, name }) =>
               [
                 String(number),
-                number === rung ? `keep on rung ${number}: ${name}` : `rung ${number}: ${name}`,
+                number === rung
+                  ? say('keepRungNumberName', { number, name })
+                  : say('rungNumberName', { number, name }),
               ] as const,
           )}
           onChange={(number) => setToRung(Number(number))}
         />
         <TextField
-          label="Reason (kept with the move)"
+          label={say('reasonKeptMove')}
           value={reason}
           maxLength={300}
           rows={2}
           onChange={setReason}
           required
         />
-        <Quiet style={{ fontSize: 15 }}>
-          What was shown so far is then used up: the next answer rests on new sets.
-        </Quiet>
+        <Quiet style={{ fontSize: 15 }}>{say('whatWasShownSoFarThen')}</Quiet>
         <span style={{ display: 'flex', gap: 10 }}>
           <Button weight="main" type="submit" isDisabled={isPending || chosen === undefined}>
-            {chosen === rung ? `Keep on rung ${rung}` : `Put on rung ${chosen ?? ''}`}
+            {chosen === rung
+              ? say('keepRungRung', { rung })
+              : say('putRungChosen', { chosen: chosen ?? '' })}
           </Button>
-          <Button onPress={onClose}>Leave as it is</Button>
+          <Button onPress={onClose}>{say('leave')}</Button>
         </span>
         {/* Its room is kept: when it goes, no button may move away from under a finger. */}
         <p role="alert" style={{ margin: 0, minHeight: 52 }}>

@@ -7,6 +7,7 @@ import { dayWords } from '../../words/format.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
 import { moveWords } from '../../words/rung.js';
+import { say } from '../../words/ladder.js';
 
 const List = styled.ol`
   margin: 0;
@@ -30,8 +31,8 @@ const List = styled.ol`
 export function Moves({ moves }: { moves: readonly RungMoveReply[] }): ReactElement {
   return (
     <section>
-      <Heading>History of moves</Heading>
-      {moves.length === 0 && <Quiet>None yet: everybody starts on rung 1.</Quiet>}
+      <Heading>{say('historyMoves')}</Heading>
+      {moves.length === 0 && <Quiet>{say('noneYetEverybodyStartsRung1')}</Quiet>}
       <List>
         {[...moves].reverse().map((move) => (
           <li key={move.id}>
@@ -44,7 +45,9 @@ export function Moves({ moves }: { moves: readonly RungMoveReply[] }): ReactElem
               )}
               {move.reason && <small>“{move.reason}”</small>}
               {move.decision && move.basis === 'overrule' && (
-                <small>The rule said: {headline(move.decision, move.fromRung)}</small>
+                <small>
+                  {say('ruleSaidHeadline', { headline: headline(move.decision, move.fromRung) })}
+                </small>
               )}
             </span>
           </li>

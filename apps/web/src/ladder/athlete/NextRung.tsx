@@ -7,6 +7,7 @@ import { Heading, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
 import { sourceWords } from '../../words/limit.js';
 import { changesBetween, raisesWords } from '../../words/rung.js';
+import { say } from '../../words/ladder.js';
 
 const Changes = styled.dl`
   display: grid;
@@ -30,7 +31,10 @@ export function NextRung({ from, to }: { from: Rung; to: Rung }): ReactElement {
   return (
     <section>
       <Heading>
-        Rung {to.number}: {raisesWords(raisedBy(from, to))}
+        {say('rungNumberRaiseswords', {
+          number: to.number,
+          raisesWords: raisesWords(raisedBy(from, to)),
+        })}
       </Heading>
       <Changes>
         {changesBetween(from, to).map((change) => (

@@ -14,12 +14,13 @@ import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { usePooledReps } from '../usePooledReps.js';
 import { sourceWords } from '../../words/limit.js';
+import { say } from '../../words/ladder.js';
 
 const FROM_WORDS: readonly (readonly [from: From, words: string])[] = [
-  ['best quartile', 'their own best quartile'],
-  ['median', 'their own median'],
-  ['coach', 'your own number'],
-  ['rung', 'the rung, as for everyone'],
+  ['best quartile', say('theirOwnBestQuartile')],
+  ['median', say('theirOwnMedian')],
+  ['coach', say('yourOwnNumber')],
+  ['rung', say('rungEveryone')],
 ];
 type From = RecordKind | 'coach' | 'rung';
 
@@ -53,22 +54,27 @@ export function OwnLimits({ ladder }: { ladder: AthleteLadderReply }): ReactElem
     });
   };
   return (
-    <section aria-label="Limits of their own">
-      <Heading>Limits of {athlete.name}’s own</Heading>
+    <section aria-label={say('limitsTheirOwn')}>
+      <Heading>{say('limitsAthleteSOwn', { athlete: athlete.name })}</Heading>
       <Fields>
         <SelectField
-          label="On rung"
+          label={say('rung2')}
           value={String(rung)}
           options={pattern.rungs.map(
             ({ number, name }) => [String(number), `${number}: ${name}`] as const,
           )}
           onChange={(number) => setRung(Number(number))}
         />
-        <SelectField label="Limit of" value={gate} options={GATED_DURATIONS} onChange={setGate} />
-        <SelectField label="From" value={from} options={FROM_WORDS} onChange={setFrom} />
+        <SelectField
+          label={say('limit')}
+          value={gate}
+          options={GATED_DURATIONS}
+          onChange={setGate}
+        />
+        <SelectField label={say('from')} value={from} options={FROM_WORDS} onChange={setFrom} />
         {(from === 'median' || from === 'best quartile') && (
           <ShareField
-            label="Times"
+            label={say('times')}
             min={0.5}
             max={2}
             value={factor}
@@ -77,7 +83,7 @@ export function OwnLimits({ ladder }: { ladder: AthleteLadderReply }): ReactElem
         )}
         {from === 'coach' && (
           <SecondsField
-            label="Seconds"
+            label={say('seconds')}
             minMs={50}
             maxMs={30000}
             valueMs={numberMs}
@@ -85,18 +91,27 @@ export function OwnLimits({ ladder }: { ladder: AthleteLadderReply }): ReactElem
           />
         )}
         <Button isDisabled={save.isPending || wished?.ok === false} onPress={set}>
-          {from === 'rung' ? 'Give it back to the rung' : 'Set it'}
+          {from === 'rung' ? say('giveBackRung') : say('set')}
         </Button>
       </Fields>
       <Quiet style={{ marginTop: 8, fontSize: 15 }} role="status">
-        {capital(gate)} on rung {rung}:{' '}
-        {now === undefined
-          ? 'no limit now'
-          : `${secondsWithUnit(now)} now, ${sourceWords(asked?.limitSources[gate])}`}
-        .{' '}
+        {say('gateRungRungWhich', {
+          gate: capital(gate),
+          rung,
+          which:
+            now === undefined
+              ? say('noLimitNow')
+              : say('nowNowSourcewords', {
+                  now: secondsWithUnit(now),
+                  sourceWords: sourceWords(asked?.limitSources[gate]),
+                }),
+        })}{' '}
         {wished &&
           (wished.ok
-            ? `It would be ${secondsWithUnit(wished.value.ms)}, ${sourceWords(wished.value.source)}.`
+            ? say('wouldMsSourcewords', {
+                ms: secondsWithUnit(wished.value.ms),
+                sourceWords: sourceWords(wished.value.source),
+              })
             : problemSentence(wished.problem))}
       </Quiet>
       {save.error && <Notice>{save.error.message}</Notice>}

@@ -6,6 +6,7 @@ import styled from 'styled-components';
 import { dayWords, secondsWithUnit } from '../../words/format.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
+import { say } from '../../words/ladder.js';
 
 const Boxes = styled.ol`
   display: flex;
@@ -40,10 +41,10 @@ const Boxes = styled.ol`
 
 const MOST_BOXES = 8;
 const OUTCOME_SIGNS: Readonly<Record<SetOutcome, string>> = {
-  passed: '✓ passed',
-  'not passed': '– not passed',
-  'too close to call': '≈ too close',
-  'too few reps': 'too few reps',
+  passed: say('passed'),
+  'not passed': say('notPassed'),
+  'too close to call': say('tooClose'),
+  'too few reps': say('tooFewReps'),
 };
 
 const Sets = ({
@@ -53,7 +54,7 @@ const Sets = ({
   evidence: readonly EvidenceReply[];
   seen: number;
 }): ReactElement => (
-  <Boxes aria-label="Sets on this rung, oldest first">
+  <Boxes aria-label={say('setsThisRungOldestFirst')}>
     {evidence.slice(-MOST_BOXES).map(({ setId, startedAt, judgement }, i, shown) => (
       <li key={setId}>
         <Link
@@ -102,7 +103,12 @@ function SequentialPath({
     <Drawing
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
-      aria-label={`Evidence after ${path.length} reps: ${(path.at(-1) ?? 0).toFixed(1)}; ready at ${upper.toFixed(1)}, not ready at ${lower.toFixed(1)}`}
+      aria-label={say('evidenceAfterPathRepsReadyUpper', {
+        path: path.length,
+        at: (path.at(-1) ?? 0).toFixed(1),
+        upper: upper.toFixed(1),
+        lower: lower.toFixed(1),
+      })}
     >
       {[
         [upper, 'ready', colour('good')] as const,
@@ -151,8 +157,7 @@ function StaircasePath({
 }: {
   state: Extract<RuleState, { kind: 'staircase' }>;
 }): ReactElement {
-  if (!reading)
-    return <Quiet>No set at a pace that moves by itself yet: choose it before the set.</Quiet>;
+  if (!reading) return <Quiet>{say('noSetPaceMovesItselfYet')}</Quiet>;
   const paces = [...reading.pacesMs, reading.nextMs];
   const all = wantedMs === null ? paces : [...paces, wantedMs];
   const [least, most] = [Math.min(...all), Math.max(...all)];
@@ -162,7 +167,11 @@ function StaircasePath({
     <Drawing
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
-      aria-label={`The pace over ${reading.pacesMs.length} reps, from ${secondsWithUnit(paces[0] ?? 0)} to ${secondsWithUnit(reading.nextMs)} a cue`}
+      aria-label={say('paceOverPacesmsRepsFromPaces', {
+        pacesMs: reading.pacesMs.length,
+        paces: secondsWithUnit(paces[0] ?? 0),
+        nextMs: secondsWithUnit(reading.nextMs),
+      })}
     >
       {wantedMs !== null && (
         <g>
@@ -176,7 +185,7 @@ function StaircasePath({
             strokeDasharray="7 5"
           />
           <text x={WIDTH - PAD} y={y(wantedMs) - 6} textAnchor="end">
-            wanted {secondsWithUnit(wantedMs)}
+            {say('wantedWantedms', { wantedMs: secondsWithUnit(wantedMs) })}
           </text>
         </g>
       )}
@@ -208,7 +217,7 @@ export function RulePath({
       return evidence.length > 0 ? (
         <Sets evidence={evidence} seen={state.setsSeen} />
       ) : (
-        <Quiet>No set on this rung yet that asked what it asks now.</Quiet>
+        <Quiet>{say('noSetThisRungYetAsked')}</Quiet>
       );
     case 'sequential':
       return <SequentialPath state={state} />;

@@ -19,6 +19,7 @@ import { FlightForm } from './FlightForm.js';
 import { usualRally, type RallyPlan } from './usual-rally.js';
 import { SetLimits } from './SetLimits.js';
 import { useOwnSpeed } from './useOwnSpeed.js';
+import { say } from '../../words/ladder.js';
 
 const Columns = styled.div`
   display: grid;
@@ -64,11 +65,11 @@ export function BudgetPage(): ReactElement {
   const error = ladder.error ?? own.error;
   if (!ladder.data || (athleteId !== '' && !own.data))
     return (
-      <Page name="How much time there is">
+      <Page name={say('howMuchTimeThere2')}>
         {error ? (
           <Failed error={error} again={() => void ladder.refetch()} />
         ) : (
-          <Quiet>Reading the ladder…</Quiet>
+          <Quiet>{say('readingLadder')}</Quiet>
         )}
       </Page>
     );
@@ -81,15 +82,23 @@ function headline(budgets: readonly TargetBudget[], own: OwnSpeed | null, name: 
     flight.ok ? [{ letter, ms: 1000 * flight.value.timeS }] : [],
   );
   const [least] = [...flights].sort((a, b) => a.ms - b.ms);
-  if (!least) return 'How much time is there?';
-  if (!own) return `${seconds(least.ms)} s to ${least.letter}, where there is least.`;
+  if (!least) return say('howMuchTimeThere');
+  if (!own) return say('msSLetterWhereThereLeast', { ms: seconds(least.ms), letter: least.letter });
   const out = budgets.filter(({ feasible }) => feasible?.verdict === 'no');
   if (out.length > 0)
-    return `${out.map(({ letter }) => letter).join(', ')} ${out.length === 1 ? 'is' : 'are'} out of ${name}’s reach at this speed.`;
+    return say('outWhichOutNameSReach', {
+      out: out.map(({ letter }) => letter).join(', '),
+      which: out.length === 1 ? 'is' : 'are',
+      name,
+    });
   const [tight] = [...budgets].sort(
     (a, b) => (a.feasible?.spareMs ?? 0) - (b.feasible?.spareMs ?? 0),
   );
-  return `Every target is in ${name}’s reach; ${tight?.letter ?? ''} leaves least, ${seconds(tight?.feasible?.spareMs ?? 0)} s.`;
+  return say('everyTargetNameSReachLetter', {
+    name,
+    letter: tight?.letter ?? '',
+    spareMs: seconds(tight?.feasible?.spareMs ?? 0),
+  });
 }
 
 function Budgets({
@@ -112,10 +121,10 @@ function Budgets({
   const name = own?.athlete.name ?? '';
   const plain = plainSentence(budgets);
   return (
-    <Page name={`${pattern.name} · How much time there is`}>
+    <Page name={say('patternHowMuchTimeThere', { pattern: pattern.name })}>
       <Quiet>
         <Link to={`/ladder/${pattern.id}${own ? `/${own.athlete.id}` : ''}`}>
-          The ladder of {pattern.name}
+          {say('ladderPattern', { pattern: pattern.name })}
         </Link>
       </Quiet>
       <Headline>{headline(budgets, ownSpeed, name)}</Headline>
@@ -124,10 +133,10 @@ function Budgets({
         <div>
           <div style={{ marginBottom: 18 }}>
             <SelectField
-              label="For"
+              label={say('forWord')}
               value={own?.athlete.id ?? 'everyone'}
               options={[
-                ['everyone', 'everyone on this ladder'] as const,
+                ['everyone', say('everyoneThisLadder')] as const,
                 ...everyone.map(({ athlete }) => [athlete.id, athlete.name] as const),
               ]}
               onChange={onChoose}
@@ -136,19 +145,19 @@ function Budgets({
           <FlightForm plan={plan} onChange={keep} />
         </div>
         <div className="figures">
-          <FiguresTable caption="Time there is to each target, seconds; plain is distance over speed">
+          <FiguresTable caption={say('timeThereEachTargetSecondsPlain')}>
             <thead>
               <tr>
-                <th scope="col">target</th>
-                <th scope="col">flies, m</th>
-                <th scope="col">response</th>
-                <th scope="col">plain</th>
-                <th scope="col">off by</th>
-                <th scope="col">recovery</th>
+                <th scope="col">{say('target2')}</th>
+                <th scope="col">{say('fliesM')}</th>
+                <th scope="col">{say('response')}</th>
+                <th scope="col">{say('plain')}</th>
+                <th scope="col">{say('off')}</th>
+                <th scope="col">{say('recovery')}</th>
                 {ownSpeed && (
                   <>
-                    <th scope="col">needs</th>
-                    <th scope="col">spare</th>
+                    <th scope="col">{say('needs')}</th>
+                    <th scope="col">{say('spare')}</th>
                   </>
                 )}
               </tr>
@@ -164,7 +173,10 @@ function Budgets({
               <Quiet style={{ marginBottom: 8, maxWidth: '76ch' }}>
                 {speed.ok
                   ? ownSpeedSentence(name, speed.value)
-                  : `No line of ${name}’s own yet: ${problemSentence(speed.problem)}`}
+                  : say('noLineNameSOwnYet', {
+                      name,
+                      problemSentence: problemSentence(speed.problem),
+                    })}
               </Quiet>
               {ownSpeed && (
                 <ul>
@@ -185,7 +197,7 @@ function Budgets({
           <div className="plan">
             <FloorPlan
               pattern={pattern}
-              label={`The floor with the time there is to each target`}
+              label={say('floorTimeThereEachTarget')}
               legend={(letter) => {
                 const flight = budgets.find((each) => each.letter === letter)?.flight;
                 return flight?.ok ? [`${seconds(1000 * flight.value.timeS)} s`] : [];

@@ -12,6 +12,7 @@ import { SelectField } from '../../parts/form/SelectField.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import type { RallyPlan } from './usual-rally.js';
 import { Fields } from '../../parts/form/Fields.js';
+import { say } from '../../words/ladder.js';
 
 const UNITS = Object.keys(SPEED_UNITS) as SpeedUnit[];
 const USUAL_WALL_M = 5;
@@ -42,10 +43,10 @@ export function FlightForm({
   );
   return (
     <>
-      <Heading>What flies</Heading>
+      <Heading>{say('whatFlies')}</Heading>
       <Fields style={{ marginBottom: 18 }}>
         <SelectField
-          label="It is a"
+          label={say('itIsA')}
           value={projectile.name}
           options={PROJECTILES.map(({ name }) => name)}
           onChange={(name) =>
@@ -53,7 +54,7 @@ export function FlightForm({
           }
         />
         <NumberField
-          label="Mass"
+          label={say('mass')}
           unit="g"
           decimals={1}
           min={0.5}
@@ -62,7 +63,7 @@ export function FlightForm({
           onChange={(grams) => air({ massKg: grams / 1000 })}
         />
         <NumberField
-          label="Diameter"
+          label={say('diameter')}
           unit="mm"
           min={5}
           max={400}
@@ -70,7 +71,7 @@ export function FlightForm({
           onChange={(mm) => air({ diameterM: mm / 1000 })}
         />
         <NumberField
-          label="Drag coefficient"
+          label={say('dragCoefficient')}
           unit=""
           decimals={2}
           min={0.05}
@@ -79,17 +80,17 @@ export function FlightForm({
           onChange={(dragCoefficient) => air({ dragCoefficient })}
         />
       </Fields>
-      <Heading>How it comes</Heading>
+      <Heading>{say('howComes')}</Heading>
       <Fields style={{ marginBottom: 18 }}>
-        {speedField('Speed off the opponent', speed, (given) => set({ speed: given }))}
+        {speedField(say('speedOffOpponent'), speed, (given) => set({ speed: given }))}
         <SelectField
-          label="Speeds in"
+          label={say('speeds')}
           value={unit}
           options={UNITS}
           onChange={(chosen) => set({ unit: chosen })}
         />
         <NumberField
-          label="Opponent, forward of home"
+          label={say('opponentForwardHome')}
           unit="m"
           decimals={1}
           min={-40}
@@ -98,7 +99,7 @@ export function FlightForm({
           onChange={(y) => comes({ opponent: { ...coming.opponent, y } })}
         />
         <NumberField
-          label="Opponent, to the right"
+          label={say('opponentRight')}
           unit="m"
           decimals={1}
           min={-30}
@@ -111,12 +112,12 @@ export function FlightForm({
             isSelected={coming.wallForwardM !== null}
             onChange={(isOff) => comes({ wallForwardM: isOff ? USUAL_WALL_M : null })}
           >
-            It comes off a wall
+            {say('comesOffWall')}
           </CheckField>
         </div>
         {coming.wallForwardM !== null && (
           <NumberField
-            label="Wall, forward of home"
+            label={say('wallForwardHome')}
             unit="m"
             decimals={1}
             min={0.5}
@@ -127,7 +128,7 @@ export function FlightForm({
         )}
         {coming.wallForwardM === null && (
           <NumberField
-            label="Bounces before contact (0: not)"
+            label={say('bouncesBeforeContact0Not')}
             unit="m"
             decimals={1}
             min={0}
@@ -138,27 +139,25 @@ export function FlightForm({
         )}
         {(coming.wallForwardM !== null || coming.bounceBeforeM !== null) && (
           <ShareField
-            label={coming.wallForwardM === null ? 'Bounce keeps speed' : 'Wall keeps speed'}
+            label={coming.wallForwardM === null ? say('bounceKeepsSpeed') : say('wallKeepsSpeed')}
             min={0.05}
             value={coming.speedKept}
             onChange={(share) => comes({ speedKept: share })}
           />
         )}
       </Fields>
-      <Heading>And back</Heading>
+      <Heading>{say('back')}</Heading>
       <Fields style={{ marginBottom: 18 }}>
-        {speedField('Speed off the athlete', ownSpeed, (given) => set({ ownSpeed: given }))}
+        {speedField(say('speedOffAthlete'), ownSpeed, (given) => set({ ownSpeed: given }))}
         <SecondsField
-          label="Opponent’s handling"
+          label={say('opponentsHandling')}
           minMs={0}
           maxMs={5000}
           valueMs={handlingMs}
           onChange={(ms) => set({ handlingMs: ms })}
         />
       </Fields>
-      <Quiet style={{ fontSize: 15 }}>
-        Typical values, air at 1.2 kg/m³, level flight. Change what you know better.
-      </Quiet>
+      <Quiet style={{ fontSize: 15 }}>{say('typicalValuesAir12Kg')}</Quiet>
     </>
   );
 }

@@ -18,6 +18,7 @@ import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { flightWords } from '../../words/budget.js';
 import type { RallyPlan } from './usual-rally.js';
+import { say } from '../../words/ladder.js';
 
 const Row = styled.div`
   display: flex;
@@ -83,17 +84,17 @@ export function SetLimits({
   const before = first && now.find(({ number }) => number === first.rung.number)?.limitsMs[gate];
   return (
     <section>
-      <Heading>Set as limits</Heading>
+      <Heading>{say('setLimits')}</Heading>
       <Row>
         <div>
-          <SelectField label="Limit of" value={gate} options={BUDGETED} onChange={setGate} />
+          <SelectField label={say('limit')} value={gate} options={BUDGETED} onChange={setGate} />
         </div>
         <div>
           <SelectField
-            label="On"
+            label={say('on')}
             value={where}
             options={[
-              ['all', 'every rung, by its own share'] as const,
+              ['all', say('everyRungItsOwnShare')] as const,
               ...pattern.rungs.map(
                 ({ number, timeFactor }) =>
                   [String(number), `rung ${number}, at ${percent(timeFactor)}`] as const,
@@ -103,24 +104,30 @@ export function SetLimits({
           />
         </div>
         <Button weight="main" isDisabled={found.length === 0 || isPending} onPress={save}>
-          Set for {athlete ? athlete.name : 'everyone'}
+          {say('setWhich', { which: athlete ? athlete.name : 'everyone' })}
         </Button>
       </Row>
       {first && last && (
         <Quiet style={{ marginTop: 10, maxWidth: '74ch' }}>
-          {capital(gate)}: {secondsWithUnit(first.limit.ms)} on rung {first.rung.number}
+          {say('gateMsRungNumber', {
+            gate: capital(gate),
+            ms: secondsWithUnit(first.limit.ms),
+            number: first.rung.number,
+          })}
           {last !== first &&
-            `, down to ${secondsWithUnit(last.limit.ms)} on rung ${last.rung.number}`}
-          {before !== undefined && ` (now ${secondsWithUnit(before)} on rung ${first.rung.number})`}
-          . A limit holds for every target in play, so the one that leaves least time sets it.
+            say('downMsRungNumber', {
+              ms: secondsWithUnit(last.limit.ms),
+              number: last.rung.number,
+            })}
+          {before !== undefined &&
+            say('nowBeforeRungNumber', {
+              before: secondsWithUnit(before),
+              number: first.rung.number,
+            })}
+          {say('limitHoldsEveryTargetPlaySo')}
         </Quiet>
       )}
-      {isSuccess && (
-        <p role="status">
-          Saved, with its source. Sets run from now on are held against it; what was shown before
-          against other limits no longer counts.
-        </p>
-      )}
+      {isSuccess && <p role="status">{say('savedItsSourceSetsRunFrom')}</p>}
       {error && <Notice>{error.message}</Notice>}
     </section>
   );

@@ -11,12 +11,12 @@ import { Button, ButtonLink } from '../../parts/Button.js';
 import { answerWords, ruleWords } from '../../words/decision.js';
 import { CheckField } from '../../parts/form/CheckField.js';
 import { SelectField } from '../../parts/form/SelectField.js';
-import { count } from '../../words/format.js';
 import { Failed } from '../../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
 import { LadderDrawing } from '../LadderDrawing.js';
 import { LAST_LADDER, useUsualLadder } from './useUsualLadder.js';
+import { say } from '../../words/ladder.js';
 
 const Columns = styled.div`
   display: grid;
@@ -77,12 +77,12 @@ function readySentence(everyone: readonly LadderPlaceReply[]): string {
     everyone
       .filter(({ decision }) => decision.answer === answer)
       .map(({ athlete }) => athlete.name);
-  const [ready, back] = [by('move up'), by('ease back')];
-  if (everyone.length === 0) return 'Nobody works on this pattern yet.';
-  if (ready.length > 0) return `${nameList.format(ready)} can move up.`;
+  const [ready, back] = [by(say('moveUp')), by(say('easeBack'))];
+  if (everyone.length === 0) return say('nobodyWorksThisPatternYet');
+  if (ready.length > 0) return say('formatCanMoveUp', { format: nameList.format(ready) });
   if (back.length > 0)
-    return `Nobody is ready to move up; ${nameList.format(back)} should ease back.`;
-  return `${count(everyone.length, 'athlete')}, nobody ready to move up yet.`;
+    return say('nobodyReadyMoveUpFormatShould', { format: nameList.format(back) });
+  return say('everyoneNobodyReadyMoveUpYet', { everyone: everyone.length });
 }
 
 /** The ladder that most are on, or that was looked at last. */
@@ -90,8 +90,8 @@ export function UsualLadder(): ReactElement {
   const { patternId, isReady } = useUsualLadder();
   if (patternId) return <Navigate to={`/ladder/${patternId}`} replace />;
   return (
-    <Page name="Ladder">
-      <Quiet>{isReady ? 'There is no pattern yet: make one first.' : 'Finding the ladder…'}</Quiet>
+    <Page name={say('ladder')}>
+      <Quiet>{isReady ? say('thereNoPatternYetMakeOne') : say('findingLadder')}</Quiet>
     </Page>
   );
 }
@@ -105,11 +105,11 @@ export function EveryonePage(): ReactElement {
   }, [ladder.data, patternId]);
   if (ladder.data) return <Everyone key={patternId} ladder={ladder.data} />;
   return (
-    <Page name="Ladder">
+    <Page name={say('ladder')}>
       {ladder.error ? (
         <Failed error={ladder.error} again={() => void ladder.refetch()} />
       ) : (
-        <Quiet>Reading the ladder…</Quiet>
+        <Quiet>{say('readingLadder')}</Quiet>
       )}
     </Page>
   );
@@ -133,14 +133,14 @@ function Everyone({
   };
   const page = (athleteId: string) => `/ladder/${pattern.id}/${athleteId}`;
   return (
-    <Page name="Ladder">
+    <Page name={say('ladder')}>
       <Headline>{readySentence(everyone)}</Headline>
       <Quiet style={{ margin: '8px 0 18px', maxWidth: '80ch' }}>{ruleWords(settings.rule)}</Quiet>
       <Columns>
         <div>
           <div className="pattern no-print">
             <SelectField
-              label="Ladder of"
+              label={say('ladder2')}
               value={pattern.id}
               options={
                 patterns.length > 0
@@ -151,10 +151,10 @@ function Everyone({
             />
           </div>
           {pattern.rungs.length === 0 ? (
-            <Quiet>This pattern has no targets, and so no rungs yet.</Quiet>
+            <Quiet>{say('thisPatternHasNoTargetsSo')}</Quiet>
           ) : (
             <LadderDrawing
-              label={`The ladder of ${pattern.name} with everyone on it`}
+              label={say('ladderPatternEveryone', { pattern: pattern.name })}
               rungs={pattern.rungs}
               who={({ number }) => (
                 <span className="names">
@@ -177,8 +177,8 @@ function Everyone({
           )}
         </div>
         <div>
-          <Heading>Next set</Heading>
-          <Quiet>Choose who works, up to {MOST_IN_ROTA}: each on their own rung, in turn.</Quiet>
+          <Heading>{say('nextSet')}</Heading>
+          <Quiet>{say('chooseWhoWorksUpMostinrotaEach', { MOSTINROTA: MOST_IN_ROTA })}</Quiet>
           <People>
             {everyone.map(({ athlete, rung, decision }) => (
               <li key={athlete.id}>
@@ -192,7 +192,7 @@ function Everyone({
                 <span>
                   <Link to={page(athlete.id)}>{answerWords(decision, null)}</Link>
                   <br />
-                  <small>rung {rung}</small>
+                  <small>{say('rungRung', { rung })}</small>
                 </span>
               </li>
             ))}
@@ -200,11 +200,11 @@ function Everyone({
           <div className="ways no-print">
             <Button weight="main" isDisabled={chosen.length === 0} onPress={start}>
               <Play size={18} aria-hidden />{' '}
-              {chosen.length > 1 ? `Next set for ${chosen.length}` : 'Next set'}
+              {chosen.length > 1 ? say('nextSetChosen', { chosen: chosen.length }) : say('nextSet')}
             </Button>
-            <ButtonLink to={`/ladder/${pattern.id}/rungs`}>Rungs and rule</ButtonLink>
-            <ButtonLink to={`/ladder/${pattern.id}/budget`}>How much time is there?</ButtonLink>
-            <ButtonLink to="/ladder/rules">What would a rule do?</ButtonLink>
+            <ButtonLink to={`/ladder/${pattern.id}/rungs`}>{say('rungsRule')}</ButtonLink>
+            <ButtonLink to={`/ladder/${pattern.id}/budget`}>{say('howMuchTimeThere')}</ButtonLink>
+            <ButtonLink to="/ladder/rules">{say('whatWouldRuleDo')}</ButtonLink>
           </div>
         </div>
       </Columns>

@@ -5,6 +5,7 @@ import { PHASE_COLOURS } from '../../parts/phases.js';
 import { finePercent } from '../../words/rules.js';
 import { TRUE_RATES } from '@orthokin/core/progress';
 import type { RulesAnswer } from './simulate.js';
+import { say } from '../../words/ladder.js';
 
 const LOOKS = [
   { symbol: 'circle', type: 'solid' },
@@ -31,7 +32,7 @@ export function RulesChart({
           `${seriesName}: ${value[1].toFixed(1)} % moved up at ${value[0]} %`,
       },
       xAxis: {
-        ...{ type: 'value', min: 50, max: 95, name: 'true share of reps passed, %' },
+        ...{ type: 'value', min: 50, max: 95, name: say('trueShareRepsPassed') },
         ...{
           nameLocation: 'middle',
           nameGap: 28,
@@ -39,7 +40,7 @@ export function RulesChart({
           splitLine: { show: false },
         },
       },
-      yAxis: { type: 'value', min: 0, max: 100, name: 'moved up, %', ...axisLook(palette) },
+      yAxis: { type: 'value', min: 0, max: 100, name: say('movedUp'), ...axisLook(palette) },
       series: answer.map((outcomes, i) => ({
         ...{ type: 'line', name: names[i], symbol: LOOKS[i]?.symbol, symbolSize: 9 },
         itemStyle: { color: i === 0 ? palette.ink : PHASE_COLOURS.travel },
@@ -65,9 +66,9 @@ export function RulesChart({
   return (
     <Chart
       option={option}
-      summary={`Share of athletes moved up by their true share of passed reps. ${summary}.`}
+      summary={say('shareAthletesMovedUpTheirTrue', { summary })}
       height={340}
-      caption="Left of the line marked ready a move comes too soon; right of it, not moving holds back."
+      caption={say('leftLineMarkedReadyMoveComes')}
     />
   );
 }

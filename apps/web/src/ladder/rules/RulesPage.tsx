@@ -29,6 +29,7 @@ import { RulesChart } from './RulesChart.js';
 import type { RulesAnswer, RulesQuestion } from './simulate.js';
 import { useRules } from './useSimulation.js';
 import { WishPart } from './WishPart.js';
+import { say } from '../../words/ladder.js';
 
 const Columns = styled.div`
   display: grid;
@@ -81,9 +82,9 @@ export function RulesPage(): ReactElement {
   const told = { readyRate: settings.readyRate, isLearning: learning > 0 };
   const set = (change: Partial<CourseSettings>) => setSettings({ ...settings, ...change });
   return (
-    <Page name="Rules compared">
+    <Page name={say('rulesCompared')}>
       <Headline>
-        {(answer && comparisonSentence(answer, told)) ?? 'What would this rule do?'}
+        {(answer && comparisonSentence(answer, told)) ?? say('whatWouldThisRuleDo')}
       </Headline>
       {answer && (
         <p style={{ margin: '10px 0 0', maxWidth: '80ch' }}>
@@ -101,10 +102,10 @@ export function RulesPage(): ReactElement {
             />
           ))}
           <section>
-            <Heading>The course</Heading>
+            <Heading>{say('course')}</Heading>
             <Fields>
               <CountField
-                label="Reps a set"
+                label={say('repsSet')}
                 min={4}
                 max={60}
                 value={settings.repsPerSet}
@@ -113,35 +114,35 @@ export function RulesPage(): ReactElement {
                 }
               />
               <CountField
-                label="Passes that pass a set"
+                label={say('passesPassSet')}
                 min={1}
                 max={settings.repsPerSet}
                 value={settings.passesNeeded}
                 onChange={(passesNeeded) => set({ passesNeeded })}
               />
               <CountField
-                label="Sets a day"
+                label={say('setsDay')}
                 min={1}
                 max={10}
                 value={settings.setsPerDay}
                 onChange={(setsPerDay) => set({ setsPerDay })}
               />
               <CountField
-                label="Sets in all"
+                label={say('setsAll')}
                 min={1}
                 max={60}
                 value={settings.withinSets}
                 onChange={(withinSets) => set({ withinSets })}
               />
               <ShareField
-                label="Ready at"
+                label={say('ready')}
                 min={0.5}
                 max={0.99}
                 value={settings.readyRate}
                 onChange={(share) => set({ readyRate: share })}
               />
               <ShareField
-                label="Learnt with each set"
+                label={say('learntEachSet')}
                 max={0.5}
                 value={learning}
                 onChange={(share) => setLearning(share)}
@@ -150,18 +151,16 @@ export function RulesPage(): ReactElement {
           </section>
         </div>
         <div className="found">
-          <Working of={working} what="simulation" />
+          <Working of={working} what={say('simulation')} />
           {answer && (
             <>
               <RulesChart answer={answer} names={NAMES} readyRate={settings.readyRate} />
               <OutcomeTable answer={answer} />
               <Quiet style={{ fontSize: 15, maxWidth: '76ch' }}>
-                For each true share of passed reps
-                {learning > 0 ? ', which then grows with every set' : ''}. Counting and weighing are
-                worked out exactly; a staircase is followed over {ATHLETES} simulated athletes, ± is
-                two standard errors. Too soon: moved up while truly passing less than ready; held
-                back: ready at the end, and not moved. Sets: the median of those moved up, and the
-                middle half. A staircase plays sets of at least 30 reps: it needs its reversals.
+                {say('eachTrueSharePassedRepsWhich', {
+                  which: learning > 0 ? say('whichThenGrowsEverySet') : '',
+                  ATHLETES,
+                })}
               </Quiet>
             </>
           )}
@@ -175,17 +174,17 @@ export function RulesPage(): ReactElement {
 /** What is said of a rule, by column. */
 const COLUMNS: readonly (readonly [name: string, cell: (outcome: RuleOutcome) => string])[] = [
   ['moved', shareWords],
-  ['too soon', ({ tooSoon }) => finePercent(tooSoon)],
-  ['held back', ({ heldBack }) => finePercent(heldBack)],
+  [say('tooSoon'), ({ tooSoon }) => finePercent(tooSoon)],
+  [say('heldBack'), ({ heldBack }) => finePercent(heldBack)],
   ['sets', setsWords],
 ];
 
 const OutcomeTable = ({ answer }: { answer: RulesAnswer }): ReactElement => (
-  <FiguresTable caption="Moved up, percent, and after how many sets">
+  <FiguresTable caption={say('movedUpPercentAfterHowMany')}>
     <thead>
       <tr>
         <th scope="col" rowSpan={2}>
-          passes
+          {say('passes')}
         </th>
         {NAMES.map((name) => (
           <th key={name} scope="colgroup" colSpan={COLUMNS.length}>

@@ -10,6 +10,7 @@ import { Heading, Quiet } from '../../parts/Text.js';
 import { finePercent } from '../../words/rules.js';
 import { useWish } from './useSimulation.js';
 import { Fields } from '../../parts/form/Fields.js';
+import { say } from '../../words/ladder.js';
 
 const Found = styled.div`
   margin-top: 14px;
@@ -43,20 +44,24 @@ export function WishPart({
   );
   return (
     <section>
-      <Heading>What do you wish for?</Heading>
+      <Heading>{say('whatDoYouWish')}</Heading>
       <Fields style={{ marginBottom: 14 }}>
-        {share('risk', 'Moved up too soon, at most', 0.49)}
-        {share('tooSoonRate', 'of those who pass', 0.98)}
-        {share('readyRate', 'Ready is who passes', 0.99)}
+        {share('risk', say('movedUpTooSoonMost'), 0.49)}
+        {share('tooSoonRate', say('thoseWhoPass'), 0.98)}
+        {share('readyRate', say('readyWhoPasses'), 0.99)}
       </Fields>
-      {!answer && <Quiet>Looking for settings…</Quiet>}
+      {!answer && <Quiet>{say('lookingSettings')}</Quiet>}
       {answer &&
         (answer.count.ok ? (
           <Found>
             <p>
-              <strong>Counting sets:</strong> {ruleWords(answer.count.value.rule)} Too soon within{' '}
-              {settings.withinSets} sets: {finePercent(answer.count.value.tooSoon.moved)}; the ready
-              wait {answer.count.value.ready.meanSets.toFixed(1)} sets on average.
+              <strong>{say('countingSets')}</strong>{' '}
+              {say('rulewordsTooSoonWithinWithinsetsSets', {
+                ruleWords: ruleWords(answer.count.value.rule),
+                withinSets: settings.withinSets,
+                finePercent: finePercent(answer.count.value.tooSoon.moved),
+                meanSets: answer.count.value.ready.meanSets.toFixed(1),
+              })}
             </p>
             <TakeButton rule={answer.count.value.rule} onTake={onTake} />
           </Found>
@@ -67,10 +72,13 @@ export function WishPart({
         (answer.sequential.ok ? (
           <Found>
             <p>
-              <strong>Weighing each rep:</strong> {ruleWords(answer.sequential.value.rule)} Over{' '}
-              {settings.withinSets} sets, begun anew whenever it says not ready, it moves up too
-              soon {finePercent(answer.sequential.value.tooSoon.moved)}; the ready wait{' '}
-              {answer.sequential.value.ready.meanSets.toFixed(1)} sets on average.
+              <strong>{say('weighingEachRep')}</strong>{' '}
+              {say('rulewordsOverWithinsetsSetsBegunAnew', {
+                ruleWords: ruleWords(answer.sequential.value.rule),
+                withinSets: settings.withinSets,
+                finePercent: finePercent(answer.sequential.value.tooSoon.moved),
+                meanSets: answer.sequential.value.ready.meanSets.toFixed(1),
+              })}
             </p>
             <TakeButton rule={answer.sequential.value.rule} onTake={onTake} />
           </Found>
@@ -78,8 +86,7 @@ export function WishPart({
           <Notice>{problemSentence(answer.sequential.problem)}</Notice>
         ))}
       <Quiet style={{ marginTop: 10, fontSize: 15, maxWidth: '70ch' }}>
-        Whoever passes a little less than ready is moved up too soon more often; the chart shows how
-        much.
+        {say('whoeverPassesLittleLessThanReady')}
       </Quiet>
     </section>
   );
@@ -91,4 +98,4 @@ const TakeButton = ({
 }: {
   rule: Rule;
   onTake: (rule: Rule) => void;
-}): ReactElement => <Button onPress={() => onTake(rule)}>Take it as rule B</Button>;
+}): ReactElement => <Button onPress={() => onTake(rule)}>{say('takeRuleB')}</Button>;

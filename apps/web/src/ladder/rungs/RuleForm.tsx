@@ -13,13 +13,14 @@ import { CountField, NumberField, ShareField } from '../../parts/form/NumberFiel
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Notice } from '../../parts/Notice.js';
 import { Fields } from '../../parts/form/Fields.js';
+import { say } from '../../words/ladder.js';
 
 const PRESET_WORDS: Readonly<Record<RulePreset, string>> = {
-  'careful count': 'count sets, carefully',
-  'quick count': 'count sets, quickly',
-  'careful weighing': 'weigh each rep, carefully',
-  'quick weighing': 'weigh each rep, quickly',
-  staircase: 'pace that moves by itself',
+  'careful count': say('countSetsCarefully'),
+  'quick count': say('countSetsQuickly'),
+  'careful weighing': say('weighEachRepCarefully'),
+  'quick weighing': say('weighEachRepQuickly'),
+  staircase: say('paceMovesItself'),
 };
 
 const OWN = 'own settings';
@@ -146,7 +147,7 @@ function Settings({
       return (
         <>
           <CountField
-            label="Passes in a row"
+            label={say('passesRow')}
             min={1}
             max={5}
             value={rule.passesInARow}
@@ -164,7 +165,7 @@ function Settings({
             />
           ))}
           <CountField
-            label="Reversals"
+            label={say('reversals')}
             min={2}
             max={20}
             value={rule.reversals}

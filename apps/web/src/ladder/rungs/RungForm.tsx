@@ -18,6 +18,7 @@ import { TextField } from '../../parts/form/TextField.js';
 import { capital } from '../../words/format.js';
 import { Quiet } from '../../parts/Text.js';
 import { sourceWords } from '../../words/limit.js';
+import { say } from '../../words/ladder.js';
 
 const RungFields = styled(Fields)`
   align-items: start;
@@ -73,14 +74,14 @@ export function RungForm({
       <RungFields>
         <div className="wide">
           <TextField
-            label="Name"
+            label={say('name')}
             value={rung.name}
             maxLength={80}
             onChange={(name) => set({ name })}
             required
           />
         </div>
-        <div className="targets" role="group" aria-label="Targets in play">
+        <div className="targets" role="group" aria-label={say('targetsPlay')}>
           {targets.map(({ letter, name }) => (
             <CheckField
               key={letter}
@@ -92,41 +93,41 @@ export function RungForm({
           ))}
         </div>
         <SelectField
-          label="Order of cues"
+          label={say('orderCues')}
           value={rung.order}
           options={RUNG_ORDERS}
           onChange={(order) => set({ order })}
         />
         <SelectField
-          label="At the target"
+          label={say('target')}
           value={rung.doing}
           options={DOINGS}
           onChange={(doing) => set({ doing })}
         />
         <SelectField
-          label="Against"
+          label={say('against')}
           value={rung.pressure}
           options={PRESSURES.map((each) => [each, each === 'none' ? 'nobody' : each] as const)}
           onChange={(pressure) => set({ pressure })}
         />
-        {share('catchShare', 'Catch trials', 0.5)}
-        {share('switchShare', 'Switched cues', 0.5)}
+        {share('catchShare', say('catchTrials'), 0.5)}
+        {share('switchShare', say('switchedCues'), 0.5)}
         <ShareField
-          label="Floor, of its size"
+          label={say('floorItsSize')}
           min={0.25}
           max={2}
           value={rung.floorScale}
           onChange={(share) => set({ floorScale: share })}
         />
         <ShareField
-          label="Time, of match time"
+          label={say('timeMatchTime')}
           min={0.5}
           max={3}
           value={rung.timeFactor}
           onChange={(share) => set({ timeFactor: share })}
         />
       </RungFields>
-      <Quiet style={{ marginBottom: 6 }}>Longest allowed times.</Quiet>
+      <Quiet style={{ marginBottom: 6 }}>{say('longestAllowedTimes')}</Quiet>
       <RungFields>
         {GATED_DURATIONS.map((gate) => (
           <div key={gate}>
@@ -134,7 +135,7 @@ export function RungForm({
               isSelected={rung.limitsMs[gate] !== undefined}
               onChange={(isOn) => limit(gate, isOn ? FIRST_LIMIT_MS[gate] : null)}
             >
-              {`Limit the ${gate}`}
+              {say('limitGate', { gate })}
             </CheckField>
             {rung.limitsMs[gate] !== undefined && (
               <>
@@ -151,14 +152,14 @@ export function RungForm({
           </div>
         ))}
       </RungFields>
-      <Quiet style={{ marginBottom: 6 }}>What a set must show.</Quiet>
+      <Quiet style={{ marginBottom: 6 }}>{say('whatSetMustShow')}</Quiet>
       <RungFields>
-        {share('passShare', 'Reps inside the limits')}
-        {share('cleanShare', 'Without a watched fault')}
-        {share('falseStartShare', 'Most false starts')}
-        {share('heldShare', 'Catch trials held')}
+        {share('passShare', say('repsInsideLimits'))}
+        {share('cleanShare', say('withoutWatchedFault'))}
+        {share('falseStartShare', say('mostFalseStarts'))}
+        {share('heldShare', say('catchTrialsHeld'))}
         <CountField
-          label="Valid reps, at least"
+          label={say('validRepsLeast')}
           min={1}
           max={60}
           value={rung.minValidReps}
@@ -169,11 +170,11 @@ export function RungForm({
             isSelected={rung.mostSpread !== null}
             onChange={(isOn) => set({ mostSpread: isOn ? FIRST_SPREAD : null })}
           >
-            Limit the spread of the cycle
+            {say('limitSpreadCycle')}
           </CheckField>
           {rung.mostSpread !== null && (
             <ShareField
-              label="Spread of the cycle"
+              label={say('spreadCycle')}
               min={0.01}
               value={rung.mostSpread}
               onChange={(share) => set({ mostSpread: share })}

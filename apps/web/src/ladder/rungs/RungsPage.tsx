@@ -30,6 +30,7 @@ import { RungForm } from './RungForm.js';
 import { TestPart } from './TestPart.js';
 import { useRungs } from './useRungs.js';
 import { raisedBy } from '@orthokin/core/pattern';
+import { say } from '../../words/ladder.js';
 
 const Columns = styled.div`
   display: grid;
@@ -95,11 +96,11 @@ export function RungsPage(): ReactElement {
   const ladder = useLadder(patternId);
   if (ladder.data) return <Editor key={ladder.data.pattern.version} ladder={ladder.data} />;
   return (
-    <Page name="Rungs">
+    <Page name={say('rungs')}>
       {ladder.error ? (
         <Failed error={ladder.error} again={() => void ladder.refetch()} />
       ) : (
-        <Quiet>Reading the ladder…</Quiet>
+        <Quiet>{say('readingLadder')}</Quiet>
       )}
     </Page>
   );
@@ -151,11 +152,11 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
   const problem = savePattern.error ?? saveLadder.error;
   const isSaving = savePattern.isPending || saveLadder.isPending;
   return (
-    <Page name={`${pattern.name} · Rungs`}>
+    <Page name={say('patternRungs', { pattern: pattern.name })}>
       <Quiet>
-        <Link to={`/ladder/${pattern.id}`}>The ladder of {pattern.name}</Link>
+        <Link to={`/ladder/${pattern.id}`}>{say('ladderPattern', { pattern: pattern.name })}</Link>
       </Quiet>
-      <Headline>Rungs and rule</Headline>
+      <Headline>{say('rungsRule')}</Headline>
       <Columns>
         <div>
           <div className="ways">
@@ -164,17 +165,17 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
               isDisabled={!isChanged || isSaving || !isRuleRight}
               onPress={() => void save().catch(() => undefined)}
             >
-              {isChanged ? 'Save the ladder' : 'Saved'}
+              {isChanged ? say('saveLadder') : say('saved')}
             </Button>
             <IconButton
-              aria-label="Undo"
+              aria-label={say('undo')}
               isDisabled={edit.undo === null}
               onPress={() => edit.undo?.()}
             >
               <Undo2 size={20} />
             </IconButton>
             <IconButton
-              aria-label="Redo"
+              aria-label={say('redo')}
               isDisabled={edit.redo === null}
               onPress={() => edit.redo?.()}
             >
@@ -182,11 +183,8 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
             </IconButton>
           </div>
           {problem && <Notice>{problem.message}</Notice>}
-          <Quiet style={{ fontSize: 15 }}>
-            Sets keep the limits they were run against. A rung that asks something else than before
-            starts its evidence anew; a new name does not.
-          </Quiet>
-          <List aria-label="Rungs, the easiest at the foot">
+          <Quiet style={{ fontSize: 15 }}>{say('setsKeepLimitsTheyWereRun')}</Quiet>
+          <List aria-label={say('rungsEasiestFoot')}>
             {edit.rungs.map((each, i) => {
               const before = edit.rungs[i - 1];
               return (
@@ -207,8 +205,8 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
         </div>
         <div>
           {rung ? (
-            <section aria-label={`Rung ${rung.number}`}>
-              <Heading>Rung {rung.number}</Heading>
+            <section aria-label={say('rungNumber', { number: rung.number })}>
+              <Heading>{say('rungNumber', { number: rung.number })}</Heading>
               <RungForm
                 key={rung.number}
                 rung={rung}
@@ -217,10 +215,10 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
               />
               <div className="ways">
                 <Button isDisabled={rung.number === edit.rungs.length} onPress={() => move(1)}>
-                  <ArrowUp size={18} aria-hidden /> Harder
+                  <ArrowUp size={18} aria-hidden /> {say('harder')}
                 </Button>
                 <Button isDisabled={rung.number === 1} onPress={() => move(-1)}>
-                  <ArrowDown size={18} aria-hidden /> Easier
+                  <ArrowDown size={18} aria-hidden /> {say('easier')}
                 </Button>
                 <Button
                   isDisabled={edit.rungs.length >= MOST_RUNGS}
@@ -230,49 +228,49 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
                     )
                   }
                 >
-                  <Copy size={18} aria-hidden /> Another like it
+                  <Copy size={18} aria-hidden /> {say('anotherLike')}
                 </Button>
                 <Button
                   isDisabled={edit.rungs.length <= 1}
                   onPress={() => edit.change(edit.rungs.filter((each) => each !== rung))}
                 >
-                  <Trash2 size={18} aria-hidden /> Take out
+                  <Trash2 size={18} aria-hidden /> {say('takeOut')}
                 </Button>
               </div>
             </section>
           ) : (
-            <Quiet>This pattern has no targets yet, so there is nothing to climb.</Quiet>
+            <Quiet>{say('thisPatternHasNoTargetsYet')}</Quiet>
           )}
           <section>
-            <Heading>When a rung is met</Heading>
+            <Heading>{say('whenRungMet')}</Heading>
             <RuleForm rule={climb.rule} onChange={(rule) => set({ rule })} />
             <p style={{ margin: '8px 0 0' }}>
-              <Link to="/ladder/rules">What would this rule do?</Link>
+              <Link to="/ladder/rules">{say('whatWouldThisRuleDo')}</Link>
             </p>
           </section>
           <section>
-            <Heading>Draft the ladder anew</Heading>
+            <Heading>{say('draftLadderAnew')}</Heading>
             <Fields>
               <SelectField
-                label="What is raised"
+                label={say('whatRaised')}
                 value={climb.axis}
                 options={AXIS_ORDERS}
                 onChange={(axis) => set({ axis })}
               />
               <SelectField
-                label="School"
+                label={say('school')}
                 value={climb.school}
                 options={SCHOOL_NAMES}
                 onChange={(school) => set({ school })}
               />
               <SelectField
-                label="Sets are for"
+                label={say('sets')}
                 value={climb.effort}
                 options={EFFORT_NAMES}
                 onChange={(effort) => set({ effort })}
               />
               <NumberField
-                label="A bit of choice costs"
+                label={say('bitChoiceCosts')}
                 unit="ms"
                 min={0}
                 max={400}
@@ -281,11 +279,14 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
               />
             </Fields>
             <p style={{ margin: '0 0 6px', maxWidth: '66ch' }}>
-              {SCHOOLS[climb.school].reasoning} Risk: {SCHOOLS[climb.school].risk.toLowerCase()}{' '}
-              {EFFORTS[climb.effort].reasoning}
+              {say('reasoningRiskRiskReasoning2', {
+                reasoning: SCHOOLS[climb.school].reasoning,
+                risk: SCHOOLS[climb.school].risk.toLowerCase(),
+                reasoning2: EFFORTS[climb.effort].reasoning,
+              })}
             </p>
             <Button onPress={draft}>
-              <WandSparkles size={18} aria-hidden /> Draft from easy to live
+              <WandSparkles size={18} aria-hidden /> {say('draftFromEasyLive')}
             </Button>
           </section>
           <TestPart climb={climb} rungs={edit.rungs.length} onChange={set} />

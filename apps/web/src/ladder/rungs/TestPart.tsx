@@ -4,6 +4,7 @@ import { CheckField } from '../../parts/form/CheckField.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { CountField } from '../../parts/form/NumberFields.js';
 import { Heading, Quiet } from '../../parts/Text.js';
+import { say } from '../../words/ladder.js';
 
 /** The standard test: the same cues on the first day and the last. */
 export function TestPart({
@@ -18,7 +19,7 @@ export function TestPart({
   const USUAL_REPS = 12;
   return (
     <section>
-      <Heading>Test days</Heading>
+      <Heading>{say('testDays')}</Heading>
       <CheckField
         isSelected={test !== null}
         onChange={(isOn) =>
@@ -32,27 +33,26 @@ export function TestPart({
           })
         }
       >
-        A standard test: same rung, same cues, first and last
+        {say('standardTestSameRungSameCues')}
       </CheckField>
       {test && (
         <Fields style={{ marginTop: 12 }}>
           <CountField
-            label="Test on rung"
+            label={say('testRung')}
             min={1}
             max={Math.max(1, rungs)}
             value={test.rung}
             onChange={(rung) => onChange({ test: { ...test, rung: rung } })}
           />
           <CountField
-            label="Test reps"
+            label={say('testReps')}
             min={4}
             max={60}
             value={test.reps}
             onChange={(reps) => onChange({ test: { ...test, reps: reps } })}
           />
           <Quiet style={{ fontSize: 15 }}>
-            Seed {test.seed}. Another number of reps or rung is another test: “Is it better?” holds
-            only runs of the same one against each other.
+            {say('seedSeedAnotherNumberRepsRung', { seed: test.seed })}
           </Quiet>
         </Fields>
       )}

@@ -1,10 +1,11 @@
 import type { ReactElement } from 'react';
 import { colour, MONO } from '../tokens.js';
 import type { AlignAt, Limits, Scale } from './scale.js';
+import { say } from '../../words/parts.js';
 
 export const ALIGN_WORDS: Readonly<Record<AlignAt, string>> = {
   cue: 'cue',
-  firstMove: 'first move',
+  firstMove: say('firstMove'),
   arrival: 'arrived',
   home: 'home',
 };

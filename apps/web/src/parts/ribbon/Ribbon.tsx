@@ -9,6 +9,7 @@ import { PHASE_COLOURS, phaseFill } from '../phases.js';
 import { colour, MONO } from '../tokens.js';
 import { limitsOf, sinceCue, type Limits, type Scale } from './scale.js';
 import { segmentsOf, type Segment } from './segments.js';
+import { say } from '../../words/parts.js';
 
 const BAND = 20;
 const ROW = 36;
@@ -115,10 +116,14 @@ function Figure({
 const describe = ({ rep, durations, faults, leftOut }: RepReading): string => {
   const times = (['reaction', 'response', 'recovery'] as const).flatMap((name) => {
     const duration = durations[name];
-    return duration ? [`${name} ${seconds(duration.ms)} seconds`] : [];
+    return duration ? [say('nameMsSeconds', { name, ms: seconds(duration.ms) })] : [];
   });
   const notes = [...faults, leftOut ? 'left out' : ''].filter(Boolean);
-  return `Rep ${rep.ordinal}, ${rep.target}: ${[...times, ...notes].join(', ')}`;
+  return say('repOrdinalTargetValue', {
+    ordinal: rep.ordinal,
+    target: rep.target,
+    value: [...times, ...notes].join(', '),
+  });
 };
 
 /** What the flag of a rep says; a strike-out says so first. */

@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { PHASE_COLOURS, PhaseSwatch, type Phase } from '../phases.js';
 import { colour, NARROW } from '../tokens.js';
 import { LONGEST_MARGIN_MS, segmentsOf } from './segments.js';
+import { say } from '../../words/parts.js';
 
 const LegendList = styled.ul`
   display: flex;
@@ -31,11 +32,12 @@ export function RibbonLegend({ readings }: { readings: readonly RepReading[] }):
   const shares = segments.some(({ phases }) => phases.length > 1);
   const hasSplit = readings.some(({ rep }) => eventOf(rep.events, 'splitLanding'));
   return (
-    <LegendList aria-label="What the bands mean">
+    <LegendList aria-label={say('whatBandsMean')}>
       {[...present].map((phase) => (
         <li key={phase}>
           <PhaseSwatch phase={phase} /> {phase}
-          {phase === 'ready margin' && ` (at most ${LONGEST_MARGIN_MS / 1000} s drawn)`}
+          {phase === 'ready margin' &&
+            say('mostLongestmarginmsSDrawn', { LONGESTMARGINMS: LONGEST_MARGIN_MS / 1000 })}
         </li>
       ))}
       {hasSplit && (
@@ -44,16 +46,16 @@ export function RibbonLegend({ readings }: { readings: readonly RepReading[] }):
             <path d="M1 11Q9 -3 17 11" stroke={PHASE_COLOURS.split} strokeWidth={2} fill="none" />
             <circle cx={17} cy={11} r={2.6} fill={PHASE_COLOURS.split} />
           </svg>
-          split-step
+          {say('splitStep')}
         </li>
       )}
       <li>
         <svg width={6} height={16} aria-hidden>
           <line x1={3} x2={3} y1={0} y2={16} stroke={colour('ink')} strokeWidth={2.5} />
         </svg>
-        limit
+        {say('limit')}
       </li>
-      {shares && <li>Stacked bands: the moment between them was not timed.</li>}
+      {shares && <li>{say('stackedBandsMomentBetweenThemWas')}</li>}
     </LegendList>
   );
 }

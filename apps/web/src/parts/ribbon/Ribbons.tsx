@@ -8,6 +8,7 @@ import { Axis, AXIS } from './Axis.js';
 import { FIGURES_FROM_RIGHT, LEFT, Ribbon, rowHeight } from './Ribbon.js';
 import { ReferenceTicks } from './ReferenceTicks.js';
 import { scaleFor, shifted, zeroOf, type AlignAt, type Limits } from './scale.js';
+import { say } from '../../words/parts.js';
 
 /** Room for the two figures and a flag on the right; without it flags go under their band. */
 const RIGHT = 250;
@@ -64,10 +65,10 @@ export function Ribbons({
         {roomy && (
           <g fontSize={14} textAnchor="end" fill={colour('quiet')}>
             <text x={width - FIGURES_FROM_RIGHT.reaction} y={AXIS - 12}>
-              reaction
+              {say('reaction')}
             </text>
             <text x={width - FIGURES_FROM_RIGHT.recovery} y={AXIS - 12}>
-              recovery
+              {say('recovery')}
             </text>
           </g>
         )}

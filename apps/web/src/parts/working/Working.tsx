@@ -4,6 +4,7 @@ import { Button } from '../Button.js';
 import { Notice } from '../Notice.js';
 import { Quiet } from '../Text.js';
 import type { Working as State } from './useWorking.js';
+import { say } from '../../words/parts.js';
 
 const Row = styled.div`
   display: flex;
@@ -26,22 +27,22 @@ export function Working({
 }): ReactElement | null {
   if (failed)
     return (
-      <Notice action={<Button onPress={again}>Try again</Button>}>
-        The {what} could not be worked out.
+      <Notice action={<Button onPress={again}>{say('tryAgain')}</Button>}>
+        {say('whatCouldNotWorkedOut', { what })}
       </Notice>
     );
   if (share !== null)
     return (
       <Row>
         <progress value={Math.round(HUNDRED * share)} max={HUNDRED} aria-label={what} />
-        <Quiet>Working out the {what}…</Quiet>
-        <Button onPress={cancel}>Stop</Button>
+        <Quiet>{say('workingOutWhat', { what })}</Quiet>
+        <Button onPress={cancel}>{say('stop')}</Button>
       </Row>
     );
   if (answer !== null) return null;
   return (
     <Row>
-      <Button onPress={again}>Work out the {what}</Button>
+      <Button onPress={again}>{say('workOutWhat', { what })}</Button>
     </Row>
   );
 }

@@ -11,7 +11,7 @@ import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useCourse } from '../../api/review.js';
 import { ButtonLink } from '../../parts/Button.js';
-import { count, dayWords } from '../../words/format.js';
+import { dayWords } from '../../words/format.js';
 import { Failed } from '../../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import {
@@ -28,6 +28,7 @@ import { kindsOf, spansOf, useCourseView, type Kind } from '../course-view.js';
 import { ForecastPart } from './ForecastPart.js';
 import { SetsTable } from './SetsTable.js';
 import { TechniqueChart } from './TechniqueChart.js';
+import { say } from '../../words/review.js';
 
 const Ways = styled.div`
   display: flex;
@@ -51,11 +52,11 @@ export function AthletePage(): ReactElement {
   const course = useCourse(athleteId);
   if (course.data) return <Course course={course.data} />;
   return (
-    <Page name="Review">
+    <Page name={say('review')}>
       {course.error ? (
         <Failed error={course.error} again={() => void course.refetch()} />
       ) : (
-        <Quiet>Reading the weeks…</Quiet>
+        <Quiet>{say('readingWeeks')}</Quiet>
       )}
     </Page>
   );
@@ -67,11 +68,11 @@ function Course({ course }: { course: AthleteCourseReply }): ReactElement {
   const kind = kinds.find(({ key }) => key === view.kind) ?? kinds[0];
   if (!kind)
     return (
-      <Page name={`${course.athlete.name} · Review`}>
-        <Headline>{course.athlete.name} has not been timed yet.</Headline>
+      <Page name={say('athleteReview', { athlete: course.athlete.name })}>
+        <Headline>{say('athleteHasNotBeenTimedYet', { athlete: course.athlete.name })}</Headline>
         <Ways>
           <ButtonLink to={`/floor/${course.athlete.id}`} $weight="main">
-            Start a drill
+            {say('startDrill')}
           </ButtonLink>
         </Ways>
       </Page>
@@ -111,9 +112,14 @@ function CourseOfKind({
   const compared = typeof better === 'string' ? null : better;
   const ids = (some: readonly { setId: string }[]) => some.map(({ setId }) => setId).join(',');
   return (
-    <Page name={`${athlete.name} · Review`}>
+    <Page name={say('athleteReview', { athlete: athlete.name })}>
       <Quiet>
-        {athlete.name}, {athlete.hand}-handed, {athlete.ageBand}. {athlete.note}
+        {say('athleteHandHandedAgeband', {
+          athlete: athlete.name,
+          hand: athlete.hand,
+          ageBand: athlete.ageBand,
+        })}{' '}
+        {athlete.note}
       </Quiet>
       <Headline>
         {typeof better === 'string' ? whyNotSentence(better) : betterSentence(better, duration)}
@@ -131,19 +137,19 @@ function CourseOfKind({
           <ButtonLink
             to={`/review/compare?a=${ids(compared.before)}&b=${ids(compared.after)}&duration=${duration}`}
           >
-            <GitCompareArrows size={18} aria-hidden /> Before and after, side by side
+            <GitCompareArrows size={18} aria-hidden /> {say('beforeAfterSideSide')}
           </ButtonLink>
         )}
         <ButtonLink to={`/review/athletes/${athlete.id}/report`}>
-          <Printer size={18} aria-hidden /> Report to print
+          <Printer size={18} aria-hidden /> {say('reportPrint')}
         </ButtonLink>
       </Ways>
       <CourseControls kinds={kinds} kind={kind} view={view} onChange={change} />
-      <Part aria-label="Course">
+      <Part aria-label={say('course')}>
         <CourseChart course={course} kind={kind} duration={duration} />
       </Part>
       <Part>
-        <Heading>Speed against technique</Heading>
+        <Heading>{say('speedAgainstTechnique')}</Heading>
         <p>{tradeSentence(speedAgainstTechnique(sets))}</p>
         <TechniqueChart kind={kind} />
       </Part>
@@ -154,8 +160,8 @@ function CourseOfKind({
       <Part>
         <SetsTable course={course} kind={kind} />
         <Quiet style={{ marginTop: 10, fontSize: 16 }}>
-          {count(course.sets.length, 'set')} in all.{' '}
-          <Link to="/review/data">Take them out as files</Link>
+          {say('setsAll', { sets: course.sets.length })}{' '}
+          <Link to="/review/data">{say('takeThemOutFiles')}</Link>
         </Quiet>
       </Part>
     </Page>

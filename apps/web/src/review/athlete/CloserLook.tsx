@@ -11,6 +11,7 @@ import { useSum } from '../sums/useSum.js';
 import { Working } from '../../parts/working/Working.js';
 import { hickSentence, medianSentence, sidesSentence, tailSentence } from '../../words/closer.js';
 import type { Kind } from '../course-view.js';
+import { say } from '../../words/review.js';
 
 /** Sides, lapses and the price of choice: read from every rep, so only when asked for. */
 export function CloserLook({
@@ -51,13 +52,11 @@ export function CloserLook({
   const { answer } = working;
   return (
     <>
-      <Heading>A closer look</Heading>
-      {!isOpen && (
-        <Button onPress={() => setOpen(true)}>Sides, lapses and the price of choice</Button>
-      )}
+      <Heading>{say('closerLook')}</Heading>
+      {!isOpen && <Button onPress={() => setOpen(true)}>{say('sidesLapsesPriceChoice')}</Button>}
       {isOpen && reps.error && <Failed error={reps.error} again={() => void reps.refetch()} />}
-      {isOpen && reps.isPending && <Quiet>Reading every rep…</Quiet>}
-      {isOpen && sum && <Working of={working} what="closer look" />}
+      {isOpen && reps.isPending && <Quiet>{say('readingEveryRep')}</Quiet>}
+      {isOpen && sum && <Working of={working} what={say('closerLook2')} />}
       {answer && (
         <>
           <p>{sidesSentence(answer)}</p>
@@ -69,9 +68,7 @@ export function CloserLook({
               return own ? [medianSentence(name, own)] : [];
             }).join(' ')}
           </p>
-          <Quiet style={{ fontSize: 16 }}>
-            All but the price of choice: rung {rung} only, since other rungs have other ways to go.
-          </Quiet>
+          <Quiet style={{ fontSize: 16 }}>{say('allButPriceChoiceRungRung', { rung })}</Quiet>
         </>
       )}
     </>

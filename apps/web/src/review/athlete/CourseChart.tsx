@@ -6,6 +6,7 @@ import { Chart, type Palette } from '../../parts/chart/Chart.js';
 import { capital, count, dayWords, secondsWithUnit } from '../../words/format.js';
 import { PHASE_COLOURS } from '../../parts/phases.js';
 import type { Kind } from '../course-view.js';
+import { say } from '../../words/review.js';
 
 /** Durations that are a phase have its colour; the others are ink. */
 const inkOf = (duration: CourseDuration, palette: Palette): string =>
@@ -37,7 +38,10 @@ export function CourseChart({
           ({ patternId, movedAt }) =>
             patternId === sets[0]?.patternId && within(Date.parse(movedAt)),
         )
-        .map(({ toRung, movedAt }) => ({ xAxis: Date.parse(movedAt), name: `rung ${toRung}` }));
+        .map(({ toRung, movedAt }) => ({
+          xAxis: Date.parse(movedAt),
+          name: say('rungTorung', { toRung }),
+        }));
       const notes = course.notes.flatMap(({ setId, text }) => {
         const set = sets.find((each) => each.setId === setId);
         return set ? [{ xAxis: set.atMs, name: text.slice(0, 28) }] : [];
@@ -65,7 +69,7 @@ export function CourseChart({
         series: [
           ...rungs.map((rung) => ({
             type: 'scatter',
-            name: `rung ${rung}`,
+            name: say('rungRung', { rung }),
             symbol: symbolOf(rung),
             symbolSize: 11,
             itemStyle: { color: ink, opacity: 0.45 + (0.5 * rung) / Math.max(...rungs) },
@@ -75,7 +79,7 @@ export function CourseChart({
           })),
           {
             type: 'line',
-            name: 'moves and notes',
+            name: say('movesNotes'),
             data: [],
             markLine: {
               symbol: 'none',
@@ -101,14 +105,9 @@ export function CourseChart({
   const [first, last] = [days[0], days.at(-1)];
   const summary =
     first && last
-      ? `${capital(duration)} of ${count(sets.length, 'set')} over ${count(days.length, 'day')}: ${secondsWithUnit(first.ms)} at first, ${secondsWithUnit(last.ms)} on the last day; ${count(course.moves.length, 'rung change')}. The figures are in the table below.`
+      ? `${capital(duration)} of ${count(sets.length, 'set')} over ${count(days.length, 'day')}: ${secondsWithUnit(first.ms)} at first, ${secondsWithUnit(last.ms)} on the last day; ${count(course.moves.length, say('rungChange'))}. The figures are in the table below.`
       : `${capital(duration)} was not timed in these sets.`;
   return (
-    <Chart
-      option={option}
-      summary={summary}
-      height={320}
-      caption="One mark a set, its shape by rung. Dashed: rung changes. Dotted: notes."
-    />
+    <Chart option={option} summary={summary} height={320} caption={say('oneMarkSetItsShapeRung')} />
   );
 }

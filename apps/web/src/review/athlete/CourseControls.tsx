@@ -5,6 +5,7 @@ import { Button } from '../../parts/Button.js';
 import { dayWords } from '../../words/format.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import type { CourseView, Kind } from '../course-view.js';
+import { say } from '../../words/review.js';
 
 const Row = styled.div`
   display: flex;
@@ -53,14 +54,14 @@ export function CourseControls({
     <Row className="no-print">
       <div className="wide">
         <SelectField
-          label="Sets"
+          label={say('sets')}
           value={kind.key}
           options={kinds.map(({ key, words }) => [key, words] as const)}
           onChange={(key) => onChange({ kind: key, ...none })}
         />
       </div>
       <SelectField
-        label="Duration"
+        label={say('duration2')}
         value={view.duration}
         options={COURSE_DURATIONS}
         onChange={(duration) => onChange({ duration })}
@@ -83,12 +84,12 @@ export function CourseControls({
               onChange={(day) => choose({ [name]: day })}
             />
           ))}
-          <Button onPress={() => onChange(none)}>First and last again</Button>
+          <Button onPress={() => onChange(none)}>{say('firstLastAgain')}</Button>
         </>
       ) : (
         days.length > 1 && (
           <Button onPress={() => onChange({ from: first, until: middle, since: last, to: last })}>
-            Choose the days to compare
+            {say('chooseDaysCompare')}
           </Button>
         )
       )}

@@ -8,6 +8,7 @@ import { useSum } from '../sums/useSum.js';
 import { Working } from '../../parts/working/Working.js';
 import { forecastSentence } from '../../words/change.js';
 import { limitOf, type Kind } from '../course-view.js';
+import { say } from '../../words/review.js';
 
 /** How many sessions ahead a course is worth carrying on. */
 const AHEAD = 20;
@@ -55,25 +56,23 @@ export function ForecastPart({
   const { answer } = working;
   return (
     <section style={{ marginTop: 30, maxWidth: 1080 }}>
-      <Heading>Where this leads</Heading>
+      <Heading>{say('whereThisLeads')}</Heading>
       {thresholdMs === null ? (
-        <Quiet>
-          Rung {rung} sets no limit for the {duration}: choose a duration it limits to see when it
-          is likely met.
-        </Quiet>
+        <Quiet>{say('rungRungSetsNoLimitDuration', { rung, duration })}</Quiet>
       ) : (
         <>
-          <Working of={working} what="forecast" />
+          <Working of={working} what={say('forecast')} />
           {answer && (
             <>
               <p style={{ margin: '0 0 8px', maxWidth: '78ch' }}>
                 {forecastSentence(answer, { thresholdMs, horizon, done: days.length })}
               </p>
               <Quiet style={{ fontSize: 16, marginBottom: 8 }}>
-                {isOnRung
-                  ? `From ${days.length} sessions on rung ${rung}.`
-                  : `Rung ${rung} has too few sessions of its own; taken from all ${days.length} sessions, whose rungs differ.`}{' '}
-                A curve of practice carried on, not a promise.
+                {say('whichCurvePracticeCarriedNotPromise', {
+                  which: isOnRung
+                    ? say('fromDaysSessionsRungRung', { days: days.length, rung })
+                    : say('rungRungHasTooFewSessions', { rung, days: days.length }),
+                })}
               </Quiet>
               {answer.ok && (
                 <ForecastChart
@@ -163,8 +162,12 @@ function ForecastChart({
     <Chart
       option={option}
       height={250}
-      summary={`The ${duration} by session: ${days.length} sessions done, the curve carried on to session ${forecast.bands.length}, with the limit it has to reach.`}
-      caption="Dots: the middle of each training day. Grey: where the curve may well run (95 %)."
+      summary={say('durationSessionDaysSessionsDoneCurve', {
+        duration,
+        days: days.length,
+        bands: forecast.bands.length,
+      })}
+      caption={say('dotsMiddleEachTrainingDayGrey')}
     />
   );
 }

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { dayWords, seconds, timeWords } from '../../words/format.js';
 import { FiguresTable } from '../../parts/FiguresTable.js';
 import type { Kind } from '../course-view.js';
+import { say } from '../../words/review.js';
 
 /** Every set of a kind in figures, newest first: what the chart is drawn from. */
 export function SetsTable({
@@ -18,25 +19,25 @@ export function SetsTable({
     kind.sets.some(({ figures }) => figures.mediansMs[name] !== undefined),
   );
   return (
-    <FiguresTable caption="Set by set, medians in seconds">
+    <FiguresTable caption={say('setSetMediansSeconds')}>
       <thead>
         <tr>
-          <th scope="col">set</th>
-          <th scope="col">rung</th>
+          <th scope="col">{say('set2')}</th>
+          <th scope="col">{say('rung')}</th>
           {present.map((name) => (
             <th key={name} scope="col">
               {name}
             </th>
           ))}
-          <th scope="col">counted</th>
-          <th scope="col">clean</th>
-          <th scope="col">false starts</th>
-          <th scope="col">catches held</th>
+          <th scope="col">{say('counted')}</th>
+          <th scope="col">{say('clean')}</th>
+          <th scope="col">{say('falseStarts')}</th>
+          <th scope="col">{say('catchesHeld')}</th>
           <th scope="col" className="words">
-            outcome
+            {say('outcome')}
           </th>
           <th scope="col" className="words">
-            notes
+            {say('notes2')}
           </th>
         </tr>
       </thead>

@@ -1,9 +1,9 @@
 import { useCallback, type ReactElement } from 'react';
 import { axisLook, tooltipLook } from '../../parts/chart/axes.js';
 import { Chart, type Palette } from '../../parts/chart/Chart.js';
-import { count } from '../../words/format.js';
 import type { Kind } from '../course-view.js';
 import { techniqueSentence } from '../../words/report.js';
+import { say } from '../../words/review.js';
 
 const HUNDRED = 100;
 
@@ -34,7 +34,7 @@ export function TechniqueChart({ kind: { sets } }: { kind: Kind }): ReactElement
         },
         tooltip: { ...tooltipLook(palette), trigger: 'item' },
         xAxis: { type: 'time', ...axisLook(palette), splitLine: { show: false } },
-        yAxis: { type: 'value', min: 0, max: HUNDRED, name: '% of cues', ...axisLook(palette) },
+        yAxis: { type: 'value', min: 0, max: HUNDRED, name: say('cues'), ...axisLook(palette) },
         series: lines.map(({ name, symbol, ink, data }) => ({
           ...{ type: 'line', name, symbol, symbolSize: 8, data },
           lineStyle: { color: ink, width: 1.5 },
@@ -48,7 +48,10 @@ export function TechniqueChart({ kind: { sets } }: { kind: Kind }): ReactElement
     <Chart
       option={option}
       height={200}
-      summary={`Technique over ${count(sets.length, 'set')}. ${techniqueSentence(sets)}`}
+      summary={say('techniqueOverSetsTechniquesentence', {
+        sets: sets.length,
+        techniqueSentence: techniqueSentence(sets),
+      })}
     />
   );
 }

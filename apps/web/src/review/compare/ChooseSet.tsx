@@ -3,6 +3,7 @@ import { useCourse } from '../../api/review.js';
 import { useSquad } from '../../api/squad.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { dayWords, timeWords } from '../../words/format.js';
+import { say } from '../../words/review.js';
 
 /** A set, by its athlete and its day. */
 export function ChooseSet({
@@ -22,20 +23,20 @@ export function ChooseSet({
   return (
     <div style={{ display: 'grid', gap: 8 }}>
       <SelectField
-        label={`${label}: athlete`}
+        label={say('labelAthlete', { label })}
         value={athleteId}
         options={[
-          ['', 'as shown'],
+          ['', say('shown')],
           ...(squad.data ?? []).map(({ athlete }) => [athlete.id, athlete.name] as const),
         ]}
         onChange={setAthleteId}
       />
       {sets.length > 0 && (
         <SelectField
-          label={`${label}: set`}
+          label={say('labelSet', { label })}
           value={sets.some(({ setId }) => setId === only) ? only : ''}
           options={[
-            ['', 'choose a set'],
+            ['', say('chooseSet')],
             ...sets.map(({ setId, atMs, rung }) => {
               const at = new Date(atMs).toISOString();
               return [setId, `${dayWords(at)} ${timeWords(at)}, rung ${rung}`] as const;

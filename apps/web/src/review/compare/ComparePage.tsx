@@ -9,7 +9,7 @@ import { useCourse, useSetReviews } from '../../api/review.js';
 import { useStandings } from '../../api/squad.js';
 import { ButtonLink } from '../../parts/Button.js';
 import { SelectField } from '../../parts/form/SelectField.js';
-import { count, dayWords } from '../../words/format.js';
+import { dayWords } from '../../words/format.js';
 import { Failed, Notice } from '../../parts/Notice.js';
 import { RibbonLegend } from '../../parts/ribbon/RibbonLegend.js';
 import { Ribbons } from '../../parts/ribbon/Ribbons.js';
@@ -21,6 +21,7 @@ import { betterSentence, settleSentence, whyNotSentence } from '../../words/chan
 import { compareSentence, notAlikeSentence } from '../../words/compare.js';
 import { ChooseSet } from './ChooseSet.js';
 import { TimesChart } from './TimesChart.js';
+import { say } from '../../words/review.js';
 
 const Row = styled.div`
   display: flex;
@@ -72,7 +73,13 @@ const sideOf = (sets: readonly SetReviewReply[]): Side => {
   return {
     sets,
     readings: sets.flatMap(readingsOf),
-    name: first ? `${first.athlete.name}, ${when ?? ''}, rung ${first.set.rung}` : '',
+    name: first
+      ? say('athleteWhenRungRung', {
+          athlete: first.athlete.name,
+          when: when ?? '',
+          rung: first.set.rung,
+        })
+      : '',
   };
 };
 
@@ -108,28 +115,28 @@ export function ComparePage(): ReactElement {
   const error = a.error ?? b.error;
   const chosen = sides?.every((side) => side.sets.length > 0) ? sides : null;
   return (
-    <Page name="Side by side">
+    <Page name={say('sideSide')}>
       {chosen ? (
         <Compared sides={chosen} duration={duration} />
       ) : error ? (
         <Failed error={error} again={() => void Promise.all([a.again(), b.again()])} />
       ) : (
         <>
-          <Headline>Choose two sets to lay side by side.</Headline>
+          <Headline>{say('chooseTwoSetsLaySideSide')}</Headline>
           <Offers />
         </>
       )}
       <Row className="no-print">
-        <ChooseSet label="First" chosen={ids('a')} onChoose={(id) => change({ a: id })} />
-        <ChooseSet label="Second" chosen={ids('b')} onChoose={(id) => change({ b: id })} />
+        <ChooseSet label={say('first')} chosen={ids('a')} onChoose={(id) => change({ a: id })} />
+        <ChooseSet label={say('second')} chosen={ids('b')} onChoose={(id) => change({ b: id })} />
         <SelectField
-          label="Duration"
+          label={say('duration2')}
           value={duration}
           options={COURSE_DURATIONS}
           onChange={(name) => change({ duration: name })}
         />
         <SelectField
-          label="Line up at"
+          label={say('lineUp')}
           value={at}
           options={ALIGN_AT.map((name) => [name, ALIGN_WORDS[name]] as const)}
           onChange={(name) => change({ at: name })}
@@ -138,7 +145,7 @@ export function ComparePage(): ReactElement {
       {chosen && (
         <Sides>
           {chosen.map((side, i) => (
-            <section key={i} aria-label={i === 0 ? 'First' : 'Second'}>
+            <section key={i} aria-label={i === 0 ? say('first') : say('second')}>
               <Heading>{side.name}</Heading>
               <Ribbons
                 readings={side.readings.filter(
@@ -156,9 +163,7 @@ export function ComparePage(): ReactElement {
         </Sides>
       )}
       {chosen && (
-        <Quiet style={{ marginTop: 10, fontSize: 16 }}>
-          Under each band: the middle of the first side, as lines.
-        </Quiet>
+        <Quiet style={{ marginTop: 10, fontSize: 16 }}>{say('underEachBandMiddleFirstSide')}</Quiet>
       )}
     </Page>
   );
@@ -177,7 +182,7 @@ function Offers(): ReactElement | null {
     <Row className="no-print">
       {offered.map(({ athlete, to }) => (
         <ButtonLink key={athlete.id} to={to}>
-          {athlete.name}: first and last
+          {say('athleteFirstLast', { athlete: athlete.name })}
         </ButtonLink>
       ))}
     </Row>
@@ -204,7 +209,7 @@ function HasChanged({
   const better = isItBetter(of(first), of(second), sets, duration, squad);
   return (
     <p style={{ maxWidth: '78ch', margin: '10px 0' }}>
-      <strong>Has the athlete changed?</strong>{' '}
+      <strong>{say('hasAthleteChanged')}</strong>{' '}
       {typeof better === 'string'
         ? whyNotSentence(better)
         : [betterSentence(better, duration), settleSentence(better.change)].join(' ')}
@@ -235,26 +240,24 @@ function Compared({
   return (
     <>
       <Quiet>
-        {first.name} ({count(first.sets.length, 'set')}) and {second.name} (
-        {count(second.sets.length, 'set')})
+        {say('firstSetsSecondSets2', {
+          first: first.name,
+          sets: first.sets.length,
+          second: second.name,
+          sets2: second.sets.length,
+        })}
       </Quiet>
       <Headline>
         {isComparable
-          ? compareSentence(comparison, duration, isOther ? 'second athlete' : 'second')
+          ? compareSentence(comparison, duration, isOther ? say('secondAthlete') : 'second')
           : notAlikeSentence(differs)}
       </Headline>
       {isComparable && differs.length > 0 && (
-        <Notice>
-          The rungs differ: other targets in play, so part of the difference is the task’s and not
-          the athlete’s.
-        </Notice>
+        <Notice>{say('rungsDifferOtherTargetsPlaySo')}</Notice>
       )}
       {comparison && (
         <>
-          <p style={{ maxWidth: '78ch', margin: '10px 0' }}>
-            These are single reps of the sets named, so the interval is about these reps, days and
-            all.
-          </p>
+          <p style={{ maxWidth: '78ch', margin: '10px 0' }}>{say('theseSingleRepsSetsNamedSo')}</p>
           {!isOther && differs.length === 0 && (
             <HasChanged first={first} second={second} duration={duration} />
           )}

@@ -3,6 +3,7 @@ import { useCallback, type ReactElement } from 'react';
 import { axisLook, tooltipLook } from '../../parts/chart/axes.js';
 import { Chart, type Palette } from '../../parts/chart/Chart.js';
 import { compareSentence } from '../../words/compare.js';
+import { say } from '../../words/review.js';
 
 const HUNDRED = 100;
 const inSeconds = (ms: number) => Math.round(ms) / 1000;
@@ -46,7 +47,7 @@ export function TimesChart({
           type: 'value',
           min: 0,
           max: HUNDRED,
-          name: '% of reps this quick',
+          name: say('repsThisQuick'),
           ...axisLook(palette),
           nameTextStyle: { align: 'left', color: palette.quiet, fontSize: 14 },
         },
@@ -81,8 +82,10 @@ export function TimesChart({
     <Chart
       option={option}
       height={280}
-      summary={`Quantile curves of both. ${compareSentence(comparison, duration, 'second')}`}
-      caption="Each dot is a rep; a curve further left is quicker."
+      summary={say('quantileCurvesBothComparesentence', {
+        compareSentence: compareSentence(comparison, duration, 'second'),
+      })}
+      caption={say('eachDotRepCurveFurtherLeft')}
     />
   );
 }

@@ -4,6 +4,7 @@ import { useBringClub } from '../../api/club.js';
 import { Button } from '../../parts/Button.js';
 import { Notice } from '../../parts/Notice.js';
 import { Quiet } from '../../parts/Text.js';
+import { say } from '../../words/review.js';
 
 /** Brings a whole club in from the file it was taken out as. */
 export function BringClub(): ReactElement {
@@ -17,14 +18,14 @@ export function BringClub(): ReactElement {
           if (file) bring.mutate(file);
         }}
       >
-        <Button isDisabled={bring.isPending}>Choose a club.zip</Button>
+        <Button isDisabled={bring.isPending}>{say('chooseClubZip')}</Button>
       </FileTrigger>
       <Quiet style={{ marginTop: 8 }}>
         {bring.isPending
-          ? 'Bringing the club in…'
+          ? say('bringingClub')
           : bring.data
-            ? `${bring.data.name} is here.`
-            : 'All of it comes in, or nothing. A club that is here already is never overwritten.'}
+            ? say('dataHere', { data: bring.data.name })
+            : say('allComesNothingClubHereAlready')}
       </Quiet>
       {bring.error && <Notice>{bring.error.message}</Notice>}
     </>

@@ -7,6 +7,7 @@ import { Notice } from '../../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import { TextField } from '../../parts/form/TextField.js';
 import { ImportReps } from './ImportReps.js';
+import { say } from '../../words/review.js';
 
 const Part = styled.section`
   margin-top: 30px;
@@ -32,10 +33,10 @@ const OUT = [
 export function FilesPage(): ReactElement {
   const { clubId } = useClub();
   return (
-    <Page name="Files in and out">
-      <Headline>Files in and out</Headline>
-      <Part aria-label="Out">
-        <Heading>Out</Heading>
+    <Page name={say('filesOut')}>
+      <Headline>{say('filesOut')}</Headline>
+      <Part aria-label={say('out')}>
+        <Heading>{say('out')}</Heading>
         <div className="ways">
           {OUT.map(([file, words]) => (
             <ButtonAnchor key={file} href={`/api/clubs/${clubId}/${file}`} download>
@@ -44,19 +45,19 @@ export function FilesPage(): ReactElement {
           ))}
         </div>
         <Quiet>
-          What the columns mean: <a href="/api/reps-dictionary.csv">of reps</a>,{' '}
-          <a href="/api/sets-dictionary.csv">of sets</a>. The files hold names and times of people:
-          keep them as you would keep the people’s trust.
+          {say('whatColumnsMean')} <a href="/api/reps-dictionary.csv">{say('reps')}</a>,{' '}
+          <a href="/api/sets-dictionary.csv">{say('sets3')}</a>
+          {say('filesHoldNamesTimesPeopleKeep')}
         </Quiet>
       </Part>
-      <Part aria-label="Reps timed elsewhere">
+      <Part aria-label={say('repsTimedElsewhere')}>
         <ImportReps />
       </Part>
-      <Part aria-label="A whole club">
-        <Heading>Bring a club in</Heading>
+      <Part aria-label={say('wholeClub')}>
+        <Heading>{say('bringClub')}</Heading>
         <BringClub />
       </Part>
-      <Part aria-label="Wipe">
+      <Part aria-label={say('wipe')}>
         <WipeClub />
       </Part>
     </Page>
@@ -70,21 +71,17 @@ function WipeClub(): ReactElement {
   const [typed, setTyped] = useState('');
   return (
     <>
-      <Heading>Wipe this club</Heading>
-      <p>
-        Every athlete, pattern, set and rep of {name} is taken off the server and cannot be brought
-        back, except from a file taken out before. What this device has not sent yet is lost with
-        it.
-      </p>
+      <Heading>{say('wipeThisClub')}</Heading>
+      <p>{say('everyAthletePatternSetRepName', { name })}</p>
       <div style={{ maxWidth: 340, display: 'grid', gap: 10 }}>
         <TextField
-          label={`Type “${name}” to wipe it`}
+          label={say('typeNameWipe', { name })}
           value={typed}
           onChange={setTyped}
           maxLength={120}
         />
         <Button isDisabled={typed !== name || wipe.isPending} onPress={() => wipe.mutate(typed)}>
-          Wipe {name} for good
+          {say('wipeNameGood', { name })}
         </Button>
       </div>
       {wipe.error && <Notice>{wipe.error.message}</Notice>}

@@ -3,9 +3,10 @@ import { median } from '@orthokin/core/numeric';
 import { problemSentence } from '@orthokin/core/result';
 import { durationsOf } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
-import { count, seconds } from '../../words/format.js';
+import { seconds } from '../../words/format.js';
 import { Quiet } from '../../parts/Text.js';
 import { FiguresTable } from '../../parts/FiguresTable.js';
+import { say } from '../../words/review.js';
 
 const MOST_SHOWN = 30;
 const TIMES = ['reaction', 'response', 'recovery', 'cycle'] as const;
@@ -28,11 +29,9 @@ export function ImportPreview({
   const bad = new Set(problems.map(({ row }) => row)).size;
   return (
     <>
-      <p role="status">
-        {count(rows, 'row')}: {rows - bad} can be stored, {bad} cannot.
-      </p>
+      <p role="status">{say('rowsRows2CanStoredBadCannot', { rows, rows2: rows - bad, bad })}</p>
       {sets.length > 0 && (
-        <FiguresTable caption="What would be stored, medians in seconds">
+        <FiguresTable caption={say('whatWouldStoredMediansSeconds')}>
           <thead>
             <tr>
               {['athlete', 'day', 'set', 'reps', ...TIMES].map((head) => (
@@ -57,21 +56,28 @@ export function ImportPreview({
           </tbody>
         </FiguresTable>
       )}
-      {sets.length > MOST_SHOWN && <Quiet>and {sets.length - MOST_SHOWN} more sets</Quiet>}
+      {sets.length > MOST_SHOWN && (
+        <Quiet>{say('setsMoreSets', { sets: sets.length - MOST_SHOWN })}</Quiet>
+      )}
       {problems.length > 0 && (
         <>
           <p>
-            <strong>Rows that stay out:</strong>
+            <strong>{say('rowsStayOut')}</strong>
           </p>
-          <ul aria-label="Rows that stay out">
+          <ul aria-label={say('rowsStayOut2')}>
             {problems.slice(0, MOST_SHOWN).map((problem) => (
               <li key={`${problem.row} ${problem.field}`}>
-                Row {problem.row}, {problemSentence(problem)}
+                {say('rowRowProblemsentence', {
+                  row: problem.row,
+                  problemSentence: problemSentence(problem),
+                })}
               </li>
             ))}
           </ul>
           {problems.length > MOST_SHOWN && (
-            <Quiet>and {problems.length - MOST_SHOWN} more; mend these first.</Quiet>
+            <Quiet>
+              {say('problemsMoreMendTheseFirst', { problems: problems.length - MOST_SHOWN })}
+            </Quiet>
           )}
         </>
       )}

@@ -16,13 +16,13 @@ import { useLibrary } from '../../api/patterns.js';
 import { useImportSets } from '../../api/review.js';
 import { useSquad } from '../../api/squad.js';
 import { Button } from '../../parts/Button.js';
-import { count } from '../../words/format.js';
 import { NumberField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { ImportPreview } from './ImportPreview.js';
 import { importBody, tooLong } from './import-sets.js';
+import { say } from '../../words/review.js';
 
 const Fields = styled.div`
   display: flex;
@@ -51,11 +51,8 @@ export function ImportReps(): ReactElement {
   const [table, setTable] = useState<Table | null>(null);
   return (
     <>
-      <Heading>Bring in reps timed elsewhere</Heading>
-      <Quiet>
-        A table (CSV) with a row a rep: who, which day, which target, and how long. Nothing is
-        stored before you have seen what it will be.
-      </Quiet>
+      <Heading>{say('bringRepsTimedElsewhere')}</Heading>
+      <Quiet>{say('tableCsvRowRepWhoWhich')}</Quiet>
       <p>
         <FileTrigger
           acceptedFileTypes={['text/csv', '.csv', '.txt', '.tsv']}
@@ -64,11 +61,11 @@ export function ImportReps(): ReactElement {
             if (file) void readTable(file).then(setTable);
           }}
         >
-          <Button>{table ? 'Choose another table' : 'Choose a table'}</Button>
+          <Button>{table ? say('chooseAnotherTable') : say('chooseTable')}</Button>
         </FileTrigger>
       </p>
       {table && table.rows.length === 0 && (
-        <Notice>{table.name} has no rows under its heads.</Notice>
+        <Notice>{say('tableHasNoRowsUnderIts', { table: table.name })}</Notice>
       )}
       {table && table.rows.length > 0 && <OfTable key={table.name} table={table} />}
     </>
@@ -104,13 +101,13 @@ function OfTable({ table }: { table: Table }): ReactElement {
   const good = read.sets.filter((set) => tooLong([set]).length === 0);
   const reps = good.reduce((sum, set) => sum + set.reps.length, 0);
 
-  if (!line || !rung) return <Quiet>Reading patterns and people…</Quiet>;
+  if (!line || !rung) return <Quiet>{say('readingPatternsPeople')}</Quiet>;
   const pattern = { ...line.pattern, id: line.id, version: line.version };
   if (store.data)
     return (
       <p role="status">
-        {count(store.data.reps, 'rep')} in {count(store.data.sets, 'set')} stored.{' '}
-        <Link to="/review/sets">See the newest sets</Link>
+        {say('repsSetsStored', { reps: store.data.reps, sets: store.data.sets })}{' '}
+        <Link to="/review/sets">{say('seeNewestSets')}</Link>
       </p>
     );
   return (
@@ -122,7 +119,7 @@ function OfTable({ table }: { table: Table }): ReactElement {
             label={field}
             value={String(columns[field] ?? -1)}
             options={[
-              ['-1', 'not in the table'],
+              ['-1', say('notTable')],
               ...heads.map((head, i) => [String(i), head] as const),
             ]}
             onChange={(value) => {
@@ -133,27 +130,27 @@ function OfTable({ table }: { table: Table }): ReactElement {
         ))}
       </Fields>
       <Fields>
-        <SelectField label="Times are in" value={unit} options={TIME_UNITS} onChange={setUnit} />
+        <SelectField label={say('times')} value={unit} options={TIME_UNITS} onChange={setUnit} />
         <SelectField
-          label="Pattern"
+          label={say('pattern3')}
           value={line.id}
           options={patterns.map(({ id, pattern: { name } }) => [id, name] as const)}
           onChange={setChosen}
         />
         <SelectField
-          label="Rung"
+          label={say('rung2')}
           value={String(rung.number)}
           options={rungs.map(({ number, name }) => [String(number), `${number}: ${name}`] as const)}
           onChange={(value) => setRungNumber(Number(value))}
         />
         <SelectField
-          label="Timed by"
+          label={say('timed2')}
           value={source}
           options={TIMING_SOURCES}
           onChange={setSource}
         />
         <NumberField
-          label="One event is sure to ±"
+          label={say('oneEventSure')}
           value={sdMs}
           unit="ms"
           min={0}
@@ -161,7 +158,7 @@ function OfTable({ table }: { table: Table }): ReactElement {
           onChange={setSdMs}
         />
         <SelectField
-          label="Cues were"
+          label={say('cuesWere')}
           value={sense}
           options={['heard', 'seen'] as const}
           onChange={setSense}
@@ -182,11 +179,13 @@ function OfTable({ table }: { table: Table }): ReactElement {
               )
             }
           >
-            Store {count(reps, 'rep')} in {count(good.length, 'set')}
+            {say('storeRepsGood', { reps, good: good.length })}
           </Button>
         </p>
       )}
-      {store.error && <Notice>{store.error.message} Nothing was stored.</Notice>}
+      {store.error && (
+        <Notice>{say('messageNothingWasStored', { message: store.error.message })}</Notice>
+      )}
     </>
   );
 }

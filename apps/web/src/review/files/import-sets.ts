@@ -4,6 +4,7 @@ import { PLAIN_CONDITIONS, type Conditions } from '@orthokin/core/drill';
 import type { ImportedSet, RowProblem } from '@orthokin/core/formats';
 import { DEFAULT_FALSE_START_MS, DEFAULT_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
 import { v7 } from 'uuid';
+import { say } from '../../words/review.js';
 
 /** What the table does not say about the sets in it. */
 export interface About {
@@ -43,8 +44,8 @@ export const tooLong = (sets: readonly ImportedSet[]): RowProblem[] =>
     .map(({ athlete, day, set, reps }) => ({
       row: reps[MAX_REPS]?.row ?? 0,
       field: 'set',
-      given: `${reps.length} reps of ${athlete} on ${day} in set ${set}`,
-      allowed: `at most ${MAX_REPS} reps in a set`,
+      given: say('repsRepsAthleteDaySetSet', { reps: reps.length, athlete, day, set }),
+      allowed: say('mostMaxrepsRepsSet', { MAXREPS: MAX_REPS }),
     }));
 
 /** The sets as they are sent. */

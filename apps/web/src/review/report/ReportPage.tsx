@@ -31,6 +31,7 @@ import {
   techniqueSentence,
   trainedRows,
 } from '../../words/report.js';
+import { say } from '../../words/review.js';
 
 const Sheet = styled.section`
   min-height: 262mm;
@@ -108,11 +109,11 @@ export function ReportPage(): ReactElement {
   const squad = useSquad();
   if (!course.data)
     return (
-      <Page name="Report">
+      <Page name={say('report')}>
         {course.error ? (
           <Failed error={course.error} again={() => void course.refetch()} />
         ) : (
-          <Quiet>Writing the report…</Quiet>
+          <Quiet>{say('writingReport')}</Quiet>
         )}
       </Page>
     );
@@ -140,14 +141,19 @@ function Report({
   const options = days.map((day) => [day, longDay(day)] as const);
   return (
     <PrintPage
-      name={`${course.athlete.name} · Report`}
+      name={say('athleteReport', { athlete: course.athlete.name })}
       back={`/review/athletes/${course.athlete.id}`}
-      backWords="Back to the athlete"
+      backWords={say('backAthlete')}
       ways={
         days.length > 0 && (
           <>
-            <SelectField label="From" value={from} options={options} onChange={choose('from')} />
-            <SelectField label="To" value={to} options={options} onChange={choose('to')} />
+            <SelectField
+              label={say('from')}
+              value={from}
+              options={options}
+              onChange={choose('from')}
+            />
+            <SelectField label={say('to')} value={to} options={options} onChange={choose('to')} />
           </>
         )
       }
@@ -158,7 +164,7 @@ function Report({
           <SecondSheet course={inSpan} kind={kind} line={line} />
         </>
       ) : (
-        <Quiet>{course.athlete.name} was not timed in these days.</Quiet>
+        <Quiet>{say('athleteWasNotTimedTheseDays', { athlete: course.athlete.name })}</Quiet>
       )}
     </PrintPage>
   );
@@ -181,21 +187,25 @@ function FirstSheet({
   return (
     <Sheet>
       <Quiet>
-        {name}, movement report, {longDay(from)} to {longDay(to)}
+        {say('nameMovementReportLongdayLongday2', {
+          name,
+          longDay: longDay(from),
+          longDay2: longDay(to),
+        })}
       </Quiet>
       <h1>{athlete.name}</h1>
       <p>
-        {athlete.hand}-handed, {athlete.ageBand}. {athlete.note}
+        {say('handHandedAgeband', { hand: athlete.hand, ageBand: athlete.ageBand })} {athlete.note}
       </p>
-      <h2>What was trained</h2>
+      <h2>{say('whatWasTrained')}</h2>
       <table>
         <thead>
           <tr>
-            <th scope="col">pattern</th>
-            <th scope="col">days</th>
-            <th scope="col">sets</th>
-            <th scope="col">reps counted</th>
-            <th scope="col">rungs</th>
+            <th scope="col">{say('pattern2')}</th>
+            <th scope="col">{say('days')}</th>
+            <th scope="col">{say('sets2')}</th>
+            <th scope="col">{say('repsCounted')}</th>
+            <th scope="col">{say('rungs')}</th>
           </tr>
         </thead>
         <tbody>
@@ -210,7 +220,7 @@ function FirstSheet({
           ))}
         </tbody>
       </table>
-      <h2>What changed, and how sure that is</h2>
+      <h2>{say('whatChangedHowSure')}</h2>
       {DURATIONS.map((duration) => {
         const better = isItBetter(before, after, kind.sets, duration, course.squad);
         const isCompared = typeof better !== 'string';
@@ -228,7 +238,7 @@ function FirstSheet({
         );
       })}
       <Quiet style={{ fontSize: 14 }}>
-        Compared by {basis}; {kind.words}.
+        {say('comparedBasisWords', { basis, words: kind.words })}
       </Quiet>
       <p style={{ marginTop: '2mm' }}>
         {techniqueSentence(kind.sets)} {leanSentence(leanOf(kind.sets).lean)}
@@ -250,7 +260,7 @@ function SecondSheet({
   const { athlete } = course;
   return (
     <Sheet>
-      <h2 style={{ marginTop: 0 }}>The floor</h2>
+      <h2 style={{ marginTop: 0 }}>{say('floor')}</h2>
       {kind.pattern && (
         <div className="floor">
           <FloorPlan
@@ -259,11 +269,11 @@ function SecondSheet({
               const target = kind.pattern?.targets.find((each) => each.letter === letter);
               return target ? [target.name] : [];
             }}
-            label={`${kind.pattern.name}: home base and its targets`}
+            label={say('patternHomeBaseItsTargets', { pattern: kind.pattern.name })}
           />
         </div>
       )}
-      <h2>What the words mean</h2>
+      <h2>{say('whatWordsMean')}</h2>
       <ul>
         {MEANINGS.map(({ phase, words }) => (
           <li key={words}>
@@ -271,13 +281,13 @@ function SecondSheet({
           </li>
         ))}
       </ul>
-      <h2>Next steps</h2>
+      <h2>{say('nextSteps')}</h2>
       <ul>
         {nextSteps(kind, line).map((step) => (
           <li key={step}>{step}</li>
         ))}
       </ul>
-      <h2>Take care</h2>
+      <h2>{say('takeCare')}</h2>
       <ul>
         {cautions(athlete).map((caution) => (
           <li key={caution}>{caution}</li>

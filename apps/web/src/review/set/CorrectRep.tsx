@@ -12,6 +12,7 @@ import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
 import { correctionOf, moved, effectiveRep } from './corrections.js';
+import { say } from '../../words/review.js';
 
 const Panel = styled.section`
   margin-top: 22px;
@@ -30,8 +31,8 @@ const Panel = styled.section`
 `;
 
 const MOVABLE: readonly (readonly [EventName, string])[] = [
-  ['splitLanding', 'split landing'],
-  ['firstMove', 'first move'],
+  ['splitLanding', say('splitLanding')],
+  ['firstMove', say('firstMove')],
   ['arrival', 'arrived'],
   ['action', 'action'],
   ['departure', 'departure'],
@@ -64,12 +65,12 @@ export function CorrectRep({
     if (result.ok) correct.mutate(correctionOf(rep, { events: result.value }, author));
   };
   return (
-    <Panel aria-label="Correct a rep" className="no-print">
-      <Heading>Correct a rep</Heading>
+    <Panel aria-label={say('correctRep')} className="no-print">
+      <Heading>{say('correctRep')}</Heading>
       <div className="fields">
-        <TextField label="Your name" value={by} onChange={setBy} maxLength={60} required />
+        <TextField label={say('yourName')} value={by} onChange={setBy} maxLength={60} required />
         <CountField
-          label="Rep"
+          label={say('rep')}
           value={ordinal}
           min={Math.min(...ordinals)}
           max={Math.max(...ordinals)}
@@ -83,15 +84,17 @@ export function CorrectRep({
             isDisabled={correct.isPending}
             onPress={() => correct.mutate(correctionOf(rep, { struckOut: !rep.struckOut }, author))}
           >
-            {rep.struckOut ? `Restore rep ${ordinal}` : `Strike out rep ${ordinal}`}
+            {rep.struckOut
+              ? say('restoreRepOrdinal', { ordinal })
+              : say('strikeOutRepOrdinal', { ordinal })}
           </Button>
         )}
       </div>
       {author === '' ? (
-        <Quiet>A correction is kept with who made it: write your name first.</Quiet>
+        <Quiet>{say('correctionKeptWhoMadeWriteYour')}</Quiet>
       ) : (
         <>
-          <Quiet>Seconds after the cue. Press Enter to move an event there.</Quiet>
+          <Quiet>{say('secondsAfterCuePressEnterMove')}</Quiet>
           <div className="fields">
             {MOVABLE.map(([name, words]) => {
               const event = eventOf(rep.events, name);

@@ -9,6 +9,7 @@ import { dayWords, timeWords } from '../../words/format.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
 import { correctionOf, correctionsOf } from './corrections.js';
+import { say } from '../../words/review.js';
 
 const List = styled.ul`
   margin: 0;
@@ -38,18 +39,18 @@ export function Corrections({
   const lines = correctionsOf(reps);
   if (lines.length === 0) return null;
   return (
-    <section aria-label="Corrections" style={{ marginTop: 22 }}>
-      <Heading>Corrections</Heading>
+    <section aria-label={say('corrections')} style={{ marginTop: 22 }}>
+      <Heading>{say('corrections')}</Heading>
       <List>
         {lines.map(({ rep, before, words, stands }) => (
           <li key={rep.id}>
             <span>
-              Rep {rep.ordinal}: {words}
+              {say('repOrdinalWords', { ordinal: rep.ordinal, words })}
               <Quiet as="span">
                 {' · '}
                 {rep.corrected
                   ? `${rep.corrected.by}, ${dayWords(rep.corrected.at)} ${timeWords(rep.corrected.at)}`
-                  : 'during the drill'}
+                  : say('duringDrill')}
               </Quiet>
             </span>
             {stands && rep.corrected && (
@@ -67,7 +68,8 @@ export function Corrections({
                     );
                   }}
                 >
-                  <Undo2 size={17} aria-hidden /> Undo the correction of rep {rep.ordinal}
+                  <Undo2 size={17} aria-hidden />{' '}
+                  {say('undoCorrectionRepOrdinal', { ordinal: rep.ordinal })}
                 </Button>
               </span>
             )}

@@ -6,6 +6,7 @@ import { PhaseSwatch } from '../../parts/phases.js';
 import { Quiet } from '../../parts/Text.js';
 import { FiguresTable } from '../../parts/FiguresTable.js';
 import { differenceSentence, signed } from '../../words/set.js';
+import { say } from '../../words/review.js';
 
 const Sure = styled.strong<{ $longer: boolean }>`
   color: var(--${({ $longer }) => ($longer ? 'bad' : 'good')});
@@ -25,18 +26,18 @@ export function Differences({
     .filter((reading) => reading.rep.ordinal !== reference.rep.ordinal)
     .map((reading) => ({ reading, differences: differencesFrom(reading, reference) }));
   return (
-    <section aria-label="Differences">
-      <FiguresTable caption={`Seconds longer or shorter than ${words}`}>
+    <section aria-label={say('differences')}>
+      <FiguresTable caption={say('secondsLongerShorterThanWords', { words })}>
         <thead>
           <tr>
-            <th scope="col">rep</th>
+            <th scope="col">{say('rep2')}</th>
             {PHASE_DURATIONS.map((name) => (
               <th key={name} scope="col">
                 {name !== 'cycle' && <PhaseSwatch phase={name} />} {name}
               </th>
             ))}
             <th scope="col" className="words">
-              most
+              {say('most')}
             </th>
           </tr>
         </thead>
@@ -65,10 +66,7 @@ export function Differences({
           ))}
         </tbody>
       </FiguresTable>
-      <Quiet style={{ fontSize: 15, marginTop: 6 }}>
-        Bold: more than twice the timing’s own error. Under each band the reference’s phases are
-        drawn as lines.
-      </Quiet>
+      <Quiet style={{ fontSize: 15, marginTop: 6 }}>{say('boldMoreThanTwiceTimingsOwn')}</Quiet>
     </section>
   );
 }

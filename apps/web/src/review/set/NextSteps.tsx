@@ -8,6 +8,7 @@ import { Button, ButtonAnchor, ButtonLink } from '../../parts/Button.js';
 import { Notice } from '../../parts/Notice.js';
 import { Quiet } from '../../parts/Text.js';
 import type { Review } from './useReview.js';
+import { say } from '../../words/review.js';
 
 const Ways = styled.div`
   display: flex;
@@ -39,24 +40,28 @@ export function NextSteps({ setId, review }: { setId: string; review: Review }):
             onPress={() => step(set.rung, set.rung + by, 'rule')}
           >
             {by > 0 ? <ArrowUp size={19} aria-hidden /> : <ArrowDown size={19} aria-hidden />}
-            {by > 0 ? 'Move up' : 'Ease back'} to rung {set.rung + by}
+            {say('whichRungRung', {
+              which: by > 0 ? say('moveUp') : say('easeBack'),
+              rung: set.rung + by,
+            })}
           </Button>
         )}
         <ButtonLink to={`/floor/${athlete.id}`} $weight={canMove ? 'plain' : 'main'}>
-          <Play size={17} aria-hidden /> Next set, rung {rung}
+          <Play size={17} aria-hidden /> {say('nextSetRungRung', { rung })}
         </ButtonLink>
-        <ButtonLink to={`/ladder/${set.patternId}/${athlete.id}`}>The ladder</ButtonLink>
+        <ButtonLink to={`/ladder/${set.patternId}/${athlete.id}`}>{say('ladder')}</ButtonLink>
         {moved && (
           <Button
             isDisabled={move.isPending}
             onPress={() => step(moved.toRung, moved.fromRung, 'undo')}
           >
-            <Undo2 size={18} aria-hidden /> Undo: back to rung {moved.fromRung}
+            <Undo2 size={18} aria-hidden />{' '}
+            {say('undoBackRungFromrung', { fromRung: moved.fromRung })}
           </Button>
         )}
         {decision && (
           <ButtonAnchor href={`/api/clubs/${clubId}/sets/${setId}/reps.csv`} download>
-            <Download size={18} aria-hidden /> Reps as CSV
+            <Download size={18} aria-hidden /> {say('repsCsv')}
           </ButtonAnchor>
         )}
       </Ways>
@@ -64,7 +69,7 @@ export function NextSteps({ setId, review }: { setId: string; review: Review }):
       {decision && (
         <Quiet style={{ fontSize: 16 }}>
           <a href="/api/reps-dictionary.csv" download>
-            What the columns of the CSV mean
+            {say('whatColumnsCsvMean')}
           </a>
         </Quiet>
       )}

@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { seconds } from '../../words/format.js';
 import { timedBy } from '../../words/verdict.js';
 import { colour, MONO } from '../../parts/tokens.js';
+import { say } from '../../words/review.js';
 
 const Details = styled.details`
   margin-top: 18px;
@@ -61,24 +62,24 @@ export function RepTable({ readings }: { readings: readonly RepReading[] }): Rea
   const present = COLUMNS.filter((name) => readings.some(({ durations }) => durations[name]));
   return (
     <Details onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary>Every rep in figures</summary>
+      <summary>{say('everyRepFigures')}</summary>
       {isOpen && (
-        <div className="scroll" tabIndex={0} role="region" aria-label="Every rep in figures">
+        <div className="scroll" tabIndex={0} role="region" aria-label={say('everyRepFigures')}>
           <table>
             <thead>
               <tr>
-                <th scope="col">rep</th>
-                <th scope="col">target</th>
+                <th scope="col">{say('rep2')}</th>
+                <th scope="col">{say('target')}</th>
                 {present.map((name) => (
                   <th key={name} scope="col">
                     {words(name)}, s
                   </th>
                 ))}
                 <th scope="col" style={{ textAlign: 'left' }}>
-                  timed by
+                  {say('timed')}
                 </th>
                 <th scope="col" style={{ textAlign: 'left' }}>
-                  faults
+                  {say('faults')}
                 </th>
               </tr>
             </thead>

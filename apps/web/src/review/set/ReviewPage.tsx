@@ -7,7 +7,7 @@ import { useMemo, type ReactElement } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { headline, ruleSentence } from '../../words/decision.js';
-import { count, dayWords, timeWords } from '../../words/format.js';
+import { dayWords, timeWords } from '../../words/format.js';
 import { Failed } from '../../parts/Notice.js';
 import { RibbonLegend } from '../../parts/ribbon/RibbonLegend.js';
 import { Ribbons } from '../../parts/ribbon/Ribbons.js';
@@ -31,6 +31,7 @@ import {
   mixedSentence,
   sourceSentence,
 } from '../../words/verdict.js';
+import { say } from '../../words/review.js';
 
 const Columns = styled.div`
   display: grid;
@@ -71,16 +72,16 @@ export function ReviewPage(): ReactElement {
   const { review, error, again } = useReview(setId);
   if (review) return <SetReview setId={setId} review={review} />;
   return (
-    <Page name="A set">
-      {error ? <Failed error={error} again={again} /> : <Quiet>Reading the set…</Quiet>}
+    <Page name={say('set')}>
+      {error ? <Failed error={error} again={again} /> : <Quiet>{say('readingSet')}</Quiet>}
     </Page>
   );
 }
 
 /** What became of the answer. */
 function movedWords({ fromRung, toRung }: RungMoveReply): string {
-  if (toRung > fromRung) return `Moved up to rung ${toRung}.`;
-  return toRung < fromRung ? `Back on rung ${toRung}.` : `Kept on rung ${toRung}.`;
+  if (toRung > fromRung) return say('movedUpRungTorung', { toRung });
+  return toRung < fromRung ? say('backRungTorung', { toRung }) : say('keptRungTorung', { toRung });
 }
 
 /** What core makes of the reps, worked out once a set. */
@@ -107,17 +108,18 @@ function SetReview({ setId, review }: { setId: string; review: Review }): ReactE
   const reference = referenceOf(readings, view);
   const isStored = decision !== null;
   return (
-    <Page name={`${athlete.name}, a set · Review`}>
+    <Page name={say('athleteSetReview', { athlete: athlete.name })}>
       <Columns>
         <div>
           <Quiet>
-            <Link to={`/review/athletes/${set.athleteId}`}>{athlete.name}</Link>, {pattern.name},
-            rung {set.rung}: {rung?.name}, {dayWords(set.startedAt)} {timeWords(set.startedAt)}
-            {set.endReason === 'stopped early' && ', stopped early'}
+            <Link to={`/review/athletes/${set.athleteId}`}>{athlete.name}</Link>
+            {say('patternRungRung', { pattern: pattern.name, rung: set.rung })} {rung?.name},{' '}
+            {dayWords(set.startedAt)} {timeWords(set.startedAt)}
+            {set.endReason === 'stopped early' && say('stoppedEarly')}
           </Quiet>
           <Headline>
             {set.source === 'none'
-              ? `${count(readings.length, 'cue')} kept, to be marked on film.`
+              ? say('readingsKeptMarkedFilm', { readings: readings.length })
               : moved
                 ? movedWords(moved)
                 : decision
@@ -128,17 +130,14 @@ function SetReview({ setId, review }: { setId: string; review: Review }): ReactE
             {judgement && gateSentences(judgement).join(' ')} {leftOutSentence(summary)}
           </p>
           {trials && <p className="evidence">{trials}</p>}
-          {set.source !== 'none' && <p className="evidence">{fadeSentence('the cycle', fade)}</p>}
+          {set.source !== 'none' && <p className="evidence">{fadeSentence(say('cycle'), fade)}</p>}
           {decision && (
             <Quiet className="evidence" style={{ marginTop: 6 }}>
               {ruleSentence(decision)}
             </Quiet>
           )}
           {decision && !decision.setIds.includes(setId) && (
-            <p className="evidence">
-              This set does not count on the ladder: its cues came in an order that gives more away
-              than rung {set.rung} asks.
-            </p>
+            <p className="evidence">{say('thisSetDoesNotCountLadder', { rung: set.rung })}</p>
           )}
           <NextSteps setId={setId} review={review} />
           <ViewControls readings={readings} view={view} onChange={changeView} />
@@ -153,8 +152,7 @@ function SetReview({ setId, review }: { setId: string; review: Review }): ReactE
             <RibbonLegend readings={shown} />
             {shown.length < readings.length && (
               <Quiet style={{ fontSize: 15, marginTop: 6 }}>
-                {count(readings.length - shown.length, 'rep')} not drawn: not timed where the others
-                are lined up, or timed by something else.
+                {say('readingsNotDrawnNotTimedWhere', { readings: readings.length - shown.length })}
               </Quiet>
             )}
           </Drawing>

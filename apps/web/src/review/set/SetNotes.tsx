@@ -10,6 +10,7 @@ import { TextField } from '../../parts/form/TextField.js';
 import { IconButton } from '../../parts/IconButton.js';
 import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
+import { say } from '../../words/review.js';
 
 const Line = styled.div`
   display: flex;
@@ -33,14 +34,14 @@ export function SetNotes({ setId, athleteId }: { setId: string; athleteId: strin
   const taken = write.data?.removed ? write.data : null;
   const add = (text: string) => {
     write.mutate({
-      ...{ id: v7(), setId, text, writtenBy: by || 'Coach', removed: false },
+      ...{ id: v7(), setId, text, writtenBy: by || say('coach'), removed: false },
       writtenAt: new Date().toISOString(),
     });
     setDraft(draft + 1);
   };
   return (
-    <section aria-label="Notes">
-      <Heading>Notes</Heading>
+    <section aria-label={say('notes')}>
+      <Heading>{say('notes')}</Heading>
       {notes.map((note) => (
         <Line key={note.id}>
           <p>
@@ -51,7 +52,7 @@ export function SetNotes({ setId, athleteId }: { setId: string; athleteId: strin
           </p>
           <span className="no-print">
             <IconButton
-              aria-label={`Take the note “${note.text}” back`}
+              aria-label={say('takeNoteNoteBack', { note: note.text })}
               onPress={() => write.mutate({ ...note, removed: true })}
             >
               <Trash2 size={18} />
@@ -61,19 +62,21 @@ export function SetNotes({ setId, athleteId }: { setId: string; athleteId: strin
       ))}
       {taken && (
         <Button onPress={() => write.mutate({ ...taken, removed: false })}>
-          Put “{taken.text}” back
+          {say('putTakenBack', { taken: taken.text })}
         </Button>
       )}
       <div className="no-print" style={{ display: 'grid', gap: 8 }}>
         <TextField
           key={draft}
-          label="Write a note about this set"
+          label={say('writeNoteAboutThisSet')}
           value=""
           rows={2}
           maxLength={LONGEST}
           onChange={add}
         />
-        {by === '' && <TextField label="Your name" value={by} onChange={setBy} maxLength={60} />}
+        {by === '' && (
+          <TextField label={say('yourName')} value={by} onChange={setBy} maxLength={60} />
+        )}
       </div>
       {write.error && <Notice>{write.error.message}</Notice>}
     </section>

@@ -4,8 +4,9 @@ import type { DurationName } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { PhaseSwatch, type Phase } from '../../parts/phases.js';
-import { count, seconds } from '../../words/format.js';
+import { seconds } from '../../words/format.js';
 import { colour, MONO } from '../../parts/tokens.js';
+import { say } from '../../words/review.js';
 
 const Table = styled.table`
   width: 100%;
@@ -65,13 +66,13 @@ export function SummaryTable({
 }): ReactElement {
   return (
     <Table>
-      <caption>{count(summary.n, 'rep')} counted, seconds</caption>
+      <caption>{say('nCountedSeconds', { n: summary.n })}</caption>
       <thead>
         <tr>
-          <th scope="col">duration</th>
-          <th scope="col">median</th>
-          <th scope="col">middle half</th>
-          <th scope="col">limit</th>
+          <th scope="col">{say('duration')}</th>
+          <th scope="col">{say('median')}</th>
+          <th scope="col">{say('middleHalf')}</th>
+          <th scope="col">{say('limit')}</th>
         </tr>
       </thead>
       <tbody>

@@ -9,6 +9,7 @@ import { viewOfTargets } from '../../parts/plan/view.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { residualSentence, signed } from '../../words/set.js';
 import { slowestHome } from '../../words/verdict.js';
+import { say } from '../../words/review.js';
 
 /** Four lines under the nearest targets need this much more floor, m. */
 const LEGEND_ROOM_M = 0.7;
@@ -46,21 +47,25 @@ export function TargetFloor({
   const slowest = slowestHome(figures, pattern.targets, errorSdMs);
   return (
     <section className="floor">
-      <Heading>By target, seconds, median</Heading>
+      <Heading>{say('targetSecondsMedian')}</Heading>
       <FloorPlan
         pattern={pattern}
         view={{ ...view, height: view.height + LEGEND_ROOM_M }}
         inPlay={rung?.targets}
         legend={legend}
         label={figures
-          .map(({ letter }) => `${letter}: ${legend(letter).join(', ') || 'not timed'}`)
+          .map(({ letter }) => `${letter}: ${legend(letter).join(', ') || say('notTimed')}`)
           .join('; ')}
       />
       {slowest && <p style={{ margin: '10px 0 0' }}>{slowest}</p>}
       <Quiet style={{ marginTop: 6, fontSize: 16 }}>
         {line.ok
           ? residualSentence(line.value, pattern.targets)
-          : `No travel line from this set: ${line.problem.given} ${line.problem.field}, ${line.problem.allowed} needed with a timed arrival.`}
+          : say('noTravelLineFromThisSet', {
+              given: line.problem.given,
+              field: line.problem.field,
+              allowed: line.problem.allowed,
+            })}
       </Quiet>
     </section>
   );

@@ -7,6 +7,7 @@ import { ALIGN_WORDS } from '../../parts/ribbon/Axis.js';
 import { ALIGN_AT } from '../../parts/ribbon/scale.js';
 import { timedBy } from '../../words/verdict.js';
 import { SORTS, type SetView } from './useSetView.js';
+import { say } from '../../words/review.js';
 
 const Row = styled.div`
   display: flex;
@@ -34,24 +35,24 @@ export function ViewControls({
   return (
     <Row className="no-print">
       <SelectField
-        label="Line up at"
+        label={say('lineUp')}
         value={view.at}
         options={ALIGN_AT.map((at) => [at, ALIGN_WORDS[at]] as const)}
         onChange={(at) => onChange({ at })}
       />
       <SelectField
-        label="Sort by"
+        label={say('sort')}
         value={view.sort}
         options={SORTS}
         onChange={(sort) => onChange({ sort })}
       />
       <SelectField
-        label="Compare with"
+        label={say('compare')}
         value={isRep ? 'rep' : view.reference}
         options={[
           ['none', 'nothing'],
-          ['median', 'the middle of the set'],
-          ['rep', 'one of its reps'],
+          ['median', say('middleSet')],
+          ['rep', say('oneItsReps')],
         ]}
         onChange={(reference) =>
           onChange({ reference: reference === 'rep' ? String(ordinals[0] ?? 1) : reference })
@@ -59,7 +60,7 @@ export function ViewControls({
       />
       {isRep && (
         <CountField
-          label="Reference rep"
+          label={say('referenceRep')}
           value={Number(view.reference)}
           min={Math.min(...ordinals)}
           max={Math.max(...ordinals)}
@@ -68,7 +69,7 @@ export function ViewControls({
       )}
       {timers.length > 1 && (
         <SelectField
-          label="Timed by"
+          label={say('timed2')}
           value={view.by}
           options={[['all', 'anything'], ...timers.map((each) => [each, each] as const)]}
           onChange={(by) => onChange({ by })}

@@ -11,6 +11,7 @@ import type { Result } from '@orthokin/core/result';
 import { ok } from '@orthokin/core/result';
 import { ALIGN_WORDS } from '../../parts/ribbon/Axis.js';
 import { signed } from '../../words/set.js';
+import { say } from '../../words/review.js';
 
 /** The rep of an ordinal that stands after all corrections. */
 export const effectiveRep = (reps: readonly RepReply[], ordinal: number): RepReply | undefined =>
@@ -45,16 +46,22 @@ const eventWords = (name: EventName): string =>
 /** What a correction changed, in words. */
 export function changeWords(before: RepReply, after: RepReply): string {
   const parts: string[] = [];
-  if (before.struckOut !== after.struckOut) parts.push(after.struckOut ? 'struck out' : 'restored');
+  if (before.struckOut !== after.struckOut)
+    parts.push(after.struckOut ? say('struckOut') : 'restored');
   for (const event of after.events) {
     const old = eventOf(before.events, event.name);
     if (old && old.atMs !== event.atMs)
-      parts.push(`${eventWords(event.name)} moved by ${signed(event.atMs - old.atMs)} s`);
-    if (!old) parts.push(`${eventWords(event.name)} added`);
+      parts.push(
+        say('eventwordsMovedAtmsS', {
+          eventWords: eventWords(event.name),
+          atMs: signed(event.atMs - old.atMs),
+        }),
+      );
+    if (!old) parts.push(say('eventwordsAdded', { eventWords: eventWords(event.name) }));
   }
   const faults = (rep: RepReply) => rep.seenFaults.join(', ') || 'none';
-  if (faults(before) !== faults(after)) parts.push(`faults ${faults(after)}`);
-  return parts.join('; ') || 'run again';
+  if (faults(before) !== faults(after)) parts.push(say('faultsFaults', { faults: faults(after) }));
+  return parts.join('; ') || say('runAgain');
 }
 
 export interface CorrectionLine {

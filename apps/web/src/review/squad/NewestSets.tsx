@@ -7,6 +7,7 @@ import { dayWords, timeWords } from '../../words/format.js';
 import { Failed } from '../../parts/Notice.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
+import { say } from '../../words/review.js';
 
 const List = styled.ul`
   margin: 20px 0 0;
@@ -39,15 +40,15 @@ export function NewestSets(): ReactElement {
     .flatMap(({ athlete, lastSet }) => (lastSet ? [{ athlete, set: lastSet }] : []))
     .sort((a, b) => b.set.startedAt.localeCompare(a.set.startedAt));
   return (
-    <Page name="Newest sets">
-      <Headline>Newest sets</Headline>
-      {squad.isPending && <Quiet>Reading the sets…</Quiet>}
+    <Page name={say('newestSets')}>
+      <Headline>{say('newestSets')}</Headline>
+      {squad.isPending && <Quiet>{say('readingSets')}</Quiet>}
       {squad.error && !squad.data && (
         <Failed error={squad.error} again={() => void squad.refetch()} />
       )}
       {squad.data && sets.length === 0 && (
         <Quiet>
-          No set has been timed yet. <Link to="/floor">Start one on the floor.</Link>
+          {say('noSetHasBeenTimedYet')} <Link to="/floor">{say('startOneFloor')}</Link>
         </Quiet>
       )}
       <List>

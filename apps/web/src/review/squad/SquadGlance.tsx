@@ -17,6 +17,7 @@ import {
   sidesCell,
   squadSentences,
 } from '../../words/squad.js';
+import { say } from '../../words/review.js';
 
 const Sort = styled.button`
   display: inline-flex;
@@ -74,14 +75,14 @@ export function SquadGlance(): ReactElement {
   const [up, setUp] = useState(true);
   if (standings.error && !standings.data)
     return (
-      <Page name="Review">
+      <Page name={say('review')}>
         <Failed error={standings.error} again={() => void standings.refetch()} />
       </Page>
     );
   if (!standings.data)
     return (
-      <Page name="Review">
-        <Quiet>Reading the squad’s weeks…</Quiet>
+      <Page name={say('review')}>
+        <Quiet>{say('readingSquadsWeeks')}</Quiet>
       </Page>
     );
   const lines = standings.data;
@@ -91,7 +92,7 @@ export function SquadGlance(): ReactElement {
     setBy(column);
   };
   return (
-    <Page name="Review">
+    <Page name={say('review')}>
       <Headline>{headline}</Headline>
       {rest.map((sentence) => (
         <p key={sentence} style={{ margin: '8px 0 0', maxWidth: '84ch' }}>
@@ -99,13 +100,13 @@ export function SquadGlance(): ReactElement {
         </p>
       ))}
       <p className="no-print" style={{ display: 'flex', flexWrap: 'wrap', gap: 10 }}>
-        <ButtonLink to="/review/sets">Newest sets</ButtonLink>
-        <ButtonLink to="/review/compare">Two things side by side</ButtonLink>
-        <ButtonLink to="/review/data">Files in and out</ButtonLink>
+        <ButtonLink to="/review/sets">{say('newestSets')}</ButtonLink>
+        <ButtonLink to="/review/compare">{say('twoThingsSideSide')}</ButtonLink>
+        <ButtonLink to="/review/data">{say('filesOut')}</ButtonLink>
       </p>
       {lines.length > 0 && (
         <Cells>
-          <FiguresTable caption="The last twelve weeks; every cell opens what it rests on">
+          <FiguresTable caption={say('lastTwelveWeeksEveryCellOpens')}>
             <thead>
               <tr>
                 {(Object.keys(COLUMNS) as Column[]).map((column) => (
@@ -137,9 +138,7 @@ export function SquadGlance(): ReactElement {
         </Cells>
       )}
       <Quiet style={{ marginTop: 12, fontSize: 16, maxWidth: '84ch' }}>
-        Each athlete is held against themselves, day against day, on the same pattern version, rung,
-        timing and kind of cue. Of a squad in which nothing changed, nineteen pages in twenty say
-        nothing: what might be chance among so many athletes is called not clear.
+        {say('eachAthleteHeldAgainstThemselvesDay')}
       </Quiet>
     </Page>
   );
@@ -156,7 +155,7 @@ function Row({ line }: { line: StandingReply }): ReactElement {
       <td className="words">
         {line.patternName}
         <br />
-        <RungMeter rung={line.rung} of={line.rungs} /> rung {line.rung}
+        <RungMeter rung={line.rung} of={line.rungs} /> {say('rungRung', { rung: line.rung })}
       </td>
       <td className={`words${claims.change ? ' stands-out' : ''}`}>
         {standing.change && standing.beforeSetId && standing.afterSetId ? (

@@ -9,6 +9,7 @@ import { useSelection } from '../state/selection.js';
 import { useUnit } from '../state/unit.js';
 import { targetWords } from '../../words/marker.js';
 import { nudged, useFloorDrag, type Surface } from './useFloorDrag.js';
+import { say } from '../../words/studio.js';
 
 const MARKER_SCALE_ON_LEG = 0.75;
 
@@ -47,7 +48,7 @@ export function MarkerHandle({
     const to = nudged(target.at, event.key, event.shiftKey);
     if (to) {
       event.preventDefault();
-      move(to, `nudge ${target.letter}`);
+      move(to, say('nudgeLetter', { letter: target.letter }));
     } else if (event.key === 'Enter') open(target.letter);
   };
   return (
@@ -55,7 +56,9 @@ export function MarkerHandle({
       className={onFloor ? 'marker taken' : 'marker'}
       role="button"
       tabIndex={0}
-      aria-label={`Marker ${targetWords(target, unit)}. Arrow keys move it, Enter opens its leg.`}
+      aria-label={say('markerTargetwordsArrowKeysMoveEnter', {
+        targetWords: targetWords(target, unit),
+      })}
       opacity={letter !== null && letter !== target.letter ? 0.55 : 1}
       {...(onFloor ? drag : {})}
       onDoubleClick={() => open(target.letter)}

@@ -5,6 +5,7 @@ import { colour } from '../../parts/tokens.js';
 import type { Editor } from '../state/editor.js';
 import type { Selection } from '../state/selection.js';
 import { nudged, useFloorDrag, type Surface } from './useFloorDrag.js';
+import { say } from '../../words/studio.js';
 
 const round = (metres: number): number => Math.round(metres * 100) / 100;
 
@@ -40,9 +41,12 @@ export const StepHandle = memo(function StepHandle({
   });
   const press = (event: KeyboardEvent) => {
     const to = nudged(at, event.key, event.shiftKey);
-    if (to) change({ at: to }, `nudge ${index}`);
+    if (to) change({ at: to }, say('nudgeIndex', { index }));
     else if (event.key === '[' || event.key === ']')
-      change({ headingDeg: headingDeg + (event.key === '[' ? -5 : 5) }, `turn ${index}`);
+      change(
+        { headingDeg: headingDeg + (event.key === '[' ? -5 : 5) },
+        say('turnIndex', { index }),
+      );
     else if (event.key === 'Enter' || event.key === ' ') pick(index);
     else return;
     event.preventDefault();
@@ -54,7 +58,7 @@ export const StepHandle = memo(function StepHandle({
       role="button"
       tabIndex={0}
       aria-pressed={picked}
-      aria-label={`Step ${index + 1}, ${foot} foot, ${phase}`}
+      aria-label={say('stepIndexFootFootPhase', { index: index + 1, foot, phase })}
       {...drag}
       onFocus={() => pick(index)}
       onKeyDown={press}

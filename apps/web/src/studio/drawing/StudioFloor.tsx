@@ -13,6 +13,7 @@ import { useSelection } from '../state/selection.js';
 import { MarkerHandle } from './MarkerHandle.js';
 import { OpenLeg } from './OpenLeg.js';
 import { useZoom, type Zoom } from './useZoom.js';
+import { say } from '../../words/studio.js';
 
 const Frame = styled.div`
   position: relative;
@@ -59,13 +60,13 @@ const around = ({ x, y, width, height }: View): View => ({
 const ZoomButtons = memo(function ZoomButtons({ by, fit }: Pick<Zoom, 'by' | 'fit'>): ReactElement {
   return (
     <div className="zoom no-print">
-      <IconButton aria-label="Closer" onPress={() => by(1.4)}>
+      <IconButton aria-label={say('closer')} onPress={() => by(1.4)}>
         <Plus size={18} />
       </IconButton>
-      <IconButton aria-label="Farther" onPress={() => by(1 / 1.4)}>
+      <IconButton aria-label={say('farther')} onPress={() => by(1 / 1.4)}>
         <Minus size={18} />
       </IconButton>
-      <IconButton aria-label="The whole view" onPress={fit}>
+      <IconButton aria-label={say('wholeView')} onPress={fit}>
         <Maximize size={17} />
       </IconButton>
     </div>
@@ -85,7 +86,13 @@ export function StudioFloor(): ReactElement {
   const view = open ? viewOfLeg(open.at) : whole;
   return (
     <Frame>
-      <svg ref={svg} viewBox={viewBox(view)} aria-label="The floor" role="group" id="studio-floor">
+      <svg
+        ref={svg}
+        viewBox={viewBox(view)}
+        aria-label={say('floor')}
+        role="group"
+        id="studio-floor"
+      >
         <g ref={surface} transform={zoom.transform.toString()}>
           <Court floor={pattern} view={around(whole)} />
           <HomeRing radiusM={pattern.home.radiusM} />

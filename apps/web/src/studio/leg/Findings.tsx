@@ -11,6 +11,7 @@ import { useEditor } from '../state/editor.js';
 import { findingSentence } from '../../words/finding.js';
 import { useSelection } from '../state/selection.js';
 import { useUnit } from '../state/unit.js';
+import { say } from '../../words/studio.js';
 
 const List = styled.ul`
   display: grid;
@@ -66,7 +67,7 @@ function Reason({ onGive, onLeave }: { onGive: (reason: string) => void; onLeave
     >
       <FieldBox>
         <label>
-          Why it may stand
+          {say('whyMayStand')}
           <input
             value={reason}
             maxLength={200}
@@ -77,9 +78,9 @@ function Reason({ onGive, onLeave }: { onGive: (reason: string) => void; onLeave
       </FieldBox>
       <div style={{ display: 'flex', gap: 8 }}>
         <Button type="submit" isDisabled={!reason.trim()}>
-          Let it stand
+          {say('letStand')}
         </Button>
-        <Button onPress={onLeave}>Leave it open</Button>
+        <Button onPress={onLeave}>{say('leaveOpen')}</Button>
       </div>
     </form>
   );
@@ -105,7 +106,7 @@ function FindingLine({ finding, leg }: { finding: Finding; leg: Leg }): ReactEle
       )}{' '}
       {accepted ? (
         <>
-          It stands: {accepted.reason}.{' '}
+          {say('standsReason', { reason: accepted.reason })}{' '}
           <button
             type="button"
             className="link"
@@ -116,7 +117,7 @@ function FindingLine({ finding, leg }: { finding: Finding; leg: Leg }): ReactEle
               }))
             }
           >
-            Take that back
+            {say('takeBack')}
           </button>
         </>
       ) : asking ? (
@@ -129,7 +130,7 @@ function FindingLine({ finding, leg }: { finding: Finding; leg: Leg }): ReactEle
         />
       ) : (
         <button type="button" className="link" onClick={() => setAsking(true)}>
-          Let it stand…
+          {say('letStand2')}
         </button>
       )}
     </li>
@@ -146,13 +147,13 @@ export function Findings({ leg }: { leg: Leg }): ReactElement {
   if (findings.length === 0)
     return (
       <Good role="status">
-        <Check size={19} aria-hidden /> Nothing amiss with this leg.
+        <Check size={19} aria-hidden /> {say('nothingAmissThisLeg')}
       </Good>
     );
   return (
     <div role="status">
       <p style={{ display: 'flex', gap: 8, margin: '0 0 8px', fontWeight: 650 }}>
-        <CircleAlert size={20} color="var(--bad)" aria-hidden /> To look at
+        <CircleAlert size={20} color="var(--bad)" aria-hidden /> {say('look')}
       </p>
       <List>
         {findings.slice(0, MOST_SHOWN).map((finding) => (
@@ -160,7 +161,9 @@ export function Findings({ leg }: { leg: Leg }): ReactElement {
         ))}
       </List>
       {findings.length > MOST_SHOWN && (
-        <Quiet style={{ marginBottom: 18 }}>And {findings.length - MOST_SHOWN} more.</Quiet>
+        <Quiet style={{ marginBottom: 18 }}>
+          {say('findingsMore', { findings: findings.length - MOST_SHOWN })}
+        </Quiet>
       )}
     </div>
   );

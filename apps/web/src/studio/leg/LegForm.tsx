@@ -22,6 +22,7 @@ import { SelectField } from '../../parts/form/SelectField.js';
 import { colour } from '../../parts/tokens.js';
 import { useEditor } from '../state/editor.js';
 import { useSelection } from '../state/selection.js';
+import { say } from '../../words/studio.js';
 
 const Form = styled.div`
   display: grid;
@@ -85,25 +86,25 @@ export function LegForm({ target, leg }: { target: Target; leg: Leg | undefined 
   return (
     <Form>
       <SelectField
-        label="Travel"
+        label={say('travel')}
         value={plan.travel}
         options={TRAVEL_WAYS}
         onChange={(travel) => lay({ travel })}
       />
       <SelectField
-        label="Load"
+        label={say('load')}
         value={plan.load}
         options={LOAD_STANCES}
         onChange={(load) => lay({ load })}
       />
       <SelectField
-        label="Recover"
+        label={say('recover')}
         value={plan.recover}
         options={RECOVERY_WAYS}
         onChange={(recover) => lay({ recover })}
       />
       <SelectField
-        label="Intent"
+        label={say('intent')}
         value={plan.intent}
         options={INTENTS}
         onChange={(intent) =>
@@ -113,24 +114,24 @@ export function LegForm({ target, leg }: { target: Target; leg: Leg | undefined 
         }
       />
       <CheckField isSelected={plan.quicken} onChange={(quicken) => lay({ quicken })}>
-        Steps quicken
+        {say('stepsQuicken')}
       </CheckField>
       <Button data-small weight={leg ? 'plain' : 'main'} onPress={() => lay({})}>
-        <Footprints size={17} aria-hidden /> {leg ? 'Lay the feet anew' : 'Lay the feet'}
+        <Footprints size={17} aria-hidden /> {leg ? say('layFeetAnew') : say('layFeet')}
       </Button>
       {leg && (
         <Button data-small onPress={copy}>
           <FlipHorizontal2 size={17} aria-hidden />
-          {across ? `Copy across to ${across.letter}` : 'Copy to the other side'}
+          {across ? say('copyAcrossLetter', { letter: across.letter }) : say('copyOtherSide')}
         </Button>
       )}
       {leg && (
         <details>
-          <summary>Moments of the leg</summary>
+          <summary>{say('momentsLeg')}</summary>
           <div className="times">
-            {moment('firstMoveMs', 'First move')}
-            {moment('actionMs', 'Action')}
-            {moment('departureMs', 'Push-off')}
+            {moment('firstMoveMs', say('firstMove'))}
+            {moment('actionMs', say('action'))}
+            {moment('departureMs', say('pushOff'))}
           </div>
         </details>
       )}

@@ -20,6 +20,7 @@ import { useEditor } from '../state/editor.js';
 import { POSITION_WORDS } from '../../words/position.js';
 import { baseWords, headingWords, windowWords } from '../../words/check-point.js';
 import { useUnit } from '../state/unit.js';
+import { say } from '../../words/studio.js';
 
 const Card = styled.article`
   display: grid;
@@ -58,7 +59,7 @@ function NotesForm({ leg, name }: { leg: Leg; name: PositionName }): ReactElemen
     <div style={{ display: 'grid', gap: 8, marginTop: 4 }}>
       <FieldBox>
         <label>
-          Cue, at most {MAX_CUE_WORDS} words{shared}
+          {say('cueMostMaxcuewordsWordsShared', { MAXCUEWORDS: MAX_CUE_WORDS, shared })}
           <input
             value={cue}
             maxLength={60}
@@ -66,7 +67,7 @@ function NotesForm({ leg, name }: { leg: Leg; name: PositionName }): ReactElemen
               const text = event.target.value;
               edit(
                 (now) => withNotes(now, leg.target, name, { cue: text, checkPoints }),
-                `cue ${name}`,
+                say('cueName', { name }),
               );
             }}
           />
@@ -74,7 +75,7 @@ function NotesForm({ leg, name }: { leg: Leg; name: PositionName }): ReactElemen
       </FieldBox>
       <FieldBox>
         <label>
-          Check points, one a line
+          {say('checkPointsOneLine')}
           <textarea
             rows={4}
             value={checkPoints.join('\n')}
@@ -82,7 +83,7 @@ function NotesForm({ leg, name }: { leg: Leg; name: PositionName }): ReactElemen
               const lines = event.target.value.split('\n').slice(0, 12);
               edit(
                 (now) => withNotes(now, leg.target, name, { cue, checkPoints: lines }),
-                `check points ${name}`,
+                say('checkPointsName', { name }),
               );
             }}
             onBlur={() => {
@@ -90,7 +91,7 @@ function NotesForm({ leg, name }: { leg: Leg; name: PositionName }): ReactElemen
               if (lines.length !== checkPoints.length)
                 edit(
                   (now) => withNotes(now, leg.target, name, { cue, checkPoints: lines }),
-                  `check points ${name}`,
+                  say('checkPointsName', { name }),
                 );
             }}
           />
@@ -118,14 +119,17 @@ function PositionCard({ leg, name }: { leg: Leg; name: PositionName }): ReactEle
           label={`${words}, ${baseWords(standing, pattern, unit)}`}
         />
       ) : (
-        <Quiet>No such position in this leg.</Quiet>
+        <Quiet>{say('noSuchPositionThisLeg')}</Quiet>
       )}
       <div>
         <header>
           <h3>{words}</h3>
           <span className="cue">{cue && `“${cue}”`}</span>
           <IconButton
-            aria-label={`${editing ? 'Close' : 'Write'} cue and check points of the ${words.toLowerCase()}`}
+            aria-label={say('whichCueCheckPointsWords', {
+              which: editing ? say('close') : say('write'),
+              words: words.toLowerCase(),
+            })}
             onPress={() => setEditing(!editing)}
           >
             <Pencil size={16} />
@@ -164,7 +168,7 @@ function PositionCard({ leg, name }: { leg: Leg; name: PositionName }): ReactEle
 
 /** The positions of the open leg, each as a still to be inspected and described. */
 export const Positions = ({ leg }: { leg: Leg }): ReactElement => (
-  <section aria-label="Positions">
+  <section aria-label={say('positions')}>
     {POSITION_NAMES.map((name) => (
       <PositionCard key={name} leg={leg} name={name} />
     ))}

@@ -21,6 +21,7 @@ import { colour } from '../../parts/tokens.js';
 import { useEditor } from '../state/editor.js';
 import { useSelection } from '../state/selection.js';
 import { useUnit } from '../state/unit.js';
+import { say } from '../../words/studio.js';
 
 const Box = styled.section`
   margin-bottom: 18px;
@@ -73,30 +74,30 @@ export function StepPanel({ leg, index }: { leg: Leg; index: number }): ReactEle
     }
   };
   return (
-    <Box aria-label={`Step ${index + 1}`}>
+    <Box aria-label={say('stepIndex', { index: index + 1 })}>
       <header>
         <Heading style={{ margin: 0 }}>
-          Step {index + 1}, {placement.foot} foot
+          {say('stepIndexFootFoot', { index: index + 1, foot: placement.foot })}
         </Heading>
-        <IconButton aria-label="Let go of the step" onPress={() => pick(null)}>
+        <IconButton aria-label={say('letGoStep')} onPress={() => pick(null)}>
           <X size={19} />
         </IconButton>
       </header>
       <div className="fields">
         <LengthField
-          label="Right of home"
+          label={say('rightHome')}
           unit={unit}
           value={placement.at.x}
           onChange={(x) => change({ at: { ...placement.at, x } })}
         />
         <LengthField
-          label="Forward"
+          label={say('forward')}
           unit={unit}
           value={placement.at.y}
           onChange={(y) => change({ at: { ...placement.at, y } })}
         />
         <NumberField
-          label="Heading"
+          label={say('heading')}
           unit="°"
           min={-360}
           max={360}
@@ -104,7 +105,7 @@ export function StepPanel({ leg, index }: { leg: Leg; index: number }): ReactEle
           onChange={(headingDeg) => change({ headingDeg })}
         />
         <NumberField
-          label="Lands at"
+          label={say('lands')}
           unit="ms"
           min={-1000}
           max={20_000}
@@ -112,18 +113,18 @@ export function StepPanel({ leg, index }: { leg: Leg; index: number }): ReactEle
           onChange={(atMs) => change({ atMs })}
         />
         <ShareField
-          label="Weight on it"
+          label={say('weight')}
           value={placement.weight}
           onChange={(weight) => change({ weight })}
         />
         <SelectField
-          label="Kind"
+          label={say('kind')}
           value={placement.kind}
           options={STEP_KINDS}
           onChange={(kind) => change({ kind })}
         />
         <SelectField
-          label="Phase"
+          label={say('phase')}
           value={placement.phase}
           options={PLACEMENT_PHASES}
           onChange={(phase) => change({ phase })}
@@ -131,7 +132,7 @@ export function StepPanel({ leg, index }: { leg: Leg; index: number }): ReactEle
       </div>
       <div className="ways">
         <Button onPress={() => change({ foot: otherSide(placement.foot) })}>
-          <ArrowLeftRight size={17} aria-hidden /> Other foot
+          <ArrowLeftRight size={17} aria-hidden /> {say('otherFoot')}
         </Button>
         <Button
           onPress={() => {
@@ -139,7 +140,7 @@ export function StepPanel({ leg, index }: { leg: Leg; index: number }): ReactEle
             pick(index + 1);
           }}
         >
-          <Plus size={17} aria-hidden /> Step after
+          <Plus size={17} aria-hidden /> {say('stepAfter')}
         </Button>
         <Button
           onPress={() => {
@@ -147,7 +148,7 @@ export function StepPanel({ leg, index }: { leg: Leg; index: number }): ReactEle
             pick(null);
           }}
         >
-          <Trash2 size={17} aria-hidden /> Take out
+          <Trash2 size={17} aria-hidden /> {say('takeOut')}
         </Button>
       </div>
     </Box>

@@ -8,6 +8,7 @@ import { Heading, Quiet } from '../../parts/Text.js';
 import { useEditor } from '../state/editor.js';
 import { useUnit } from '../state/unit.js';
 import { Part } from './Part.js';
+import { say } from '../../words/studio.js';
 
 /** Whom the feet are laid for: sizes that the geometry follows. */
 export function BuildPart(): ReactElement {
@@ -17,11 +18,11 @@ export function BuildPart(): ReactElement {
   const build = (change: Partial<Pattern['laidFor']>) =>
     edit((now) => ({ ...now, laidFor: { ...now.laidFor, ...change } }));
   return (
-    <Part aria-label="Laid for">
-      <Heading>Laid for an athlete with</Heading>
+    <Part aria-label={say('laid')}>
+      <Heading>{say('laidAthlete')}</Heading>
       <div className="row">
         <LengthField
-          label="Shoulders"
+          label={say('shoulders')}
           unit={unit}
           min={0.2}
           max={0.8}
@@ -35,7 +36,7 @@ export function BuildPart(): ReactElement {
           }
         />
         <LengthField
-          label="Stride, two steps"
+          label={say('strideTwoSteps')}
           unit={unit}
           min={0.6}
           max={3}
@@ -43,7 +44,7 @@ export function BuildPart(): ReactElement {
           onChange={(strideM) => build({ strideM })}
         />
         <LengthField
-          label="Reach"
+          label={say('reach')}
           unit={unit}
           min={0}
           max={2.5}
@@ -51,7 +52,7 @@ export function BuildPart(): ReactElement {
           onChange={(reachM) => build({ reachM })}
         />
         <NumberField
-          label="Reaction"
+          label={say('reaction')}
           unit="ms"
           min={100}
           max={1000}
@@ -59,7 +60,7 @@ export function BuildPart(): ReactElement {
           onChange={(reactionMs) => build({ reactionMs })}
         />
         <NumberField
-          label="Acceleration"
+          label={say('acceleration')}
           unit="m/s²"
           decimals={1}
           min={1}
@@ -68,7 +69,7 @@ export function BuildPart(): ReactElement {
           onChange={(acceleration) => build({ travel: { ...laidFor.travel, acceleration } })}
         />
         <NumberField
-          label="Top speed"
+          label={say('topSpeed')}
           unit="m/s"
           decimals={1}
           min={1}
@@ -77,7 +78,7 @@ export function BuildPart(): ReactElement {
           onChange={(topSpeed) => build({ travel: { ...laidFor.travel, topSpeed } })}
         />
         <NumberField
-          label="Split, earliest"
+          label={say('splitEarliest')}
           unit="ms"
           min={-1000}
           max={splitWindowMs[1]}
@@ -87,7 +88,7 @@ export function BuildPart(): ReactElement {
           }
         />
         <NumberField
-          label="Split, latest"
+          label={say('splitLatest')}
           unit="ms"
           min={splitWindowMs[0]}
           max={1000}
@@ -95,16 +96,13 @@ export function BuildPart(): ReactElement {
           onChange={(to) => edit((now) => ({ ...now, splitWindowMs: [now.splitWindowMs[0], to] }))}
         />
         <SelectField
-          label="Playing hand"
+          label={say('playingHand')}
           value={pattern.hand}
           options={SIDES}
           onChange={(hand) => edit((now) => ({ ...now, hand }))}
         />
       </div>
-      <Quiet style={{ fontSize: 15, marginTop: 8 }}>
-        With a reach, the load is placed that much short of the marker. Feet already laid stay until
-        they are laid anew.
-      </Quiet>
+      <Quiet style={{ fontSize: 15, marginTop: 8 }}>{say('reachLoadPlacedMuchShortMarker')}</Quiet>
     </Part>
   );
 }

@@ -13,6 +13,7 @@ import { SelectField } from '../../parts/form/SelectField.js';
 import { useEditor } from '../state/editor.js';
 import { useUnit } from '../state/unit.js';
 import { Part } from './Part.js';
+import { say } from '../../words/studio.js';
 
 const COURT_OPTIONS = COURT_NAMES.map((name) => [name, COURTS[name].name] as const);
 
@@ -35,16 +36,21 @@ export function CourtPart(): ReactElement {
     edit((now) => ({ ...now, home: { ...now.home, onCourt: { ...now.home.onCourt, ...change } } }));
   const { widthM, lengthM } = courtOf(court, sizeM);
   return (
-    <Part aria-label="Court">
-      <div className="row" style={{ gridTemplateColumns: '2fr 1fr' }}>
-        <SelectField label="Court" value={court} options={COURT_OPTIONS} onChange={choose} />
-        <SelectField label="Lengths in" value={unit} options={LENGTH_UNITS} onChange={setUnit} />
+    <Part aria-label={say('court')}>
+      <div className="row" style={{ gridTemplateColumns: say('n2fr1fr') }}>
+        <SelectField label={say('court')} value={court} options={COURT_OPTIONS} onChange={choose} />
+        <SelectField
+          label={say('lengths')}
+          value={unit}
+          options={LENGTH_UNITS}
+          onChange={setUnit}
+        />
       </div>
       <div className="row" style={{ marginTop: 8 }}>
         {sizeM && (
           <>
             <LengthField
-              label="Width"
+              label={say('width')}
               unit={unit}
               min={1}
               max={120}
@@ -52,7 +58,7 @@ export function CourtPart(): ReactElement {
               onChange={(width) => edit((now) => ({ ...now, sizeM: { lengthM, widthM: width } }))}
             />
             <LengthField
-              label="Length"
+              label={say('length')}
               unit={unit}
               min={1}
               max={120}
@@ -63,19 +69,19 @@ export function CourtPart(): ReactElement {
           </>
         )}
         <LengthField
-          label="Home from middle"
+          label={say('homeFromMiddle')}
           unit={unit}
           value={home.onCourt.x}
           onChange={(x) => onCourt({ x })}
         />
         <LengthField
-          label="Home from back"
+          label={say('homeFromBack')}
           unit={unit}
           value={home.onCourt.y}
           onChange={(y) => onCourt({ y })}
         />
         <LengthField
-          label="Home radius"
+          label={say('homeRadius')}
           unit={unit}
           min={0.2}
           max={3}

@@ -16,6 +16,7 @@ import { SelectField } from '../../parts/form/SelectField.js';
 import { useEditor } from '../state/editor.js';
 import { useUnit } from '../state/unit.js';
 import { Part } from './Part.js';
+import { say } from '../../words/studio.js';
 
 const DEFAULT_DISTANCE_M = 2.5;
 
@@ -37,11 +38,11 @@ export function LayoutPart(): ReactElement {
     );
   const bare = pattern.targets.filter(({ letter }) => !legOf(pattern, letter)).length;
   return (
-    <Part aria-label="Layout">
+    <Part aria-label={say('layout')}>
       <div className="row">
-        <SelectField label="Layout" value={layout} options={LAYOUTS} onChange={setLayout} />
+        <SelectField label={say('layout')} value={layout} options={LAYOUTS} onChange={setLayout} />
         <LengthField
-          label="Distance"
+          label={say('distance')}
           unit={unit}
           min={0.5}
           max={30}
@@ -53,15 +54,15 @@ export function LayoutPart(): ReactElement {
             edit((now) => withTargets({ ...now, legs: [] }, layoutTargets(layout, distanceM)))
           }
         >
-          <LayoutGrid size={17} aria-hidden /> Lay out
+          <LayoutGrid size={17} aria-hidden /> {say('layOut')}
         </Button>
       </div>
       <div className="ways">
         <Button isDisabled={bare === 0} weight={bare > 0 ? 'main' : 'plain'} onPress={layAll}>
-          <Footprints size={17} aria-hidden /> Lay all feet
+          <Footprints size={17} aria-hidden /> {say('layAllFeet')}
         </Button>
         <Button onPress={() => edit(mirrorPattern)}>
-          <FlipHorizontal2 size={17} aria-hidden /> Mirror for the other hand
+          <FlipHorizontal2 size={17} aria-hidden /> {say('mirrorOtherHand')}
         </Button>
       </div>
     </Part>

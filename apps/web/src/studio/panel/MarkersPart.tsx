@@ -15,6 +15,7 @@ import { useEditor } from '../state/editor.js';
 import { fromHome } from '../../words/marker.js';
 import { useUnit } from '../state/unit.js';
 import { Part } from './Part.js';
+import { say } from '../../words/studio.js';
 
 const MarkerRow = styled.li`
   display: grid;
@@ -47,56 +48,56 @@ function MarkerFields({ target }: { target: Target }): ReactElement {
       <button
         type="button"
         aria-expanded={more}
-        aria-label={`Shape, colour and kind of ${target.letter}`}
+        aria-label={say('shapeColourKindLetter', { letter: target.letter })}
         onClick={() => setMore(!more)}
         style={{ padding: 0, border: 0, background: 'none', cursor: 'pointer' }}
       >
         <Marker target={target} size={28} />
       </button>
       <TextField
-        label={`${named}name`}
+        label={say('namedName', { named })}
         hideLabel
         maxLength={40}
         value={target.name}
         onChange={(name) => change({ name })}
       />
       <LengthField
-        label={`${named}right of home`}
+        label={say('namedRightHome', { named })}
         hideLabel
         unit={unit}
         value={target.at.x}
         onChange={(x) => change({ at: { ...target.at, x } })}
       />
       <LengthField
-        label={`${named}forward of home`}
+        label={say('namedForwardHome', { named })}
         hideLabel
         unit={unit}
         value={target.at.y}
         onChange={(y) => change({ at: { ...target.at, y } })}
       />
       <IconButton
-        aria-label={`Take marker ${target.letter} away`}
+        aria-label={say('takeMarkerLetterAway', { letter: target.letter })}
         onPress={() => edit((now) => withoutTarget(now, target.letter))}
       >
         <Trash2 size={17} />
       </IconButton>
-      <small>{fromHome(target, unit)} from home base</small>
+      <small>{say('fromhomeFromHomeBase', { fromHome: fromHome(target, unit) })}</small>
       {more && (
         <div className="more">
           <SelectField
-            label="Shape"
+            label={say('shape')}
             value={target.shape}
             options={MARKER_SHAPES}
             onChange={(shape) => change({ shape })}
           />
           <SelectField
-            label="Colour"
+            label={say('colour')}
             value={target.colour}
             options={MARKER_COLOURS}
             onChange={(colour) => change({ colour })}
           />
           <SelectField
-            label="Kind"
+            label={say('kind')}
             value={target.kind}
             options={TARGET_KINDS}
             onChange={(kind) => change({ kind })}
@@ -111,13 +112,11 @@ export function MarkersPart(): ReactElement {
   const { pattern, edit } = useEditor();
   const added = nextMarker(pattern.targets, { x: 1.5, y: 1.5 });
   return (
-    <Part aria-label="Markers">
-      <Heading>Markers</Heading>
-      {pattern.targets.length === 0 && (
-        <Quiet>No markers yet: choose a layout above, or add one.</Quiet>
-      )}
+    <Part aria-label={say('markers')}>
+      <Heading>{say('markers')}</Heading>
+      {pattern.targets.length === 0 && <Quiet>{say('noMarkersYetChooseLayoutAbove')}</Quiet>}
       {pattern.targets.length > 0 && (
-        <Quiet style={{ fontSize: 15 }}>Name, right of home base, forward of it.</Quiet>
+        <Quiet style={{ fontSize: 15 }}>{say('nameRightHomeBaseForward')}</Quiet>
       )}
       <ul style={{ margin: 0, padding: 0, listStyle: 'none' }}>
         {pattern.targets.map((target) => (
@@ -126,7 +125,7 @@ export function MarkersPart(): ReactElement {
       </ul>
       <div className="ways">
         <Button isDisabled={!added} onPress={() => added && edit((now) => withTarget(now, added))}>
-          <Plus size={17} aria-hidden /> Add a marker
+          <Plus size={17} aria-hidden /> {say('addMarker')}
         </Button>
       </div>
     </Part>

@@ -2,21 +2,22 @@ import type { ReactElement } from 'react';
 import { TextField } from '../../parts/form/TextField.js';
 import { useEditor } from '../state/editor.js';
 import { Part } from './Part.js';
+import { say } from '../../words/studio.js';
 
 /** What the pattern is, in words. */
 export function WordsPart(): ReactElement {
   const { pattern, edit } = useEditor();
   return (
-    <Part aria-label="About the pattern">
-      <div className="row" style={{ gridTemplateColumns: '1fr 2fr' }}>
+    <Part aria-label={say('aboutPattern')}>
+      <div className="row" style={{ gridTemplateColumns: say('n1fr2fr') }}>
         <TextField
-          label="Sport"
+          label={say('sport')}
           maxLength={40}
           value={pattern.sport}
           onChange={(sport) => edit((now) => ({ ...now, sport }), 'sport')}
         />
         <TextField
-          label="Tags, with commas between"
+          label={say('tagsCommasBetween')}
           maxLength={200}
           value={pattern.tags.join(', ')}
           onChange={(text) => {
@@ -27,7 +28,7 @@ export function WordsPart(): ReactElement {
       </div>
       <div style={{ marginTop: 8 }}>
         <TextField
-          label="Notes"
+          label={say('notes')}
           rows={3}
           maxLength={2000}
           value={pattern.notes}

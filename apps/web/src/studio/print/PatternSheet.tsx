@@ -3,6 +3,7 @@ import type { ReactElement, ReactNode } from 'react';
 import { Button } from '../../parts/Button.js';
 import { PrintPage } from '../../parts/PrintPage.js';
 import { downloadDrawings } from '../drawing/export-drawing.js';
+import { say } from '../../words/studio.js';
 
 /** A sheet about a pattern, whose plan can be saved as a drawing. */
 export const PatternSheet = ({
@@ -18,10 +19,10 @@ export const PatternSheet = ({
   <PrintPage
     name={name}
     back={back}
-    backWords="Back to the pattern"
+    backWords={say('backPattern')}
     ways={(['svg', 'png'] as const).map((kind) => (
       <Button key={kind} onPress={() => void downloadDrawings('#sheet-plan svg', name, kind)}>
-        <Download size={18} aria-hidden /> Plan as {kind.toUpperCase()}
+        <Download size={18} aria-hidden /> {say('planKind', { kind: kind.toUpperCase() })}
       </Button>
     ))}
   >

@@ -25,6 +25,7 @@ import { baseWords, headingWords, windowWords } from '../../words/check-point.js
 import { PatternSheet } from './PatternSheet.js';
 import { capital } from '../../words/format.js';
 import { usePrintable } from './usePrintable.js';
+import { say } from '../../words/studio.js';
 
 const Grid = styled.div`
   display: grid;
@@ -88,15 +89,22 @@ function Cards({
   return (
     <>
       <Quiet>
-        {pattern.name}, position cards for {pattern.hand}-handers
+        {say('patternPositionCardsHandHanders', { pattern: pattern.name, hand: pattern.hand })}
       </Quiet>
       <h1>
         {leg.target}, {targetOf(pattern, leg.target)?.name}
       </h1>
-      <p style={{ margin: '2mm 0 0' }}>
-        {capital(leg.travel)}; {leg.load} stance; {leg.recover}. {lengthWords(toTargetM, unit)}{' '}
-        straight, {out.steps} steps out, arrival {time(out.ms)} after the cue; {back.steps} steps
-        back, home {time(back.ms)} after the action.
+      <p style={{ margin: say('n2mm00') }}>
+        {say('travelLoadStanceRecoverTotargetmStraight', {
+          travel: capital(leg.travel),
+          load: leg.load,
+          recover: leg.recover,
+          toTargetM: lengthWords(toTargetM, unit),
+          steps: out.steps,
+          time: time(out.ms),
+          steps2: back.steps,
+          time2: time(back.ms),
+        })}
       </p>
       <Grid>
         {POSITION_NAMES.map((name) => {
@@ -132,14 +140,14 @@ function Cards({
           );
         })}
         <article className="way" id="sheet-plan" style={{ borderColor: PHASE_COLOURS.travel }}>
-          <h2>The way</h2>
+          <h2>{say('way')}</h2>
           <FloorPlan
             pattern={{
               ...pattern,
               targets: pattern.targets.filter(({ letter }) => letter === leg.target),
             }}
             view={viewOfLeg(targetOf(pattern, leg.target)?.at ?? HOME)}
-            label={`The steps to ${leg.target}`}
+            label={say('stepsTarget', { target: leg.target })}
           >
             <PathLine path={paths.out} ink={PHASE_COLOURS.travel} />
             <PathLine path={paths.back} ink={PHASE_COLOURS.recovery} />
@@ -168,7 +176,7 @@ export function PositionCards(): ReactElement {
       {pattern && leg ? (
         <Cards pattern={pattern} leg={leg} unit={unit} />
       ) : (
-        <Quiet>{isPending ? 'Opening the pattern…' : 'No feet are laid to this target.'}</Quiet>
+        <Quiet>{isPending ? say('openingPattern') : say('noFeetLaidThisTarget')}</Quiet>
       )}
     </PatternSheet>
   );

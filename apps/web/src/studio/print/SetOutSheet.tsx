@@ -19,6 +19,7 @@ import { Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
 import { PatternSheet } from './PatternSheet.js';
 import { usePrintable } from './usePrintable.js';
+import { say } from '../../words/studio.js';
 
 const Columns = styled.div`
   display: grid;
@@ -78,7 +79,7 @@ const RUN_OFF_M = 1;
 function Plan({ pattern, second }: { pattern: Pattern; second: Landmark }): ReactElement {
   const view = viewOfCourt(pattern);
   return (
-    <svg viewBox={viewBox(view)} role="img" aria-label="Plan of the floor with its tape lines">
+    <svg viewBox={viewBox(view)} role="img" aria-label={say('planFloorItsTapeLines')}>
       <Court floor={pattern} view={view} />
       {pattern.targets.map(({ letter, at }) => (
         <g key={letter} stroke={colour('ink')} strokeWidth={0.02} strokeDasharray="0.08 0.06">
@@ -118,7 +119,7 @@ function Needed({
   const narrowest = Math.min(...marks.map(({ clearanceM }) => clearanceM));
   return (
     <>
-      <h2>What is needed</h2>
+      <h2>{say('whatNeeded')}</h2>
       <ul>
         <li>
           {count(pattern.targets.length, 'marker')}:{' '}
@@ -127,26 +128,37 @@ function Needed({
             .join(', ')}
         </li>
         <li>
-          tape or chalk for home base, a ring of {lengthWords(pattern.home.radiusM, unit)} radius
+          {say('tapeChalkHomeBaseRingRadiusm', {
+            radiusM: lengthWords(pattern.home.radiusM, unit),
+          })}
         </li>
         <li>
-          two tapes of {unit === 'metres' ? `${tape} m` : lengthWords(tape, unit)}, or one tape and
-          a string
+          {say('twoTapesWhichOneTapeString', {
+            which: unit === 'metres' ? `${tape} m` : lengthWords(tape, unit),
+          })}
         </li>
-        <li>a helper, to hold the tapes at home base and at the {second.name}</li>
+        <li>{say('helperHoldTapesHomeBaseSecond', { second: second.name })}</li>
       </ul>
-      <h2>Clearance</h2>
-      <p style={{ margin: '1mm 0 0' }}>
-        {marks.length === 0
-          ? 'No markers yet.'
-          : short.length === 0
-            ? `At least ${lengthWords(narrowest, unit)} from every marker to the edge of the court.`
-            : `Under ${lengthWords(RUN_OFF_M, unit)} to the edge: ${short
-                .map(
-                  ({ target, clearanceM }) => `${target.letter} (${lengthWords(clearanceM, unit)})`,
-                )
-                .join(', ')}. Slow down there, or move the pattern.`}{' '}
-        Keep the floor clear and dry.
+      <h2>{say('clearance')}</h2>
+      <p style={{ margin: say('n1mm00') }}>
+        {say('whichKeepFloorClearDry', {
+          which:
+            marks.length === 0
+              ? say('noMarkersYet')
+              : short.length === 0
+                ? say('leastNarrowestFromEveryMarkerEdge', {
+                    narrowest: lengthWords(narrowest, unit),
+                  })
+                : say('underRunoffmEdgeShortSlowDown', {
+                    RUNOFFM: lengthWords(RUN_OFF_M, unit),
+                    short: short
+                      .map(
+                        ({ target, clearanceM }) =>
+                          `${target.letter} (${lengthWords(clearanceM, unit)})`,
+                      )
+                      .join(', '),
+                  }),
+        })}
       </p>
     </>
   );
@@ -164,11 +176,11 @@ function Sheet({ pattern, unit }: { pattern: Pattern; unit: LengthUnit }): React
       : `${off} ${onCourt.x < 0 ? 'left' : 'right'} of the middle`;
   return (
     <>
-      <Quiet>Set-out sheet</Quiet>
+      <Quiet>{say('setOutSheet')}</Quiet>
       <h1>{pattern.name}</h1>
       <div className="no-print" style={{ maxWidth: 260, margin: '12px 0 0' }}>
         <SelectField
-          label="Second point"
+          label={say('secondPoint')}
           value={second.name}
           options={landmarks.map((landmark) => landmark.name)}
           onChange={setName}
@@ -177,18 +189,20 @@ function Sheet({ pattern, unit }: { pattern: Pattern; unit: LengthUnit }): React
       <Columns>
         <div>
           <p style={{ margin: 0 }}>
-            Home base stands {aside}, {lengthWords(onCourt.y, unit)} from the back edge. Hold one
-            tape at its middle and one at the {second.name} (
-            {lengthWords(distance(HOME, second.at), unit)} away); a marker goes where the two
-            lengths meet.
+            {say('homeBaseStandsAsideYFrom', {
+              aside,
+              y: lengthWords(onCourt.y, unit),
+              second: second.name,
+              distance: lengthWords(distance(HOME, second.at), unit),
+            })}
           </p>
           <table style={{ marginTop: '4mm' }}>
             <thead>
               <tr>
-                <th scope="col">Marker</th>
-                <th scope="col">from home base</th>
-                <th scope="col">from second point</th>
-                <th scope="col">side</th>
+                <th scope="col">{say('marker')}</th>
+                <th scope="col">{say('fromHomeBase')}</th>
+                <th scope="col">{say('fromSecondPoint')}</th>
+                <th scope="col">{say('side')}</th>
               </tr>
             </thead>
             <tbody>
@@ -199,13 +213,13 @@ function Sheet({ pattern, unit }: { pattern: Pattern; unit: LengthUnit }): React
                   </td>
                   <td className="mono">{lengthWords(fromHomeM, unit)}</td>
                   <td className="mono">{lengthWords(fromSecondM, unit)}</td>
-                  <td>{side ?? 'in line'}</td>
+                  <td>{side ?? say('line')}</td>
                 </tr>
               ))}
             </tbody>
           </table>
           <Quiet style={{ fontSize: 15, marginTop: '2mm' }}>
-            The side is that of somebody at home base looking at the {second.name}.
+            {say('sideSomebodyHomeBaseLookingSecond', { second: second.name })}
           </Quiet>
         </div>
         <div className="plan">
@@ -225,11 +239,14 @@ export function SetOutSheet(): ReactElement {
   const { pattern, isPending } = usePrintable(patternId);
   const [unit] = useRemembered<LengthUnit>('length-unit', 'metres');
   return (
-    <PatternSheet back={`/patterns/${patternId}`} name={`${pattern?.name ?? ''} set-out`}>
+    <PatternSheet
+      back={`/patterns/${patternId}`}
+      name={say('patternSetOut', { pattern: pattern?.name ?? '' })}
+    >
       {pattern ? (
         <Sheet pattern={pattern} unit={unit} />
       ) : (
-        <Quiet>{isPending ? 'Opening the pattern…' : 'There is no such pattern here.'}</Quiet>
+        <Quiet>{isPending ? say('openingPattern') : say('thereNoSuchPatternHere')}</Quiet>
       )}
     </PatternSheet>
   );

@@ -10,6 +10,7 @@ import { useWidth } from '../../parts/useWidth.js';
 import { useEditor, type Editor } from '../state/editor.js';
 import { usePlayer } from './player-context.js';
 import { useSelection, type Selection } from '../state/selection.js';
+import { say } from '../../words/studio.js';
 
 const Frame = styled.div`
   position: relative;
@@ -150,7 +151,11 @@ const Block = memo(function Block({
       transform={`translate(${left} ${AXIS_PX + 4 + (foot === 'left' ? 0 : LANE_PX)})`}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId);
-        drag.current = { x: event.clientX, atMs, gesture: `time ${event.timeStamp}` };
+        drag.current = {
+          x: event.clientX,
+          atMs,
+          gesture: `time ${event.timeStamp}`,
+        };
         pick(index);
       }}
       onPointerMove={move}
@@ -233,7 +238,7 @@ function Scrub({ scale }: { scale: Scale }): ReactElement {
     <Slider
       className="scrub"
       style={{ left: from, width: to - from }}
-      aria-label="Moment of the leg"
+      aria-label={say('momentLeg')}
       minValue={Math.round(scale.fromMs)}
       maxValue={Math.round(scale.toMs)}
       step={20}
@@ -254,7 +259,13 @@ export function Score({ leg }: { leg: Leg }): ReactElement {
   const barTop = AXIS_PX + 2 * LANE_PX + 4;
   return (
     <Frame ref={frame}>
-      <svg width="100%" height={HEIGHT_PX} role="group" aria-label="Step score" id="studio-score">
+      <svg
+        width="100%"
+        height={HEIGHT_PX}
+        role="group"
+        aria-label={say('stepScore')}
+        id="studio-score"
+      >
         <Axis scale={scale} />
         {(['left', 'right', 'phase'] as const).map((name, i) => (
           <text

@@ -7,10 +7,10 @@ import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
 import { Sheet } from '../../parts/Sheet.js';
 import { Quiet } from '../../parts/Text.js';
-import { count } from '../../words/format.js';
 import { colour } from '../../parts/tokens.js';
 import { useEditor } from '../state/editor.js';
 import { rhythmSentence } from '../../words/rhythm.js';
+import { say } from '../../words/studio.js';
 
 const Pads = styled.div`
   display: grid;
@@ -49,7 +49,10 @@ const Taps = ({ taps }: { taps: readonly Tap[] }): ReactElement => {
       {intervalsMs.map((ms, i) => (
         <span key={i}>
           {' '}
-          {Math.round(ms)} ms {taps[i + 1]?.foot === 'left' ? 'L' : 'R'}
+          {say('roundMsWhich', {
+            round: Math.round(ms),
+            which: taps[i + 1]?.foot === 'left' ? 'L' : 'R',
+          })}
         </span>
       ))}
     </p>
@@ -90,13 +93,13 @@ export function TapIn({
   return (
     <Sheet isOpen isDismissable onOpenChange={(open) => !open && onClose()}>
       <Dialog>
-        <Heading slot="title">Tap the rhythm in</Heading>
+        <Heading slot="title">{say('tapRhythm')}</Heading>
         <Quiet>
-          {count(steps.length, 'step')} from the first after the split to home:{' '}
+          {say('stepsFromFirstAfterSplitHome', { steps: steps.length })}{' '}
           <span className="mono">
             {steps.map(({ foot }) => (foot === 'left' ? 'L' : 'R')).join(' ')}
           </span>
-          . Stop early and the rest keeps its own times.
+          {say('stopEarlyRestKeepsItsOwn')}
         </Quiet>
         <Pads>
           {(['left', 'right'] as const).map((foot) => (
@@ -108,7 +111,7 @@ export function TapIn({
                 tap(foot, event.timeStamp);
               }}
             >
-              {foot === 'left' ? 'Left' : 'Right'}
+              {foot === 'left' ? say('left') : say('right')}
               <small>{foot === 'left' ? 'F' : 'J'}</small>
             </button>
           ))}
@@ -116,20 +119,20 @@ export function TapIn({
         <Taps taps={taps} />
         <p style={{ margin: '0 0 14px' }} role="status">
           {taps.length < 2
-            ? 'Two taps make an interval.'
+            ? say('twoTapsMakeInterval')
             : rhythmSentence(rhythmOf(taps.map(({ atMs }) => atMs))).replace(' out', '')}
           {otherFoot.length > 0 &&
-            ` Tap ${otherFoot.join(', ')} was with the other foot than the step; the step keeps its foot.`}
-          {unused > 0 && ` ${count(unused, 'tap')} more than there are steps.`}
+            say('tapOtherfootWasOtherFootThan', { otherFoot: otherFoot.join(', ') })}
+          {unused > 0 && say('unusedMoreThanThereSteps', { unused })}
         </p>
         <div style={{ display: 'flex', gap: 10, flexWrap: 'wrap' }}>
           <Button weight="main" isDisabled={taps.length < 2} onPress={keep}>
-            Keep these times
+            {say('keepTheseTimes')}
           </Button>
           <Button isDisabled={taps.length === 0} onPress={() => setTaps([])}>
-            Tap again
+            {say('tapAgain')}
           </Button>
-          <Button onPress={onClose}>Discard</Button>
+          <Button onPress={onClose}>{say('discard')}</Button>
         </div>
       </Dialog>
     </Sheet>

@@ -9,6 +9,7 @@ import { colour } from '../../parts/tokens.js';
 import { FASTEST, SLOWEST } from './player.js';
 import { usePlayer, usePlaying } from './player-context.js';
 import { TapIn } from './TapIn.js';
+import { say } from '../../words/studio.js';
 
 const Controls = styled.div`
   display: grid;
@@ -67,7 +68,7 @@ export const Transport = memo(function Transport({
       <div className="row">
         <Button weight="main" onPress={() => void player.toggle()}>
           {playing ? <Pause size={18} aria-hidden /> : <Play size={18} aria-hidden />}
-          {playing ? 'Pause' : 'Play'}
+          {playing ? say('pause') : say('play')}
         </Button>
         <Button
           onPress={() => {
@@ -75,7 +76,7 @@ export const Transport = memo(function Transport({
             setTapping(true);
           }}
         >
-          <Hand size={18} aria-hidden /> Tap it in
+          <Hand size={18} aria-hidden /> {say('tap')}
         </Button>
       </div>
       <Speed
@@ -85,7 +86,7 @@ export const Transport = memo(function Transport({
         step={5}
         onChange={(percent) => player.set({ speed: (percent as number) / 100 })}
       >
-        <Label>Speed</Label>
+        <Label>{say('speed')}</Label>
         <SliderTrack>
           <SliderThumb />
         </SliderTrack>
@@ -93,10 +94,10 @@ export const Transport = memo(function Transport({
       </Speed>
       <div className="row">
         <CheckField isSelected={loop} onChange={(on) => player.set({ loop: on })}>
-          Loop
+          {say('loop')}
         </CheckField>
         <CheckField isSelected={countIn} onChange={(on) => player.set({ countIn: on })}>
-          Count in
+          {say('count')}
         </CheckField>
       </div>
       <Quiet>{rhythm}</Quiet>

@@ -1,0 +1,15 @@
+export const budget = {
+  letterNeedsMetresTimes: '{letter} needs {metres} in {timeS}',
+  nameSOwnLineSaysNeedsms: '{name}’s own line says {needsMs}',
+  needsBestReachSparemsSpareLoad: '{needs}; {best}: in reach, {spareMs} to spare, load {stance}.',
+  needsBestOnlyJustWithinWhat: '{needs}; {best}: only just, within what single ways differ by.',
+  needsBestOutReachSparems: '{needs}; {best}: out of reach by {spareMs}.',
+  leastMost: '{least} to {most} %',
+  whatWallBounceTake: ' and what wall or bounce take',
+  distanceOverSpeedWouldSayRange:
+    'Distance over speed would say {range} too little: it leaves out drag{which}.',
+  projectileFrommetrespersecondUnitOverMetresLetter:
+    '{projectile}, {fromMetresPerSecond} {unit} over {metres} to {letter}',
+  nameReactionReactionmsSpeedingUpAcceleration:
+    '{name}: reaction {reactionMs}, speeding up at {acceleration} m/s² to {topSpeed} m/s, by {n} timed ways; single ways lie about {residualSdS} off that line.',
+} as const;

@@ -1,0 +1,21 @@
+export const join = {
+  notConnectedTryingAgain: 'Not connected; trying again…',
+  thisSetCallsItsOwnCues: 'This set calls its own cues; there is nothing to call.',
+  pause: 'Pause',
+  go: 'Go on',
+  redo: 'Redo',
+  strikeOutPutBack: 'Strike out, or put back',
+  finishedRepsDone: ', {finished} of {reps} done',
+  joined: 'Joined.',
+  nextSetShowsHereItself: 'The next set shows here by itself.',
+  givenNotCodeDrillsScreen: "{given} is not a code of the drill''s screen.",
+  anotherScreen: 'Another screen',
+  joinDrill: 'Join a drill',
+  typeCodeDrillsScreenShowsUnder:
+    'Type the code that the drill’s screen shows under “Second screen”.',
+  nothing: 'Nothing',
+  typedGivenCodeHasRoomlengthLetters: '{typed} given; a code has {ROOMLENGTH} letters and figures.',
+  code: 'Code',
+  join: 'Join',
+  codeWhatThisScreen: '{code}: what is this screen to be?',
+} as const;

@@ -1,0 +1,3 @@
+export const marker = {
+  letterTargetFromhomeFromHomeBase: '{letter}, {target}, {fromHome} from home base',
+} as const;

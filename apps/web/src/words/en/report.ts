@@ -1,0 +1,32 @@
+export const report = {
+  lowHigh: '{low} to {high}',
+  sumSum2WithoutFaultWasSeen:
+    '{sum} of {sum2, plural, one {# rep} other {# reps}} without a fault that was seen, {sum3, plural, one {# false start} other {# false starts}}',
+  techniqueFirstWordsLatelyWords2: 'Technique: at first {words}; lately {words2}.',
+  leftRightCouldNotCompared: 'Left and right could not be compared.',
+  overDays95LowHigh: 'over {days, plural, one {# day} other {# days}}, 95 % {low} to {high} %',
+  leftRightNoClearDifferenceOver: 'Left and right: no clear difference ({over}).',
+  leftRightSlowerSideAbsOver: 'Left and right: slower to the {side} by {abs} % ({over}).',
+  reactionFromCueFirstMovementToward:
+    'Reaction: from the cue to the first movement toward the target.',
+  travelFromThereUntilFootPlanted: 'Travel: from there until the foot is planted at the target.',
+  recoveryFromActionBackHomeBoth: 'Recovery: from the action back to home, both feet down, ready.',
+  clearlyChangeLargerThanDaysOwn:
+    'Clearly: a change larger than the days’ own form would seldom make, and worth having. Probably: likely, not proven.',
+  worksPatternnameRungRungRungsRungname:
+    'Works on {patternName}, rung {rung} of {rungs}: {rungName}.',
+  limitsThisRungMetMoveUp: 'The limits of this rung are met: move up.',
+  whatHoldsNextRungBackLackwords: 'What holds the next rung back: {lackWords}.',
+  falseStart: 'false start',
+  earlyLastCuedSayMend:
+    '{early} in the last {cued, plural, one {# cue} other {# cues}}. {say} {mend}',
+  shortSetsAllWayHomeTurn:
+    'Short sets of all the way home: turn at once, low, eyes up, the same stance again.',
+  runStandardTestAgainFourSix: 'Run the standard test again in four to six weeks, the same way.',
+  noteOnlyWhatClinicianChargeHas: '{note} Only what the clinician in charge has cleared.',
+  underAgeGuardiansAgreementLoadsSuit:
+    'Under age: with a guardian’s agreement, and loads that suit the age.',
+  warmUpFirstClearDryFloor: 'Warm up first. Clear, dry floor and free run-off round the markers.',
+  stopPainDizzinessBreathlessnessDoesNot:
+    'Stop on pain, dizziness, or breathlessness that does not settle.',
+} as const;

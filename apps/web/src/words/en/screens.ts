@@ -1,0 +1,15 @@
+export const screens = {
+  leaveFullScreenZ: 'Leave full screen (Z)',
+  fullScreenZ: 'Full screen (Z)',
+  callTarget: 'Call a target',
+  callLetterTarget: 'Call {letter}, {target}',
+  towardsTarget: 'towards {target}',
+  listen: 'Listen',
+  letterStands: '{letter} as it stands',
+  ready: 'Ready',
+  firstMove: 'First move',
+  arrived: 'Arrived',
+  action: 'Action',
+  home: 'Home',
+  optional: ', optional',
+} as const;

@@ -1,0 +1,18 @@
+export const verdict = {
+  toocloseTooCloseCall: ', {tooClose} too close to call',
+  ordinalFastestTookLimitms: '; the {ordinal} fastest took {limitMs}',
+  butOnlyPassesKeptEveryLimit: 'But only {passes} kept every limit at once; {needed} needed.',
+  falseStart: 'false start',
+  heldTrialsHeld: '{held} of {trials, plural, one {# catch trial} other {# catch trials}} held.',
+  leftOutParts: 'Left out: {parts}.',
+  noRepWasLeftOut: 'No rep was left out.',
+  leftFarSlowerThanRestBut: '{left} Far slower than the rest, but kept: {slow}.',
+  madeSimulatedAthleteExactNeverPooled:
+    'Made by the simulated athlete: exact, and never pooled with sets of other sources.',
+  nobodyTimedThisSetOnlyIts: 'Nobody timed this set: only its cues are known.',
+  oneReactionSureAboutSdS: ': one reaction is sure to about ±{sd} s',
+  howSureRepNearerItsLimit:
+    '{how}{sure}. A rep nearer to its limit than its error allows is too close to call.',
+  whichRepsSource: '{which} {reps} by {source}',
+  slowestHomeFromLetterNameRecoveryms: 'Slowest home from {letter}, {name}: {recoveryMs}.',
+} as const;

@@ -1,0 +1,2 @@
+/** The one language that numbers, lists, plurals and sentences are said in. */
+export const LOCALE = 'en';
