@@ -16,16 +16,22 @@ const swc = {
       module: { type: 'commonjs' },
     },
   ],
-  '^.+/node_modules/(uuid|idb|intl-messageformat|@formatjs)/.+\\.js$': ['@swc/jest', { module: { type: 'commonjs' } }],
+  '^.+/node_modules/(uuid|idb|intl-messageformat|@formatjs)/.+\\.js$': [
+    '@swc/jest',
+    { module: { type: 'commonjs' } },
+  ],
 };
 
 const shared = {
   rootDir: import.meta.dirname,
   transform: swc,
-  transformIgnorePatterns: ['/node_modules/(?!(uuid|idb|intl-messageformat|@formatjs|partysocket)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(uuid|idb|intl-messageformat|@formatjs|partysocket)/)',
+  ],
   moduleNameMapper: {
     '^@orthokin/core/(.*)$': '<rootDir>/packages/core/src/$1/index.ts',
-    '^@orthokin/contract/(beacons|pattern-file|room|routes)$': '<rootDir>/packages/contract/src/$1.ts',
+    '^@orthokin/contract/(beacons|pattern-file|room|routes)$':
+      '<rootDir>/packages/contract/src/$1.ts',
     '^@orthokin/contract$': '<rootDir>/packages/contract/src/index.ts',
     '^(\\.{1,2}/.*)\\.js$': '$1',
   },

@@ -37,7 +37,9 @@ export class SquadFormsService {
   private workOut(clubId: string, now: Date): Promise<SquadForm> {
     return this.em.transactional(async (em) => {
       // One at a time; of a club that is not there nothing is kept.
-      const club = await em.execute(`select from club where club_id = ? for no key update`, [clubId]);
+      const club = await em.execute(`select from club where club_id = ? for no key update`, [
+        clubId,
+      ]);
       const kept = await this.kept(clubId, now);
       if (kept) return kept;
       const courses = await this.courses.since(clubId, squadSince(now));

@@ -60,8 +60,7 @@ export async function send(method: Method, path: string, body?: unknown): Promis
   return response.json();
 }
 
-const NOTHING_THERE =
-  'There is nothing at this address. It may be old, or what it named was taken out of the club.';
+const NOTHING_THERE = say('thereNothingThisAddressMayOld');
 
 /** Whether all that the server minds are parts of the address, which a coach never typed as such. */
 const isOfAddress = ({ problems }: Refused, params: object): boolean =>

@@ -12,9 +12,7 @@ export function Lost(): ReactElement {
     <Page name={say('nothingHere')}>
       <Headline>{broke ? say('thisPageBroke') : say('thereNothingThisAddress')}</Headline>
       <Quiet style={{ margin: '12px 0 20px' }}>
-        {broke
-          ? 'What was recorded is kept. Go back to the squad and on from there; reloading may help too.'
-          : say('linkMayOldSquadGoodPlace')}
+        {broke ? say('whatWasRecordedKeptGoBack') : say('linkMayOldSquadGoodPlace')}
       </Quiet>
       <ButtonLink to="/" $weight="main">
         {say('squad2')}

@@ -35,9 +35,9 @@ const REHEARSAL_KEYS: Keys = [
 
 /** The keys of the studio. */
 const STUDIO_KEYS: Keys = [
-  [say('ctrlZ'), 'undo; with shift, redo'],
+  [say('ctrlZ'), say('undoShiftRedo')],
   [say('ctrlS'), 'save'],
-  ['arrows', 'move what is picked by 5 cm; with shift, 1 cm'],
+  ['arrows', say('moveWhatPicked5CmShift')],
   ['[ ]', say('turnPickedFoot')],
   ['delete', say('takePickedStepOut')],
   ['P', say('playPause')],

@@ -20,6 +20,7 @@ import { useBeacons } from './beacons/useBeacons.js';
 import { useRoom } from './second-screen/useRoom.js';
 import type { KeptRota } from './rota/kept-rota.js';
 import { useRunningRota } from './rota/useRunningRota.js';
+import { say } from '../words/floor.js';
 
 /** The floor: choose who, settle what, run the sets. */
 export function FloorPage(): ReactElement {
@@ -98,7 +99,7 @@ export function FloorPage(): ReactElement {
         session={session}
         room={room}
         beacons={beacons}
-        goingOn={running.isLast ? null : 'On to the rest'}
+        goingOn={running.isLast ? null : say('rest')}
         onLeave={() => leaveSet(session)}
         onNext={() => {
           const { athlete } = session.snapshot().run.plan;

@@ -45,9 +45,9 @@ const CodeForm = styled.form`
 `;
 
 const ROLES = [
-  ['cues', 'Show the cues', 'Large, for the athlete; at the same moment as the drill’s screen.'],
-  ['caller', 'Call the targets', 'For a partner, in a set whose order is called by a person.'],
-  ['panel', 'Be the coach’s panel', 'Time by hand, pause, strike out and say faults from here.'],
+  ['cues', say('showCues'), say('largeAthleteSameMomentDrillsScreen')],
+  ['caller', say('callTargets'), say('partnerSetWhoseOrderCalledPerson')],
+  ['panel', say('coachsPanel'), say('timeHandPauseStrikeOutSay')],
 ] as const;
 type JoinRole = (typeof ROLES)[number][0];
 

@@ -129,7 +129,11 @@ export function JoinedScreen({ room, role }: { room: string; role: Role }): Reac
           plan={cuePlanOf(set)}
           shown={shown}
           waiting={
-            run?.state === 'paused' ? 'Paused' : run?.state === 'complete' ? 'Set done' : 'Ready'
+            run?.state === 'paused'
+              ? 'Paused'
+              : run?.state === 'complete'
+                ? say('setDone')
+                : 'Ready'
           }
         />
       ) : (

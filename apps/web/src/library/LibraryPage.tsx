@@ -146,7 +146,7 @@ function useNewPattern(): (from?: PatternLineReply) => void {
   return (from) => {
     const id = v7();
     const pattern = from
-      ? { ...from.pattern, name: `${from.pattern.name}, copy` }
+      ? { ...from.pattern, name: say('patternCopy', { pattern: from.pattern.name }) }
       : blankPattern(say('newPattern'));
     keepDraft(id, { version: 0, pattern });
     void navigate(`/patterns/${id}`);

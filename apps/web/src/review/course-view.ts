@@ -27,8 +27,16 @@ export function kindsOf({ sets, patterns }: AthleteCourseReply): Kind[] {
       const pattern = patterns.find(
         ({ id, version }) => id === first?.patternId && version === first.patternVersion,
       );
-      const version = (pattern?.version ?? 1) > 1 ? `, version ${pattern?.version ?? 1}` : '';
-      const words = `${pattern?.name ?? say('pattern')}${version}, ${first?.source ?? ''}, ${first?.sense ?? ''} cues`;
+      const version =
+        (pattern?.version ?? 1) > 1
+          ? say('versionVersion', { version: pattern?.version ?? 1 })
+          : '';
+      const words = say('patternVersionSourceSenseCues', {
+        pattern: pattern?.name ?? say('pattern'),
+        version,
+        source: first?.source ?? '',
+        sense: first?.sense ?? '',
+      });
       return { key, sets: own, pattern, words };
     })
     .sort((a, b) => (b.sets.at(-1)?.atMs ?? 0) - (a.sets.at(-1)?.atMs ?? 0));

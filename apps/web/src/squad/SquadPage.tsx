@@ -6,7 +6,7 @@ import styled from 'styled-components';
 import { useSquad } from '../api/squad.js';
 import { ButtonLink } from '../parts/Button.js';
 import { answerWords } from '../words/decision.js';
-import { dayWords } from '../words/format.js';
+import { dayWords, listWords } from '../words/format.js';
 import { Failed } from '../parts/Notice.js';
 import { RungMeter } from '../parts/RungMeter.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
@@ -126,7 +126,7 @@ function squadSentence(lines: readonly SquadLineReply[]): string {
       lastSet?.decision.answer === 'not enough reps yet' && lastSet.outcome === 'passed',
   );
   const names = (some: readonly SquadLineReply[]) =>
-    new Intl.ListFormat('en').format(some.map(({ athlete }) => athlete.name));
+    listWords(some.map(({ athlete }) => athlete.name));
   if (ready.length > 0) return say('namesCanMoveUp', { names: names(ready) });
   if (oneAway.length > 0)
     return say('namesWhichOneMorePassedSet', {

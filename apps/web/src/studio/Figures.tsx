@@ -71,12 +71,16 @@ function pathFigure(
   unit: LengthUnit,
 ): Figure {
   const length = (metres: number) => lengthWords(metres, unit);
-  const ends =
-    name === 'out' ? 'the stance and the planted load' : 'the load and the stance at home';
+  const ends = name === 'out' ? say('stancePlantedLoad') : say('loadStanceHome');
   const ratio =
     detour === null
       ? ''
-      : ` Detour: path ÷ straight, ${length(pathM)} ÷ ${length(straightM)} = ${detour.toFixed(2)}; 1.00 is straight, over ${MAX_DETOUR.toFixed(2)} is flagged.`;
+      : say('detourPathStraightLengthLength2Detour', {
+          length: length(pathM),
+          length2: length(straightM),
+          detour: detour.toFixed(2),
+          MAXDETOUR: MAX_DETOUR.toFixed(2),
+        });
   return {
     value: length(pathM),
     words: say('pathNameWhich', {
@@ -138,13 +142,13 @@ function ofPattern(pattern: Pattern, unit: LengthUnit): Figure[] {
     figures.push({
       value: turnsPerRep.toFixed(1),
       words: say('changesDirectionRep'),
-      how: 'Where the path of the middle between the feet turns by more than 60°, pieces under 15 cm left out, and one more at home base; mean over the legs laid.',
+      how: say('wherePathMiddleBetweenFeetTurns'),
     });
   if (cycleMs !== null)
     figures.push({
       value: s(cycleMs),
       words: 'cycle',
-      how: 'From the cue to both feet in stance at home again, by the times of this pattern; mean over the legs laid.',
+      how: say('fromCueBothFeetStanceHome'),
     });
   return figures;
 }

@@ -1,5 +1,5 @@
 import type { Comparison } from '@orthokin/core/stats';
-import { capital, seconds, secondsWithUnit } from './format.js';
+import { capital, listWords, seconds, secondsWithUnit } from './format.js';
 import { signed } from './set.js';
 import { compare as en } from './en/compare.js';
 import { speaker } from './say.js';
@@ -36,4 +36,4 @@ export function compareSentence(
 }
 
 export const notAlikeSentence = (differs: readonly string[]): string =>
-  say('notComparedFiguresDifferentFormat', { format: new Intl.ListFormat('en').format(differs) });
+  say('notComparedFiguresDifferentFormat', { format: listWords(differs) });

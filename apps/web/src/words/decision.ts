@@ -60,7 +60,9 @@ function slowWords({ gate, verdict, overMs }: TimeGate): string {
 
 function validRepsWords({ reps, needed, untimed }: Extract<Gate, { gate: 'valid reps' }>): string {
   const lacking = Object.entries(untimed).map(([name, n]) => say('nameWasNotTimedN', { name, n }));
-  return [`${count(reps, say('validRep'))}, ${needed} needed`, ...lacking].join('; ');
+  return [say('repsNeededNeeded', { reps: count(reps, say('validRep')), needed }), ...lacking].join(
+    '; ',
+  );
 }
 
 /** What a rule asks, in one plain sentence. */
@@ -201,7 +203,12 @@ export function ruleSentence({ rule, state }: Decision): string {
       distinctDays: rule.distinctDays,
     });
     if (setsSeen === 0) return say('askedNoneHadEnoughRepsYet', { asked });
-    return `${asked}; ${setsPassed} of ${setsSeen} passed${setsPassed > 0 ? say('dayspassed', { daysPassed }) : ''}.`;
+    return say('askedSetspassedSetsseenPassedWhich', {
+      asked,
+      setsPassed,
+      setsSeen,
+      which: setsPassed > 0 ? say('dayspassed', { daysPassed }) : '',
+    });
   }
   const missing = missingWords(rule, state);
   return `${ruleWords(rule)} ${missing ? say('missingMissing', { missing }) : say('met')}`;
@@ -240,7 +247,7 @@ export function answerWords(decision: Decision, outcome: SetOutcome | null): str
   if (because === 'top of the ladder') return say('topRungMet');
   if (answer === 'stay' && limiting)
     return say('stayLackwords', { lackWords: lackWords(limiting) });
-  if (outcome === 'passed') return 'Passed; not enough sets yet';
+  if (outcome === 'passed') return say('passedNotEnoughSetsYet');
   if (setIds.length === 0) return say('noSetThisRungYet');
   const missing = limiting ? lackWords(limiting) : missingWords(rule, state);
   return missing === null ? say('notEnoughRepsYet') : say('notEnoughYetMissing', { missing });

@@ -1,3 +1,17 @@
+import {
+  DateFormatter,
+  getLocalTimeZone,
+  isSameDay,
+  parseAbsolute,
+  parseDate,
+  toCalendarDate,
+} from '@internationalized/date';
+import { format as en } from './en/format.js';
+import { LOCALE } from './locale.js';
+import { speaker } from './say.js';
+
+const say = speaker(en);
+
 /**
  * Milliseconds as seconds with two decimals: no source measures finer than that. Rounded as whole
  * hundredths, so that what is shown of a time, a limit and their difference adds up.
@@ -6,20 +20,30 @@ export const seconds = (ms: number): string => (Math.round(ms / 10) / 100).toFix
 
 export const secondsWithUnit = (ms: number): string => `${seconds(ms)} s`;
 
+const zone = getLocalTimeZone();
+const dateOf = new DateFormatter(LOCALE, { day: 'numeric', month: 'short' });
+const longDateOf = new DateFormatter(LOCALE, { day: 'numeric', month: 'long', year: 'numeric' });
+const timeOf = new DateFormatter(LOCALE, { hour: '2-digit', minute: '2-digit' });
+
 /** A day as people say it: today, yesterday, or its date. */
 export function dayWords(iso: string, now = new Date()): string {
-  const date = new Date(iso);
-  const days = Math.round((midnight(now) - midnight(date)) / (24 * 60 * 60 * 1000));
-  if (days === 0) return 'today';
-  if (days === 1) return 'yesterday';
-  return new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'short' }).format(date);
+  const day = toCalendarDate(parseAbsolute(new Date(iso).toISOString(), zone));
+  const today = toCalendarDate(parseAbsolute(now.toISOString(), zone));
+  if (isSameDay(day, today)) return say('today');
+  if (isSameDay(day, today.subtract({ days: 1 }))) return say('yesterday');
+  return dateOf.format(new Date(iso));
 }
 
-const midnight = (date: Date) =>
-  new Date(date.getFullYear(), date.getMonth(), date.getDate()).getTime();
+/** A calendar day `YYYY-MM-DD` with its year, as a letter has it; nothing of an empty one. */
+export const longDay = (day: string): string =>
+  day === '' ? '' : longDateOf.format(parseDate(day).toDate(zone));
 
-export const timeWords = (iso: string): string =>
-  new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' }).format(new Date(iso));
+export const timeWords = (iso: string): string => timeOf.format(new Date(iso));
+
+const lists = new Intl.ListFormat(LOCALE);
+
+/** "A, B and C". */
+export const listWords = (items: readonly string[]): string => lists.format(items);
 
 export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 

@@ -8,14 +8,6 @@ import { speaker } from './say.js';
 
 const say = speaker(en);
 
-/** A day with its year, as a letter has it. */
-export const longDay = (day: string): string =>
-  day === ''
-    ? ''
-    : new Intl.DateTimeFormat(undefined, { day: 'numeric', month: 'long', year: 'numeric' }).format(
-        new Date(`${day}T12:00:00`),
-      );
-
 /** What was trained, a row for each kind of sets. */
 export const trainedRows = (
   kinds: readonly { readonly words: string; readonly sets: readonly CourseSetReply[] }[],
@@ -70,7 +62,7 @@ export const MEANINGS: readonly {
   { phase: 'reaction', words: say('reactionFromCueFirstMovementToward') },
   { phase: 'travel', words: say('travelFromThereUntilFootPlanted') },
   { phase: 'recovery', words: say('recoveryFromActionBackHomeBoth') },
-  { phase: null, words: 'Cycle: from the cue until home again; all of it together.' },
+  { phase: null, words: say('cycleFromCueUntilHomeAgain') },
   {
     phase: null,
     words: say('clearlyChangeLargerThanDaysOwn'),
@@ -109,8 +101,7 @@ export function nextSteps(
       }),
     );
   if (decision?.limiting?.gate === 'recovery') steps.push(say('shortSetsAllWayHomeTurn'));
-  if (decision?.limiting?.gate === 'reaction')
-    steps.push('Split-step with the cue, weight even; catch trials keep the reading honest.');
+  if (decision?.limiting?.gate === 'reaction') steps.push(say('splitStepCueWeightEvenCatch'));
   steps.push(say('runStandardTestAgainFourSix'));
   return steps;
 }
@@ -124,6 +115,6 @@ export function cautions({ ageBand, note }: AthleteReply): string[] {
     ...own,
     say('warmUpFirstClearDryFloor'),
     say('stopPainDizzinessBreathlessnessDoesNot'),
-    'These are timing figures, no medical assessment; local rules and licensed practice come first.',
+    say('theseTimingFiguresNoMedicalAssessment'),
   ];
 }

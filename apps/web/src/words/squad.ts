@@ -1,6 +1,6 @@
 import type { StandingReply } from '@orthokin/contract';
 import { lackWords } from './decision.js';
-import { count, dayWords, percent } from './format.js';
+import { dayWords, listWords, percent } from './format.js';
 import { signed } from './set.js';
 import { squad as en } from './en/squad.js';
 import { speaker } from './say.js';
@@ -12,9 +12,8 @@ const DAY_MS = 24 * 60 * 60 * 1000;
 /** Nobody timed for longer than this is in view of the coach. */
 const LATELY_DAYS = 10;
 
-const nameList = new Intl.ListFormat('en');
 const names = (lines: readonly StandingReply[]): string =>
-  nameList.format(lines.map(({ athlete }) => athlete.name));
+  listWords(lines.map(({ athlete }) => athlete.name));
 
 const isMissing = ({ standing }: StandingReply, nowMs: number): boolean =>
   standing.lastTimedMs === null || nowMs - standing.lastTimedMs > LATELY_DAYS * DAY_MS;
@@ -71,7 +70,11 @@ export function squadSentences(lines: readonly StandingReply[], nowMs = Date.now
   const leaning = lines.filter(({ claims }) => claims.isNewLean);
   const missing = lines.filter((line) => isMissing(line, nowMs));
   const sentences = [
-    `${better.length} of ${count(lines.length, 'athlete')} clearly faster${better.length > 0 && better.length < 4 ? `: ${names(better)}` : ''}.`,
+    say('betterLinesClearlyFasterWhich', {
+      better: better.length,
+      lines: lines.length,
+      which: better.length > 0 && better.length < 4 ? `: ${names(better)}` : '',
+    }),
   ];
   if (worse.length > 0) sentences.push(say('clearlySlowerNames', { names: names(worse) }));
   if (stuck.length > 0)

@@ -7,12 +7,13 @@ import type { RepReading } from '@orthokin/core/timing';
 import { lackWords } from './decision.js';
 import { capital, count, seconds, secondsWithUnit } from './format.js';
 import { verdict as en } from './en/verdict.js';
+import { LOCALE } from './locale.js';
 import { speaker } from './say.js';
 
 const say = speaker(en);
 
 const ENDINGS: Readonly<Record<string, string>> = { one: 'st', two: 'nd', few: 'rd', other: 'th' };
-const plural = new Intl.PluralRules('en', { type: 'ordinal' });
+const plural = new Intl.PluralRules(LOCALE, { type: 'ordinal' });
 
 const ordinal = (n: number): string => `${n}${ENDINGS[plural.select(n)] ?? 'th'}`;
 
@@ -28,7 +29,16 @@ function gateSentence(
           limitMs: secondsWithUnit(limitMs + overMs),
         })
       : '';
-  return `${capital(gate)}: ${passes} of ${n} inside ${secondsWithUnit(limitMs)}, ${fails} over${close}; ${needed} needed${decisive}.`;
+  return say('gatePassesNInsideLimitmsFails', {
+    gate: capital(gate),
+    passes,
+    n,
+    limitMs: secondsWithUnit(limitMs),
+    fails,
+    close,
+    needed,
+    decisive,
+  });
 }
 
 /** One sentence a gate, in the order they are judged. */
@@ -54,7 +64,11 @@ export function gateSentences({
     );
   if (falseStarts.falseStarts > 0)
     sentences.push(
-      `${capital(count(falseStarts.falseStarts, say('falseStart')))} in ${falseStarts.cuedReps} cues; ${falseStarts.allowed} allowed.`,
+      say('falsestartsCuedrepsCuesAllowedAllowed', {
+        falseStarts: capital(count(falseStarts.falseStarts, say('falseStart'))),
+        cuedReps: falseStarts.cuedReps,
+        allowed: falseStarts.allowed,
+      }),
     );
   if (!validReps.met) sentences.push(`${capital(lackWords(validReps))}.`);
   if (!technique.met) sentences.push(`${capital(lackWords(technique))}.`);

@@ -102,7 +102,7 @@ export function BeaconsPart({
         {state.problem ??
           (state.connected
             ? say('linkedSizeDevices', { size: state.fleet.size })
-            : 'No gateway answers there; trying again.')}
+            : say('noGatewayAnswersThereTryingAgain'))}
       </Quiet>
       <BeaconHealth beacons={beacons} places={places} />
     </Box>

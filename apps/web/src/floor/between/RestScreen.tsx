@@ -61,7 +61,11 @@ function lastWords(run: Run): string {
     return ms === undefined ? [] : [`${name} ${seconds(ms)} s`];
   });
   const outcome = rung ? judgeSet(readings, rung).outcome : null;
-  return [`${run.plan.athlete.name}: ${readings.length} reps`, ...times, outcome]
+  return [
+    say('athleteReadingsReps', { athlete: run.plan.athlete.name, readings: readings.length }),
+    ...times,
+    outcome,
+  ]
     .filter(Boolean)
     .join(', ');
 }

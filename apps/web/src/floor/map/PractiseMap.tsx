@@ -80,7 +80,11 @@ export function PractiseMap({
   const last = answers.at(-1);
   const wasRight = last?.given === last?.asked;
   const said =
-    asked !== null || !last ? '' : wasRight ? `Yes: ${last.asked}.` : `No: ${last.asked} is here.`;
+    asked !== null || !last
+      ? ''
+      : wasRight
+        ? say('yesAsked', { asked: last.asked })
+        : say('noAskedHere', { asked: last.asked });
   return (
     <InsteadOfPage>
       <Screen data-theme="dark">

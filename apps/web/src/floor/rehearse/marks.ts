@@ -65,7 +65,7 @@ export function openPoints(marks: readonly Mark[]): Open[] {
 export function rehearsalSentence(marks: readonly Mark[]): string {
   const held = marks.filter(({ holds }) => holds).length;
   const [worst] = openPoints(marks);
-  if (marks.length === 0) return 'Rehearsed; no check point was looked at.';
+  if (marks.length === 0) return say('rehearsedNoCheckPointWasLooked');
   if (!worst) return say('everyCheckPointLookedHoldsHeld', { held, marks: marks.length });
   return say('heldMarksCheckPointsHoldNext', {
     held,

@@ -70,7 +70,7 @@ const askedWords = ({
     ...share(switchShare, 'switch'),
     doing,
     ...(pressure === 'none' ? [] : [pressure]),
-    ...(floorScale === 1 ? [] : [`floor at ${percent(floorScale)}`]),
+    ...(floorScale === 1 ? [] : [say('floorFloorscale', { floorScale: percent(floorScale) })]),
   ].join(', ');
 
 const stepsOf = (rule: Rule): StaircaseSteps => {

@@ -84,8 +84,16 @@ export function HandPart({ hands }: { hands: HandKeeping }): ReactElement {
   const [problem, setProblem] = useState<string | null>(null);
   const { calibration } = hand;
   const said = calibration
-    ? `${hand.person} presses ${Math.abs(Math.round(calibration.biasMs))} ms ${calibration.biasMs < 0 ? 'early' : 'late'} on this device, which is taken off; the rest, ±${Math.round(calibration.sdMs)} ms, is kept with every press.`
-    : `${hand.person} is not calibrated on this device: one press is taken to be sure to ±${Math.round(hand.sdMs)} ms.`;
+    ? say('personPressesAbsMsWhichThis', {
+        person: hand.person,
+        abs: Math.abs(Math.round(calibration.biasMs)),
+        which: calibration.biasMs < 0 ? 'early' : 'late',
+        round: Math.round(calibration.sdMs),
+      })
+    : say('personNotCalibratedThisDeviceOne', {
+        person: hand.person,
+        round: Math.round(hand.sdMs),
+      });
   const begin = async () => {
     await allowSound();
     setProblem(null);

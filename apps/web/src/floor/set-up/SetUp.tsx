@@ -126,8 +126,10 @@ function colourWords({ athlete, pattern }: DrillSetupReply): string | null {
   if (changed.length === 0) return null;
   const why =
     athlete.colourVision === 'none'
-      ? 'does not tell colours apart'
-      : `does not tell ${athlete.colourVision.replace('-', ' from ')}`;
+      ? say('doesNotTellColoursApart')
+      : say('doesNotTellColourvision', {
+          colourVision: athlete.colourVision.replace('-', ' from '),
+        });
   return say('athleteWhyChangedShownOtherColours', {
     athlete: athlete.name,
     why,

@@ -63,11 +63,11 @@ export function SourcePart({
       name: say('beacons'),
       about: say('cueLightsMatsMarkersTimeArrival'),
     },
-    { value: 'none', name: say('cuesOnly'), about: 'Nobody times; film it and mark it later.' },
+    { value: 'none', name: say('cuesOnly'), about: say('nobodyTimesFilmMarkLater') },
     {
       value: 'simulated',
       name: say('simulatedAthlete'),
-      about: 'Moves on the drawn floor; for trying a set out alone.',
+      about: say('movesDrawnFloorTryingSetOut'),
     },
   ];
   return (

@@ -14,20 +14,21 @@ import { say } from '../../words/floor.js';
 export function trialWords(conditions: Conditions): string {
   const { catchShare, switchShare, freezeShare, freezeAt, late, varyM, watched } = conditions;
   const said = [
-    catchShare > 0 && `${percent(catchShare)} catch`,
-    switchShare > 0 && `${percent(switchShare)} switch`,
-    freezeShare > 0 && `${percent(freezeShare)} freeze at the ${freezeAt}`,
-    late && `a ${late} at arrival`,
-    varyM > 0 && `targets moved by up to ${varyM.toFixed(1)} m`,
-    watched.length > 0 && `watching ${watched.join(' and ')}`,
+    catchShare > 0 && say('catchshareCatch', { catchShare: percent(catchShare) }),
+    switchShare > 0 && say('switchshareSwitch', { switchShare: percent(switchShare) }),
+    freezeShare > 0 &&
+      say('freezeshareFreezeFreezeat', { freezeShare: percent(freezeShare), freezeAt }),
+    late && say('lateArrival', { late }),
+    varyM > 0 && say('targetsMovedUpVarymM', { varyM: varyM.toFixed(1) }),
+    watched.length > 0 && say('watchingWatched', { watched: watched.join(' and ') }),
   ].filter((words) => words !== false && words !== null);
   return said.length > 0 ? said.join(', ') : 'none';
 }
 
 const SHARES = [
-  ['catchShare', 'Catch trials', 'ready, and no cue comes'],
-  ['switchShare', 'Switched cues', 'the cue changes to another target'],
-  ['freezeShare', 'Freeze calls', 'hold still, be looked at'],
+  ['catchShare', say('catchTrials'), say('readyNoCueComes')],
+  ['switchShare', say('switchedCues'), say('cueChangesAnotherTarget')],
+  ['freezeShare', say('freezeCalls'), say('holdStillLooked')],
 ] as const;
 
 /** What keeps a drill honest, and the faults to look out for. */

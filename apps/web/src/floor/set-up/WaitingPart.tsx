@@ -32,13 +32,20 @@ export function waitingWords({ foreperiod, pace, homeRule, maxRun }: Conditions)
   const range =
     kind === 'fixed'
       ? secondsOf(leastMs)
-      : `${(leastMs / 1000).toFixed(1)} to ${secondsOf(mostMs)}${kind === 'non-ageing' ? say('notAgeing') : ''}`;
+      : say('leastmsSecondsofWhich', {
+          leastMs: (leastMs / 1000).toFixed(1),
+          secondsOf: secondsOf(mostMs),
+          which: kind === 'non-ageing' ? say('notAgeing') : '',
+        });
   const wait =
     pace.everyMs === null
-      ? `${range} from home to cue`
+      ? say('rangeFromHomeCue', { range })
       : pace.kind === 'staircase'
-        ? `a cue every ${secondsOf(pace.everyMs)} at first, quicker after ${pace.steps?.passesInARow ?? 0} passes, slower after a fail`
-        : `a cue every ${secondsOf(pace.everyMs)}`;
+        ? say('cueEverySecondsofFirstQuickerAfter', {
+            secondsOf: secondsOf(pace.everyMs),
+            passesInARow: pace.steps?.passesInARow ?? 0,
+          })
+        : say('cueEverySecondsof', { secondsOf: secondsOf(pace.everyMs) });
   return say('waitMostMaxrunOneRowHomerule', { wait, maxRun, homeRule });
 }
 

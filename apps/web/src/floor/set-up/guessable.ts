@@ -15,8 +15,7 @@ export function guessableSentence(
   seed: number,
 ): string {
   const { order, maxRun } = conditionsFor(setup, choices);
-  if (order === 'called')
-    return 'You call the targets; how guessable your calling was is said after the set.';
+  if (order === 'called') return say('youCallTargetsHowGuessableYour');
   if (targets.length < 2) return say('oneTargetThereNothingChooseNothing');
   const listOf = (own: number) => {
     const schedule = scheduleFor(setup, choices, own);
@@ -27,7 +26,9 @@ export function guessableSentence(
   const { guessRateFromPrevious } = predictability(listOf(seed));
   const chained =
     order === 'chained'
-      ? ` Every pair comes equally often after ${chainLength(targets.length, maxRun) + 1} cues.`
+      ? say('everyPairComesEquallyOftenAfter', {
+          chainLength: chainLength(targets.length, maxRun) + 1,
+        })
       : '';
   return say('whoKnowsThisOrderGuessesFrom', {
     rate: percent(rate),

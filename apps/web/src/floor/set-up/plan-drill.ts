@@ -1,4 +1,5 @@
 import type { ClubReply, DrillSetupReply, SetSource } from '@orthokin/contract';
+import { getLocalTimeZone, parseAbsolute, toCalendarDate } from '@internationalized/date';
 import { makeSchedule, MAX_REPS, seededRandom, type Cue } from '@orthokin/core/cue';
 import { PLAIN_CONDITIONS, type Conditions } from '@orthokin/core/drill';
 import { onScale } from '@orthokin/core/footwork';
@@ -93,11 +94,9 @@ export function scheduleFor(
 export const shownTargets = ({ athlete, pattern }: DrillSetupReply): Target[] =>
   seenTargets(pattern.targets, athlete.colourVision);
 
-/** The calendar day where the device is. */
-function localDay(at: Date): string {
-  const two = (n: number) => String(n).padStart(2, '0');
-  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
-}
+/** The calendar day, `YYYY-MM-DD`, where the device is. */
+const localDay = (at: Date): string =>
+  toCalendarDate(parseAbsolute(at.toISOString(), getLocalTimeZone())).toString();
 
 /** A set on the athlete's own rung, in colours the athlete tells apart. */
 export function planDrill(

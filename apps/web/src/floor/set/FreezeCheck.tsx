@@ -26,7 +26,7 @@ const Box = styled.div`
 `;
 
 /** Looked at where a pattern says nothing of its own. */
-const USUAL_POINTS = ['base wide', 'weight where it belongs', 'head up'];
+const USUAL_POINTS = [say('baseWide'), say('weightWhereBelongs'), say('headUp')];
 
 function pointsOf(pattern: Pattern, letter: string, at: FreezeAt): readonly string[] {
   const leg = legOf(pattern, letter);

@@ -11,7 +11,7 @@ export function PaceNow({ run }: { run: Run }): ReactElement | null {
   if (!staircase || !steps) return null;
   const { nextMs, pacesMs, row, reversalsMs } = staircase;
   const before = pacesMs.at(-1) ?? nextMs;
-  const moved = nextMs < before ? '↑ quicker' : nextMs > before ? '↓ slower' : '';
+  const moved = nextMs < before ? say('quicker') : nextMs > before ? say('slower') : '';
   const toGo = count(steps.passesInARow - row, 'pass', 'passes');
   return (
     <span className="pace" role="status">

@@ -13,7 +13,7 @@ export function VoicePart({ words }: { words: readonly string[] }): ReactElement
   const options: readonly (readonly [Voice, string])[] = [
     ['shipped', say('comesApp')],
     ['own', say('recordedYou')],
-    ...(hasDeviceVoice ? [['device', 'of this device'] as const] : []),
+    ...(hasDeviceVoice ? [['device', say('thisDevice')] as const] : []),
   ];
   const missing = words.filter((word) => !recorded.includes(word.toLowerCase()));
   return (

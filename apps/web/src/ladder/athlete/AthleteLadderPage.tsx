@@ -104,7 +104,7 @@ function OnLadder({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
               number < rung
                 ? metOn(standing, number)
                 : ownLimits.some((own) => own.rung === number)
-                  ? 'own limits'
+                  ? say('ownLimits')
                   : null
             }
           />

@@ -121,7 +121,7 @@ function TimeGauge({
 }): ReactElement {
   const { gate: name, limitMs, overMs, passes, needed, tooClose, verdict } = gate;
   const phase = PHASE_OF[name];
-  const close = tooClose > 0 ? `, ${tooClose} too close to call` : '';
+  const close = tooClose > 0 ? say('toocloseTooCloseCall', { tooClose }) : '';
   return (
     <Gauge
       name={capital(name)}

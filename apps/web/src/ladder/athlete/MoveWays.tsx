@@ -151,9 +151,7 @@ function Otherwise({
         </span>
         {/* Its room is kept: when it goes, no button may move away from under a finger. */}
         <p role="alert" style={{ margin: 0, minHeight: 52 }}>
-          {isAsked && reason === ''
-            ? 'Reason: nothing given; a few words are needed, they are kept with the move.'
-            : ''}
+          {isAsked && reason === '' ? say('reasonNothingGivenFewWordsNeeded') : ''}
         </p>
       </Form>
     </Dialog>

@@ -112,7 +112,7 @@ function SequentialPath({
     >
       {[
         [upper, 'ready', colour('good')] as const,
-        [lower, 'not ready: start anew', colour('bad')] as const,
+        [lower, say('notReadyStartAnew'), colour('bad')] as const,
       ].map(([bound, words, ink]) => (
         <g key={words}>
           <line

@@ -53,7 +53,7 @@ export function SetLimits({
   const speed = gate === 'response' ? plan.speed : plan.ownSpeed;
   const words = (wayM: number, letter: string) =>
     flightWords({ ...plan, speed }, wayM, letter) +
-    (gate === 'recovery' ? ', and the opponent’s handling' : '');
+    (gate === 'recovery' ? say('opponentsHandling2') : '');
   const found = rungs.flatMap((rung) => {
     const source = budgetSource(rung, gate, budgets, ({ wayM, letter }) => words(wayM, letter));
     return source ? [{ rung, limit: { ms: limitFrom(source), source } }] : [];

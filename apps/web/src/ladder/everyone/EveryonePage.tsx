@@ -16,6 +16,7 @@ import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
 import { LadderDrawing } from '../LadderDrawing.js';
 import { LAST_LADDER, useUsualLadder } from './useUsualLadder.js';
+import { listWords } from '../../words/format.js';
 import { say } from '../../words/ladder.js';
 
 const Columns = styled.div`
@@ -69,8 +70,6 @@ const People = styled.ul`
   }
 `;
 
-const nameList = new Intl.ListFormat('en');
-
 /** Who is ready, in one sentence. */
 function readySentence(everyone: readonly LadderPlaceReply[]): string {
   const by = (answer: string) =>
@@ -79,9 +78,8 @@ function readySentence(everyone: readonly LadderPlaceReply[]): string {
       .map(({ athlete }) => athlete.name);
   const [ready, back] = [by(say('moveUp')), by(say('easeBack'))];
   if (everyone.length === 0) return say('nobodyWorksThisPatternYet');
-  if (ready.length > 0) return say('formatCanMoveUp', { format: nameList.format(ready) });
-  if (back.length > 0)
-    return say('nobodyReadyMoveUpFormatShould', { format: nameList.format(back) });
+  if (ready.length > 0) return say('formatCanMoveUp', { format: listWords(ready) });
+  if (back.length > 0) return say('nobodyReadyMoveUpFormatShould', { format: listWords(back) });
   return say('everyoneNobodyReadyMoveUpYet', { everyone: everyone.length });
 }
 

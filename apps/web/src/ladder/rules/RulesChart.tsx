@@ -29,7 +29,11 @@ export function RulesChart({
       tooltip: {
         ...tooltipLook(palette),
         formatter: ({ seriesName, value }: { seriesName: string; value: [number, number] }) =>
-          `${seriesName}: ${value[1].toFixed(1)} % moved up at ${value[0]} %`,
+          say('seriesnameValueMovedUpValue2', {
+            seriesName,
+            value: value[1].toFixed(1),
+            value2: value[0],
+          }),
       },
       xAxis: {
         ...{ type: 'value', min: 50, max: 95, name: say('trueShareRepsPassed') },
@@ -60,7 +64,7 @@ export function RulesChart({
   const summary = answer
     .map(
       (outcomes, i) =>
-        `${names[i] ?? ''}: ${outcomes.map(({ moved }, at) => `${finePercent(moved)} at ${finePercent(TRUE_RATES[at] ?? 0)}`).join(', ')}`,
+        `${names[i] ?? ''}: ${outcomes.map(({ moved }, at) => say('finepercentFinepercent2', { finePercent: finePercent(moved), finePercent2: finePercent(TRUE_RATES[at] ?? 0) })).join(', ')}`,
     )
     .join('. ');
   return (

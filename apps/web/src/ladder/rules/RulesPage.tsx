@@ -60,7 +60,7 @@ const Columns = styled.div`
 /** Enough for a share to be sure to about two points. */
 const ATHLETES = 4000;
 
-const NAMES = ['Rule A', 'Rule B'] as const;
+const NAMES = [say('rule'), say('ruleB')] as const;
 
 /** What would this rule do? Two rules followed over simulated athletes whose true pass rate is known. */
 export function RulesPage(): ReactElement {

@@ -55,7 +55,7 @@ export function RuleForm({
           value={chosen}
           options={[
             ...RULE_PRESETS.map((name) => [name, PRESET_WORDS[name]] as const),
-            ...(chosen === OWN ? [[OWN, 'settings of your own'] as const] : []),
+            ...(chosen === OWN ? [[OWN, say('settingsYourOwn')] as const] : []),
           ]}
           onChange={(name) => {
             if (name !== OWN) onChange(PRESET_RULES[name]);
@@ -74,24 +74,24 @@ export function RuleForm({
 }
 
 const COUNTS = [
-  ['setsNeeded', 'Sets passed'],
-  ['ofLast', 'of the last'],
-  ['distinctDays', 'Different days'],
+  ['setsNeeded', say('setsPassed')],
+  ['ofLast', say('last')],
+  ['distinctDays', say('differentDays')],
 ] as const;
 
 const RATES = [
-  ['p0', 'Not ready at'],
-  ['p1', 'Ready at'],
+  ['p0', say('notReady')],
+  ['p1', say('ready')],
 ] as const;
 
 const RISKS = [
-  ['alpha', 'Risk: too soon'],
-  ['beta', 'Risk: held back'],
+  ['alpha', say('riskTooSoon')],
+  ['beta', say('riskHeldBack')],
 ] as const;
 
 const STEPS = [
-  ['stepMs', 'First step'],
-  ['leastStepMs', 'Least step'],
+  ['stepMs', say('firstStep')],
+  ['leastStepMs', say('leastStep')],
 ] as const;
 
 function Settings({

@@ -118,7 +118,7 @@ const describe = ({ rep, durations, faults, leftOut }: RepReading): string => {
     const duration = durations[name];
     return duration ? [say('nameMsSeconds', { name, ms: seconds(duration.ms) })] : [];
   });
-  const notes = [...faults, leftOut ? 'left out' : ''].filter(Boolean);
+  const notes = [...faults, leftOut ? say('leftOut') : ''].filter(Boolean);
   return say('repOrdinalTargetValue', {
     ordinal: rep.ordinal,
     target: rep.target,
@@ -128,7 +128,7 @@ const describe = ({ rep, durations, faults, leftOut }: RepReading): string => {
 
 /** What the flag of a rep says; a strike-out says so first. */
 const flagWords = ({ faults, leftOut }: RepReading): string =>
-  (leftOut === 'struck out' ? ['struck out', ...faults] : faults).join(', ');
+  (leftOut === 'struck out' ? [say('struckOut'), ...faults] : faults).join(', ');
 
 /** One rep: number, marker, bands, limits, and what there is to say about it. */
 export function Ribbon({

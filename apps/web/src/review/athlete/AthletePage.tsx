@@ -84,7 +84,7 @@ function Course({ course }: { course: AthleteCourseReply }): ReactElement {
 const basisWords = (basis: string, { before, after }: Pick<Better, 'before' | 'after'>): string => {
   const days = (sets: Better['before']) => {
     const [first, last] = [sets[0], sets.at(-1)];
-    if (!first || !last) return 'no day';
+    if (!first || !last) return say('noDay');
     const [from, to] = [first, last].map(({ atMs }) => dayWords(new Date(atMs).toISOString()));
     return from === to ? from : `${from} to ${to}`;
   };

@@ -52,7 +52,7 @@ export function CourseChart({
           top: 0,
           left: 0,
           textStyle: { color: palette.ink, fontSize: 14 },
-          data: rungs.map((rung) => `rung ${rung}`),
+          data: rungs.map((rung) => say('rungRung', { rung })),
         },
         tooltip: {
           ...tooltipLook(palette),
@@ -105,8 +105,15 @@ export function CourseChart({
   const [first, last] = [days[0], days.at(-1)];
   const summary =
     first && last
-      ? `${capital(duration)} of ${count(sets.length, 'set')} over ${count(days.length, 'day')}: ${secondsWithUnit(first.ms)} at first, ${secondsWithUnit(last.ms)} on the last day; ${count(course.moves.length, say('rungChange'))}. The figures are in the table below.`
-      : `${capital(duration)} was not timed in these sets.`;
+      ? say('durationSetsOverDaysMsFirst', {
+          duration: capital(duration),
+          sets: sets.length,
+          days: days.length,
+          ms: secondsWithUnit(first.ms),
+          ms2: secondsWithUnit(last.ms),
+          moves: count(course.moves.length, say('rungChange')),
+        })
+      : say('durationWasNotTimedTheseSets', { duration: capital(duration) });
   return (
     <Chart option={option} summary={summary} height={320} caption={say('oneMarkSetItsShapeRung')} />
   );

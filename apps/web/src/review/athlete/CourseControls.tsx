@@ -70,9 +70,9 @@ export function CourseControls({
         <>
           {(
             [
-              ['from', 'Before: from'],
+              ['from', say('beforeFrom')],
               ['until', 'to'],
-              ['since', 'After: from'],
+              ['since', say('afterFrom')],
               ['to', 'until'],
             ] as const
           ).map(([name, label]) => (

@@ -16,9 +16,14 @@ export function TechniqueChart({ kind: { sets } }: { kind: Kind }): ReactElement
           .filter(({ figures }) => figures.cued > 0)
           .map(({ atMs, figures }) => [atMs, Math.round((HUNDRED * of(figures)) / figures.cued)]);
       const lines = [
-        { name: 'clean reps', symbol: 'circle', ink: palette.good, data: share((f) => f.clean) },
         {
-          name: 'false starts',
+          name: say('cleanReps'),
+          symbol: 'circle',
+          ink: palette.good,
+          data: share((f) => f.clean),
+        },
+        {
+          name: say('falseStarts'),
           symbol: 'triangle',
           ink: palette.bad,
           data: share((f) => f.falseStarts),

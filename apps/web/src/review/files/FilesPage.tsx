@@ -24,9 +24,9 @@ const Part = styled.section`
 `;
 
 const OUT = [
-  ['club.zip', 'The whole club, to keep or take along'],
-  ['reps.csv', 'Every rep as a table'],
-  ['sets.csv', 'Every set as a table'],
+  ['club.zip', say('wholeClubKeepTakeAlong')],
+  ['reps.csv', say('everyRepTable')],
+  ['sets.csv', say('everySetTable')],
 ] as const;
 
 /** What leaves the club as files, and what comes in by them. */

@@ -27,10 +27,10 @@ import {
   leanSentence,
   MEANINGS,
   nextSteps,
-  longDay,
   techniqueSentence,
   trainedRows,
 } from '../../words/report.js';
+import { longDay } from '../../words/format.js';
 import { say } from '../../words/review.js';
 
 const Sheet = styled.section`

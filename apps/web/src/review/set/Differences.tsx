@@ -21,7 +21,9 @@ export function Differences({
   reference: RepReading;
 }): ReactElement {
   const words =
-    reference.rep.ordinal === 0 ? 'the middle of the set' : `rep ${reference.rep.ordinal}`;
+    reference.rep.ordinal === 0
+      ? say('middleSet')
+      : say('repOrdinal', { ordinal: reference.rep.ordinal });
   const rows = readings
     .filter((reading) => reading.rep.ordinal !== reference.rep.ordinal)
     .map((reading) => ({ reading, differences: differencesFrom(reading, reference) }));

@@ -101,7 +101,9 @@ export function RepTable({ readings }: { readings: readonly RepReading[] }): Rea
                     })}
                     <td className="words">{timedBy(reading)}</td>
                     <td className="words">
-                      {[...faults, ...(leftOut === 'struck out' ? ['struck out'] : [])].join(', ')}
+                      {[...faults, ...(leftOut === 'struck out' ? [say('struckOut')] : [])].join(
+                        ', ',
+                      )}
                     </td>
                   </tr>
                 );

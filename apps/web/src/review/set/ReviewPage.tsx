@@ -124,7 +124,7 @@ function SetReview({ setId, review }: { setId: string; review: Review }): ReactE
                 ? movedWords(moved)
                 : decision
                   ? headline(decision, set.rung)
-                  : 'The set is on this device; what comes next is said when it is sent.'}
+                  : say('setThisDeviceWhatComesNext')}
           </Headline>
           <p className="evidence">
             {judgement && gateSentences(judgement).join(' ')} {leftOutSentence(summary)}

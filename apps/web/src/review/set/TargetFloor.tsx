@@ -32,14 +32,16 @@ export function TargetFloor({
   const legend = (letter: string): string[] => {
     const own = figures.find((each) => each.letter === letter);
     if (!own) return [];
-    const out = own.responseMs === null ? '' : `out ${seconds(own.responseMs)}`;
-    const home = own.recoveryMs === null ? '' : `home ${seconds(own.recoveryMs)}`;
+    const out =
+      own.responseMs === null ? '' : say('outResponsems', { responseMs: seconds(own.responseMs) });
+    const home =
+      own.recoveryMs === null ? '' : say('homeRecoveryms', { recoveryMs: seconds(own.recoveryMs) });
     const off = residual(letter);
     const faulty = readings.filter(({ rep, faults }) => rep.target === letter && faults.length > 0);
     return [
       out,
       home,
-      off === undefined ? '' : `line ${signed(off)}`,
+      off === undefined ? '' : say('lineOff', { off: signed(off) }),
       faulty.length > 0 ? count(faulty.length, 'fault') : '',
     ].filter((words) => words !== '');
   };

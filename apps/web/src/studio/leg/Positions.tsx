@@ -54,7 +54,7 @@ const Card = styled.article`
 function NotesForm({ leg, name }: { leg: Leg; name: PositionName }): ReactElement {
   const { pattern, edit } = useEditor();
   const { cue, checkPoints } = notesOf(pattern, leg, name);
-  const shared = name === 'load' || name === 'action' ? '' : ' (the same for every target)';
+  const shared = name === 'load' || name === 'action' ? '' : say('sameEveryTarget');
   return (
     <div style={{ display: 'grid', gap: 8, marginTop: 4 }}>
       <FieldBox>

@@ -172,8 +172,8 @@ function Sheet({ pattern, unit }: { pattern: Pattern; unit: LengthUnit }): React
   const off = lengthWords(Math.abs(onCourt.x), unit);
   const aside =
     onCourt.x === 0
-      ? 'on the middle line'
-      : `${off} ${onCourt.x < 0 ? 'left' : 'right'} of the middle`;
+      ? say('middleLine')
+      : say('offWhichMiddle', { off, which: onCourt.x < 0 ? 'left' : 'right' });
   return (
     <>
       <Quiet>{say('setOutSheet')}</Quiet>

@@ -52,4 +52,8 @@ export const app = {
   squad2: 'To the squad',
   opening: 'Opening',
   opening2: 'Opening…',
+  undoShiftRedo: 'undo; with shift, redo',
+  moveWhatPicked5CmShift: 'move what is picked by 5 cm; with shift, 1 cm',
+  whatWasRecordedKeptGoBack:
+    'What was recorded is kept. Go back to the squad and on from there; reloading may help too.',
 } as const;

@@ -71,4 +71,7 @@ export const decision = {
   noSetThisRungYet: 'No set on this rung yet',
   notEnoughRepsYet: 'Not enough reps yet',
   notEnoughYetMissing: 'Not enough yet: {missing}',
+  repsNeededNeeded: '{reps}, {needed} needed',
+  askedSetspassedSetsseenPassedWhich: '{asked}; {setsPassed} of {setsSeen} passed{which}.',
+  passedNotEnoughSetsYet: 'Passed; not enough sets yet',
 } as const;

@@ -18,4 +18,12 @@ export const join = {
   code: 'Code',
   join: 'Join',
   codeWhatThisScreen: '{code}: what is this screen to be?',
+  setDone: 'Set done',
+  showCues: 'Show the cues',
+  largeAthleteSameMomentDrillsScreen:
+    'Large, for the athlete; at the same moment as the drill’s screen.',
+  callTargets: 'Call the targets',
+  partnerSetWhoseOrderCalledPerson: 'For a partner, in a set whose order is called by a person.',
+  coachsPanel: 'Be the coach’s panel',
+  timeHandPauseStrikeOutSay: 'Time by hand, pause, strike out and say faults from here.',
 } as const;

@@ -26,4 +26,5 @@ export const library = {
   nothingFitsSearch: 'Nothing fits the search.',
   nothingArchived: 'Nothing is archived.',
   noPatternsYetMakeOneOpen: 'No patterns yet: make one, or open a file.',
+  patternCopy: '{pattern}, copy',
 } as const;

@@ -18,4 +18,6 @@ export const parts = {
   stop: 'Stop',
   workOutWhat: 'Work out the {what}',
   print: 'Print',
+  leftOut: 'left out',
+  struckOut: 'struck out',
 } as const;

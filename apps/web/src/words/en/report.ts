@@ -29,4 +29,9 @@ export const report = {
   warmUpFirstClearDryFloor: 'Warm up first. Clear, dry floor and free run-off round the markers.',
   stopPainDizzinessBreathlessnessDoesNot:
     'Stop on pain, dizziness, or breathlessness that does not settle.',
+  cycleFromCueUntilHomeAgain: 'Cycle: from the cue until home again; all of it together.',
+  splitStepCueWeightEvenCatch:
+    'Split-step with the cue, weight even; catch trials keep the reading honest.',
+  theseTimingFiguresNoMedicalAssessment:
+    'These are timing figures, no medical assessment; local rules and licensed practice come first.',
 } as const;

@@ -28,4 +28,6 @@ export const squad = {
   heldOneRungDayAfterDay: 'Held on one rung day after day: {stuck}.',
   newDifferenceBetweenSidesLeaning: 'A new difference between the sides: {leaning}.',
   notTimedMoreThanLatelydaysDays: 'Not timed for more than {LATELYDAYS} days: {names}.',
+  betterLinesClearlyFasterWhich:
+    '{better} of {lines, plural, one {# athlete} other {# athletes}} clearly faster{which}.',
 } as const;

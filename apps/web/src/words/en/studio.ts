@@ -209,4 +209,15 @@ export const studio = {
   way: 'The way',
   stepsTarget: 'The steps to {target}',
   noFeetLaidThisTarget: 'No feet are laid to this target.',
+  stancePlantedLoad: 'the stance and the planted load',
+  loadStanceHome: 'the load and the stance at home',
+  detourPathStraightLengthLength2Detour:
+    ' Detour: path ÷ straight, {length} ÷ {length2} = {detour}; 1.00 is straight, over {MAXDETOUR} is flagged.',
+  wherePathMiddleBetweenFeetTurns:
+    'Where the path of the middle between the feet turns by more than 60°, pieces under 15 cm left out, and one more at home base; mean over the legs laid.',
+  fromCueBothFeetStanceHome:
+    'From the cue to both feet in stance at home again, by the times of this pattern; mean over the legs laid.',
+  sameEveryTarget: ' (the same for every target)',
+  middleLine: 'on the middle line',
+  offWhichMiddle: '{off} {which} of the middle',
 } as const;

@@ -15,4 +15,7 @@ export const verdict = {
     '{how}{sure}. A rep nearer to its limit than its error allows is too close to call.',
   whichRepsSource: '{which} {reps} by {source}',
   slowestHomeFromLetterNameRecoveryms: 'Slowest home from {letter}, {name}: {recoveryMs}.',
+  gatePassesNInsideLimitmsFails:
+    '{gate}: {passes} of {n} inside {limitMs}, {fails} over{close}; {needed} needed{decisive}.',
+  falsestartsCuedrepsCuesAllowedAllowed: '{falseStarts} in {cuedReps} cues; {allowed} allowed.',
 } as const;

@@ -1,0 +1,4 @@
+export const format = {
+  today: 'today',
+  yesterday: 'yesterday',
+} as const;
