@@ -7,6 +7,8 @@ import ts from 'typescript-eslint';
 
 /** Core's folders, foundations first: a folder may import only those before it. */
 const coreLayers = [
+  'result',
+  'numeric',
   'floor',
   'pattern',
   'cue',
@@ -18,6 +20,7 @@ const coreLayers = [
   'stats',
   'progress',
   'simulation',
+  'run',
   'formats',
 ];
 
@@ -49,37 +52,74 @@ const coreRules = coreLayers.map((layer, i) => {
   };
 });
 
+/** The server's rooms, foundations first; demo and migrations stand beside them. */
+const serverLayers = ['platform', 'domains', 'derived', 'views', 'transfer', 'demo'];
+
+const serverRules = serverLayers.map((layer, i) => ({
+  files: [`apps/server/src/${layer}/**/*.ts`],
+  rules: forbid({
+    regex: `^(\\.\\./)+(${[...serverLayers.slice(i + 1), 'migrations', 'app\\.module'].join('|')})(/|\\.js$)`,
+    message: `${layer}/ stands before what it asks for: the arrow would run backwards.`,
+  }),
+}));
+
 /** The web app's places may not know each other; what two of them need is a part. */
 const webPlaces = ['squad', 'library', 'studio', 'floor', 'review', 'ladder', 'join'];
+/** Where the web app keeps, sends and hears; none of them draws. */
+const webData = ['api', 'beacons', 'device', 'drill', 'live', 'sound'];
+
 const webRules = [
   ...webPlaces.map((place) => ({
     files: [`apps/web/src/${place}/**/*.{ts,tsx}`],
     rules: forbid({
-      regex: `/(${webPlaces.filter((p) => p !== place).join('|')}|app)/`,
-      message:
-        'A place may use screens/, live/, beacons/, parts/, drill/, club/, log/ and sound/, never another place or the shell.',
+      regex: `^(\\.\\./)+(${webPlaces.filter((p) => p !== place).join('|')}|app)/`,
+      message: `A place may use screens/, parts/, words/, ${webData.join('/, ')}/, never another place or the shell.`,
     }),
   })),
   {
     files: ['apps/web/src/parts/**/*.{ts,tsx}'],
     rules: forbid({
-      regex: `/(${[...webPlaces, 'app', 'beacons', 'club', 'drill', 'live', 'log', 'screens', 'sound'].join('|')})/`,
+      regex: `^(\\.\\./)+(${[...webPlaces, ...webData, 'app', 'screens'].join('|')})/`,
       message: 'Parts draw what they are given: they know no place, no server and no storage.',
     }),
   },
   {
     files: ['apps/web/src/screens/**/*.{ts,tsx}'],
     rules: forbid({
-      regex: `/(${[...webPlaces, 'app'].join('|')})/`,
+      regex: `^(\\.\\./)+(${[...webPlaces, 'app'].join('|')})/`,
       message: 'What the screens of a drill are made of knows no place.',
     }),
   },
   {
-    files: ['apps/web/src/{beacons,club,drill,live,log,sound}/**/*.{ts,tsx}'],
+    files: [`apps/web/src/{${webData.join(',')}}/**/*.{ts,tsx}`],
     rules: forbid({
-      regex: `/(${[...webPlaces, 'app', 'parts', 'screens'].join('|')})/`,
+      regex: `^(\\.\\./)+(${[...webPlaces, 'app', 'parts', 'screens'].join('|')})/`,
       message: 'Data comes before pictures.',
     }),
+  },
+  {
+    files: ['apps/web/src/words/**/*.ts'],
+    rules: forbid({
+      regex: `^(\\.\\./)+(${[...webPlaces, ...webData, 'app', 'parts', 'screens'].join('|')})/`,
+      message: 'Sentences are made of what core says, nothing else.',
+    }),
+  },
+];
+
+const COLOUR = '#([0-9a-f]{3}|[0-9a-f]{6})\\b';
+const colourIsAToken =
+  'A colour is a token (parts/tokens.ts) or belongs to a phase (parts/phases.tsx).';
+const wordsInWords =
+  'What a coach reads is a message in words/, so that another language is another file.';
+/** What a selector of no-restricted-syntax finds, by why it may not stand. */
+const webSyntax = [
+  { selector: `Literal[value=/${COLOUR}/i]`, message: colourIsAToken },
+  { selector: `TemplateElement[value.raw=/${COLOUR}/i]`, message: colourIsAToken },
+  { selector: 'JSXText[value=/[A-Za-z]{2,}/]', message: wordsInWords },
+  {
+    selector:
+      'JSXAttribute[name.name=/^(aria-label|label|title|alt|placeholder|name|hint|empty)$/] > Literal[value=/[A-Za-z] [A-Za-z]/]',
+    message: wordsInWords,
   },
 ];
 
@@ -141,6 +181,12 @@ export default ts.config(
   },
   { files: ['apps/web/**/*.{ts,tsx}'], ...hooks.configs.flat.recommended },
   ...webRules,
+  {
+    files: ['apps/web/src/**/*.{ts,tsx}'],
+    ignores: ['apps/web/src/parts/{tokens.ts,phases.tsx}'],
+    rules: { 'no-restricted-syntax': ['error', ...webSyntax] },
+  },
+  ...serverRules,
   { files: ['**/*.mjs'], languageOptions: { globals: globals.node } },
   prettier,
 );

@@ -30,7 +30,7 @@ const shared = {
   ],
   moduleNameMapper: {
     '^@orthokin/core/(.*)$': '<rootDir>/packages/core/src/$1/index.ts',
-    '^@orthokin/contract/(beacons|pattern-file|room|routes)$':
+    '^@orthokin/contract/(beacons|live-messages|pattern-file|room|routes)$':
       '<rootDir>/packages/contract/src/$1.ts',
     '^@orthokin/contract$': '<rootDir>/packages/contract/src/index.ts',
     '^(\\.{1,2}/.*)\\.js$': '$1',

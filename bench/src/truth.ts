@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { seededRandom } from '@orthokin/core/cue';
+import { MAX_SEED, seededRandom } from '@orthokin/core/cue';
 import { isMissed, lineOf, type Finding } from './truth/aims.js';
 import { falseAlarms, finds } from './truth/change.js';
 import type { Made } from './truth/courses.js';
@@ -56,7 +56,7 @@ if (values.help) {
 
 const one = (name: keyof typeof values, least: number, most: number) =>
   numbers(name, least, most)[0] ?? least;
-const random = seededRandom(one('seed', 0, 2 ** 32 - 1));
+const random = seededRandom(one('seed', 0, MAX_SEED));
 const athletes = one('athletes', 40, 1e6);
 const made: Made = {
   ...{ days: 12, setsADay: 2, form: 0.02, scatter: one('scatter', 0, 0.5), change: 0 },

@@ -12,13 +12,16 @@ import {
   IsUUID,
   ValidateNested,
 } from 'class-validator';
-import { PatternReply } from './pattern.js';
+import { PatternReply } from './library.js';
 import { DecisionReply } from './progress.js';
 import { LadderSettingsBody } from './ladder-settings.js';
 
 export const HANDS = ['left', 'right'] as const satisfies readonly Side[];
 export const AGE_BANDS = ['under 11', 'under 13', 'under 15', 'under 17', 'adult'] as const;
 export type AgeBand = (typeof AGE_BANDS)[number];
+
+/** Of a person, in characters. */
+export const LONGEST_NAME = 60;
 
 export class AthleteReply {
   @IsUUID()

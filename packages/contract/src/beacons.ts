@@ -1,6 +1,5 @@
 import { DEVICE_KINDS, SIGNALS, type DeviceKind, type Signal } from '@orthokin/core/beacon';
-import { plainToInstance, Type, type ClassConstructor } from 'class-transformer';
-import { wrong, ok, type Problem, type Result } from '@orthokin/core/result';
+import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   Equals,
@@ -14,10 +13,9 @@ import {
   Matches,
   Max,
   Min,
-  validateSync,
   ValidateNested,
 } from 'class-validator';
-import { validationProblems } from './validation-problems.js';
+import { reader } from './read-frame.js';
 
 export const BEACON_PROTOCOL = 1;
 const DEVICE = /^[\w-]{1,32}$/;
@@ -171,23 +169,6 @@ export class ResumeAsk {
 
 /** What the app asks of a gateway. */
 export type GatewayAsk = ClockAsk | ArmAsk | CueAsk | ResendAsk | ResumeAsk;
-
-function reader<Frame extends object>(classes: Readonly<Record<string, ClassConstructor<Frame>>>) {
-  return (text: string): Result<Frame> => {
-    let given: unknown;
-    try {
-      given = JSON.parse(text);
-    } catch {
-      return wrong('frame', text.slice(0, 80), 'JSON');
-    }
-    const type = (given as { type?: unknown } | null)?.type;
-    const of = typeof type === 'string' ? classes[type] : undefined;
-    if (!of) return wrong('type', type, Object.keys(classes).join(', '));
-    const frame = plainToInstance(of, given);
-    const [problem]: Problem[] = validationProblems(validateSync(frame));
-    return problem ? { ok: false, problem } : ok(frame);
-  };
-}
 
 /** Reads a frame of a gateway, or says which field is wrong. Fields it does not know it lets be. */
 export const readGatewayFrame = reader<GatewayFrame>({

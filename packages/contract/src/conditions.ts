@@ -19,6 +19,7 @@ import {
   CUE_KINDS,
   HOME_RULES,
   PACE_KINDS,
+  STAIRCASE_LIMITS,
   type Conditions,
   type CueKind,
   type HomeRule,
@@ -45,7 +46,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
-import { CAPITAL } from './footwork.js';
+import { CAPITAL } from './floor.js';
 
 const ONE_CAPITAL = { message: 'target must be one capital letter' };
 const LONGEST_WORK_MS = 10 * 60 * 1000;
@@ -124,23 +125,26 @@ export class ForeperiodBody implements Foreperiod {
   mostMs: number;
 }
 
+const within =
+  ([least, most]: readonly [least: number, most: number]): PropertyDecorator =>
+  (target, name) => {
+    Min(least)(target, name);
+    Max(most)(target, name);
+  };
+
 export class StaircaseStepsBody implements StaircaseSteps {
   @IsInt()
-  @Min(1)
-  @Max(5)
+  @within(STAIRCASE_LIMITS.passesInARow)
   passesInARow: number;
 
-  @IsPositive()
-  @Max(2000)
+  @within(STAIRCASE_LIMITS.stepMs)
   stepMs: number;
 
-  @IsPositive()
-  @Max(2000)
+  @within(STAIRCASE_LIMITS.stepMs)
   leastStepMs: number;
 
   @IsInt()
-  @Min(2)
-  @Max(20)
+  @within(STAIRCASE_LIMITS.reversals)
   reversals: number;
 }
 

@@ -1,4 +1,10 @@
-import type { Claims, HeldOnRung, SetOutcome } from '@orthokin/core/progress';
+import {
+  SET_OUTCOMES,
+  type Claims,
+  type HeldOnRung,
+  type SetOutcome,
+} from '@orthokin/core/progress';
+import { SET_SOURCES, type SetSource } from '@orthokin/core/run';
 import type { CourseSet, SetFigures, SquadForm, Standing } from '@orthokin/core/stats';
 import { Type } from 'class-transformer';
 import {
@@ -15,17 +21,9 @@ import {
   Matches,
   ValidateNested,
 } from 'class-validator';
-import { AthleteReply, SquadLineReply } from './athlete.js';
-import { SET_SOURCES, type SetSource } from './drill.js';
-import { PatternReply } from './pattern.js';
+import { AthleteReply, LONGEST_NAME, SquadLineReply } from './athlete.js';
+import { PatternReply } from './library.js';
 import { DecisionReply, RungMoveReply } from './progress.js';
-
-export const SET_OUTCOMES = [
-  'passed',
-  'not passed',
-  'too close to call',
-  'too few reps',
-] as const satisfies readonly SetOutcome[];
 
 /** A set as a point of an athlete's course over weeks. */
 export class CourseSetReply implements CourseSet {
@@ -65,7 +63,6 @@ export class CourseSetReply implements CourseSet {
 }
 
 const LONGEST_NOTE = 500;
-const LONGEST_NAME = 60;
 
 /** What a coach writes about a set. */
 export class SetNoteBody {

@@ -1,4 +1,5 @@
-import { MAX_REPS } from '@orthokin/core/cue';
+import { MAX_REPS, MAX_SEED } from '@orthokin/core/cue';
+import { END_REASONS, SET_SOURCES, type EndReason, type SetSource } from '@orthokin/core/run';
 import {
   EVENT_NAMES,
   FAULTS,
@@ -31,17 +32,13 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { ConditionsBody, CueBody } from './conditions.js';
-import { LimitsBody } from './pattern.js';
+import { LONGEST_NAME } from './athlete.js';
+import { LimitsBody } from './rung.js';
 
 /** No set's clock runs longer than a day. */
 const DAY_MS = 24 * 60 * 60 * 1000;
 const MAX_SD_MS = 1000;
 const MOST_CHECK_POINTS = 20;
-const MAX_SEED = 2 ** 32 - 1;
-
-/** What times a set: a source of events, or nobody (its film is to be marked later). */
-export const SET_SOURCES = [...TIMING_SOURCES, 'none'] as const;
-export type SetSource = (typeof SET_SOURCES)[number];
 
 /** A set as it begins: who, what, in which order. Everything here stays as it is. */
 export class DrillSetBody {
@@ -104,9 +101,6 @@ export class DrillSetBody {
   cues: CueBody[];
 }
 
-export const END_REASONS = ['completed', 'stopped early'] as const;
-export type EndReason = (typeof END_REASONS)[number];
-
 export class SetEndBody {
   @IsISO8601({ strict: true, strictSeparator: true })
   endedAt: string;
@@ -156,8 +150,6 @@ export class RepMarksBody implements RepMarks {
   @Type(() => CheckedBody)
   checked?: CheckedBody;
 }
-
-const LONGEST_NAME = 60;
 
 /** A correction made after the set: by whom, and when. */
 export class Corrected {

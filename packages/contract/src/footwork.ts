@@ -1,4 +1,4 @@
-import { SIDES, type Point, type Side } from '@orthokin/core/floor';
+import { SIDES, type Side } from '@orthokin/core/floor';
 import {
   INTENTS,
   LOAD_STANCES,
@@ -35,26 +35,12 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { CAPITAL, PointBody } from './floor.js';
 
-/** A pattern is drawn within this of home base, metres. */
-const FLOOR_LIMIT_M = 60;
 /** No leg takes longer, ms. */
 const LEG_LIMIT_MS = 60_000;
 const MAX_PLACEMENTS = 200;
 const MAX_CHECK_POINTS = 12;
-export const CAPITAL = /^[A-Z]$/;
-
-export class PointBody implements Point {
-  @IsNumber()
-  @Min(-FLOOR_LIMIT_M)
-  @Max(FLOOR_LIMIT_M)
-  x: number;
-
-  @IsNumber()
-  @Min(-FLOOR_LIMIT_M)
-  @Max(FLOOR_LIMIT_M)
-  y: number;
-}
 
 export class FootPlaceBody implements FootPlace {
   @IsDefined()

@@ -21,7 +21,6 @@ export {
   AthleteCourseReply,
   AthleteRepsReply,
   CourseSetReply,
-  SET_OUTCOMES,
   SetNoteBody,
   SetNoteReply,
   StandingReply,
@@ -31,25 +30,15 @@ export {
   Corrected,
   DrillSetBody,
   DrillSetReply,
-  END_REASONS,
   EventBody,
   RepBody,
   RepReply,
-  SET_SOURCES,
   SetEndBody,
-  type EndReason,
-  type SetSource,
 } from './drill.js';
 export { AthleteLadderReply, EvidenceReply, LadderPlaceReply, LadderReply } from './ladder.js';
 export { LadderBody, LadderSettingsBody, OwnLadderBody, OwnLimitsBody } from './ladder-settings.js';
-export {
-  LIVE_ROLES,
-  LiveQuery,
-  LiveTell,
-  MAX_LIVE_BYTES,
-  type LiveNews,
-  type LiveRole,
-} from './live.js';
+export { LIVE_ROLES, LiveQuery, LiveTell, MAX_LIVE_BYTES, type LiveRole } from './live.js';
+export type { LiveNews } from './live-messages.js';
 export {
   AthletePath,
   AthletePatternPath,
@@ -66,7 +55,9 @@ export {
   SetPath,
   DrillSetupQuery,
 } from './paths.js';
-export { ArchivedBody, PatternBody, PatternLineReply, PatternReply, RungBody } from './pattern.js';
+export { ArchivedBody, PatternLineReply, PatternReply } from './library.js';
+export { PatternBody } from './pattern.js';
+export { RungBody } from './rung.js';
 export { ProblemReply, RefusalReply } from './problem.js';
 export { DecisionReply, MoveEvidenceReply, RungMoveBody, RungMoveReply } from './progress.js';
 export { SetReviewReply } from './review.js';

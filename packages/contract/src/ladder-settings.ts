@@ -11,7 +11,8 @@ import {
   type SchoolName,
   type StandardTest,
 } from '@orthokin/core/progress';
-import type { LimitSources } from '@orthokin/core/pattern';
+import { MAX_SEED } from '@orthokin/core/cue';
+import { MAX_RUNGS, type LimitSources } from '@orthokin/core/pattern';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -28,7 +29,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
-import { LimitsBody, LimitSourcesBody, MAX_RUNGS } from './pattern.js';
+import { LimitsBody, LimitSourcesBody } from './rung.js';
 
 const of = (kind: Rule['kind']) => ValidateIf(({ kind: own }: RuleBody) => own === kind);
 
@@ -83,7 +84,6 @@ export class RuleBody {
 }
 
 const MAX_TEST_REPS = 60;
-const MAX_SEED = 2 ** 32 - 1;
 
 export class StandardTestBody implements StandardTest {
   @IsInt()

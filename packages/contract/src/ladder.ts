@@ -3,7 +3,7 @@ import { Type } from 'class-transformer';
 import { IsInt, IsISO8601, IsObject, IsOptional, IsUUID, ValidateNested } from 'class-validator';
 import { AthleteReply } from './athlete.js';
 import { LadderSettingsBody, OwnLimitsBody } from './ladder-settings.js';
-import { PatternReply } from './pattern.js';
+import { PatternReply } from './library.js';
 import { DecisionReply, RungMoveReply } from './progress.js';
 
 /** A set on the athlete's rung, as evidence. */

@@ -45,20 +45,3 @@ export class LiveTell {
   @IsObject()
   body: Record<string, unknown>;
 }
-
-/** A frame to a screen: something told, somebody who came or went, or a refusal. */
-export type LiveNews =
-  | {
-      readonly event: 'told';
-      readonly from: string;
-      readonly role: LiveRole;
-      readonly type: string;
-      readonly body: Record<string, unknown>;
-    }
-  | { readonly event: 'came' | 'went'; readonly from: string; readonly role: LiveRole }
-  | {
-      readonly event: 'refused';
-      readonly field: string;
-      readonly given: string;
-      readonly allowed: string;
-    };

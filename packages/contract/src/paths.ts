@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
-import { SET_SOURCES, type SetSource } from './drill.js';
+import { SET_SOURCES, type SetSource } from '@orthokin/core/run';
 
 /** What the paths of the API are made of. */
 export class ClubPath {

@@ -3,7 +3,7 @@ import { Type } from 'class-transformer';
 import { IsInt, IsObject, IsOptional, ValidateNested } from 'class-validator';
 import { AthleteReply } from './athlete.js';
 import { DrillSetReply, RepReply } from './drill.js';
-import { PatternReply } from './pattern.js';
+import { PatternReply } from './library.js';
 import { DecisionReply, RungMoveReply } from './progress.js';
 
 /** A set with all that is needed to see where the time went and what comes next. */

@@ -36,7 +36,7 @@ const Bar = styled.header`
   nav a.active {
     color: ${colour('ink')};
     font-weight: 700;
-    border-bottom-color: #c9502e;
+    border-bottom-color: ${colour('here')};
   }
   .end {
     margin-left: auto;

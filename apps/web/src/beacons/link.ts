@@ -3,6 +3,7 @@ import 'reflect-metadata';
 import { readGatewayFrame, type GatewayAsk, type GatewayFrame } from '@orthokin/contract/beacons';
 import { problemSentence } from '@orthokin/core/result';
 import { toRemote, type TimedEvent } from '@orthokin/core/timing';
+import { WebSocket as ReconnectingSocket } from 'partysocket';
 import { v7 } from 'uuid';
 import {
   clocked,
@@ -18,8 +19,13 @@ import {
 } from './fleet.js';
 import { say } from '../words/drill.js';
 
-const FIRST_RETRY_MS = 300;
-const LONGEST_RETRY_MS = 3000;
+/** Devices keep what they noticed and send it again; what was asked meanwhile is asked anew. */
+const RECONNECTING = {
+  minReconnectionDelay: 300,
+  maxReconnectionDelay: 3000,
+  reconnectionDelayGrowFactor: 2,
+  maxEnqueuedMessages: 0,
+};
 const QUICK_ROUNDS = 10;
 const QUICK_EVERY_MS = 120;
 const EVERY_MS = 1000;
@@ -45,7 +51,7 @@ const epochNow = (): number => performance.timeOrigin + performance.now();
  * again for what is missing, and joins again by itself when the link is lost.
  */
 export class BeaconLink {
-  private socket: WebSocket | null = null;
+  private readonly socket: ReconnectingSocket | null;
   private state: LinkState = { connected: false, fleet: NO_DEVICES, problem: null };
   private readonly listeners = new Set<() => void>();
   private readonly hearers = new Set<(noticing: Noticing) => void>();
@@ -53,12 +59,10 @@ export class BeaconLink {
   private readonly session = v7();
   private nextAsk = 1;
   private rounds = 0;
-  private retryMs = FIRST_RETRY_MS;
-  private readonly timers = new Map<'retry' | 'clock' | 'mend', ReturnType<typeof setTimeout>>();
-  private closed = false;
+  private readonly timers = new Map<'clock' | 'mend', ReturnType<typeof setTimeout>>();
 
   constructor(private readonly address: string) {
-    this.connect();
+    this.socket = this.connect();
     this.every('mend', MEND_EVERY_MS, () => this.mend());
   }
 
@@ -87,7 +91,6 @@ export class BeaconLink {
   }
 
   close(): void {
-    this.closed = true;
     for (const timer of this.timers.values()) clearTimeout(timer);
     this.socket?.close();
   }
@@ -102,19 +105,17 @@ export class BeaconLink {
     );
   }
 
-  private connect(): void {
+  private connect(): ReconnectingSocket | null {
     let url: URL;
     try {
       url = new URL(this.address);
     } catch {
       this.publish({ problem: say('addressNoAddressLikeWs192', { address: this.address }) });
-      return;
+      return null;
     }
     url.searchParams.set('session', this.session);
-    const socket = new WebSocket(url);
-    this.socket = socket;
+    const socket = new ReconnectingSocket(url.toString(), [], RECONNECTING);
     socket.onopen = () => {
-      this.retryMs = FIRST_RETRY_MS;
       this.rounds = 0;
       this.publish({ connected: true, problem: null });
       this.ask({ type: 'resume', heard: heardOf(this.state.fleet) });
@@ -127,13 +128,8 @@ export class BeaconLink {
     socket.onclose = () => {
       this.publish({ connected: false });
       this.asked.clear();
-      if (this.closed) return;
-      this.timers.set(
-        'retry',
-        setTimeout(() => this.connect(), this.retryMs),
-      );
-      this.retryMs = Math.min(LONGEST_RETRY_MS, 2 * this.retryMs);
     };
+    return socket;
   }
 
   private receive(frame: GatewayFrame, receivedMs: number): void {
@@ -189,7 +185,7 @@ export class BeaconLink {
   }
 
   private ask(frame: GatewayAsk): void {
-    if (this.socket?.readyState === WebSocket.OPEN) this.socket.send(JSON.stringify(frame));
+    if (this.state.connected) this.socket?.send(JSON.stringify(frame));
   }
 
   private publish(change: Partial<LinkState>): void {

@@ -66,7 +66,7 @@ let opened: Promise<Store> | null = null;
 /** The browser's own database of this app; opened once. */
 export function store(): Promise<Store> {
   opened ??= openDB<Schema>('orthokin', 2, {
-    async upgrade(db, from, _to, tx) {
+    upgrade(db, from, _to, tx) {
       if (from < 1) {
         db.createObjectStore('drills', { keyPath: 'id' });
         db.createObjectStore('entries', { keyPath: ['drillId', 'seq'] });
@@ -74,7 +74,7 @@ export function store(): Promise<Store> {
         db.createObjectStore('refused', { autoIncrement: true });
       }
       tx.objectStore('outgoing').createIndex('bySubject', 'subject');
-      if (from === 1) await withSubjects(tx.objectStore('outgoing'));
+      if (from === 1) withSubjects(tx.objectStore('outgoing')).catch(() => tx.abort());
     },
     // Another tab brings a newer version: let it through rather than hold it up.
     blocking: (_current, _next, event) => {

@@ -1,11 +1,10 @@
-import type { SetSource } from '@orthokin/contract';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, type ReactElement } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { allowSound } from '../sound/audio.js';
 import { useOutbox } from '../device/outbox-context.js';
 import { holdDrill } from '../device/drill-lock.js';
-import { workMsOf } from '@orthokin/core/run';
+import { workMsOf, type SetSource } from '@orthokin/core/run';
 import type { Run } from '../drill/plan.js';
 import { Session } from '../drill/session.js';
 import { epochNow, SetClock } from '../drill/set-clock.js';

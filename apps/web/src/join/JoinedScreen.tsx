@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import type { EventName } from '@orthokin/core/timing';
 import { useHand } from '../drill/hand.js';
 import type { Channel } from '../live/channel.js';
-import type { Ask } from '../live/messages.js';
+import type { Ask } from '@orthokin/contract/live-messages';
 import { Button } from '../parts/Button.js';
 import { Headline, Quiet } from '../parts/Text.js';
 import { colour } from '../parts/tokens.js';

@@ -2,19 +2,13 @@ import type { LiveRole } from '@orthokin/contract';
 import { useEffect, useState } from 'react';
 import { flushSync } from 'react-dom';
 import { Channel } from '../live/channel.js';
-import type { RunNews, SetNews } from '../live/messages.js';
+import type { Presentation, RunNews, SetNews } from '@orthokin/contract/live-messages';
 import { PeerClock } from '../live/peer-clock.js';
 import { learnWords } from '../sound/spoken.js';
 import { wordsOfSet } from '../drill/cue-words.js';
 import type { CuePlan } from '../drill/cue-plan.js';
 import { Cancels } from '../screens/cancels.js';
-import {
-  NOTHING_SHOWN,
-  onClock,
-  present,
-  type Presentation,
-  type Shown,
-} from '../screens/present.js';
+import { NOTHING_SHOWN, onClock, present, type Shown } from '../screens/present.js';
 
 /** What a joined screen knows of the drill. */
 export interface Joined {
@@ -61,16 +55,15 @@ export function useJoined(room: string, role: LiveRole): Joined {
       setShown(NOTHING_SHOWN);
     };
     const stops = [
-      channel.on('set', ({ body }) => {
-        const news = body as unknown as SetNews;
+      channel.on('set', ({ body: news }) => {
         plan = cuePlanOf(news);
         setSet(news);
         void learnWords(wordsOfSet(plan));
         // The first cue of a set can be announced before the set is.
         if (waiting) begin(waiting);
       }),
-      channel.on('run', ({ body }) => setRun(body as unknown as RunNews)),
-      channel.on('coming', ({ body }) => begin(body as unknown as Presentation)),
+      channel.on('run', ({ body }) => setRun(body)),
+      channel.on('coming', ({ body }) => begin(body)),
       channel.on('clear', clear),
       channel.on('over', () => {
         clear();

@@ -1,9 +1,25 @@
+// The classes of the contract are read by their decorators.
+import 'reflect-metadata';
+import { WebSocket as ReconnectingSocket } from 'partysocket';
 import { v7 } from 'uuid';
-import type { LiveNews, LiveRole } from '@orthokin/contract';
+import type { LiveRole } from '@orthokin/contract';
+import {
+  isLiveMessage,
+  readLiveMessage,
+  readLiveNews,
+  type LiveMessageName,
+  type LiveMessages,
+  type LiveNews,
+} from '@orthokin/contract/live-messages';
 import { ROOM_LENGTH, ROOM_LETTERS } from '@orthokin/contract/room';
 
-const FIRST_RETRY_MS = 300;
-const LONGEST_RETRY_MS = 4000;
+/** What is told while nobody is connected is of no use later: nothing waits. */
+const RECONNECTING = {
+  minReconnectionDelay: 300,
+  maxReconnectionDelay: 4000,
+  reconnectionDelayGrowFactor: 2,
+  maxEnqueuedMessages: 0,
+};
 
 /** A code to read out across a floor. */
 export const newRoomCode = (): string =>
@@ -17,15 +33,15 @@ export interface ChannelState {
   readonly others: ReadonlyMap<string, LiveRole>;
 }
 
-export interface Told {
+export interface Told<Name extends LiveMessageName> {
   readonly from: string;
   readonly role: LiveRole;
-  readonly body: Record<string, unknown>;
+  readonly body: LiveMessages[Name];
   /** When it was heard, on the page's clock. */
   readonly pageMs: number;
 }
 
-type Hearer = (told: Told) => void;
+type Hearer = (from: string, role: LiveRole, body: object, pageMs: number) => void;
 
 /**
  * This screen's place in a room. It joins again by itself when the connection is lost; what is
@@ -33,19 +49,29 @@ type Hearer = (told: Told) => void;
  */
 export class Channel {
   readonly screen = v7();
-  private socket: WebSocket | null = null;
+  private readonly socket: ReconnectingSocket;
   private state: ChannelState = { connected: false, others: new Map() };
   private readonly listeners = new Set<() => void>();
-  private readonly hearers = new Map<string, Set<Hearer>>();
-  private retryMs = FIRST_RETRY_MS;
-  private timer: ReturnType<typeof setTimeout> | undefined;
-  private left = false;
+  private readonly hearers = new Map<LiveMessageName, Set<Hearer>>();
 
   constructor(
     readonly room: string,
     readonly role: LiveRole,
   ) {
-    this.connect();
+    const url = new URL('/api/live', window.location.href);
+    url.protocol = url.protocol.replace('http', 'ws');
+    url.search = new URLSearchParams({ room, screen: this.screen, role }).toString();
+    this.socket = new ReconnectingSocket(url.toString(), [], RECONNECTING);
+    this.socket.onopen = () => {
+      this.publish({ connected: true });
+      // Those who are there already do not know of a newcomer's arrival before ours.
+      this.tell('here', {});
+    };
+    this.socket.onmessage = ({ data, timeStamp }: MessageEvent<string>) => {
+      const news = readLiveNews(data);
+      if (news.ok) this.receive(news.value, timeStamp);
+    };
+    this.socket.onclose = () => this.publish({ connected: false, others: new Map() });
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -55,49 +81,28 @@ export class Channel {
 
   readonly snapshot = (): ChannelState => this.state;
 
-  tell(type: string, body: object, to?: string): void {
-    if (this.socket?.readyState !== WebSocket.OPEN) return;
+  tell<Name extends LiveMessageName>(type: Name, body: LiveMessages[Name], to?: string): void {
+    if (!this.state.connected) return;
     const data = { type, body, ...(to !== undefined && { to }) };
     this.socket.send(JSON.stringify({ event: 'tell', data }));
   }
 
-  /** Hears all that is told under a name; the reply stops hearing. */
-  on(type: string, hear: Hearer): () => void {
-    const hearers = this.hearers.get(type) ?? new Set();
-    this.hearers.set(type, hearers.add(hear));
-    return () => hearers.delete(hear);
+  /**
+   * Hears all that is told under a name; what is not as the contract says is let be, for another
+   * screen may be of another version. The reply stops hearing.
+   */
+  on<Name extends LiveMessageName>(name: Name, hear: (told: Told<Name>) => void): () => void {
+    const hearers = this.hearers.get(name) ?? new Set();
+    const hearer: Hearer = (from, role, given, pageMs) => {
+      const body = readLiveMessage(name, given);
+      if (body.ok) hear({ from, role, body: body.value, pageMs });
+    };
+    this.hearers.set(name, hearers.add(hearer));
+    return () => hearers.delete(hearer);
   }
 
   leave(): void {
-    this.left = true;
-    clearTimeout(this.timer);
-    this.socket?.close();
-  }
-
-  private connect(): void {
-    const url = new URL('/api/live', window.location.href);
-    url.protocol = url.protocol.replace('http', 'ws');
-    url.search = new URLSearchParams({
-      room: this.room,
-      screen: this.screen,
-      role: this.role,
-    }).toString();
-    const socket = new WebSocket(url);
-    this.socket = socket;
-    socket.onopen = () => {
-      this.retryMs = FIRST_RETRY_MS;
-      this.publish({ connected: true });
-      // Those who are there already do not know of a newcomer's arrival before ours.
-      this.tell('here', {});
-    };
-    socket.onmessage = ({ data, timeStamp }: MessageEvent<string>) =>
-      this.receive(JSON.parse(data) as LiveNews, timeStamp);
-    socket.onclose = () => {
-      this.publish({ connected: false, others: new Map() });
-      if (this.left) return;
-      this.timer = setTimeout(() => this.connect(), this.retryMs);
-      this.retryMs = Math.min(LONGEST_RETRY_MS, 2 * this.retryMs);
-    };
+    this.socket.close();
   }
 
   private receive(news: LiveNews, pageMs: number): void {
@@ -111,12 +116,9 @@ export class Channel {
     }
     if (!this.state.others.has(from))
       this.publish({ others: new Map(this.state.others).set(from, role) });
-    if (news.event !== 'told') {
-      this.tell('here', {}, from);
-      this.hearers.get('came')?.forEach((hear) => hear({ from, role, body: {}, pageMs }));
-      return;
-    }
-    this.hearers.get(news.type)?.forEach((hear) => hear({ from, role, body: news.body, pageMs }));
+    if (news.event !== 'told') this.tell('here', {}, from);
+    else if (isLiveMessage(news.type))
+      this.hearers.get(news.type)?.forEach((hear) => hear(from, role, news.body, pageMs));
   }
 
   private publish(change: Partial<ChannelState>): void {

@@ -38,7 +38,7 @@ export class PeerClock {
 
   constructor(private readonly channel: Channel) {
     this.stopHearing = channel.on('clock', ({ body, pageMs }) => {
-      const { sent, remoteReceived, remoteReplied } = body as unknown as ClockExchange;
+      const { sent, remoteReceived, remoteReplied } = body;
       const exchange = { sent, remoteReceived, remoteReplied, received: epochOf(pageMs) };
       this.exchanges = [...this.exchanges, exchange].slice(-KEPT);
       this.match = matchClock(this.exchanges);

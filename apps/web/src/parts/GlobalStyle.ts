@@ -14,13 +14,12 @@ export const GlobalStyle = createGlobalStyle`
   a { color: inherit; text-underline-offset: 3px; }
   button { font: inherit; }
   .mono { font-family: ${MONO}; }
-  :focus-visible { outline: 3px solid #2F6DB5; outline-offset: 2px; }
-  [data-theme='dark'] :focus-visible { outline-color: #8FBEF5; }
+  :focus-visible { outline: 3px solid ${colour('focus')}; outline-offset: 2px; }
   @media (prefers-reduced-motion: reduce) {
     *, *::before, *::after { transition: none !important; animation: none !important; }
   }
   @media print {
-    body { background: #fff; }
+    body { background: ${colour('sheet')}; }
     .no-print { display: none !important; }
   }
 `;

@@ -3,6 +3,7 @@ import type { ReactElement, ReactNode } from 'react';
 import styled from 'styled-components';
 import { Button, ButtonLink } from './Button.js';
 import { Page } from './Text.js';
+import { colour } from './tokens.js';
 import { say } from '../words/parts.js';
 
 const Ways = styled.div`
@@ -19,11 +20,11 @@ const Paper = styled.div`
   @media screen {
     max-width: 210mm;
     padding: 10mm;
-    background: #fff;
+    background: ${colour('sheet')};
     border: 1px solid var(--rule);
   }
   @media print {
-    background: #fff;
+    background: ${colour('sheet')};
   }
   h1 {
     margin: 0;

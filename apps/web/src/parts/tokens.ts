@@ -14,6 +14,14 @@ interface Theme {
   readonly onAccent: string;
   readonly good: string;
   readonly bad: string;
+  /** Round what the keyboard is on. */
+  readonly focus: string;
+  /** A second row of points beside those in ink. */
+  readonly second: string;
+  /** The place, line or moment that one is at. */
+  readonly here: string;
+  /** What is white in either theme: printed paper, a letter on a phase's colour. */
+  readonly sheet: string;
 }
 
 export const LIGHT: Theme = {
@@ -29,6 +37,10 @@ export const LIGHT: Theme = {
   onAccent: '#FFFDF8',
   good: '#0B6667',
   bad: '#A3371A',
+  focus: '#2F6DB5',
+  second: '#2F6DB5',
+  here: '#C9502E',
+  sheet: '#FFFFFF',
 };
 
 export const DARK: Theme = {
@@ -44,6 +56,10 @@ export const DARK: Theme = {
   onAccent: '#0F171E',
   good: '#5CC4BF',
   bad: '#FF9A78',
+  focus: '#8FBEF5',
+  second: '#8FBEF5',
+  here: '#E9764F',
+  sheet: '#FFFFFF',
 };
 
 const asVariables = (theme: Theme): string =>

@@ -65,7 +65,7 @@ const Press = styled.button<{ $phase: Phase }>`
   }
   &:active {
     background: ${({ $phase }) => PHASE_COLOURS[$phase]};
-    color: #fff;
+    color: ${colour('sheet')};
   }
 `;
 

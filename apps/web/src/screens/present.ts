@@ -1,3 +1,4 @@
+import type { Presentation } from '@orthokin/contract/live-messages';
 import type { LateCue } from '@orthokin/core/cue';
 import type { CuePlan } from '../drill/cue-plan.js';
 import type { Cancels } from './cancels.js';
@@ -13,19 +14,6 @@ export interface Shown {
 }
 
 export const NOTHING_SHOWN: Shown = { letter: null, frozen: false, late: null };
-
-/** A cue and all that comes with it, on one clock, ms. */
-export interface Presentation {
-  readonly letter: string;
-  readonly dueMs: number;
-  readonly switchTo: { readonly letter: string; readonly atMs: number } | null;
-  readonly freezeMs: number | null;
-  readonly late: {
-    readonly late: LateCue;
-    readonly fromMs: number;
-    readonly untilMs: number;
-  } | null;
-}
 
 /** The same on another clock. */
 export const onClock = (of: Presentation, turn: (ms: number) => number): Presentation => ({

@@ -33,7 +33,7 @@ const List = styled.ul`
   button[aria-current='true'] {
     font-weight: 700;
     background: ${colour('raised')};
-    box-shadow: inset 4px 0 0 #c9502e;
+    box-shadow: inset 4px 0 0 ${colour('here')};
     padding-left: 12px;
   }
   .amiss {

@@ -1,8 +1,8 @@
+import type { SetSource } from '@orthokin/core/run';
 import type { Target } from '@orthokin/core/floor';
 import { GATED_DURATIONS } from '@orthokin/core/pattern';
 import type { SetJudgement, TimeGate } from '@orthokin/core/progress';
 import type { SetSummary, TargetFigures } from '@orthokin/core/stats';
-import type { SetSource } from '@orthokin/contract';
 import type { RepReading } from '@orthokin/core/timing';
 import { lackWords } from './decision.js';
 import { capital, count, seconds, secondsWithUnit } from './format.js';

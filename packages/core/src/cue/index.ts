@@ -19,7 +19,15 @@ export {
 } from './foreperiod.js';
 export { chainLength, CUE_ORDERS, type CueOrder } from './order.js';
 export { guessRate, longestRun, predictability, type Predictability } from './predictability.js';
-export { exponential, normal, seededRandom, shuffled, uniform, type Random } from './random.js';
+export {
+  exponential,
+  MAX_SEED,
+  normal,
+  seededRandom,
+  shuffled,
+  uniform,
+  type Random,
+} from './random.js';
 export {
   isKnown,
   MOST_ASKS,

@@ -1,6 +1,9 @@
 /** A stream of random numbers, each in [0, 1). */
 export type Random = () => number;
 
+/** The greatest seed there is. */
+export const MAX_SEED = 2 ** 32 - 1;
+
 /** splitmix32: spreads one 32-bit seed over the generator's whole state. */
 function spread(seed: number): () => number {
   let state = seed >>> 0;
@@ -22,7 +25,7 @@ interface State {
 }
 
 /**
- * A seeded generator: the same whole-number seed always gives the same stream.
+ * A seeded generator (seeds of 32 bits, 0 to {@link MAX_SEED}): the same whole-number seed always gives the same stream.
  * Source: sfc32 of C. Doty-Humphrey's PractRand; passes its test batteries.
  */
 export function seededRandom(seed: number): Random {

@@ -15,6 +15,13 @@ export type CueKind = (typeof CUE_KINDS)[number];
  */
 export const PACE_KINDS = ['self', 'fixed', 'demand', 'staircase'] as const;
 
+/** Least and most of what a staircase may be set to; steps in ms. */
+export const STAIRCASE_LIMITS = {
+  passesInARow: [1, 5],
+  stepMs: [5, 2000],
+  reversals: [2, 20],
+} as const satisfies Readonly<Record<string, readonly [least: number, most: number]>>;
+
 /** How a pace moves by itself; see the staircase rule of progress. */
 export interface StaircaseSteps {
   readonly passesInARow: number;

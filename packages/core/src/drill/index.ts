@@ -9,6 +9,7 @@ export {
   senseOf,
   SOUND_KINDS,
   soundKindOf,
+  STAIRCASE_LIMITS,
   type Conditions,
   type CueKind,
   type HomeRule,

@@ -37,6 +37,7 @@ export {
 } from './notes.js';
 export {
   legOf,
+  MAX_RUNGS,
   MAX_TARGETS,
   mirrorPattern,
   NO_POSITIONS,

@@ -59,6 +59,7 @@ export interface Pattern {
 }
 
 export const MAX_TARGETS = 12;
+export const MAX_RUNGS = 30;
 
 /** The pattern for the other hand. Mirrored twice it is the original. */
 export const mirrorPattern = <Mirrored extends Pattern>(pattern: Mirrored): Mirrored => ({

@@ -71,7 +71,8 @@ export interface SetFade {
   readonly isSteep: boolean;
 }
 
-export type SetOutcome = 'passed' | 'not passed' | 'too close to call' | 'too few reps';
+export const SET_OUTCOMES = ['passed', 'not passed', 'too close to call', 'too few reps'] as const;
+export type SetOutcome = (typeof SET_OUTCOMES)[number];
 
 /** A set held against the gates of its rung. */
 export interface SetJudgement {

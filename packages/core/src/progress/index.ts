@@ -34,6 +34,7 @@ export {
   type HeldGate,
   type SetFade,
   type SetJudgement,
+  SET_OUTCOMES,
   type SetOutcome,
   type SpreadGate,
   type TechniqueGate,

@@ -1,4 +1,4 @@
-import type { Pace, StaircaseSteps } from '../drill/index.js';
+import { STAIRCASE_LIMITS, type Pace, type StaircaseSteps } from '../drill/index.js';
 import { mean } from '../numeric/index.js';
 import { ok, wrong, type Result } from '../result/index.js';
 import { cuedReps, probabilityUnder, type RepReading } from '../timing/index.js';
@@ -19,15 +19,19 @@ export const DEFAULT_STAIRCASE_RULE: StaircaseRule = {
   reversals: 6,
 };
 
+const isWithin = (value: number, [least, most]: readonly [number, number]): boolean =>
+  value >= least && value <= most;
+
 export function checkStaircase(rule: StaircaseRule): Result<StaircaseRule> {
   const { passesInARow, stepMs, leastStepMs, reversals } = rule;
-  if (!(Number.isInteger(passesInARow) && passesInARow >= 1 && passesInARow <= 5))
-    return wrong('passesInARow', passesInARow, '1 to 5');
-  if (!(stepMs > 0 && stepMs <= 2000)) return wrong('stepMs', stepMs, 'more than 0, at most 2000');
-  if (!(leastStepMs > 0 && leastStepMs <= stepMs))
-    return wrong('leastStepMs', leastStepMs, `more than 0, at most the first step, ${stepMs}`);
-  if (!(Number.isInteger(reversals) && reversals >= 2 && reversals <= 20))
-    return wrong('reversals', reversals, '2 to 20');
+  const { passesInARow: passes, stepMs: steps, reversals: turns } = STAIRCASE_LIMITS;
+  if (!(Number.isInteger(passesInARow) && isWithin(passesInARow, passes)))
+    return wrong('passesInARow', passesInARow, `${passes[0]} to ${passes[1]}`);
+  if (!isWithin(stepMs, steps)) return wrong('stepMs', stepMs, `${steps[0]} to ${steps[1]}`);
+  if (!isWithin(leastStepMs, [steps[0], stepMs]))
+    return wrong('leastStepMs', leastStepMs, `${steps[0]} to the first step, ${stepMs}`);
+  if (!(Number.isInteger(reversals) && isWithin(reversals, turns)))
+    return wrong('reversals', reversals, `${turns[0]} to ${turns[1]}`);
   return ok(rule);
 }
 

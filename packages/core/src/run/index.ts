@@ -13,6 +13,7 @@ export {
   lastRep,
   LEAD_IN_MS,
   replay,
+  RUN_STATES,
   settingsOf,
   staircaseOf,
   workMsOf,
@@ -21,5 +22,6 @@ export {
   type OpenRep,
   type RecordedRep,
   type Run,
+  type RunState,
 } from './run.js';
 export { trackOf, type Track, type TrackSound } from './track.js';

@@ -2,9 +2,10 @@ import type { Cue } from '../cue/index.js';
 import type { Conditions } from '../drill/index.js';
 import type { Pattern } from '../pattern/index.js';
 import type { SimulatedAthlete } from '../simulation/index.js';
+import { TIMING_SOURCES } from '../timing/index.js';
 
 /** What times a set; `none` where only its cues are known. */
-export const SET_SOURCES = ['hand', 'sensor', 'film', 'simulated', 'none'] as const;
+export const SET_SOURCES = [...TIMING_SOURCES, 'none'] as const;
 export type SetSource = (typeof SET_SOURCES)[number];
 
 /** What is settled when a set starts, as far as running it goes. */

@@ -75,11 +75,14 @@ export type Action<Plan extends RunPlan = RunPlan> =
     }
   | { readonly type: 'ended'; readonly at: string };
 
+/** `complete`: every cue has its rep, and the last can still be redone or struck out. */
+export const RUN_STATES = ['waiting', 'cued', 'paused', 'complete', 'ended'] as const;
+export type RunState = (typeof RUN_STATES)[number];
+
 /** A set as far as it has been run. */
 export interface Run<Plan extends RunPlan = RunPlan> {
   readonly plan: Plan;
-  /** `complete`: every cue has its rep, and the last can still be redone or struck out. */
-  readonly state: 'waiting' | 'cued' | 'paused' | 'complete' | 'ended';
+  readonly state: RunState;
   /** The cue being waited for or answered. */
   readonly ordinal: number;
   /** Grows with every wait for a cue, also for the same cue again. */

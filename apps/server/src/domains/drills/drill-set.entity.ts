@@ -1,5 +1,5 @@
+import type { EndReason, SetSource } from '@orthokin/core/run';
 import { Entity, Property } from '@mikro-orm/core';
-import type { EndReason, SetSource } from '@orthokin/contract';
 import type { Cue } from '@orthokin/core/cue';
 import type { Conditions } from '@orthokin/core/drill';
 import type { LimitsMs } from '@orthokin/core/pattern';

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { NextFunction, Request, Response } from 'express';
 
-const WEB = join(import.meta.dirname, '../../../web/dist');
+const WEB = join(import.meta.dirname, '../../../../web/dist');
 const YEAR_S = 365 * 24 * 60 * 60;
 /** Vite names the files in here by their content. */
 const NAMED_BY_CONTENT = '/assets/';

@@ -1,7 +1,7 @@
 import type { Run } from '../../drill/plan.js';
 import type { Session } from '../../drill/session.js';
 import type { SetClock } from '../../drill/set-clock.js';
-import type { Presentation } from '../../screens/present.js';
+import type { Presentation } from '@orthokin/contract/live-messages';
 
 /** One wait for a cue and the rep that follows. */
 export interface Attempt {

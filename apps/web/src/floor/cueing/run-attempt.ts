@@ -1,3 +1,4 @@
+import type { Presentation } from '@orthokin/contract/live-messages';
 import type { Cue, FreezeAt } from '@orthokin/core/cue';
 import { eventOf, type EventName, type TimedEvent } from '@orthokin/core/timing';
 import { flushSync } from 'react-dom';
@@ -5,14 +6,7 @@ import { v7 } from 'uuid';
 import { CATCH_HOLD_MS, homeForSureMs, positionMs } from '@orthokin/core/run';
 import { cueDueMs, currentCue, everyMsNow } from '@orthokin/core/run';
 import { Cancels } from '../../screens/cancels.js';
-import {
-  NOTHING_SHOWN,
-  onClock,
-  present,
-  type Presentation,
-  type Show,
-  type Shown,
-} from '../../screens/present.js';
+import { NOTHING_SHOWN, onClock, present, type Show, type Shown } from '../../screens/present.js';
 import { cueSdMs } from '../../screens/sounds.js';
 import type { Attempt } from './attempt.js';
 import { playSimulated } from './simulated.js';

@@ -8,7 +8,7 @@ import type { Channel } from '../../live/channel.js';
 import { Button } from '../../parts/Button.js';
 import { Sheet } from '../../parts/Sheet.js';
 import { Quiet } from '../../parts/Text.js';
-import { MONO } from '../../parts/tokens.js';
+import { colour, MONO } from '../../parts/tokens.js';
 import type { Room } from './useRoom.js';
 import { say } from '../../words/floor.js';
 
@@ -30,7 +30,7 @@ const Code = styled.div`
   svg {
     padding: 12px;
     border-radius: 4px;
-    background: #fff;
+    background: ${colour('sheet')};
   }
   strong {
     display: block;

@@ -7,7 +7,7 @@ import { matOf } from '../../beacons/fleet.js';
 import type { BeaconLink } from '../../beacons/link.js';
 import type { SetClock } from '../../drill/set-clock.js';
 import type { Channel } from '../../live/channel.js';
-import type { Ask, RunNews, SetNews } from '../../live/messages.js';
+import type { RunNews, SetNews } from '@orthokin/contract/live-messages';
 import { epochOf } from '../../live/peer-clock.js';
 import { onClock } from '../../screens/present.js';
 import type { OtherScreens } from '../cueing/attempt.js';
@@ -18,11 +18,11 @@ const setNews = (plan: DrillPlan, faults: readonly Fault[]): SetNews => ({
   athlete: plan.athlete.name,
   pattern: plan.pattern.name,
   targets: plan.pattern.targets,
-  inPlay: rungOf(plan.pattern, plan.rung)?.targets ?? [],
-  cueKinds: plan.conditions.cueKinds,
+  inPlay: [...(rungOf(plan.pattern, plan.rung)?.targets ?? [])],
+  cueKinds: [...plan.conditions.cueKinds],
   isCalled: plan.conditions.order === 'called',
   isByHand: plan.source === 'hand',
-  faults,
+  faults: [...faults],
 });
 
 const runNews = (run: Run): RunNews => ({
@@ -31,7 +31,7 @@ const runNews = (run: Run): RunNews => ({
   reps: run.plan.reps,
   finished: finishedReps(run).length,
   openEvents: run.open.events.map(({ name }) => name),
-  faults: run.open.repId === null ? (lastRep(run)?.seenFaults ?? []) : run.open.faults,
+  faults: [...(run.open.repId === null ? (lastRep(run)?.seenFaults ?? []) : run.open.faults)],
 });
 
 /** Announces cues to the other screens and to the lights, on this device's time of day. */
@@ -77,9 +77,8 @@ export function useOtherScreens(
     tellAll();
     const stops = [
       channel.on('here', ({ from }) => tellAll(from)),
-      channel.on('call', ({ body }) => now.current.call(String(body['letter']))),
-      channel.on('ask', ({ body }) => {
-        const ask = body as unknown as Ask;
+      channel.on('call', ({ body }) => now.current.call(body.letter)),
+      channel.on('ask', ({ body: ask }) => {
         const { acts: can } = now.current;
         if (ask.act === 'press')
           can.pressAt(ask.name, clock.at(ask.atMs - performance.timeOrigin), ask.sdMs);

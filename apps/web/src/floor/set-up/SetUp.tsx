@@ -1,4 +1,5 @@
-import type { DrillSetupReply, SetSource } from '@orthokin/contract';
+import type { SetSource } from '@orthokin/core/run';
+import type { DrillSetupReply } from '@orthokin/contract';
 import { colourSeen } from '@orthokin/core/floor';
 import { rungOf } from '@orthokin/core/pattern';
 import { problemSentence } from '@orthokin/core/result';

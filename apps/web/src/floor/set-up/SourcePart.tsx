@@ -1,4 +1,4 @@
-import type { SetSource } from '@orthokin/contract';
+import type { SetSource } from '@orthokin/core/run';
 import type { ReactElement } from 'react';
 import { Label, RadioButton, RadioField, RadioGroup } from 'react-aria-components';
 import styled from 'styled-components';
@@ -30,7 +30,7 @@ const Options = styled.div`
     background: ${colour('raised')};
   }
   .react-aria-RadioButton[data-focus-visible] {
-    outline: 3px solid #2f6db5;
+    outline: 3px solid ${colour('focus')};
     outline-offset: 2px;
   }
 `;

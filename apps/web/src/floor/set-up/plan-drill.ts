@@ -1,4 +1,5 @@
-import type { ClubReply, DrillSetupReply, SetSource } from '@orthokin/contract';
+import type { SetSource } from '@orthokin/core/run';
+import type { ClubReply, DrillSetupReply } from '@orthokin/contract';
 import { getLocalTimeZone, parseAbsolute, toCalendarDate } from '@internationalized/date';
 import { makeSchedule, MAX_REPS, seededRandom, type Cue } from '@orthokin/core/cue';
 import { PLAIN_CONDITIONS, type Conditions } from '@orthokin/core/drill';

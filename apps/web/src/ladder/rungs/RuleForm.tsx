@@ -1,3 +1,4 @@
+import { STAIRCASE_LIMITS } from '@orthokin/core/drill';
 import {
   checkRule,
   PRESET_RULES,
@@ -148,8 +149,8 @@ function Settings({
         <>
           <CountField
             label={say('passesRow')}
-            min={1}
-            max={5}
+            min={STAIRCASE_LIMITS.passesInARow[0]}
+            max={STAIRCASE_LIMITS.passesInARow[1]}
             value={rule.passesInARow}
             onChange={(passesInARow) => onChange({ ...rule, passesInARow })}
           />
@@ -158,16 +159,16 @@ function Settings({
               key={name}
               label={label}
               unit="ms"
-              min={5}
-              max={2000}
+              min={STAIRCASE_LIMITS.stepMs[0]}
+              max={STAIRCASE_LIMITS.stepMs[1]}
               value={rule[name]}
               onChange={(value) => onChange({ ...rule, [name]: value })}
             />
           ))}
           <CountField
             label={say('reversals')}
-            min={2}
-            max={20}
+            min={STAIRCASE_LIMITS.reversals[0]}
+            max={STAIRCASE_LIMITS.reversals[1]}
             value={rule.reversals}
             onChange={(reversals) => onChange({ ...rule, reversals })}
           />

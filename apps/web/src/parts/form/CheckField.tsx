@@ -25,7 +25,7 @@ const Box = styled(CheckboxButton)`
     color: ${colour('onAccent')};
   }
   &[data-focus-visible] {
-    outline: 3px solid #2f6db5;
+    outline: 3px solid ${colour('focus')};
     outline-offset: 4px;
   }
 `;

@@ -24,7 +24,7 @@ export function TimesChart({
     (palette: Palette) => {
       const looks = [
         { colour: palette.ink, dash: 'solid', symbol: 'circle' },
-        { colour: '#2F6DB5', dash: 'dashed', symbol: 'diamond' },
+        { colour: palette.second, dash: 'dashed', symbol: 'diamond' },
       ] as const;
       return {
         grid: { left: 58, right: 18, top: 66, bottom: 44 },

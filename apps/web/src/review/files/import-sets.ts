@@ -1,4 +1,5 @@
-import type { ConditionsBody, ImportBody, PatternReply, SetSource } from '@orthokin/contract';
+import type { SetSource } from '@orthokin/core/run';
+import type { ConditionsBody, ImportBody, PatternReply } from '@orthokin/contract';
 import { MAX_REPS, seededRandom } from '@orthokin/core/cue';
 import { PLAIN_CONDITIONS, type Conditions } from '@orthokin/core/drill';
 import type { ImportedSet, RowProblem } from '@orthokin/core/formats';

@@ -1,7 +1,7 @@
+import type { EndReason } from '@orthokin/core/run';
 import type {
   AthleteReply,
   DrillSetBody,
-  EndReason,
   PatternReply,
   RepReply,
   RungMoveReply,

@@ -39,7 +39,7 @@ const Frame = styled.div`
     cursor: ew-resize;
   }
   .react-aria-SliderThumb[data-focus-visible] {
-    outline: 3px solid #2f6db5;
+    outline: 3px solid ${colour('focus')};
     border-radius: 50%;
   }
 `;
@@ -177,7 +177,7 @@ const Block = memo(function Block({
         textAnchor="middle"
         fontSize={13}
         fontWeight={650}
-        fill={foot === 'left' ? colour('ink') : '#fff'}
+        fill={foot === 'left' ? colour('ink') : colour('sheet')}
         className="mono"
       >
         {width >= 14 ? index + 1 : ''}
@@ -224,8 +224,8 @@ function Playhead({ scale }: { scale: Scale }): ReactElement {
   );
   return (
     <g ref={line} pointerEvents="none">
-      <path d={`M-6 17H6L0 26Z`} fill="#C9502E" />
-      <line y1={24} y2={HEIGHT_PX} stroke="#C9502E" strokeWidth={2} />
+      <path d={`M-6 17H6L0 26Z`} fill={colour('here')} />
+      <line y1={24} y2={HEIGHT_PX} stroke={colour('here')} strokeWidth={2} />
     </g>
   );
 }

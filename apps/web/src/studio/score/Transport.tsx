@@ -44,7 +44,7 @@ const Speed = styled(Slider)`
     background: ${colour('ink')};
   }
   .react-aria-SliderThumb[data-focus-visible] {
-    outline: 3px solid #2f6db5;
+    outline: 3px solid ${colour('focus')};
     outline-offset: 2px;
   }
   .react-aria-SliderOutput {

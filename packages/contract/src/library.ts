@@ -1,0 +1,41 @@
+import { Type } from 'class-transformer';
+import { IsBoolean, IsInt, IsISO8601, IsUUID, Min, ValidateNested } from 'class-validator';
+import { PatternBody } from './pattern.js';
+
+/** One version of a pattern. What is timed on it keeps this version, whatever is saved later. */
+export class PatternReply extends PatternBody {
+  @IsUUID()
+  id: string;
+
+  @IsInt()
+  @Min(1)
+  version: number;
+}
+
+/** A pattern in the library: its newest version, drawn small. */
+export class PatternLineReply {
+  @IsUUID()
+  id: string;
+
+  @IsInt()
+  version: number;
+
+  @IsISO8601()
+  savedAt: string;
+
+  @IsBoolean()
+  archived: boolean;
+
+  /** Sets timed on any of its versions. */
+  @IsInt()
+  sets: number;
+
+  @ValidateNested()
+  @Type(() => PatternBody)
+  pattern: PatternBody;
+}
+
+export class ArchivedBody {
+  @IsBoolean()
+  archived: boolean;
+}

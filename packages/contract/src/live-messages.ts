@@ -1,0 +1,322 @@
+import {
+  LATE_COLOURS,
+  LATE_KINDS,
+  LATE_SIDES,
+  type LateCue,
+  type LateKind,
+} from '@orthokin/core/cue';
+import { CUE_KINDS, type CueKind } from '@orthokin/core/drill';
+import { MAX_TARGETS } from '@orthokin/core/pattern';
+import { wrong, type Result } from '@orthokin/core/result';
+import { RUN_STATES, type RunState } from '@orthokin/core/run';
+import { EVENT_NAMES, FAULTS, type EventName, type Fault } from '@orthokin/core/timing';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  Equals,
+  IsArray,
+  IsBoolean,
+  IsDefined,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import { CAPITAL, TargetBody } from './floor.js';
+import { LIVE_ROLES, type LiveRole } from './live.js';
+import { frameOf, objectOf, readAs } from './read-frame.js';
+
+const LETTER = { message: 'letter must be one capital letter' };
+const MOST_FAULTS = FAULTS.length;
+const MAX_SD_MS = 1000;
+const orNull = (name: string) => ValidateIf((body: Record<string, unknown>) => body[name] !== null);
+
+/** Nothing more to say than the message's name. */
+export class NothingMore {}
+
+/** What a second screen must know of the set: told when it comes, and when a set begins. */
+export class SetNews {
+  @IsString()
+  @MaxLength(200)
+  athlete: string;
+
+  @IsString()
+  @MaxLength(200)
+  pattern: string;
+
+  @IsArray()
+  @ArrayMaxSize(MAX_TARGETS)
+  @ValidateNested({ each: true })
+  @Type(() => TargetBody)
+  targets: TargetBody[];
+
+  @IsArray()
+  @ArrayMaxSize(MAX_TARGETS)
+  @Matches(CAPITAL, { each: true, message: 'each of inPlay must be one capital letter' })
+  inPlay: string[];
+
+  @IsArray()
+  @ArrayMaxSize(CUE_KINDS.length)
+  @IsIn(CUE_KINDS, { each: true })
+  cueKinds: CueKind[];
+
+  @IsBoolean()
+  isCalled: boolean;
+
+  @IsBoolean()
+  isByHand: boolean;
+
+  @IsArray()
+  @ArrayMaxSize(MOST_FAULTS)
+  @IsIn(FAULTS, { each: true })
+  faults: Fault[];
+}
+
+/** How far the set is: told with every change. */
+export class RunNews {
+  @IsIn(RUN_STATES)
+  state: RunState;
+
+  @IsInt()
+  @Min(0)
+  ordinal: number;
+
+  @IsInt()
+  @Min(0)
+  reps: number;
+
+  @IsInt()
+  @Min(0)
+  finished: number;
+
+  @IsArray()
+  @ArrayMaxSize(EVENT_NAMES.length)
+  @IsIn(EVENT_NAMES, { each: true })
+  openEvents: EventName[];
+
+  /** Faults said of the rep going on, else of the last. */
+  @IsArray()
+  @ArrayMaxSize(MOST_FAULTS)
+  @IsIn(FAULTS, { each: true })
+  faults: Fault[];
+}
+
+class SwitchComing {
+  @Matches(CAPITAL, LETTER)
+  letter: string;
+
+  @IsNumber()
+  atMs: number;
+}
+
+class LateShown implements LateCue {
+  @IsIn(LATE_KINDS)
+  kind: LateKind;
+
+  @IsIn([...LATE_COLOURS, ...LATE_SIDES])
+  show: LateCue['show'];
+}
+
+class LateComing {
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => LateShown)
+  late: LateShown;
+
+  @IsNumber()
+  fromMs: number;
+
+  @IsNumber()
+  untilMs: number;
+}
+
+/** A cue and all that comes with it, on one clock, ms. */
+export class Presentation {
+  @Matches(CAPITAL, LETTER)
+  letter: string;
+
+  @IsNumber()
+  dueMs: number;
+
+  @orNull('switchTo')
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => SwitchComing)
+  switchTo: SwitchComing | null;
+
+  @orNull('freezeMs')
+  @IsNumber()
+  freezeMs: number | null;
+
+  @orNull('late')
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => LateComing)
+  late: LateComing | null;
+}
+
+/** A caller calls a target. */
+export class Call {
+  @Matches(CAPITAL, LETTER)
+  letter: string;
+}
+
+const SIMPLE_ACTS = ['pause', 'goOn', 'redo', 'strike'] as const;
+
+/** A panel asks for what needs no more than its name. */
+export class SimpleAsk {
+  @IsIn(SIMPLE_ACTS)
+  act: (typeof SIMPLE_ACTS)[number];
+}
+
+/** A panel says a fault. */
+export class FaultAsk {
+  @Equals('fault')
+  act: 'fault';
+
+  @IsIn(FAULTS)
+  fault: Fault;
+}
+
+/** A panel presses an event, timed on the drill screen's clock, epoch ms. */
+export class PressAsk {
+  @Equals('press')
+  act: 'press';
+
+  @IsIn(EVENT_NAMES)
+  name: EventName;
+
+  @IsNumber()
+  atMs: number;
+
+  @Min(0)
+  @Max(MAX_SD_MS)
+  sdMs: number;
+}
+
+/** What a panel asks the drill's screen to do. */
+export type Ask = SimpleAsk | FaultAsk | PressAsk;
+
+/** Asks a screen for its time: when it was sent, on the asker's clock, epoch ms. */
+export class ClockQuestion {
+  @IsNumber()
+  sent: number;
+}
+
+/** The answer: the question, and when it was received and replied on the answerer's clock. */
+export class ClockReading extends ClockQuestion {
+  @IsNumber()
+  remoteReceived: number;
+
+  @IsNumber()
+  remoteReplied: number;
+}
+
+/** What screens of a room tell each other, by name. */
+export interface LiveMessages {
+  /** A screen is there; whoever hears it tells it what it must know. */
+  readonly here: NothingMore;
+  readonly set: SetNews;
+  readonly run: RunNews;
+  readonly coming: Presentation;
+  /** What was announced, and what is shown, is over. */
+  readonly clear: NothingMore;
+  /** The set is over. */
+  readonly over: NothingMore;
+  readonly call: Call;
+  readonly ask: Ask;
+  readonly 'clock?': ClockQuestion;
+  readonly clock: ClockReading;
+}
+export type LiveMessageName = keyof LiveMessages;
+
+const READERS: {
+  readonly [Name in LiveMessageName]: (body: object) => Result<LiveMessages[Name]>;
+} = {
+  here: readAs(NothingMore),
+  set: readAs(SetNews),
+  run: readAs(RunNews),
+  coming: readAs(Presentation),
+  clear: readAs(NothingMore),
+  over: readAs(NothingMore),
+  call: readAs(Call),
+  ask: (body) => {
+    const { act } = body as { act?: unknown };
+    if (act === 'press') return readAs(PressAsk)(body);
+    return act === 'fault' ? readAs(FaultAsk)(body) : readAs(SimpleAsk)(body);
+  },
+  'clock?': readAs(ClockQuestion),
+  clock: readAs(ClockReading),
+};
+
+export const isLiveMessage = (name: string): name is LiveMessageName =>
+  Object.hasOwn(READERS, name);
+
+/** Reads what was told under a name, or says which field is wrong. Fields it does not know it lets be. */
+export const readLiveMessage = <Name extends LiveMessageName>(
+  name: Name,
+  body: object,
+): Result<LiveMessages[Name]> => READERS[name](body);
+
+class OfScreen {
+  @IsString()
+  @MaxLength(64)
+  from: string;
+
+  @IsIn(LIVE_ROLES)
+  role: LiveRole;
+}
+
+/** Something told; its body is still to be read by its name. */
+export class ToldNews extends OfScreen {
+  @Equals('told')
+  event: 'told';
+
+  @IsString()
+  @MaxLength(40)
+  type: string;
+
+  @IsObject()
+  body: object;
+}
+
+/** A screen came, or went. */
+export class PresenceNews extends OfScreen {
+  @IsIn(['came', 'went'])
+  event: 'came' | 'went';
+}
+
+/** What this screen said was not understood. */
+export class RefusedNews {
+  @Equals('refused')
+  event: 'refused';
+
+  @IsString()
+  field: string;
+
+  @IsString()
+  given: string;
+
+  @IsString()
+  allowed: string;
+}
+
+/** A frame to a screen: something told, somebody who came or went, or a refusal. */
+export type LiveNews = ToldNews | PresenceNews | RefusedNews;
+
+const NEWS = { told: ToldNews, came: PresenceNews, went: PresenceNews, refused: RefusedNews };
+
+/** Reads a frame of the live channel, or says which field is wrong. */
+export function readLiveNews(text: string): Result<LiveNews> {
+  const given = objectOf(text);
+  if (!given.ok) return given;
+  const frame = frameOf<LiveNews>(NEWS, 'event', given.value);
+  return frame ?? wrong('event', given.value['event'], Object.keys(NEWS).join(', '));
+}

@@ -1,0 +1,201 @@
+import {
+  DOINGS,
+  LIMIT_SOURCES,
+  MAX_TARGETS,
+  PRESSURES,
+  RECORD_KINDS,
+  RUNG_ORDERS,
+  USUAL_RUNG,
+  type Doing,
+  type LimitSource,
+  type LimitSources,
+  type Pressure,
+  type RecordKind,
+  type Rung,
+  type RungOrder,
+} from '@orthokin/core/pattern';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsDefined,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsPositive,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
+import { CAPITAL } from './floor.js';
+
+export class LimitsBody {
+  @IsOptional()
+  @IsPositive()
+  reaction?: number;
+
+  @IsOptional()
+  @IsPositive()
+  response?: number;
+
+  @IsOptional()
+  @IsPositive()
+  recovery?: number;
+
+  @IsOptional()
+  @IsPositive()
+  cycle?: number;
+}
+
+/** Where a limit comes from. */
+export class LimitSourceBody {
+  @IsIn(LIMIT_SOURCES)
+  kind: LimitSource['kind'];
+
+  @ValidateIf(({ kind }: LimitSourceBody) => kind !== 'coach')
+  @IsPositive()
+  @Max(5)
+  factor?: number;
+
+  @ValidateIf(({ kind }: LimitSourceBody) => kind === 'reckoned')
+  @IsPositive()
+  reckonedMs?: number;
+
+  /** Of what was reckoned: how, in words. */
+  @ValidateIf(({ kind }: LimitSourceBody) => kind === 'reckoned')
+  @IsString()
+  @MaxLength(200)
+  how?: string;
+
+  @ValidateIf(({ kind }: LimitSourceBody) => kind === 'budget')
+  @IsPositive()
+  budgetMs?: number;
+
+  /** Of a budget: what flies, how fast and how far, in words. */
+  @ValidateIf(({ kind }: LimitSourceBody) => kind === 'budget')
+  @IsString()
+  @MaxLength(200)
+  flight?: string;
+
+  @ValidateIf(({ kind }: LimitSourceBody) => kind === 'record')
+  @IsIn(RECORD_KINDS)
+  of?: RecordKind;
+
+  @ValidateIf(({ kind }: LimitSourceBody) => kind === 'record')
+  @IsPositive()
+  recordMs?: number;
+
+  /** Of a record: the reps it comes from. */
+  @ValidateIf(({ kind }: LimitSourceBody) => kind === 'record')
+  @IsInt()
+  @Min(1)
+  n?: number;
+}
+
+export class LimitSourcesBody {
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => LimitSourceBody)
+  reaction?: LimitSourceBody;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => LimitSourceBody)
+  response?: LimitSourceBody;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => LimitSourceBody)
+  recovery?: LimitSourceBody;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => LimitSourceBody)
+  cycle?: LimitSourceBody;
+}
+
+const MOST_TIME = 3;
+const MOST_SCALE = 2;
+
+/** What is not said is as usual: files from before these were written down can still be read. */
+export class RungBody implements Rung {
+  @IsInt()
+  @Min(1)
+  number: number;
+
+  @IsString()
+  @MaxLength(80)
+  name: string;
+
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(MAX_TARGETS)
+  @Matches(CAPITAL, { each: true, message: 'each target must be one capital letter' })
+  targets: string[];
+
+  @IsIn(RUNG_ORDERS)
+  order: RungOrder = USUAL_RUNG.order;
+
+  @Min(0)
+  @Max(1)
+  catchShare: number = USUAL_RUNG.catchShare;
+
+  @Min(0)
+  @Max(1)
+  switchShare: number = USUAL_RUNG.switchShare;
+
+  @IsPositive()
+  @Max(MOST_TIME)
+  timeFactor: number = USUAL_RUNG.timeFactor;
+
+  @IsIn(DOINGS)
+  doing: Doing = USUAL_RUNG.doing;
+
+  @IsIn(PRESSURES)
+  pressure: Pressure = USUAL_RUNG.pressure;
+
+  @IsPositive()
+  @Max(MOST_SCALE)
+  floorScale: number = USUAL_RUNG.floorScale;
+
+  /** Milliseconds. */
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => LimitsBody)
+  limitsMs: LimitsBody;
+
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => LimitSourcesBody)
+  limitSources: LimitSources = USUAL_RUNG.limitSources;
+
+  @Min(0)
+  @Max(1)
+  passShare: number;
+
+  @Min(0)
+  @Max(1)
+  falseStartShare: number;
+
+  @Min(0)
+  @Max(1)
+  cleanShare: number = USUAL_RUNG.cleanShare;
+
+  @Min(0)
+  @Max(1)
+  heldShare: number = USUAL_RUNG.heldShare;
+
+  @ValidateIf((_, spread) => spread !== null)
+  @IsPositive()
+  @Max(2)
+  mostSpread: number | null = USUAL_RUNG.mostSpread;
+
+  @IsInt()
+  @Min(1)
+  minValidReps: number;
+}
