@@ -51,6 +51,7 @@ export default {
     project('core', 'packages/core'),
     project('contract', 'packages/contract'),
     project('web', 'apps/web'),
+    project('beacons', 'apps/beacons'),
     project('scripts', 'scripts'),
     { ...project('server', 'apps/server'), setupFiles: ['reflect-metadata'] },
   ],

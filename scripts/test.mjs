@@ -111,7 +111,7 @@ function browser(cluster) {
 const SUITES = {
   lint: async () => one(await succeeds('npm', ['run', '--silent', 'lint'])),
   types: async () => one(await succeeds('npm', ['run', '--silent', 'types'])),
-  unit: () => jest('unit', ['core', 'contract', 'web', 'scripts']),
+  unit: () => jest('unit', ['core', 'contract', 'web', 'beacons', 'scripts']),
   server: (cluster) => jest('server', ['server'], { TEST_DATABASE_URL: cluster.url('orthokin') }),
   browser,
 };

@@ -130,7 +130,8 @@ test('a ladder is drafted, edited and undone; its rule is chosen in plain words'
   await expect(rungs.getByRole('listitem')).toHaveCount(drafted - 1);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
 
-  await coach.choose('Rule', 'weigh each rep');
+  await coach.choose('Rule', 'weigh each rep, quickly');
+  await expect(page.getByText(/of those who pass \d reps of 10/)).toBeVisible();
   await coach.fill('Not ready at', '95');
   await expect(page.getByText(/p1: given 0.85/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Save the ladder' })).toBeDisabled();

@@ -115,7 +115,8 @@ test('is it better? A planted change is called clear, and a planted non-change i
   await page.goto(`/review/athletes/${steady}`);
   await choose(page, 'Sets', 'Four corners, hand, heard cues');
   await expect(headline(page)).toHaveText(/^No clear change: cycle/);
-  await expect(page.getByText(/within the 0\.\d+ s that chance alone can make/)).toBeVisible();
+  await expect(page.getByText(/It rests on 5 days before and 5 days after/)).toBeVisible();
+  await expect(page.getByText(/within the 0\.\d+ s that such days alone can make/)).toBeVisible();
   await page.getByRole('link', { name: 'Before and after, side by side' }).click();
   await expect(headline(page)).toHaveText(/no clear difference/);
 
@@ -135,7 +136,9 @@ test('the weeks of an athlete: forecast and closer look are worked out beside th
   await page.goto('/review');
   await page.getByRole('link', { name: 'Wren Hallowby' }).click();
   await choose(page, 'Duration', 'recovery');
-  await expect(page.getByText(/(On|Not on) this course|The course has reached/)).toBeVisible();
+  await expect(
+    page.getByText(/(On|Not on) this course|The course has reached|The curve is at/),
+  ).toBeVisible();
   await expect(page.getByRole('img', { name: /^The recovery by session/ })).toBeVisible();
   await page.getByRole('button', { name: /price of choice/ }).click();
   await expect(page.getByText(/^Usual reaction|ex-Gaussian, \d+ reps/)).toBeVisible();
@@ -162,7 +165,8 @@ test('the squad at a glance: sorted by what matters, every cell opens what it re
   await page.getByRole('button', { name: 'athlete' }).click();
   await expect(first).toHaveText('Wren Hallowby');
   await page.getByRole('button', { name: 'is it better? cycle' }).click();
-  await expect(first).toHaveText('Cass Ondry');
+  // In whom nothing changed comes last.
+  await expect(page.getByRole('rowheader').last()).toHaveText('Cass Ondry');
   await expect(page.getByRole('columnheader', { name: 'is it better? cycle' })).toHaveAttribute(
     'aria-sort',
     'ascending',

@@ -2,7 +2,7 @@ import type { AddressInfo } from 'node:net';
 import type { LiveNews } from '@orthokin/contract';
 import { WebSocket } from 'ws';
 import { createApp } from '../src/app.js';
-import { TestServer } from './support/server.js';
+import { onCluster, TestServer } from './support/server.js';
 
 let server: TestServer;
 /** A second process in all but name: an application of its own on the same database. */
@@ -141,4 +141,15 @@ test('a screen that says too much is put out', async () => {
   const closed = new Promise<number>((done) => screen.socket.once('close', (code) => done(code)));
   for (let n = 0; n < 200; n++) screen.tell({ type: 'x', body: {} });
   expect(await closed).toBe(1008);
+});
+
+test('a lost ear for notices grows again, and screens of two processes hear each other', async () => {
+  await onCluster(
+    `select pg_terminate_backend(pid) from pg_stat_activity where query ilike 'listen %'`,
+  );
+  const [here, there] = [await Screen.join(0, 'here'), await Screen.join(1, 'there')];
+  const repeated = setInterval(() => here.tell({ type: 'call', body: { letter: 'A' } }), 100);
+  const told = await there.next('told');
+  clearInterval(repeated);
+  expect(told).toMatchObject({ from: 'here-screen', type: 'call', body: { letter: 'A' } });
 });

@@ -1,5 +1,11 @@
 import type { Page } from '@playwright/test';
-import type { ClubReply, ConditionsBody, ImportBody, SquadLineReply } from '@orthokin/contract';
+import type {
+  ClubReply,
+  ConditionsBody,
+  ImportBody,
+  PatternLineReply,
+  SquadLineReply,
+} from '@orthokin/contract';
 import { normal, seededRandom } from '@orthokin/core/cue';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { v7 } from 'uuid';
@@ -22,7 +28,9 @@ export async function plantCourse(
   const club = `/api/clubs/${clubs[0]?.clubId ?? ''}`;
   const squad = (await (await page.request.get(`${club}/squad`)).json()) as SquadLineReply[];
   const line = squad.find(({ athlete }) => athlete.name === name);
-  if (!line) throw new Error(`${name} is not in the squad.`);
+  const library = (await (await page.request.get(`${club}/patterns`)).json()) as PatternLineReply[];
+  const pattern = library.find(({ pattern: { name: called } }) => called === 'Four corners');
+  if (!line || !pattern) throw new Error(`No ${name} in the squad, or no Four corners.`);
   const random = seededRandom(seed);
   const body: ImportBody = {
     sets: Array.from({ length: 32 }, (_, n) => {
@@ -36,7 +44,7 @@ export async function plantCourse(
         id: v7({ msecs: at }),
         endedAt: new Date(at + 300_000).toISOString(),
         body: {
-          ...{ athleteId: line.athlete.id, patternId: line.patternId, patternVersion: 1, rung: 1 },
+          ...{ athleteId: line.athlete.id, patternId: pattern.id, patternVersion: 1, rung: 1 },
           ...{ source: 'hand', startedAt: new Date(at).toISOString(), day, seed: n },
           ...{ falseStartMs: 100, responseLimitMs: 3000, cues },
           conditions: PLAIN_CONDITIONS as ConditionsBody,

@@ -3,7 +3,7 @@ import 'reflect-metadata';
 import { readGatewayFrame, type GatewayAsk, type GatewayFrame } from '@orthokin/contract/beacons';
 import { problemSentence } from '@orthokin/core/result';
 import { toRemote, type TimedEvent } from '@orthokin/core/timing';
-import { WebSocket as ReconnectingSocket } from 'partysocket';
+import ReconnectingSocket from 'partysocket/ws';
 import { v7 } from 'uuid';
 import {
   clocked,

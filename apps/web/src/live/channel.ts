@@ -1,6 +1,6 @@
 // The classes of the contract are read by their decorators.
 import 'reflect-metadata';
-import { WebSocket as ReconnectingSocket } from 'partysocket';
+import ReconnectingSocket from 'partysocket/ws';
 import { v7 } from 'uuid';
 import type { LiveRole } from '@orthokin/contract';
 import {
