@@ -100,10 +100,10 @@ describe('clocks of two screens', () => {
     const stop = answerClock(channel);
     server.say(told('clock?', { sent: 1234.5 }));
     await until(() => tells('clock').length === 1, 'the answer');
-    const [{ to, body } = { body: {} }] = tells('clock');
-    expect(to).toBe('panel-screen');
-    expect(body['sent']).toBe(1234.5);
-    expect(body['remoteReplied']).toBeGreaterThan(0);
+    const [answer] = tells('clock');
+    expect(answer?.to).toBe('panel-screen');
+    expect(answer?.body['sent']).toBe(1234.5);
+    expect(answer?.body['remoteReplied']).toBeGreaterThan(0);
     stop();
   });
 

@@ -115,7 +115,7 @@ test('a count is whole', async () => {
 test('a length is read in the coach’s unit and kept in metres', async () => {
   render(
     <Kept start={2}>
-      {(value, keep) => <LengthField label="Out" unit="ft" value={value} onChange={keep} />}
+      {(value, keep) => <LengthField label="Out" unit="feet" value={value} onChange={keep} />}
     </Kept>,
   );
   expect(field().getAttribute('value')).toBe('6′ 7″');

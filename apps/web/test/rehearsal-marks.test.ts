@@ -8,7 +8,7 @@ import {
   type Mark,
 } from '../src/floor/rehearse/marks.js';
 
-const LOAD = { target: 'A', manner: 'held', position: 'load' } as const;
+const LOAD = { target: 'A', manner: 'feet only', position: 'load' } as const;
 const mark = (target: string, point: string, holds: boolean): Mark => ({
   ...LOAD,
   ...{ target, point, holds },
@@ -37,7 +37,7 @@ test('marks of another hold, target or point are left as they are', () => {
 
 test('only where the athlete holds still is there something to look at', () => {
   const call = (of: string) =>
-    ({ target: 'A', manner: 'held', call: of }) as unknown as RehearsalCall;
+    ({ target: 'A', manner: 'feet only', call: of }) as unknown as RehearsalCall;
   expect(lookedAt(call('through'))).toBeNull();
   expect(lookedAt(call('load'))).toEqual(LOAD);
 });

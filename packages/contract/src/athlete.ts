@@ -1,5 +1,5 @@
 import { COLOUR_VISIONS, type ColourVision, type Side } from '@orthokin/core/floor';
-import type { SetOutcome } from '@orthokin/core/progress';
+import { SET_OUTCOMES, type SetOutcome } from '@orthokin/core/progress';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
 import { Type } from 'class-transformer';
 import {
@@ -56,7 +56,7 @@ export class LastSetReply {
   @IsInt()
   rung: number;
 
-  @IsIn(['passed', 'not passed', 'too close to call', 'too few reps'] satisfies SetOutcome[])
+  @IsIn(SET_OUTCOMES)
   outcome: SetOutcome;
 
   @ValidateNested()

@@ -196,6 +196,26 @@ test('a row stands until another replaces it, through any chain of corrections',
   expect(effectiveReps(rows).map(({ id }) => id)).toEqual(['b', 'a3']);
 });
 
+test('of corrections made at once the latest stands, in whatever order they come', () => {
+  const row = (id: string, replaces: string | null = null) => ({ id, replaces });
+  const rows = [
+    row('a'),
+    row('b'),
+    row('a2', 'a'),
+    row('a3', 'a2'),
+    row('a4', 'a'),
+    row('b1', 'b'),
+  ];
+  fc.assert(
+    fc.property(fc.shuffledSubarray(rows, { minLength: rows.length }), (shuffled) => {
+      const stand = effectiveReps(shuffled).map(({ id }) => id);
+      expect([...stand].sort()).toEqual(['a4', 'b1']);
+    }),
+  );
+  // A row whose forerunner is not known counts as its own.
+  expect(effectiveReps([row('c2', 'c1')])).toHaveLength(1);
+});
+
 describe('the next cue', () => {
   const first = rep([event('cue', 0), event('home', 2000)]);
   const second = rep([event('cue', 3000), event('home', 5000)], { ordinal: 2 });

@@ -164,12 +164,31 @@ const homeWatchedTo = (reps: readonly Rep[]): number =>
       .map(({ ordinal }) => ordinal),
   );
 
-/** The rows that stand: those that no other row of the same set replaces. */
+/**
+ * The rows that stand, one a repetition: those that no other row of the same set replaces. Where two
+ * devices corrected the same row at once, neither knew of the other: the later one stands, by its id
+ * (UUID version 7, in the order of time), or the repetition would count twice.
+ */
 export function effectiveReps<
   Row extends { readonly id: string; readonly replaces: string | null },
 >(recorded: readonly Row[]): Row[] {
   const replaced = new Set(recorded.map(({ replaces }) => replaces));
-  return recorded.filter(({ id }) => !replaced.has(id));
+  const leaves = recorded.filter(({ id }) => !replaced.has(id));
+  if (leaves.every(({ replaces }) => replaces === null)) return leaves;
+  const replaces = new Map(recorded.map((row) => [row.id, row.replaces]));
+  const latest = new Map<string, string>();
+  const firstOf = new Map<string, string>();
+  for (const { id } of leaves) {
+    let first = id;
+    for (let before = replaces.get(id); before && replaces.has(before);) {
+      first = before;
+      before = replaces.get(before);
+    }
+    firstOf.set(id, first);
+    const other = latest.get(first);
+    if (other === undefined || id > other) latest.set(first, id);
+  }
+  return leaves.filter(({ id }) => latest.get(firstOf.get(id) ?? id) === id);
 }
 
 /**
