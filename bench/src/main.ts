@@ -102,7 +102,9 @@ function peerBootstrap(): void {
 
 const evidence = { sets: judged, rung: RUNG, next: RUNG, hasRungBelow: true };
 
-const bench = new Bench({ time: 1000 });
+/** Once through everything, to see that it runs. */
+const isQuick = process.argv.includes('--quick');
+const bench = new Bench(isQuick ? { time: 0, iterations: 1, warmup: false } : { time: 1000 });
 bench
   .add('read 1,000 reps', () => void read(thousand))
   .add('summarise 1,000 reps', () => void summariseSet(readings))
@@ -140,7 +142,7 @@ bench
 await bench.run();
 
 // Seconds each: a few runs tell enough.
-const courses = new Bench({ iterations: 5, time: 0, warmup: false }).add(
+const courses = new Bench({ iterations: isQuick ? 1 : 5, time: 0, warmup: false }).add(
   '100,000 courses by the staircase',
   () => {
     simulateStaircase(

@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { mkdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { join, resolve } from 'node:path';
 
@@ -95,4 +95,63 @@ test('./test refuses a suite it does not have', async () => {
   const { status, said } = await run('test', ['everything']);
   expect(status).toBe(1);
   expect(said).toContain('allowed lint, types, unit, server, browser');
+});
+
+describe('every command in README and docs', () => {
+  const texts = ['README.md', ...readdirSync(join(ROOT, 'docs')).map((name) => `docs/${name}`)]
+    .filter((name) => name.endsWith('.md'))
+    .map((name) => readFileSync(join(ROOT, name), 'utf8'));
+  const commands = new Set(
+    texts.flatMap((text) =>
+      [...text.matchAll(/`((?:npm|\.\/(?:start|test))\b[^`]*)`/g)].map(
+        ([, command]) => command ?? '',
+      ),
+    ),
+  );
+  const npm = (line: string): Promise<Outcome> =>
+    new Promise((done) => {
+      const child = spawn('npm', line.split(' '), { cwd: ROOT });
+      let said = '';
+      child.stdout.on('data', (chunk: Buffer) => (said += chunk.toString()));
+      child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
+      child.on('exit', (status) => done({ status, said }));
+    });
+
+  /** What runs here in seconds, with what makes it short. */
+  const SHORT: Readonly<Record<string, string>> = {
+    'npm run bench': 'run bench -- --quick',
+    'npm run truth': 'run truth -- --help',
+    'npm run truth -- --help': 'run truth -- --help',
+    'npm run schema': 'run schema',
+    'npm run bench:pages -- ADDRESS': 'run bench:pages -- --help',
+  };
+  /** `./start` and `./test` are run above; the others ask for the database that these tests run beside. */
+  const ELSEWHERE =
+    /^(\.\/(start|test)\b.*|npm ci|npm run (test:reference|bench:browser|screenshots))$/;
+
+  test('is known to be run', () => {
+    const unknown = [...commands].filter(
+      (command) => !ELSEWHERE.test(command) && !(command in SHORT),
+    );
+    expect(unknown).toEqual([]);
+  });
+
+  test('is a script that there is', () => {
+    const { scripts } = JSON.parse(readFileSync(join(ROOT, 'package.json'), 'utf8')) as {
+      scripts: Record<string, string>;
+    };
+    for (const command of commands) {
+      const name = /^npm run ([\w:]+)/.exec(command)?.[1];
+      if (name) expect(scripts).toHaveProperty([name]);
+    }
+  });
+
+  test.each([...new Set(Object.values(SHORT))])(
+    'npm %s',
+    async (line) => {
+      const { status, said } = await npm(line);
+      expect(status === 0 ? '' : said).toBe('');
+    },
+    180_000,
+  );
 });

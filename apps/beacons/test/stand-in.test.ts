@@ -1,5 +1,10 @@
 import 'reflect-metadata';
-import { readGatewayFrame, type GatewayAsk, type GatewayFrame } from '@orthokin/contract/beacons';
+import {
+  readGatewayFrame,
+  type EventFrame,
+  type GatewayAsk,
+  type GatewayFrame,
+} from '@orthokin/contract/beacons';
 import { seededRandom } from '@orthokin/core/cue';
 import { mean } from '@orthokin/core/numeric';
 import { WebSocket } from 'ws';
@@ -76,7 +81,7 @@ describe('a world', () => {
     world = new World(5, new Set(faults), (truth) => truths.push(truth));
     world.connect((frame) => heard.push(frame));
   };
-  const events = () => heard.filter((frame) => frame.type === 'event');
+  const events = () => heard.filter((frame): frame is EventFrame => frame.type === 'event');
   const cue = (ask: Partial<Extract<GatewayAsk, { type: 'cue' }>> = {}) =>
     world.hear({ type: 'cue', device: 'light-A', at: lightClock(performance.now() + 100), ...ask });
   /** The light’s own time, learnt as the app does: by asking it. */
@@ -113,7 +118,7 @@ describe('a world', () => {
     world.hear({ type: 'arm', standIn: { targets: { A: { x: 2, y: 2 } } } });
     cue();
     jest.advanceTimersByTime(6000);
-    const noticed = events().map((frame) => frame.type === 'event' && frame.signal);
+    const noticed = events().map(({ signal }) => signal);
     expect(noticed[0]).toBe('shown');
     expect(noticed).toEqual(expect.arrayContaining(['off', 'touch', 'on']));
     expect(truths.map(({ signal }) => signal)).toEqual(noticed);
@@ -131,7 +136,7 @@ describe('a world', () => {
     world.hear({ type: 'resend', device: 'light-A', from: 1, to: 1 });
     world.hear({ type: 'resume', heard: { 'light-A': 0 } });
     jest.advanceTimersByTime(10);
-    expect(events().map((frame) => frame.type === 'event' && frame.seq)).toEqual([1, 1, 1]);
+    expect(events().map(({ seq }) => seq)).toEqual([1, 1, 1]);
   });
 
   test('a device goes flat and is gone, if that is to be; the link is cut, if that is', () => {

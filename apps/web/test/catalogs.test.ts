@@ -27,7 +27,7 @@ const paramsOf = (elements: readonly Element[]): string[] =>
   ]);
 
 const elementsOf = (message: string): Element[] =>
-  new IntlMessageFormat(message, LOCALE, undefined, { ignoreTag: true }).getAst() as Element[];
+  new IntlMessageFormat(message, LOCALE, undefined, { ignoreTag: true }).getAst();
 
 const sourceFiles = (folder: string): string[] =>
   readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {

@@ -39,6 +39,7 @@ const MAX_SD_MS = 1000;
 const orNull = (name: string) => ValidateIf((body: Record<string, unknown>) => body[name] !== null);
 
 /** Nothing more to say than the message's name. */
+// eslint-disable-next-line @typescript-eslint/no-extraneous-class -- a body without fields is read like any other
 export class NothingMore {}
 
 /** What a second screen must know of the set: told when it comes, and when a set begins. */

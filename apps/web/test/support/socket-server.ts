@@ -1,13 +1,13 @@
-import { WebSocket, WebSocketServer, type RawData } from 'ws';
+import { WebSocket, WebSocketServer } from 'ws';
 
 /** A socket as a browser has it: it says of each message when it came, on the page's clock. */
 class Stamped extends WebSocket {
-  override addEventListener(type: never, listener: never): void {
-    const heard = listener as (event: object) => void;
-    super.addEventListener(type, ((event: object) => {
+  override addEventListener(type: never, listener: (event: object) => void): void {
+    const stamped = (event: object) => {
       Object.defineProperty(event, 'timeStamp', { value: performance.now() });
-      heard(event);
-    }) as never);
+      listener(event);
+    };
+    super.addEventListener(type, stamped);
   }
 }
 
@@ -16,9 +16,9 @@ export class SocketServer {
   readonly heard: Record<string, unknown>[] = [];
   readonly addresses: string[] = [];
   private constructor(private readonly server: WebSocketServer) {
-    server.on('connection', (socket, { url = '' }) => {
-      this.addresses.push(url);
-      socket.on('message', (data: RawData) =>
+    server.on('connection', (socket, { url }) => {
+      this.addresses.push(url ?? '');
+      socket.on('message', (data: Buffer) =>
         this.heard.push(JSON.parse(data.toString()) as Record<string, unknown>),
       );
     });

@@ -162,7 +162,7 @@ export function Gauges({
         />
       ))}
       <Gauge
-        name="Technique"
+        name={say('technique')}
         share={cuedReps > 0 ? technique.clean / cuedReps : 0}
         tick={cuedReps > 0 ? technique.needed / cuedReps : LIMIT_AT}
         fill={phaseFill('load')}
@@ -179,7 +179,7 @@ export function Gauges({
         }
       />
       <Gauge
-        name="Went early"
+        name={say('wentEarly')}
         share={cuedReps > 0 ? falseStarts.falseStarts / cuedReps / 0.5 : 0}
         tick={cuedReps > 0 ? falseStarts.allowed / cuedReps / 0.5 : 0}
         fill={phaseFill('split')}
@@ -192,7 +192,7 @@ export function Gauges({
       />
       {held && (
         <Gauge
-          name="Catch trials"
+          name={say('catchTrials')}
           share={held.held / held.trials}
           tick={held.needed / held.trials}
           fill={phaseFill('ready margin')}

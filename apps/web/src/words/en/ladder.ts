@@ -251,4 +251,6 @@ export const ladder = {
   finepercentFinepercent2: '{finePercent} at {finePercent2}',
   rule: 'Rule A',
   ruleB: 'Rule B',
+  technique: 'Technique',
+  wentEarly: 'Went early',
 } as const;
