@@ -57,9 +57,13 @@ function repsOf(n: number): Rep[] {
 }
 
 const read = (reps: readonly Rep[]) => reps.map((rep) => readRep(rep, SETTINGS));
+/** Once through everything, of a hundredth, to see that it runs. */
+const isQuick = process.argv.includes('--quick');
+const MANY = isQuick ? 1000 : 100_000;
+
 const thousand = repsOf(1000);
 const readings = read(thousand);
-const hundredThousand = read(repsOf(100_000));
+const hundredThousand = read(repsOf(MANY));
 const judged = Array.from({ length: 500 }, (_, i) => ({
   setId: String(i),
   day: String(i >> 2),
@@ -94,7 +98,7 @@ const learning = sessions.map((session, i) => 700 + 400 * Math.exp(-0.2 * sessio
 
 /** The plain percentile interval of the peer's functions: BCa does this and more. */
 function peerBootstrap(): void {
-  const medians = Array.from({ length: 5000 }, () =>
+  const medians = Array.from({ length: MANY / 20 }, () =>
     peer.median(peer.sampleWithReplacement(fiveHundred, 500, Math.random)),
   );
   peer.quantile(medians, [0.025, 0.975]);
@@ -102,8 +106,6 @@ function peerBootstrap(): void {
 
 const evidence = { sets: judged, rung: RUNG, next: RUNG, hasRungBelow: true };
 
-/** Once through everything, to see that it runs. */
-const isQuick = process.argv.includes('--quick');
 const bench = new Bench(isQuick ? { time: 0, iterations: 1, warmup: false } : { time: 1000 });
 bench
   .add('read 1,000 reps', () => void read(thousand))
@@ -131,7 +133,7 @@ bench
   .add('decide over 500 sets, sequential', () => void decide(evidence, DEFAULT_SEQUENTIAL_RULE))
   .add('lay and check 12 targets', () => void checkFootwork(layAll(bare)))
   .add('check 1,000 patterns of 6', () => {
-    for (let n = 0; n < 1000; n++) checkFootwork(laid);
+    for (let n = 0; n < MANY / 100; n++) checkFootwork(laid);
   })
   .add('schedule 200 cues', () => {
     makeSchedule(
@@ -147,7 +149,7 @@ const courses = new Bench({ iterations: isQuick ? 1 : 5, time: 0, warmup: false 
   () => {
     simulateStaircase(
       ...([DEFAULT_STAIRCASE_RULE, steady(0.6), { ...USUAL_COURSE, repsPerSet: 30 }] as const),
-      ...([100_000, seededRandom(1)] as const),
+      ...([MANY, seededRandom(1)] as const),
     );
   },
 );
@@ -164,8 +166,9 @@ const SCIPY = `
 import json, sys, time
 import numpy as np
 from scipy import stats
-times = json.load(sys.stdin)
-def median_ms(work, rounds):
+given = json.load(sys.stdin)
+times, rounds = given["times"], given["rounds"]
+def median_ms(work):
     taken = []
     for _ in range(rounds):
         began = time.perf_counter()
@@ -173,11 +176,11 @@ def median_ms(work, rounds):
         taken.append(1000 * (time.perf_counter() - began))
     return sorted(taken)[rounds // 2]
 x, y = np.array(times), np.array(times[:500])
-print("ex-Gaussian of 1,000 times, scipy exponnorm.fit: median %.3f ms" % median_ms(lambda: stats.exponnorm.fit(x), 15))
-print("BCa of a median, 5,000 draws of 500, scipy bootstrap: median %.3f ms" % median_ms(lambda: stats.bootstrap((y,), np.median, n_resamples=5000, method="BCa"), 9))
+print("ex-Gaussian of 1,000 times, scipy exponnorm.fit: median %.3f ms" % median_ms(lambda: stats.exponnorm.fit(x)))
+print("BCa of a median, 5,000 draws of 500, scipy bootstrap: median %.3f ms" % median_ms(lambda: stats.bootstrap((y,), np.median, n_resamples=5000, method="BCa")))
 `;
 const scipy = spawnSync('/usr/bin/python3', ['-c', SCIPY], {
-  input: JSON.stringify(reactions.slice(0, 1000)),
+  input: JSON.stringify({ times: reactions.slice(0, 1000), rounds: isQuick ? 1 : 15 }),
   encoding: 'utf8',
 });
 console.log(

@@ -172,8 +172,8 @@ test('the squad at a glance: sorted by what matters, every cell opens what it re
     'ascending',
   );
   await page
+    .getByRole('row', { name: /^Cass Ondry/ })
     .getByRole('link', { name: /right \d+ % slower/ })
-    .first()
     .click();
   await expect(page.getByText(/^Slower to the right by/)).toBeVisible();
 });

@@ -101,8 +101,7 @@ export function sourceSentence(source: SetSource, { durations }: SetSummary): st
   if (source === 'none') return say('nobodyTimedThisSetOnlyIts');
   const sd = durations.reaction?.errorSdMs ?? durations.cycle?.errorSdMs;
   const sure = sd === undefined ? '' : say('oneReactionSureAboutSdS', { sd: seconds(2 * sd) });
-  const how = { hand: 'Timed by hand', sensor: 'Timed by sensors', film: 'Timed on film' }[source];
-  return say('howSureRepNearerItsLimit', { how, sure });
+  return say('howSureRepNearerItsLimit', { source, sure });
 }
 
 /** What timed a rep apart from its cue, which is always the screen's or a light's own. */

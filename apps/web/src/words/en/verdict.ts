@@ -12,7 +12,7 @@ export const verdict = {
   nobodyTimedThisSetOnlyIts: 'Nobody timed this set: only its cues are known.',
   oneReactionSureAboutSdS: ': one reaction is sure to about ±{sd} s',
   howSureRepNearerItsLimit:
-    '{how}{sure}. A rep nearer to its limit than its error allows is too close to call.',
+    '{source, select, hand {Timed by hand} sensor {Timed by sensors} other {Timed on film}}{sure}. A rep nearer to its limit than its error allows is too close to call.',
   whichRepsSource: '{which} {reps} by {source}',
   slowestHomeFromLetterNameRecoveryms: 'Slowest home from {letter}, {name}: {recoveryMs}.',
   gatePassesNInsideLimitmsFails:
