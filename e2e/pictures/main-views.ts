@@ -52,6 +52,8 @@ test('the review over weeks', async ({ page }) => {
   await page.goto('/review');
   await page.getByRole('link', { name: 'Lotte Brandvane' }).click();
   await page.getByRole('link', { name: 'Report to print' }).click();
+  // The page before has the same chart.
+  await page.getByRole('heading', { name: 'Lotte Brandvane', level: 1 }).waitFor();
   await page.setViewportSize(A4);
   await page.emulateMedia({ media: 'print' });
   await page

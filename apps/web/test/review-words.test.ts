@@ -201,12 +201,24 @@ describe('single findings in words', () => {
     expect(tailSentence(wrong('times', 12, 'at least 40 times'))).toBe(
       'The tail of the reactions needs at least 40 times; there are 12.',
     );
-    expect(sidesSentence({ sides: null, lean: null })).toMatch(/^Sides cannot be compared/);
+    expect(sidesSentence({ sides: null, lean: null, leanChange: null })).toMatch(
+      /^Sides cannot be compared/,
+    );
     const sides = asymmetry([500, 510, 505, 515], [450, 455, 460, 452]);
-    expect(sidesSentence({ sides, lean: null })).toMatch(/^Slower to the left by 11.2 %/);
+    expect(sidesSentence({ sides, lean: null, leanChange: null })).toMatch(
+      /^Slower to the left by 11.2 %/,
+    );
     // Over days what single reps seemed to say may be nothing.
     const lean = { percent: 6, days: 4, interval: { low: -2, high: 14 }, p: 0.1 };
-    expect(sidesSentence({ sides, lean })).toMatch(/^No clear difference.*over 4 days/);
+    const none = { percent: 2, nowPercent: 7, daysBefore: 4, daysNow: 4, p: 0.4 };
+    expect(sidesSentence({ sides, lean, leanChange: none })).toMatch(
+      /^No clear difference.*over 4 days/,
+    );
+    // What is new of late is said, though all days together say nothing.
+    const anew = { percent: -11, nowPercent: -10.5, daysBefore: 12, daysNow: 4, p: 1e-6 };
+    expect(sidesSentence({ sides, lean, leanChange: anew })).toMatch(
+      /^Slower to the right by 10.5 %, which is new: so over the newest 4 days; over the 12 before, to the left by 0.5 %/,
+    );
     expect(hickSentence(wrong('choices', 2, 'at least 3 different numbers of targets'))).toBe(
       'What choice costs is not known: it takes at least 3 different numbers of targets in play, and there are 2.',
     );
@@ -252,7 +264,7 @@ describe('the squad in words', () => {
     ...part,
   });
   const lean = { percent: 5, days: 9, interval: { low: 4, high: 6 }, p: 0.001 };
-  const leanChange = { percent: 8, nowPercent: 9, daysBefore: 5, p: 0.001 };
+  const leanChange = { percent: 8, nowPercent: 9, daysBefore: 5, daysNow: 4, p: 0.001 };
 
   test('only what stands among so many is said: who improved, is stuck, leans, is missing', () => {
     const lines = [
@@ -287,8 +299,16 @@ describe('the squad in words', () => {
     );
     expect(sidesCell(line('Ada'))).toBe('too few days');
     expect(sidesCell(line('Ada', {}, { lean }))).toBe('no clear difference');
-    expect(leanSentence(null)).toBe('Left and right could not be compared.');
-    expect(leanSentence(lean)).toMatch(/slower to the left by 5 % \(over 9 days/);
+    expect(leanSentence({ lean: null, leanChange: null })).toBe(
+      'Left and right could not be compared.',
+    );
+    expect(leanSentence({ lean, leanChange: null })).toMatch(
+      /slower to the left by 5 % \(over 9 days/,
+    );
+    const leanChange = { percent: 9, nowPercent: 10, daysBefore: 8, daysNow: 4, p: 1e-5 };
+    expect(leanSentence({ lean, leanChange })).toBe(
+      'Left and right: slower to the left by 10 % (over the newest 4 days), which is new.',
+    );
   });
 
   test('cautions begin with the athlete’s own', () => {

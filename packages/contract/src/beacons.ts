@@ -1,4 +1,5 @@
 import { DEVICE_KINDS, SIGNALS, type DeviceKind, type Signal } from '@orthokin/core/beacon';
+import { MAX_SD_MS } from '@orthokin/core/timing';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -40,7 +41,7 @@ export class DeviceBody extends OfDevice {
 
   /** Its own timing error, ms. */
   @Min(0)
-  @Max(1000)
+  @Max(MAX_SD_MS)
   sdMs: number;
 }
 

@@ -46,6 +46,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { OrNull } from './or-null.js';
 import { CAPITAL } from './floor.js';
 
 const ONE_CAPITAL = { message: 'target must be one capital letter' };
@@ -153,7 +154,7 @@ export class PaceBody implements Pace {
   kind: Pace['kind'];
 
   /** Milliseconds from cue to cue; null at one's own pace. */
-  @ValidateIf((_, everyMs) => everyMs !== null)
+  @OrNull()
   @Min(500)
   @Max(60_000)
   everyMs: number | null;
@@ -242,7 +243,7 @@ export class ConditionsBody implements Conditions {
   watched: Fault[];
 
   /** Milliseconds of work; null for a number of reps. */
-  @ValidateIf((_, workMs) => workMs !== null)
+  @OrNull()
   @IsPositive()
   @Max(LONGEST_WORK_MS)
   workMs: number | null;

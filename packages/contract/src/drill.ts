@@ -2,6 +2,7 @@ import { MAX_REPS, MAX_SEED } from '@orthokin/core/cue';
 import { END_REASONS, SET_SOURCES, type EndReason, type SetSource } from '@orthokin/core/run';
 import {
   EVENT_NAMES,
+  MAX_SD_MS,
   FAULTS,
   TIMING_SOURCES,
   type EventName,
@@ -33,11 +34,11 @@ import {
 } from 'class-validator';
 import { ConditionsBody, CueBody } from './conditions.js';
 import { LONGEST_NAME } from './athlete.js';
+import { CAPITAL } from './floor.js';
 import { LimitsBody } from './rung.js';
 
 /** No set's clock runs longer than a day. */
 const DAY_MS = 24 * 60 * 60 * 1000;
-const MAX_SD_MS = 1000;
 const MOST_CHECK_POINTS = 20;
 
 /** A set as it begins: who, what, in which order. Everything here stays as it is. */
@@ -168,7 +169,7 @@ export class RepBody implements Rep {
   @Max(MAX_REPS)
   ordinal: number;
 
-  @Matches(/^[A-Z]$/, { message: 'target must be one capital letter' })
+  @Matches(CAPITAL, { message: 'target must be one capital letter' })
   target: string;
 
   /** None in a catch trial that was held. */

@@ -29,6 +29,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { OrNull } from './or-null.js';
 import { LimitsBody, LimitSourcesBody } from './rung.js';
 
 const of = (kind: Rule['kind']) => ValidateIf(({ kind: own }: RuleBody) => own === kind);
@@ -117,7 +118,7 @@ export class LadderSettingsBody implements LadderSettings {
   @IsIn(EFFORT_NAMES)
   effort: EffortName;
 
-  @ValidateIf((_, test) => test !== null)
+  @OrNull()
   @IsDefined()
   @ValidateNested()
   @Type(() => StandardTestBody)

@@ -9,7 +9,7 @@ import { CUE_KINDS, type CueKind } from '@orthokin/core/drill';
 import { MAX_TARGETS } from '@orthokin/core/pattern';
 import { wrong, type Result } from '@orthokin/core/result';
 import { RUN_STATES, type RunState } from '@orthokin/core/run';
-import { EVENT_NAMES, FAULTS, type EventName, type Fault } from '@orthokin/core/timing';
+import { EVENT_NAMES, FAULTS, MAX_SD_MS, type EventName, type Fault } from '@orthokin/core/timing';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -26,17 +26,15 @@ import {
   Max,
   MaxLength,
   Min,
-  ValidateIf,
   ValidateNested,
 } from 'class-validator';
 import { CAPITAL, TargetBody } from './floor.js';
+import { OrNull } from './or-null.js';
 import { LIVE_ROLES, type LiveRole } from './live.js';
 import { frameOf, objectOf, readAs } from './read-frame.js';
 
 const LETTER = { message: 'letter must be one capital letter' };
 const MOST_FAULTS = FAULTS.length;
-const MAX_SD_MS = 1000;
-const orNull = (name: string) => ValidateIf((body: Record<string, unknown>) => body[name] !== null);
 
 /** Nothing more to say than the message's name. */
 // eslint-disable-next-line @typescript-eslint/no-extraneous-class -- a body without fields is read like any other
@@ -146,17 +144,17 @@ export class Presentation {
   @IsNumber()
   dueMs: number;
 
-  @orNull('switchTo')
+  @OrNull()
   @IsDefined()
   @ValidateNested()
   @Type(() => SwitchComing)
   switchTo: SwitchComing | null;
 
-  @orNull('freezeMs')
+  @OrNull()
   @IsNumber()
   freezeMs: number | null;
 
-  @orNull('late')
+  @OrNull()
   @IsDefined()
   @ValidateNested()
   @Type(() => LateComing)

@@ -13,9 +13,9 @@ import {
   MaxLength,
   Min,
   MinLength,
-  ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { OrNull } from './or-null.js';
 import { HomeBaseBody, SizeBody, TargetBody } from './floor.js';
 import { BuildBody, LegBody, PositionNotesBody, StandingBody } from './footwork.js';
 import { RungBody } from './rung.js';
@@ -76,7 +76,7 @@ export class PatternBody implements Pattern {
   court: CourtName;
 
   /** Only for a court that has no size by its rules; otherwise null. */
-  @ValidateIf((_, size) => size !== null)
+  @OrNull()
   @IsDefined()
   @ValidateNested()
   @Type(() => SizeBody)

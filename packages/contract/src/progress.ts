@@ -27,6 +27,7 @@ import {
   MinLength,
   ValidateIf,
 } from 'class-validator';
+import { OrNull } from './or-null.js';
 
 /** What the evidence says should come next, with all it rests on. */
 export class DecisionReply implements Decision {
@@ -90,7 +91,7 @@ export class RungMoveBody {
   basis: MoveBasis;
 
   /** The set whose decision is followed or overruled; of an undo, that of the move taken back. */
-  @ValidateIf((_, setId) => setId !== null)
+  @OrNull()
   @IsUUID()
   setId: string | null;
 

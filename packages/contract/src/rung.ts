@@ -32,6 +32,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { OrNull } from './or-null.js';
 import { CAPITAL } from './floor.js';
 
 export class LimitsBody {
@@ -190,7 +191,7 @@ export class RungBody implements Rung {
   @Max(1)
   heldShare: number = USUAL_RUNG.heldShare;
 
-  @ValidateIf((_, spread) => spread !== null)
+  @OrNull()
   @IsPositive()
   @Max(2)
   mostSpread: number | null = USUAL_RUNG.mostSpread;

@@ -3,7 +3,14 @@ import { standingOf, type Change, type Standing } from '@orthokin/core/stats';
 
 const nothing = standingOf([]);
 const change = (p: number, changeMs = -80): Change => ({
-  ...{ beforeMs: 1900, afterMs: 1900 + changeMs, changeMs, daysBefore: 3, daysAfter: 3 },
+  ...{
+    beforeMs: 1900,
+    afterMs: 1900 + changeMs,
+    changeMs,
+    daysBefore: 3,
+    daysNow: 4,
+    daysAfter: 3,
+  },
   ...{ sdMs: 20, df: 12, detectableMs: 44, worthwhileMs: 10, moreDays: 0, p },
   ...{ fasterChance: 0.99, slowerChance: 0 },
   words: changeMs < 0 ? 'clearly faster' : 'clearly slower',
@@ -36,7 +43,7 @@ test('a lean is said where it is large enough to see; it is new where the newest
   expect(claimsOf([member({ lean: { ...lean, percent: 2 } })])).toMatchObject([
     { slowerSide: null },
   ]);
-  const leanChange = { percent: -9, nowPercent: -8, daysBefore: 8, p: 1e-5 };
+  const leanChange = { percent: -9, nowPercent: -8, daysBefore: 8, daysNow: 4, p: 1e-5 };
   expect(claimsOf([member({ lean, leanChange })])).toMatchObject([
     { slowerSide: 'right', isNewLean: true },
   ]);

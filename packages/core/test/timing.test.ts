@@ -212,6 +212,9 @@ test('of corrections made at once the latest stands, in whatever order they come
       expect([...stand].sort()).toEqual(['a4', 'b1']);
     }),
   );
+  // Rows that name each other in a circle end nothing.
+  const circle = [row('x', 'y'), row('y', 'x'), row('z', 'x')];
+  expect(effectiveReps(circle).map(({ id }) => id)).toEqual(['z']);
   // A row whose forerunner is not known counts as its own.
   expect(effectiveReps([row('c2', 'c1')])).toHaveLength(1);
 });

@@ -44,10 +44,12 @@ export function doubtSentence({ change, form, worthwhileFrom, formFrom }: Better
   const { daysBefore, daysAfter, detectableMs, worthwhileMs, fasterChance, slowerChance } = change;
   const days = say('restsDaysbeforeBeforeDaysafterAfter', { daysBefore, daysAfter });
   const dayMs = Math.sqrt(form.between.ms2);
-  const own = say('daysDifferAboutDaymsThoughNothing', {
-    dayMs: secondsWithUnit(dayMs),
-    which: formFrom === 'the squad' ? say('heldTowardWhatUsualSquad') : say('heldTowardWhatUsual'),
-  });
+  const which =
+    formFrom === 'the squad' ? say('heldTowardWhatUsualSquad') : say('heldTowardWhatUsual');
+  const own =
+    seconds(dayMs) === '0.00'
+      ? say('daysHardlyDifferThoughNothing', { which })
+      : say('daysDifferAboutDaymsThoughNothing', { dayMs: secondsWithUnit(dayMs), which });
   const reach =
     Math.abs(change.changeMs) > detectableMs
       ? say('moreThanDetectablemsSuchDaysAlone', { detectableMs: secondsWithUnit(detectableMs) })

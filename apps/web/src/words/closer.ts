@@ -1,10 +1,12 @@
 import type { Result } from '@orthokin/core/result';
 import {
   contains,
+  isNewLean,
   type Asymmetry,
   type CloserLook,
   type ExGaussianFit,
   type HickLine,
+  type LeanChange,
   type MedianWithDoubt,
   type SideLean,
 } from '@orthokin/core/stats';
@@ -52,16 +54,16 @@ export function tailSentence(fit: Result<ExGaussianFit>): string {
 }
 
 /** By days where there are enough of them: reps of one day share its form. */
-export function sidesSentence({ sides, lean }: Pick<CloserLook, 'sides' | 'lean'>): string {
-  if (sides && lean) return leanSentence(lean, sides);
+export function sidesSentence({
+  sides,
+  lean,
+  leanChange,
+}: Pick<CloserLook, 'sides' | 'lean' | 'leanChange'>): string {
   if (!sides) return say('sidesCannotComparedTakesFourCounted');
-  const { percent, interval, left, right, isDifferent } = sides;
-  const figures = say('leftMedianmsSNRightMedianms2', {
-    medianMs: seconds(left.medianMs),
-    n: left.n,
-    medianMs2: seconds(right.medianMs),
-    n2: right.n,
-  });
+  if (isNewLean(leanChange)) return newLeanSentence(leanChange, sides);
+  if (lean) return leanSentence(lean, sides);
+  const { percent, interval, isDifferent } = sides;
+  const figures = figuresOf(sides);
   const between = interval
     ? say('n95SoFewDaysRepsSignedpercent', {
         signedPercent: signedPercent(interval.low),
@@ -69,7 +71,7 @@ export function sidesSentence({ sides, lean }: Pick<CloserLook, 'sides' | 'lean'
       })
     : '';
   if (!isDifferent) return say('noClearDifferenceBetweenSidesFigures', { figures, between });
-  const slower = percent > 0 ? 'left' : 'right';
+  const slower = sideOf(percent);
   return say('slowerSlowerAbsFiguresBetween', {
     slower,
     abs: Math.abs(percent).toFixed(1),
@@ -78,13 +80,32 @@ export function sidesSentence({ sides, lean }: Pick<CloserLook, 'sides' | 'lean'
   });
 }
 
-function leanSentence({ percent, interval, days }: SideLean, { left, right }: Asymmetry): string {
-  const figures = say('leftMedianmsSNRightMedianms2', {
+const figuresOf = ({ left, right }: Asymmetry): string =>
+  say('leftMedianmsSNRightMedianms2', {
     medianMs: seconds(left.medianMs),
     n: left.n,
     medianMs2: seconds(right.medianMs),
     n2: right.n,
   });
+
+const sideOf = (percent: number): string => (percent > 0 ? 'left' : 'right');
+
+function newLeanSentence(
+  { percent, nowPercent, daysBefore, daysNow }: LeanChange,
+  sides: Asymmetry,
+): string {
+  const before = nowPercent - percent;
+  return say('slowerWhichAbsWhichIsNew', {
+    which: sideOf(nowPercent),
+    abs: Math.abs(nowPercent).toFixed(1),
+    sideBefore: sideOf(before),
+    before: Math.abs(before).toFixed(1),
+    ...{ daysBefore, daysNow, figures: figuresOf(sides) },
+  });
+}
+
+function leanSentence({ percent, interval, days }: SideLean, sides: Asymmetry): string {
+  const figures = figuresOf(sides);
   const between = say('overDaysDays95SignedpercentSignedpercent2', {
     days,
     signedPercent: signedPercent(interval.low),
@@ -93,7 +114,7 @@ function leanSentence({ percent, interval, days }: SideLean, { left, right }: As
   if (contains(interval, 0))
     return say('noClearDifferenceBetweenSidesFigures', { figures, between });
   return say('slowerWhichAbsFiguresBetween', {
-    which: percent > 0 ? 'left' : 'right',
+    which: sideOf(percent),
     abs: Math.abs(percent).toFixed(1),
     figures,
     between,

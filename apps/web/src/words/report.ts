@@ -1,5 +1,5 @@
 import type { AthleteReply, CourseSetReply, SquadLineReply } from '@orthokin/contract';
-import { contains, type SideLean } from '@orthokin/core/stats';
+import { contains, isNewLean, type LeanChange, type SideLean } from '@orthokin/core/stats';
 import { FAULT_HELP } from '@orthokin/core/timing';
 import { lackWords } from './decision.js';
 import { capital, count } from './format.js';
@@ -42,7 +42,20 @@ export function techniqueSentence(sets: readonly CourseSetReply[]): string {
 }
 
 /** Left against right, over days. */
-export function leanSentence(lean: SideLean | null): string {
+export function leanSentence({
+  lean,
+  leanChange,
+}: {
+  readonly lean: SideLean | null;
+  readonly leanChange: LeanChange | null;
+}): string {
+  if (isNewLean(leanChange)) {
+    const { nowPercent, daysNow } = leanChange;
+    const which = nowPercent > 0 ? 'left' : 'right';
+    return say('leftRightSlowerWhichIsNew', {
+      ...{ side: which, abs: Math.abs(nowPercent).toFixed(0), daysNow },
+    });
+  }
   if (!lean) return say('leftRightCouldNotCompared');
   const { percent, interval, days } = lean;
   const over = say('overDays95LowHigh', {

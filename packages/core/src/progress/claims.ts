@@ -1,6 +1,6 @@
 import type { Side } from '../floor/index.js';
 import { holm } from '../numeric/index.js';
-import { isClear, type Standing } from '../stats/index.js';
+import { isClear, isLean, leansAnew, type Standing } from '../stats/index.js';
 import type { Answer } from './decide.js';
 import type { HeldOnRung } from './held.js';
 
@@ -27,9 +27,6 @@ export interface Claims {
 /** Of squads in which nothing changed, at most this share may be told anything at all. */
 const FALSE_PAGES = 0.05;
 
-/** A lean smaller than this is nothing a coach would see or treat, percent. */
-const LEAST_LEAN_PERCENT = 3;
-
 const sideOf = (percent: number): Side => (percent > 0 ? 'left' : 'right');
 
 /**
@@ -50,14 +47,9 @@ export function claimsOf(members: readonly SquadMember[]): Claims[] {
   let next = 0;
   const standing = tests.map((own) => own.map((p) => p !== null && (stood[next++] ?? false)));
   return members.map((member, i) => {
-    const [changed, leans, leansAnew, isHeld] = standing[i] ?? [];
+    const [changed, leans, leansNow, isHeld] = standing[i] ?? [];
     const { change, lean, leanChange } = member.standing;
-    const isLean = (percent: number) => Math.abs(percent) >= LEAST_LEAN_PERCENT;
-    const isNewLean =
-      leansAnew === true &&
-      leanChange !== null &&
-      isLean(leanChange.nowPercent) &&
-      Math.sign(leanChange.nowPercent) === Math.sign(leanChange.percent);
+    const isNewLean = leanChange !== null && leansNow === true && leansAnew(leanChange);
     const faster =
       changed && change && isClear(change.words)
         ? change.changeMs < 0

@@ -5,7 +5,7 @@ import { fitExGaussian, type ExGaussianFit } from './ex-gaussian.js';
 import { hickLine, type HickLine } from './hick.js';
 import type { Interval } from './interval.js';
 import { medianInterval } from './median-bootstrap.js';
-import { sideLean, type SideLean } from './side-lean.js';
+import { leansOver, type LeanChange, type SideLean } from './side-lean.js';
 import { asymmetry, mirroredLetters, type Asymmetry } from './sides.js';
 import { slowFromMs } from './summary.js';
 
@@ -37,6 +37,7 @@ export interface CloserLook {
   /** Over all reps, as if they were of one day; where there are days enough `lean` knows better. */
   readonly sides: Asymmetry | null;
   readonly lean: SideLean | null;
+  readonly leanChange: LeanChange | null;
   readonly hick: Result<HickLine>;
 }
 
@@ -90,7 +91,7 @@ export function closerLook(
   return {
     medians,
     sides: asymmetry(cyclesTo(left), cyclesTo(right)),
-    lean: sideLean(leans),
+    ...leansOver(leans),
     tail: fitExGaussian(timesOf('reaction', isOnRung)),
     hick: hickLine(
       chosen.map(({ choices }) => choices),

@@ -83,7 +83,15 @@ export {
   type SetFigures,
 } from './set-figures.js';
 export { asymmetry, asymmetryPercent, mirroredLetters, type Asymmetry } from './sides.js';
-export { leanChange, sideLean, type LeanChange, type SideLean } from './side-lean.js';
+export {
+  isLean,
+  isNewLean,
+  leanChange,
+  leansAnew,
+  sideLean,
+  type LeanChange,
+  type SideLean,
+} from './side-lean.js';
 export { NO_SQUAD, squadForm, type SquadForm } from './squad-form.js';
 export { leanOf, standingOf, usualSpans, type Spans, type Standing } from './standing.js';
 export { summariseSet, type DurationSummary, type LeftOut, type SetSummary } from './summary.js';

@@ -39,6 +39,7 @@ export interface LeanChange {
   readonly percent: number;
   readonly nowPercent: number;
   readonly daysBefore: number;
+  readonly daysNow: number;
   /** Chance of such a change, either way, if the athlete leans as ever. */
   readonly p: number;
 }
@@ -59,6 +60,31 @@ export function leanChange(
     percent,
     nowPercent,
     daysBefore: m,
+    daysNow: n,
     p: pOf(percent, Math.sqrt(variance * (1 / m + 1 / n)), df),
   };
 }
+
+/** So many of the newest days are looked at for a lean that is new. */
+const NEWEST_DAYS = 4;
+
+/** The lean of all days, oldest first, and how the newest of them differ from those before. */
+export const leansOver = (
+  days: readonly (readonly number[])[],
+): { readonly lean: SideLean | null; readonly leanChange: LeanChange | null } => ({
+  lean: sideLean(days),
+  leanChange: leanChange(days.slice(0, -NEWEST_DAYS), days.slice(-NEWEST_DAYS)),
+});
+
+/** A lean smaller than this is nothing a coach would see or treat, percent. */
+const LEAST_LEAN_PERCENT = 3;
+
+export const isLean = (percent: number): boolean => Math.abs(percent) >= LEAST_LEAN_PERCENT;
+
+/** Whether a change of lean, if it is one, is a new lean: the newest days lean, and farther that way. */
+export const leansAnew = ({ percent, nowPercent }: LeanChange): boolean =>
+  isLean(nowPercent) && Math.sign(nowPercent) === Math.sign(percent);
+
+/** A new lean of one athlete who is asked about; of a whole squad see `claimsOf`. */
+export const isNewLean = (change: LeanChange | null): change is LeanChange =>
+  change !== null && change.p <= 1 - LEVEL && leansAnew(change);

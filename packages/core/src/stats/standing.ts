@@ -2,7 +2,7 @@ import { isItBetter, type NotComparable } from './better.js';
 import type { Change } from './change.js';
 import { groupBy, kindOf, leansByDay, likenessOf, standardTest, type CourseSet } from './course.js';
 import type { CourseDuration } from './set-figures.js';
-import { leanChange, sideLean, type LeanChange, type SideLean } from './side-lean.js';
+import { leansOver, type LeanChange, type SideLean } from './side-lean.js';
 import { NO_SQUAD, type SquadForm } from './squad-form.js';
 
 /** Two spans of an athlete's sets that are held against each other, and why these. */
@@ -65,18 +65,11 @@ export interface Standing {
 
 const DURATION: CourseDuration = 'cycle';
 
-/** So many of the newest days are looked at for a lean that is new. */
-const NEWEST_DAYS = 4;
-
 /** The lean of the newest kind of sets, and what is new about it. */
 export function leanOf(sets: readonly CourseSet[]): Pick<Standing, 'lean' | 'leanChange'> {
   const newest = sets.at(-1);
   const kind = newest && kindOf(newest);
-  const leans = leansByDay(sets.filter((set) => kindOf(set) === kind));
-  return {
-    lean: sideLean(leans),
-    leanChange: leanChange(leans.slice(0, -NEWEST_DAYS), leans.slice(-NEWEST_DAYS)),
-  };
+  return leansOver(leansByDay(sets.filter((set) => kindOf(set) === kind)));
 }
 
 /** Where an athlete stands; `sets` oldest first. */

@@ -16,6 +16,9 @@ export type EventName = (typeof EVENT_NAMES)[number];
 export const TIMING_SOURCES = ['hand', 'sensor', 'film', 'simulated'] as const;
 export type TimingSource = (typeof TIMING_SOURCES)[number];
 
+/** No source is less sure than this, ms. */
+export const MAX_SD_MS = 1000;
+
 /** Something that happened in a repetition. */
 export interface TimedEvent {
   readonly name: EventName;

@@ -13,6 +13,7 @@ export {
   checkEvents,
   EVENT_NAMES,
   eventOf,
+  MAX_SD_MS,
   TIMING_SOURCES,
   type EventName,
   type TimedEvent,

@@ -175,20 +175,26 @@ export function effectiveReps<
   const replaced = new Set(recorded.map(({ replaces }) => replaces));
   const leaves = recorded.filter(({ id }) => !replaced.has(id));
   if (leaves.every(({ replaces }) => replaces === null)) return leaves;
-  const replaces = new Map(recorded.map((row) => [row.id, row.replaces]));
-  const latest = new Map<string, string>();
-  const firstOf = new Map<string, string>();
-  for (const { id } of leaves) {
-    let first = id;
-    for (let before = replaces.get(id); before && replaces.has(before);) {
-      first = before;
-      before = replaces.get(before);
+  const rows = new Map(recorded.map((row) => [row.id, row]));
+  const before = ({ replaces }: Row) => (replaces === null ? undefined : rows.get(replaces));
+  const firstOf = (leaf: Row): string => {
+    const passed = new Set<string>();
+    let first = leaf;
+    // Rows of a file may name each other in a circle.
+    for (let row: Row | undefined = leaf; row && !passed.has(row.id); row = before(row)) {
+      passed.add(row.id);
+      first = row;
     }
-    firstOf.set(id, first);
+    return first.id;
+  };
+  const latest = new Map<string, Row>();
+  for (const leaf of leaves) {
+    const first = firstOf(leaf);
     const other = latest.get(first);
-    if (other === undefined || id > other) latest.set(first, id);
+    if (!other || leaf.id > other.id) latest.set(first, leaf);
   }
-  return leaves.filter(({ id }) => latest.get(firstOf.get(id) ?? id) === id);
+  const stands = new Set(latest.values());
+  return leaves.filter((leaf) => stands.has(leaf));
 }
 
 /**

@@ -241,7 +241,7 @@ function FirstSheet({
         {say('comparedBasisWords', { basis, words: kind.words })}
       </Quiet>
       <p style={{ marginTop: '2mm' }}>
-        {techniqueSentence(kind.sets)} {leanSentence(leanOf(kind.sets).lean)}
+        {techniqueSentence(kind.sets)} {leanSentence(leanOf(kind.sets))}
       </p>
       <CourseChart course={course} kind={kind} duration="cycle" />
     </Sheet>

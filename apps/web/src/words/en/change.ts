@@ -12,6 +12,8 @@ export const change = {
   heldTowardWhatUsual: 'held toward what is usual',
   daysDifferAboutDaymsThoughNothing:
     'days differ by about ±{dayMs} though nothing is learnt ({which})',
+  daysHardlyDifferThoughNothing:
+    'days differ by less than 0.01 s though nothing is learnt ({which})',
   moreThanDetectablemsSuchDaysAlone:
     'more than the {detectableMs} that such days alone would seldom make',
   withinDetectablemsSuchDaysAloneCan: 'within the {detectableMs} that such days alone can make',

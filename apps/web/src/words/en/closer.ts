@@ -18,6 +18,8 @@ export const closer = {
   slowerSlowerAbsFiguresBetween: 'Slower to the {slower} by {abs} %: {figures}{between}.',
   overDaysDays95SignedpercentSignedpercent2:
     ', over {days} days 95 % {signedPercent} to {signedPercent2} %',
+  slowerWhichAbsWhichIsNew:
+    'Slower to the {which} by {abs} %, which is new: so over the newest {daysNow} days; over the {daysBefore} before, to the {sideBefore} by {before} %. Over all of them {figures}.',
   slowerWhichAbsFiguresBetween: 'Slower to the {which} by {abs} %: {figures}{between}.',
   whatChoiceCostsNotKnownTakes:
     'What choice costs is not known: it takes {allowed} in play, and there are {given}.',

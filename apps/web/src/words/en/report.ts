@@ -6,6 +6,8 @@ export const report = {
   leftRightCouldNotCompared: 'Left and right could not be compared.',
   overDays95LowHigh: 'over {days, plural, one {# day} other {# days}}, 95 % {low} to {high} %',
   leftRightNoClearDifferenceOver: 'Left and right: no clear difference ({over}).',
+  leftRightSlowerWhichIsNew:
+    'Left and right: slower to the {side} by {abs} % (over the newest {daysNow} days), which is new.',
   leftRightSlowerSideAbsOver: 'Left and right: slower to the {side} by {abs} % ({over}).',
   reactionFromCueFirstMovementToward:
     'Reaction: from the cue to the first movement toward the target.',
