@@ -8,7 +8,7 @@ import {
   type HickLine,
   type LeanChange,
   type MedianWithDoubt,
-  type SideLean,
+  type Standing,
 } from '@orthokin/core/stats';
 import { capital, seconds, secondsWithUnit } from './format.js';
 import { closer as en } from './en/closer.js';
@@ -53,31 +53,35 @@ export function tailSentence(fit: Result<ExGaussianFit>): string {
   });
 }
 
-/** By days where there are enough of them: reps of one day share its form. */
+/** By days, over all rungs, where there are enough of them: reps of one day share its form. */
 export function sidesSentence({
   sides,
   lean,
   leanChange,
-}: Pick<CloserLook, 'sides' | 'lean' | 'leanChange'>): string {
-  if (!sides) return say('sidesCannotComparedTakesFourCounted');
-  if (isNewLean(leanChange)) return newLeanSentence(leanChange, sides);
-  if (lean) return leanSentence(lean, sides);
+}: Pick<CloserLook, 'sides'> & Pick<Standing, 'lean' | 'leanChange'>): string {
+  const figures = sides && figuresOf(sides);
+  const onRung = figures === null ? '' : say('onThisRungFigures', { figures });
+  if (isNewLean(leanChange)) return newLeanSentence(leanChange, onRung);
+  if (lean)
+    return sideWords(
+      lean.percent,
+      contains(lean.interval, 0),
+      say('overDaysDays95SignedpercentSignedpercent2', {
+        days: lean.days,
+        signedPercent: signedPercent(lean.interval.low),
+        signedPercent2: signedPercent(lean.interval.high),
+      }),
+      onRung,
+    );
+  if (!sides || figures === null) return say('sidesCannotComparedTakesFourCounted');
   const { percent, interval, isDifferent } = sides;
-  const figures = figuresOf(sides);
   const between = interval
     ? say('n95SoFewDaysRepsSignedpercent', {
         signedPercent: signedPercent(interval.low),
         signedPercent2: signedPercent(interval.high),
       })
     : '';
-  if (!isDifferent) return say('noClearDifferenceBetweenSidesFigures', { figures, between });
-  const slower = sideOf(percent);
-  return say('slowerSlowerAbsFiguresBetween', {
-    slower,
-    abs: Math.abs(percent).toFixed(1),
-    figures,
-    between,
-  });
+  return sideWords(percent, !isDifferent, figures, between);
 }
 
 const figuresOf = ({ left, right }: Asymmetry): string =>
@@ -90,9 +94,16 @@ const figuresOf = ({ left, right }: Asymmetry): string =>
 
 const sideOf = (percent: number): string => (percent > 0 ? 'left' : 'right');
 
+const sideWords = (percent: number, isAlike: boolean, figures: string, between: string): string =>
+  isAlike
+    ? say('noClearDifferenceBetweenSidesFigures', { figures, between })
+    : say('slowerWhichAbsFiguresBetween', {
+        ...{ which: sideOf(percent), abs: Math.abs(percent).toFixed(1), figures, between },
+      });
+
 function newLeanSentence(
   { percent, nowPercent, daysBefore, daysNow }: LeanChange,
-  sides: Asymmetry,
+  onRung: string,
 ): string {
   const before = nowPercent - percent;
   return say('slowerWhichAbsWhichIsNew', {
@@ -100,24 +111,7 @@ function newLeanSentence(
     abs: Math.abs(nowPercent).toFixed(1),
     sideBefore: sideOf(before),
     before: Math.abs(before).toFixed(1),
-    ...{ daysBefore, daysNow, figures: figuresOf(sides) },
-  });
-}
-
-function leanSentence({ percent, interval, days }: SideLean, sides: Asymmetry): string {
-  const figures = figuresOf(sides);
-  const between = say('overDaysDays95SignedpercentSignedpercent2', {
-    days,
-    signedPercent: signedPercent(interval.low),
-    signedPercent2: signedPercent(interval.high),
-  });
-  if (contains(interval, 0))
-    return say('noClearDifferenceBetweenSidesFigures', { figures, between });
-  return say('slowerWhichAbsFiguresBetween', {
-    which: sideOf(percent),
-    abs: Math.abs(percent).toFixed(1),
-    figures,
-    between,
+    ...{ daysBefore, daysNow, figures: onRung },
   });
 }
 

@@ -5,7 +5,6 @@ import { fitExGaussian, type ExGaussianFit } from './ex-gaussian.js';
 import { hickLine, type HickLine } from './hick.js';
 import type { Interval } from './interval.js';
 import { medianInterval } from './median-bootstrap.js';
-import { leansOver, type LeanChange, type SideLean } from './side-lean.js';
 import { asymmetry, mirroredLetters, type Asymmetry } from './sides.js';
 import { slowFromMs } from './summary.js';
 
@@ -34,10 +33,8 @@ export interface MedianWithDoubt {
 export interface CloserLook {
   readonly medians: Readonly<Partial<Record<CloserDuration, MedianWithDoubt>>>;
   readonly tail: Result<ExGaussianFit>;
-  /** Over all reps, as if they were of one day; where there are days enough `lean` knows better. */
+  /** Over all reps, as if they were of one day; where there are days enough `leanOf` knows better. */
   readonly sides: Asymmetry | null;
-  readonly lean: SideLean | null;
-  readonly leanChange: LeanChange | null;
   readonly hick: Result<HickLine>;
 }
 
@@ -53,12 +50,11 @@ function medianOf(times: readonly number[]): MedianWithDoubt | undefined {
 }
 
 /**
- * A closer look at an athlete. `sets` say of each set its rung, its day and how many targets were in
- * play: all but the line of choice is of `rung` only, since others have other ways to go.
+ * A closer look at an athlete. `sets` say of each set its rung and how many targets were in play: all but the line of choice is of `rung` only, since others have other ways to go.
  */
 export function closerLook(
   reps: RepColumns,
-  sets: readonly { readonly rung: number; readonly day: string; readonly choices: number }[],
+  sets: readonly { readonly rung: number; readonly choices: number }[],
   targets: readonly Target[],
   rung: number,
 ): CloserLook {
@@ -67,31 +63,19 @@ export function closerLook(
     reps[name].filter((ms, rep): ms is number => ms !== null && isIn(rep));
   const isOnRung = (rep: number) => setOf(rep)?.rung === rung;
   const { left, right } = mirroredLetters(targets);
-  const cyclesTo = (letters: readonly string[], day?: string) =>
-    timesOf(
-      'cycle',
-      (rep) =>
-        isOnRung(rep) &&
-        letters.includes(reps.target[rep] ?? '') &&
-        (day === undefined || setOf(rep)?.day === day),
-    );
+  const cyclesTo = (letters: readonly string[]) =>
+    timesOf('cycle', (rep) => isOnRung(rep) && letters.includes(reps.target[rep] ?? ''));
   const medians: Partial<Record<CloserDuration, MedianWithDoubt>> = {};
   for (const name of CLOSER_DURATIONS) {
     const own = medianOf(timesOf(name, isOnRung));
     if (own) medians[name] = own;
   }
-  const days = [...new Set(sets.filter((set) => set.rung === rung).map(({ day }) => day))].sort();
-  const leans = days.flatMap((day) => {
-    const own = asymmetry(cyclesTo(left, day), cyclesTo(right, day));
-    return own ? [[own.percent]] : [];
-  });
   const chosen = reps.reaction.flatMap((ms, rep) =>
     ms === null ? [] : [{ ms, choices: setOf(rep)?.choices ?? NaN }],
   );
   return {
     medians,
     sides: asymmetry(cyclesTo(left), cyclesTo(right)),
-    ...leansOver(leans),
     tail: fitExGaussian(timesOf('reaction', isOnRung)),
     hick: hickLine(
       chosen.map(({ choices }) => choices),

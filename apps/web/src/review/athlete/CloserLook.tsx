@@ -1,6 +1,6 @@
 import type { AthleteCourseReply } from '@orthokin/contract';
 import { rungOf } from '@orthokin/core/pattern';
-import { CLOSER_DURATIONS } from '@orthokin/core/stats';
+import { CLOSER_DURATIONS, leanOf } from '@orthokin/core/stats';
 import { useMemo, useState, type ReactElement } from 'react';
 import { useLocation } from 'react-router';
 import { useAthleteReps } from '../../api/review.js';
@@ -43,8 +43,8 @@ export function CloserLook({
       targets: pattern.targets,
       rung,
       sets: reps.data.setIds.map((id) => {
-        const { rung: own = 0, day = '' } = known.get(id) ?? {};
-        return { rung: own, day, choices: rungOf(pattern, own)?.targets.length ?? 0 };
+        const own = known.get(id)?.rung ?? 0;
+        return { rung: own, choices: rungOf(pattern, own)?.targets.length ?? 0 };
       }),
     };
   }, [reps.data, pattern, sets, rung]);
@@ -59,7 +59,7 @@ export function CloserLook({
       {isOpen && sum && <Working of={working} what={say('closerLook2')} />}
       {answer && (
         <>
-          <p>{sidesSentence(answer)}</p>
+          <p>{sidesSentence({ sides: answer.sides, ...leanOf(sets) })}</p>
           <p>{tailSentence(answer.tail)}</p>
           <p>{hickSentence(answer.hick)}</p>
           <p>

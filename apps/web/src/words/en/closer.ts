@@ -15,11 +15,11 @@ export const closer = {
     ', 95 % of so few days’ reps {signedPercent} to {signedPercent2} %',
   noClearDifferenceBetweenSidesFigures:
     'No clear difference between the sides: {figures}{between}.',
-  slowerSlowerAbsFiguresBetween: 'Slower to the {slower} by {abs} %: {figures}{between}.',
   overDaysDays95SignedpercentSignedpercent2:
-    ', over {days} days 95 % {signedPercent} to {signedPercent2} %',
+    'over {days} days 95 % {signedPercent} to {signedPercent2} %',
   slowerWhichAbsWhichIsNew:
-    'Slower to the {which} by {abs} %, which is new: so over the newest {daysNow} days; over the {daysBefore} before, to the {sideBefore} by {before} %. Over all of them {figures}.',
+    'Slower to the {which} by {abs} %, which is new: so over the newest {daysNow} days; over the {daysBefore} before, to the {sideBefore} by {before} %{figures}.',
+  onThisRungFigures: '; on this rung {figures}',
   slowerWhichAbsFiguresBetween: 'Slower to the {which} by {abs} %: {figures}{between}.',
   whatChoiceCostsNotKnownTakes:
     'What choice costs is not known: it takes {allowed} in play, and there are {given}.',
