@@ -8,7 +8,7 @@ import { run } from './lib/say.mjs';
 // Writes docs/pattern.schema.json anew from the rules of the contract.
 await run(async () => {
   ensureBuilt();
-  const { patternSchema } = await import('../apps/server/dist/patterns/pattern-schema.js');
+  const { patternSchema } = await import('../apps/server/dist/domains/patterns/pattern-schema.js');
   writeFileSync(
     join(ROOT, 'docs/pattern.schema.json'),
     `${JSON.stringify(patternSchema(), null, 2)}\n`,
