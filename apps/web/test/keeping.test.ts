@@ -179,6 +179,20 @@ describe('the outbox', () => {
     expect(heard).toEqual(['PUT notes/n']);
   });
 
+  test('calls nothing sent from the moment it is queued until it is taken', async () => {
+    const outbox = new Outbox(() => Promise.resolve('taken'));
+    await outbox.wake();
+    const item = { subject: 'drill:d', method: 'PUT', path: 'set', body: {} } as const;
+    await (await store()).add('outgoing', item);
+    const seen: number[] = [];
+    outbox.subscribe(() => seen.push(outbox.snapshot().waiting));
+    const woken = outbox.wake([item]);
+    expect(outbox.snapshot()).toMatchObject({ waiting: 1, subjects: new Set(['drill:d']) });
+    await woken;
+    expect(seen).toEqual([...seen].sort((a, b) => b - a));
+    expect(seen.at(-1)).toBe(0);
+  });
+
   test('sets a refused one aside with the reason and goes on', async () => {
     await queue('bad', 'good');
     const { heard, outbox } = await sendWith((path) =>

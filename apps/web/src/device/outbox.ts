@@ -32,6 +32,8 @@ export class Outbox {
   private readonly refusedUnkept: string[] = [];
   private running = false;
   private wanted = false;
+  /** How many were ever added: what was read before the last of them is out of date. */
+  private added = 0;
   private retryMs = FIRST_RETRY_MS;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -44,8 +46,18 @@ export class Outbox {
 
   readonly snapshot = (): SendingState => this.state;
 
-  /** Something waits, or the network may be back: send now. */
-  readonly wake = async (): Promise<void> => {
+  /**
+   * Something waits, or the network may be back: send now. What was just added counts as waiting at
+   * once, before the device has been read: nothing may be called sent that is not.
+   */
+  readonly wake = async (added: readonly Outgoing[] = []): Promise<void> => {
+    if (added.length > 0) {
+      this.added += added.length;
+      this.tell({
+        waiting: this.state.waiting + added.length,
+        subjects: new Set([...this.state.subjects, ...added.map(({ subject }) => subject)]),
+      });
+    }
     // Called while the last of a round is being settled, it must start another round.
     this.wanted = true;
     if (this.running) return;
@@ -85,7 +97,7 @@ export class Outbox {
   readonly queue = async (item: Outgoing): Promise<void> => {
     try {
       await (await store()).add('outgoing', item);
-      void this.wake();
+      void this.wake([item]);
     } catch {
       this.sendUnkept([item]);
     }
@@ -94,7 +106,7 @@ export class Outbox {
   /** For what the device could not keep: sent from memory, as long as this page lives. */
   readonly sendUnkept = (items: readonly Outgoing[]): void => {
     this.unkept.push(...items);
-    void this.wake();
+    void this.wake(items);
   };
 
   private async next(): Promise<Queued | null> {
@@ -132,18 +144,23 @@ export class Outbox {
   }
 
   private async publish(change: Partial<SendingState>): Promise<void> {
+    const { added } = this;
     const waiting = [...(await this.kept()), ...this.unkept];
     const refusedKept = await store().then(
       (db) => db.getAll('refused'),
       () => [],
     );
-    this.state = {
-      ...this.state,
+    if (added !== this.added) return this.publish(change);
+    this.tell({
       ...change,
       waiting: waiting.length,
       subjects: new Set(waiting.map(({ subject }) => subject)),
       refusals: [...refusedKept.map(({ why }) => why), ...this.refusedUnkept],
-    };
+    });
+  }
+
+  private tell(change: Partial<SendingState>): void {
+    this.state = { ...this.state, ...change };
     for (const listener of this.listeners) listener();
   }
 }

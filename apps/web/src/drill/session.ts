@@ -13,8 +13,8 @@ export interface SessionState {
 
 /** Where finished reps leave the device. */
 export interface Outlet {
-  /** Something was queued on the device. */
-  wake(): Promise<void>;
+  /** These were queued on the device. */
+  wake(added: readonly Outgoing[]): Promise<void>;
   /** The device could not keep these. */
   sendUnkept(items: readonly Outgoing[]): void;
 }
@@ -81,8 +81,9 @@ export class Session {
     );
     this.seq += 1;
     this.state = { run, storageFailed: storageFailed || this.state.storageFailed };
-    for (const listener of this.listeners) listener();
+    // Told first: who hears that the set is over must not still see everything called sent.
     if (storageFailed) this.outlet.sendUnkept(items);
-    else if (items.length > 0) void this.outlet.wake();
+    else if (items.length > 0) void this.outlet.wake(items);
+    for (const listener of this.listeners) listener();
   }
 }
