@@ -18,7 +18,6 @@ import {
   doubtSentence,
   settleSentence,
   forecastSentence,
-  tradeSentence,
   whyNotSentence,
 } from '../src/words/change.js';
 import { hickSentence, sidesSentence, tailSentence } from '../src/words/closer.js';
@@ -75,13 +74,6 @@ describe('is it better, in words', () => {
     expect(whyNotSentence('no sets alike')).toMatch(/Run the standard test again\.$/);
     expect(whyNotSentence('a day in both')).toMatch(/share no day\.$/);
   });
-
-  test('trading speed for technique is said only when chance would seldom make it', () => {
-    expect(tradeSentence({ tau: 0.6, p: 0.01, n: 12 })).toMatch(/^Speed is bought with technique/);
-    expect(tradeSentence({ tau: -0.6, p: 0.01, n: 12 })).toMatch(/^The faster days are also/);
-    expect(tradeSentence({ tau: 0.3, p: 0.2, n: 12 })).toMatch(/^No sign/);
-    expect(tradeSentence({ tau: 1, p: 0.01, n: 3 })).toMatch(/^Too few days/);
-  });
 });
 
 describe('where it leads', () => {
@@ -89,13 +81,18 @@ describe('where it leads', () => {
     ok({
       curve: { floor: 1, gain: 1, rate: 1, rss: 0 },
       ...{ bands: [], metAt: 14, likely: { low: 12, high: 20 }, chance: 0.9, reachedChance: 0.99 },
+      hasReached: false,
       ...part,
     });
   const asked = { thresholdMs: 1260, horizon: 30, done: 10 };
 
   test.each<[string, ReturnType<typeof made>, RegExp]>([
     ['ahead', made({}), /1\.26 s is met in about 4 more sessions: session 14, 95 % between/],
-    ['reached', made({ metAt: 8 }), /has reached 1\.26 s: the curve met it in session 8/],
+    [
+      'reached',
+      made({ metAt: 8, hasReached: true }),
+      /has reached 1\.26 s: the curve met it in session 8/,
+    ],
     ['perhaps', made({ metAt: 8, reachedChance: 0.6 }), /its days scatter: 60 % of resampled/],
     ['out of reach', made({ metAt: null, chance: 0.03 }), /^Not on this course.*\(3 % of/],
     ['perhaps never', made({ likely: { low: 12, high: null } }), /from session 12, and perhaps/],

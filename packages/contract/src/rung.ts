@@ -67,11 +67,24 @@ export class LimitSourceBody {
   @IsPositive()
   reckonedMs?: number;
 
-  /** Of what was reckoned: how, in words. */
+  /** Of what was reckoned: from what. One of `RECKONINGS`, or a text of the coach's own. */
   @ValidateIf(({ kind }: LimitSourceBody) => kind === 'reckoned')
   @IsString()
   @MaxLength(200)
   how?: string;
+
+  /** Of a reaction to a choice: among how many targets. */
+  @IsOptional()
+  @IsInt()
+  @Min(2)
+  @Max(MAX_TARGETS)
+  choices?: number;
+
+  /** Of a reaction to a choice: what a bit of choice was said to cost, ms. */
+  @IsOptional()
+  @Min(0)
+  @Max(1000)
+  msPerBit?: number;
 
   @ValidateIf(({ kind }: LimitSourceBody) => kind === 'budget')
   @IsPositive()

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import {
   decide as decideOn,
+  demandOf,
   QUICK_COUNT_RULE,
   judgeSet,
   ladderPlace,
@@ -387,5 +388,20 @@ describe('the gates over any set', () => {
     const open: Rung = { ...rung, limitsMs: {} };
     expect(judgeSet(setOf(...repeated(8, 400, 2000)), open).outcome).toBe('passed');
     expect(judgeSet(setOf(...repeated(7, 400, 2000)), open).outcome).toBe('too few reps');
+  });
+});
+
+describe('what the lost reps say of the demand', () => {
+  const lost = (n: number) => Array.from({ length: 40 }, (_, i) => (i < n ? 0 : 1));
+  test.each([
+    [1, 'too easy'],
+    [2, 'about right'],
+    [12, 'about right'],
+    [13, 'much asked'],
+  ])('%d of 40 is %s', (n, demand) => {
+    expect(demandOf(lost(n))).toEqual({ demand, missed: expect.closeTo(n / 40, 12) as number });
+  });
+  test('nothing of fewer than twenty', () => {
+    expect(demandOf(lost(8).slice(0, 19))).toBeNull();
   });
 });

@@ -13,7 +13,10 @@ import {
   likenessOf,
   mirroredLetters,
   setFigures,
+  isNotSeenLately,
+  LATELY_DAYS,
   speedAgainstTechnique,
+  tradeOf,
   squadForm,
   standardTest,
   standingOf,
@@ -372,4 +375,25 @@ test('a training day is one point, the median of its sets', () => {
     'cycle',
   );
   expect(days.map(({ session }) => session)).toEqual([1, 2, 3]);
+});
+
+describe('whether speed costs technique', () => {
+  test.each([
+    ['speed costs technique', { tau: 0.6, p: 0.01, n: 12 }],
+    ['both together', { tau: -0.6, p: 0.01, n: 12 }],
+    ['no sign', { tau: 0.3, p: 0.2, n: 12 }],
+    ['unknown', { tau: 1, p: 0.01, n: 5 }],
+  ] as const)('%s', (trade, found) => {
+    expect(tradeOf(found)).toBe(trade);
+  });
+});
+
+describe('who has not been seen lately', () => {
+  const nowMs = Date.UTC(2026, 5, 30);
+  const ago = (days: number) => ({ lastTimedMs: nowMs - days * 86_400_000 });
+  test('is told from the newest timed set', () => {
+    expect(isNotSeenLately(ago(LATELY_DAYS), nowMs)).toBe(false);
+    expect(isNotSeenLately(ago(LATELY_DAYS + 0.1), nowMs)).toBe(true);
+    expect(isNotSeenLately({ lastTimedMs: null }, nowMs)).toBe(true);
+  });
 });

@@ -10,7 +10,6 @@ import { useArchive, useLibrary } from '../api/patterns.js';
 import { Button } from '../parts/Button.js';
 import { CheckField } from '../parts/form/CheckField.js';
 import { FieldBox } from '../parts/form/field.js';
-import { count } from '../words/format.js';
 import { FloorPlan } from '../parts/plan/FloorPlan.js';
 import { PathLine } from '../parts/plan/Step.js';
 import { IconButton } from '../parts/IconButton.js';
@@ -177,7 +176,7 @@ function OnShelf({ line }: { line: PatternLineReply }): ReactElement {
           <br />
           {say('versionVersionWhich', {
             version,
-            which: sets === 0 ? say('noSetYet') : count(sets, 'set'),
+            which: say('sets', { sets }),
           })}
         </small>
       </Link>

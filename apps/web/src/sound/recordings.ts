@@ -1,5 +1,6 @@
 import { encodeWav } from '@orthokin/core/formats';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { say } from '../words/sound.js';
 import { trimmed } from './trim.js';
 
 interface Schema extends DBSchema {
@@ -25,8 +26,7 @@ export const dropRecording = async (word: string): Promise<void> =>
 export const RECORD_MS = 1600;
 
 async function listen(): Promise<Blob> {
-  if (!('mediaDevices' in navigator))
-    throw new Error('No microphone can be used over plain HTTP: record on the device that serves.');
+  if (!('mediaDevices' in navigator)) throw new Error(say('noMicrophoneOverPlainHttp'));
   const stream = await navigator.mediaDevices.getUserMedia({ audio: true });
   try {
     const recorder = new MediaRecorder(stream);
@@ -49,11 +49,11 @@ async function listen(): Promise<Blob> {
 export async function recordWord(word: string, audio: BaseAudioContext): Promise<void> {
   const heard = await listen().catch((error: unknown) => {
     const isDenied = error instanceof DOMException && error.name === 'NotAllowedError';
-    throw isDenied ? new Error('The browser does not allow the microphone here.') : error;
+    throw isDenied ? new Error(say('microphoneNotAllowed')) : error;
   });
   const buffer = await audio.decodeAudioData(await heard.arrayBuffer());
   const cut = trimmed(buffer.getChannelData(0), buffer.sampleRate);
-  if (!cut) throw new Error(`Nothing was heard for “${word}”. Say it again, closer.`);
+  if (!cut) throw new Error(say('nothingHeardFor', { word }));
   const file = new Blob([encodeWav(cut, buffer.sampleRate)], { type: 'audio/wav' });
   await (await open()).put('words', file, word);
 }

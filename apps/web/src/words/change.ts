@@ -5,7 +5,7 @@ import {
   type Change,
   type CourseDuration,
   type Forecast,
-  type Kendall,
+  type SpeedForTechnique,
   type NotComparable,
 } from '@orthokin/core/stats';
 import { capital, seconds, secondsWithUnit } from './format.js';
@@ -28,7 +28,9 @@ export function betterSentence({ change }: Pick<Better, 'change'>, duration: str
   const course = `${seconds(beforeMs)} → ${secondsWithUnit(afterMs)}`;
   if (seconds(Math.abs(changeMs)) === '0.00')
     return say('wordsDurationCourseSame', { words: capital(words), duration, course });
-  return `${capital(words)}: ${duration} ${course}, ${by} ${changeMs < 0 ? 'less' : 'more'}.`;
+  return say(changeMs < 0 ? 'wordsCourseLess' : 'wordsCourseMore', {
+    ...{ words: capital(words), duration, course, by },
+  });
 }
 
 /** How many more days would settle a change that is not clear; `null` of a clear one. */
@@ -77,9 +79,6 @@ export function whyNotSentence(why: NotComparable): string {
   }
 }
 
-/** A course has reached a limit when so many of its resampled courses have. */
-const SURELY = 0.95;
-
 /** When a threshold is likely met, with its doubt. */
 export function forecastSentence(
   result: Result<Forecast>,
@@ -90,10 +89,10 @@ export function forecastSentence(
       given: result.problem.given,
       allowed: result.problem.allowed,
     });
-  const { metAt, likely, chance, reachedChance } = result.value;
+  const { metAt, likely, chance, reachedChance, hasReached } = result.value;
   const limit = secondsWithUnit(thresholdMs);
   if (metAt !== null && metAt <= done)
-    return reachedChance >= SURELY
+    return hasReached
       ? say('courseHasReachedLimitCurveMet', { limit, metAt })
       : say('curveLimitNowButItsDays', { limit, chanceWords: chanceWords(reachedChance) });
   if (metAt === null)
@@ -109,21 +108,24 @@ export function forecastSentence(
   return say('thisCourseLimitMetAboutMetat', { limit, metAt: metAt - done, metAt2: metAt, range });
 }
 
-const SURE_P = 0.05;
-
 /** Whether speed is bought with technique. */
 export function tradeSentence(
-  { tau, p, n }: Kendall,
+  { tau, n, trade }: SpeedForTechnique,
   duration: CourseDuration | 'cycle' = 'cycle',
 ): string {
-  if (n < 6) return say('tooFewDaysSayWhetherSpeed', { n });
   const figures = say('overNDaysRankCorrelationDuration', {
     n,
     duration,
     tau: tau.toFixed(2).replace('-', '−'),
   });
-  if (p > SURE_P) return say('noSignSpeedBoughtTechniqueFigures', { figures });
-  return tau > 0
-    ? say('speedBoughtTechniqueFasterDayFewer', { figures })
-    : say('fasterDaysAlsoCleanerOnesFigures', { figures });
+  switch (trade) {
+    case 'unknown':
+      return say('tooFewDaysSayWhetherSpeed', { n });
+    case 'no sign':
+      return say('noSignSpeedBoughtTechniqueFigures', { figures });
+    case 'speed costs technique':
+      return say('speedBoughtTechniqueFasterDayFewer', { figures });
+    case 'both together':
+      return say('fasterDaysAlsoCleanerOnesFigures', { figures });
+  }
 }

@@ -8,7 +8,7 @@ import {
   type SetOutcome,
   type TimeGate,
 } from '@orthokin/core/progress';
-import { count, percent, secondsWithUnit } from './format.js';
+import { percent, secondsWithUnit } from './format.js';
 import { decision as en } from './en/decision.js';
 import { speaker } from './say.js';
 
@@ -60,9 +60,7 @@ function slowWords({ gate, verdict, overMs }: TimeGate): string {
 
 function validRepsWords({ reps, needed, untimed }: Extract<Gate, { gate: 'valid reps' }>): string {
   const lacking = Object.entries(untimed).map(([name, n]) => say('nameWasNotTimedN', { name, n }));
-  return [say('repsNeededNeeded', { reps: count(reps, say('validRep')), needed }), ...lacking].join(
-    '; ',
-  );
+  return [say('repsNeededNeeded', { reps, needed }), ...lacking].join('; ');
 }
 
 /** What a rule asks, in one plain sentence. */

@@ -1,7 +1,7 @@
 import { POSITION_WORDS } from './position.js';
 import type { CheckName, Finding } from '@orthokin/core/footwork';
 import { lengthWords, type LengthUnit } from '@orthokin/core/floor';
-import { capital } from './format.js';
+import { capital, listWords } from './format.js';
 import type { Leg } from '@orthokin/core/pattern';
 import { finding as en } from './en/finding.js';
 import { speaker } from './say.js';
@@ -33,7 +33,7 @@ function rangeWords({ allowed: [low, high], unit }: Finding, length: LengthUnit)
 /** Where a finding is: "step 5", "the load", "the way out". */
 export function whereWords({ steps, position, way }: Finding): string {
   if (steps.length > 0)
-    return say('stepSteps', { steps: steps.map((index) => index + 1).join(' and ') });
+    return say('stepSteps', { steps: listWords(steps.map((index) => index + 1)) });
   if (position)
     return say('positionwords', { POSITIONWORDS: POSITION_WORDS[position].toLowerCase() });
   return way === 'back' ? say('wayBack') : say('wayOut');

@@ -40,16 +40,29 @@ export const longDay = (day: string): string =>
 
 export const timeWords = (iso: string): string => timeOf.format(new Date(iso));
 
-const lists = new Intl.ListFormat(LOCALE);
+const ands = new Intl.ListFormat(LOCALE);
+const ors = new Intl.ListFormat(LOCALE, { type: 'disjunction' });
+const commas = new Intl.ListFormat(LOCALE, { type: 'unit', style: 'short' });
+
+/** What a list may be made of: what there is nothing of is left out. */
+type Listed = string | number | null | undefined | false;
+
+const there = (items: readonly Listed[]): string[] =>
+  items.flatMap((item) => (item || item === 0 ? [String(item)] : []));
 
 /** "A, B and C". */
-export const listWords = (items: readonly string[]): string => lists.format(items);
+export const listWords = (items: readonly Listed[]): string => ands.format(there(items));
+
+/** "A, B or C". */
+export const orList = (items: readonly Listed[]): string => ors.format(there(items));
+
+/** "A, B, C". */
+export const commaList = (items: readonly Listed[]): string => commas.format(there(items));
+
+/** "A; B; C", for items with commas of their own. */
+export const semicolonList = (items: readonly Listed[]): string => there(items).join('; ');
 
 export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
-
-/** "1 rep", "2 reps". */
-export const count = (n: number, one: string, many = `${one}s`): string =>
-  `${n} ${n === 1 ? one : many}`;
 
 /** A share as whole percents. */
 export const percent = (share: number): string => `${Math.round(100 * share)} %`;

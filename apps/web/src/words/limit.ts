@@ -1,9 +1,23 @@
-import type { LimitSource } from '@orthokin/core/pattern';
+import { RECKONINGS, type LimitSource, type Reckoning } from '@orthokin/core/pattern';
 import { percent, secondsWithUnit } from './format.js';
 import { limit as en } from './en/limit.js';
 import { speaker } from './say.js';
 
 const say = speaker(en);
+
+const RECKONED: Readonly<
+  Record<Reckoning, (source: Extract<LimitSource, { kind: 'reckoned' }>) => string>
+> = {
+  'reaction to one': () => say('reactionToOne'),
+  'reaction to a choice': ({ choices = 0, msPerBit = 0 }) =>
+    say('reactionToAChoice', { choices, msPerBit }),
+  'way home': () => say('wayHome'),
+};
+
+function reckoningWords(source: Extract<LimitSource, { kind: 'reckoned' }>): string {
+  const known = RECKONINGS.find((reckoning) => reckoning === source.how);
+  return known ? RECKONED[known](source) : source.how;
+}
 
 /** Where a limit comes from, in words. */
 export function sourceWords(source: LimitSource | undefined): string {
@@ -25,7 +39,7 @@ export function sourceWords(source: LimitSource | undefined): string {
       return say('factorReckonedmsHow', {
         factor: percent(source.factor),
         reckonedMs: secondsWithUnit(source.reckonedMs),
-        how: source.how,
+        how: reckoningWords(source),
       });
     case 'coach':
       return say('coachsNumber');

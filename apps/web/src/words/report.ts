@@ -1,8 +1,7 @@
 import type { AthleteReply, CourseSetReply, SquadLineReply } from '@orthokin/contract';
 import { contains, isNewLean, type LeanChange, type SideLean } from '@orthokin/core/stats';
-import { FAULT_HELP } from '@orthokin/core/timing';
+import { FAULT_HELP } from './fault.js';
 import { lackWords } from './decision.js';
-import { capital, count } from './format.js';
 import { report as en } from './en/report.js';
 import { speaker } from './say.js';
 
@@ -107,7 +106,7 @@ export function nextSteps(
   if (cued > 0 && early / cued > 0.1)
     steps.push(
       say('earlyLastCuedSayMend', {
-        early: capital(count(early, say('falseStart'))),
+        early,
         cued,
         say: FAULT_HELP['false start'].say,
         mend: FAULT_HELP['false start'].mend,

@@ -1,5 +1,11 @@
 import { GATED_DURATIONS, type Axis, type Rung } from '@orthokin/core/pattern';
-import { EASY_MISS_RATE, RIGHT_MISS_RATE, type MoveBasis } from '@orthokin/core/progress';
+import {
+  demandOf,
+  type Demand,
+  type EffortName,
+  type MoveBasis,
+  type SchoolName,
+} from '@orthokin/core/progress';
 import { capital, percent, secondsWithUnit } from './format.js';
 import { rung as en } from './en/rung.js';
 import { speaker } from './say.js';
@@ -57,16 +63,35 @@ export const raisesWords = (raises: readonly Axis[]): string =>
       ? say('neitherFasterNorRicher')
       : say('bothFasterRicherTwoThingsOnce');
 
+/** Why a school orders things as it does, and what it risks. */
+export const SCHOOL_WORDS: Readonly<
+  Record<SchoolName, { readonly reasoning: string; readonly risk: string }>
+> = {
+  'pattern first': { reasoning: say('patternFirstReasoning'), risk: say('patternFirstRisk') },
+  'reading first': { reasoning: say('readingFirstReasoning'), risk: say('readingFirstRisk') },
+};
+
+/** What an effort asks of rest. */
+export const EFFORT_WORDS: Readonly<Record<EffortName, string>> = {
+  quality: say('qualityReasoning'),
+  pressure: say('pressureReasoning'),
+};
+
+const DEMAND_WORDS: Readonly<
+  Record<Demand, 'tooEasyRateAboutOneFive' | 'demandAboutRightRate' | 'muchAskedRateAboutOneFive'>
+> = {
+  'too easy': 'tooEasyRateAboutOneFive',
+  'about right': 'demandAboutRightRate',
+  'much asked': 'muchAskedRateAboutOneFive',
+};
+
 /** What the share of reps that passed says of the demand; `null` with too few reps to say. */
 export function demandSentence(chances: readonly number[]): string | null {
-  const FEWEST_REPS = 20;
-  if (chances.length < FEWEST_REPS) return null;
-  const missed = 1 - chances.reduce((sum, chance) => sum + chance, 0) / chances.length;
-  const rate = say('missedChancesRepsLost', { missed: percent(missed), chances: chances.length });
-  if (missed < EASY_MISS_RATE) return say('tooEasyRateAboutOneFive', { rate });
-  return missed <= 1.5 * RIGHT_MISS_RATE
-    ? say('demandAboutRightRate', { rate })
-    : say('muchAskedRateAboutOneFive', { rate });
+  const found = demandOf(chances);
+  if (!found) return null;
+  const missed = percent(found.missed);
+  const rate = say('missedChancesRepsLost', { missed, chances: chances.length });
+  return say(DEMAND_WORDS[found.demand], { rate });
 }
 
 /** A move, as a line of the history. */

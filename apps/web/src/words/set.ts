@@ -1,7 +1,7 @@
 import type { Target } from '@orthokin/core/floor';
 import type { Fade, PhaseDifference, TravelLine } from '@orthokin/core/stats';
 import type { RepReading } from '@orthokin/core/timing';
-import { capital, seconds, secondsWithUnit } from './format.js';
+import { capital, seconds, secondsWithUnit, semicolonList } from './format.js';
 import { set as en } from './en/set.js';
 import { speaker } from './say.js';
 
@@ -75,7 +75,7 @@ export function trialSentence(readings: readonly RepReading[]): string | null {
         : say('freezesNotChecked', { freezes: freezes.length }),
     );
   }
-  return parts.length > 0 ? say('apartFromTimedRepsParts', { parts: parts.join('; ') }) : null;
+  return parts.length > 0 ? say('apartFromTimedRepsParts', { parts: semicolonList(parts) }) : null;
 }
 
 /** Where a rep lost or won most against a reference. */

@@ -1,6 +1,7 @@
 import type { StandingReply } from '@orthokin/contract';
+import { isNotSeenLately, LATELY_DAYS } from '@orthokin/core/stats';
 import { lackWords } from './decision.js';
-import { dayWords, listWords, percent } from './format.js';
+import { commaList, dayWords, listWords, percent } from './format.js';
 import { signed } from './set.js';
 import { squad as en } from './en/squad.js';
 import { speaker } from './say.js';
@@ -8,15 +9,8 @@ import { speaker } from './say.js';
 /** What is said at the squad's own page and at the glance over it. */
 export const say = speaker(en);
 
-const DAY_MS = 24 * 60 * 60 * 1000;
-/** Nobody timed for longer than this is in view of the coach. */
-const LATELY_DAYS = 10;
-
 const names = (lines: readonly StandingReply[]): string =>
   listWords(lines.map(({ athlete }) => athlete.name));
-
-const isMissing = ({ standing }: StandingReply, nowMs: number): boolean =>
-  standing.lastTimedMs === null || nowMs - standing.lastTimedMs > LATELY_DAYS * DAY_MS;
 
 export function changeCell({
   standing,
@@ -68,7 +62,7 @@ export function squadSentences(lines: readonly StandingReply[], nowMs = Date.now
   const worse = lines.filter(({ claims }) => claims.change === 'slower');
   const stuck = lines.filter(({ claims }) => claims.isStuck);
   const leaning = lines.filter(({ claims }) => claims.isNewLean);
-  const missing = lines.filter((line) => isMissing(line, nowMs));
+  const missing = lines.filter((line) => isNotSeenLately(line.standing, nowMs));
   const sentences = [
     say('betterLinesClearlyFasterWhich', {
       better: better.length,
@@ -80,18 +74,18 @@ export function squadSentences(lines: readonly StandingReply[], nowMs = Date.now
   if (stuck.length > 0)
     sentences.push(
       say('heldOneRungDayAfterDay', {
-        stuck: stuck
-          .map(
+        stuck: commaList(
+          stuck.map(
             ({ athlete, decision }) =>
               `${athlete.name} (${decision.limiting ? decision.limiting.gate : say('noSingleGate')})`,
-          )
-          .join(', '),
+          ),
+        ),
       }),
     );
   if (leaning.length > 0)
     sentences.push(
       say('newDifferenceBetweenSidesLeaning', {
-        leaning: leaning.map((line) => `${line.athlete.name} (${sidesCell(line)})`).join(', '),
+        leaning: commaList(leaning.map((line) => `${line.athlete.name} (${sidesCell(line)})`)),
       }),
     );
   if (missing.length > 0)

@@ -5,7 +5,14 @@ import type { SetJudgement, TimeGate } from '@orthokin/core/progress';
 import type { SetSummary, TargetFigures } from '@orthokin/core/stats';
 import type { RepReading } from '@orthokin/core/timing';
 import { lackWords } from './decision.js';
-import { capital, count, seconds, secondsWithUnit } from './format.js';
+import {
+  capital,
+  commaList,
+  listWords,
+  seconds,
+  secondsWithUnit,
+  semicolonList,
+} from './format.js';
 import { verdict as en } from './en/verdict.js';
 import { LOCALE } from './locale.js';
 import { speaker } from './say.js';
@@ -65,7 +72,7 @@ export function gateSentences({
   if (falseStarts.falseStarts > 0)
     sentences.push(
       say('falsestartsCuedrepsCuesAllowedAllowed', {
-        falseStarts: capital(count(falseStarts.falseStarts, say('falseStart'))),
+        falseStarts: falseStarts.falseStarts,
         cuedReps: falseStarts.cuedReps,
         allowed: falseStarts.allowed,
       }),
@@ -78,7 +85,7 @@ export function gateSentences({
 }
 
 const repsWords = (ordinals: readonly number[]): string =>
-  `${ordinals.length === 1 ? 'rep' : 'reps'} ${ordinals.join(', ')}`;
+  `${ordinals.length === 1 ? 'rep' : 'reps'} ${commaList(ordinals)}`;
 
 /** What was left out and why, and what was slow but kept. */
 export function leftOutSentence({ leftOut, durations }: SetSummary): string {
@@ -86,13 +93,17 @@ export function leftOutSentence({ leftOut, durations }: SetSummary): string {
   for (const { ordinal, why } of leftOut) by.set(why, [...(by.get(why) ?? []), ordinal]);
   const parts = [...by].map(([why, ordinals]) => `${repsWords(ordinals)} (${why})`);
   const left =
-    parts.length > 0 ? say('leftOutParts', { parts: parts.join('; ') }) : say('noRepWasLeftOut');
+    parts.length > 0
+      ? say('leftOutParts', { parts: semicolonList(parts) })
+      : say('noRepWasLeftOut');
   // Only what a rung can limit: in short phases like the load somebody is always "slow".
   const slow = GATED_DURATIONS.flatMap((name) => {
     const ordinals = durations[name]?.slowOrdinals ?? [];
     return ordinals.length > 0 ? [`${repsWords(ordinals)} (${name})`] : [];
   });
-  return slow.length > 0 ? say('leftFarSlowerThanRestBut', { left, slow: slow.join('; ') }) : left;
+  return slow.length > 0
+    ? say('leftFarSlowerThanRestBut', { left, slow: semicolonList(slow) })
+    : left;
 }
 
 /** How the times came about and how sure one of them is. */
@@ -107,7 +118,7 @@ export function sourceSentence(source: SetSource, { durations }: SetSummary): st
 /** What timed a rep apart from its cue, which is always the screen's or a light's own. */
 export function timedBy({ rep }: RepReading): string {
   const timed = rep.events.filter(({ name }) => name !== 'cue' && name !== 'nextCue');
-  return [...new Set(timed.map(({ source }) => source))].join(' and ');
+  return listWords([...new Set(timed.map(({ source }) => source))]);
 }
 
 /** Which reps were timed by what, of a set that mixes; `null` where one thing timed all. */
@@ -121,11 +132,11 @@ export function mixedSentence(readings: readonly RepReading[]): string | null {
   const parts = [...by].map(([source, reps]) =>
     say('whichRepsSource', {
       which: reps.length === 1 ? 'rep' : 'reps',
-      reps: reps.join(', '),
+      reps: commaList(reps),
       source,
     }),
   );
-  return `${capital(parts.join('; '))}.`;
+  return `${capital(semicolonList(parts))}.`;
 }
 
 /** A gap this many sds of its error wide is not the timing's own doing. */

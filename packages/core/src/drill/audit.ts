@@ -7,15 +7,25 @@ export interface Audit extends Predictability {
   readonly longestRun: number;
   /** What nobody can guess better than, on average, with these targets: 1/n. */
   readonly fairRate: number;
+  /** The next call can be guessed from the last so much oftener that it could be learnt. */
+  readonly isLearnable: boolean;
 }
 
+/** Above this over blind chance a caller has habits that an athlete can learn. */
+const LEARNABLE = 1.6;
+
 /** Counts, runs and predictability of a sequence of calls. */
-export const auditCalls = (calls: readonly string[], targets: readonly string[]): Audit => ({
-  ...predictability(calls),
-  counts: targets.map((target) => ({
-    target,
-    count: calls.filter((call) => call === target).length,
-  })),
-  longestRun: longestRun(calls),
-  fairRate: targets.length > 0 ? 1 / targets.length : 0,
-});
+export function auditCalls(calls: readonly string[], targets: readonly string[]): Audit {
+  const guessed = predictability(calls);
+  const fairRate = targets.length > 0 ? 1 / targets.length : 0;
+  return {
+    ...guessed,
+    counts: targets.map((target) => ({
+      target,
+      count: calls.filter((call) => call === target).length,
+    })),
+    longestRun: longestRun(calls),
+    fairRate,
+    isLearnable: guessed.guessRateFromPrevious > LEARNABLE * fairRate,
+  };
+}

@@ -64,6 +64,7 @@ export {
   LIMIT_SOURCES,
   PRESSURES,
   raisedBy,
+  RECKONINGS,
   RECORD_KINDS,
   RUNG_ORDERS,
   USUAL_RUNG,
@@ -75,6 +76,7 @@ export {
   type LimitSources,
   type Pressure,
   type RecordKind,
+  type Reckoning,
   type Rung,
   type RungOrder,
 } from './rung.js';

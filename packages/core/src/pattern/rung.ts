@@ -17,15 +17,24 @@ export type Pressure = (typeof PRESSURES)[number];
 export const RECORD_KINDS = ['best quartile', 'median'] as const;
 export type RecordKind = (typeof RECORD_KINDS)[number];
 
+/** What a reckoned limit was reckoned from. */
+export const RECKONINGS = ['reaction to one', 'reaction to a choice', 'way home'] as const;
+export type Reckoning = (typeof RECKONINGS)[number];
+
 /** Where a limit comes from; kept and shown with it. */
 export type LimitSource =
   | { readonly kind: 'coach' }
-  /** What the pattern itself takes by the models, times a factor; `how` says it in words. */
+  /**
+   * What the pattern itself takes by the models, times a factor. `how` is a {@link Reckoning}, or a
+   * text of the coach's own; a reaction to a choice says among how many, at how many ms a bit.
+   */
   | {
       readonly kind: 'reckoned';
       readonly reckonedMs: number;
       readonly factor: number;
       readonly how: string;
+      readonly choices?: number | undefined;
+      readonly msPerBit?: number | undefined;
     }
   /** How much time a flight leaves, times what is demanded of it; `flight` says it in words. */
   | {

@@ -6,6 +6,7 @@ import {
   type LimitSources,
   type LimitsMs,
   type Pattern,
+  type Reckoning,
   type Rung,
 } from '../pattern/index.js';
 import { USUAL_MS_PER_BIT } from '../stats/index.js';
@@ -94,6 +95,8 @@ const WALKS = {
   alternate: alternating,
 } as const satisfies Record<AxisOrder, (levels: number, ease: EaseOf) => Step[]>;
 
+type Reckoned = Extract<LimitSource, { kind: 'reckoned' }>;
+
 const percent = (share: number): string => `${Math.round(100 * share)} %`;
 
 const nameOf = (targets: number, { order, doing, switchShare }: Richness): string =>
@@ -134,18 +137,21 @@ export function draftLadder(
   return WALKS[axis](told.length, ease).map(({ level, factor }, i): Rung => {
     const richness = told[level] as Richness;
     const costMs = hickCostMs(1, choices[level] ?? 1, msPerBit);
-    const source = (reckonedMs: number, how: string): LimitSource => ({
+    const source = (reckonedMs: number, how: Reckoning): Reckoned => ({
       ...{ kind: 'reckoned', reckonedMs: Math.round(reckonedMs), how },
       factor: Math.round(100 * factor) / 100,
     });
+    const reactionMs = laidFor.reactionMs + costMs;
+    const among = choices[level] ?? 1;
     const limitSources: LimitSources = {
-      reaction: source(
-        laidFor.reactionMs + costMs,
-        choices[level] === 1
-          ? 'a reaction with nothing to choose'
-          : `a reaction among ${choices[level] ?? 1} at ${Math.round(msPerBit)} ms a bit of choice`,
-      ),
-      recovery: source(homeMs, 'the way home from the farthest target, by the travel model'),
+      reaction:
+        among === 1
+          ? source(reactionMs, 'reaction to one')
+          : {
+              ...source(reactionMs, 'reaction to a choice'),
+              ...{ choices: among, msPerBit: Math.round(msPerBit) },
+            },
+      recovery: source(homeMs, 'way home'),
     };
     const limitsMs: LimitsMs = Object.fromEntries(
       Object.entries(limitSources).map(([gate, from]) => [gate, limitFrom(from)]),

@@ -1,3 +1,4 @@
+import { mean } from '../numeric/index.js';
 import type { Doing, Pressure, Rung, RungOrder } from '../pattern/index.js';
 
 /** How rich a rung is: everything but how fast. */
@@ -12,8 +13,6 @@ export interface Richness {
 }
 
 export interface School {
-  readonly reasoning: string;
-  readonly risk: string;
   /** From plain to rich. */
   readonly levels: readonly Richness[];
   readonly gates: Pick<Rung, 'passShare' | 'cleanShare'>;
@@ -38,9 +37,6 @@ const LIVE = level(1, 'chained', 'live', {
 /** In which order form and reading are learnt. */
 export const SCHOOLS = {
   'pattern first': {
-    reasoning:
-      'Rehearse the positions in a known order until they are clean, then cue them, then mix them. Form is steady early.',
-    risk: 'The athlete learns the order, not the reading.',
     levels: [
       level(0.5, 'known', 'feet only'),
       level(1, 'known', 'feet only'),
@@ -52,9 +48,6 @@ export const SCHOOLS = {
     gates: { passShare: 0.8, cleanShare: 0.8 },
   },
   'reading first': {
-    reasoning:
-      'Cues that cannot be guessed from the first session on; form is shaped by the task. Carries over better to play.',
-    risk: 'The first sets are slower and less tidy, and look like a step back.',
     levels: [
       level(0.5, 'shuffled', 'feet only'),
       level(1, 'shuffled', 'feet only', { catchShare: 0.1 }),
@@ -72,15 +65,9 @@ export const SCHOOL_NAMES = Object.keys(SCHOOLS) as SchoolName[];
 
 /** How hard a set is meant to be, and what a rest is for. */
 export const EFFORTS = {
-  quality: {
-    restRatio: 2,
-    reasoning: 'Twice the work as rest or more; stop the set when technique goes.',
-  },
-  pressure: {
-    restRatio: 1,
-    reasoning: 'As much rest as work or less; a missed rep adds reps.',
-  },
-} as const satisfies Record<string, { restRatio: number; reasoning: string }>;
+  quality: { restRatio: 2 },
+  pressure: { restRatio: 1 },
+} as const satisfies Record<string, { restRatio: number }>;
 
 export type EffortName = keyof typeof EFFORTS;
 export const EFFORT_NAMES = Object.keys(EFFORTS) as EffortName[];
@@ -88,3 +75,22 @@ export const EFFORT_NAMES = Object.keys(EFFORTS) as EffortName[];
 /** Share of reps lost at which the demand is right, and under which it is too easy. */
 export const RIGHT_MISS_RATE = 0.2;
 export const EASY_MISS_RATE = 0.05;
+/** Over so many times the right rate the demand is much. */
+const MUCH = 1.5;
+/** From so few reps on nothing is said of the demand. */
+const FEWEST_REPS = 20;
+
+export type Demand = 'too easy' | 'about right' | 'much asked';
+
+/**
+ * What the share of lost reps says of the demand (challenge point: Guadagnoli & Lee 2004), from each
+ * rep's chance to have passed, 0–1; `null` with too few reps to say.
+ */
+export function demandOf(
+  chances: readonly number[],
+): { readonly demand: Demand; readonly missed: number } | null {
+  if (chances.length < FEWEST_REPS) return null;
+  const missed = 1 - mean(chances);
+  if (missed < EASY_MISS_RATE) return { demand: 'too easy', missed };
+  return { demand: missed <= MUCH * RIGHT_MISS_RATE ? 'about right' : 'much asked', missed };
+}

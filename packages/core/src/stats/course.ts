@@ -101,20 +101,37 @@ export const leansByDay = (sets: readonly CourseSet[]): number[][] =>
     .map(([, own]) => own.flatMap(({ figures }) => figures.sidesPercent ?? []))
     .filter((leans) => leans.length > 0);
 
+/** What speed costs in technique; `unknown` under six days. */
+export type Trade = 'unknown' | 'no sign' | 'speed costs technique' | 'both together';
+export interface SpeedForTechnique extends Kendall {
+  readonly trade: Trade;
+}
+
+const FEWEST_DAYS = 6;
+const SURE_P = 0.05;
+
+/** What a rank correlation of cycle time and clean share over days says, at 5 in 100. */
+export function tradeOf({ tau, p, n }: Kendall): Trade {
+  if (n < FEWEST_DAYS) return 'unknown';
+  if (p > SURE_P) return 'no sign';
+  return tau > 0 ? 'speed costs technique' : 'both together';
+}
+
 /**
  * Whether speed is bought with technique: cycle times and shares of clean reps of the same days,
  * rank against rank. A tau above 0 says that the slower days were the cleaner ones. Days, not sets:
  * those of one day share its form.
  */
-export function speedAgainstTechnique(sets: readonly CourseSet[]): Kendall {
+export function speedAgainstTechnique(sets: readonly CourseSet[]): SpeedForTechnique {
   const days = [
     ...groupBy(
       timed(sets, 'cycle').filter(({ figures }) => figures.cued > 0),
       ({ day }) => day,
     ).values(),
   ];
-  return kendall(
+  const found = kendall(
     days.map((own) => mean(own.map((set) => valueOf(set, 'cycle')))),
     days.map((own) => mean(own.map(({ figures }) => figures.clean / figures.cued))),
   );
+  return { ...found, trade: tradeOf(found) };
 }

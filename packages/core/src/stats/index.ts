@@ -29,8 +29,11 @@ export {
   likenessOf,
   speedAgainstTechnique,
   standardTest,
+  tradeOf,
   trainingDays,
   type CourseSet,
+  type SpeedForTechnique,
+  type Trade,
 } from './course.js';
 export {
   dayForm,
@@ -93,7 +96,15 @@ export {
   type SideLean,
 } from './side-lean.js';
 export { NO_SQUAD, squadForm, type SquadForm } from './squad-form.js';
-export { leanOf, standingOf, usualSpans, type Spans, type Standing } from './standing.js';
+export {
+  isNotSeenLately,
+  LATELY_DAYS,
+  leanOf,
+  standingOf,
+  usualSpans,
+  type Spans,
+  type Standing,
+} from './standing.js';
 export { summariseSet, type DurationSummary, type LeftOut, type SetSummary } from './summary.js';
 export { targetFigures, travelLine, type TargetFigures, type TravelLine } from './targets.js';
 export { slopeInterval, theilSen, type Line } from './theil-sen.js';

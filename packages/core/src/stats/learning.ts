@@ -62,7 +62,11 @@ export interface Forecast {
   readonly chance: number;
   /** Share of them that have met it by the newest session already. */
   readonly reachedChance: number;
+  /** The curve has met the threshold, and so have 95 of 100 resampled courses. */
+  readonly hasReached: boolean;
 }
+
+const SURELY = 0.95;
 
 export interface ForecastSettings {
   readonly thresholdMs: number;
@@ -109,6 +113,9 @@ export function forecast(
     .map((each) => meets(each, thresholdMs, horizon) ?? Infinity)
     .sort((a, b) => a - b);
   const tail = (1 - LEVEL) / 2;
+  const curveMetAt = meets(curve, thresholdMs, horizon);
+  const newest = Math.max(...sessions);
+  const reachedChance = metAt.filter((session) => session <= newest).length / metAt.length;
   const nearest = (p: number) => metAt[Math.round(p * (metAt.length - 1))] ?? Infinity;
   return ok({
     curve,
@@ -116,10 +123,10 @@ export function forecast(
       const at = again.map((each) => curveAt(each, i + 1));
       return { low: quantile(at, tail), high: quantile(at, 1 - tail) };
     }),
-    metAt: meets(curve, thresholdMs, horizon),
+    metAt: curveMetAt,
     likely: { low: numberOrNull(nearest(tail)), high: numberOrNull(nearest(1 - tail)) },
     chance: metAt.filter(Number.isFinite).length / metAt.length,
-    reachedChance:
-      metAt.filter((session) => session <= Math.max(...sessions)).length / metAt.length,
+    reachedChance,
+    hasReached: curveMetAt !== null && curveMetAt <= newest && reachedChance >= SURELY,
   });
 }

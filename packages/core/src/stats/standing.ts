@@ -65,6 +65,16 @@ export interface Standing {
 
 const DURATION: CourseDuration = 'cycle';
 
+const DAY_MS = 86_400_000;
+/** Longer ago than this somebody has not been seen lately. */
+export const LATELY_DAYS = 10;
+
+/** Not timed for more than {@link LATELY_DAYS}, or never. */
+export const isNotSeenLately = (
+  { lastTimedMs }: Pick<Standing, 'lastTimedMs'>,
+  nowMs: number,
+): boolean => lastTimedMs === null || nowMs - lastTimedMs > LATELY_DAYS * DAY_MS;
+
 /** The lean of the newest kind of sets, and what is new about it. */
 export function leanOf(sets: readonly CourseSet[]): Pick<Standing, 'lean' | 'leanChange'> {
   const newest = sets.at(-1);

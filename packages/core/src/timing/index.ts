@@ -19,14 +19,7 @@ export {
   type TimedEvent,
   type TimingSource,
 } from './events.js';
-export {
-  FAULT_HELP,
-  FAULTS,
-  MOST_WATCHED,
-  SEEN_FAULTS,
-  type Fault,
-  type FaultHelp,
-} from './faults.js';
+export { FAULTS, MOST_WATCHED, SEEN_FAULTS, type Fault } from './faults.js';
 export {
   catchTrials,
   cuedReps,

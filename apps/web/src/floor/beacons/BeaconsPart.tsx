@@ -7,6 +7,7 @@ import { Quiet } from '../../parts/Text.js';
 import { colour, MONO } from '../../parts/tokens.js';
 import type { Beacons } from './useBeacons.js';
 import { say } from '../../words/floor.js';
+import { commaList } from '../../words/format.js';
 
 const Box = styled.div`
   display: grid;
@@ -74,7 +75,7 @@ export function BeaconHealth({
         })}
       </Devices>
       {state.connected && bare.length > 0 && (
-        <Quiet>{say('nothingBareWhatHappensThereMissing', { bare: bare.join(', ') })}</Quiet>
+        <Quiet>{say('nothingBareWhatHappensThereMissing', { bare: commaList(bare) })}</Quiet>
       )}
     </>
   );

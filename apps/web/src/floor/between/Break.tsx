@@ -13,10 +13,12 @@ import { say } from '../../words/floor.js';
 
 const Box = styled.div`
   display: grid;
-  align-content: center;
+  /* From the top down: what is said later must not move a button under a finger. */
+  align-content: start;
   justify-items: start;
   gap: 18px;
   height: 100%;
+  padding-top: clamp(0px, 10vh, 96px);
   .ways {
     display: flex;
     flex-wrap: wrap;
@@ -77,8 +79,6 @@ export function Break({
             })}
       </Headline>
       <Quiet>{done === 0 ? say('noRepFinishedYet') : say('doneKeptThisDevice', { done })}</Quiet>
-      {complete && <Audit run={run} />}
-      {complete && <Answer run={run} onNext={goingOn === null ? onNext : null} />}
       <div className="ways">
         {complete ? (
           <Button weight="main" autoFocus onPress={onEnd}>
@@ -105,6 +105,8 @@ export function Break({
           </>
         )}
       </div>
+      {complete && <Audit run={run} />}
+      {complete && <Answer run={run} onNext={goingOn === null ? onNext : null} />}
     </Box>
   );
 }

@@ -12,7 +12,7 @@ import { planBeep } from '../../sound/audio.js';
 import { planWords } from '../../sound/spoken.js';
 import { InsteadOfPage } from '../../parts/InsteadOfPage.js';
 import { Button } from '../../parts/Button.js';
-import { seconds } from '../../words/format.js';
+import { commaList, seconds } from '../../words/format.js';
 import { Headline, Quiet } from '../../parts/Text.js';
 import { colour, MONO } from '../../parts/tokens.js';
 import { useAwake } from '../../screens/useAwake.js';
@@ -61,13 +61,11 @@ function lastWords(run: Run): string {
     return ms === undefined ? [] : [`${name} ${seconds(ms)} s`];
   });
   const outcome = rung ? judgeSet(readings, rung).outcome : null;
-  return [
+  return commaList([
     say('athleteReadingsReps', { athlete: run.plan.athlete.name, readings: readings.length }),
     ...times,
     outcome,
-  ]
-    .filter(Boolean)
-    .join(', ');
+  ]);
 }
 
 /** Rest between two sets: how long still, who is next; the next set begins by itself. */

@@ -10,7 +10,7 @@ import type { CuePlan } from '../../drill/cue-plan.js';
 import { wordsOfSet } from '../../drill/cue-words.js';
 import { useRemembered } from '../../device/useRemembered.js';
 import { Button, ButtonLink } from '../../parts/Button.js';
-import { seconds } from '../../words/format.js';
+import { listWords, seconds } from '../../words/format.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { allowSound } from '../../sound/audio.js';
 import { learnWords } from '../../sound/spoken.js';
@@ -103,7 +103,7 @@ function MapFor({
                     <li key={letter}>
                       {say('letterRightAskedRight', { letter, right, asked })}
                       {takenFor.length > 0 &&
-                        say('takenTakenfor', { takenFor: takenFor.join(' and ') })}
+                        say('takenTakenfor', { takenFor: listWords(takenFor) })}
                     </li>
                   ))}
               </ul>

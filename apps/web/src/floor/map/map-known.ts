@@ -1,6 +1,7 @@
 import type { Recognised } from '@orthokin/core/cue';
 import { remembered } from '../../device/preferences.js';
 import { say } from '../../words/floor.js';
+import { commaList } from '../../words/format.js';
 
 /** How an athlete last did in a practice of a pattern's map, on this device. */
 export interface MapKnown {
@@ -32,5 +33,5 @@ export const mapSentence = (name: string, { unknown, of }: Omit<MapKnown, 'at'>)
     ? say('nameKnowsAll', { name, all: all(of) })
     : say('nameDoesNotKnowWhichYet', {
         name,
-        which: unknown.length === of ? say('anyCues') : unknown.join(', '),
+        which: unknown.length === of ? say('anyCues') : commaList(unknown),
       });

@@ -20,7 +20,7 @@ import { useRemembered } from '../../device/useRemembered.js';
 import { Button, ButtonLink } from '../../parts/Button.js';
 import { CheckField } from '../../parts/form/CheckField.js';
 import { SecondsField, ShareField } from '../../parts/form/NumberFields.js';
-import { dayWords } from '../../words/format.js';
+import { commaList, dayWords } from '../../words/format.js';
 import { POSITION_WORDS } from '../../words/position.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
@@ -128,7 +128,7 @@ function RehearseFor({ setup }: { setup: DrillSetupReply }): ReactElement {
                     point,
                     failed,
                     of,
-                    targets: targets.join(', '),
+                    targets: commaList(targets),
                   })}
                 </li>
               ))}

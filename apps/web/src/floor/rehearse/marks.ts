@@ -1,6 +1,7 @@
 import type { Manner, RehearsalCall } from '@orthokin/core/footwork';
 import type { PositionName } from '@orthokin/core/pattern';
 import { say } from '../../words/floor.js';
+import { commaList } from '../../words/format.js';
 
 /** What the coach saw of one check point, in one hold. */
 export interface Mark {
@@ -72,6 +73,6 @@ export function rehearsalSentence(marks: readonly Mark[]): string {
     marks: marks.length,
     point: worst.point,
     position: worst.position,
-    targets: worst.targets.join(', '),
+    targets: commaList(worst.targets),
   });
 }

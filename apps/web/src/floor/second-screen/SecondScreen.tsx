@@ -11,6 +11,7 @@ import { Quiet } from '../../parts/Text.js';
 import { colour, MONO } from '../../parts/tokens.js';
 import type { Room } from './useRoom.js';
 import { say } from '../../words/floor.js';
+import { commaList } from '../../words/format.js';
 
 const ROLE_WORDS: Readonly<Record<LiveRole, string>> = {
   drill: say('anotherDrill'),
@@ -49,7 +50,7 @@ function Joined({ channel }: { channel: Channel }): ReactElement {
         ? say('noScreenHasJoinedYet')
         : say('sizeJoinedValue', {
             size: others.size,
-            value: [...others.values()].map((role) => ROLE_WORDS[role]).join(', '),
+            value: commaList([...others.values()].map((role) => ROLE_WORDS[role])),
           })}
     </Quiet>
   );

@@ -5,7 +5,7 @@ import type { DrillSetupReply } from '@orthokin/contract';
 import { useMemo, type ReactElement, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { allWordsOf } from '../../drill/cue-words.js';
-import { percent, seconds } from '../../words/format.js';
+import { commaList, percent, seconds } from '../../words/format.js';
 import { CheckField } from '../../parts/form/CheckField.js';
 import { Quiet, Time } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
@@ -64,14 +64,14 @@ const askedWords = ({
   switchShare,
   floorScale,
 }: Rung): string =>
-  [
+  commaList([
     order,
     ...share(catchShare, 'catch'),
     ...share(switchShare, 'switch'),
     doing,
     ...(pressure === 'none' ? [] : [pressure]),
     ...(floorScale === 1 ? [] : [say('floorFloorscale', { floorScale: percent(floorScale) })]),
-  ].join(', ');
+  ]);
 
 const stepsOf = (rule: Rule): StaircaseSteps => {
   const { passesInARow, stepMs, leastStepMs, reversals } =
@@ -141,7 +141,7 @@ export function ChoicesForm({
         <TrialsPart conditions={conditions} onChange={settle} />
       </div>
       <Quiet>
-        {say('targets')} {rung?.targets.join(', ')}
+        {say('targets')} {commaList(rung?.targets ?? [])}
         {say('guessableLimits', { guessable })}{' '}
         {Object.entries(rung?.limitsMs ?? {}).map(([name, ms], i) => (
           <span key={name}>

@@ -25,7 +25,12 @@ export function RungPicker({
           ({ number, name }) =>
             [
               String(number),
-              `rung ${number} of ${pattern.rungs.length}: ${name}${number === own ? '' : say('notTheirOwn')}`,
+              say('rungOfWhose', {
+                number,
+                of: pattern.rungs.length,
+                name,
+                whose: number === own ? '' : say('notTheirOwn'),
+              }),
             ] as const,
         )}
         onChange={(chosen) => change({ rung: Number(chosen) === own ? null : chosen })}

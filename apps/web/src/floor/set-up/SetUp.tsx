@@ -31,6 +31,7 @@ import { useChoices, useTestReps } from './useChoices.js';
 import { useRota } from './useRota.js';
 import { useSeed } from './useSeed.js';
 import { say } from '../../words/floor.js';
+import { commaList } from '../../words/format.js';
 
 const Columns = styled.div`
   display: grid;
@@ -134,7 +135,7 @@ function colourWords({ athlete, pattern }: DrillSetupReply): string | null {
   return say('athleteWhyChangedShownOtherColours', {
     athlete: athlete.name,
     why,
-    changed: changed.map(({ letter }) => letter).join(', '),
+    changed: commaList(changed.map(({ letter }) => letter)),
   });
 }
 

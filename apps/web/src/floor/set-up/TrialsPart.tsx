@@ -7,7 +7,7 @@ import { SelectField } from '../../parts/form/SelectField.js';
 import { Quiet } from '../../parts/Text.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { Choice } from './Choice.js';
-import { percent } from '../../words/format.js';
+import { commaList, listWords, percent } from '../../words/format.js';
 import { say } from '../../words/floor.js';
 
 /** The tests in a set, in words. */
@@ -20,9 +20,9 @@ export function trialWords(conditions: Conditions): string {
       say('freezeshareFreezeFreezeat', { freezeShare: percent(freezeShare), freezeAt }),
     late && say('lateArrival', { late }),
     varyM > 0 && say('targetsMovedUpVarymM', { varyM: varyM.toFixed(1) }),
-    watched.length > 0 && say('watchingWatched', { watched: watched.join(' and ') }),
-  ].filter((words) => words !== false && words !== null);
-  return said.length > 0 ? said.join(', ') : 'none';
+    watched.length > 0 && say('watchingWatched', { watched: listWords(watched) }),
+  ];
+  return commaList(said) || say('noTests');
 }
 
 const SHARES = [

@@ -1,4 +1,4 @@
-import { FAULT_HELP, type Fault } from '@orthokin/core/timing';
+import type { Fault } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { lastRep } from '@orthokin/core/run';
@@ -6,6 +6,7 @@ import type { Run } from '../../drill/plan.js';
 import { colour } from '../../parts/tokens.js';
 import { KeyRow } from './KeyRow.js';
 import { say } from '../../words/floor.js';
+import { FAULT_HELP } from '../../words/fault.js';
 
 const Row = styled(KeyRow)`
   margin-bottom: 12px;

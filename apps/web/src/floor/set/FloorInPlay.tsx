@@ -2,6 +2,7 @@ import type { Pattern } from '@orthokin/core/pattern';
 import type { ComponentProps, ReactElement } from 'react';
 import { FloorPlan } from '../../parts/plan/FloorPlan.js';
 import { say } from '../../words/floor.js';
+import { commaList } from '../../words/format.js';
 
 /** The whole floor with the targets that are in play; the others faint. */
 export const FloorInPlay = ({
@@ -17,6 +18,6 @@ export const FloorInPlay = ({
     pattern={pattern}
     inPlay={letters}
     legend={legend}
-    label={say('floorHomeBaseTargetsLetters', { letters: letters.join(', ') })}
+    label={say('floorHomeBaseTargetsLetters', { letters: commaList(letters) })}
   />
 );

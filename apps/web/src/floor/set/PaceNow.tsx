@@ -1,5 +1,5 @@
 import type { ReactElement } from 'react';
-import { count, secondsWithUnit } from '../../words/format.js';
+import { secondsWithUnit } from '../../words/format.js';
 import { staircaseOf } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 import { say } from '../../words/floor.js';
@@ -12,7 +12,7 @@ export function PaceNow({ run }: { run: Run }): ReactElement | null {
   const { nextMs, pacesMs, row, reversalsMs } = staircase;
   const before = pacesMs.at(-1) ?? nextMs;
   const moved = nextMs < before ? say('quicker') : nextMs > before ? say('slower') : '';
-  const toGo = count(steps.passesInARow - row, 'pass', 'passes');
+  const toGo = steps.passesInARow - row;
   return (
     <span className="pace" role="status">
       <b>{secondsWithUnit(nextMs)}</b> {say('cue2')} {moved && <strong>{moved}</strong>}{' '}

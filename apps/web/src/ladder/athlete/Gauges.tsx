@@ -3,7 +3,7 @@ import type { SetJudgement, TimeGate } from '@orthokin/core/progress';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { lackWords } from '../../words/decision.js';
-import { capital, percent, secondsWithUnit } from '../../words/format.js';
+import { capital, orList, percent, secondsWithUnit } from '../../words/format.js';
 import { phaseFill, type Phase } from '../../parts/phases.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
 import { sourceWords } from '../../words/limit.js';
@@ -172,7 +172,7 @@ export function Gauges({
             ? say('cleanCuedrepsWithoutWatchedNeededNeeded', {
                 clean: technique.clean,
                 cuedReps,
-                watched: technique.watched.join(' or '),
+                watched: orList(technique.watched),
                 needed: technique.needed,
               })
             : say('nobodyWatchedFaultsChooseOneTwo')

@@ -7,7 +7,7 @@ import styled from 'styled-components';
 import { useAthleteLadder, useLadder } from '../../api/ladder.js';
 import { useRemembered } from '../../device/useRemembered.js';
 import { SelectField } from '../../parts/form/SelectField.js';
-import { percent, seconds } from '../../words/format.js';
+import { commaList, percent, seconds } from '../../words/format.js';
 import { FiguresTable } from '../../parts/FiguresTable.js';
 import { Failed } from '../../parts/Notice.js';
 import { FloorPlan } from '../../parts/plan/FloorPlan.js';
@@ -87,7 +87,7 @@ function headline(budgets: readonly TargetBudget[], own: OwnSpeed | null, name: 
   const out = budgets.filter(({ feasible }) => feasible?.verdict === 'no');
   if (out.length > 0)
     return say('outWhichOutNameSReach', {
-      out: out.map(({ letter }) => letter).join(', '),
+      out: commaList(out.map(({ letter }) => letter)),
       which: out.length === 1 ? 'is' : 'are',
       name,
     });

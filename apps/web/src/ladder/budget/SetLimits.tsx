@@ -97,14 +97,17 @@ export function SetLimits({
               ['all', say('everyRungItsOwnShare')] as const,
               ...pattern.rungs.map(
                 ({ number, timeFactor }) =>
-                  [String(number), `rung ${number}, at ${percent(timeFactor)}`] as const,
+                  [
+                    String(number),
+                    say('rungAtShare', { number, share: percent(timeFactor) }),
+                  ] as const,
               ),
             ]}
             onChange={setWhere}
           />
         </div>
         <Button weight="main" isDisabled={found.length === 0 || isPending} onPress={save}>
-          {say('setWhich', { which: athlete ? athlete.name : 'everyone' })}
+          {say('setWhich', { which: athlete ? athlete.name : say('everyoneObject') })}
         </Button>
       </Row>
       {first && last && (

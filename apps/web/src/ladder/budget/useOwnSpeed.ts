@@ -2,6 +2,7 @@ import { ownSpeedOf, type OwnSpeed } from '@orthokin/core/budget';
 import type { Pattern } from '@orthokin/core/pattern';
 import { wrong, type Result } from '@orthokin/core/result';
 import { useMemo } from 'react';
+import { say } from '../../words/ladder.js';
 import { usePooledReps } from '../usePooledReps.js';
 
 /** An athlete's own speed on a pattern; `null` while it is read. */
@@ -11,8 +12,7 @@ export function useOwnSpeed(
 ): Result<OwnSpeed> | null {
   const reps = usePooledReps(athleteId, pattern.id, 'travel');
   return useMemo(() => {
-    if (reps === null)
-      return wrong('sets', 0, 'a set on this pattern in which first move and arrival were timed');
+    if (reps === null) return wrong('sets', 0, say('noTimedSetYet'));
     return reps ? ownSpeedOf(reps, pattern) : null;
   }, [reps, pattern]);
 }

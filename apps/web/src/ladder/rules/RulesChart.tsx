@@ -6,6 +6,7 @@ import { finePercent } from '../../words/rules.js';
 import { TRUE_RATES } from '@orthokin/core/progress';
 import type { RulesAnswer } from './simulate.js';
 import { say } from '../../words/ladder.js';
+import { commaList } from '../../words/format.js';
 
 const LOOKS = [
   { symbol: 'circle', type: 'solid' },
@@ -64,7 +65,7 @@ export function RulesChart({
   const summary = answer
     .map(
       (outcomes, i) =>
-        `${names[i] ?? ''}: ${outcomes.map(({ moved }, at) => say('finepercentFinepercent2', { finePercent: finePercent(moved), finePercent2: finePercent(TRUE_RATES[at] ?? 0) })).join(', ')}`,
+        `${names[i] ?? ''}: ${commaList(outcomes.map(({ moved }, at) => say('finepercentFinepercent2', { finePercent: finePercent(moved), finePercent2: finePercent(TRUE_RATES[at] ?? 0) })))}`,
     )
     .join('. ');
   return (

@@ -5,9 +5,7 @@ import {
   checkRule,
   draftLadder,
   EFFORT_NAMES,
-  EFFORTS,
   SCHOOL_NAMES,
-  SCHOOLS,
   USUAL_DRAFT,
 } from '@orthokin/core/progress';
 import { ArrowDown, ArrowUp, Copy, Redo2, Trash2, Undo2, WandSparkles } from 'lucide-react';
@@ -24,7 +22,7 @@ import { IconButton } from '../../parts/IconButton.js';
 import { Failed, Notice } from '../../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
-import { raisesWords } from '../../words/rung.js';
+import { EFFORT_WORDS, raisesWords, SCHOOL_WORDS } from '../../words/rung.js';
 import { RuleForm } from './RuleForm.js';
 import { RungForm } from './RungForm.js';
 import { TestPart } from './TestPart.js';
@@ -280,9 +278,8 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
             </Fields>
             <p style={{ margin: '0 0 6px', maxWidth: '66ch' }}>
               {say('reasoningRiskRiskReasoning2', {
-                reasoning: SCHOOLS[climb.school].reasoning,
-                risk: SCHOOLS[climb.school].risk.toLowerCase(),
-                reasoning2: EFFORTS[climb.effort].reasoning,
+                ...SCHOOL_WORDS[climb.school],
+                reasoning2: EFFORT_WORDS[climb.effort],
               })}
             </p>
             <Button onPress={draft}>

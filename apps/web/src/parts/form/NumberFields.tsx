@@ -1,6 +1,7 @@
 import { lengthWords, parseLength, type LengthUnit } from '@orthokin/core/floor';
 import { ok, wrong, type Result } from '@orthokin/core/result';
 import type { ReactElement } from 'react';
+import { say } from '../../words/parts.js';
 import { TypedField } from './TypedField.js';
 
 interface Range {
@@ -21,7 +22,7 @@ const within = (
   words: (value: number) => string,
 ): Result<number> =>
   result.ok && (result.value < min || result.value > max)
-    ? wrong('', result.value, `${words(min)} to ${words(max)}`)
+    ? wrong('', result.value, say('minToMax', { min: words(min), max: words(max) }))
     : result;
 
 /** A length in the coach's unit; kept in metres. */
@@ -53,7 +54,7 @@ export const NumberField = ({
   const parse = (text: string): Result<number> => {
     const value = Number(text.replace(unit, '').replace(',', '.').replace('−', '-').trim());
     return Number.isNaN(value) || text.trim() === ''
-      ? wrong('', text, `a number in ${unit || 'figures'}`)
+      ? wrong('', text, unit ? say('aNumberInUnit', { unit }) : say('aNumberInFigures'))
       : within(ok(value), { min, max }, words);
   };
   return <TypedField {...field} show={words} parse={parse} />;

@@ -3,7 +3,7 @@ import type { GatedDuration } from '@orthokin/core/pattern';
 import type { RepReading, TimedEvent } from '@orthokin/core/timing';
 import { Flag } from 'lucide-react';
 import type { ReactElement } from 'react';
-import { seconds } from '../../words/format.js';
+import { commaList, seconds } from '../../words/format.js';
 import { MarkerShapeAt } from '../plan/Marker.js';
 import { PHASE_COLOURS, phaseFill } from '../phases.js';
 import { colour, MONO } from '../tokens.js';
@@ -122,13 +122,13 @@ const describe = ({ rep, durations, faults, leftOut }: RepReading): string => {
   return say('repOrdinalTargetValue', {
     ordinal: rep.ordinal,
     target: rep.target,
-    value: [...times, ...notes].join(', '),
+    value: commaList([...times, ...notes]),
   });
 };
 
 /** What the flag of a rep says; a strike-out says so first. */
 const flagWords = ({ faults, leftOut }: RepReading): string =>
-  (leftOut === 'struck out' ? [say('struckOut'), ...faults] : faults).join(', ');
+  commaList(leftOut === 'struck out' ? [say('struckOut'), ...faults] : faults);
 
 /** One rep: number, marker, bands, limits, and what there is to say about it. */
 export function Ribbon({

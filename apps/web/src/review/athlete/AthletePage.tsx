@@ -85,10 +85,15 @@ const basisWords = (basis: string, { before, after }: Pick<Better, 'before' | 'a
   const days = (sets: Better['before']) => {
     const [first, last] = [sets[0], sets.at(-1)];
     if (!first || !last) return say('noDay');
-    const [from, to] = [first, last].map(({ atMs }) => dayWords(new Date(atMs).toISOString()));
-    return from === to ? from : `${from} to ${to}`;
+    const [from = '', to = ''] = [first, last].map(({ atMs }) =>
+      dayWords(new Date(atMs).toISOString()),
+    );
+    return from === to ? from : say('fromTo', { from, to });
   };
-  return `Compared by ${basis}: ${days(before)} against ${days(after)}, rung ${before[0]?.rung ?? '?'}.`;
+  return say('comparedByBasis', {
+    ...{ basis, before: days(before), after: days(after) },
+    rung: before[0]?.rung ?? '?',
+  });
 };
 
 function CourseOfKind({

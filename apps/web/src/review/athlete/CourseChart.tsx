@@ -3,7 +3,7 @@ import { byDay, type CourseDuration } from '@orthokin/core/stats';
 import { useCallback, type ReactElement } from 'react';
 import { axisLook, tooltipLook } from '../../parts/chart/axes.js';
 import { Chart, type Palette } from '../../parts/chart/Chart.js';
-import { capital, count, dayWords, secondsWithUnit } from '../../words/format.js';
+import { capital, dayWords, secondsWithUnit } from '../../words/format.js';
 import { PHASE_COLOURS } from '../../parts/phases.js';
 import type { Kind } from '../course-view.js';
 import { say } from '../../words/review.js';
@@ -111,7 +111,7 @@ export function CourseChart({
           days: days.length,
           ms: secondsWithUnit(first.ms),
           ms2: secondsWithUnit(last.ms),
-          moves: count(course.moves.length, say('rungChange')),
+          moves: course.moves.length,
         })
       : say('durationWasNotTimedTheseSets', { duration: capital(duration) });
   return (

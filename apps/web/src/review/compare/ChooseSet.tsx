@@ -39,7 +39,10 @@ export function ChooseSet({
             ['', say('chooseSet')],
             ...sets.map(({ setId, atMs, rung }) => {
               const at = new Date(atMs).toISOString();
-              return [setId, `${dayWords(at)} ${timeWords(at)}, rung ${rung}`] as const;
+              return [
+                setId,
+                say('dayTimeRung', { day: dayWords(at), time: timeWords(at), rung }),
+              ] as const;
             }),
           ]}
           onChange={(id) => id !== '' && onChoose(id)}

@@ -68,15 +68,15 @@ const readingsOf = ({ set, reps, pattern }: SetReviewReply): RepReading[] =>
 
 const sideOf = (sets: readonly SetReviewReply[]): Side => {
   const [first, last] = [sets[0], sets.at(-1)];
-  const days = first && last ? [dayWords(first.set.startedAt), dayWords(last.set.startedAt)] : [];
-  const when = days[0] === days[1] ? days[0] : days.join(' to ');
+  const [from = '', to = ''] = [first, last].map((each) => each && dayWords(each.set.startedAt));
+  const when = from === to ? from : say('fromTo', { from, to });
   return {
     sets,
     readings: sets.flatMap(readingsOf),
     name: first
       ? say('athleteWhenRungRung', {
           athlete: first.athlete.name,
-          when: when ?? '',
+          when,
           rung: first.set.rung,
         })
       : '',
@@ -89,10 +89,10 @@ const unlike = (a: Side, b: Side): string[] => {
     const [first] = sets;
     return first
       ? {
-          'pattern version': `${first.pattern.name} ${first.set.patternVersion}`,
-          timing: first.set.source,
-          'kind of cue': senseOf(first.set.conditions),
-          rung: String(first.set.rung),
+          [say('patternVersion')]: `${first.pattern.name} ${first.set.patternVersion}`,
+          [say('timing')]: first.set.source,
+          [say('kindOfCue')]: senseOf(first.set.conditions),
+          [say('rungName')]: String(first.set.rung),
         }
       : {};
   };

@@ -3,7 +3,7 @@ import type { PatternReply } from '@orthokin/contract';
 import { targetFigures, travelLine } from '@orthokin/core/stats';
 import type { RepReading } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
-import { count, seconds } from '../../words/format.js';
+import { commaList, seconds, semicolonList } from '../../words/format.js';
 import { FloorPlan } from '../../parts/plan/FloorPlan.js';
 import { viewOfTargets } from '../../parts/plan/view.js';
 import { Heading, Quiet } from '../../parts/Text.js';
@@ -42,7 +42,7 @@ export function TargetFloor({
       out,
       home,
       off === undefined ? '' : say('lineOff', { off: signed(off) }),
-      faulty.length > 0 ? count(faulty.length, 'fault') : '',
+      faulty.length > 0 ? say('seenFaults', { faults: faulty.length }) : '',
     ].filter((words) => words !== '');
   };
   const view = viewOfTargets(pattern);
@@ -55,9 +55,9 @@ export function TargetFloor({
         view={{ ...view, height: view.height + LEGEND_ROOM_M }}
         inPlay={rung?.targets}
         legend={legend}
-        label={figures
-          .map(({ letter }) => `${letter}: ${legend(letter).join(', ') || say('notTimed')}`)
-          .join('; ')}
+        label={semicolonList(
+          figures.map(({ letter }) => `${letter}: ${commaList(legend(letter)) || say('notTimed')}`),
+        )}
       />
       {slowest && <p style={{ margin: '10px 0 0' }}>{slowest}</p>}
       <Quiet style={{ marginTop: 6, fontSize: 16 }}>

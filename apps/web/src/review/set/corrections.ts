@@ -12,6 +12,7 @@ import { ok } from '@orthokin/core/result';
 import { ALIGN_WORDS } from '../../parts/ribbon/Axis.js';
 import { signed } from '../../words/set.js';
 import { say } from '../../words/review.js';
+import { commaList, semicolonList } from '../../words/format.js';
 
 /** The rep of an ordinal that stands after all corrections. */
 export const effectiveRep = (reps: readonly RepReply[], ordinal: number): RepReply | undefined =>
@@ -47,7 +48,7 @@ const eventWords = (name: EventName): string =>
 export function changeWords(before: RepReply, after: RepReply): string {
   const parts: string[] = [];
   if (before.struckOut !== after.struckOut)
-    parts.push(after.struckOut ? say('struckOut') : 'restored');
+    parts.push(after.struckOut ? say('struckOut') : say('restored'));
   for (const event of after.events) {
     const old = eventOf(before.events, event.name);
     if (old && old.atMs !== event.atMs)
@@ -59,9 +60,9 @@ export function changeWords(before: RepReply, after: RepReply): string {
       );
     if (!old) parts.push(say('eventwordsAdded', { eventWords: eventWords(event.name) }));
   }
-  const faults = (rep: RepReply) => rep.seenFaults.join(', ') || 'none';
+  const faults = (rep: RepReply) => commaList(rep.seenFaults) || say('noFaults');
   if (faults(before) !== faults(after)) parts.push(say('faultsFaults', { faults: faults(after) }));
-  return parts.join('; ') || say('runAgain');
+  return semicolonList(parts) || say('runAgain');
 }
 
 export interface CorrectionLine {

@@ -14,6 +14,7 @@ import { setBody } from '../../drill/requests.js';
 import { actionsOf } from '../../device/drill-log.js';
 import { useSending } from '../../device/outbox-context.js';
 import { useSetReview } from '../../api/review.js';
+import { say } from '../../words/review.js';
 
 /** A set to look at, wherever it was read from. */
 export interface Review {
@@ -67,8 +68,7 @@ export function useReview(setId: string): Reading {
   const settled = askDevice && !local.isPending;
   return {
     review,
-    error:
-      settled && !review ? (remote.error ?? new Error('This set is not on this device.')) : null,
+    error: settled && !review ? (remote.error ?? new Error(say('setNotOnThisDevice'))) : null,
     again: () => void remote.refetch(),
   };
 }

@@ -1,6 +1,7 @@
 import { download, fileName } from '../../parts/download.js';
 import { LIGHT } from '../../parts/tokens.js';
 import { PHASE_DEFS_ID } from '../../parts/phases.js';
+import { say } from '../../words/studio.js';
 
 const SVG = 'http://www.w3.org/2000/svg';
 /** PNGs are made this many times as large as the drawing is on the screen: sharp in print. */
@@ -67,7 +68,7 @@ export async function drawingsAsPng(drawings: readonly SVGSVGElement[]): Promise
   canvas.height = image.height * PNG_SCALE;
   canvas.getContext('2d')?.drawImage(image, 0, 0, canvas.width, canvas.height);
   return new Promise((resolve, reject) =>
-    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('The drawing is empty.')))),
+    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error(say('drawingEmpty'))))),
   );
 }
 

@@ -21,6 +21,7 @@ import { POSITION_WORDS } from '../../words/position.js';
 import { baseWords, headingWords, windowWords } from '../../words/check-point.js';
 import { useUnit } from '../state/unit.js';
 import { say } from '../../words/studio.js';
+import { semicolonList } from '../../words/format.js';
 
 const Card = styled.article`
   display: grid;
@@ -139,13 +140,11 @@ function PositionCard({ leg, name }: { leg: Leg; name: PositionName }): ReactEle
           <>
             <WeightBar leftWeight={standing.leftWeight} />
             <div>
-              {[
+              {semicolonList([
                 baseWords(standing, pattern, unit),
                 headingWords(standing),
                 windowWords(name, pattern),
-              ]
-                .filter(Boolean)
-                .join('; ')}
+              ])}
               .
             </div>
           </>

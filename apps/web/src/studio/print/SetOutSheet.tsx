@@ -11,7 +11,7 @@ import { useParams } from 'react-router';
 import styled from 'styled-components';
 import { useRemembered } from '../../device/useRemembered.js';
 import { SelectField } from '../../parts/form/SelectField.js';
-import { count } from '../../words/format.js';
+import { commaList } from '../../words/format.js';
 import { Court, HomeRing } from '../../parts/plan/Court.js';
 import { Marker, MarkerShapeAt } from '../../parts/plan/Marker.js';
 import { viewBox, viewOfCourt } from '../../parts/plan/view.js';
@@ -122,10 +122,10 @@ function Needed({
       <h2>{say('whatNeeded')}</h2>
       <ul>
         <li>
-          {count(pattern.targets.length, 'marker')}:{' '}
-          {pattern.targets
-            .map(({ letter, colour: c, shape }) => `${letter} ${c} ${shape}`)
-            .join(', ')}
+          {say('markersToSetOut', { markers: pattern.targets.length })}{' '}
+          {commaList(
+            pattern.targets.map(({ letter, colour: c, shape }) => `${letter} ${c} ${shape}`),
+          )}
         </li>
         <li>
           {say('tapeChalkHomeBaseRingRadiusm', {
@@ -151,12 +151,12 @@ function Needed({
                   })
                 : say('underRunoffmEdgeShortSlowDown', {
                     RUNOFFM: lengthWords(RUN_OFF_M, unit),
-                    short: short
-                      .map(
+                    short: commaList(
+                      short.map(
                         ({ target, clearanceM }) =>
                           `${target.letter} (${lengthWords(clearanceM, unit)})`,
-                      )
-                      .join(', '),
+                      ),
+                    ),
                   }),
         })}
       </p>

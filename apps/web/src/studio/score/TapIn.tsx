@@ -11,6 +11,7 @@ import { colour } from '../../parts/tokens.js';
 import { useEditor } from '../state/editor.js';
 import { rhythmSentence } from '../../words/rhythm.js';
 import { say } from '../../words/studio.js';
+import { commaList } from '../../words/format.js';
 
 const Pads = styled.div`
   display: grid;
@@ -122,7 +123,7 @@ export function TapIn({
             ? say('twoTapsMakeInterval')
             : rhythmSentence(rhythmOf(taps.map(({ atMs }) => atMs))).replace(' out', '')}
           {otherFoot.length > 0 &&
-            say('tapOtherfootWasOtherFootThan', { otherFoot: otherFoot.join(', ') })}
+            say('tapOtherfootWasOtherFootThan', { otherFoot: commaList(otherFoot) })}
           {unused > 0 && say('unusedMoreThanThereSteps', { unused })}
         </p>
         <div style={{ display: 'flex', gap: 10, flexWrap: 'wrap' }}>

@@ -45,4 +45,6 @@ export const change = {
   speedBoughtTechniqueFasterDayFewer:
     'Speed is bought with technique: the faster the day, the fewer clean reps ({figures}). Ease the pace until they are clean.',
   fasterDaysAlsoCleanerOnesFigures: 'The faster days are also the cleaner ones ({figures}).',
+  wordsCourseLess: '{words}: {duration} {course}, {by} less.',
+  wordsCourseMore: '{words}: {duration} {course}, {by} more.',
 } as const;

@@ -12,7 +12,6 @@ export const decision = {
   gateHairTooSlowLessThan: '{gate} is a hair too slow, by less than 0.01 s',
   gateOvermsTooSlow: '{gate} is {overMs} too slow',
   nameWasNotTimedN: '{name} was not timed in {n, plural, one {# rep} other {# reps}}',
-  validRep: 'valid rep',
   moveUpAfterSetsneededLastOflast:
     'Move up after {setsNeeded} of the last {ofLast} sets on a rung passed, on {distinctDays, plural, one {# day} other {# days}}.',
   moveUpWhenRepsSayP1:
@@ -71,7 +70,7 @@ export const decision = {
   noSetThisRungYet: 'No set on this rung yet',
   notEnoughRepsYet: 'Not enough reps yet',
   notEnoughYetMissing: 'Not enough yet: {missing}',
-  repsNeededNeeded: '{reps}, {needed} needed',
+  repsNeededNeeded: '{reps, plural, one {# valid rep} other {# valid reps}}, {needed} needed',
   askedSetspassedSetsseenPassedWhich: '{asked}; {setsPassed} of {setsSeen} passed{which}.',
   passedNotEnoughSetsYet: 'Passed; not enough sets yet',
 } as const;

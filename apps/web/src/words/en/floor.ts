@@ -49,7 +49,7 @@ export const floor = {
   cue: 'cue',
   cue2: 'a cue',
   quickerAfterTogoReversalReversalsmsReversals:
-    '· quicker after {toGo} · reversal {reversalsMs} of {reversals}',
+    '· quicker after {toGo, plural, one {# pass} other {# passes}} · reversal {reversalsMs} of {reversals}',
   shownSecondsWorkLeft: '{shown} seconds of work left',
   athletePatternRungRung: '{athlete}, {pattern}, rung {rung}',
   cueOrdinalReps: 'cue {ordinal} of {reps}',
@@ -288,4 +288,6 @@ export const floor = {
   yesAsked: 'Yes: {asked}.',
   noAskedHere: 'No: {asked} is here.',
   rehearsedNoCheckPointWasLooked: 'Rehearsed; no check point was looked at.',
+  rungOfWhose: 'rung {number} of {of}: {name}{whose}',
+  noTests: 'none',
 } as const;

@@ -253,4 +253,7 @@ export const ladder = {
   ruleB: 'Rule B',
   technique: 'Technique',
   wentEarly: 'Went early',
+  rungAtShare: 'rung {number}, at {share}',
+  everyoneObject: 'everyone',
+  noTimedSetYet: 'a set on this pattern in which first move and arrival were timed',
 } as const;

@@ -11,7 +11,7 @@ export const library = {
   newPattern: 'New pattern',
   floorPattern: 'The floor of {pattern}',
   targetsHandHanded: '{targets, plural, one {# target} other {# targets}}, {hand}-handed',
-  noSetYet: 'no set yet',
+  sets: '{sets, plural, =0 {no set yet} one {# set} other {# sets}}',
   versionVersionWhich: 'version {version}, {which}',
   duplicatePattern: 'Duplicate {pattern}',
   takeBack: 'Take back',

@@ -1,6 +1,9 @@
 export const limit = {
   factorBudgetmsThereFlight: '{factor} of the {budgetMs} there are: {flight}',
   factorTheirOwnRecordmsOverN: '{factor} of their own {of} of {recordMs}, over {n} reps',
+  reactionToOne: 'a reaction with nothing to choose',
+  reactionToAChoice: 'a reaction among {choices} at {msPerBit} ms a bit of choice',
+  wayHome: 'the way home from the farthest target, by the travel model',
   factorReckonedmsHow: '{factor} of {reckonedMs}: {how}',
   coachsNumber: 'the coach’s number',
   setWithoutSource: 'set without a source',

@@ -20,4 +20,7 @@ export const parts = {
   print: 'Print',
   leftOut: 'left out',
   struckOut: 'struck out',
+  minToMax: '{min} to {max}',
+  aNumberInUnit: 'a number in {unit}',
+  aNumberInFigures: 'a number in figures',
 } as const;

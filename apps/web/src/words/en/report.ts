@@ -19,7 +19,6 @@ export const report = {
     'Works on {patternName}, rung {rung} of {rungs}: {rungName}.',
   limitsThisRungMetMoveUp: 'The limits of this rung are met: move up.',
   whatHoldsNextRungBackLackwords: 'What holds the next rung back: {lackWords}.',
-  falseStart: 'false start',
   earlyLastCuedSayMend:
     '{early} in the last {cued, plural, one {# cue} other {# cues}}. {say} {mend}',
   shortSetsAllWayHomeTurn:

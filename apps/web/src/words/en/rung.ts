@@ -19,4 +19,12 @@ export const rung = {
   muchAskedRateAboutOneFive: 'Much is asked: {rate}; about one in five shows the right demand.',
   keptRungTorung: 'kept on rung {toRung}',
   whichRungTorung: '{which} to rung {toRung}',
+  patternFirstReasoning:
+    'Rehearse the positions in a known order until they are clean, then cue them, then mix them. Form is steady early.',
+  patternFirstRisk: 'the athlete learns the order, not the reading.',
+  readingFirstReasoning:
+    'Cues that cannot be guessed from the first session on; form is shaped by the task. Carries over better to play.',
+  readingFirstRisk: 'the first sets are slower and less tidy, and look like a step back.',
+  qualityReasoning: 'Twice the work as rest or more; stop the set when technique goes.',
+  pressureReasoning: 'As much rest as work or less; a missed rep adds reps.',
 } as const;

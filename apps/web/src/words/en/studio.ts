@@ -178,6 +178,7 @@ export const studio = {
   backPattern: 'Back to the pattern',
   planKind: 'Plan as {kind}',
   planFloorItsTapeLines: 'Plan of the floor with its tape lines',
+  markersToSetOut: '{markers, plural, one {# marker} other {# markers}}:',
   whatNeeded: 'What is needed',
   tapeChalkHomeBaseRingRadiusm: 'tape or chalk for home base, a ring of {radiusM} radius',
   twoTapesWhichOneTapeString: 'two tapes of {which}, or one tape and a string',
@@ -220,4 +221,5 @@ export const studio = {
   sameEveryTarget: ' (the same for every target)',
   middleLine: 'on the middle line',
   offWhichMiddle: '{off} {which} of the middle',
+  drawingEmpty: 'The drawing is empty.',
 } as const;

@@ -2,7 +2,6 @@ export const verdict = {
   toocloseTooCloseCall: ', {tooClose} too close to call',
   ordinalFastestTookLimitms: '; the {ordinal} fastest took {limitMs}',
   butOnlyPassesKeptEveryLimit: 'But only {passes} kept every limit at once; {needed} needed.',
-  falseStart: 'false start',
   heldTrialsHeld: '{held} of {trials, plural, one {# catch trial} other {# catch trials}} held.',
   leftOutParts: 'Left out: {parts}.',
   noRepWasLeftOut: 'No rep was left out.',
