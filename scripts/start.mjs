@@ -9,7 +9,7 @@ import { ROOT } from './lib/paths.mjs';
 import { isFree } from './lib/ports.mjs';
 import { Refusal, run, say } from './lib/say.mjs';
 
-const DEFAULT_PORT = 4310;
+const USUAL_PORT = 4310;
 /** Where the app looks for beacons until it is told another address. */
 const BEACONS_PORT = 4320;
 
@@ -18,7 +18,7 @@ database, loads the demo club the first time, serves, and prints the address.
 
   ./start [--port N] [--lan] [--reset-demo]
 
-  --port N       serve on 127.0.0.1:N (default ${DEFAULT_PORT})
+  --port N       serve on 127.0.0.1:N (default ${USUAL_PORT})
   --lan          let other devices of this network in, for second screens
   --reset-demo   make the demo club anew; other clubs stay as they are
   --help         this text
@@ -30,7 +30,7 @@ function readArguments() {
   try {
     const { values } = parseArgs({
       options: {
-        port: { type: 'string', default: String(DEFAULT_PORT) },
+        port: { type: 'string', default: String(USUAL_PORT) },
         lan: { type: 'boolean', default: false },
         'reset-demo': { type: 'boolean', default: false },
         help: { type: 'boolean', default: false },

@@ -2,14 +2,14 @@ import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { seededRandom, makeSchedule } from '@orthokin/core/cue';
 import {
   decide,
-  DEFAULT_COUNT_RULE,
-  DEFAULT_SEQUENTIAL_RULE,
-  DEFAULT_STAIRCASE_RULE,
+  USUAL_COUNT_RULE,
+  USUAL_SEQUENTIAL_RULE,
+  USUAL_STAIRCASE_RULE,
   judgeSet,
   operatingOf,
   simulateStaircase,
   steady,
-  USUAL_COURSE,
+  USUAL_OUTLOOK,
 } from '@orthokin/core/progress';
 import type { Rung } from '@orthokin/core/pattern';
 import { simulateRep, TYPICAL_ATHLETE } from '@orthokin/core/simulation';
@@ -122,15 +122,15 @@ bench
   })
   .add('percentile bootstrap of that median, 5,000 draws, simple-statistics', peerBootstrap)
   .add('what the count rule does, exactly', () => {
-    operatingOf(DEFAULT_COUNT_RULE, steady(0.6), USUAL_COURSE);
+    operatingOf(USUAL_COUNT_RULE, steady(0.6), USUAL_OUTLOOK);
   })
   .add('what the sequential test does, exactly', () => {
-    operatingOf(DEFAULT_SEQUENTIAL_RULE, steady(0.6), USUAL_COURSE);
+    operatingOf(USUAL_SEQUENTIAL_RULE, steady(0.6), USUAL_OUTLOOK);
   })
   .add('learning curve of 40 sessions', () => void fitLearningCurve(sessions, learning))
   .add('judge a set of 200 reps', () => void judgeSet(readings.slice(0, 200), RUNG))
-  .add('decide over 500 sets, count rule', () => void decide(evidence, DEFAULT_COUNT_RULE))
-  .add('decide over 500 sets, sequential', () => void decide(evidence, DEFAULT_SEQUENTIAL_RULE))
+  .add('decide over 500 sets, count rule', () => void decide(evidence, USUAL_COUNT_RULE))
+  .add('decide over 500 sets, sequential', () => void decide(evidence, USUAL_SEQUENTIAL_RULE))
   .add('lay and check 12 targets', () => void checkFootwork(layAll(bare)))
   .add('check 1,000 patterns of 6', () => {
     for (let n = 0; n < MANY / 100; n++) checkFootwork(laid);
@@ -148,7 +148,7 @@ const courses = new Bench({ iterations: isQuick ? 1 : 5, time: 0, warmup: false 
   '100,000 courses by the staircase',
   () => {
     simulateStaircase(
-      ...([DEFAULT_STAIRCASE_RULE, steady(0.6), { ...USUAL_COURSE, repsPerSet: 30 }] as const),
+      ...([USUAL_STAIRCASE_RULE, steady(0.6), { ...USUAL_OUTLOOK, repsPerSet: 30 }] as const),
       ...([MANY, seededRandom(1)] as const),
     );
   },

@@ -1,8 +1,8 @@
 import {
   QUICK_COUNT_RULE,
-  DEFAULT_SEQUENTIAL_RULE,
-  DEFAULT_STAIRCASE_RULE,
-  USUAL_COURSE,
+  USUAL_SEQUENTIAL_RULE,
+  USUAL_STAIRCASE_RULE,
+  USUAL_OUTLOOK,
 } from '@orthokin/core/progress';
 import { test } from '../stories/support/served.js';
 import { figures } from './support/figures.js';
@@ -15,7 +15,7 @@ const TIMES = 5;
 test('a hundred thousand courses by each rule, in the page’s own worker', async ({ page }) => {
   const [found] = await Promise.all([page.waitForEvent('worker'), page.goto('/ladder/rules')]);
   await page.waitForTimeout(8000);
-  for (const rule of [QUICK_COUNT_RULE, DEFAULT_SEQUENTIAL_RULE, DEFAULT_STAIRCASE_RULE]) {
+  for (const rule of [QUICK_COUNT_RULE, USUAL_SEQUENTIAL_RULE, USUAL_STAIRCASE_RULE]) {
     const taken = watchMachine();
     const took = await page.evaluate(
       async ({ url, question, times }) => {
@@ -38,7 +38,7 @@ test('a hundred thousand courses by each rule, in the page’s own worker', asyn
         url: found.url(),
         times: TIMES,
         question: {
-          ...{ kind: 'rules', rules: [rule], settings: USUAL_COURSE, learning: 0 },
+          ...{ kind: 'rules', rules: [rule], settings: USUAL_OUTLOOK, learning: 0 },
           athletes: ATHLETES,
         },
       },

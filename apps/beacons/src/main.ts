@@ -1,9 +1,9 @@
 import 'reflect-metadata';
 import { Gateway } from './gateway.js';
 
-const DEFAULT_PORT = 4320;
+const USUAL_PORT = 4320;
 
-const port = Number(process.env['PORT'] ?? DEFAULT_PORT);
+const port = Number(process.env['PORT'] ?? USUAL_PORT);
 if (!Number.isInteger(port) || port < 0 || port > 65_535) {
   process.stderr.write(
     `PORT: given ${process.env['PORT'] ?? ''}, allowed a whole number from 0 to 65535.\n`,

@@ -13,8 +13,8 @@ import { blankPattern } from '@orthokin/core/footwork';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import {
   decide,
-  DEFAULT_SEQUENTIAL_RULE,
-  DEFAULT_STAIRCASE_RULE,
+  USUAL_SEQUENTIAL_RULE,
+  USUAL_STAIRCASE_RULE,
   USUAL_LADDER,
 } from '@orthokin/core/progress';
 import { v7 } from 'uuid';
@@ -186,18 +186,18 @@ test('a set that nobody timed is no evidence, and parts none', async () => {
 describe('another rule', () => {
   test('the sequential test counts reps, over sets', async () => {
     const line = await server.lineOf('Amara Quill');
-    await saveRule(line.patternId, DEFAULT_SEQUENTIAL_RULE).expect(200);
+    await saveRule(line.patternId, USUAL_SEQUENTIAL_RULE).expect(200);
     await run(line, fast, { daysLater: 1 });
     const second = await run(line, fast);
     const { decision } = await ladderOf(line);
     expect(decision.state).toMatchObject({ kind: 'sequential' });
-    expect((await review(second)).decision.rule).toEqual(DEFAULT_SEQUENTIAL_RULE);
+    expect((await review(second)).decision.rule).toEqual(USUAL_SEQUENTIAL_RULE);
   });
 
   test('the staircase reads the pace each set settled at', async () => {
     const line = await server.lineOf('Amara Quill');
-    await saveRule(line.patternId, DEFAULT_STAIRCASE_RULE).expect(200);
-    const { kind: _, ...steps } = DEFAULT_STAIRCASE_RULE;
+    await saveRule(line.patternId, USUAL_STAIRCASE_RULE).expect(200);
+    const { kind: _, ...steps } = USUAL_STAIRCASE_RULE;
     const pace = { kind: 'staircase', everyMs: 2000, steps };
     const conditions = { ...PLAIN_CONDITIONS, pace };
     await run(line, fast, { daysLater: 1, change: { conditions } });

@@ -1,9 +1,9 @@
 import {
   QUICK_COUNT_RULE,
-  DEFAULT_SEQUENTIAL_RULE,
-  DEFAULT_STAIRCASE_RULE,
+  USUAL_SEQUENTIAL_RULE,
+  USUAL_STAIRCASE_RULE,
   TRUE_RATES,
-  USUAL_COURSE,
+  USUAL_OUTLOOK,
   USUAL_WISH,
 } from '@orthokin/core/progress';
 import { comparisonSentence, ruleVerdict, setsWords, shareWords } from '../src/words/rules.js';
@@ -12,7 +12,7 @@ import { answerWish, simulateRules } from '../src/ladder/rules/simulate.js';
 const TOLD = { readyRate: 0.8, isLearning: false };
 const careful = { ...QUICK_COUNT_RULE, setsNeeded: 4, ofLast: 4 };
 const question = {
-  ...{ kind: 'rules' as const, settings: USUAL_COURSE, learning: 0, athletes: 300 },
+  ...{ kind: 'rules' as const, settings: USUAL_OUTLOOK, learning: 0, athletes: 300 },
   rules: [QUICK_COUNT_RULE, careful],
 };
 
@@ -34,7 +34,7 @@ test('rules are followed at every true rate, the same draws for each, and progre
 });
 
 test('a rule held against itself is neither more careful nor quicker', () => {
-  const rules = [DEFAULT_SEQUENTIAL_RULE, DEFAULT_SEQUENTIAL_RULE];
+  const rules = [USUAL_SEQUENTIAL_RULE, USUAL_SEQUENTIAL_RULE];
   expect(
     comparisonSentence(
       simulateRules({ ...question, rules }, () => undefined),
@@ -44,7 +44,7 @@ test('a rule held against itself is neither more careful nor quicker', () => {
 });
 
 test('a staircase is given the reps it needs for its turns; who learns is moved up in the end', () => {
-  const stairs = { ...question, rules: [DEFAULT_STAIRCASE_RULE] };
+  const stairs = { ...question, rules: [USUAL_STAIRCASE_RULE] };
   const [outcomes = []] = simulateRules(stairs, () => undefined);
   expect(outcomes.at(-1)?.moved).toBeGreaterThan(0.9);
   const [steady = []] = simulateRules(question, () => undefined);
@@ -54,7 +54,7 @@ test('a staircase is given the reps it needs for its turns; who learns is moved 
 
 test('a wish is answered by both kinds of rule', () => {
   const { count, sequential } = answerWish({
-    ...{ kind: 'wish', wish: USUAL_WISH, settings: USUAL_COURSE },
+    ...{ kind: 'wish', wish: USUAL_WISH, settings: USUAL_OUTLOOK },
   });
   expect(count).toMatchObject({ ok: true, value: { rule: { kind: 'count' } } });
   expect(sequential).toMatchObject({ ok: true, value: { rule: { kind: 'sequential' } } });

@@ -2,8 +2,8 @@ import { USUAL_RUNG, type LimitSource, type Rung } from '@orthokin/core/pattern'
 import {
   decide,
   QUICK_COUNT_RULE,
-  DEFAULT_SEQUENTIAL_RULE,
-  DEFAULT_STAIRCASE_RULE,
+  USUAL_SEQUENTIAL_RULE,
+  USUAL_STAIRCASE_RULE,
   judgeSet,
   type Gate,
   type JudgedSet,
@@ -96,7 +96,7 @@ describe('what comes next, in one sentence with its numbers', () => {
   });
 
   test('the sequential test says how many passes would be enough', () => {
-    const decision = decided([setOf(times(10, 1800), '1')], DEFAULT_SEQUENTIAL_RULE);
+    const decision = decided([setOf(times(10, 1800), '1')], USUAL_SEQUENTIAL_RULE);
     expect(answerWords(decision, null)).toMatch(/^Not enough yet: 5 more passes/);
     expect(missingWords(decision.rule, decision.state)).toBe(
       '5 more passes in a row would be enough (evidence 1.9 of 2.9)',
@@ -104,14 +104,14 @@ describe('what comes next, in one sentence with its numbers', () => {
     expect(headline(decision, 2)).toBe(
       'Not enough reps yet: 5 more passes in a row would be enough (evidence 1.9 of 2.9).',
     );
-    const met = decided([setOf(times(15, 1800), '1')], DEFAULT_SEQUENTIAL_RULE);
+    const met = decided([setOf(times(15, 1800), '1')], USUAL_SEQUENTIAL_RULE);
     expect(ruleSentence(met)).toMatch(/It is met\.$/);
   });
 
   test('the staircase says what is missing: a limit, a set, turns, or how far over', () => {
     const set = setOf(times(10, 1800), '1');
     const missing = (sets: JudgedSet[]) => {
-      const { rule, state } = decided(sets, DEFAULT_STAIRCASE_RULE);
+      const { rule, state } = decided(sets, USUAL_STAIRCASE_RULE);
       return missingWords(rule, state);
     };
     const read = { pacesMs: [], nextMs: 2000, row: 0, needed: 6 };
@@ -125,7 +125,7 @@ describe('what comes next, in one sentence with its numbers', () => {
   });
 
   test('each rule is one plain sentence', () => {
-    for (const rule of [QUICK_COUNT_RULE, DEFAULT_SEQUENTIAL_RULE, DEFAULT_STAIRCASE_RULE])
+    for (const rule of [QUICK_COUNT_RULE, USUAL_SEQUENTIAL_RULE, USUAL_STAIRCASE_RULE])
       expect(ruleWords(rule)).toMatch(/^[A-Z].*\.$/);
     expect(ruleWords(QUICK_COUNT_RULE)).toBe(
       'Move up after 2 of the last 3 sets on a rung passed, on 2 days.',

@@ -2,7 +2,7 @@ import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import {
   conditionsFor,
-  DEFAULT_CHOICES,
+  USUAL_CHOICES,
   onRungsFloor,
   planDrill,
   restRatioOf,
@@ -23,7 +23,7 @@ const SETUP = {
   sessionsBefore: 4,
   simulated: TYPICAL_ATHLETE,
 };
-const CHOICES: DrillChoices = { ...DEFAULT_CHOICES, reps: 12 };
+const CHOICES: DrillChoices = { ...USUAL_CHOICES, reps: 12 };
 const START = new Date(2026, 2, 1, 23, 59).getTime();
 
 function plan(seed: number, choices: Parameters<typeof planDrill>[2] = CHOICES) {

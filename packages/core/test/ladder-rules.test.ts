@@ -5,8 +5,8 @@ import {
   checkRule,
   decide,
   QUICK_COUNT_RULE,
-  DEFAULT_SEQUENTIAL_RULE,
-  DEFAULT_STAIRCASE_RULE,
+  USUAL_SEQUENTIAL_RULE,
+  USUAL_STAIRCASE_RULE,
   evidenceOf,
   judgeSet,
   playStaircase,
@@ -22,10 +22,10 @@ import {
   steady,
   suggestCount,
   suggestSequential,
-  USUAL_COURSE,
+  USUAL_OUTLOOK,
   USUAL_LADDER,
   USUAL_WISH,
-  type CourseSettings,
+  type OutlookSettings,
   type Evidence,
   type JudgedSet,
   type Rule,
@@ -67,7 +67,7 @@ const evidence = (sets: readonly JudgedSet[], more: Partial<Evidence> = {}): Evi
   ...{ sets, rung, next: faster, hasRungBelow: true },
   ...more,
 });
-const RULES: readonly Rule[] = [QUICK_COUNT_RULE, DEFAULT_SEQUENTIAL_RULE, DEFAULT_STAIRCASE_RULE];
+const RULES: readonly Rule[] = [QUICK_COUNT_RULE, USUAL_SEQUENTIAL_RULE, USUAL_STAIRCASE_RULE];
 
 describe('what comes next', () => {
   test('the rule is met: move up, and what that raises', () => {
@@ -115,11 +115,11 @@ describe('what comes next', () => {
   });
 
   test('a rung without limits or sets of no reps stop nothing from being said', () => {
-    expect(decide(evidence([]), DEFAULT_SEQUENTIAL_RULE)).toMatchObject({
+    expect(decide(evidence([]), USUAL_SEQUENTIAL_RULE)).toMatchObject({
       answer: 'not enough reps yet',
       passRate: null,
     });
-    expect(decide(evidence([setOf([])]), DEFAULT_SEQUENTIAL_RULE)).toMatchObject({
+    expect(decide(evidence([setOf([])]), USUAL_SEQUENTIAL_RULE)).toMatchObject({
       answer: 'not enough reps yet',
       passRate: null,
     });
@@ -165,23 +165,23 @@ describe('the sequential test', () => {
   const chance = fc.double({ min: 0, max: 1, noNaN: true });
 
   test('a rep too close to call moves it by less than a sure one', () => {
-    const [fail, pass] = [0, 1].map((each) => evidenceOf(each, DEFAULT_SEQUENTIAL_RULE));
+    const [fail, pass] = [0, 1].map((each) => evidenceOf(each, USUAL_SEQUENTIAL_RULE));
     fc.assert(
       fc.property(chance, (each) => {
-        const step = evidenceOf(each, DEFAULT_SEQUENTIAL_RULE);
+        const step = evidenceOf(each, USUAL_SEQUENTIAL_RULE);
         expect(step).toBeGreaterThanOrEqual((fail ?? NaN) - 1e-12);
         expect(step).toBeLessThanOrEqual((pass ?? NaN) + 1e-12);
       }),
     );
-    expect(evidenceOf(0.5, DEFAULT_SEQUENTIAL_RULE)).toBe(0);
+    expect(evidenceOf(0.5, USUAL_SEQUENTIAL_RULE)).toBe(0);
   });
 
   test('stops at a bound: reps after it change nothing', () => {
     fc.assert(
       fc.property(fc.array(chance, { maxLength: 60 }), fc.array(chance), (reps, more) => {
-        const test = sequentialTest(reps, DEFAULT_SEQUENTIAL_RULE);
+        const test = sequentialTest(reps, USUAL_SEQUENTIAL_RULE);
         fc.pre(test.decidedAt !== null);
-        expect(sequentialTest([...reps, ...more], DEFAULT_SEQUENTIAL_RULE)).toEqual(test);
+        expect(sequentialTest([...reps, ...more], USUAL_SEQUENTIAL_RULE)).toEqual(test);
       }),
     );
   });
@@ -189,16 +189,16 @@ describe('the sequential test', () => {
   test('who was not ready begins anew; who was ready stays so', () => {
     const fails = Array.from({ length: 4 }, () => 0);
     const passes = Array.from({ length: 15 }, () => 1);
-    expect(sequentialTest(fails, DEFAULT_SEQUENTIAL_RULE).state).toBe('not ready');
-    const later = runningTest([...fails, ...passes], DEFAULT_SEQUENTIAL_RULE);
+    expect(sequentialTest(fails, USUAL_SEQUENTIAL_RULE).state).toBe('not ready');
+    const later = runningTest([...fails, ...passes], USUAL_SEQUENTIAL_RULE);
     expect(later).toMatchObject({ state: 'ready', decidedAt: 15 });
-    expect(runningTest([...passes, ...fails], DEFAULT_SEQUENTIAL_RULE).state).toBe('ready');
-    expect(runningTest(fails, DEFAULT_SEQUENTIAL_RULE).state).toBe('not ready');
+    expect(runningTest([...passes, ...fails], USUAL_SEQUENTIAL_RULE).state).toBe('ready');
+    expect(runningTest(fails, USUAL_SEQUENTIAL_RULE).state).toBe('not ready');
   });
 });
 
 describe('the staircase', () => {
-  const rule = DEFAULT_STAIRCASE_RULE;
+  const rule = USUAL_STAIRCASE_RULE;
 
   test('quickens after three passes, eases after one fail, halves its step where it turns', () => {
     const answers = [true, true, true, false, true, true, true, false];
@@ -259,14 +259,14 @@ describe('what a rule would do', () => {
     const heard: number[] = [];
     const run = () =>
       simulateStaircase(
-        ...([DEFAULT_STAIRCASE_RULE, steady(0.8), USUAL_COURSE, 500, seededRandom(1)] as const),
+        ...([USUAL_STAIRCASE_RULE, steady(0.8), USUAL_OUTLOOK, 500, seededRandom(1)] as const),
         (share) => heard.push(share),
       );
     expect(run()).toEqual(run());
     expect(Math.max(...heard)).toBeLessThan(1);
   });
 
-  const outcomeOf = (rule: Rule, passRate: number, settings: CourseSettings) =>
+  const outcomeOf = (rule: Rule, passRate: number, settings: OutlookSettings) =>
     rule.kind === 'staircase'
       ? simulateStaircase(rule, steady(passRate), settings, 1500, seededRandom(9))
       : operatingOf(rule, steady(passRate), settings);
@@ -274,7 +274,7 @@ describe('what a rule would do', () => {
   test.each(RULES)(
     '$kind moves the better up oftener, and never the same one both ways',
     (rule) => {
-      const long = { ...USUAL_COURSE, repsPerSet: 40, passesNeeded: 32 };
+      const long = { ...USUAL_OUTLOOK, repsPerSet: 40, passesNeeded: 32 };
       const outcomes = [0.5, 0.65, 0.8, 0.95].map((rate) => outcomeOf(rule, rate, long));
       const moved = outcomes.map((each) => each.moved);
       expect([...moved].sort((a, b) => a - b)).toEqual(moved);
@@ -289,7 +289,7 @@ describe('what a rule would do', () => {
 
   /** Sets of one athlete, rep by rep, until the state of the rule itself says that it is met. */
   function follow(rule: Rule, rateOf: (set: number) => number, random: Random): number | null {
-    const { repsPerSet, passesNeeded, setsPerDay, withinSets } = USUAL_COURSE;
+    const { repsPerSet, passesNeeded, setsPerDay, withinSets } = USUAL_OUTLOOK;
     const sets: JudgedSet[] = [];
     for (let set = 0; set < withinSets; set++) {
       const chances = Array.from({ length: repsPerSet }, () => (random() < rateOf(set) ? 1 : 0));
@@ -308,12 +308,12 @@ describe('what a rule would do', () => {
   }
 
   test.each([
-    ...[QUICK_COUNT_RULE, PRESET_RULES['careful count'], DEFAULT_SEQUENTIAL_RULE],
+    ...[QUICK_COUNT_RULE, PRESET_RULES['careful count'], USUAL_SEQUENTIAL_RULE],
     { ...QUICK_COUNT_RULE, setsNeeded: 3, ofLast: 5, distinctDays: 3 },
   ])('worked out exactly, $kind does what its own state does over 1,500 athletes', (rule) => {
     if (rule.kind === 'staircase') throw new Error('only simulated');
     const learner = { passRate: 0.66, learning: 0.06, ceiling: 0.9 };
-    const exact = operatingOf(rule, learner, USUAL_COURSE);
+    const exact = operatingOf(rule, learner, USUAL_OUTLOOK);
     const random = seededRandom(12);
     const moves = Array.from({ length: 1500 }, () =>
       follow(rule, (set) => 0.66 + 0.24 * (1 - 0.94 ** set), random),
@@ -338,17 +338,17 @@ describe('what a rule would do', () => {
   test('a set that needs no pass passes; one that needs more than it has never does', () => {
     expect(setPassProbability(12, 0, 0.3)).toBe(1);
     expect(setPassProbability(12, 13, 1)).toBe(0);
-    expect(operatingOf(QUICK_COUNT_RULE, steady(0), USUAL_COURSE)).toMatchObject({
-      ...{ moved: 0, setsToMove: null, meanSets: USUAL_COURSE.withinSets },
+    expect(operatingOf(QUICK_COUNT_RULE, steady(0), USUAL_OUTLOOK)).toMatchObject({
+      ...{ moved: 0, setsToMove: null, meanSets: USUAL_OUTLOOK.withinSets },
     });
   });
 
   test('one run of the sequential test keeps its stated risk', () => {
-    const { p0, alpha } = DEFAULT_SEQUENTIAL_RULE;
+    const { p0, alpha } = USUAL_SEQUENTIAL_RULE;
     const random = seededRandom(3);
     const ready = Array.from({ length: 4000 }, () => {
       const reps = Array.from({ length: 400 }, () => (random() < p0 ? 1 : 0));
-      return sequentialTest(reps, DEFAULT_SEQUENTIAL_RULE).state === 'ready';
+      return sequentialTest(reps, USUAL_SEQUENTIAL_RULE).state === 'ready';
     }).filter(Boolean).length;
     expect(ready / 4000).toBeLessThan(alpha + 0.01);
   });
@@ -360,9 +360,9 @@ describe('what a rule would do', () => {
     const passesAt = (paceMs: number) =>
       normalCdf((paceMs - wantedMs) / sdMs + normalQuantile(rate));
     const random = seededRandom(11);
-    const rule = DEFAULT_STAIRCASE_RULE;
+    const rule = USUAL_STAIRCASE_RULE;
     const moved = Array.from({ length: athletes }, () => {
-      for (let set = 0; set < USUAL_COURSE.withinSets; set++) {
+      for (let set = 0; set < USUAL_OUTLOOK.withinSets; set++) {
         const { thresholdMs } = playStaircase(
           ...([reps, wantedMs + 3 * rule.stepMs, rule] as const),
           (_, paceMs) => random() < passesAt(paceMs),
@@ -372,32 +372,32 @@ describe('what a rule would do', () => {
       return null;
     });
     const outcome = simulateStaircase(
-      ...([rule, steady(rate), { ...USUAL_COURSE, repsPerSet: reps }, athletes] as const),
+      ...([rule, steady(rate), { ...USUAL_OUTLOOK, repsPerSet: reps }, athletes] as const),
       seededRandom(11),
     );
     const sets = moved.filter((each) => each !== null);
     expect(outcome.moved).toBeCloseTo(sets.length / athletes, 9);
     expect(outcome.athletes).toBe(athletes);
     expect(outcome.meanSets).toBeCloseTo(
-      moved.reduce((sum: number, each) => sum + (each ?? USUAL_COURSE.withinSets), 0) / athletes,
+      moved.reduce((sum: number, each) => sum + (each ?? USUAL_OUTLOOK.withinSets), 0) / athletes,
       9,
     );
   });
 
   test('a learner is moved up in the end, and by then passes more often', () => {
     const learner = { passRate: 0.5, learning: 0.2, ceiling: 0.95 };
-    const outcome = operatingOf(QUICK_COUNT_RULE, learner, USUAL_COURSE);
+    const outcome = operatingOf(QUICK_COUNT_RULE, learner, USUAL_OUTLOOK);
     expect(outcome.moved).toBeGreaterThan(0.9);
     expect(outcome.setsToMove?.[1]).toBeGreaterThan(4);
   });
 
   test('what is suggested keeps the wish, and no rule that keeps it waits less', () => {
-    const found = suggestCount(USUAL_WISH, USUAL_COURSE);
+    const found = suggestCount(USUAL_WISH, USUAL_OUTLOOK);
     if (!found.ok) throw new Error(found.problem.allowed);
     expect(found.value.rule).toEqual(PRESET_RULES['careful count']);
     expect(found.value.tooSoon.moved).toBeLessThanOrEqual(USUAL_WISH.risk);
     expect(found.value.ready.moved).toBeGreaterThan(found.value.tooSoon.moved);
-    const sequential = suggestSequential(USUAL_WISH, USUAL_COURSE);
+    const sequential = suggestSequential(USUAL_WISH, USUAL_OUTLOOK);
     if (!sequential.ok) throw new Error(sequential.problem.allowed);
     const { rule, tooSoon, ready } = sequential.value;
     // It begins anew when it says not ready: one test's risk must be less than the course's.
@@ -407,13 +407,13 @@ describe('what a rule would do', () => {
   });
 
   test('a wish that no rule can keep, or that contradicts itself, is refused by name', () => {
-    const short = { ...USUAL_COURSE, repsPerSet: 2, passesNeeded: 1, withinSets: 60 };
+    const short = { ...USUAL_OUTLOOK, repsPerSet: 2, passesNeeded: 1, withinSets: 60 };
     const strict = { risk: 0.001, tooSoonRate: 0.89, readyRate: 0.9 };
     expect(suggestCount(strict, short)).toMatchObject({ ok: false, problem: { field: 'risk' } });
-    expect(suggestCount({ ...USUAL_WISH, tooSoonRate: 0.95 }, USUAL_COURSE)).toMatchObject({
+    expect(suggestCount({ ...USUAL_WISH, tooSoonRate: 0.95 }, USUAL_OUTLOOK)).toMatchObject({
       problem: { field: 'tooSoonRate' },
     });
-    expect(suggestSequential({ ...USUAL_WISH, risk: 0.7 }, USUAL_COURSE)).toMatchObject({
+    expect(suggestSequential({ ...USUAL_WISH, risk: 0.7 }, USUAL_OUTLOOK)).toMatchObject({
       problem: { field: 'risk' },
     });
   });
@@ -423,14 +423,14 @@ test.each<[Rule, string]>([
   [{ ...QUICK_COUNT_RULE, ofLast: 0 }, 'ofLast'],
   [{ ...QUICK_COUNT_RULE, setsNeeded: 4 }, 'setsNeeded'],
   [{ ...QUICK_COUNT_RULE, distinctDays: 3 }, 'distinctDays'],
-  [{ ...DEFAULT_SEQUENTIAL_RULE, p0: 0 }, 'p0'],
-  [{ ...DEFAULT_SEQUENTIAL_RULE, p1: 0.6 }, 'p1'],
-  [{ ...DEFAULT_SEQUENTIAL_RULE, alpha: 0.5 }, 'alpha'],
-  [{ ...DEFAULT_SEQUENTIAL_RULE, beta: 0 }, 'beta'],
-  [{ ...DEFAULT_STAIRCASE_RULE, passesInARow: 0 }, 'passesInARow'],
-  [{ ...DEFAULT_STAIRCASE_RULE, stepMs: 0 }, 'stepMs'],
-  [{ ...DEFAULT_STAIRCASE_RULE, leastStepMs: 500 }, 'leastStepMs'],
-  [{ ...DEFAULT_STAIRCASE_RULE, reversals: 1 }, 'reversals'],
+  [{ ...USUAL_SEQUENTIAL_RULE, p0: 0 }, 'p0'],
+  [{ ...USUAL_SEQUENTIAL_RULE, p1: 0.6 }, 'p1'],
+  [{ ...USUAL_SEQUENTIAL_RULE, alpha: 0.5 }, 'alpha'],
+  [{ ...USUAL_SEQUENTIAL_RULE, beta: 0 }, 'beta'],
+  [{ ...USUAL_STAIRCASE_RULE, passesInARow: 0 }, 'passesInARow'],
+  [{ ...USUAL_STAIRCASE_RULE, stepMs: 0 }, 'stepMs'],
+  [{ ...USUAL_STAIRCASE_RULE, leastStepMs: 500 }, 'leastStepMs'],
+  [{ ...USUAL_STAIRCASE_RULE, reversals: 1 }, 'reversals'],
 ])('a rule that makes no sense is refused by its field: %j', (rule, field) => {
   expect(checkRule(rule)).toMatchObject({ ok: false, problem: { field } });
 });

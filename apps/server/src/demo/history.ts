@@ -13,8 +13,8 @@ import {
 } from '@orthokin/core/progress';
 import { formOn, simulateRep, type SimulatedAthlete } from '@orthokin/core/simulation';
 import {
-  DEFAULT_FALSE_START_MS,
-  DEFAULT_RESPONSE_LIMIT_MS,
+  USUAL_FALSE_START_MS,
+  USUAL_RESPONSE_LIMIT_MS,
   eventOf,
   readRep,
   type Rep,
@@ -125,8 +125,8 @@ export function pastSets(
     if (plan.rung.number !== rungNumber) return { ...set, moved: null };
     const readings = reps.map((rep) =>
       readRep(rep, {
-        falseStartMs: DEFAULT_FALSE_START_MS,
-        responseLimitMs: DEFAULT_RESPONSE_LIMIT_MS,
+        falseStartMs: USUAL_FALSE_START_MS,
+        responseLimitMs: USUAL_RESPONSE_LIMIT_MS,
         splitWindowMs: pattern.splitWindowMs,
       }),
     );

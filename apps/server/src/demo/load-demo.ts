@@ -2,7 +2,7 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import { seededRandom, type Random } from '@orthokin/core/cue';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { QUICK_COUNT_RULE, USUAL_LADDER } from '@orthokin/core/progress';
-import { DEFAULT_FALSE_START_MS, DEFAULT_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
+import { USUAL_FALSE_START_MS, USUAL_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
 import { v7 } from 'uuid';
 import { Athlete } from '../domains/athletes/athlete.entity.js';
 import { Club } from '../domains/clubs/club.entity.js';
@@ -93,8 +93,8 @@ class DemoLoader {
         ...{ clubId: CLUB_ID, athleteId, patternId, patternVersion: 1 },
         source: 'simulated' as const,
         conditions: PLAIN_CONDITIONS,
-        falseStartMs: DEFAULT_FALSE_START_MS,
-        responseLimitMs: DEFAULT_RESPONSE_LIMIT_MS,
+        falseStartMs: USUAL_FALSE_START_MS,
+        responseLimitMs: USUAL_RESPONSE_LIMIT_MS,
         ...set,
         limitsMs: null,
         cues: [...cues],

@@ -37,7 +37,7 @@ export {
   type Recognised,
 } from './recognition.js';
 export {
-  DEFAULT_SWITCH_AFTER_MS,
+  USUAL_SWITCH_AFTER_MS,
   makeSchedule,
   MAX_MOVED_M,
   MAX_REPS,

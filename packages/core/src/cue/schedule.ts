@@ -12,7 +12,7 @@ import { orderOf, type OrderSettings } from './order.js';
 import { shuffled, uniform, type Random } from './random.js';
 
 export const MAX_REPS = 200;
-export const DEFAULT_SWITCH_AFTER_MS = 120;
+export const USUAL_SWITCH_AFTER_MS = 120;
 export const MAX_MOVED_M = 2;
 
 export interface ScheduleSettings extends OrderSettings {
@@ -34,7 +34,7 @@ export const PLAIN_TRIALS = {
   catchShare: 0,
   switchShare: 0,
   freezeShare: 0,
-  switchAfterMs: DEFAULT_SWITCH_AFTER_MS,
+  switchAfterMs: USUAL_SWITCH_AFTER_MS,
   freezeAt: 'load',
   late: null,
   varyM: 0,

@@ -13,7 +13,7 @@ export interface CountRule {
  * Of those who pass 70 % of their reps it moves up at most one in twenty within a course of twenty
  * sets: the count rule by which the ready wait least and that still keeps that wish.
  */
-export const DEFAULT_COUNT_RULE: CountRule = {
+export const USUAL_COUNT_RULE: CountRule = {
   kind: 'count',
   setsNeeded: 5,
   ofLast: 6,

@@ -1,6 +1,6 @@
 export { claimsOf, type Claims, type SquadMember } from './claims.js';
 export {
-  DEFAULT_COUNT_RULE,
+  USUAL_COUNT_RULE,
   QUICK_COUNT_RULE,
   type CountRule,
   type CountState,
@@ -90,7 +90,7 @@ export {
 export {
   CAREFUL_SEQUENTIAL_RULE,
   boundsOf,
-  DEFAULT_SEQUENTIAL_RULE,
+  USUAL_SEQUENTIAL_RULE,
   evidenceOf,
   passesToGo,
   runningTest,
@@ -109,14 +109,14 @@ export {
 export {
   steady,
   TRUE_RATES,
-  USUAL_COURSE,
-  type CourseSettings,
+  USUAL_OUTLOOK,
+  type OutlookSettings,
   type Learner,
   type RuleOutcome,
-} from './rule-course.js';
+} from './outlook.js';
 export { simulateStaircase } from './simulate-staircase.js';
 export {
-  DEFAULT_STAIRCASE_RULE,
+  USUAL_STAIRCASE_RULE,
   playStaircase,
   readStaircase,
   startStaircase,

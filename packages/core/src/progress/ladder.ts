@@ -12,7 +12,7 @@ import {
 } from '../pattern/index.js';
 import { ok, wrong, type Result } from '../result/index.js';
 import type { AxisOrder } from './draft.js';
-import { DEFAULT_COUNT_RULE } from './count-rule.js';
+import { USUAL_COUNT_RULE } from './count-rule.js';
 import { checkRule, type Rule } from './rule.js';
 import type { EffortName, SchoolName } from './school.js';
 
@@ -34,7 +34,7 @@ export interface LadderSettings {
 }
 
 export const USUAL_LADDER: LadderSettings = {
-  rule: DEFAULT_COUNT_RULE,
+  rule: USUAL_COUNT_RULE,
   axis: 'alternate',
   school: 'pattern first',
   effort: 'quality',

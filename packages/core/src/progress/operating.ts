@@ -2,10 +2,10 @@ import type { CountRule } from './count-rule.js';
 import {
   outcomeOf,
   ratesOf,
-  type CourseSettings,
+  type OutlookSettings,
   type Learner,
   type RuleOutcome,
-} from './rule-course.js';
+} from './outlook.js';
 import { boundsOf, evidenceOf, type SequentialRule } from './sequential.js';
 
 /** P(at least `needed` of n reps pass), each with probability p. */
@@ -30,7 +30,7 @@ const ones = (bits: number): number => (bits === 0 ? 0 : (bits & 1) + ones(bits 
 function movesByCount(
   { setsNeeded, ofLast, distinctDays }: CountRule,
   passOf: (set: number) => number,
-  { setsPerDay, withinSets }: CourseSettings,
+  { setsPerDay, withinSets }: OutlookSettings,
 ): Float64Array {
   const windows = 1 << (ofLast - 1);
   const perDay = 2 * windows;
@@ -71,7 +71,7 @@ function movesByCount(
 function movesBySequential(
   rule: SequentialRule,
   rates: Float64Array,
-  { repsPerSet, withinSets }: CourseSettings,
+  { repsPerSet, withinSets }: OutlookSettings,
 ): Float64Array {
   const { upper, lower } = boundsOf(rule);
   const [up, down] = [evidenceOf(1, rule), evidenceOf(0, rule)];
@@ -104,16 +104,16 @@ function movesBySequential(
 }
 
 /**
- * What the count rule or the sequential test does with such athletes over a course, exactly, when
+ * What the count rule or the sequential test does with such athletes over the sets looked ahead, exactly, when
  * each rep passes or fails by itself.
  *
  * @example
- * operatingOf(QUICK_COUNT_RULE, steady(0.7), USUAL_COURSE).moved; // 0.45…
+ * operatingOf(QUICK_COUNT_RULE, steady(0.7), USUAL_OUTLOOK).moved; // 0.45…
  */
 export function operatingOf(
   rule: CountRule | SequentialRule,
   learner: Learner,
-  settings: CourseSettings,
+  settings: OutlookSettings,
 ): RuleOutcome {
   const rates = ratesOf(learner, settings);
   const { repsPerSet, passesNeeded } = settings;

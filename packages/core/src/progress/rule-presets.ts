@@ -1,9 +1,9 @@
-import { DEFAULT_COUNT_RULE, QUICK_COUNT_RULE } from './count-rule.js';
+import { USUAL_COUNT_RULE, QUICK_COUNT_RULE } from './count-rule.js';
 import { operatingOf } from './operating.js';
-import { steady, USUAL_COURSE, type RuleOutcome } from './rule-course.js';
+import { steady, USUAL_OUTLOOK, type RuleOutcome } from './outlook.js';
 import { checkRule, type Rule } from './rule.js';
-import { CAREFUL_SEQUENTIAL_RULE, DEFAULT_SEQUENTIAL_RULE } from './sequential.js';
-import { DEFAULT_STAIRCASE_RULE } from './staircase.js';
+import { CAREFUL_SEQUENTIAL_RULE, USUAL_SEQUENTIAL_RULE } from './sequential.js';
+import { USUAL_STAIRCASE_RULE } from './staircase.js';
 import { USUAL_WISH } from './suggest.js';
 
 export const RULE_PRESETS = [
@@ -17,14 +17,14 @@ export type RulePreset = (typeof RULE_PRESETS)[number];
 
 /** Rules to choose from; the first is the one a new ladder has. */
 export const PRESET_RULES: Readonly<Record<RulePreset, Rule>> = {
-  'careful count': DEFAULT_COUNT_RULE,
+  'careful count': USUAL_COUNT_RULE,
   'quick count': QUICK_COUNT_RULE,
   'careful weighing': CAREFUL_SEQUENTIAL_RULE,
-  'quick weighing': DEFAULT_SEQUENTIAL_RULE,
-  staircase: DEFAULT_STAIRCASE_RULE,
+  'quick weighing': USUAL_SEQUENTIAL_RULE,
+  staircase: USUAL_STAIRCASE_RULE,
 };
 
-/** What a rule does over the usual course, with who is not ready and with who is. */
+/** What a rule does over the usual outlook, with who is not ready and with who is. */
 export interface RuleRisk {
   /** True pass rates the two stand for. */
   readonly tooSoonRate: number;
@@ -36,13 +36,13 @@ export interface RuleRisk {
 }
 
 /**
- * The risk of a rule over the usual course, exactly; `null` of a staircase, which only a simulation
+ * The risk of a rule over the usual outlook, exactly; `null` of a staircase, which only a simulation
  * can follow, and of a rule that cannot be.
  */
 export function riskOf(rule: Rule): RuleRisk | null {
   if (rule.kind === 'staircase' || !checkRule(rule).ok) return null;
   const { tooSoonRate, readyRate, risk } = USUAL_WISH;
-  const tooSoon = operatingOf(rule, steady(tooSoonRate), USUAL_COURSE);
-  const ready = operatingOf(rule, steady(readyRate), USUAL_COURSE);
+  const tooSoon = operatingOf(rule, steady(tooSoonRate), USUAL_OUTLOOK);
+  const ready = operatingOf(rule, steady(readyRate), USUAL_OUTLOOK);
   return { tooSoonRate, readyRate, tooSoon, ready, keepsWish: tooSoon.moved <= risk };
 }

@@ -12,7 +12,7 @@ export interface SequentialRule {
   readonly beta: number;
 }
 
-export const DEFAULT_SEQUENTIAL_RULE: SequentialRule = {
+export const USUAL_SEQUENTIAL_RULE: SequentialRule = {
   kind: 'sequential',
   p0: 0.7,
   p1: 0.85,

@@ -3,10 +3,10 @@ import { normalCdf, normalQuantile } from '../numeric/index.js';
 import {
   outcomeOf,
   ratesOf,
-  type CourseSettings,
+  type OutlookSettings,
   type Learner,
   type RuleOutcome,
-} from './rule-course.js';
+} from './outlook.js';
 import type { StaircaseRule } from './staircase.js';
 
 /** Reps of one athlete scatter so much about their middle, ms: what a pace a step shorter costs. */
@@ -25,7 +25,7 @@ function passTable(rate: number): Float64Array {
 }
 
 /** Runs one athlete's sets; gives the number of sets after which the staircase says move up, or `null`. */
-type Follower = (rates: Float64Array, settings: CourseSettings, random: Random) => number | null;
+type Follower = (rates: Float64Array, settings: OutlookSettings, random: Random) => number | null;
 
 /**
  * A pass rate at the wanted pace says how far the athlete's times lie from it, when they scatter
@@ -79,7 +79,7 @@ function followStaircase(rule: StaircaseRule): Follower {
 export function simulateStaircase(
   rule: StaircaseRule,
   learner: Learner,
-  settings: CourseSettings,
+  settings: OutlookSettings,
   athletes: number,
   random: Random,
   progress: (share: number) => void = () => undefined,

@@ -11,7 +11,7 @@ export interface StaircaseRule extends StaircaseSteps {
   readonly kind: 'staircase';
 }
 
-export const DEFAULT_STAIRCASE_RULE: StaircaseRule = {
+export const USUAL_STAIRCASE_RULE: StaircaseRule = {
   kind: 'staircase',
   passesInARow: 3,
   stepMs: 200,

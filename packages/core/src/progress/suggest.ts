@@ -1,12 +1,12 @@
 import { ok, wrong, type Result } from '../result/index.js';
-import { DEFAULT_COUNT_RULE, type CountRule } from './count-rule.js';
+import { USUAL_COUNT_RULE, type CountRule } from './count-rule.js';
 import { operatingOf } from './operating.js';
-import { steady, type CourseSettings, type RuleOutcome } from './rule-course.js';
-import { DEFAULT_SEQUENTIAL_RULE, type SequentialRule } from './sequential.js';
+import { steady, type OutlookSettings, type RuleOutcome } from './outlook.js';
+import { USUAL_SEQUENTIAL_RULE, type SequentialRule } from './sequential.js';
 
 /** What a coach wishes of a rule. */
 export interface Wish {
-  /** No more than this share of athletes at `tooSoonRate` may be moved up within the course. */
+  /** No more than this share of athletes at `tooSoonRate` may be moved up within the outlook. */
   readonly risk: number;
   readonly tooSoonRate: number;
   /** Athletes at this rate should not wait. */
@@ -32,13 +32,13 @@ function wishProblem({ risk, tooSoonRate, readyRate }: Wish): Result<never> | nu
 }
 
 /** Of the count rules that keep the wish, the one by which the ready wait least. */
-export function suggestCount(wish: Wish, settings: CourseSettings): Result<Suggestion<CountRule>> {
+export function suggestCount(wish: Wish, settings: OutlookSettings): Result<Suggestion<CountRule>> {
   const problem = wishProblem(wish);
   if (problem) return problem;
   const kept: Suggestion<CountRule>[] = [];
   for (let ofLast = 1; ofLast <= MOST_SETS; ofLast++)
     for (let setsNeeded = 1; setsNeeded <= ofLast; setsNeeded++) {
-      const distinctDays = Math.min(DEFAULT_COUNT_RULE.distinctDays, setsNeeded);
+      const distinctDays = Math.min(USUAL_COUNT_RULE.distinctDays, setsNeeded);
       const rule: CountRule = { kind: 'count', setsNeeded, ofLast, distinctDays };
       const tooSoon = operatingOf(rule, steady(wish.tooSoonRate), settings);
       if (tooSoon.moved > wish.risk) continue;
@@ -50,26 +50,26 @@ export function suggestCount(wish: Wish, settings: CourseSettings): Result<Sugge
     : wrong(
         'risk',
         wish.risk,
-        `more reps a set, fewer sets in the course, or a greater risk: no rule of at most ${MOST_SETS} sets keeps it`,
+        `more reps a set, fewer sets looked ahead, or a greater risk: no rule of at most ${MOST_SETS} sets keeps it`,
       );
 }
 
 const MOST_HALVINGS = 12;
 
 /**
- * The sequential test that keeps the wish over the whole course. One test keeps its stated risk, but
+ * The sequential test that keeps the wish over the whole outlook. One test keeps its stated risk, but
  * it begins anew whenever it says not ready, so over many sets a risk per test must be smaller than
  * the wished one: the largest that keeps it, found by halving.
  */
 export function suggestSequential(
   wish: Wish,
-  settings: CourseSettings,
+  settings: OutlookSettings,
 ): Result<Suggestion<SequentialRule>> {
   const problem = wishProblem(wish);
   if (problem) return problem;
   const suggestionOf = (alpha: number): Suggestion<SequentialRule> => {
     const rule: SequentialRule = {
-      ...DEFAULT_SEQUENTIAL_RULE,
+      ...USUAL_SEQUENTIAL_RULE,
       ...{ p0: wish.tooSoonRate, p1: wish.readyRate, alpha },
     };
     const over = (rate: number) => operatingOf(rule, steady(rate), settings);
@@ -85,5 +85,5 @@ export function suggestSequential(
     else high = alpha;
     if (low === wish.risk) break;
   }
-  return best ? ok(best) : wrong('risk', wish.risk, 'a greater risk, or fewer sets in the course');
+  return best ? ok(best) : wrong('risk', wish.risk, 'a greater risk, or fewer sets looked ahead');
 }

@@ -23,8 +23,8 @@ export { FAULTS, MOST_WATCHED, SEEN_FAULTS, type Fault } from './faults.js';
 export {
   catchTrials,
   cuedReps,
-  DEFAULT_FALSE_START_MS,
-  DEFAULT_RESPONSE_LIMIT_MS,
+  USUAL_FALSE_START_MS,
+  USUAL_RESPONSE_LIMIT_MS,
   hasNoneOf,
   readRep,
   readReps,

@@ -40,8 +40,8 @@ export interface RepSettings {
   readonly isHomeWatched?: boolean;
 }
 
-export const DEFAULT_FALSE_START_MS = 100;
-export const DEFAULT_RESPONSE_LIMIT_MS = 3000;
+export const USUAL_FALSE_START_MS = 100;
+export const USUAL_RESPONSE_LIMIT_MS = 3000;
 
 export type LeftOutReason =
   'false start' | 'missed' | 'struck out' | 'short of home' | Exclude<Trial, 'plain'>;

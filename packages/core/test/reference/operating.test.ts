@@ -1,4 +1,4 @@
-import { operatingOf, setPassProbability, steady, USUAL_COURSE } from '@orthokin/core/progress';
+import { operatingOf, setPassProbability, steady, USUAL_OUTLOOK } from '@orthokin/core/progress';
 import { expectClose, reference } from './reference.js';
 
 interface OperatingCase {
@@ -23,7 +23,7 @@ test.each(file.cases.map((given, i) => [i + 1, given] as const))('rule %i, exact
   const { moved, meanSets } = operatingOf(
     { kind: 'count', setsNeeded, ofLast, distinctDays: 1 },
     steady(repPassProbability),
-    { ...USUAL_COURSE, repsPerSet, withinSets, passesNeeded: passesNeededPerSet },
+    { ...USUAL_OUTLOOK, repsPerSet, withinSets, passesNeeded: passesNeededPerSet },
   );
   expectClose(moved, given.probabilityPromoted, file.relativeTolerance);
   expectClose(meanSets, given.expectedSetsRun, file.relativeTolerance);

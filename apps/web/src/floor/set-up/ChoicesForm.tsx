@@ -1,6 +1,6 @@
 import { soundKindOf, type Conditions, type StaircaseSteps } from '@orthokin/core/drill';
 import { rungOf, type Rung } from '@orthokin/core/pattern';
-import { DEFAULT_STAIRCASE_RULE, EFFORTS, type Rule } from '@orthokin/core/progress';
+import { USUAL_STAIRCASE_RULE, EFFORTS, type Rule } from '@orthokin/core/progress';
 import type { DrillSetupReply } from '@orthokin/contract';
 import { useMemo, type ReactElement, type ReactNode } from 'react';
 import styled from 'styled-components';
@@ -75,7 +75,7 @@ const askedWords = ({
 
 const stepsOf = (rule: Rule): StaircaseSteps => {
   const { passesInARow, stepMs, leastStepMs, reversals } =
-    rule.kind === 'staircase' ? rule : DEFAULT_STAIRCASE_RULE;
+    rule.kind === 'staircase' ? rule : USUAL_STAIRCASE_RULE;
   return { passesInARow, stepMs, leastStepMs, reversals };
 };
 

@@ -8,7 +8,7 @@ import { seenTargets, type Target } from '@orthokin/core/floor';
 import { rungOf } from '@orthokin/core/pattern';
 import { EFFORTS, type LadderSettings } from '@orthokin/core/progress';
 import type { Result } from '@orthokin/core/result';
-import { DEFAULT_FALSE_START_MS, DEFAULT_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
+import { USUAL_FALSE_START_MS, USUAL_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
 import { v7 } from 'uuid';
 import { UNCALIBRATED } from '../../drill/hand.js';
 import type { DrillPlan } from '../../drill/plan.js';
@@ -36,7 +36,7 @@ export interface Settled {
   readonly hand: DrillPlan['hand'];
 }
 
-export const DEFAULT_CHOICES: DrillChoices = {
+export const USUAL_CHOICES: DrillChoices = {
   source: 'hand',
   reps: 10,
   seconds: 20,
@@ -126,8 +126,8 @@ export function planDrill(
       conditions: conditionsFor(setup, choices),
       reps: repsOf(choices),
       cues: schedule.value,
-      falseStartMs: DEFAULT_FALSE_START_MS,
-      responseLimitMs: DEFAULT_RESPONSE_LIMIT_MS,
+      falseStartMs: USUAL_FALSE_START_MS,
+      responseLimitMs: USUAL_RESPONSE_LIMIT_MS,
       startedAt: startedAt.toISOString(),
       day: localDay(startedAt),
       sessionsBefore: setup.sessionsBefore,

@@ -1,6 +1,6 @@
 import { useSearchParams } from 'react-router';
 import { useRemembered } from '../../device/useRemembered.js';
-import { DEFAULT_CHOICES, type DrillChoices } from './plan-drill.js';
+import { USUAL_CHOICES, type DrillChoices } from './plan-drill.js';
 
 /** The most a test of the address may ask. */
 const MOST_TEST_REPS = 60;
@@ -18,15 +18,15 @@ export function useTestReps(): number | null {
  */
 export function useChoices(): [DrillChoices, (choices: DrillChoices) => void] {
   const testReps = useTestReps();
-  const [kept, keep] = useRemembered<DrillChoices>('drill-choices', DEFAULT_CHOICES);
+  const [kept, keep] = useRemembered<DrillChoices>('drill-choices', USUAL_CHOICES);
   const choices = {
-    ...DEFAULT_CHOICES,
+    ...USUAL_CHOICES,
     ...kept,
-    conditions: { ...DEFAULT_CHOICES.conditions, ...kept.conditions },
+    conditions: { ...USUAL_CHOICES.conditions, ...kept.conditions },
   };
   if (testReps === null) return [choices, keep];
   return [
-    { ...DEFAULT_CHOICES, source: choices.source, reps: testReps },
+    { ...USUAL_CHOICES, source: choices.source, reps: testReps },
     ({ source }) => keep({ ...choices, source }),
   ];
 }

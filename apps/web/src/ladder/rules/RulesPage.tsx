@@ -1,10 +1,10 @@
 import {
   checkRule,
   TRUE_RATES,
-  DEFAULT_COUNT_RULE,
-  DEFAULT_SEQUENTIAL_RULE,
-  USUAL_COURSE,
-  type CourseSettings,
+  USUAL_COUNT_RULE,
+  USUAL_SEQUENTIAL_RULE,
+  USUAL_OUTLOOK,
+  type OutlookSettings,
   type Rule,
   type RuleOutcome,
 } from '@orthokin/core/progress';
@@ -65,10 +65,10 @@ const NAMES = [say('rule'), say('ruleB')] as const;
 /** What would this rule do? Two rules followed over simulated athletes whose true pass rate is known. */
 export function RulesPage(): ReactElement {
   const [rules, keepRules] = useRemembered<readonly [Rule, Rule]>('compared-rules', [
-    DEFAULT_COUNT_RULE,
-    DEFAULT_SEQUENTIAL_RULE,
+    USUAL_COUNT_RULE,
+    USUAL_SEQUENTIAL_RULE,
   ]);
-  const [settings, setSettings] = useState<CourseSettings>(USUAL_COURSE);
+  const [settings, setSettings] = useState<OutlookSettings>(USUAL_OUTLOOK);
   const [learning, setLearning] = useState(0);
   const question = useMemo(
     (): RulesQuestion | null =>
@@ -80,7 +80,7 @@ export function RulesPage(): ReactElement {
   const working = useRules(question);
   const answer = working.latest;
   const told = { readyRate: settings.readyRate, isLearning: learning > 0 };
-  const set = (change: Partial<CourseSettings>) => setSettings({ ...settings, ...change });
+  const set = (change: Partial<OutlookSettings>) => setSettings({ ...settings, ...change });
   return (
     <Page name={say('rulesCompared')}>
       <Headline>
@@ -97,7 +97,7 @@ export function RulesPage(): ReactElement {
             <RuleForm
               key={name}
               label={name}
-              rule={rules[i] ?? DEFAULT_COUNT_RULE}
+              rule={rules[i] ?? USUAL_COUNT_RULE}
               onChange={(rule) => keepRules(i === 0 ? [rule, rules[1]] : [rules[0], rule])}
             />
           ))}

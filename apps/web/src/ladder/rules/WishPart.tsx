@@ -1,4 +1,4 @@
-import { USUAL_WISH, type CourseSettings, type Rule, type Wish } from '@orthokin/core/progress';
+import { USUAL_WISH, type OutlookSettings, type Rule, type Wish } from '@orthokin/core/progress';
 import { problemSentence } from '@orthokin/core/result';
 import { useMemo, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
@@ -25,7 +25,7 @@ export function WishPart({
   settings,
   onTake,
 }: {
-  settings: CourseSettings;
+  settings: OutlookSettings;
   onTake: (rule: Rule) => void;
 }): ReactElement {
   const [wish, setWish] = useState<Wish>(USUAL_WISH);

@@ -6,7 +6,7 @@ import {
   suggestSequential,
   TRUE_RATES,
   type CountRule,
-  type CourseSettings,
+  type OutlookSettings,
   type Rule,
   type RuleOutcome,
   type SequentialRule,
@@ -19,7 +19,7 @@ import type { Result } from '@orthokin/core/result';
 export interface RulesQuestion {
   readonly kind: 'rules';
   readonly rules: readonly Rule[];
-  readonly settings: CourseSettings;
+  readonly settings: OutlookSettings;
   /** Share of what is missing to the ceiling that is learnt with each set; 0 for athletes who stay. */
   readonly learning: number;
   /** That a staircase is followed over; the other rules are worked out exactly. */
@@ -61,7 +61,7 @@ export function simulateRules(
 export interface WishQuestion {
   readonly kind: 'wish';
   readonly wish: Wish;
-  readonly settings: CourseSettings;
+  readonly settings: OutlookSettings;
 }
 
 export interface WishAnswer {

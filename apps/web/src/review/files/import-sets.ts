@@ -3,7 +3,7 @@ import type { ConditionsBody, ImportBody, PatternReply } from '@orthokin/contrac
 import { MAX_REPS, seededRandom } from '@orthokin/core/cue';
 import { PLAIN_CONDITIONS, type Conditions } from '@orthokin/core/drill';
 import type { ImportedSet, RowProblem } from '@orthokin/core/formats';
-import { DEFAULT_FALSE_START_MS, DEFAULT_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
+import { USUAL_FALSE_START_MS, USUAL_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
 import { v7 } from 'uuid';
 import { say } from '../../words/review.js';
 
@@ -70,8 +70,8 @@ export function importBody(sets: readonly ImportedSet[], about: About): ImportBo
           ...{ rung, source, day },
           startedAt: new Date(startMs).toISOString(),
           seed: hashOf(name),
-          falseStartMs: DEFAULT_FALSE_START_MS,
-          responseLimitMs: DEFAULT_RESPONSE_LIMIT_MS,
+          falseStartMs: USUAL_FALSE_START_MS,
+          responseLimitMs: USUAL_RESPONSE_LIMIT_MS,
           conditions: conditions as ConditionsBody,
           cues: reps.map(({ target }, i) => ({ ordinal: i + 1, target, foreperiodMs: 0 })),
         },

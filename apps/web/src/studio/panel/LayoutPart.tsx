@@ -18,14 +18,14 @@ import { useUnit } from '../state/unit.js';
 import { Part } from './Part.js';
 import { say } from '../../words/studio.js';
 
-const DEFAULT_DISTANCE_M = 2.5;
+const USUAL_DISTANCE_M = 2.5;
 
 /** Presets, mirror, and feet for every target at once. */
 export function LayoutPart(): ReactElement {
   const { pattern, edit } = useEditor();
   const { unit } = useUnit();
   const [layout, setLayout] = useState<Layout>('star');
-  const [distanceM, setDistanceM] = useState(DEFAULT_DISTANCE_M);
+  const [distanceM, setDistanceM] = useState(USUAL_DISTANCE_M);
   const layAll = () =>
     edit((now) =>
       now.targets.reduce(

@@ -13,18 +13,18 @@ export interface Learner {
 /** An athlete of a true pass rate who stays as they are. */
 export const steady = (passRate: number): Learner => ({ passRate, learning: 0, ceiling: passRate });
 
-export interface CourseSettings {
+export interface OutlookSettings {
   readonly repsPerSet: number;
   /** Reps that make a set passed. */
   readonly passesNeeded: number;
   readonly setsPerDay: number;
-  /** The course ends after so many sets. */
+  /** Sets that are looked ahead. */
   readonly withinSets: number;
   /** Who truly passes less often than this is moved up too soon. */
   readonly readyRate: number;
 }
 
-export const USUAL_COURSE: CourseSettings = {
+export const USUAL_OUTLOOK: OutlookSettings = {
   repsPerSet: 12,
   passesNeeded: 10,
   setsPerDay: 2,
@@ -35,10 +35,10 @@ export const USUAL_COURSE: CourseSettings = {
 /** True pass rates that rules are looked at over, from hopeless to sure. */
 export const TRUE_RATES = [0.5, 0.55, 0.6, 0.65, 0.7, 0.75, 0.8, 0.85, 0.9, 0.95] as const;
 
-/** The true pass rate in each set of a course. */
+/** The true pass rate in each set looked ahead. */
 export function ratesOf(
   { passRate, learning, ceiling }: Learner,
-  { withinSets }: CourseSettings,
+  { withinSets }: OutlookSettings,
 ): Float64Array {
   const missing = Math.max(0, ceiling - passRate);
   return Float64Array.from(
@@ -47,7 +47,7 @@ export function ratesOf(
   );
 }
 
-/** What a rule does with athletes of one true pass rate over a course. */
+/** What a rule does with athletes of one true pass rate over the sets looked ahead. */
 export interface RuleOutcome {
   /** Simulated athletes it rests on; `null` where it is worked out exactly. */
   readonly athletes: number | null;
@@ -77,11 +77,11 @@ function setBy(movedAfter: Float64Array, share: number): number {
 /** Less than one athlete in so many is nobody. */
 const NOBODY = 1e-12;
 
-/** The outcome of a course from the chance of being moved up after each of its sets. */
+/** The outcome from the chance of being moved up after each of its sets. */
 export function outcomeOf(
   movedAfter: Float64Array,
   rates: Float64Array,
-  { readyRate, withinSets }: CourseSettings,
+  { readyRate, withinSets }: OutlookSettings,
   athletes: number | null,
 ): RuleOutcome {
   let [moved, tooSoon, sets] = [0, 0, 0];
