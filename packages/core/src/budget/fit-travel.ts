@@ -8,6 +8,7 @@ export interface TravelPair {
   readonly timeS: number;
 }
 
+/** An athlete's own travel line: what fits their timed ways best, and how well. */
 export interface TravelFit extends TravelModel {
   readonly n: number;
   /** Residual sum of squares, s². */

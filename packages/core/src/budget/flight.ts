@@ -7,6 +7,7 @@ export interface Bounce {
   readonly speedKept: number;
 }
 
+/** What flies, how fast it leaves and how far it has to come. */
 export interface FlightPlan {
   readonly projectile: Projectile;
   /** m/s. */
@@ -18,6 +19,7 @@ export interface FlightPlan {
   readonly airDensity?: number;
 }
 
+/** A flight to the end of its way: its time, s, and what is left of its speed, m/s. */
 export interface Flight {
   readonly timeS: number;
   /** m/s. */
@@ -57,6 +59,11 @@ const dragPerMetre = (
  * Time of a level flight with drag by the square of speed: t = (e^(ks) − 1)/(k·v₀), v = v₀·e^(−ks).
  * After a bounce the kept speed flies the rest of the way. Gravity is left out: what matters to the
  * athlete is how soon it comes, not how high.
+ *
+ * @example
+ * const projectile = PROJECTILES[0];
+ * const plan = { projectile, launchSpeed: 20, distanceM: 10, bounce: null };
+ * flightOf(plan).value.timeS > 0.5; // true
  */
 export function flightOf(plan: FlightPlan): Result<Flight> {
   const problem = problemOf(plan);

@@ -27,8 +27,10 @@ export const AIR_DENSITY = 1.2;
 export const SPEED_UNITS = { 'm/s': 1, 'km/h': 1 / 3.6, mph: 0.44704 } as const;
 export type SpeedUnit = keyof typeof SPEED_UNITS;
 
+/** A speed in its unit, as m/s. */
 export const toMetresPerSecond = (speed: number, unit: SpeedUnit): number =>
   speed * SPEED_UNITS[unit];
 
+/** A speed in m/s, in the unit asked for. */
 export const fromMetresPerSecond = (speed: number, unit: SpeedUnit): number =>
   speed / SPEED_UNITS[unit];

@@ -63,6 +63,7 @@ export interface TargetBudget {
   readonly feasible: Feasibility | null;
 }
 
+/** The time, ms, from the opponent's contact to the athlete's at a target. A problem names what cannot fly so. */
 export function targetBudget(
   { letter, name, at }: Pick<Target, 'letter' | 'name' | 'at'>,
   { projectile, speed, ownSpeed, coming, handlingMs }: Rally,

@@ -6,6 +6,7 @@ import { travelTime, type TravelModel } from './travel.js';
 export const SPARE_STANCES = ['open', 'semi-open', 'stepped in'] as const;
 export type SpareStance = (typeof SPARE_STANCES)[number];
 
+/** Time to spare at arrival, ms, under which a load stays open and over which there is time to step in. */
 export interface StanceLimits {
   /** Below this stay open on the outside leg, ms. */
   readonly openBelowMs: number;
@@ -13,6 +14,7 @@ export interface StanceLimits {
   readonly stepInAboveMs: number;
 }
 
+/** The handbook's limits, section 3. */
 export const USUAL_STANCE_LIMITS: StanceLimits = { openBelowMs: 150, stepInAboveMs: 350 };
 
 /** The load stance that the time to spare (budget − response, ms) allows. */
@@ -29,6 +31,7 @@ export interface RecoveryBudget {
   readonly totalMs: number;
 }
 
+/** The time, ms, for all of the way home: the athlete's own object to the opponent, and the opponent's handling. */
 export function recoveryBudget(plan: FlightPlan, handlingMs: number): Result<RecoveryBudget> {
   if (!(handlingMs >= 0)) return wrong('handlingMs', handlingMs, '0 ms or more');
   const flight = flightOf(plan);

@@ -6,7 +6,12 @@ export interface TravelModel {
   readonly topSpeed: number;
 }
 
-/** Shortest time from rest to rest over a distance, seconds: 2√(d/a) if d ≤ v²/a, else d/v + v/a. */
+/**
+ * Shortest time from rest to rest over a distance, seconds: 2√(d/a) if d ≤ v²/a, else d/v + v/a.
+ *
+ * @example
+ * travelTime(3, { acceleration: 5, topSpeed: 8 }).toFixed(2); // '1.55'
+ */
 export function travelTime(distanceM: number, { acceleration, topSpeed }: TravelModel): number {
   return distanceM <= topSpeed ** 2 / acceleration
     ? 2 * Math.sqrt(distanceM / acceleration)

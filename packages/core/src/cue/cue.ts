@@ -6,9 +6,12 @@ export type FreezeAt = (typeof FREEZE_AT)[number];
 export const LATE_KINDS = ['colour', 'side'] as const;
 export type LateKind = (typeof LATE_KINDS)[number];
 
+/** Colours that may appear at arrival, to be called out. */
 export const LATE_COLOURS = ['blue', 'yellow', 'white', 'black'] as const;
+/** Sides that may appear at arrival, to throw to. */
 export const LATE_SIDES = ['left', 'right'] as const;
 
+/** What appears only at arrival: eyes and head stay up for it. */
 export interface LateCue {
   readonly kind: LateKind;
   readonly show: (typeof LATE_COLOURS)[number] | (typeof LATE_SIDES)[number];
@@ -36,6 +39,7 @@ export interface Cue {
 /** What a rep is for; only the plain ones are timed against limits. */
 export type Trial = 'plain' | 'catch' | 'switch' | 'freeze';
 
+/** What a cue tests: a rep is one of these or plain. */
 export const trialOf = (cue: Pick<Cue, 'catch' | 'switchTo' | 'freezeAt'>): Trial =>
   cue.catch ? 'catch' : cue.switchTo ? 'switch' : cue.freezeAt ? 'freeze' : 'plain';
 

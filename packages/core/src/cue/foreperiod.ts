@@ -15,8 +15,10 @@ export interface Foreperiod {
   readonly mostMs: number;
 }
 
+/** Nobody stays ready for longer. */
 export const LONGEST_FOREPERIOD_MS = 60_000;
 
+/** What is wrong with a foreperiod, or `null`. */
 export function foreperiodProblem({ kind, leastMs, mostMs }: Foreperiod): Result<never> | null {
   if (!(leastMs >= 0 && leastMs <= LONGEST_FOREPERIOD_MS))
     return wrong('foreperiod.leastMs', leastMs, `0 to ${LONGEST_FOREPERIOD_MS} ms`);

@@ -10,6 +10,7 @@ import { shuffled, type Random } from './random.js';
 export const CUE_ORDERS = ['known', 'blocked', 'shuffled', 'chained', 'free', 'called'] as const;
 export type CueOrder = (typeof CUE_ORDERS)[number];
 
+/** In what order targets are called, and which. */
 export interface OrderSettings {
   readonly order: CueOrder;
   /** Letters of the targets in play. */

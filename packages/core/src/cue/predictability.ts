@@ -25,7 +25,12 @@ function entropy(counts: readonly number[]): number {
   return sum(counts.map((count) => (count / n) * Math.log2(n / count)));
 }
 
-/** Plug-in figures of a sequence; all 0 for an empty one, and no step to judge for a single cue. */
+/**
+ * Plug-in figures of a sequence; all 0 for an empty one, and no step to judge for a single cue.
+ *
+ * @example
+ * predictability(['A', 'B', 'A', 'B']).guessRateFromPrevious; // 1
+ */
 export function predictability(sequence: readonly string[]): Predictability {
   if (sequence.length === 0)
     return {

@@ -11,10 +11,14 @@ import { drawForeperiod, foreperiodProblem, type Foreperiod } from './foreperiod
 import { orderOf, type OrderSettings } from './order.js';
 import { shuffled, uniform, type Random } from './random.js';
 
+/** Most cues in a set; ten are usual. */
 export const MAX_REPS = 200;
+/** When a switched cue changes, ms after it came. */
 export const USUAL_SWITCH_AFTER_MS = 120;
+/** Farthest that a helper moves a target between reps, m. */
 export const MAX_MOVED_M = 2;
 
+/** All that a schedule of cues is drawn from: the same settings give the same schedule. */
 export interface ScheduleSettings extends OrderSettings {
   readonly foreperiod: Foreperiod;
   /** Shares of the reps, 0 to 1; together not more than 1. */

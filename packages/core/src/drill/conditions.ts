@@ -3,7 +3,9 @@ import type { Fault } from '../timing/index.js';
 
 /** What the athlete perceives: one thing on the screen, one sound, or both. */
 export const SCREEN_KINDS = ['marker', 'arrow', 'number', 'word'] as const;
+/** Kinds of cue that are heard. */
 export const SOUND_KINDS = ['tone', 'spoken'] as const;
+/** All kinds of cue; hearing is quicker than seeing, so the two are not pooled. */
 export const CUE_KINDS = [...SCREEN_KINDS, ...SOUND_KINDS] as const;
 export type ScreenKind = (typeof SCREEN_KINDS)[number];
 export type SoundKind = (typeof SOUND_KINDS)[number];
@@ -32,6 +34,7 @@ export interface StaircaseSteps {
   readonly reversals: number;
 }
 
+/** When the next cue comes. */
 export interface Pace {
   readonly kind: (typeof PACE_KINDS)[number];
   /** From cue to cue, of a staircase at its start; `null` for one's own pace. */
@@ -56,6 +59,7 @@ export interface Conditions extends Omit<ScheduleSettings, 'targets' | 'reps'> {
   readonly workMs: number | null;
 }
 
+/** A set without tests: shuffled markers with a tone, each rep at its own pace. */
 export const PLAIN_CONDITIONS: Conditions = {
   order: 'shuffled',
   maxRun: 2,
@@ -68,9 +72,11 @@ export const PLAIN_CONDITIONS: Conditions = {
   workMs: null,
 };
 
+/** The kind that the screen shows, `null` where cues are only heard. */
 export const screenKindOf = ({ cueKinds }: Pick<Conditions, 'cueKinds'>): ScreenKind | null =>
   SCREEN_KINDS.find((kind) => cueKinds.includes(kind)) ?? null;
 
+/** The kind that is heard, `null` where cues are only seen. */
 export const soundKindOf = ({ cueKinds }: Pick<Conditions, 'cueKinds'>): SoundKind | null =>
   SOUND_KINDS.find((kind) => cueKinds.includes(kind)) ?? null;
 

@@ -1,5 +1,6 @@
 import { minus, type Point } from './point.js';
 
+/** A line painted on the floor, from end to end, m. */
 export interface Line {
   readonly from: Point;
   readonly to: Point;
@@ -13,6 +14,7 @@ export interface Arc {
   readonly toDeg: number;
 }
 
+/** Width across and length forward, m. */
 export interface SizeM {
   readonly widthM: number;
   readonly lengthM: number;

@@ -168,6 +168,7 @@ const fencing = court('fencing strip', {
   lines: [2, 5, 7, 9, 12].map((y) => across(1.5, y)),
 });
 
+/** Court outlines to their public dimensions, m, by name. */
 export const COURTS = {
   rectangle: court('plain rectangle', { widthM: 8, lengthM: 8 }),
   grid: court('small-sided grid', { widthM: 20, lengthM: 30 }),
@@ -186,6 +187,7 @@ export const COURTS = {
 } as const satisfies Record<string, Court>;
 
 export type CourtName = keyof typeof COURTS;
+/** Their names, as they are offered. */
 export const COURT_NAMES = Object.keys(COURTS) as CourtName[];
 
 /** Courts that are as large as somebody says; all others have the size of the rules. */

@@ -1,5 +1,6 @@
 import { ok, wrong, type Result } from '../result/index.js';
 
+/** Units that lengths are shown and typed in; kept in metres. */
 export const LENGTH_UNITS = ['metres', 'feet'] as const;
 /** What lengths are shown and typed in; they are always kept in metres. */
 export type LengthUnit = (typeof LENGTH_UNITS)[number];
@@ -8,7 +9,12 @@ export type LengthUnit = (typeof LENGTH_UNITS)[number];
 const INCH_M = 0.0254;
 const FOOT_IN = 12;
 
-/** A length as it is shown: "2.35 m" to the centimetre, or 7′ 9″ to the inch. */
+/**
+ * A length as it is shown: "2.35 m" to the centimetre, or 7′ 9″ to the inch.
+ *
+ * @example
+ * lengthWords(2.35, 'metres'); // '2.35 m'
+ */
 export function lengthWords(metres: number, unit: LengthUnit): string {
   if (unit === 'metres') return `${metres.toFixed(2).replace('-', '−')} m`;
   const inches = Math.round(Math.abs(metres) / INCH_M);
@@ -25,6 +31,9 @@ const numberOf = (text: string): number => Number(text.replace('−', '-').repla
 /**
  * A typed length in metres. Understands 2.35, 2.35 m, 235 cm, 7' 9", 7 ft 9 in and 93 in; a bare
  * number is in the unit given. Anything else is a problem that says so.
+ *
+ * @example
+ * parseLength('235 cm', 'feet').value; // 2.35
  */
 export function parseLength(text: string, unit: LengthUnit): Result<number> {
   const typed = text.trim().toLowerCase();

@@ -1,5 +1,6 @@
 import { mirrorPoint, swapSides, type Point } from './point.js';
 
+/** Shapes of markers: with the letter they carry the meaning alone. */
 export const MARKER_SHAPES = [
   'circle',
   'square',
@@ -10,9 +11,11 @@ export const MARKER_SHAPES = [
 ] as const;
 export type MarkerShape = (typeof MARKER_SHAPES)[number];
 
+/** Plain cone colours; never a phase's. */
 export const MARKER_COLOURS = ['blue', 'yellow', 'green', 'red', 'white', 'black'] as const;
 export type MarkerColour = (typeof MARKER_COLOURS)[number];
 
+/** Where a target lies for a player. */
 export const TARGET_KINDS = ['wide', 'deep', 'short', 'centre'] as const;
 export type TargetKind = (typeof TARGET_KINDS)[number];
 

@@ -4,6 +4,7 @@ export interface Point {
   readonly y: number;
 }
 
+/** Home base: where the floor's coordinates begin. */
 export const HOME: Point = { x: 0, y: 0 };
 
 /** Straight distance, metres. */
@@ -29,6 +30,7 @@ export const along = (a: Point, b: Point, share: number): Point => ({
   y: a.y + (b.y - a.y) * share,
 });
 
+/** Half way between two points, m. */
 export const midpoint = (a: Point, b: Point): Point => along(a, b, 0.5);
 
 /** a + scale·b. */
@@ -37,8 +39,10 @@ export const offset = (a: Point, b: Point, scale = 1): Point => ({
   y: a.y + scale * b.y,
 });
 
+/** The way from `b` to `a`, m. */
 export const minus = (a: Point, b: Point): Point => offset(a, b, -1);
 
+/** Scalar product, m². */
 export const dot = (a: Point, b: Point): number => a.x * b.x + a.y * b.y;
 
 /** Length of the line through the points in order, metres. */
@@ -48,9 +52,11 @@ export const pathLength = (points: readonly Point[]): number =>
 /** The same place on the other side. 0 − x rather than −x: a mirrored 0 must not become −0. */
 export const mirrorPoint = ({ x, y }: Point): Point => ({ x: 0 - x, y });
 
+/** The athlete's own sides. */
 export const SIDES = ['left', 'right'] as const;
 export type Side = (typeof SIDES)[number];
 
+/** The side across. */
 export const otherSide = (side: Side): Side => (side === 'left' ? 'right' : 'left');
 
 /** −1 for left, 1 for right: the sign of x on that side. */

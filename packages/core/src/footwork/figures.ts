@@ -19,6 +19,7 @@ export function detourRatio(path: readonly Point[]): number | null {
   return pathLength(path) / distance(first, last);
 }
 
+/** What is read off one way, there or back. */
 export interface WayFigures {
   /** Straight from the first to the last middle between the feet, metres. */
   readonly straightM: number;
@@ -30,6 +31,7 @@ export interface WayFigures {
   readonly ms: number | null;
 }
 
+/** What is read off a leg: both ways, the load and the times. */
 export interface LegFigures {
   /** Straight from home base to the target, metres. */
   readonly toTargetM: number;
@@ -88,6 +90,7 @@ export function changesOfDirection(path: readonly Point[]): number {
   ).length;
 }
 
+/** How hard a pattern is, as separate figures; no single score is made of them. */
 export interface PatternFigures {
   /** log2 of the targets in play, when every next target is equally likely. */
   readonly bitsOfChoice: number;

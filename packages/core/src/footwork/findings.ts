@@ -1,5 +1,6 @@
 import type { Accepted, Pattern, PositionName } from '../pattern/index.js';
 
+/** What the checks of a leg look for. */
 export const CHECKS = [
   'position missing',
   'base width',

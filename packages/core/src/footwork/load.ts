@@ -29,6 +29,7 @@ export interface LoadGeometry {
   readonly stepIn: FootPlace | null;
 }
 
+/** A foot at a point, m, with its heading in degrees clockwise from forward. */
 export const footPlace = (at: Point, headingDeg: number): FootPlace => ({ at, headingDeg });
 
 /** Which leg is the outside one: the target's side; straight ahead or behind, the playing hand's. */

@@ -54,6 +54,7 @@ export function contactsOf(leg: Leg): Contact[] {
   });
 }
 
+/** A foot at a moment of the pattern: where it is, and how high in its swing. */
 export interface MovingFoot extends FootPlace {
   /** Height of its swing, 0 on the floor to 1 at the top. */
   readonly lift: number;

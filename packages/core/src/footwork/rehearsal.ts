@@ -17,9 +17,12 @@ export type Manner = (typeof MANNERS)[number];
 
 /** The slowest and fastest walk, as a share of the pattern's own pace. */
 export const SLOWEST_WALK = 0.1;
+/** Fastest walk-through: the pattern's own tempo. */
 export const FASTEST_WALK = 1;
+/** Longest hold of a position, ms. */
 export const LONGEST_HOLD_MS = 20_000;
 
+/** How a pattern is rehearsed: no clock to beat. */
 export interface RehearsalSettings {
   readonly manners: readonly Manner[];
   /** Share of the pattern's own pace at which the athlete goes from hold to hold. */
@@ -29,6 +32,7 @@ export interface RehearsalSettings {
   readonly through: boolean;
 }
 
+/** Slowly, feet only, a breath at each position. */
 export const USUAL_REHEARSAL: RehearsalSettings = {
   manners: ['feet only'],
   pace: 0.25,

@@ -37,6 +37,7 @@ export interface Tap {
   readonly atMs: number;
 }
 
+/** A leg with its rhythm tapped in, and which taps did not fit its steps. */
 export interface Tapped {
   readonly leg: Leg;
   /** Numbers, from 1, of taps made with the other foot than the step they time. */

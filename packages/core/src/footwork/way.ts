@@ -56,6 +56,7 @@ export function spread(totalM: number, weights: readonly number[]): number[] {
   return weights.map((weight) => (done += (totalM * weight) / sum));
 }
 
+/** A foot put down: which, where, in what phase and kind of step, with what share of the weight. */
 export const footfall = (
   foot: Side,
   { at, headingDeg }: FootPlace,

@@ -16,9 +16,11 @@ export type ImportField = (typeof IMPORT_FIELDS)[number];
 const TIMES = ['reaction', 'response', 'recovery', 'cycle'] as const;
 type TimeField = (typeof TIMES)[number];
 
+/** Units of the times in a table. */
 export const TIME_UNITS = ['seconds', 'milliseconds'] as const;
 export type TimeUnit = (typeof TIME_UNITS)[number];
 
+/** How a table's columns are to be read. */
 export interface ImportSettings {
   /** Which column holds a field; a field that is not there is absent. */
   readonly columns: Readonly<Partial<Record<ImportField, number>>>;
@@ -32,6 +34,7 @@ export interface ImportSettings {
   readonly targets: readonly string[];
 }
 
+/** One row of a table, read. */
 export interface ImportedRep {
   /** Row of the table, from 1, heads not counted. */
   readonly row: number;
@@ -49,10 +52,12 @@ export interface ImportedSet {
   readonly reps: readonly ImportedRep[];
 }
 
+/** What is wrong in a row; rows count from 1 below the header. */
 export interface RowProblem extends Problem {
   readonly row: number;
 }
 
+/** What a table holds: its reps, and the rows that could not be read. */
 export interface ReadTable {
   readonly sets: readonly ImportedSet[];
   readonly problems: readonly RowProblem[];

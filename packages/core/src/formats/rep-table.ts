@@ -20,6 +20,7 @@ export interface RepTableSet {
 
 type Cell = string | number | null;
 
+/** A column of the table of reps, as its data dictionary has it. */
 export interface RepColumn {
   readonly name: string;
   readonly unit: string;
@@ -122,6 +123,7 @@ export const REP_COLUMNS: readonly RepColumn[] = [
   ...DURATION_NAMES.flatMap(durationColumns),
 ];
 
+/** Columns of the data dictionary itself. */
 export const REP_DICTIONARY_HEADER = ['column', 'unit', 'meaning'] as const;
 
 /** The data dictionary as rows under `REP_DICTIONARY_HEADER`. */

@@ -7,6 +7,7 @@ export interface SetTableSet extends CourseSet {
   readonly outcome: string;
 }
 
+/** A column of the table of sets, as its data dictionary has it. */
 export interface SetColumn {
   readonly name: string;
   readonly unit: string;

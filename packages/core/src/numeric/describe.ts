@@ -12,9 +12,15 @@ function quantileOfSorted(sorted: Float64Array, p: number): number {
 export const quantile = (values: readonly number[], p: number): number =>
   quantileOfSorted(ascending(values), p);
 
+/** The middle value; NaN of nothing. */
 export const median = (values: readonly number[]): number => quantile(values, 0.5);
 
-/** Lower quartile, median and upper quartile, sorting once. */
+/**
+ * Lower quartile, median and upper quartile, sorting once.
+ *
+ * @example
+ * quartiles([1, 2, 3, 4, 5]); // [2, 3, 4]
+ */
 export function quartiles(values: readonly number[]): readonly [number, number, number] {
   const sorted = ascending(values);
   return [0.25, 0.5, 0.75].map((p) => quantileOfSorted(sorted, p)) as [number, number, number];
@@ -29,8 +35,10 @@ export function mad(values: readonly number[]): number {
 /** 1/Φ⁻¹(¾): makes the MAD of normal data estimate its standard deviation. */
 export const MAD_TO_SD = 1.4826022185056018;
 
+/** Median absolute deviation, scaled to the sd of a normal. */
 export const scaledMad = (values: readonly number[]): number => MAD_TO_SD * mad(values);
 
+/** Arithmetic mean; NaN of nothing. */
 export const mean = (values: readonly number[]): number =>
   values.reduce((sum, value) => sum + value, 0) / values.length;
 
@@ -45,7 +53,12 @@ export function sd(values: readonly number[]): number {
 export const coefficientOfVariation = (values: readonly number[]): number =>
   sd(values) / mean(values);
 
-/** Mean of what is left when floor(share · n) values are cut from each end. */
+/**
+ * Mean of what is left when floor(share · n) values are cut from each end.
+ *
+ * @example
+ * trimmedMean([1, 2, 3, 4, 100], 0.2); // 3
+ */
 export function trimmedMean(values: readonly number[], share: number): number {
   const cut = Math.floor(share * values.length);
   return mean([...ascending(values).slice(cut, values.length - cut)]);

@@ -1,5 +1,6 @@
 import { mean } from './describe.js';
 
+/** A least-squares line: y = intercept + slope·x. */
 export interface FittedLine {
   readonly intercept: number;
   readonly slope: number;

@@ -1,3 +1,4 @@
+/** Where a function is least, and how little it is there. */
 export interface Minimum {
   readonly at: readonly number[];
   readonly value: number;

@@ -51,6 +51,7 @@ export const changePlacement = (leg: Leg, index: number, change: Partial<Placeme
   placements: inOrder(leg.placements.map((old, i) => (i === index ? { ...old, ...change } : old))),
 });
 
+/** A leg without one of its steps. */
 export const removePlacement = (leg: Leg, index: number): Leg => ({
   ...leg,
   placements: leg.placements.filter((_, i) => i !== index),

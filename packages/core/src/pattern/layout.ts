@@ -57,6 +57,7 @@ const places = {
   ],
 };
 
+/** Layouts that are ready to be laid out. */
 export const LAYOUTS = Object.keys(places) as Layout[];
 export type Layout = keyof typeof places;
 

@@ -2,10 +2,12 @@ import type { Placement } from './placement.js';
 import { mirrorNotes, type PositionNotes } from './notes.js';
 import { mirrorPlacement } from './placement.js';
 
+/** How a target is played: early and high, or late and low. */
 export const INTENTS = ['attack', 'defend'] as const;
 /** Attack: taken early and high, moving in. Defend: late and low, staying low. */
 export type Intent = (typeof INTENTS)[number];
 
+/** Ways to a target that can be laid by themselves. */
 export const TRAVEL_WAYS = [
   'shuffle out',
   'crossover out',
@@ -17,9 +19,11 @@ export const TRAVEL_WAYS = [
 ] as const;
 export type TravelWay = (typeof TRAVEL_WAYS)[number];
 
+/** How the feet stand at the load, the most open first. */
 export const LOAD_STANCES = ['open', 'semi-open', 'neutral', 'closed'] as const;
 export type LoadStance = (typeof LOAD_STANCES)[number];
 
+/** Ways back home that can be laid by themselves. */
 export const RECOVERY_WAYS = [
   'shuffle back',
   'crossover then shuffle',

@@ -4,6 +4,7 @@ import { swapSides } from '../floor/index.js';
 export const POSITION_NAMES = ['stance', 'split', 'load', 'action', 'recovery'] as const;
 export type PositionName = (typeof POSITION_NAMES)[number];
 
+/** Most words of a cue: more is not heard on the floor. */
 export const MAX_CUE_WORDS = 5;
 
 /** What the coach looks at in a position, and what they say. */
@@ -13,10 +14,13 @@ export interface PositionNotes {
   readonly checkPoints: readonly string[];
 }
 
+/** Nothing written yet. */
 export const NO_NOTES: PositionNotes = { cue: '', checkPoints: [] };
 
+/** How many words a text has. */
 export const wordCount = (text: string): number => text.split(/\s+/).filter(Boolean).length;
 
+/** Notes for the other side: left and right change places in them. */
 export const mirrorNotes = ({ cue, checkPoints }: PositionNotes): PositionNotes => ({
   cue: swapSides(cue),
   checkPoints: checkPoints.map(swapSides),

@@ -14,6 +14,7 @@ import { mirrorStanding, type Standing } from './placement.js';
 import type { Build } from './build.js';
 import type { Rung } from './rung.js';
 
+/** Home base on the floor: where on the court it lies, m, and its radius, m. */
 export interface HomeBase {
   /** Where home base stands on the court, metres from the middle of the court's back edge. */
   readonly onCourt: Point;
@@ -58,7 +59,9 @@ export interface Pattern {
   readonly rungs: readonly Rung[];
 }
 
+/** Most targets of a pattern; six are many. */
 export const MAX_TARGETS = 12;
+/** Most rungs of a ladder. */
 export const MAX_RUNGS = 30;
 
 /** The pattern for the other hand. Mirrored twice it is the original. */
@@ -76,17 +79,21 @@ export const mirrorPattern = <Mirrored extends Pattern>(pattern: Mirrored): Mirr
   },
 });
 
+/** No notes on any position yet. */
 export const NO_POSITIONS: Pattern['positions'] = {
   stance: NO_NOTES,
   split: NO_NOTES,
   recovery: NO_NOTES,
 };
 
+/** The target of a letter. */
 export const targetOf = (pattern: Pick<Pattern, 'targets'>, letter: string): Target | undefined =>
   pattern.targets.find((target) => target.letter === letter);
 
+/** The leg to the target of a letter. */
 export const legOf = (pattern: Pick<Pattern, 'legs'>, letter: string): Leg | undefined =>
   pattern.legs.find((leg) => leg.target === letter);
 
+/** The rung of a number, from 1. */
 export const rungOf = (pattern: Pick<Pattern, 'rungs'>, number: number): Rung | undefined =>
   pattern.rungs.find((rung) => rung.number === number);

@@ -4,6 +4,7 @@ import { mirrorPoint, otherSide, type Point, type Side } from '../floor/index.js
 export const PLACEMENT_PHASES = ['split', 'travel', 'load', 'action', 'recovery'] as const;
 export type PlacementPhase = (typeof PLACEMENT_PHASES)[number];
 
+/** Kinds of step. */
 export const STEP_KINDS = [
   'split',
   'turn',
@@ -44,7 +45,13 @@ export interface Standing {
   readonly leftWeight: number;
 }
 
-/** Distance between the feet's middles, metres. */
+/**
+ * Distance between the feet's middles, metres.
+ *
+ * @example
+ * const foot = (x) => ({ at: { x, y: 0 }, headingDeg: 0 });
+ * baseWidth({ left: foot(-0.25), right: foot(0.25), leftWeight: 0.5 }); // 0.5
+ */
 export const baseWidth = ({ left, right }: Standing): number =>
   Math.hypot(right.at.x - left.at.x, right.at.y - left.at.y);
 
@@ -54,11 +61,13 @@ const mirrorFoot = <Foot extends FootPlace>(foot: Foot): Foot => ({
   headingDeg: 0 - foot.headingDeg,
 });
 
+/** The same step on the other side, by the other foot. */
 export const mirrorPlacement = (placement: Placement): Placement => ({
   ...mirrorFoot(placement),
   foot: otherSide(placement.foot),
 });
 
+/** The same stance, left and right changed. */
 export const mirrorStanding = ({ left, right, leftWeight }: Standing): Standing => ({
   left: mirrorFoot(right),
   right: mirrorFoot(left),

@@ -14,6 +14,7 @@ export type Doing = (typeof DOINGS)[number];
 export const PRESSURES = ['none', 'hampered opponent', 'one opponent', 'two opponents'] as const;
 export type Pressure = (typeof PRESSURES)[number];
 
+/** What of an athlete's own times a limit may be made from. */
 export const RECORD_KINDS = ['best quartile', 'median'] as const;
 export type RecordKind = (typeof RECORD_KINDS)[number];
 
@@ -52,6 +53,7 @@ export type LimitSource =
       readonly n: number;
     };
 
+/** The kinds of source, as stored. */
 export const LIMIT_SOURCES = [
   'coach',
   'reckoned',
@@ -61,6 +63,7 @@ export const LIMIT_SOURCES = [
 
 /** Longest allowed times, ms. A duration without a limit is not judged. */
 export type LimitsMs = Readonly<Partial<Record<GatedDuration, number>>>;
+/** Where each limit of a rung comes from. */
 export type LimitSources = Readonly<Partial<Record<GatedDuration, LimitSource>>>;
 
 /** One step of the ladder: what is asked, and what must be shown before the next one. */
@@ -113,6 +116,7 @@ export const USUAL_RUNG = {
   minValidReps: 8,
 } as const satisfies Partial<Rung>;
 
+/** What a step up the ladder raises. */
 export type Axis = 'speed' | 'complexity';
 
 /** What a step from one rung to the next raises; both where a coach wrote it so. */

@@ -61,6 +61,7 @@ export interface TapeMark {
 
 const ON_LINE_M = 0.02;
 
+/** Where two tapes, from home and from a second landmark, cross at each target: m along each. */
 export function tapeMarks(pattern: OnFloor, second: Landmark): TapeMark[] {
   const { backLeft, frontRight } = courtOnFloor(
     courtOf(pattern.court, pattern.sizeM),

@@ -30,6 +30,7 @@ export const QUICK_COUNT_RULE: CountRule = {
 
 const MOST_SETS = 10;
 
+/** The rule, or which of its settings is out of bounds. */
 export function checkCount(rule: CountRule): Result<CountRule> {
   const { setsNeeded, ofLast, distinctDays } = rule;
   if (!(Number.isInteger(ofLast) && ofLast >= 1 && ofLast <= MOST_SETS))
@@ -41,6 +42,7 @@ export function checkCount(rule: CountRule): Result<CountRule> {
   return ok(rule);
 }
 
+/** How far the count has come: days and sets that passed. */
 export interface CountState {
   readonly kind: 'count';
   /** Sets with enough reps that the rule looked at, and those of them that passed. */

@@ -3,6 +3,7 @@ import type { JudgedSet } from './evidence.js';
 import { limitingGate, passRate, type Gate, type SetFade } from './gates.js';
 import { RULES_VERSION, stateOf, type Rule, type RuleState } from './rule.js';
 
+/** What is always answered, one of them. */
 export const ANSWERS = ['move up', 'stay', 'ease back', 'rest', 'not enough reps yet'] as const;
 export type Answer = (typeof ANSWERS)[number];
 
@@ -21,6 +22,7 @@ export type Because =
   | 'a gate holds'
   | 'more is needed';
 
+/** The answer, its reason and the gate that holds most. */
 export interface Decision {
   readonly answer: Answer;
   readonly because: Because;

@@ -16,6 +16,7 @@ import { SCHOOLS, type Richness, type SchoolName } from './school.js';
 export const AXIS_ORDERS = ['alternate', 'speed first', 'complexity first'] as const;
 export type AxisOrder = (typeof AXIS_ORDERS)[number];
 
+/** What a ladder is drafted by. */
 export interface DraftSettings {
   readonly axis: AxisOrder;
   readonly school: SchoolName;
@@ -23,6 +24,7 @@ export interface DraftSettings {
   readonly msPerBit: number;
 }
 
+/** Alternating, pattern first, 100 ms a bit of choice. */
 export const USUAL_DRAFT: DraftSettings = {
   axis: 'alternate',
   school: 'pattern first',
@@ -46,6 +48,9 @@ const choicesOf = (targets: number, { order }: Pick<Richness, 'order'>): number 
 /**
  * Expected cost to reaction, ms, of going from n to n′ equally likely choices: slope · log2(n′/n)
  * (Hick 1952); below 0 for fewer.
+ *
+ * @example
+ * hickCostMs(2, 4, 100); // 100
  */
 export const hickCostMs = (from: number, to: number, msPerBit: number): number =>
   msPerBit * Math.log2(to / from);

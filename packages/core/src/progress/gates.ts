@@ -18,6 +18,7 @@ export interface TimeGate {
   readonly overMs: number;
 }
 
+/** Starts before the limit after the cue, held against the share allowed. */
 export interface FalseStartGate {
   readonly gate: 'false starts';
   readonly falseStarts: number;
@@ -26,6 +27,7 @@ export interface FalseStartGate {
   readonly met: boolean;
 }
 
+/** Whether there are reps enough to judge. */
 export interface ValidRepsGate {
   readonly gate: 'valid reps';
   /** Valid reps in which every limited duration was timed. */
@@ -36,6 +38,7 @@ export interface ValidRepsGate {
   readonly met: boolean;
 }
 
+/** Reps without a watched fault, held against the share asked for. */
 export interface TechniqueGate {
   readonly gate: 'technique';
   /** The faults somebody watched for. */
@@ -47,6 +50,7 @@ export interface TechniqueGate {
   readonly met: boolean;
 }
 
+/** Catch trials in which the athlete held still. */
 export interface HeldGate {
   readonly gate: 'catch trials';
   readonly held: number;
@@ -55,6 +59,7 @@ export interface HeldGate {
   readonly met: boolean;
 }
 
+/** Interquartile range over median, held against what is allowed. */
 export interface SpreadGate {
   readonly gate: 'spread';
   /** Interquartile range of the cycle over its median. */
@@ -71,6 +76,7 @@ export interface SetFade {
   readonly isSteep: boolean;
 }
 
+/** How a set stands against its rung. */
 export const SET_OUTCOMES = ['passed', 'not passed', 'too close to call', 'too few reps'] as const;
 export type SetOutcome = (typeof SET_OUTCOMES)[number];
 
@@ -104,6 +110,7 @@ export interface SetJudgement {
 export const passRate = ({ chances }: Pick<SetJudgement, 'chances'>): number =>
   chances.reduce((sum, chance) => sum + chance, 0) / chances.length;
 
+/** A gate of a rung as a set met it or not; no English, only what was counted. */
 export type Gate =
   TimeGate | FalseStartGate | ValidRepsGate | TechniqueGate | HeldGate | SpreadGate;
 

@@ -33,6 +33,7 @@ export interface LadderSettings {
   readonly test: StandardTest | null;
 }
 
+/** The settings of a new ladder. */
 export const USUAL_LADDER: LadderSettings = {
   rule: USUAL_COUNT_RULE,
   axis: 'alternate',
@@ -41,6 +42,7 @@ export const USUAL_LADDER: LadderSettings = {
   test: null,
 };
 
+/** The settings, or which of them does not fit a ladder of so many rungs. */
 export function checkLadder(settings: LadderSettings, rungs: number): Result<LadderSettings> {
   const rule = checkRule(settings.rule);
   if (!rule.ok)

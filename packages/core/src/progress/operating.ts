@@ -108,7 +108,7 @@ function movesBySequential(
  * each rep passes or fails by itself.
  *
  * @example
- * operatingOf(QUICK_COUNT_RULE, steady(0.7), USUAL_OUTLOOK).moved; // 0.45…
+ * operatingOf(QUICK_COUNT_RULE, steady(0.7), USUAL_OUTLOOK).moved; // 0.783…
  */
 export function operatingOf(
   rule: CountRule | SequentialRule,

@@ -13,6 +13,7 @@ export interface Learner {
 /** An athlete of a true pass rate who stays as they are. */
 export const steady = (passRate: number): Learner => ({ passRate, learning: 0, ceiling: passRate });
 
+/** How a rung is trained while a rule looks on. */
 export interface OutlookSettings {
   readonly repsPerSet: number;
   /** Reps that make a set passed. */
@@ -24,6 +25,7 @@ export interface OutlookSettings {
   readonly readyRate: number;
 }
 
+/** Two sets a day of twelve reps, twenty sets. */
 export const USUAL_OUTLOOK: OutlookSettings = {
   repsPerSet: 12,
   passesNeeded: 10,

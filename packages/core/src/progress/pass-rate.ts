@@ -1,5 +1,6 @@
 import { betaCdf, betaQuantile, normalQuantile } from '../numeric/index.js';
 
+/** An interval of a share, 0–1. */
 export interface Share {
   readonly low: number;
   readonly high: number;
@@ -14,6 +15,7 @@ export interface Posterior {
   readonly above: (threshold: number) => number;
 }
 
+/** What passes and trials say of the true pass rate: a beta posterior from a beta prior. */
 export function posteriorOf(passes: number, trials: number, priorA = 1, priorB = 1): Posterior {
   const a = priorA + passes;
   const b = priorB + trials - passes;

@@ -12,6 +12,7 @@ export interface LadderMove {
   readonly basis: MoveBasis;
 }
 
+/** Where an athlete stands on a ladder, and the moves that still stand. */
 export interface LadderPlace<Move extends LadderMove> {
   readonly rung: number;
   /** The move that led here; `null` on the first rung before any. */

@@ -6,6 +6,7 @@ import { CAREFUL_SEQUENTIAL_RULE, USUAL_SEQUENTIAL_RULE } from './sequential.js'
 import { USUAL_STAIRCASE_RULE } from './staircase.js';
 import { USUAL_WISH } from './suggest.js';
 
+/** Rules that are offered ready, by name. */
 export const RULE_PRESETS = [
   'careful count',
   'quick count',

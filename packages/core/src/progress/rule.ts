@@ -11,11 +11,13 @@ import { checkStaircase, type StaircaseReading, type StaircaseRule } from './sta
 
 /** When a rung is met: one rule a ladder. */
 export type Rule = CountRule | SequentialRule | StaircaseRule;
+/** The kinds of rule for "met". */
 export const RULE_KINDS = ['count', 'sequential', 'staircase'] as const satisfies Rule['kind'][];
 
 /** What the arithmetic of the rules is called: kept with each decision, raised with each change of it. */
 export const RULES_VERSION = 1;
 
+/** The rule, or which of its settings is out of bounds. */
 export const checkRule = (rule: Rule): Result<Rule> =>
   rule.kind === 'count'
     ? checkCount(rule)
@@ -23,11 +25,13 @@ export const checkRule = (rule: Rule): Result<Rule> =>
       ? checkSequential(rule)
       : checkStaircase(rule);
 
+/** Where the sequential test stands, with its evidence. */
 export interface SequentialStanding extends SequentialTest {
   readonly kind: 'sequential';
   readonly met: boolean;
 }
 
+/** Where a staircase stands: its pace, ms, and its reversals. */
 export interface StaircaseStanding {
   readonly kind: 'staircase';
   /** The newest staircase set; `null` before any. */

@@ -12,6 +12,7 @@ export interface Richness {
   readonly switchShare: number;
 }
 
+/** A school's levels, and what it asks of a set. */
 export interface School {
   /** From plain to rich. */
   readonly levels: readonly Richness[];
@@ -61,6 +62,7 @@ export const SCHOOLS = {
 } as const satisfies Record<string, School>;
 
 export type SchoolName = keyof typeof SCHOOLS;
+/** Their names, as they are offered. */
 export const SCHOOL_NAMES = Object.keys(SCHOOLS) as SchoolName[];
 
 /** How hard a set is meant to be, and what a rest is for. */
@@ -70,16 +72,19 @@ export const EFFORTS = {
 } as const satisfies Record<string, { restRatio: number }>;
 
 export type EffortName = keyof typeof EFFORTS;
+/** Their names, as they are offered. */
 export const EFFORT_NAMES = Object.keys(EFFORTS) as EffortName[];
 
 /** Share of reps lost at which the demand is right, and under which it is too easy. */
 export const RIGHT_MISS_RATE = 0.2;
+/** Share of reps lost under which the demand is too easy. */
 export const EASY_MISS_RATE = 0.05;
 /** Over so many times the right rate the demand is much. */
 const MUCH = 1.5;
 /** From so few reps on nothing is said of the demand. */
 const FEWEST_REPS = 20;
 
+/** What the share of lost reps says. */
 export type Demand = 'too easy' | 'about right' | 'much asked';
 
 /**

@@ -12,6 +12,7 @@ export interface SequentialRule {
   readonly beta: number;
 }
 
+/** The handbook's test, section 7: 0.70 against 0.85, 5 % and 10 %. */
 export const USUAL_SEQUENTIAL_RULE: SequentialRule = {
   kind: 'sequential',
   p0: 0.7,
@@ -32,6 +33,7 @@ export const CAREFUL_SEQUENTIAL_RULE: SequentialRule = {
   beta: 0.1,
 };
 
+/** The rule, or which of its settings is out of bounds. */
 export function checkSequential(rule: SequentialRule): Result<SequentialRule> {
   const { p0, p1, alpha, beta } = rule;
   if (!(p0 > 0 && p0 < 1)) return wrong('p0', p0, 'between 0 and 1');
@@ -50,6 +52,9 @@ export const boundsOf = ({ alpha, beta }: Pick<SequentialRule, 'alpha' | 'beta'>
 /**
  * What one rep adds to the log likelihood ratio. `passed` is the chance that it truly passed: a rep
  * too close to call counts for what it says, and one that is certain gives Wald's own step.
+ *
+ * @example
+ * evidenceOf(1, USUAL_SEQUENTIAL_RULE).toFixed(3); // '0.194'
  */
 export const evidenceOf = (passed: number, { p0, p1 }: SequentialRule): number =>
   Math.log((passed * p1 + (1 - passed) * (1 - p1)) / (passed * p0 + (1 - passed) * (1 - p0)));
@@ -63,6 +68,7 @@ export function passesToGo({ path, upper, state }: SequentialTest, rule: Sequent
   return Math.max(0, Math.ceil((upper - at) / evidenceOf(1, rule) - ROUNDING));
 }
 
+/** What the test says so far. */
 export type SequentialState = 'ready' | 'not ready' | 'undecided';
 
 /** How far the test is: one value of the path a rep, up to where it ended. */

@@ -13,10 +13,12 @@ export interface Wish {
   readonly readyRate: number;
 }
 
+/** At most 5 in 100 of those who pass 7 of 10 are moved up. */
 export const USUAL_WISH: Wish = { risk: 0.05, tooSoonRate: 0.7, readyRate: 0.9 };
 
 const MOST_SETS = 6;
 
+/** A rule that keeps a wish, and what it does. */
 export interface Suggestion<Suggested> {
   readonly rule: Suggested;
   /** What it does with an athlete at the rate that is too soon, and with one who is ready. */

@@ -11,6 +11,7 @@ const SLOW_DAY = 1.25;
 /** How long the athlete must hold when no cue comes. */
 export const CATCH_HOLD_MS = 1500;
 
+/** When an athlete is expected at load and home. */
 export interface Expected {
   /** From cue to the loading foot planted, and to home again, ms. */
   readonly load: number;

@@ -14,14 +14,17 @@ export interface Rota {
   }[];
 }
 
+/** Most athletes that take turns on one floor. */
 export const MOST_IN_ROTA = 8;
 
+/** A rota at its first turn. */
 export const beginRota = (
   athleteIds: readonly string[],
   sets: number,
   restRatio: number,
 ): Rota => ({ turns: rotaOf(athleteIds, sets), place: 0, restRatio, worked: [] });
 
+/** Whose turn it is; none when all are done. */
 export const turnOf = (rota: Rota): Turn | undefined => rota.turns[rota.place];
 
 /** The turn that is on has been worked, or is passed over when no work is given. */

@@ -22,6 +22,7 @@ export interface RecordedRep extends Rep {
   readonly replaces: string | null;
 }
 
+/** How a set may end. */
 export const END_REASONS = ['completed', 'stopped early'] as const;
 export type EndReason = (typeof END_REASONS)[number];
 
@@ -142,6 +143,7 @@ const begin = <Plan extends RunPlan>(plan: Plan): Run<Plan> => ({
   endReason: null,
 });
 
+/** Reps that are over, each as last corrected, in the order of their cues. */
 export const finishedReps = (run: Run): RecordedRep[] =>
   effectiveReps(run.recorded).sort((a, b) => a.ordinal - b.ordinal);
 

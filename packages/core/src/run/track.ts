@@ -11,6 +11,7 @@ export interface TrackSound {
     | { readonly kind: 'freeze' };
 }
 
+/** A whole set's cues as sound: what is heard when, ms. */
 export interface Track {
   readonly sounds: readonly TrackSound[];
   /** When each cue sounds, by its ordinal; a catch trial has none. */

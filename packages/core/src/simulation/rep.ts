@@ -4,6 +4,7 @@ import { distance, HOME, sideOf, type Point } from '../floor/index.js';
 import type { EventName, Fault, TimedEvent } from '../timing/index.js';
 import type { SimulatedAthlete } from './athlete.js';
 
+/** What the simulated athlete is cued to do. */
 export interface SimulatedCue {
   /** When the cue is perceivable, on the set's clock. */
   readonly atMs: number;
@@ -16,6 +17,7 @@ export interface SimulatedCue {
   readonly form?: number;
 }
 
+/** What the simulated athlete did: events, ms after the cue. */
 export interface SimulatedRep {
   readonly events: readonly TimedEvent[];
   readonly seenFaults: readonly Fault[];

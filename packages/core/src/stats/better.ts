@@ -15,6 +15,7 @@ import { NO_SQUAD, type SquadForm } from './squad-form.js';
 /** Why two spans cannot be held against each other. */
 export type NotComparable = 'no sets alike' | 'a day in both';
 
+/** Whether the weeks made a difference, what was compared, and what that rests on. */
 export interface Better {
   readonly change: Change;
   /** The sets held against each other, alike in everything. */

@@ -2,6 +2,7 @@ import { mean, studentCdf, studentQuantile } from '../numeric/index.js';
 import type { DayForm, TrainingDay } from './day-form.js';
 import { LEVEL } from './interval.js';
 
+/** The verdicts of a change, as codes. */
 export const CHANGE_WORDS = [
   'clearly faster',
   'probably faster',
@@ -11,6 +12,7 @@ export const CHANGE_WORDS = [
 ] as const;
 export type ChangeWord = (typeof CHANGE_WORDS)[number];
 
+/** A change between two spans of days, ms, with its doubt. */
 export interface Change {
   /** Means of the days before and after, and after − before; negative is faster. ms. */
   readonly beforeMs: number;
@@ -86,6 +88,7 @@ function wordsFor(faster: number, slower: number, beyond: boolean): ChangeWord {
   return 'no clear change';
 }
 
+/** A change that would seldom be called of somebody who did not change. */
 export const isClear = (words: ChangeWord): boolean => words.startsWith('clearly');
 
 /** A span as far as its mean's doubt goes: its days, and the mean of 1/sets over them. */
@@ -133,8 +136,10 @@ function moreDaysFor(
  * 95 % beyond the worthwhile change and more than the detectable one, *probably* for 90 %.
  *
  * @example
+ * const before = [1, 3, 5].map((day) => ({ day, setsMs: [2500, 2540] }));
+ * const after = [22, 24, 26].map((day) => ({ day, setsMs: [2100, 2140] }));
  * const form = dayForm([before.concat(after)]);
- * const { words } = changeBetween(before, after, form, ownWorthwhileChange(form));
+ * changeBetween(before, after, form, ownWorthwhileChange(form)).words; // 'clearly faster'
  */
 export function changeBetween(
   before: readonly TrainingDay[],

@@ -18,9 +18,11 @@ export interface RepColumns {
   readonly cycle: readonly (number | null)[];
 }
 
+/** Durations that a closer look is taken at. */
 export const CLOSER_DURATIONS = ['reaction', 'recovery', 'cycle'] as const;
 export type CloserDuration = (typeof CLOSER_DURATIONS)[number];
 
+/** A median, ms, with its exact bootstrap interval. */
 export interface MedianWithDoubt {
   readonly n: number;
   readonly ms: number;

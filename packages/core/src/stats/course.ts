@@ -103,6 +103,7 @@ export const leansByDay = (sets: readonly CourseSet[]): number[][] =>
 
 /** What speed costs in technique; `unknown` under six days. */
 export type Trade = 'unknown' | 'no sign' | 'speed costs technique' | 'both together';
+/** Rank correlation of cycle time and clean share over days, and what it says. */
 export interface SpeedForTechnique extends Kendall {
   readonly trade: Trade;
 }

@@ -42,6 +42,7 @@ export function exGaussianCdf(x: number, { mu, sigma, tau }: ExGaussian): number
   return normalCdf(z) - tail;
 }
 
+/** The fitted parameters, ms, and how likely they make the times. */
 export interface ExGaussianFit extends ExGaussian {
   readonly n: number;
   readonly logLikelihood: number;

@@ -7,5 +7,6 @@ export interface Interval {
 /** Of all such intervals, the share that holds the true figure. */
 export const LEVEL = 0.95;
 
+/** Whether a value lies in an interval, ends included. */
 export const contains = ({ low, high }: Interval, value: number): boolean =>
   low <= value && value <= high;

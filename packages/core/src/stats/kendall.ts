@@ -1,5 +1,6 @@
 import { erfc } from '../numeric/index.js';
 
+/** A rank correlation and the chance of one so far from 0. */
 export interface Kendall {
   /** From −1 (one falls whenever the other rises) to 1. */
   readonly tau: number;
@@ -8,7 +9,12 @@ export interface Kendall {
   readonly n: number;
 }
 
-/** Whether two figures of the same things go together: Kendall's tau-b (Kendall 1945, Biometrika 33). */
+/**
+ * Whether two figures of the same things go together: Kendall's tau-b (Kendall 1945, Biometrika 33).
+ *
+ * @example
+ * kendall([1, 2, 3, 4], [10, 20, 30, 40]).tau; // 1
+ */
 export function kendall(x: readonly number[], y: readonly number[]): Kendall {
   const n = x.length;
   let [score, tiedX, tiedY] = [0, 0, 0];

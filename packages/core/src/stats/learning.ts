@@ -11,9 +11,11 @@ export interface LearningCurve {
   readonly rss: number;
 }
 
+/** The curve at a session, ms; sessions count from 1. */
 export const curveAt = ({ floor, gain, rate }: LearningCurve, session: number): number =>
   floor + gain * Math.exp(-rate * (session - 1));
 
+/** A curve of fewer would fit anything. */
 export const FEWEST_SESSIONS = 5;
 /** From hardly bent at all to learnt after the first session. */
 const RATES = [0.005, 3] as const;
@@ -50,6 +52,7 @@ export function fitLearningCurve(
   return ok(curveOfRate(sessions, values, Math.exp(lnRate)));
 }
 
+/** Where a course leads, with its doubt. */
 export interface Forecast {
   readonly curve: LearningCurve;
   /** Where the curve may well run at each session from the first to the horizon. */
@@ -68,6 +71,7 @@ export interface Forecast {
 
 const SURELY = 0.95;
 
+/** What is asked of a forecast. */
 export interface ForecastSettings {
   readonly thresholdMs: number;
   /** The last session that is looked at. */

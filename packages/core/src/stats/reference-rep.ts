@@ -41,6 +41,7 @@ export function medianRep(readings: readonly RepReading[]): RepReading | null {
   return { rep, trial: 'plain', durations: durationsOf(events), faults: [], leftOut: null };
 }
 
+/** A phase held against the reference rep's, ms. */
 export interface PhaseDifference {
   readonly name: PhaseDuration;
   /** This rep's less the reference's; above 0 longer. */

@@ -79,6 +79,7 @@ export const leansOver = (
 /** A lean smaller than this is nothing a coach would see or treat, percent. */
 const LEAST_LEAN_PERCENT = 3;
 
+/** A difference between the sides worth a word, percent. */
 export const isLean = (percent: number): boolean => Math.abs(percent) >= LEAST_LEAN_PERCENT;
 
 /** Whether a change of lean, if it is one, is a new lean: the newest days lean, and farther that way. */

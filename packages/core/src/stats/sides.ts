@@ -20,7 +20,12 @@ export interface Asymmetry {
   readonly isDifferent: boolean;
 }
 
-/** 100·(L − R)/mean(L, R). */
+/**
+ * 100·(L − R)/mean(L, R).
+ *
+ * @example
+ * asymmetryPercent(1100, 900); // 20
+ */
 export const asymmetryPercent = (left: number, right: number): number =>
   (100 * (left - right)) / ((left + right) / 2);
 

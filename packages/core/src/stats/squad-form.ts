@@ -14,6 +14,7 @@ export interface SquadForm {
   >;
 }
 
+/** Nothing is known of a squad. */
 export const NO_SQUAD: SquadForm = { dayForm: {}, worthwhileMs: {} };
 
 const FEWEST_ATHLETES = 5;

@@ -16,6 +16,7 @@ const ENOUGH_FOR_SPREAD = 5;
 export const slowFromMs = (n: number, medianMs: number, madMs: number): number =>
   n < ENOUGH_FOR_SPREAD ? Infinity : medianMs + SLOW_MADS * MAD_TO_SD * madMs;
 
+/** A duration of a set: median, quartiles, ms, and what was slow. */
 export interface DurationSummary {
   readonly n: number;
   readonly medianMs: number;
@@ -27,11 +28,13 @@ export interface DurationSummary {
   readonly slowOrdinals: readonly number[];
 }
 
+/** A rep that takes no part in the times, and why. */
 export interface LeftOut {
   readonly ordinal: number;
   readonly why: LeftOutReason;
 }
 
+/** A set in figures: what was timed, what was left out and why. */
 export interface SetSummary {
   /** Reps that take part in the figures. */
   readonly n: number;

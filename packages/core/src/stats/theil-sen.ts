@@ -1,6 +1,7 @@
 import { median, medianInPlace, normalQuantile } from '../numeric/index.js';
 import { LEVEL, type Interval } from './interval.js';
 
+/** A line through values in their order: slope per place, and its value at place 0. */
 export interface Line {
   readonly slope: number;
   readonly intercept: number;
@@ -15,7 +16,12 @@ function slopes(y: readonly number[]): Float64Array {
   return all;
 }
 
-/** Line through y against 0, 1, 2, …: median of all pairwise slopes (Sen 1968). */
+/**
+ * Line through y against 0, 1, 2, …: median of all pairwise slopes (Sen 1968).
+ *
+ * @example
+ * theilSen([1, 3, 5, 7, 90]).slope; // 2
+ */
 export function theilSen(y: readonly number[]): Line {
   const slope = medianInPlace(slopes(y));
   return { slope, intercept: median(y) - (slope * (y.length - 1)) / 2 };

@@ -29,6 +29,7 @@ export function shiftInterval(
   return { low: sorted[cut - 1] ?? NaN, high: sorted[pairs - cut] ?? NaN };
 }
 
+/** A rank-sum test: U, and the two-sided chance of it. */
 export interface MannWhitney {
   /** Pairs in which x exceeds y, ties counting one half. */
   readonly u: number;

@@ -6,6 +6,7 @@ export const typicalError = (test: readonly number[], retest: readonly number[])
 
 /** Change between one test and another that the typical error alone makes once in twenty (Weir 2005). */
 const MDC_Z = 1.96;
+/** The change, in the error's own unit, that error alone makes 5 times in 100 (Weir 2005). */
 export const minimalDetectableChange = (error: number): number => MDC_Z * Math.SQRT2 * error;
 
 /** The smallest change worth having: a fifth of the spread between athletes (Hopkins 2000). */

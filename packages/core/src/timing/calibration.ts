@@ -11,6 +11,7 @@ export interface Calibration {
   readonly n: number;
 }
 
+/** Beeps that a hand is calibrated by. */
 export const CALIBRATION_BEEPS = 20;
 const LEAST_PRESSES = 12;
 /** No hand and screen together are surer than this, ms; a smaller figure is luck. */

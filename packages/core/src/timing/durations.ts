@@ -15,19 +15,28 @@ const ENDS = {
 } as const satisfies Record<string, readonly [EventName, EventName]>;
 
 export type DurationName = keyof typeof ENDS;
+/** The names of all durations. */
 export const DURATION_NAMES = Object.keys(ENDS) as DurationName[];
 
 /** The events a duration runs between. */
 export const endsOf = (name: DurationName): readonly [EventName, EventName] => ENDS[name];
 
+/** A duration, ms, with the sd of its error, ms, from both of its ends. */
 export interface Duration {
   readonly ms: number;
   readonly sdMs: number;
 }
 
+/** Those whose ends were both timed: one that was not does not exist. */
 export type Durations = Readonly<Partial<Record<DurationName, Duration>>>;
 
-/** The durations of a repetition. One whose ends are not both known does not exist (it is not 0). */
+/**
+ * The durations of a repetition. One whose ends are not both known does not exist (it is not 0).
+ *
+ * @example
+ * const at = (name, atMs) => ({ name, atMs, sdMs: 3, source: 'sensor' });
+ * durationsOf([at('cue', 0), at('firstMove', 310)]).reaction.ms; // 310
+ */
 export function durationsOf(events: readonly TimedEvent[]): Durations {
   const durations: Partial<Record<DurationName, Duration>> = {};
   for (const name of DURATION_NAMES) {

@@ -1,5 +1,6 @@
 import { ok, wrong, type Result } from '../result/index.js';
 
+/** Events of a rep, in the order they must come in. */
 export const EVENT_NAMES = [
   'cue',
   'splitTakeoff',
@@ -13,6 +14,7 @@ export const EVENT_NAMES = [
 ] as const;
 export type EventName = (typeof EVENT_NAMES)[number];
 
+/** What may time an event. */
 export const TIMING_SOURCES = ['hand', 'sensor', 'film', 'simulated'] as const;
 export type TimingSource = (typeof TIMING_SOURCES)[number];
 
@@ -29,6 +31,7 @@ export interface TimedEvent {
   readonly source: TimingSource;
 }
 
+/** The event of a name, if it was timed. */
 export const eventOf = (events: readonly TimedEvent[], name: EventName): TimedEvent | undefined =>
   events.find((event) => event.name === name);
 

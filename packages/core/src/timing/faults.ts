@@ -26,6 +26,7 @@ const FROM_EVENTS: readonly Fault[] = [
   'late split',
 ];
 
+/** Faults that somebody has to see. */
 export const SEEN_FAULTS: readonly Fault[] = FAULTS.filter((fault) => !FROM_EVENTS.includes(fault));
 
 /** More than this at a time nobody can mind. */

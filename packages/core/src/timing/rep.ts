@@ -25,6 +25,7 @@ export interface RepMarks {
   readonly checked?: { readonly held: number; readonly of: number };
 }
 
+/** What a rep is read by, ms. */
 export interface RepSettings {
   /** A first move earlier than this after the cue is a false start. */
   readonly falseStartMs: number;
@@ -40,9 +41,12 @@ export interface RepSettings {
   readonly isHomeWatched?: boolean;
 }
 
+/** A first move sooner after the cue is no reaction, ms. */
 export const USUAL_FALSE_START_MS = 100;
+/** A rep without an arrival by then is missed, ms. */
 export const USUAL_RESPONSE_LIMIT_MS = 3000;
 
+/** Why a rep takes no part in the times. */
 export type LeftOutReason =
   'false start' | 'missed' | 'struck out' | 'short of home' | Exclude<Trial, 'plain'>;
 
