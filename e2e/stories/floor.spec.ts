@@ -1,6 +1,5 @@
 import { readFile } from 'node:fs/promises';
 import { expect } from '@playwright/test';
-import { median } from '@orthokin/core/numeric';
 import { Coach } from './support/coach.js';
 import { test } from './support/served.js';
 
@@ -114,7 +113,6 @@ test('work by the clock: cues come until the time is up, at the pace that was se
   const late = cues.slice(1).map((at, i) => at - (cues[i] ?? NaN) - 2500);
   // Never early; how seldom late is measured in the bench, here other stories run beside it.
   for (const ms of late) expect(ms).toBeGreaterThan(-40);
-  expect(median(late)).toBeLessThan(40);
 });
 
 test('a set is saved as a sound file, and its schedule kept to be joined', async ({ page }) => {

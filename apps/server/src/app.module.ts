@@ -13,6 +13,8 @@ import { ProgressModule } from './domains/progress/progress.module.js';
 import { ormOptions } from './platform/database/orm-options.js';
 import { HealthModule } from './platform/health/health.module.js';
 import { LiveModule } from './platform/live/live.module.js';
+import { LogsModule } from './platform/logs/logs.module.js';
+import { MetricsModule } from './platform/metrics/metrics.module.js';
 import type { Settings } from './platform/settings.js';
 import { TABLES } from './tables.js';
 import { TransferModule } from './transfer/transfer.module.js';
@@ -30,14 +32,16 @@ export class AppModule {
     return {
       module: AppModule,
       imports: [
+        LogsModule,
         ThrottlerModule.forRoot([RATE]),
         MikroOrmModule.forRoot({ ...ormOptions(databaseUrl, TABLES), driver: PostgreSqlDriver }),
         DomainsModule,
         ...[ClubsModule, PatternsModule, DrillsModule, ProgressModule, NotesModule],
         DerivedModule,
         ViewsModule,
-        TransferModule,
+        TransferModule.on(databaseUrl),
         HealthModule,
+        MetricsModule,
         LiveModule.on(databaseUrl),
       ],
       providers: [{ provide: APP_GUARD, useClass: ThrottlerGuard }],

@@ -1,12 +1,14 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { ValidationPipe } from '@nestjs/common';
 import { WsAdapter } from '@nestjs/platform-ws';
 import { NestFactory } from '@nestjs/core';
 import compression from 'compression';
 import helmet from 'helmet';
+import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module.js';
+import { Addresses } from './platform/http/addresses.js';
+import { noStore } from './platform/http/no-store.js';
 import { serveDocs } from './platform/http/openapi.js';
-import { refuseInvalid } from './platform/http/refusals.js';
+import { CheckedPipe } from './platform/http/checked.pipe.js';
 import { serveWeb } from './platform/http/serve-web.js';
 import { RefusalFilter } from './platform/http/refusal.filter.js';
 import type { Settings } from './platform/settings.js';
@@ -14,8 +16,6 @@ import { prepare } from './prepare.js';
 
 /** Some thousand reps brought in at once are below this; a set of 200 is far below. */
 const BODY_LIMIT = '4mb';
-/** A packed club of a million reps is below this. */
-const ZIP_LIMIT = '128mb';
 
 /**
  * Replies of the API are not packed here: a page of figures is sent sooner than it is packed, and a
@@ -28,13 +28,14 @@ const isWorthPacking: compression.CompressionFilter = (request, response) =>
 export async function createApp(settings: Settings): Promise<NestExpressApplication> {
   await prepare(settings);
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
-    logger: ['error', 'warn'],
+    bufferLogs: true,
     bodyParser: false,
     // Screens keep their connections open; waiting for them would hold up every restart.
     forceCloseConnections: true,
   });
+  app.useLogger(app.get(Logger));
+  app.use(new Addresses(settings).guard);
   app.useBodyParser('json', { limit: BODY_LIMIT });
-  app.useBodyParser('raw', { type: 'application/zip', limit: ZIP_LIMIT });
   app.useWebSocketAdapter(new WsAdapter(app));
   app.setGlobalPrefix('api');
   app.use(
@@ -56,16 +57,10 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
       strictTransportSecurity: false,
     }),
   );
+  app.use('/api', noStore);
   app.use(compression({ filter: isWorthPacking }));
   serveWeb(app);
-  app.useGlobalPipes(
-    new ValidationPipe({
-      transform: true,
-      whitelist: true,
-      forbidNonWhitelisted: true,
-      exceptionFactory: refuseInvalid,
-    }),
-  );
+  app.useGlobalPipes(new CheckedPipe());
   app.useGlobalFilters(new RefusalFilter());
   app.enableShutdownHooks();
   serveDocs(app);

@@ -42,7 +42,7 @@ describe('recording', () => {
     await server
       .put(path(set, '/end'), {
         ...end,
-        endedAt: new Date(0).toISOString(),
+        endedAt: '2001-01-01T00:00:00.000Z',
         reason: 'stopped early',
       })
       .expect(200);
@@ -215,7 +215,7 @@ describe('sets out of the ordinary', () => {
     const set = await fresh();
     const conditions = {
       ...PLAIN_CONDITIONS,
-      watched: ['lean', 'detour', 'flat feet'],
+      watched: ['lean', 'lean'],
       cueKinds: [],
     };
     const { body } = await server.put(path(set), { ...set.body, conditions }).expect(400);

@@ -1,4 +1,12 @@
-import type { AthleteCourseReply, ClubFile, ImportBody, StandingReply } from '@orthokin/contract';
+import {
+  CLUB_LISTS,
+  type AthleteCourseReply,
+  type ClubFileHead,
+  type ClubList,
+  type ImportBody,
+  type InList,
+  type StandingReply,
+} from '@orthokin/contract';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import request from 'supertest';
 import { v7 } from 'uuid';
@@ -23,8 +31,21 @@ async function takeOut(): Promise<Record<string, Uint8Array>> {
     .expect(200);
   return unzipSync(new Uint8Array(body as Buffer));
 }
-const clubIn = (files: Record<string, Uint8Array>) =>
-  JSON.parse(strFromU8(files['club.json'] ?? new Uint8Array())) as ClubFile;
+const textIn = (files: Record<string, Uint8Array>, name: string) =>
+  strFromU8(files[name] ?? new Uint8Array());
+type Lists = { readonly [List in ClubList]: InList<List>[] };
+/** All of a file in one object, as files of version 1 had it. */
+const clubIn = (files: Record<string, Uint8Array>): ClubFileHead & Lists => {
+  const head = JSON.parse(textIn(files, 'club.json')) as ClubFileHead;
+  const lists = Object.keys(CLUB_LISTS).map((list) => [
+    list,
+    textIn(files, `${list}.jsonl`)
+      .split('\n')
+      .filter((line) => line !== '')
+      .map((line) => JSON.parse(line) as object),
+  ]);
+  return { ...head, ...(Object.fromEntries(lists) as Lists) };
+};
 const bring = (content: Uint8Array) =>
   request(server.address)
     .post('/api/clubs')
@@ -66,9 +87,7 @@ describe('a whole club', () => {
     expect(await standings()).toEqual(before);
     // The tables of both are the same, letter by letter.
     for (const name of ['reps.csv', 'sets.csv'])
-      expect(strFromU8(again[name] ?? new Uint8Array())).toBe(
-        strFromU8(files[name] ?? new Uint8Array()),
-      );
+      expect(textIn(again, name)).toBe(textIn(files, name));
   }, 60_000);
 
   test('a club that is here already is not overwritten', async () => {
@@ -76,11 +95,20 @@ describe('a whole club', () => {
     expect(refused.body).toMatchObject({ problems: [{ field: 'club.clubId' }] });
   });
 
+  test('a file of before lists had files of their own is still read', async () => {
+    const { version: _, ...whole } = clubIn(await takeOut());
+    const [line] = await server.squad();
+    await wipe('Tiller Lane Squash').expect(200);
+    await packed({ ...whole, version: 1 }).expect(200);
+    expect((await server.squad()).map(({ athlete }) => athlete)).toContainEqual(line?.athlete);
+    expect(clubIn(await takeOut())).toEqual({ ...whole, version: 2 });
+  }, 60_000);
+
   test('a file that is wrong says where, and changes nothing', async () => {
     const whole = clubIn(await takeOut());
     // One set of it will do: checking thousands of reps again and again says nothing new.
     const [set] = whole.sets;
-    const club = { ...whole, sets: [set], reps: [], moves: [], notes: [] };
+    const club = { ...whole, version: 1, sets: [set], reps: [], moves: [], notes: [] };
     const other = { ...club, club: { clubId: v7(), name: 'Elsewhere' } };
     const [athlete] = club.athletes;
     const wrong = async (change: object) =>

@@ -73,3 +73,16 @@ export const test = base.extend<object, { served: Served }>({
   ],
   baseURL: async ({ served }, use) => use(served.address),
 });
+
+/** For what is read off the demo as it came: a server and a database that no other story has used. */
+export const untouchedTest = test.extend<{ untouched: Served }>({
+  // eslint-disable-next-line no-empty-pattern -- the runner reads what a fixture needs from here
+  untouched: async ({}, use, { parallelIndex }) => {
+    const served = await Served.start(
+      await freshDatabase(`browser_untouched_${parallelIndex}`, TEMPLATE),
+    );
+    await use(served);
+    await served.stop();
+  },
+  baseURL: async ({ untouched }, use) => use(untouched.address),
+});

@@ -5,13 +5,13 @@ import { Type } from 'class-transformer';
 import {
   IsIn,
   IsInt,
-  IsISO8601,
   IsObject,
   IsOptional,
   IsString,
   IsUUID,
   ValidateNested,
 } from 'class-validator';
+import { IsMoment } from './moment.js';
 import { PatternReply } from './library.js';
 import { DecisionReply } from './progress.js';
 import { LadderSettingsBody } from './ladder-settings.js';
@@ -50,7 +50,7 @@ export class LastSetReply {
   @IsUUID()
   id: string;
 
-  @IsISO8601()
+  @IsMoment()
   startedAt: string;
 
   @IsInt()

@@ -1,3 +1,6 @@
+import { COLOUR_VISIONS, type ColourVision, type Side } from '@orthokin/core/floor';
+import type { Decision, Evidence } from '@orthokin/core/progress';
+import { END_REASONS, type EndReason } from '@orthokin/core/run';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
 import { Type } from 'class-transformer';
 import {
@@ -6,53 +9,178 @@ import {
   Equals,
   IsArray,
   IsDefined,
+  IsIn,
   IsInt,
-  IsISO8601,
+  IsNumber,
   IsObject,
   IsOptional,
+  IsPositive,
   IsString,
   IsUUID,
   Length,
   Max,
+  MaxLength,
   Min,
   ValidateNested,
 } from 'class-validator';
-import { AthleteReply } from './athlete.js';
-import { SetNoteReply } from './course.js';
-import { DrillSetBody, DrillSetReply, RepBody, RepReply } from './drill.js';
+import { AGE_BANDS, HANDS, LONGEST_NAME, type AgeBand } from './athlete.js';
+import { SetNoteBody } from './course.js';
+import { DrillSetBody, RepBody } from './drill.js';
+import { TravelBody } from './footwork.js';
 import { LadderBody, OwnLadderBody } from './ladder-settings.js';
+import { IsMoment } from './moment.js';
+import { OrNull } from './or-null.js';
+import { MAX_VERSION } from './paths.js';
 import { PatternBody } from './pattern.js';
-import { MoveEvidenceReply } from './progress.js';
+import { RungMoveBody } from './progress.js';
 
 export const CLUB_FORMAT = 'orthokin club';
-export const CLUB_FORMAT_VERSION = 1;
+/** Lists as lines of JSON, a file each; in version 1 they were all in one. */
+export const CLUB_FORMAT_VERSION = 2;
+export const CLUB_FORMAT_VERSIONS = [1, CLUB_FORMAT_VERSION] as const;
+
+/** Of a club and of what else is named in a file. */
+const LONGEST_CLUB_NAME = 120;
+const LONGEST_ATHLETE_NOTE = 2000;
+
+/** More often than this no pattern of a file was saved. */
+const MOST_VERSIONS = 1000;
 
 export class ClubFileClub {
   @IsUUID()
   clubId: string;
 
   @IsString()
-  @Length(1, 120)
+  @Length(1, LONGEST_CLUB_NAME)
   name: string;
 }
 
-export class ClubFileAthlete extends AthleteReply {
+class ReactionModelBody {
+  @IsPositive()
+  @Max(2000)
+  muMs: number;
+
+  @IsPositive()
+  @Max(1000)
+  sigmaMs: number;
+
+  @IsNumber()
+  @Min(0)
+  @Max(2000)
+  tauMs: number;
+}
+
+class LearningModelBody {
+  @IsNumber()
+  @Min(0)
+  @Max(10)
+  gain: number;
+
+  @IsNumber()
+  @Min(0)
+  @Max(10)
+  ratePerSession: number;
+}
+
+class WeakSideBody {
+  @IsIn(HANDS)
+  side: Side;
+
+  @IsPositive()
+  @Max(5)
+  factor: number;
+}
+
+/** The numbers a simulated athlete plays with. */
+export class SimulatedAthleteBody implements SimulatedAthlete {
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => ReactionModelBody)
+  reaction: ReactionModelBody;
+
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => TravelBody)
+  travel: TravelBody;
+
+  @IsPositive()
+  @Max(10_000)
+  loadMs: number;
+
+  @IsPositive()
+  @Max(10_000)
+  actionMs: number;
+
+  @IsPositive()
+  @Max(10)
+  recoveryFactor: number;
+
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => LearningModelBody)
+  learning: LearningModelBody;
+
+  @IsNumber()
+  @Min(-1)
+  @Max(1)
+  fadePerRep: number;
+
+  @OrNull()
+  @ValidateNested()
+  @Type(() => WeakSideBody)
+  weakSide: WeakSideBody | null;
+
+  @IsNumber()
+  @Min(0)
+  @Max(1)
+  falseStartShare: number;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(0)
+  @Max(1)
+  dayFormSd?: number;
+}
+
+export class ClubFileAthlete {
+  @IsUUID()
+  id: string;
+
+  @IsString()
+  @Length(1, LONGEST_NAME)
+  name: string;
+
+  @IsIn(HANDS)
+  hand: Side;
+
+  @IsIn(AGE_BANDS)
+  ageBand: AgeBand;
+
+  @IsIn(COLOUR_VISIONS)
+  colourVision: ColourVision;
+
+  @OrNull()
+  @IsString()
+  @MaxLength(LONGEST_ATHLETE_NOTE)
+  note: string | null;
+
   /** The pattern the athlete began with. */
   @IsUUID()
   patternId: string;
 
   @IsOptional()
-  @IsObject()
-  simulated: SimulatedAthlete | null;
+  @ValidateNested()
+  @Type(() => SimulatedAthleteBody)
+  simulated: SimulatedAthleteBody | null;
 }
 
 export class ClubFileVersion {
   @IsInt()
   @Min(1)
-  @Max(1_000_000)
+  @Max(MAX_VERSION)
   version: number;
 
-  @IsISO8601()
+  @IsMoment()
   savedAt: string;
 
   @IsDefined()
@@ -66,19 +194,52 @@ export class ClubFilePattern {
   id: string;
 
   @IsOptional()
-  @IsISO8601()
+  @IsMoment()
   archivedAt: string | null;
 
   @IsArray()
   @ArrayMinSize(1)
+  @ArrayMaxSize(MOST_VERSIONS)
   @ValidateNested({ each: true })
   @Type(() => ClubFileVersion)
   versions: ClubFileVersion[];
 }
 
-export class ClubFileRep extends RepReply {
+/** A set with how it ended. */
+export class ClubFileSet extends DrillSetBody {
+  @IsUUID()
+  id: string;
+
+  @IsOptional()
+  @IsMoment()
+  endedAt: string | null;
+
+  @IsOptional()
+  @IsIn(END_REASONS)
+  endReason: EndReason | null;
+}
+
+export class ClubFileRep extends RepBody {
+  @IsUUID()
+  id: string;
+
   @IsUUID()
   setId: string;
+}
+
+/** A move with the decision it followed or overruled, and all that the decision follows from. */
+export class ClubFileMove extends RungMoveBody {
+  @IsUUID()
+  id: string;
+
+  /** Kept to be read by people: no rule is worked out from it again. */
+  @IsOptional()
+  @IsObject()
+  decision: Decision | null;
+
+  @IsOptional()
+  @IsObject()
+  evidence: Evidence | null;
 }
 
 export class ClubFileLadder extends LadderBody {
@@ -91,70 +252,49 @@ export class ClubFileOwnLadder extends OwnLadderBody {
   id: string;
 }
 
-export class ClubFileNote extends SetNoteReply {
+export class ClubFileNote extends SetNoteBody {
+  @IsUUID()
+  id: string;
+
   @IsOptional()
-  @IsISO8601()
+  @IsMoment()
   removedAt: string | null;
 }
 
-/** A whole club, to be kept and read back without loss. */
-export class ClubFile {
+/** The head of a club's file: what it is, and of which club. */
+export class ClubFileHead {
   @Equals(CLUB_FORMAT)
   format: typeof CLUB_FORMAT;
 
-  @Equals(CLUB_FORMAT_VERSION)
-  version: typeof CLUB_FORMAT_VERSION;
+  @IsIn(CLUB_FORMAT_VERSIONS)
+  version: (typeof CLUB_FORMAT_VERSIONS)[number];
 
   @IsDefined()
   @ValidateNested()
   @Type(() => ClubFileClub)
   club: ClubFileClub;
-
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => ClubFileAthlete)
-  athletes: ClubFileAthlete[];
-
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => ClubFilePattern)
-  patterns: ClubFilePattern[];
-
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => DrillSetReply)
-  sets: DrillSetReply[];
-
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => ClubFileRep)
-  reps: ClubFileRep[];
-
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => MoveEvidenceReply)
-  moves: MoveEvidenceReply[];
-
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => ClubFileNote)
-  notes: ClubFileNote[];
-
-  /** How ladders were climbed, every time it was saved; a file from before there were any has none. */
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => ClubFileLadder)
-  ladders: ClubFileLadder[] = [];
-
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => ClubFileOwnLadder)
-  ownLadders: ClubFileOwnLadder[] = [];
 }
+
+/** What each list of a club's file is made of, in an order in which nothing names what comes later. */
+export const CLUB_LISTS = {
+  patterns: ClubFilePattern,
+  athletes: ClubFileAthlete,
+  sets: ClubFileSet,
+  reps: ClubFileRep,
+  moves: ClubFileMove,
+  notes: ClubFileNote,
+  ladders: ClubFileLadder,
+  ownLadders: ClubFileOwnLadder,
+} as const;
+
+export type ClubList = keyof typeof CLUB_LISTS;
+/** A row of a list, as the file has it. */
+export type InList<List extends ClubList> = InstanceType<(typeof CLUB_LISTS)[List]>;
 
 /** Said by whoever takes a whole club away: its name, letter by letter. */
 export class WipeBody {
   @IsString()
+  @MaxLength(LONGEST_CLUB_NAME)
   name: string;
 }
 
@@ -180,7 +320,7 @@ export class ImportSet {
   @Type(() => DrillSetBody)
   body: DrillSetBody;
 
-  @IsISO8601({ strict: true, strictSeparator: true })
+  @IsMoment()
   endedAt: string;
 
   @IsArray()

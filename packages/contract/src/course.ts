@@ -12,7 +12,6 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
-  IsISO8601,
   IsObject,
   IsOptional,
   IsString,
@@ -21,6 +20,7 @@ import {
   Matches,
   ValidateNested,
 } from 'class-validator';
+import { IsMoment } from './moment.js';
 import { AthleteReply, LONGEST_NAME, SquadLineReply } from './athlete.js';
 import { PatternReply } from './library.js';
 import { DecisionReply, RungMoveReply } from './progress.js';
@@ -77,7 +77,7 @@ export class SetNoteBody {
   @Length(1, LONGEST_NAME)
   writtenBy: string;
 
-  @IsISO8601({ strict: true, strictSeparator: true })
+  @IsMoment()
   writtenAt: string;
 
   /** Taken back; the note is kept and can be put back. */

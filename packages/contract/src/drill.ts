@@ -1,4 +1,5 @@
 import { MAX_REPS, MAX_SEED } from '@orthokin/core/cue';
+import { MAX_RUNGS } from '@orthokin/core/pattern';
 import { END_REASONS, SET_SOURCES, type EndReason, type SetSource } from '@orthokin/core/run';
 import {
   EVENT_NAMES,
@@ -21,7 +22,6 @@ import {
   IsDefined,
   IsIn,
   IsInt,
-  IsISO8601,
   IsNumber,
   IsOptional,
   IsString,
@@ -32,9 +32,11 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { IsDay, IsMoment } from './moment.js';
 import { ConditionsBody, CueBody } from './conditions.js';
 import { LONGEST_NAME } from './athlete.js';
 import { CAPITAL } from './floor.js';
+import { MAX_VERSION } from './paths.js';
 import { LimitsBody } from './rung.js';
 
 /** No set's clock runs longer than a day. */
@@ -52,20 +54,22 @@ export class DrillSetBody {
   /** The version it is timed on; the set keeps it when a newer one is saved. */
   @IsInt()
   @Min(1)
+  @Max(MAX_VERSION)
   patternVersion: number;
 
   @IsInt()
   @Min(1)
+  @Max(MAX_RUNGS)
   rung: number;
 
   @IsIn(SET_SOURCES)
   source: SetSource;
 
-  @IsISO8601({ strict: true, strictSeparator: true })
+  @IsMoment()
   startedAt: string;
 
   /** Calendar day where the set was run. */
-  @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'day must be a date like 2026-01-31' })
+  @IsDay()
   day: string;
 
   @IsInt()
@@ -103,7 +107,7 @@ export class DrillSetBody {
 }
 
 export class SetEndBody {
-  @IsISO8601({ strict: true, strictSeparator: true })
+  @IsMoment()
   endedAt: string;
 
   @IsIn(END_REASONS)
@@ -158,7 +162,7 @@ export class Corrected {
   @Length(1, LONGEST_NAME)
   by: string;
 
-  @IsISO8601({ strict: true, strictSeparator: true })
+  @IsMoment()
   at: string;
 }
 
@@ -180,6 +184,7 @@ export class RepBody implements Rep {
   events: EventBody[];
 
   @IsArray()
+  @ArrayMaxSize(FAULTS.length)
   @ArrayUnique()
   @IsIn(FAULTS, { each: true })
   seenFaults: Fault[];
@@ -214,7 +219,7 @@ export class DrillSetReply extends DrillSetBody {
   id: string;
 
   @IsOptional()
-  @IsISO8601()
+  @IsMoment()
   endedAt: string | null;
 
   @IsOptional()

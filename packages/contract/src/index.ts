@@ -11,11 +11,14 @@ export { ConditionsBody, CueBody } from './conditions.js';
 export {
   CLUB_FORMAT,
   CLUB_FORMAT_VERSION,
-  ClubFile,
+  CLUB_LISTS,
+  ClubFileHead,
   ImportBody,
   ImportReply,
   ImportSet,
   WipeBody,
+  type ClubList,
+  type InList,
 } from './club-file.js';
 export {
   AthleteCourseReply,

@@ -20,7 +20,6 @@ import {
   IsDefined,
   IsIn,
   IsInt,
-  IsISO8601,
   IsNumber,
   IsPositive,
   IsUUID,
@@ -29,6 +28,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { IsMoment } from './moment.js';
 import { OrNull } from './or-null.js';
 import { LimitsBody, LimitSourcesBody } from './rung.js';
 
@@ -41,46 +41,66 @@ export class RuleBody {
 
   @of('count')
   @IsInt()
+  @Min(1)
+  @Max(20)
   setsNeeded?: number;
 
   @of('count')
   @IsInt()
+  @Min(1)
+  @Max(20)
   ofLast?: number;
 
   @of('count')
   @IsInt()
+  @Min(1)
+  @Max(20)
   distinctDays?: number;
 
   @of('sequential')
   @IsNumber()
+  @Min(0)
+  @Max(1)
   p0?: number;
 
   @of('sequential')
   @IsNumber()
+  @Min(0)
+  @Max(1)
   p1?: number;
 
   @of('sequential')
   @IsNumber()
+  @Min(0)
+  @Max(1)
   alpha?: number;
 
   @of('sequential')
   @IsNumber()
+  @Min(0)
+  @Max(1)
   beta?: number;
 
   @of('staircase')
   @IsInt()
+  @Min(1)
+  @Max(20)
   passesInARow?: number;
 
   @of('staircase')
   @IsPositive()
+  @Max(60_000)
   stepMs?: number;
 
   @of('staircase')
   @IsPositive()
+  @Max(60_000)
   leastStepMs?: number;
 
   @of('staircase')
   @IsInt()
+  @Min(1)
+  @Max(100)
   reversals?: number;
 }
 
@@ -89,6 +109,7 @@ const MAX_TEST_REPS = 60;
 export class StandardTestBody implements StandardTest {
   @IsInt()
   @Min(1)
+  @Max(MAX_RUNGS)
   rung: number;
 
   @IsInt()
@@ -130,7 +151,7 @@ export class LadderBody {
   @IsUUID()
   patternId: string;
 
-  @IsISO8601({ strict: true, strictSeparator: true })
+  @IsMoment()
   savedAt: string;
 
   @IsDefined()
@@ -142,6 +163,7 @@ export class LadderBody {
 export class OwnLimitsBody implements OwnLimits {
   @IsInt()
   @Min(1)
+  @Max(MAX_RUNGS)
   rung: number;
 
   /** Milliseconds. */
@@ -164,7 +186,7 @@ export class OwnLadderBody {
   @IsUUID()
   patternId: string;
 
-  @IsISO8601({ strict: true, strictSeparator: true })
+  @IsMoment()
   savedAt: string;
 
   @IsArray()

@@ -1,6 +1,7 @@
 import type { SetJudgement, StaircaseReading } from '@orthokin/core/progress';
 import { Type } from 'class-transformer';
-import { IsInt, IsISO8601, IsObject, IsOptional, IsUUID, ValidateNested } from 'class-validator';
+import { IsInt, IsObject, IsOptional, IsUUID, ValidateNested } from 'class-validator';
+import { IsMoment } from './moment.js';
 import { AthleteReply } from './athlete.js';
 import { LadderSettingsBody, OwnLimitsBody } from './ladder-settings.js';
 import { PatternReply } from './library.js';
@@ -11,7 +12,7 @@ export class EvidenceReply {
   @IsUUID()
   setId: string;
 
-  @IsISO8601()
+  @IsMoment()
   startedAt: string;
 
   @IsObject()

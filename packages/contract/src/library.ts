@@ -1,5 +1,6 @@
 import { Type } from 'class-transformer';
-import { IsBoolean, IsInt, IsISO8601, IsUUID, Min, ValidateNested } from 'class-validator';
+import { IsBoolean, IsInt, IsUUID, Min, ValidateNested } from 'class-validator';
+import { IsMoment } from './moment.js';
 import { PatternBody } from './pattern.js';
 
 /** One version of a pattern. What is timed on it keeps this version, whatever is saved later. */
@@ -20,7 +21,7 @@ export class PatternLineReply {
   @IsInt()
   version: number;
 
-  @IsISO8601()
+  @IsMoment()
   savedAt: string;
 
   @IsBoolean()

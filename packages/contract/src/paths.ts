@@ -2,6 +2,9 @@ import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
 import { SET_SOURCES, type SetSource } from '@orthokin/core/run';
 
+/** More often than this nobody saves a pattern. */
+export const MAX_VERSION = 1_000_000;
+
 /** What the paths of the API are made of. */
 export class ClubPath {
   @IsUUID()
@@ -58,7 +61,7 @@ class VersionPath extends ClubPath {
   @Type(() => Number)
   @IsInt()
   @Min(1)
-  @Max(1_000_000)
+  @Max(MAX_VERSION)
   version: number;
 }
 
@@ -87,6 +90,7 @@ export class PoolQuery {
   @Type(() => Number)
   @IsInt()
   @Min(1)
+  @Max(MAX_VERSION)
   patternVersion: number;
 
   @IsIn(SET_SOURCES)

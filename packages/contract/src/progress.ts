@@ -11,22 +11,23 @@ import {
   type RuleState,
   type SetFade,
 } from '@orthokin/core/progress';
-import type { Axis } from '@orthokin/core/pattern';
+import { MAX_RUNGS, type Axis } from '@orthokin/core/pattern';
 import {
   IsArray,
   IsIn,
   IsInt,
-  IsISO8601,
   IsNumber,
   IsObject,
   IsOptional,
   IsString,
   IsUUID,
+  Max,
   MaxLength,
   Min,
   MinLength,
   ValidateIf,
 } from 'class-validator';
+import { IsMoment } from './moment.js';
 import { OrNull } from './or-null.js';
 
 /** What the evidence says should come next, with all it rests on. */
@@ -80,11 +81,13 @@ export class RungMoveBody {
 
   @IsInt()
   @Min(1)
+  @Max(MAX_RUNGS)
   fromRung: number;
 
   /** The same rung when the coach overrules a move and keeps the athlete there. */
   @IsInt()
   @Min(1)
+  @Max(MAX_RUNGS)
   toRung: number;
 
   @IsIn(MOVE_BASES)
@@ -102,7 +105,7 @@ export class RungMoveBody {
   @MaxLength(LONGEST_REASON)
   reason?: string;
 
-  @IsISO8601({ strict: true, strictSeparator: true })
+  @IsMoment()
   movedAt: string;
 }
 

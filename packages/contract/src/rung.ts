@@ -1,6 +1,8 @@
+import { MAX_REPS } from '@orthokin/core/cue';
 import {
   DOINGS,
   LIMIT_SOURCES,
+  MAX_RUNGS,
   MAX_TARGETS,
   PRESSURES,
   RECORD_KINDS,
@@ -35,21 +37,28 @@ import {
 import { OrNull } from './or-null.js';
 import { CAPITAL } from './floor.js';
 
+/** No limit is longer than a minute, ms. */
+const LONGEST_LIMIT_MS = 60_000;
+
 export class LimitsBody {
   @IsOptional()
   @IsPositive()
+  @Max(LONGEST_LIMIT_MS)
   reaction?: number;
 
   @IsOptional()
   @IsPositive()
+  @Max(LONGEST_LIMIT_MS)
   response?: number;
 
   @IsOptional()
   @IsPositive()
+  @Max(LONGEST_LIMIT_MS)
   recovery?: number;
 
   @IsOptional()
   @IsPositive()
+  @Max(LONGEST_LIMIT_MS)
   cycle?: number;
 }
 
@@ -65,6 +74,7 @@ export class LimitSourceBody {
 
   @ValidateIf(({ kind }: LimitSourceBody) => kind === 'reckoned')
   @IsPositive()
+  @Max(LONGEST_LIMIT_MS)
   reckonedMs?: number;
 
   /** Of what was reckoned: from what. One of `RECKONINGS`, or a text of the coach's own. */
@@ -88,6 +98,7 @@ export class LimitSourceBody {
 
   @ValidateIf(({ kind }: LimitSourceBody) => kind === 'budget')
   @IsPositive()
+  @Max(LONGEST_LIMIT_MS)
   budgetMs?: number;
 
   /** Of a budget: what flies, how fast and how far, in words. */
@@ -102,12 +113,14 @@ export class LimitSourceBody {
 
   @ValidateIf(({ kind }: LimitSourceBody) => kind === 'record')
   @IsPositive()
+  @Max(LONGEST_LIMIT_MS)
   recordMs?: number;
 
   /** Of a record: the reps it comes from. */
   @ValidateIf(({ kind }: LimitSourceBody) => kind === 'record')
   @IsInt()
   @Min(1)
+  @Max(1_000_000)
   n?: number;
 }
 
@@ -140,6 +153,7 @@ const MOST_SCALE = 2;
 export class RungBody implements Rung {
   @IsInt()
   @Min(1)
+  @Max(MAX_RUNGS)
   number: number;
 
   @IsString()
@@ -211,5 +225,6 @@ export class RungBody implements Rung {
 
   @IsInt()
   @Min(1)
+  @Max(MAX_REPS)
   minValidReps: number;
 }

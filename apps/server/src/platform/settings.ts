@@ -6,6 +6,8 @@ export interface Settings {
   readonly port: number;
   /** Load the demo club when there is no club yet, make it anew, or leave it be. */
   readonly demo: 'once' | 'reset' | 'none';
+  /** How a proxy in front of it is reached, e.g. `https://orthokin.example`; `null` without one. */
+  readonly publicAddress?: string | null;
 }
 
 const DEMO_MODES = ['once', 'reset', 'none'] as const;
@@ -22,5 +24,10 @@ export function readSettings(env: NodeJS.ProcessEnv): Settings {
     throw new Error(`PORT: given ${env['PORT'] ?? ''}, allowed a whole number from 0 to 65535.`);
   const demo = DEMO_MODES.find((mode) => mode === (env['DEMO'] ?? 'none'));
   if (!demo) throw new Error(`DEMO: given ${env['DEMO'] ?? ''}, allowed ${DEMO_MODES.join(', ')}.`);
-  return { databaseUrl, host: env['HOST'] ?? '127.0.0.1', port, demo };
+  const publicAddress = env['PUBLIC_ADDRESS'] ?? null;
+  if (publicAddress !== null && !URL.canParse(publicAddress))
+    throw new Error(
+      `PUBLIC_ADDRESS: given ${publicAddress}, allowed an address like https://orthokin.example.`,
+    );
+  return { databaseUrl, host: env['HOST'] ?? '127.0.0.1', port, demo, publicAddress };
 }

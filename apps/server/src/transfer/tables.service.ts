@@ -1,3 +1,4 @@
+import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { readSet } from '@orthokin/core/drill';
 import {
@@ -7,22 +8,28 @@ import {
   SET_COLUMNS,
   setDictionary,
 } from '@orthokin/core/formats';
+import type { Pattern } from '@orthokin/core/pattern';
 import { stringify } from 'csv-stringify/sync';
+import { pages } from '../domains/club-part.js';
 import { AthletesService } from '../domains/athletes/athletes.service.js';
 import { CourseSetsService } from '../derived/course-sets.service.js';
-import type { DrillSet } from '../domains/drills/drill-set.entity.js';
+import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { DrillsService } from '../domains/drills/drills.service.js';
 import type { RepRow } from '../domains/drills/rep.entity.js';
-import type { PatternVersion } from '../domains/patterns/pattern-version.entity.js';
-import { PatternsService } from '../domains/patterns/patterns.service.js';
+import { PatternsService, versionKey } from '../domains/patterns/patterns.service.js';
 
 /** Spreadsheets run cells that start like a formula; a name must never do that. */
 const csv = (rows: unknown[][]): string => stringify(rows, { escape_formulas: true });
+
+const REP_HEADER = REP_COLUMNS.map(({ name }) => name);
+/** Sets that are read together: memory for some hundred, not for all of a club. */
+const SETS_AT_ONCE = 200;
 
 /** Reps and sets as tables for spreadsheets, with what their columns mean. */
 @Injectable()
 export class TablesService {
   constructor(
+    private readonly em: EntityManager,
     private readonly athletes: AthletesService,
     private readonly patterns: PatternsService,
     private readonly drills: DrillsService,
@@ -30,55 +37,68 @@ export class TablesService {
   ) {}
 
   async repsOfSet(clubId: string, setId: string): Promise<string> {
-    return this.repTable(clubId, [await this.drills.set(clubId, setId)]);
+    const set = await this.drills.set(clubId, setId);
+    const names = await this.names(clubId);
+    return csv([REP_HEADER, ...(await this.repRows(clubId, [set], names))]);
   }
 
-  async repsOfClub(clubId: string): Promise<string> {
-    return this.repTable(clubId, await this.drills.allSets(clubId));
+  /** One row a rep, a page of sets at a time. */
+  async *repsOfClub(clubId: string): AsyncIterable<string> {
+    const names = await this.names(clubId);
+    yield csv([REP_HEADER]);
+    for await (const sets of pages(this.em, DrillSet, clubId)) {
+      for (let i = 0; i < sets.length; i += SETS_AT_ONCE) {
+        const rows = await this.repRows(clubId, sets.slice(i, i + SETS_AT_ONCE), names);
+        if (rows.length > 0) yield csv(rows);
+      }
+    }
   }
 
-  /** One row a rep of these sets. */
-  private async repTable(clubId: string, sets: readonly DrillSet[]): Promise<string> {
-    const [athletes, reps] = await Promise.all([
-      this.athletes.all(clubId),
+  /** One row a set. */
+  async *setsOfClub(clubId: string): AsyncIterable<string> {
+    const [names, patterns, rows] = await Promise.all([
+      this.names(clubId),
+      this.patterns.all(clubId),
+      this.courses.ofClub(clubId),
+    ]);
+    yield csv([SET_COLUMNS.map(({ name }) => name)]);
+    for (let i = 0; i < rows.length; i += SETS_AT_ONCE)
+      yield csv(
+        rows.slice(i, i + SETS_AT_ONCE).map(({ athleteId, set }) => {
+          const named = {
+            ...set,
+            athlete: names.get(athleteId) ?? '',
+            pattern: patterns.get(set.patternId)?.body.name ?? '',
+          };
+          return SET_COLUMNS.map(({ cell }) => cell(named));
+        }),
+      );
+  }
+
+  private async names(clubId: string): Promise<ReadonlyMap<string, string>> {
+    const athletes = await this.athletes.all(clubId);
+    return new Map(athletes.map(({ id, name }) => [id, name]));
+  }
+
+  private async repRows(
+    clubId: string,
+    sets: readonly DrillSet[],
+    names: ReadonlyMap<string, string>,
+  ): Promise<unknown[][]> {
+    const versionOf = ({ patternId, patternVersion: version }: DrillSet) => ({
+      ...{ patternId, version },
+    });
+    const [versions, reps] = await Promise.all([
+      this.patterns.versions(clubId, sets.map(versionOf)),
       this.drills.repsOfSets(
         clubId,
         sets.map(({ id }) => id),
       ),
     ]);
-    const names = new Map(athletes.map(({ id, name }) => [id, name]));
-    const versions = new Map<string, PatternVersion>();
-    const rows: unknown[][] = [];
-    for (const set of sets) {
-      const key = `${set.patternId} ${set.patternVersion}`;
-      const pattern =
-        versions.get(key) ??
-        (await this.patterns.version(clubId, set.patternId, set.patternVersion));
-      versions.set(key, pattern);
-      rows.push(...repRows(set, reps.get(set.id) ?? [], pattern, names.get(set.athleteId) ?? ''));
-    }
-    return csv([REP_COLUMNS.map(({ name }) => name), ...rows]);
-  }
-
-  /** One row a set. */
-  async setsOfClub(clubId: string): Promise<string> {
-    const [athletes, patterns, rows] = await Promise.all([
-      this.athletes.all(clubId),
-      this.patterns.all(clubId),
-      this.courses.ofClub(clubId),
-    ]);
-    const names = new Map(athletes.map(({ id, name }) => [id, name]));
-    return csv([
-      SET_COLUMNS.map(({ name }) => name),
-      ...rows.map(({ athleteId, set }) => {
-        const named = {
-          ...set,
-          athlete: names.get(athleteId) ?? '',
-          pattern: patterns.get(set.patternId)?.body.name ?? '',
-        };
-        return SET_COLUMNS.map(({ cell }) => cell(named));
-      }),
-    ]);
+    return sets.flatMap((set) => {
+      const pattern = versions.get(versionKey(versionOf(set)))?.body;
+      return repRows(set, reps.get(set.id) ?? [], pattern, names.get(set.athleteId) ?? '');
+    });
   }
 
   repDictionary(): string {
@@ -90,18 +110,24 @@ export class TablesService {
   }
 }
 
+/** The rows of a set's reps; of a set that cannot be read one row that says so. */
 function repRows(
   set: DrillSet,
   reps: readonly RepRow[],
-  { body: pattern }: PatternVersion,
+  pattern: Pattern | undefined,
   athlete: string,
 ): unknown[][] {
   const about = {
     setId: set.id,
     startedAt: set.startedAt.toISOString(),
-    ...{ athlete, pattern: pattern.name, rung: set.rung },
+    ...{ athlete, pattern: pattern?.name ?? '', rung: set.rung },
   };
-  return readSet(set, reps, pattern).map((reading) =>
-    REP_COLUMNS.map(({ cell }) => cell(about, reading)),
-  );
+  try {
+    if (!pattern) throw new Error('No such version.');
+    return readSet(set, reps, pattern).map((reading) =>
+      REP_COLUMNS.map(({ cell }) => cell(about, reading)),
+    );
+  } catch {
+    return [[about.setId, about.startedAt, athlete, 'cannot be read: see reps.jsonl']];
+  }
 }

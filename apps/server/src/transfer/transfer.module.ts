@@ -1,15 +1,24 @@
-import { Module } from '@nestjs/common';
+import { Module, type DynamicModule } from '@nestjs/common';
 import { AthletesModule } from '../domains/athletes/athletes.module.js';
 import { DrillsModule } from '../domains/drills/drills.module.js';
 import { PatternsModule } from '../domains/patterns/patterns.module.js';
-import { ClubFileService } from './club-file.service.js';
-import { TransferController } from './transfer.controller.js';
+import { DATABASE_URL } from '../platform/database/database-url.js';
+import { FilesService } from './files.service.js';
 import { ImportsService } from './imports.service.js';
 import { TablesService } from './tables.service.js';
+import { TransferController } from './transfer.controller.js';
 
-@Module({
-  imports: [AthletesModule, DrillsModule, PatternsModule],
-  controllers: [TransferController],
-  providers: [ClubFileService, ImportsService, TablesService],
-})
-export class TransferModule {}
+@Module({})
+export class TransferModule {
+  static on(databaseUrl: string): DynamicModule {
+    return {
+      module: TransferModule,
+      imports: [AthletesModule, DrillsModule, PatternsModule],
+      controllers: [TransferController],
+      providers: [
+        { provide: DATABASE_URL, useValue: databaseUrl },
+        ...[FilesService, ImportsService, TablesService],
+      ],
+    };
+  }
+}

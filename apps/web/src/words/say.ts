@@ -15,9 +15,12 @@ export function speaker<Own extends Catalog>(
 ): (key: keyof Own & string, params?: Params) => string {
   const read = new Map<string, IntlMessageFormat>();
   return (key, params) => {
+    const text = catalog[key] ?? key;
+    // Most messages are plain words: reading them as a pattern would cost the first view its time.
+    if (!/[{'#]/.test(text)) return text;
     let message = read.get(key);
     if (!message) {
-      message = new IntlMessageFormat(catalog[key] ?? key, LOCALE, undefined, { ignoreTag: true });
+      message = new IntlMessageFormat(text, LOCALE, undefined, { ignoreTag: true });
       read.set(key, message);
     }
     return String(message.format(params));

@@ -1,16 +1,107 @@
 import {
+  DriverException,
+  ConnectionException,
+  DeadlockException,
+  ForeignKeyConstraintViolationException,
+  UniqueConstraintViolationException,
+} from '@mikro-orm/core';
+import {
   Catch,
   HttpException,
+  HttpStatus,
   Logger,
   type ArgumentsHost,
   type ExceptionFilter,
 } from '@nestjs/common';
 import type { RefusalReply } from '@orthokin/contract';
+import { problemSentence, type Problem } from '@orthokin/core/result';
 import type { Response } from 'express';
 
 /** An error of Express's own, e.g. a body that is not JSON or too large. */
-const isHttpError = (error: unknown): error is Error & { status: number } =>
+interface HttpError extends Error {
+  readonly status: number;
+  readonly type?: string;
+  readonly limit?: number;
+}
+const isHttpError = (error: unknown): error is HttpError =>
   error instanceof Error && 'status' in error && typeof error.status === 'number';
+
+const reply = (statusCode: number, ...problems: readonly Problem[]): RefusalReply => ({
+  statusCode,
+  message: problems.map(problemSentence).join(' '),
+  problems: [...problems],
+});
+
+const BODY_ALLOWED: Readonly<Record<string, string>> = {
+  'entity.parse.failed': 'JSON',
+  'charset.unsupported': 'UTF-8',
+  'encoding.unsupported': 'gzip, deflate or nothing',
+  'request.size.invalid': 'as many bytes as Content-Length says',
+};
+
+function ofExpress({ status, type = '', limit, message }: HttpError): RefusalReply {
+  const allowed = BODY_ALLOWED[type] ?? (limit ? `at most ${limit} bytes` : message);
+  const field = type === '' ? 'address' : 'body';
+  return reply(status, { field, given: 'what cannot be read', allowed });
+}
+
+/** Classes of SQLSTATE, and codes of the network, that say the database is not there or too busy. */
+const AWAY = /^(08|53|57P|58)|^(ECONNREFUSED|ECONNRESET|ENOTFOUND|EPIPE|ETIMEDOUT)$/;
+/** What a value made the database refuse: it is no text, no number, no date there. */
+const UNFIT = /^22/;
+const UNFINISHED = 'The work could not be finished; nothing was changed. Try again.';
+
+const codeOf = (error: unknown): string =>
+  typeof error === 'object' && error !== null && 'code' in error ? String(error.code) : '';
+
+/** The database is away, full, starting or too busy: the same request may well be taken later. */
+const isAway = (error: unknown): boolean =>
+  error instanceof ConnectionException ||
+  AWAY.test(codeOf(error)) ||
+  (error instanceof Error &&
+    /Timeout acquiring a connection|Connection terminated|Unable to acquire|terminating connection/.test(
+      error.message,
+    ));
+
+function ofDatabase(error: unknown): RefusalReply | null {
+  if (isAway(error))
+    return {
+      statusCode: HttpStatus.SERVICE_UNAVAILABLE,
+      message: 'The database does not answer at the moment; nothing was changed. Try again.',
+      problems: [],
+    };
+  if (error instanceof DeadlockException || codeOf(error) === '40001')
+    return { statusCode: HttpStatus.SERVICE_UNAVAILABLE, message: UNFINISHED, problems: [] };
+  if (error instanceof ForeignKeyConstraintViolationException)
+    return reply(HttpStatus.NOT_FOUND, {
+      field: columnOf(error, /Key \((?:club_id, )?(\w+)\)/),
+      given: 'an id',
+      allowed: 'the id of something of this club',
+    });
+  if (error instanceof UniqueConstraintViolationException)
+    return reply(HttpStatus.CONFLICT, {
+      field: columnOf(error, /Key \((?:club_id, )?(\w+)/),
+      given: 'what is there already',
+      allowed: 'each once',
+    });
+  if (error instanceof DriverException && UNFIT.test(codeOf(error)))
+    return reply(HttpStatus.BAD_REQUEST, {
+      field: 'body',
+      given: 'a value that cannot be stored',
+      allowed: 'texts, numbers and dates that can be written',
+    });
+  return null;
+}
+
+const columnOf = (error: DriverException, pattern: RegExp): string => {
+  const detail = 'detail' in error ? String(error.detail) : '';
+  return (pattern.exec(detail)?.[1] ?? 'id').replace(/_(\w)/g, (_, letter: string) =>
+    letter.toUpperCase(),
+  );
+};
+
+/** Seconds after which what failed for want of the database may be tried again. */
+const RETRY_AFTER_S = 2;
 
 /** Every refusal has one shape; an error of ours shows nothing of the inside. */
 @Catch()
@@ -18,23 +109,48 @@ export class RefusalFilter implements ExceptionFilter {
   private readonly logger = new Logger('http');
 
   catch(error: unknown, host: ArgumentsHost): void {
-    const reply = this.replyTo(error);
-    host.switchToHttp().getResponse<Response>().status(reply.statusCode).json(reply);
+    const response = host.switchToHttp().getResponse<Response>();
+    const answer = this.replyTo(error);
+    if (response.headersSent) {
+      response.destroy();
+      return;
+    }
+    if (answer.statusCode === 503) response.setHeader('Retry-After', String(RETRY_AFTER_S));
+    response.status(answer.statusCode).json(answer);
   }
 
   private replyTo(error: unknown): RefusalReply {
     if (error instanceof HttpException) {
       const given = error.getResponse();
       const detail: Partial<RefusalReply> = typeof given === 'object' ? given : {};
-      return {
-        statusCode: error.getStatus(),
-        message: detail.message ?? error.message,
-        problems: detail.problems ?? [],
-      };
+      const problems = detail.problems ?? [];
+      const statusCode = error.getStatus();
+      if (problems.length === 0 && statusCode === 404)
+        return reply(404, { field: 'address', given: 'an unknown one', allowed: 'see /api/docs' });
+      return { statusCode, message: detail.message ?? error.message, problems };
     }
-    if (isHttpError(error) && error.status < 500)
-      return { statusCode: error.status, message: error.message, problems: [] };
-    this.logger.error(error);
+    if (isHttpError(error) && error.status < 500) return ofExpress(error);
+    const database = ofDatabase(error);
+    if (database) {
+      this.logger.warn({ refused: database.statusCode, code: codeOf(error) });
+      return database;
+    }
+    this.logger.error(insideOf(error));
     return { statusCode: 500, message: 'Something went wrong here; try again.', problems: [] };
   }
+}
+
+/** What may be logged of an error: where it was and of what kind, never the values of a statement. */
+function insideOf(error: unknown): object {
+  if (typeof error !== 'object' || error === null) return { error: typeof error };
+  // What a thread threw is an error of another realm.
+  const { name = '', message = '', stack = '' }: Partial<Error> = error;
+  const isStatement = error instanceof DriverException;
+  const frames = stack.split('\n').filter((line) => /^\s+at /.test(line));
+  return {
+    error: name,
+    code: codeOf(error),
+    message: isStatement ? 'a statement failed' : message,
+    at: frames.slice(0, 6).map((line) => line.trim()),
+  };
 }

@@ -1,12 +1,24 @@
-import { BadRequestException, ConflictException, NotFoundException } from '@nestjs/common';
+import {
+  BadRequestException,
+  ConflictException,
+  HttpException,
+  NotFoundException,
+} from '@nestjs/common';
 import { validationProblems } from '@orthokin/contract';
 import { problemSentence, type Problem, type Result } from '@orthokin/core/result';
 import type { ValidationError } from 'class-validator';
 
-const body = (problems: readonly Problem[]) => ({
-  message: problems.map(problemSentence).join(' '),
-  problems,
-});
+/** More sentences than this nobody reads; the first show where to look. */
+const MOST_SAID = 20;
+
+const body = (problems: readonly Problem[]) => {
+  const said = problems.slice(0, MOST_SAID);
+  const more = problems.length - said.length;
+  return {
+    message: [...said.map(problemSentence), ...(more > 0 ? [`And ${more} more.`] : [])].join(' '),
+    problems: said,
+  };
+};
 
 /** Everything that is wrong with what was sent. */
 export const refuseProblems = (problems: readonly Problem[]): BadRequestException =>
@@ -21,6 +33,10 @@ export function accepted<T>(result: Result<T>): T {
   if (result.ok) return result.value;
   throw new BadRequestException(body([result.problem]));
 }
+
+/** What is wrong, under a status of its own. */
+export const refuseWith = (status: number, problems: readonly Problem[]): HttpException =>
+  new HttpException(body(problems), status);
 
 export const unknown = (field: string, given: string, what: string): NotFoundException =>
   new NotFoundException(body([{ field, given, allowed: `the id of ${what} of this club` }]));

@@ -1,6 +1,7 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { LiveGateway } from './live.gateway.js';
-import { DATABASE_URL, Notices } from './notices.js';
+import { DATABASE_URL } from '../database/database-url.js';
+import { Notices } from './notices.js';
 import { Rooms } from './rooms.js';
 
 @Module({})

@@ -6,8 +6,7 @@ import {
   type OnModuleInit,
 } from '@nestjs/common';
 import { Client } from 'pg';
-
-export const DATABASE_URL = Symbol('DATABASE_URL');
+import { DATABASE_URL } from '../database/database-url.js';
 
 const CHANNEL = 'orthokin_live';
 const FIRST_RETRY_MS = 250;

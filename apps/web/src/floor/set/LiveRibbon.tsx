@@ -1,6 +1,6 @@
 import { rungOf } from '@orthokin/core/pattern';
 import { eventOf, type TimedEvent } from '@orthokin/core/timing';
-import { useEffect, useState, type ReactElement } from 'react';
+import { useCallback, useEffect, useRef, type ReactElement } from 'react';
 import { phaseFill, type Phase } from '../../parts/phases.js';
 import { segmentsOf } from '../../parts/ribbon/segments.js';
 import { colour, MONO } from '../../parts/tokens.js';
@@ -25,27 +25,46 @@ function phaseNow(events: readonly TimedEvent[]): Phase {
   return has('firstMove') ? 'travel' : 'reaction';
 }
 
-/** Time since the cue, drawn anew with every frame while a rep is open. */
-function useSinceCue(cueMs: number | undefined, clock: SetClock): number {
-  const [sinceMs, setSinceMs] = useState(0);
+/** A band grows by some pixels at a time: more often would keep a small tablet busy for nothing. */
+const DRAW_EVERY_MS = 50;
+
+/** The phase that is going on: grows by itself, so that nothing else is drawn anew. */
+function GrowingBand({
+  phase,
+  fromMs,
+  cueMs,
+  clock,
+  x,
+}: {
+  phase: Phase;
+  /** After the cue. */
+  fromMs: number;
+  cueMs: number;
+  clock: SetClock;
+  x: (ms: number) => number;
+}): ReactElement {
+  const band = useRef<SVGRectElement>(null);
   useEffect(() => {
-    if (cueMs === undefined) return;
-    let frame = requestAnimationFrame(function tick(pageMs) {
-      setSinceMs(Math.max(0, clock.at(pageMs) - cueMs));
-      frame = requestAnimationFrame(tick);
-    });
-    return () => cancelAnimationFrame(frame);
-  }, [cueMs, clock]);
-  return cueMs === undefined ? 0 : sinceMs;
+    const grow = () => {
+      const width = x(Math.max(fromMs, clock.now() - cueMs)) - x(fromMs);
+      band.current?.setAttribute('width', width.toFixed(1));
+    };
+    grow();
+    const timer = setInterval(grow, DRAW_EVERY_MS);
+    return () => clearInterval(timer);
+  }, [fromMs, cueMs, clock, x]);
+  return <rect ref={band} x={x(fromMs)} y={BAND_Y} height={BAND} fill={phaseFill(phase)} />;
 }
 
 /** The rep that is going on, as a ribbon that grows. */
 export function LiveRibbon({ run, clock }: { run: Run; clock: SetClock }): ReactElement {
   const [ref, width] = useWidth<HTMLDivElement>(300);
-  const x = (ms: number) => ((Math.min(ms, TO_MS) - FROM_MS) / (TO_MS - FROM_MS)) * width;
+  const x = useCallback(
+    (ms: number) => ((Math.min(ms, TO_MS) - FROM_MS) / (TO_MS - FROM_MS)) * width,
+    [width],
+  );
   const { events } = run.open;
   const cueMs = eventOf(events, 'cue')?.atMs;
-  const sinceMs = useSinceCue(cueMs, clock);
   const limits = rungOf(run.plan.pattern, run.plan.rung)?.limitsMs ?? {};
   const segments = segmentsOf(events);
   const drawnTo = Math.max(0, ...segments.map(({ toMs }) => toMs));
@@ -70,14 +89,8 @@ export function LiveRibbon({ run, clock }: { run: Run; clock: SetClock }): React
             fill={phaseFill(phases[0] ?? 'stance')}
           />
         ))}
-        {cueMs !== undefined && sinceMs > drawnTo && (
-          <rect
-            x={x(drawnTo)}
-            y={BAND_Y}
-            width={x(sinceMs) - x(drawnTo)}
-            height={BAND}
-            fill={phaseFill(phaseNow(events))}
-          />
+        {cueMs !== undefined && (
+          <GrowingBand phase={phaseNow(events)} fromMs={drawnTo} {...{ cueMs, clock, x }} />
         )}
         <g fontFamily={MONO} fontSize={15} fill={colour('quiet')} textAnchor="middle">
           <line x1={x(0)} x2={x(0)} y1={4} y2={BAND_Y + BAND + 6} stroke={colour('ink')} />

@@ -1,0 +1,64 @@
+import type { EntityClass, EntityManager, FilterQuery } from '@mikro-orm/postgresql';
+import type { ClubList, InList } from '@orthokin/contract';
+import type { ClubOwned } from '../platform/storage/club-owned.js';
+
+/**
+ * What a domain keeps of a club, as a club's file has it: how it is taken out, and stored again. A new
+ * table is one more of these; what a row names says whose it is.
+ */
+export interface ClubPart<List extends ClubList> {
+  readonly list: List;
+  /** All of it, some hundred rows at a time. */
+  readonly take: (em: EntityManager, clubId: string) => AsyncIterable<readonly InList<List>[]>;
+  /** Stores rows of a club that has none of them yet. */
+  readonly bring: (
+    em: EntityManager,
+    clubId: string,
+    rows: readonly InList<List>[],
+  ) => Promise<void>;
+  /** Which list each field names a row of; those rows come before. */
+  readonly names: Readonly<Partial<Record<keyof InList<List> & string, ClubList>>>;
+}
+
+const PAGE = 1000;
+
+/** Rows of a club's table in the order of their ids, a page at a time: a club need not fit into memory. */
+export async function* pages<Row extends ClubOwned>(
+  em: EntityManager,
+  entity: EntityClass<Row>,
+  clubId: string,
+): AsyncIterable<readonly Row[]> {
+  let after: string | null = null;
+  for (;;) {
+    const where = { clubId, ...(after !== null && { id: { $gt: after } }) } as FilterQuery<Row>;
+    const rows: Row[] = await em.fork().find(entity, where, {
+      orderBy: { id: 'asc' } as never,
+      limit: PAGE,
+      disableIdentityMap: true,
+    });
+    if (rows.length > 0) yield rows;
+    if (rows.length < PAGE) return;
+    after = rows.at(-1)?.id ?? null;
+  }
+}
+
+/** Pages of a table as pages of a file. */
+export async function* mapped<Row, InFile>(
+  of: AsyncIterable<readonly Row[]>,
+  map: (row: Row) => InFile,
+): AsyncIterable<readonly InFile[]> {
+  for await (const rows of of) yield rows.map(map);
+}
+
+export const date = (iso: string | null | undefined): Date | null => (iso ? new Date(iso) : null);
+
+/** Inserts plain rows of a club's table. */
+export const insertAll = async <Row extends object>(
+  em: EntityManager,
+  entity: EntityClass<Row>,
+  clubId: string,
+  rows: readonly object[],
+): Promise<void> => {
+  if (rows.length > 0)
+    await em.insertMany(entity, rows.map((row) => ({ ...row, clubId })) as never);
+};

@@ -1,0 +1,57 @@
+import { date, insertAll, mapped, pages, type ClubPart } from '../club-part.js';
+import { Ladder } from './ladder.entity.js';
+import { OwnLadder } from './own-ladder.entity.js';
+import { moveReply } from './progress.service.js';
+import { RungMove } from './rung-move.entity.js';
+
+export const movesPart: ClubPart<'moves'> = {
+  list: 'moves',
+  take: (em, clubId) =>
+    mapped(pages(em, RungMove, clubId), (move) => ({
+      ...moveReply(move),
+      evidence: move.evidence,
+    })),
+  bring: (em, clubId, rows) =>
+    insertAll(
+      em,
+      RungMove,
+      clubId,
+      rows.map(({ reason = null, decision = null, evidence = null, ...move }) => ({
+        ...{ ...move, reason, decision, evidence },
+        movedAt: date(move.movedAt),
+      })),
+    ),
+  names: { athleteId: 'athletes', patternId: 'patterns', setId: 'sets' },
+};
+
+export const laddersPart: ClubPart<'ladders'> = {
+  list: 'ladders',
+  take: (em, clubId) =>
+    mapped(pages(em, Ladder, clubId), ({ id, patternId, savedAt, settings }) => ({
+      ...{ id, patternId, savedAt: savedAt.toISOString(), settings },
+    })),
+  bring: (em, clubId, rows) =>
+    insertAll(
+      em,
+      Ladder,
+      clubId,
+      rows.map((row) => ({ ...row, savedAt: date(row.savedAt) })),
+    ),
+  names: { patternId: 'patterns' },
+};
+
+export const ownLaddersPart: ClubPart<'ownLadders'> = {
+  list: 'ownLadders',
+  take: (em, clubId) =>
+    mapped(pages(em, OwnLadder, clubId), ({ id, athleteId, patternId, savedAt, limits }) => ({
+      ...{ id, athleteId, patternId, savedAt: savedAt.toISOString(), limits },
+    })),
+  bring: (em, clubId, rows) =>
+    insertAll(
+      em,
+      OwnLadder,
+      clubId,
+      rows.map((row) => ({ ...row, savedAt: date(row.savedAt) })),
+    ),
+  names: { athleteId: 'athletes', patternId: 'patterns' },
+};

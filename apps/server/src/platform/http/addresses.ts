@@ -1,0 +1,63 @@
+import { networkInterfaces } from 'node:os';
+import type { NextFunction, Request, Response } from 'express';
+
+const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
+const ALL = ['0.0.0.0', '::'];
+
+const nameIn = (address: string): string | null => {
+  try {
+    return new URL(address).hostname;
+  } catch {
+    return null;
+  }
+};
+
+/**
+ * The names this server may be called by. A page elsewhere can lead any name of its own to a loopback
+ * address (DNS rebinding): the browser then takes that page for ours, and only the name tells.
+ */
+export class Addresses {
+  private readonly names: ReadonlySet<string>;
+
+  /** `host` is what is listened on; `publicAddress` how a proxy in front is reached, if there is one. */
+  constructor({ host, publicAddress = null }: { host: string; publicAddress?: string | null }) {
+    const own = Object.values(networkInterfaces()).flatMap((each) => each ?? []);
+    const shown = (address: string, family: string) =>
+      family === 'IPv6' ? `[${address}]` : address;
+    this.names = new Set([
+      ...LOOPBACK,
+      ...(ALL.includes(host) ? own.map(({ address, family }) => shown(address, family)) : [host]),
+      ...(publicAddress === null ? [] : [nameIn(publicAddress) ?? publicAddress]),
+    ]);
+  }
+
+  /** Whether a Host header calls this server by a name of its own. */
+  isOwnHost(host: string | undefined): boolean {
+    const name = nameIn(`http://${host ?? ''}`);
+    return name !== null && this.names.has(name);
+  }
+
+  /** Whether what asks is a page of this server, or no page at all. */
+  isOwnOrigin(origin: string | undefined): boolean {
+    if (origin === undefined) return true;
+    const name = nameIn(origin);
+    return name !== null && this.names.has(name);
+  }
+
+  /** Refuses requests by another name, and from pages of others. */
+  readonly guard = (request: Request, response: Response, next: NextFunction): void => {
+    const { host, origin } = request.headers;
+    if (!this.isOwnHost(host)) refuse(response, 421, 'Host', host ?? 'nothing');
+    else if (!this.isOwnOrigin(origin)) refuse(response, 403, 'Origin', origin ?? '');
+    else next();
+  };
+}
+
+function refuse(response: Response, statusCode: number, field: string, given: string): void {
+  const allowed = 'an address this server is reached by (see PUBLIC_ADDRESS)';
+  response.status(statusCode).json({
+    statusCode,
+    message: `${field}: given ${given}, allowed ${allowed}.`,
+    problems: [{ field, given, allowed }],
+  });
+}

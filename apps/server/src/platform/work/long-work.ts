@@ -1,0 +1,73 @@
+import { PayloadTooLargeException, ServiceUnavailableException } from '@nestjs/common';
+import type { Problem } from '@orthokin/core/result';
+import { Piscina } from 'piscina';
+import { refuseProblems, refuseWith } from '../http/refusals.js';
+
+/** What a worker thread may hold; what takes more is refused, and the server lives on. */
+const MOST_MB = 320;
+const AT_ONCE = 2;
+const MOST_WAITING = 12;
+/** Until then a worker waits for more, with its connections open. */
+const IDLE_MS = 20_000;
+const MOST_MS = 120_000;
+
+/** What a worker thread answers: a value, or why what it was given cannot be taken. */
+export type WorkAnswer<Value> =
+  | { readonly value: Value }
+  | { readonly refused: { readonly status: number; readonly problems: readonly Problem[] } };
+
+/**
+ * Work that would hold up everybody else, done in threads of its own: some at once, the others wait,
+ * each with a bound on its memory and its time.
+ */
+export class LongWork {
+  private readonly pool: Piscina;
+
+  constructor(filename: string, settings: object) {
+    this.pool = new Piscina({
+      filename,
+      workerData: settings,
+      minThreads: 0,
+      maxThreads: AT_ONCE,
+      maxQueue: MOST_WAITING,
+      idleTimeout: IDLE_MS,
+      resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
+    });
+  }
+
+  async run<Value>(task: string, data: object): Promise<Value> {
+    const answer = await this.answerTo<Value>(task, data);
+    if ('refused' in answer) {
+      const { status, problems } = answer.refused;
+      throw status === 400 ? refuseProblems(problems) : refuseWith(status, problems);
+    }
+    return answer.value;
+  }
+
+  private async answerTo<Value>(task: string, data: object): Promise<WorkAnswer<Value>> {
+    try {
+      const signal = AbortSignal.timeout(MOST_MS);
+      return (await this.pool.run({ task, data }, { signal })) as WorkAnswer<Value>;
+    } catch (error) {
+      const { name = '', code = '', message = '' } = error as Partial<Record<string, string>>;
+      if (name === 'AbortError' || code === 'ERR_WORKER_OUT_OF_MEMORY')
+        throw new PayloadTooLargeException({
+          message: 'file: given more than can be worked through, allowed less of it at once.',
+          problems: [
+            {
+              field: 'file',
+              given: 'more than can be worked through',
+              allowed: 'less of it at once',
+            },
+          ],
+        });
+      if (/queue|limit/i.test(message) && code !== '')
+        throw new ServiceUnavailableException('Too much is being read and written; try again.');
+      throw error;
+    }
+  }
+
+  async close(): Promise<void> {
+    await this.pool.destroy();
+  }
+}

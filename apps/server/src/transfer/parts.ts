@@ -1,0 +1,21 @@
+import type { ClubList } from '@orthokin/contract';
+import { athletesPart } from '../domains/athletes/athletes.part.js';
+import type { ClubPart } from '../domains/club-part.js';
+import { repsPart, setsPart } from '../domains/drills/drills.part.js';
+import { notesPart } from '../domains/notes/notes.part.js';
+import { patternsPart } from '../domains/patterns/patterns.part.js';
+import { laddersPart, movesPart, ownLaddersPart } from '../domains/progress/progress.part.js';
+
+/** What each domain keeps of a club, in an order in which nothing names what comes later. */
+export const CLUB_PARTS: { readonly [List in ClubList]: ClubPart<List> } = {
+  patterns: patternsPart,
+  athletes: athletesPart,
+  sets: setsPart,
+  reps: repsPart,
+  moves: movesPart,
+  notes: notesPart,
+  ladders: laddersPart,
+  ownLadders: ownLaddersPart,
+};
+
+export const CLUB_LIST_NAMES = Object.keys(CLUB_PARTS) as ClubList[];

@@ -1,0 +1,167 @@
+import { Readable } from 'node:stream';
+import { ForeignKeyConstraintViolationException, type EntityManager } from '@mikro-orm/postgresql';
+import {
+  ClubFileHead,
+  ClubReply,
+  validationProblems,
+  type ClubList,
+  type InList,
+} from '@orthokin/contract';
+import { rungOf } from '@orthokin/core/pattern';
+import { plainToInstance } from 'class-transformer';
+import { validateSync } from 'class-validator';
+import { Club } from '../../domains/clubs/club.entity.js';
+import type { ClubPart } from '../../domains/club-part.js';
+import { ReplacingEachOther } from '../../domains/drills/drills.part.js';
+import { MOST_PROBLEMS, shapeProblems } from '../../platform/http/shape.js';
+import { CLUB_LIST_NAMES, CLUB_PARTS } from '../parts.js';
+import { checkRow } from './check-row.js';
+import { Unpacked, Unreadable, unreadable } from './unpack.js';
+
+export const CLUB_JSON = 'club.json';
+export const linesOf = (list: ClubList): string => `${list}.jsonl`;
+
+/** Of a head alone; and of a file of version 1, which had all lists in one. */
+const MOST_JSON = 48 * 2 ** 20;
+/** Rows stored at once. */
+const AT_ONCE = 1000;
+
+/** Brings a club in that is not here; all of it or nothing. */
+export async function bringClub(em: EntityManager, path: string): Promise<ClubReply> {
+  const zip = await Unpacked.open(path);
+  try {
+    const whole = parsed(await zip.text(CLUB_JSON, MOST_JSON), CLUB_JSON);
+    const { head, lists } = split(whole);
+    const { clubId, name } = head.club;
+    const rowsOf = (list: ClubList): AsyncIterable<unknown> =>
+      head.version === 1 ? Readable.from(listIn(lists, list)) : rowsIn(zip, list);
+    await em.transactional(async (tx) => {
+      if (await tx.findOne(Club, { clubId }))
+        throw new Unreadable(
+          unreadable('club.clubId', clubId, 'a club that is not here: wipe this one first')
+            .problems,
+          409,
+        );
+      await tx.insert(Club, { clubId, name });
+      const known = new Known();
+      for (const list of CLUB_LIST_NAMES)
+        await bringList(tx, clubId, CLUB_PARTS[list] as ClubPart<ClubList>, rowsOf(list), known);
+    });
+    return { clubId, name };
+  } finally {
+    zip.close();
+  }
+}
+
+async function bringList(
+  em: EntityManager,
+  clubId: string,
+  part: ClubPart<ClubList>,
+  rows: AsyncIterable<unknown>,
+  known: Known,
+): Promise<void> {
+  let waiting: InList<ClubList>[] = [];
+  let at = 0;
+  const store = async () => {
+    try {
+      await part.bring(em, clubId, waiting);
+    } catch (error) {
+      if (error instanceof ReplacingEachOther)
+        throw unreadable('reps.replaces', error.repId, 'reps that do not replace each other');
+      if (error instanceof ForeignKeyConstraintViolationException)
+        throw unreadable(
+          `${part.list}`,
+          'a row that names one that is not there',
+          'rows after those they name',
+        );
+      throw error;
+    }
+    waiting = [];
+  };
+  for await (const given of rows) {
+    const where = `${part.list}[${at++}]`;
+    const row = checkRow(part.list, given);
+    if (isProblems(row))
+      throw new Unreadable(
+        row.slice(0, MOST_PROBLEMS).map((problem) => ({
+          ...problem,
+          field: `${where}.${problem.field}`,
+        })),
+      );
+    known.check(part, row, where);
+    waiting.push(row);
+    if (waiting.length >= AT_ONCE) await store();
+  }
+  await store();
+}
+
+const isProblems = (row: object): row is Unreadable['problems'] => Array.isArray(row);
+
+/** What has come so far, for rows that name it. */
+class Known {
+  private readonly ids = new Map<ClubList, Set<string>>();
+  /** Rungs of each version of each pattern. */
+  private readonly versions = new Map<string, InList<'patterns'>['versions'][number]['body']>();
+
+  check(part: ClubPart<ClubList>, row: InList<ClubList>, where: string): void {
+    const { id } = row;
+    const own = this.ids.get(part.list) ?? new Set();
+    this.ids.set(part.list, own);
+    if (own.has(id)) throw unreadable(`${where}.id`, id, 'an id that no other has');
+    own.add(id);
+    for (const [field, list] of Object.entries(part.names)) {
+      const named: unknown = new Map(Object.entries(row)).get(field) ?? null;
+      // A correction may come before what it corrects; that it comes at all the database sees.
+      if (named === null || list === part.list) continue;
+      if (!this.ids.get(list)?.has(String(named)))
+        throw unreadable(`${where}.${field}`, named, 'an id that is in the file');
+    }
+    if (part.list === 'patterns')
+      for (const { version, body } of (row as InList<'patterns'>).versions)
+        this.versions.set(`${id} ${version}`, body);
+    if (part.list === 'sets') this.checkSet(row as InList<'sets'>, where);
+  }
+
+  private checkSet({ patternId, patternVersion, rung }: InList<'sets'>, where: string): void {
+    const body = this.versions.get(`${patternId} ${patternVersion}`);
+    if (!body)
+      throw unreadable(`${where}.patternVersion`, patternVersion, 'a version that is in the file');
+    if (!rungOf(body, rung)) throw unreadable(`${where}.rung`, rung, `1 to ${body.rungs.length}`);
+  }
+}
+
+function parsed(text: string, field: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    throw unreadable(field, 'what cannot be read', 'JSON');
+  }
+}
+
+async function* rowsIn(zip: Unpacked, list: ClubList): AsyncIterable<unknown> {
+  const name = linesOf(list);
+  if (!zip.has(name)) return;
+  let line = 0;
+  for await (const text of zip.lines(name)) yield parsed(text, `${name}, line ${++line}`);
+}
+
+/** The head of a file, and the lists that stood beside it in version 1. */
+function split(whole: unknown): { head: ClubFileHead; lists: object } {
+  if (typeof whole !== 'object' || whole === null || Array.isArray(whole))
+    throw unreadable(CLUB_JSON, typeof whole, 'an object');
+  const isList = (name: string) => (CLUB_LIST_NAMES as readonly string[]).includes(name);
+  const entries = Object.entries(whole);
+  const given = Object.fromEntries(entries.filter(([name]) => !isList(name)));
+  const problems = shapeProblems(ClubFileHead, given);
+  if (problems.length > 0) throw new Unreadable(problems);
+  const head = plainToInstance(ClubFileHead, given);
+  const errors = validateSync(head, { whitelist: true, forbidNonWhitelisted: true });
+  if (errors.length > 0) throw new Unreadable(validationProblems(errors));
+  return { head, lists: Object.fromEntries(entries.filter(([name]) => isList(name))) };
+}
+
+function listIn(lists: object, list: ClubList): unknown[] {
+  const rows: unknown = new Map<string, unknown>(Object.entries(lists)).get(list) ?? [];
+  if (!Array.isArray(rows)) throw unreadable(list, typeof rows, 'a list');
+  return rows as unknown[];
+}

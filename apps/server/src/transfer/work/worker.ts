@@ -1,0 +1,68 @@
+import 'reflect-metadata';
+import { createWriteStream } from 'node:fs';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { workerData } from 'node:worker_threads';
+import { EntityManager } from '@mikro-orm/postgresql';
+import type { INestApplicationContext } from '@nestjs/common';
+import { NestFactory } from '@nestjs/core';
+import type { WorkAnswer } from '../../platform/work/long-work.js';
+import { TablesService } from '../tables.service.js';
+import { bringClub } from './bring-club.js';
+import { takeClub } from './take-club.js';
+import { Unreadable } from './unpack.js';
+import { WorkerModule } from './worker.module.js';
+
+/** What a thread can be asked for; each names a file of this machine to write or to read. */
+export interface Tasks {
+  readonly takeClub: { readonly clubId: string; readonly path: string };
+  readonly bringClub: { readonly path: string };
+  readonly repsTable: { readonly clubId: string; readonly path: string };
+  readonly setsTable: { readonly clubId: string; readonly path: string };
+}
+
+let started: Promise<INestApplicationContext> | null = null;
+
+/** The services of the server, in this thread, on connections of their own. */
+const services = (): Promise<INestApplicationContext> =>
+  (started ??= NestFactory.createApplicationContext(
+    WorkerModule.with(workerData as { databaseUrl: string }),
+    { logger: false },
+  ));
+
+const write = (text: AsyncIterable<string>, path: string): Promise<void> =>
+  pipeline(Readable.from(text), createWriteStream(path));
+
+type Doing = {
+  readonly [Task in keyof Tasks]: (
+    data: Tasks[Task],
+    em: EntityManager,
+    tables: TablesService,
+  ) => Promise<unknown>;
+};
+
+const DOING: Doing = {
+  takeClub: ({ clubId, path }, em, tables) => takeClub(em, tables, clubId, path),
+  bringClub: ({ path }, em) => bringClub(em, path),
+  repsTable: ({ clubId, path }, _em, tables) => write(tables.repsOfClub(clubId), path),
+  setsTable: ({ clubId, path }, _em, tables) => write(tables.setsOfClub(clubId), path),
+};
+
+/** One task, by the pool that this thread is of. */
+export default async function work<Task extends keyof Tasks>({
+  task,
+  data,
+}: {
+  task: Task;
+  data: Tasks[Task];
+}): Promise<WorkAnswer<unknown>> {
+  const app = await services();
+  try {
+    return {
+      value: await DOING[task](data, app.get(EntityManager).fork(), app.get(TablesService)),
+    };
+  } catch (error) {
+    if (!(error instanceof Unreadable)) throw error;
+    return { refused: { status: error.status, problems: error.problems } };
+  }
+}

@@ -1,0 +1,3 @@
+declare module 'class-transformer/cjs/storage.js' {
+  export { defaultMetadataStorage } from 'class-transformer/types/storage.js';
+}
