@@ -21,17 +21,19 @@ import { v7 } from 'uuid';
 import { TestServer } from './support/server.js';
 import { record, setOf, type RecordedSet } from './support/sets.js';
 
+const DAY_MS = 24 * 60 * 60 * 1000;
+const DAYS_AGO = 40;
+
 let server: TestServer;
 beforeAll(async () => {
-  server = await TestServer.start();
+  server = await TestServer.start({ daysAgo: DAYS_AGO });
 }, 60_000);
 afterAll(() => server.stop());
 
-const DAY_MS = 24 * 60 * 60 * 1000;
 const fast = { reactionMs: 200, recoveryMs: 700 };
 const slow = { reactionMs: 200, recoveryMs: 2000 };
 
-let clock = Date.now() + DAY_MS;
+let clock = Date.now() - (DAYS_AGO - 1) * DAY_MS;
 async function run(
   line: SquadLineReply,
   times: typeof fast,

@@ -4,18 +4,20 @@ import { v7 } from 'uuid';
 import { TestServer } from './support/server.js';
 import { record, setOf, type RecordedSet } from './support/sets.js';
 
+const DAY_MS = 24 * 60 * 60 * 1000;
+const DAYS_AGO = 40;
+
 let server: TestServer;
 beforeAll(async () => {
-  server = await TestServer.start();
+  server = await TestServer.start({ daysAgo: DAYS_AGO });
 }, 60_000);
 afterAll(() => server.stop());
 
-const DAY_MS = 24 * 60 * 60 * 1000;
 const fast = { reactionMs: 200, recoveryMs: 700 };
 const slow = { reactionMs: 200, recoveryMs: 2000 };
 
 /** Runs a set a number of hours after the last one, so that the order is the order of the story. */
-let clock = Date.now() + DAY_MS;
+let clock = Date.now() - (DAYS_AGO - 1) * DAY_MS;
 async function run(name: string, times: typeof fast, daysLater = 0): Promise<RecordedSet> {
   clock += daysLater * DAY_MS + 60_000;
   return record(server, setOf(await server.lineOf(name), { ...times, at: new Date(clock) }));

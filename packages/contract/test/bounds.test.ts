@@ -49,11 +49,11 @@ function boundless(of: Class, seen = new Set<Class>()): string[] {
       if (!has('min') && !has('isPositive')) missing.push('the least');
     }
     const type = nested
-      ? (defaultMetadataStorage.findTypeMetadata(of, name) as { typeFunction: () => Class })
+      ? (defaultMetadataStorage.findTypeMetadata(of, name).typeFunction() as Class)
       : null;
     return [
       ...missing.map((what) => `${of.name}.${name}: ${what}`),
-      ...(type ? boundless(type.typeFunction(), seen) : []),
+      ...(type ? boundless(type, seen) : []),
     ];
   });
 }

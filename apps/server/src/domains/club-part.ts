@@ -22,23 +22,27 @@ export interface ClubPart<List extends ClubList> {
 
 const PAGE = 1000;
 
-/** Rows of a club's table in the order of their ids, a page at a time: a club need not fit into memory. */
-export async function* pages<Row extends ClubOwned>(
+/**
+ * Rows of a club's table in the order of their ids (or of another column in which each differs), a
+ * page at a time: a club need not fit into memory.
+ */
+export async function* pages<Row extends ClubOwned, By extends keyof Row & string>(
   em: EntityManager,
   entity: EntityClass<Row>,
   clubId: string,
+  by: By | 'id' = 'id',
 ): AsyncIterable<readonly Row[]> {
-  let after: string | null = null;
+  let after: unknown = null;
   for (;;) {
-    const where = { clubId, ...(after !== null && { id: { $gt: after } }) } as FilterQuery<Row>;
+    const where = { clubId, ...(after !== null && { [by]: { $gt: after } }) } as FilterQuery<Row>;
     const rows: Row[] = await em.fork().find(entity, where, {
-      orderBy: { id: 'asc' } as never,
+      orderBy: { [by]: 'asc' } as never,
       limit: PAGE,
       disableIdentityMap: true,
     });
     if (rows.length > 0) yield rows;
     if (rows.length < PAGE) return;
-    after = rows.at(-1)?.id ?? null;
+    after = rows.at(-1)?.[by] ?? null;
   }
 }
 

@@ -5,6 +5,7 @@ import { Migration20261127Review } from './20261127-review.js';
 import { Migration20261128Standings } from './20261128-standings.js';
 import { Migration20261129Ladders } from './20261129-ladders.js';
 import { Migration20261130DayForm } from './20261130-day-form.js';
+import { Migration20261202Order } from './20261202-order.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -15,4 +16,5 @@ export const MIGRATIONS = [
   { name: '20261128-standings', class: Migration20261128Standings },
   { name: '20261129-ladders', class: Migration20261129Ladders },
   { name: '20261130-day-form', class: Migration20261130DayForm },
+  { name: '20261202-order', class: Migration20261202Order },
 ];

@@ -5,6 +5,14 @@ import type { INestApplication } from '@nestjs/common';
 import type { ClubReply, SquadLineReply } from '@orthokin/contract';
 import request from 'supertest';
 import { createApp } from '../../src/app.js';
+import { prepare } from '../../src/prepare.js';
+
+const DAY_MS = 24 * 60 * 60 * 1000;
+const ALL_BUT_DATE = [
+  ...(['hrtime', 'nextTick', 'performance', 'queueMicrotask'] as const),
+  ...(['setImmediate', 'clearImmediate', 'setInterval', 'clearInterval'] as const),
+  ...(['setTimeout', 'clearTimeout'] as const),
+];
 
 const clusterUrl = process.env['TEST_DATABASE_URL'];
 
@@ -28,17 +36,18 @@ export class TestServer {
     readonly clubId: string,
   ) {}
 
-  static async start(): Promise<TestServer> {
+  /** `daysAgo` lets the demo's weeks end so long ago: there is room for days after them, up to today. */
+  static async start({ daysAgo = 0 } = {}): Promise<TestServer> {
     const name = `server_${process.pid}_${Date.now()}`;
     await onCluster(`create database ${name}`);
     const url = new URL(clusterUrl ?? '');
     url.pathname = name;
-    const app = await createApp({
-      databaseUrl: url.href,
-      host: '127.0.0.1',
-      port: 0,
-      demo: 'once',
-    });
+    const settings = { databaseUrl: url.href, host: '127.0.0.1', port: 0 } as const;
+    if (daysAgo > 0)
+      jest.useFakeTimers({ now: Date.now() - daysAgo * DAY_MS, doNotFake: ALL_BUT_DATE });
+    await prepare({ ...settings, demo: 'once' });
+    jest.useRealTimers();
+    const app = await createApp({ ...settings, demo: 'none' });
     await app.listen(0, '127.0.0.1');
     const clubs = await request(app.getHttpServer()).get('/api/clubs');
     const [club] = clubs.body as ClubReply[];

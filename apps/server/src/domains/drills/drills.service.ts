@@ -13,6 +13,7 @@ import type { Cue } from '@orthokin/core/cue';
 import { ok, wrong, type Result } from '@orthokin/core/result';
 import { checkEvents } from '@orthokin/core/timing';
 import { Athlete } from '../athletes/athlete.entity.js';
+import { refuseAhead, refuseOtherDay } from '../ahead.js';
 import { AthletesService } from '../athletes/athletes.service.js';
 import { insertOnce } from '../../platform/storage/insert-once.js';
 import { accepted, unknown } from '../../platform/http/refusals.js';
@@ -35,6 +36,8 @@ export class DrillsService {
   ) {}
 
   async recordSet(clubId: string, id: string, body: DrillSetBody): Promise<DrillSetReply> {
+    refuseAhead('startedAt', body.startedAt);
+    refuseOtherDay('day', body.day, body.startedAt);
     await this.athletes.one(clubId, body.athleteId);
     const { patternId, patternVersion } = body;
     const { body: pattern } = await this.patterns.version(clubId, patternId, patternVersion);
@@ -61,6 +64,7 @@ export class DrillsService {
     id: string,
     { endedAt, reason }: SetEndBody,
   ): Promise<DrillSetReply> {
+    refuseAhead('endedAt', endedAt);
     await this.em.nativeUpdate(
       DrillSet,
       { clubId, id, endedAt: null },
@@ -70,6 +74,7 @@ export class DrillsService {
   }
 
   async recordRep(clubId: string, setId: string, id: string, body: RepBody): Promise<RepReply> {
+    if (body.corrected) refuseAhead('corrected.at', body.corrected.at);
     const set = await this.set(clubId, setId);
     const cue = set.cues.find(({ ordinal }) => ordinal === body.ordinal);
     accepted(checkEvents(body.events, !cue?.catch));

@@ -1,6 +1,7 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { SetNoteBody, SetNoteReply } from '@orthokin/contract';
+import { refuseAhead } from '../ahead.js';
 import { DrillsService } from '../drills/drills.service.js';
 import { SetNote } from './set-note.entity.js';
 
@@ -42,6 +43,7 @@ export class NotesService {
   async write(clubId: string, id: string, body: SetNoteBody): Promise<SetNoteReply> {
     await this.drills.set(clubId, body.setId);
     const { removed, writtenAt, ...note } = body;
+    refuseAhead('writtenAt', writtenAt);
     await this.em.upsert(SetNote, {
       ...{ clubId, id, ...note },
       writtenAt: new Date(writtenAt),

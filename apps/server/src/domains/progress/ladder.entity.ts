@@ -1,4 +1,4 @@
-import { Entity, Property } from '@mikro-orm/core';
+import { Entity, Property, type Opt } from '@mikro-orm/core';
 import type { LadderSettings } from '@orthokin/core/progress';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
@@ -13,4 +13,8 @@ export class Ladder extends ClubOwned {
 
   @Property({ type: 'json' })
   settings!: LadderSettings;
+
+  /** In which order the server took them; a device's clock may say another. */
+  @Property({ type: 'double', columnType: 'bigint', defaultRaw: 'default' })
+  readonly seq?: Opt<number>;
 }

@@ -8,6 +8,7 @@ import {
   type OwnLimits,
 } from '@orthokin/core/progress';
 import { wrong } from '@orthokin/core/result';
+import { refuseAhead } from '../ahead.js';
 import { AthletesService } from '../athletes/athletes.service.js';
 import { accepted } from '../../platform/http/refusals.js';
 import { PatternsService } from '../patterns/patterns.service.js';
@@ -17,7 +18,7 @@ import { Ladder } from './ladder.entity.js';
 import { OwnLadder } from './own-ladder.entity.js';
 
 /** Rows saved in one instant keep the order of their ids, which hold time. */
-const NEWEST = { orderBy: [{ savedAt: 'desc' as const }, { id: 'desc' as const }], limit: 1 };
+const NEWEST = { orderBy: { seq: 'desc' as const }, limit: 1 };
 
 /** How ladders are climbed: rules and limits as coaches saved them. */
 @Injectable()
@@ -38,7 +39,7 @@ export class LaddersService {
   async allSettings(clubId: string): Promise<ReadonlyMap<string, LadderSettings>> {
     const rows = await this.em.execute<{ pattern_id: string; settings: LadderSettings }[]>(
       `select distinct on (pattern_id) pattern_id, settings from ladder
-       where club_id = ? order by pattern_id, saved_at desc, id desc`,
+       where club_id = ? order by pattern_id, seq desc`,
       [clubId],
     );
     return new Map(rows.map(({ pattern_id, settings }) => [pattern_id, settings]));
@@ -54,7 +55,7 @@ export class LaddersService {
     >(
       `select distinct on (athlete_id, pattern_id) athlete_id, pattern_id, limits from own_ladder
        where club_id = ? and athlete_id = any (?::uuid[])
-       order by athlete_id, pattern_id, saved_at desc, id desc`,
+       order by athlete_id, pattern_id, seq desc`,
       [clubId, `{${athleteIds.join(',')}}`],
     );
     return new Map(
@@ -70,6 +71,7 @@ export class LaddersService {
 
   async saveSettings(clubId: string, id: string, body: LadderBody): Promise<LadderBody> {
     const { patternId, settings, savedAt } = body;
+    refuseAhead('savedAt', savedAt);
     const { body: pattern } = await this.patterns.newest(clubId, patternId);
     accepted(checkLadder(settings, pattern.rungs.length));
     await this.em.transactional(async (em) => {
@@ -82,6 +84,7 @@ export class LaddersService {
 
   async saveOwnLimits(clubId: string, id: string, body: OwnLadderBody): Promise<OwnLadderBody> {
     const { athleteId, patternId, limits, savedAt } = body;
+    refuseAhead('savedAt', savedAt);
     await this.athletes.one(clubId, athleteId);
     const { body: pattern } = await this.patterns.newest(clubId, patternId);
     for (const [i, { rung }] of limits.entries())

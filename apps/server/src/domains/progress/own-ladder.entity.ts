@@ -1,4 +1,4 @@
-import { Entity, Property } from '@mikro-orm/core';
+import { Entity, Property, type Opt } from '@mikro-orm/core';
 import type { OwnLimits } from '@orthokin/core/progress';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
@@ -16,4 +16,8 @@ export class OwnLadder extends ClubOwned {
 
   @Property({ type: 'json' })
   limits!: OwnLimits[];
+
+  /** In which order the server took them; a device's clock may say another. */
+  @Property({ type: 'double', columnType: 'bigint', defaultRaw: 'default' })
+  readonly seq?: Opt<number>;
 }

@@ -25,7 +25,8 @@ export interface PlaceMove extends Pick<RungMove, 'toRung' | 'basis' | 'movedAt'
   readonly patternId: string;
   /**
    * The moment up to which the sets on a rung were used up by it. Where the move names a set it is
-   * that set's: the clocks of two devices may differ.
+   * that set's: the clocks of two devices may differ. Else when the device said it was made, or when
+   * it came here if that was sooner.
    */
   readonly usedUpTo: Date;
 }
@@ -88,11 +89,10 @@ export class PlacesService {
     return this.read('club_id = ? and athlete_id = ?', [clubId, athleteId]);
   }
 
-  /** Moves made in one instant (an undo at once) keep the order of their ids, which hold time. */
   private async read(where: string, values: readonly string[]): Promise<Move[]> {
     const rows = await this.em.execute<MoveRow[]>(
       `select id, athlete_id, pattern_id, from_rung, to_rung, basis, set_id, reason, decision, moved_at
-       from rung_move where ${where} order by moved_at, id`,
+       from rung_move where ${where} order by seq`,
       [...values],
     );
     return rows.map((row) => ({
@@ -106,9 +106,9 @@ export class PlacesService {
   async places(clubId: string, athleteIds: readonly string[]): Promise<Places> {
     const rows = await this.em.execute<PlaceRow[]>(
       `select m.athlete_id, m.pattern_id, m.to_rung, m.basis, m.moved_at,
-         coalesce(s.started_at, m.moved_at) as used_up_to
+         coalesce(s.started_at, least(m.moved_at, m.received_at)) as used_up_to
        from rung_move m left join drill_set s on s.club_id = m.club_id and s.id = m.set_id
-       where m.club_id = ? and m.athlete_id = any (?::uuid[]) order by m.moved_at, m.id`,
+       where m.club_id = ? and m.athlete_id = any (?::uuid[]) order by m.seq`,
       [clubId, `{${athleteIds.join(',')}}`],
     );
     return new Places(

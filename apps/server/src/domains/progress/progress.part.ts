@@ -7,7 +7,7 @@ import { RungMove } from './rung-move.entity.js';
 export const movesPart: ClubPart<'moves'> = {
   list: 'moves',
   take: (em, clubId) =>
-    mapped(pages(em, RungMove, clubId), (move) => ({
+    mapped(pages(em, RungMove, clubId, 'seq'), (move) => ({
       ...moveReply(move),
       evidence: move.evidence,
     })),
@@ -27,7 +27,7 @@ export const movesPart: ClubPart<'moves'> = {
 export const laddersPart: ClubPart<'ladders'> = {
   list: 'ladders',
   take: (em, clubId) =>
-    mapped(pages(em, Ladder, clubId), ({ id, patternId, savedAt, settings }) => ({
+    mapped(pages(em, Ladder, clubId, 'seq'), ({ id, patternId, savedAt, settings }) => ({
       ...{ id, patternId, savedAt: savedAt.toISOString(), settings },
     })),
   bring: (em, clubId, rows) =>
@@ -43,9 +43,12 @@ export const laddersPart: ClubPart<'ladders'> = {
 export const ownLaddersPart: ClubPart<'ownLadders'> = {
   list: 'ownLadders',
   take: (em, clubId) =>
-    mapped(pages(em, OwnLadder, clubId), ({ id, athleteId, patternId, savedAt, limits }) => ({
-      ...{ id, athleteId, patternId, savedAt: savedAt.toISOString(), limits },
-    })),
+    mapped(
+      pages(em, OwnLadder, clubId, 'seq'),
+      ({ id, athleteId, patternId, savedAt, limits }) => ({
+        ...{ id, athleteId, patternId, savedAt: savedAt.toISOString(), limits },
+      }),
+    ),
   bring: (em, clubId, rows) =>
     insertAll(
       em,

@@ -1,6 +1,7 @@
 import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { MoveEvidenceReply, RungMoveBody, RungMoveReply } from '@orthokin/contract';
+import { refuseAhead } from '../ahead.js';
 import { Athlete } from '../athletes/athlete.entity.js';
 import type { DrillSet } from '../drills/drill-set.entity.js';
 import { DrillsService } from '../drills/drills.service.js';
@@ -31,6 +32,7 @@ export class ProgressService {
 
   /** Follows or overrules a decision, moves by hand, or takes the newest move back. */
   async move(clubId: string, id: string, body: RungMoveBody): Promise<RungMoveReply> {
+    refuseAhead('movedAt', body.movedAt);
     const row = {
       clubId,
       id,

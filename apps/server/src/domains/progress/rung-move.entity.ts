@@ -1,4 +1,4 @@
-import { Entity, Property } from '@mikro-orm/core';
+import { Entity, Property, type Opt } from '@mikro-orm/core';
 import type { Decision, Evidence, MoveBasis } from '@orthokin/core/progress';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
@@ -36,4 +36,8 @@ export class RungMove extends ClubOwned {
 
   @Property({ type: 'datetime' })
   movedAt!: Date;
+
+  /** In which order the server took them; a device's clock may say another. */
+  @Property({ type: 'double', columnType: 'bigint', defaultRaw: 'default' })
+  readonly seq?: Opt<number>;
 }
