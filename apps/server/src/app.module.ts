@@ -11,6 +11,7 @@ import { NotesModule } from './domains/notes/notes.module.js';
 import { PatternsModule } from './domains/patterns/patterns.module.js';
 import { ProgressModule } from './domains/progress/progress.module.js';
 import { ormOptions } from './platform/database/orm-options.js';
+import { Addresses } from './platform/http/addresses.js';
 import { HealthModule } from './platform/health/health.module.js';
 import { LiveModule } from './platform/live/live.module.js';
 import { LogsModule } from './platform/logs/logs.module.js';
@@ -28,7 +29,7 @@ const RATE = { ttl: 60_000, limit: 60_000 };
 
 @Module({})
 export class AppModule {
-  static with({ databaseUrl }: Settings): DynamicModule {
+  static with({ databaseUrl }: Settings, addresses: Addresses): DynamicModule {
     return {
       module: AppModule,
       imports: [
@@ -42,7 +43,7 @@ export class AppModule {
         TransferModule.on(databaseUrl),
         HealthModule,
         MetricsModule,
-        LiveModule.on(databaseUrl),
+        LiveModule.on(databaseUrl, addresses),
       ],
       providers: [{ provide: APP_GUARD, useClass: ThrottlerGuard }],
     };

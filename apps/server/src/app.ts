@@ -27,14 +27,18 @@ const isWorthPacking: compression.CompressionFilter = (request, response) =>
 /** The application, its database migrated and (as asked) its demo loaded, ready to listen. */
 export async function createApp(settings: Settings): Promise<NestExpressApplication> {
   await prepare(settings);
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
-    bufferLogs: true,
-    bodyParser: false,
-    // Screens keep their connections open; waiting for them would hold up every restart.
-    forceCloseConnections: true,
-  });
+  const addresses = new Addresses(settings);
+  const app = await NestFactory.create<NestExpressApplication>(
+    AppModule.with(settings, addresses),
+    {
+      bufferLogs: true,
+      bodyParser: false,
+      // Screens keep their connections open; waiting for them would hold up every restart.
+      forceCloseConnections: true,
+    },
+  );
   app.useLogger(app.get(Logger));
-  app.use(new Addresses(settings).guard);
+  app.use(addresses.guard);
   app.useBodyParser('json', { limit: BODY_LIMIT });
   app.useWebSocketAdapter(new WsAdapter(app));
   app.setGlobalPrefix('api');

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
 import type { LiveNews } from '@orthokin/contract';
 import { WebSocket } from 'ws';
@@ -8,6 +9,10 @@ let server: TestServer;
 /** A second process in all but name: an application of its own on the same database. */
 let other: Awaited<ReturnType<typeof createApp>>;
 let addresses: [string, string];
+/** What others know a screen by. */
+const known = (name: string): string =>
+  createHash('sha256').update(`${name}-screen`).digest('base64url').slice(0, 22);
+
 const screens: Screen[] = [];
 
 const ROOM = 'ACDEF3';
@@ -77,19 +82,19 @@ test.each([
 ] as const)('screens hear each other through %s, and not themselves', async (_, at) => {
   const drill = await Screen.join(0, 'drill', `room=${ROOM}&role=drill`);
   const cues = await Screen.join(at, 'cues');
-  expect(await drill.next('came')).toMatchObject({ from: 'cues-screen', role: 'cues' });
+  expect(await drill.next('came')).toMatchObject({ from: known('cues'), role: 'cues' });
   drill.tell({ type: 'coming', body: { letter: 'B' } });
   expect(await cues.next('told')).toEqual({
     event: 'told',
-    from: 'drill-screen',
+    from: known('drill'),
     role: 'drill',
     type: 'coming',
     body: { letter: 'B' },
   });
-  cues.tell({ type: 'call', to: 'drill-screen', body: { letter: 'A' } });
-  expect(await drill.next('told')).toMatchObject({ type: 'call', from: 'cues-screen' });
+  cues.tell({ type: 'call', to: known('drill'), body: { letter: 'A' } });
+  expect(await drill.next('told')).toMatchObject({ type: 'call', from: known('cues') });
   cues.socket.close();
-  expect(await drill.next('went')).toMatchObject({ from: 'cues-screen' });
+  expect(await drill.next('went')).toMatchObject({ from: known('cues') });
   expect(drill.silent).toBe(true);
 });
 
@@ -109,7 +114,7 @@ test('what is told to one, or in another room, is not heard by the rest', async 
   const far = await Screen.join(1, 'far');
   const elsewhere = await Screen.join(1, 'elsewhere', 'room=XYX777&role=cues');
   for (let n = 0; n < 2; n++) await drill.next('came');
-  drill.tell({ type: 'for far', to: 'far-screen', body: {} });
+  drill.tell({ type: 'for far', to: known('far'), body: {} });
   drill.tell({ type: 'for all', body: {} });
   expect(await far.next('told')).toMatchObject({ type: 'for far' });
   expect(await far.next('told')).toMatchObject({ type: 'for all' });
@@ -151,5 +156,23 @@ test('a lost ear for notices grows again, and screens of two processes hear each
   const repeated = setInterval(() => here.tell({ type: 'call', body: { letter: 'A' } }), 100);
   const told = await there.next('told');
   clearInterval(repeated);
-  expect(told).toMatchObject({ from: 'here-screen', type: 'call', body: { letter: 'A' } });
+  expect(told).toMatchObject({ from: known('here'), type: 'call', body: { letter: 'A' } });
+});
+
+test('nobody comes as a screen they have heard of', async () => {
+  const drill = await Screen.join(0, 'owner');
+  const friend = await Screen.join(0, 'friend');
+  expect(known('owner')).not.toBe('owner-screen');
+  drill.tell({ type: 'x', to: known('friend'), body: {} });
+  expect(await friend.next('told')).toMatchObject({ from: known('owner') });
+});
+
+test('a page of another origin, or by another name, is not let in', async () => {
+  const { port } = new URL(addresses[0]);
+  const query = `room=${ROOM}&screen=some-screen&role=cues`;
+  for (const headers of [{ Origin: 'http://evil.example' }, { Host: 'evil.example' }]) {
+    const socket = new WebSocket(`ws://127.0.0.1:${port}/api/live?${query}`, { headers });
+    const code = await new Promise<number>((done) => socket.once('close', done));
+    expect(code).toBe(1008);
+  }
 });

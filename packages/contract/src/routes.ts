@@ -28,6 +28,7 @@ import type {
   SetReviewReply,
   SquadLineReply,
   StandingReply,
+  UnreadableReply,
   WipeBody,
 } from './index.js';
 
@@ -78,6 +79,10 @@ const put =
     ...{ method: 'PUT', path },
   });
 
+const remove = <Path extends string>(path: Path): Route<Path, undefined, undefined, object> => ({
+  ...{ method: 'DELETE', path },
+});
+
 /** Every request there is, for server and web alike. */
 export const ROUTES = {
   clubs: get<ClubReply[]>()('clubs'),
@@ -118,6 +123,11 @@ export const ROUTES = {
   saveOwnLimits: put<OwnLadderBody, OwnLadderBody>()('clubs/:clubId/own-ladders/:ladderId'),
   move: put<RungMoveBody, RungMoveReply>()('clubs/:clubId/moves/:moveId'),
   moveEvidence: get<MoveEvidenceReply>()('clubs/:clubId/moves/:moveId'),
+
+  unreadable: get<UnreadableReply[]>()('clubs/:clubId/unreadable'),
+  takeOutSet: remove('clubs/:clubId/sets/:setId'),
+  takeOutAthlete: remove('clubs/:clubId/athletes/:athleteId'),
+  takeOutVersion: remove('clubs/:clubId/patterns/:patternId/versions/:version'),
 
   importSets: put<ImportBody, ImportReply>()('clubs/:clubId/imports'),
   clubFile: get<Blob>()('clubs/:clubId/club.zip'),

@@ -16,6 +16,7 @@ import {
   type JudgedSet,
 } from '@orthokin/core/progress';
 import type { LadderPlace } from '@orthokin/core/progress';
+import { conflict } from '../platform/http/refusals.js';
 import { rungAsRun } from '../domains/drills/as-run.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import type { PatternVersion } from '../domains/patterns/pattern-version.entity.js';
@@ -24,6 +25,7 @@ import { Deciding, type Assessment } from '../domains/progress/deciding.js';
 import { LaddersService } from '../domains/progress/ladders.service.js';
 import { PlacesService, type Climb, type PlaceMove } from '../domains/progress/places.service.js';
 import { FiguresService } from './figures.service.js';
+import type { SetFiguresRow } from './set-figures.entity.js';
 
 /** Older sets than this many on a rung are no evidence of how it is now. */
 const EVIDENCE_SETS = 40;
@@ -79,15 +81,34 @@ export class DecisionsService extends Deciding {
 
   async assess(set: DrillSet): Promise<Assessment> {
     const [assessment] = await this.assessAll(set.clubId, [set]);
-    if (!assessment) throw new Error(`Set ${set.id} was not assessed.`);
+    if (!assessment)
+      throw conflict('setId', set.id, 'a set that can be read; this one can be taken out');
     return assessment;
   }
 
   /**
    * Sets judged, and what their ladders' rules say after each. A set that was not run as its rung
-   * asks is judged all the same, and is not among the evidence.
+   * asks is judged all the same, and is not among the evidence. `null` of one that cannot be read.
    */
-  async assessAll(clubId: string, sets: readonly DrillSet[]): Promise<Assessment[]> {
+  async assessAll(
+    clubId: string,
+    asked: readonly DrillSet[],
+  ): Promise<readonly (Assessment | null)[]> {
+    const figures = await this.figures.of(
+      clubId,
+      asked.map(({ id }) => id),
+    );
+    const sets = asked.filter(({ id }) => figures.has(id));
+    const found = new Map((await this.assessed(clubId, sets, figures)).entries());
+    return asked.map((set) => found.get(sets.indexOf(set)) ?? null);
+  }
+
+  /** The same of sets that can be read. */
+  private async assessed(
+    clubId: string,
+    sets: readonly DrillSet[],
+    figures: ReadonlyMap<string, SetFiguresRow>,
+  ): Promise<Assessment[]> {
     if (sets.length === 0) return [];
     // One after another: a transaction has one connection.
     const settings = await this.ladders.allSettings(clubId);
@@ -108,10 +129,6 @@ export class DecisionsService extends Deciding {
       };
     });
     const evidence = await this.evidence(clubId, searches);
-    const figures = await this.figures.of(
-      clubId,
-      sets.map(({ id }) => id),
-    );
     return sets.map((set, i) => {
       const { judgement } = known(figures.get(set.id), set.id);
       const { rung, pattern } = known(searches[i], set.id).asked;
@@ -219,6 +236,7 @@ export class DecisionsService extends Deciding {
            and s.pattern_id = wanted.pattern_id and s.rung = wanted.rung
            -- Cues that nobody timed show nothing, and must not part what was timed before and after.
            and s.source <> 'none'
+           and jsonb_typeof(s.conditions->'cueKinds') = 'array'
            and s.started_at > coalesce(wanted.after, '-infinity')
            and s.started_at <= coalesce(wanted.until, 'infinity')
          order by s.started_at desc limit ${EVIDENCE_SETS}) as found

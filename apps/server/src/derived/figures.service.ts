@@ -1,6 +1,7 @@
 import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { readSet } from '@orthokin/core/drill';
+import type { Pattern } from '@orthokin/core/pattern';
 import { judgeSet, readStaircase } from '@orthokin/core/progress';
 import { setFigures } from '@orthokin/core/stats';
 import { PatternsService, versionKey } from '../domains/patterns/patterns.service.js';
@@ -17,7 +18,7 @@ export class FiguresService {
     private readonly patterns: PatternsService,
   ) {}
 
-  /** The figures of sets of one club, by set id. */
+  /** The figures of sets of one club, by set id; of a set that cannot be read there are none. */
   async of(clubId: string, setIds: readonly string[]): Promise<ReadonlyMap<string, SetFiguresRow>> {
     const found = await this.kept(clubId, setIds);
     const missing = setIds.filter((id) => !found.has(id));
@@ -64,19 +65,34 @@ export class FiguresService {
       const rows = sets.flatMap((set): SetFiguresRow[] => {
         const pattern = versions.get(versionKey(versionOf(set)))?.body;
         if (!pattern) return [];
-        const readings = readSet(set, repsOf.get(set.id) ?? [], pattern);
-        const { watched, pace } = set.conditions;
-        const judgement = judgeSet(readings, rungAsRun(pattern, set), watched);
-        return [
-          {
-            ...{ clubId, id: set.id, judgement, outcome: judgement.outcome },
-            figures: setFigures(readings, pattern.targets, watched),
-            staircase: readStaircase(readings, pace),
-          },
-        ];
+        const figures = figuresOf(set, repsOf.get(set.id) ?? [], pattern);
+        return figures ? [{ clubId, id: set.id, ...figures }] : [];
       });
       if (rows.length > 0) await em.upsertMany(SetFiguresRow, rows);
       return [...kept.values(), ...rows];
     });
+  }
+}
+
+/**
+ * What follows from a set's reps. One that cannot be read costs itself and nothing else: `null`. What
+ * comes in is checked at the door; what is in the database already may be of another time.
+ */
+function figuresOf(
+  set: DrillSet,
+  reps: readonly RepRow[],
+  pattern: Pattern,
+): Omit<SetFiguresRow, 'clubId' | 'id'> | null {
+  try {
+    const readings = readSet(set, reps, pattern);
+    const { watched, pace } = set.conditions;
+    const judgement = judgeSet(readings, rungAsRun(pattern, set), watched);
+    return {
+      ...{ judgement, outcome: judgement.outcome },
+      figures: setFigures(readings, pattern.targets, watched),
+      staircase: readStaircase(readings, pace),
+    };
+  } catch {
+    return null;
   }
 }

@@ -87,9 +87,12 @@ export class SquadLinesService {
       );
       const lines = athletes.flatMap((athlete): [string, SquadLine][] => {
         const set = newest.get(athlete.id);
-        const patternId = workingOn(athlete, set);
-        const pattern = patterns.get(patternId)?.body;
-        if (!pattern || pattern.rungs.length === 0) return [];
+        // Nobody vanishes from the squad because a pattern has no rungs, or cannot be read.
+        const patternId = [workingOn(athlete, set), athlete.patternId, ...patterns.keys()].find(
+          (id) => (patterns.get(id)?.body.rungs.length ?? 0) > 0,
+        );
+        const pattern = patternId === undefined ? undefined : patterns.get(patternId)?.body;
+        if (patternId === undefined || !pattern) return [];
         const place = places.of({ athleteId: athlete.id, patternId });
         const { number, name } = reachedRung(pattern, place.rung);
         const line = {

@@ -10,7 +10,9 @@ import {
 } from '@nestjs/common';
 import { ApiBody, ApiConsumes, ApiOkResponse } from '@nestjs/swagger';
 import {
+  AthletePath,
   ClubPath,
+  PatternVersionPath,
   ClubReply,
   ImportBody,
   ImportReply,
@@ -24,6 +26,7 @@ import { accepted } from '../platform/http/refusals.js';
 import { Serves } from '../platform/http/serves.js';
 import { FilesService } from './files.service.js';
 import { ImportsService } from './imports.service.js';
+import { TakingOutService } from './taking-out.service.js';
 import { TablesService } from './tables.service.js';
 
 const ZIP = 'application/zip';
@@ -43,6 +46,7 @@ export class TransferController {
     private readonly files: FilesService,
     private readonly tables: TablesService,
     private readonly imports: ImportsService,
+    private readonly takingOut: TakingOutService,
   ) {}
 
   @Serves(ROUTES.repsOfSet)
@@ -100,6 +104,26 @@ export class TransferController {
   @Serves(ROUTES.wipeClub, { takes: WipeBody })
   async wipe(@Param() { clubId }: ClubPath, @Body() { name }: WipeBody): Promise<object> {
     await this.files.wipe(clubId, name);
+    return {};
+  }
+
+  @Serves(ROUTES.takeOutSet)
+  async takeOutSet(@Param() { clubId, setId }: SetPath): Promise<object> {
+    await this.takingOut.set(clubId, setId);
+    return {};
+  }
+
+  @Serves(ROUTES.takeOutAthlete)
+  async takeOutAthlete(@Param() { clubId, athleteId }: AthletePath): Promise<object> {
+    await this.takingOut.athlete(clubId, athleteId);
+    return {};
+  }
+
+  @Serves(ROUTES.takeOutVersion)
+  async takeOutVersion(
+    @Param() { clubId, patternId, version }: PatternVersionPath,
+  ): Promise<object> {
+    await this.takingOut.version(clubId, patternId, version);
     return {};
   }
 

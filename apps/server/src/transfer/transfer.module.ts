@@ -5,6 +5,7 @@ import { PatternsModule } from '../domains/patterns/patterns.module.js';
 import { DATABASE_URL } from '../platform/database/database-url.js';
 import { FilesService } from './files.service.js';
 import { ImportsService } from './imports.service.js';
+import { TakingOutService } from './taking-out.service.js';
 import { TablesService } from './tables.service.js';
 import { TransferController } from './transfer.controller.js';
 
@@ -17,7 +18,7 @@ export class TransferModule {
       controllers: [TransferController],
       providers: [
         { provide: DATABASE_URL, useValue: databaseUrl },
-        ...[FilesService, ImportsService, TablesService],
+        ...[FilesService, ImportsService, TablesService, TakingOutService],
       ],
     };
   }

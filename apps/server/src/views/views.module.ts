@@ -13,11 +13,26 @@ import { ReviewController } from './review.controller.js';
 import { ReviewService } from './review.service.js';
 import { SquadController } from './squad.controller.js';
 import { StandingsService } from './standings.service.js';
+import { UnreadableController } from './unreadable.controller.js';
+import { UnreadableService } from './unreadable.service.js';
 
 /** What a page asks for, put together out of domains and what follows from them. */
 @Module({
   imports: [AthletesModule, DrillsModule, NotesModule, PatternsModule, ProgressModule],
-  controllers: [CourseController, LadderController, ReviewController, SquadController],
-  providers: [CourseService, DrillSetupService, LadderViewService, ReviewService, StandingsService],
+  controllers: [
+    CourseController,
+    LadderController,
+    ReviewController,
+    SquadController,
+    UnreadableController,
+  ],
+  providers: [
+    CourseService,
+    DrillSetupService,
+    LadderViewService,
+    ReviewService,
+    StandingsService,
+    UnreadableService,
+  ],
 })
 export class ViewsModule {}

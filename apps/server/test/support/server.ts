@@ -59,6 +59,17 @@ export class TestServer {
     return `http://127.0.0.1:${port}`;
   }
 
+  /** A statement past the door, straight into this server's database. */
+  async run(sql: string): Promise<void> {
+    const orm = await MikroORM.init({
+      clientUrl: this.databaseUrl,
+      entities: [],
+      discovery: { warnWhenNoEntities: false },
+    });
+    await orm.em.getConnection().execute(sql);
+    await orm.close();
+  }
+
   async stop(): Promise<void> {
     await this.app.close();
     await onCluster(`drop database ${new URL(this.databaseUrl).pathname.slice(1)}`);

@@ -1,6 +1,7 @@
 import type { RefusalReply } from '@orthokin/contract';
 import { pathOf, type Method, type PathParams, type Route } from '@orthokin/contract/routes';
 import type { Problem } from '@orthokin/core/result';
+import { hearServerTime, setRight } from '../device/server-clock.js';
 import { say } from '../words/api.js';
 
 /** The server answered, and said no. */
@@ -28,7 +29,10 @@ const BAD_GATEWAY = 502;
 
 async function refusalOf(response: Response): Promise<Refused> {
   const body = (await response.json().catch(() => null)) as RefusalReply | null;
-  return new Refused(body?.message ?? response.statusText, response.status, body?.problems);
+  const id = response.headers.get('X-Request-Id');
+  const message = body?.message ?? response.statusText;
+  const named = response.status >= 500 && id ? say('messageRequest', { message, id }) : message;
+  return new Refused(named, response.status, body?.problems);
 }
 
 interface Asked<Takes, Query> {
@@ -49,12 +53,13 @@ export async function send(method: Method, path: string, body?: unknown): Promis
   const response = await fetch(`/api/${path}`, {
     method,
     ...(body !== undefined && {
-      body: isFile ? body : JSON.stringify(body),
+      body: isFile ? body : JSON.stringify(setRight(body)),
       headers: { 'Content-Type': isFile ? 'application/zip' : 'application/json' },
     }),
   }).catch(() => {
     throw new Unreachable();
   });
+  hearServerTime(response.headers.get('Date'));
   if (response.status >= BAD_GATEWAY) throw new Unreachable();
   if (!response.ok) throw await refusalOf(response);
   return response.json();

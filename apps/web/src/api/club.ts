@@ -1,4 +1,4 @@
-import type { ClubReply } from '@orthokin/contract';
+import type { ClubReply, UnreadableReply } from '@orthokin/contract';
 import { ROUTES } from '@orthokin/contract/routes';
 import {
   useMutation,
@@ -28,6 +28,28 @@ export function useBringClub(): UseMutationResult<ClubReply, Error, Blob> {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (body) => call(ROUTES.bringClub, {}, { body }),
+    onSuccess: () => client.invalidateQueries(),
+  });
+}
+
+/** What of the club is stored and cannot be read. */
+export function useUnreadable(): UseQueryResult<UnreadableReply[]> {
+  const { clubId } = useClub();
+  return useQuery({
+    queryKey: ['unreadable', clubId],
+    queryFn: () => call(ROUTES.unreadable, { clubId }),
+  });
+}
+
+/** Takes what cannot be read out of the club, for good. */
+export function useTakeOut(): UseMutationResult<unknown, Error, UnreadableReply> {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ kind, id, version }) =>
+      kind === 'set'
+        ? call(ROUTES.takeOutSet, { clubId, setId: id })
+        : call(ROUTES.takeOutVersion, { clubId, patternId: id, version: version ?? 0 }),
     onSuccess: () => client.invalidateQueries(),
   });
 }

@@ -1,9 +1,10 @@
 import { Moon, Sun } from 'lucide-react';
-import { lazy, Suspense, type ReactElement } from 'react';
+import { lazy, Suspense, useSyncExternalStore, type ReactElement } from 'react';
 import { NavLink, Outlet, ScrollRestoration } from 'react-router';
 import styled from 'styled-components';
 import { ClubContext, useClubs } from '../api/club.js';
 import { useSending } from '../device/outbox-context.js';
+import { onServerClock, serverAheadMs } from '../device/server-clock.js';
 import { IconButton } from '../parts/IconButton.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Sole } from '../parts/plan/Sole.js';
@@ -131,6 +132,18 @@ function Refusals(): ReactElement | null {
   );
 }
 
+/** This device's clock is off: said, because it is worth mending. */
+function ClockOff(): ReactElement | null {
+  const aheadMs = useSyncExternalStore(onServerClock, serverAheadMs);
+  if (aheadMs === 0) return null;
+  const minutes = Math.round(Math.abs(aheadMs) / 60_000);
+  return (
+    <PageEdge as="div" style={{ paddingBottom: 0 }}>
+      <Notice>{say(aheadMs < 0 ? 'clockAhead' : 'clockBehind', { minutes })}</Notice>
+    </PageEdge>
+  );
+}
+
 const BringClub = lazy(async () => ({
   default: (await import('../review/files/BringClub.js')).BringClub,
 }));
@@ -184,6 +197,7 @@ export function Frame(): ReactElement {
         </div>
       </Bar>
       <Refusals />
+      <ClockOff />
       <div id="place">
         {club ? (
           <ClubContext value={club}>

@@ -9,13 +9,22 @@ import type { Outgoing } from '../device/store.js';
 /** A server that is merely busy will take it later. */
 const LATER = new Set([408, 429, 500]);
 
+/** A request that the server fails at so often will not be taken; what waits behind it must be sent. */
+const MOST_FAILURES = 6;
+
+const failures = new Map<string, number>();
+
 async function deliver({ method, path, body }: Outgoing): Promise<Delivery> {
   try {
     await send(method, path, body);
+    failures.delete(path);
     return 'taken';
   } catch (error) {
-    if (error instanceof Refused && !LATER.has(error.status)) return { refused: error.message };
-    return 'unheard';
+    if (!(error instanceof Refused)) return 'unheard';
+    const failed = (failures.get(path) ?? 0) + 1;
+    failures.set(path, failed);
+    const isFinal = !LATER.has(error.status) || (error.status === 500 && failed >= MOST_FAILURES);
+    return isFinal ? { refused: error.message } : 'unheard';
   }
 }
 

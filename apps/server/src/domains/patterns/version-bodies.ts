@@ -1,6 +1,8 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
-import type { Pattern } from '@orthokin/core/pattern';
+import { PatternBody } from '@orthokin/contract';
+import { checkPattern, type Pattern } from '@orthokin/core/pattern';
 import { LRUCache } from 'lru-cache';
+import { shapeProblems } from '../../platform/http/shape.js';
 import type { PatternVersion } from './pattern-version.entity.js';
 
 /** A version as the database tells of it before its body is asked for. */
@@ -8,6 +10,15 @@ export interface VersionHead {
   readonly pattern_id: string;
   readonly version: number;
   readonly saved_at: string;
+}
+
+/** What the database holds was good when it came; whoever wrote to it past the door may have seen to more. */
+function isReadable(body: Pattern): boolean {
+  try {
+    return shapeProblems(PatternBody, body).length === 0 && checkPattern(body).ok;
+  } catch {
+    return false;
+  }
 }
 
 /** The bodies of some hundred versions are a few megabytes. */
@@ -21,7 +32,7 @@ const MOST_KEPT = 300;
 export class VersionBodies {
   private readonly kept = new LRUCache<string, Pattern>({ max: MOST_KEPT });
 
-  /** The versions of these heads, in their order. */
+  /** The versions of these heads, in their order; what cannot be read is left out. */
   async of(
     em: EntityManager,
     clubId: string,
@@ -43,7 +54,7 @@ export class VersionBodies {
           clubId,
         ],
       );
-      for (const { body, ...head } of rows) this.kept.set(nameOf(head), body);
+      for (const { body, ...head } of rows) if (isReadable(body)) this.kept.set(nameOf(head), body);
       for (const head of missing) bodies.set(head, this.kept.get(nameOf(head)));
     }
     return heads.flatMap((head) => {

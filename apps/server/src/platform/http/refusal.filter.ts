@@ -127,6 +127,8 @@ export class RefusalFilter implements ExceptionFilter {
       const statusCode = error.getStatus();
       if (problems.length === 0 && statusCode === 404)
         return reply(404, { field: 'address', given: 'an unknown one', allowed: 'see /api/docs' });
+      if (problems.length === 0 && statusCode === 400)
+        return reply(400, { field: 'body', given: 'what cannot be read', allowed: 'JSON' });
       return { statusCode, message: detail.message ?? error.message, problems };
     }
     if (isHttpError(error) && error.status < 500) return ofExpress(error);

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { IncomingMessage } from 'node:http';
 import {
   ConnectedSocket,
@@ -12,6 +13,8 @@ import type { Problem } from '@orthokin/core/result';
 import { plainToInstance, type ClassConstructor } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import type { WebSocket } from 'ws';
+import { Addresses } from '../http/addresses.js';
+import { Codes } from './codes.js';
 import { Rooms, type Member } from './rooms.js';
 
 /** Of RFC 6455: the other side broke the rules. */
@@ -32,13 +35,24 @@ const isProblem = (value: object): value is Problem => 'allowed' in value && 'gi
 const refuse = (socket: WebSocket, { field, given, allowed }: Problem): void =>
   socket.send(JSON.stringify({ event: 'refused', field, given, allowed }));
 
+/**
+ * What the other screens know a screen by. It is made from what the screen alone knows, so that
+ * nobody who has heard it can come as that screen.
+ */
+const publicId = (secret: string): string =>
+  createHash('sha256').update(secret).digest('base64url').slice(0, 22);
+
 /** The door of the live channel: one socket a screen. */
 @WebSocketGateway({ path: '/api/live', maxPayload: MAX_LIVE_BYTES })
 export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect {
   private readonly joined = new Map<WebSocket, Member>();
+  private readonly codes = new Codes();
   private readonly said = new Map<WebSocket, { second: number; count: number }>();
 
-  constructor(private readonly rooms: Rooms) {}
+  constructor(
+    private readonly rooms: Rooms,
+    private readonly addresses: Addresses,
+  ) {}
 
   handleConnection(socket: WebSocket, request: IncomingMessage): void {
     const { searchParams } = new URL(request.url ?? '', 'http://localhost');
@@ -48,7 +62,24 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect {
       socket.close(POLICY, query.field);
       return;
     }
-    const member: Member = { ...query, hear: (news) => socket.send(news) };
+    const address = request.socket.remoteAddress ?? '';
+    if (
+      !this.addresses.isOwnHost(request.headers.host) ||
+      !this.addresses.isOwnOrigin(request.headers.origin)
+    ) {
+      socket.close(POLICY, 'another page');
+      return;
+    }
+    if (!this.codes.mayTry(address, query.room)) {
+      refuse(socket, { field: 'room', given: 'many codes', allowed: 'a few a minute; wait' });
+      socket.close(POLICY, 'too many codes');
+      return;
+    }
+    const member: Member = {
+      ...query,
+      screen: publicId(query.screen),
+      hear: (news) => socket.send(news),
+    };
     this.joined.set(socket, member);
     this.rooms.join(member);
   }

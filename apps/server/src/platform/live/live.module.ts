@@ -1,4 +1,5 @@
 import { Module, type DynamicModule } from '@nestjs/common';
+import { Addresses } from '../http/addresses.js';
 import { LiveGateway } from './live.gateway.js';
 import { DATABASE_URL } from '../database/database-url.js';
 import { Notices } from './notices.js';
@@ -6,10 +7,16 @@ import { Rooms } from './rooms.js';
 
 @Module({})
 export class LiveModule {
-  static on(databaseUrl: string): DynamicModule {
+  static on(databaseUrl: string, addresses: Addresses): DynamicModule {
     return {
       module: LiveModule,
-      providers: [{ provide: DATABASE_URL, useValue: databaseUrl }, Notices, Rooms, LiveGateway],
+      providers: [
+        { provide: DATABASE_URL, useValue: databaseUrl },
+        { provide: Addresses, useValue: addresses },
+        Notices,
+        Rooms,
+        LiveGateway,
+      ],
     };
   }
 }

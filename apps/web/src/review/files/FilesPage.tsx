@@ -7,6 +7,7 @@ import { Notice } from '../../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import { TextField } from '../../parts/form/TextField.js';
 import { ImportReps } from './ImportReps.js';
+import { Unreadable } from './Unreadable.js';
 import { say } from '../../words/review.js';
 
 const Part = styled.section`
@@ -50,6 +51,7 @@ export function FilesPage(): ReactElement {
           {say('filesHoldNamesTimesPeopleKeep')}
         </Quiet>
       </Part>
+      <Unreadable />
       <Part aria-label={say('repsTimedElsewhere')}>
         <ImportReps />
       </Part>

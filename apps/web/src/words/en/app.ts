@@ -56,4 +56,8 @@ export const app = {
   moveWhatPicked5CmShift: 'move what is picked by 5 cm; with shift, 1 cm',
   whatWasRecordedKeptGoBack:
     'What was recorded is kept. Go back to the squad and on from there; reloading may help too.',
+  clockAhead:
+    'This device’s clock is {minutes, plural, one {a minute} other {# minutes}} ahead of the server’s. Times are set right as they are sent; set the clock when you can.',
+  clockBehind:
+    'This device’s clock is {minutes, plural, one {a minute} other {# minutes}} behind the server’s. Times are set right as they are sent; set the clock when you can.',
 } as const;

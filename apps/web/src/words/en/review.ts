@@ -253,4 +253,12 @@ export const review = {
   timing: 'timing',
   kindOfCue: 'kind of cue',
   rungName: 'rung',
+  cannotBeRead: 'What cannot be read',
+  leftOutEverywhereElse:
+    'It is stored, but something wrote to it that no page can make sense of. It is left out everywhere else, and is still in club.zip: take that out first if somebody may mend it.',
+  setOfDay: 'The set of {athlete}, {day}',
+  versionOfDay:
+    'Version {version} of a pattern, saved {day}{sets, plural, =0 {} one {, with one set run on it} other {, with # sets run on it}}',
+  takeOut: 'Take it out',
+  takeOutForGood: 'Take it out for good',
 } as const;

@@ -1,0 +1,72 @@
+import { EntityManager, LockMode } from '@mikro-orm/postgresql';
+import { Injectable } from '@nestjs/common';
+import { Athlete } from '../domains/athletes/athlete.entity.js';
+import { Changes } from '../domains/changes.js';
+import { DrillSet } from '../domains/drills/drill-set.entity.js';
+import { PatternRow } from '../domains/patterns/pattern.entity.js';
+import { PatternVersion } from '../domains/patterns/pattern-version.entity.js';
+import { conflict, unknown } from '../platform/http/refusals.js';
+
+const HELD = { lockMode: LockMode.PESSIMISTIC_WRITE } as const;
+
+/** Takes one thing out of a club for good, with all that is of it. */
+@Injectable()
+export class TakingOutService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly changes: Changes,
+  ) {}
+
+  /** A set, its reps and its notes; moves that rested on it go as well. */
+  async set(clubId: string, id: string): Promise<void> {
+    const found = await this.em.findOne(DrillSet, { clubId, id }, { fields: ['athleteId'] });
+    if (!found) throw unknown('setId', id, 'a set');
+    const { athleteId } = found;
+    await this.em.transactional(async (em) => {
+      await em.findOneOrFail(Athlete, { clubId, id: athleteId }, HELD);
+      await em.nativeDelete(DrillSet, { clubId, id });
+      await this.changes.tell(em, { of: 'sets', clubId, athleteId });
+    });
+  }
+
+  /** An athlete with every set of theirs. */
+  async athlete(clubId: string, id: string): Promise<void> {
+    await this.em.transactional(async (em) => {
+      const found = await em.findOne(Athlete, { clubId, id }, HELD);
+      if (!found) throw unknown('athleteId', id, 'an athlete');
+      await em.nativeDelete(Athlete, { clubId, id });
+    });
+  }
+
+  /** A version of a pattern with the sets run on it; the pattern too when it was the only one. */
+  async version(clubId: string, patternId: string, version: number): Promise<void> {
+    await this.em.transactional(async (em) => {
+      // Whoever takes athletes takes them in this order.
+      const athletes = await em.find(
+        Athlete,
+        { clubId },
+        { ...HELD, orderBy: { id: 'asc' }, fields: ['id', 'patternId'] },
+      );
+      await em.findOne(PatternRow, { clubId, id: patternId }, HELD);
+      const all = await em.find(
+        PatternVersion,
+        { clubId, patternId },
+        { fields: ['version'], orderBy: { version: 'asc' } },
+      );
+      if (!all.some((each) => each.version === version))
+        throw unknown('version', String(version), 'a version of a pattern');
+      if (all.length === 1 && athletes.some((athlete) => athlete.patternId === patternId))
+        throw conflict(
+          'version',
+          String(version),
+          'not the only one of what an athlete began with',
+        );
+      await em.nativeDelete(DrillSet, { clubId, patternId, patternVersion: version });
+      await em.nativeDelete(PatternVersion, { clubId, patternId, version });
+      if (all.length === 1) await em.nativeDelete(PatternRow, { clubId, id: patternId });
+      await this.changes.tell(em, { of: 'pattern', clubId, patternId });
+      for (const { id: athleteId } of athletes)
+        await this.changes.tell(em, { of: 'sets', clubId, athleteId });
+    });
+  }
+}
