@@ -14,13 +14,14 @@ import { Ladder } from './domains/progress/ladder.entity.js';
 import { OwnLadder } from './domains/progress/own-ladder.entity.js';
 import { RungMove } from './domains/progress/rung-move.entity.js';
 import { MIGRATIONS } from './migrations/index.js';
+import { ImportJob } from './transfer/import-job.entity.js';
 import type { Tables } from './platform/database/orm-options.js';
 
 /** Every table there is: those of the domains, then what is worked out from them and kept. */
 export const TABLES: Tables = {
   entities: [
     ...[Club, Athlete, PatternRow, PatternVersion, DrillSet, RepRow, SetNote],
-    ...[Ladder, OwnLadder, RungMove],
+    ...[Ladder, OwnLadder, RungMove, ImportJob],
     ...[SetFiguresRow, AthleteStanding, LadderStanding, SquadLineRow, SquadFormRow],
   ],
   migrations: MIGRATIONS,

@@ -63,6 +63,8 @@ function goodBodies(): Record<string, Record<string, Json>> {
 }
 
 const DEEP = JSON.parse(`${'['.repeat(500)}${']'.repeat(500)}`) as Json;
+/** `npm run siege` tries everything at every field; a plain run one in four, each of them somewhere. */
+const EVERY = process.env['SIEGE'] ? 1 : 4;
 /** What nobody means, for any field. */
 const ABSURD: readonly (readonly [string, Json | undefined])[] = [
   ['absent', undefined],
@@ -174,6 +176,7 @@ describe('no request does harm', () => {
     const { body: pattern } = await server.get(server.club(`patterns/${line.patternId}`));
     const { id: _, version: __, ...patternBody } = pattern as Record<string, Json>;
     const good: Record<string, Json> = { ...goodBodies(), PatternBody: patternBody };
+    let tried = 0;
     for (const { path, method, operation } of operations()) {
       const name = bodyClassOf(operation);
       const body = name ? good[name] : undefined;
@@ -187,7 +190,8 @@ describe('no request does harm', () => {
           .join('.');
         if (seen.has(kind)) continue;
         seen.add(kind);
-        for (const [what, value] of ABSURD) {
+        for (const [i, [what, value]] of ABSURD.entries()) {
+          if ((tried++ + i) % EVERY !== 0) continue;
           const given = JSON.stringify(changed(body, place, value));
           const at = filled(path, ownIds);
           expectSaid(`${method} ${path} ${place.join('.')} ${what}`, await send(method, at, given));
@@ -215,7 +219,7 @@ describe('no request does harm', () => {
         `sets/${v7()}`,
         `sets/${v7()}/end`,
         `sets/${v7()}/reps/${v7()}`,
-        'imports',
+        `imports/${v7()}`,
       ]) {
         const answer = await send('put', server.club(path), body);
         expect(answer.status).toBeGreaterThanOrEqual(400);
@@ -228,7 +232,7 @@ describe('no request does harm', () => {
 
   test('and after all of it every page and every file can still be read', async () => {
     for (const { path, method } of operations()) {
-      if (method !== 'get' || /\{(setId|moveId|version)\}|\/reps$/.test(path)) continue;
+      if (method !== 'get' || /\{(setId|moveId|importId|version)\}|\/reps$/.test(path)) continue;
       const { status } = await send(method, filled(path, ownIds));
       expect({ path, status }).toEqual({ path, status: 200 });
     }

@@ -140,7 +140,9 @@ describe('refusing', () => {
       body: '{"athleteId": ',
     });
     expect(notJson.status).toBe(400);
-    expect(await notJson.json()).toMatchObject({ statusCode: 400, problems: [] });
+    expect(await notJson.json()).toMatchObject({
+      ...{ statusCode: 400, problems: [{ field: 'body', allowed: 'JSON' }] },
+    });
   });
 
   test('another club sees nothing of a set', async () => {

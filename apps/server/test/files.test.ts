@@ -4,6 +4,7 @@ import {
   type ClubFileHead,
   type ClubList,
   type ImportBody,
+  type ImportReply,
   type InList,
   type StandingReply,
 } from '@orthokin/contract';
@@ -157,6 +158,62 @@ describe('a whole club', () => {
   });
 });
 
+describe('a file made to burst the server', () => {
+  const MB = 2 ** 20;
+  /** A head that is good, so that the lists are read. */
+  const head = () => {
+    const club = { clubId: v7(), name: 'Burst' };
+    return strToU8(JSON.stringify({ format: 'orthokin club', version: 2, club }));
+  };
+  const refusedFields = async (file: Uint8Array) => {
+    const { body } = await bring(file).expect(400);
+    return (body as { problems: { field: string }[] }).problems.map(({ field }) => field);
+  };
+  /** The size that the zip's directory says of its files, changed to a lie. */
+  const lying = (file: Uint8Array, size: number): Uint8Array => {
+    const copy = Buffer.from(file);
+    for (let at = copy.indexOf('PK\x01\x02'); at >= 0; at = copy.indexOf('PK\x01\x02', at + 1))
+      copy.writeUInt32LE(size, at + 24);
+    return copy;
+  };
+
+  test.each<[string, () => Uint8Array, string]>([
+    [
+      'one line without an end',
+      () => zipSync({ 'club.json': head(), 'sets.jsonl': new Uint8Array(40 * MB).fill(32) }),
+      'sets.jsonl',
+    ],
+    [
+      'much more JSON than a club is',
+      () => zipSync({ 'club.json': new Uint8Array(60 * MB).fill(32) }),
+      'club.json',
+    ],
+    [
+      'many empty rows',
+      () => zipSync({ 'club.json': head(), 'athletes.jsonl': strToU8('{}\n'.repeat(150_001)) }),
+      'athletes[0].id',
+    ],
+    [
+      'a file that says it is small',
+      () => lying(zipSync({ 'club.json': new Uint8Array(30 * MB).fill(32) }), 10),
+      'club.json',
+    ],
+    ['a folder of other things', () => zipSync({ 'a/b.txt': strToU8('x') }), 'file'],
+    [
+      'rows that are no JSON',
+      () => zipSync({ 'club.json': head(), 'reps.jsonl': strToU8('{') }),
+      'reps.jsonl, line 1',
+    ],
+  ])(
+    '%s is refused, and what is in it is never all unpacked',
+    async (_, make, field) => {
+      expect(await refusedFields(make())).toContain(field);
+      await server.get('/api/health').expect(200);
+    },
+    60_000,
+  );
+});
+
 describe('sets timed elsewhere', () => {
   async function importOf(sets: number): Promise<ImportBody> {
     const line = await server.lineOf('Wren Hallowby');
@@ -171,7 +228,16 @@ describe('sets timed elsewhere', () => {
       }),
     };
   }
-  const send = (body: ImportBody) => server.put(server.club('imports'), body);
+  const send = (body: ImportBody, id = v7()) => server.put(server.club(`imports/${id}`), body);
+  /** An import when it is over. */
+  const over = async (id: string): Promise<ImportReply> => {
+    for (;;) {
+      const { body } = await server.get(server.club(`imports/${id}`)).expect(200);
+      const reply = body as ImportReply;
+      if (reply.state === 'stored' || reply.state === 'refused') return reply;
+      await new Promise((done) => setTimeout(done, 50));
+    }
+  };
   const count = async () => {
     const { athlete } = await server.lineOf('Wren Hallowby');
     const { body } = await server.get(server.club(`athletes/${athlete.id}/course`));
@@ -181,10 +247,29 @@ describe('sets timed elsewhere', () => {
   test('come in together, once, however often they are sent', async () => {
     const before = await count();
     const body = await importOf(3);
-    expect((await send(body).expect(200)).body).toEqual({ sets: 3, reps: 12 });
-    await send(body).expect(200);
+    const id = v7();
+    expect((await send(body, id).expect(200)).body).toMatchObject({ id, sets: 3, reps: 12 });
+    await send(body, id).expect(200);
+    expect(await over(id)).toMatchObject({ state: 'stored', done: 3, problems: [] });
+    const again = v7();
+    await send(body, again).expect(200);
+    expect(await over(again)).toMatchObject({ state: 'stored', done: 3 });
     expect(await count()).toBe(before + 3);
   });
+
+  test('many at once, in opposite orders, are all stored', async () => {
+    const before = await count();
+    const bodies = await Promise.all([importOf(6), importOf(6), importOf(6), importOf(6)]);
+    const ids = await Promise.all(
+      bodies.map(async ({ sets }, i) => {
+        const id = v7();
+        await send({ sets: i % 2 ? [...sets].reverse() : sets }, id).expect(200);
+        return id;
+      }),
+    );
+    for (const id of ids) expect(await over(id)).toMatchObject({ state: 'stored', done: 6 });
+    expect(await count()).toBe(before + 24);
+  }, 60_000);
 
   test('with one bad rep none of them comes in', async () => {
     const before = await count();
@@ -192,7 +277,9 @@ describe('sets timed elsewhere', () => {
     const last = body.sets[1]?.reps[3]?.body;
     if (last) last.target = 'Z';
     const refused = await send(body).expect(400);
-    expect(refused.body).toMatchObject({ problems: [{ field: 'target', given: 'Z' }] });
+    expect(refused.body).toMatchObject({
+      problems: [{ field: 'sets[1].reps[3].target', given: 'Z' }],
+    });
     expect(await count()).toBe(before);
   });
 });

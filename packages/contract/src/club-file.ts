@@ -32,6 +32,7 @@ import { IsMoment } from './moment.js';
 import { OrNull } from './or-null.js';
 import { MAX_VERSION } from './paths.js';
 import { PatternBody } from './pattern.js';
+import { ProblemReply } from './problem.js';
 import { RungMoveBody } from './progress.js';
 
 export const CLUB_FORMAT = 'orthokin club';
@@ -331,7 +332,7 @@ export class ImportSet {
   reps: ImportRep[];
 }
 
-/** Sets timed elsewhere: all of them are stored, or none. */
+/** Sets timed elsewhere: all of them are looked at before the first is stored. */
 export class ImportBody {
   @IsArray()
   @ArrayMinSize(1)
@@ -341,10 +342,29 @@ export class ImportBody {
   sets: ImportSet[];
 }
 
+export const IMPORT_STATES = ['waiting', 'storing', 'stored', 'refused'] as const;
+export type ImportState = (typeof IMPORT_STATES)[number];
+
+/** How far an import is: it goes on by itself, also when the server is started anew. */
 export class ImportReply {
+  @IsUUID()
+  id: string;
+
+  @IsIn(IMPORT_STATES)
+  state: ImportState;
+
+  /** All of it, and how many of the sets are stored. */
   @IsInt()
   sets: number;
 
   @IsInt()
   reps: number;
+
+  @IsInt()
+  done: number;
+
+  /** What could not be stored, of an import that was refused. */
+  @ValidateNested({ each: true })
+  @Type(() => ProblemReply)
+  problems: ProblemReply[];
 }

@@ -16,8 +16,10 @@ export {
   ImportBody,
   ImportReply,
   ImportSet,
+  IMPORT_STATES,
   WipeBody,
   type ClubList,
+  type ImportState,
   type InList,
 } from './club-file.js';
 export {
@@ -46,6 +48,7 @@ export {
   AthletePath,
   AthletePatternPath,
   ClubPath,
+  NewImportPath,
   NewLadderPath,
   NewMovePath,
   NewNotePath,

@@ -37,6 +37,11 @@ export class NewMovePath extends ClubPath {
   moveId: string;
 }
 
+export class NewImportPath extends ClubPath {
+  @IsUUID(7)
+  importId: string;
+}
+
 export class NewNotePath extends ClubPath {
   @IsUUID(7)
   noteId: string;

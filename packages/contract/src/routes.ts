@@ -129,7 +129,8 @@ export const ROUTES = {
   takeOutAthlete: remove('clubs/:clubId/athletes/:athleteId'),
   takeOutVersion: remove('clubs/:clubId/patterns/:patternId/versions/:version'),
 
-  importSets: put<ImportBody, ImportReply>()('clubs/:clubId/imports'),
+  importSets: put<ImportBody, ImportReply>()('clubs/:clubId/imports/:importId'),
+  importProgress: get<ImportReply>()('clubs/:clubId/imports/:importId'),
   clubFile: get<Blob>()('clubs/:clubId/club.zip'),
   repsOfSet: get<string>()('clubs/:clubId/sets/:setId/reps.csv'),
   repsOfClub: get<string>()('clubs/:clubId/reps.csv'),

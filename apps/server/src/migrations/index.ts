@@ -6,6 +6,7 @@ import { Migration20261128Standings } from './20261128-standings.js';
 import { Migration20261129Ladders } from './20261129-ladders.js';
 import { Migration20261130DayForm } from './20261130-day-form.js';
 import { Migration20261202Order } from './20261202-order.js';
+import { Migration20261203Imports } from './20261203-imports.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -17,4 +18,5 @@ export const MIGRATIONS = [
   { name: '20261129-ladders', class: Migration20261129Ladders },
   { name: '20261130-day-form', class: Migration20261130DayForm },
   { name: '20261202-order', class: Migration20261202Order },
+  { name: '20261203-imports', class: Migration20261203Imports },
 ];

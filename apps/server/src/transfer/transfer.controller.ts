@@ -16,6 +16,7 @@ import {
   ClubReply,
   ImportBody,
   ImportReply,
+  NewImportPath,
   SetPath,
   WipeBody,
 } from '@orthokin/contract';
@@ -128,7 +129,15 @@ export class TransferController {
   }
 
   @Serves(ROUTES.importSets, { takes: ImportBody, gives: ImportReply })
-  importSets(@Param() { clubId }: ClubPath, @Body() body: ImportBody): Promise<ImportReply> {
-    return this.imports.store(clubId, body);
+  importSets(
+    @Param() { clubId, importId }: NewImportPath,
+    @Body() body: ImportBody,
+  ): Promise<ImportReply> {
+    return this.imports.take(clubId, importId, body);
+  }
+
+  @Serves(ROUTES.importProgress, { gives: ImportReply })
+  importProgress(@Param() { clubId, importId }: NewImportPath): Promise<ImportReply> {
+    return this.imports.progress(clubId, importId);
   }
 }

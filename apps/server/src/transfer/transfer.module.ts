@@ -3,6 +3,7 @@ import { AthletesModule } from '../domains/athletes/athletes.module.js';
 import { DrillsModule } from '../domains/drills/drills.module.js';
 import { PatternsModule } from '../domains/patterns/patterns.module.js';
 import { DATABASE_URL } from '../platform/database/database-url.js';
+import { Jobs } from '../platform/jobs/jobs.js';
 import { FilesService } from './files.service.js';
 import { ImportsService } from './imports.service.js';
 import { TakingOutService } from './taking-out.service.js';
@@ -18,6 +19,7 @@ export class TransferModule {
       controllers: [TransferController],
       providers: [
         { provide: DATABASE_URL, useValue: databaseUrl },
+        Jobs,
         ...[FilesService, ImportsService, TablesService, TakingOutService],
       ],
     };

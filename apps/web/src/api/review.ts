@@ -9,6 +9,7 @@ import type {
   SetNoteReply,
   SetReviewReply,
 } from '@orthokin/contract';
+import { problemSentence } from '@orthokin/core/result';
 import { pathOf, ROUTES } from '@orthokin/contract/routes';
 import {
   useMutation,
@@ -20,7 +21,7 @@ import {
 } from '@tanstack/react-query';
 import { v7 } from 'uuid';
 import { useOutbox } from '../device/outbox-context.js';
-import { call, Unreachable } from './client.js';
+import { call, Refused, Unreachable } from './client.js';
 import { useClub } from './club.js';
 import { afterSets, keys } from './keys.js';
 
@@ -114,12 +115,27 @@ export function useWriteNote(): UseMutationResult<SetNoteReply, Error, SetNoteRe
   });
 }
 
-/** Stores sets timed elsewhere, all of them or none. */
-export function useImportSets(): UseMutationResult<ImportReply, Error, ImportBody> {
+const ASK_AGAIN_MS = 400;
+
+/** Stores sets timed elsewhere; `onProgress` hears how many are stored. Goes on without this page. */
+export function useImportSets(
+  onProgress: (reply: ImportReply) => void,
+): UseMutationResult<ImportReply, Error, ImportBody> {
   const { clubId } = useClub();
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (body) => call(ROUTES.importSets, { clubId }, { body }),
-    onSuccess: () => afterSets(client, clubId),
+    mutationFn: async (body) => {
+      const at = { clubId, importId: v7() };
+      let reply = await call(ROUTES.importSets, at, { body });
+      while (reply.state === 'waiting' || reply.state === 'storing') {
+        onProgress(reply);
+        await new Promise((done) => setTimeout(done, ASK_AGAIN_MS));
+        reply = await call(ROUTES.importProgress, at);
+      }
+      if (reply.state === 'refused')
+        throw new Refused(reply.problems.map(problemSentence).join(' '), 409, reply.problems);
+      return reply;
+    },
+    onSettled: () => afterSets(client, clubId),
   });
 }

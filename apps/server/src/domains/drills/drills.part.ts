@@ -1,7 +1,7 @@
 import type { InList } from '@orthokin/contract';
 import { date, insertAll, mapped, pages, type ClubPart } from '../club-part.js';
 import { DrillSet } from './drill-set.entity.js';
-import { repReply, setReply } from './drills.service.js';
+import { repReply, setReply } from './replies.js';
 import { RepRow } from './rep.entity.js';
 
 export const setsPart: ClubPart<'sets'> = {

@@ -1,7 +1,6 @@
 import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type {
-  ConditionsBody,
   DrillSetBody,
   DrillSetReply,
   RepBody,
@@ -16,11 +15,19 @@ import { Athlete } from '../athletes/athlete.entity.js';
 import { refuseAhead, refuseOtherDay } from '../ahead.js';
 import { AthletesService } from '../athletes/athletes.service.js';
 import { insertOnce } from '../../platform/storage/insert-once.js';
-import { accepted, unknown } from '../../platform/http/refusals.js';
+import { accepted, conflict, unknown } from '../../platform/http/refusals.js';
 import { Changes } from '../changes.js';
 import { PatternsService } from '../patterns/patterns.service.js';
 import { DrillSet } from './drill-set.entity.js';
+import { repsPart } from './drills.part.js';
+import { setReply } from './replies.js';
 import { RepRow } from './rep.entity.js';
+
+/** A rep of a set that comes as a whole. */
+interface WholeRep {
+  readonly id: string;
+  readonly body: RepBody;
+}
 
 /** Whoever works out what follows from an athlete's sets holds the athlete too. */
 const HELD = { lockMode: LockMode.PESSIMISTIC_WRITE } as const;
@@ -36,14 +43,7 @@ export class DrillsService {
   ) {}
 
   async recordSet(clubId: string, id: string, body: DrillSetBody): Promise<DrillSetReply> {
-    refuseAhead('startedAt', body.startedAt);
-    refuseOtherDay('day', body.day, body.startedAt);
-    await this.athletes.one(clubId, body.athleteId);
-    const { patternId, patternVersion } = body;
-    const { body: pattern } = await this.patterns.version(clubId, patternId, patternVersion);
-    const rung = rungOf(pattern, body.rung);
-    if (!rung) accepted(wrong('rung', body.rung, `1 to ${pattern.rungs.length}`));
-    accepted(checkCues(body, rung?.targets ?? []));
+    await this.checkSet(clubId, body);
     const { athleteId } = body;
     await this.em.transactional(async (em) => {
       await em.findOneOrFail(Athlete, { clubId, id: athleteId }, HELD);
@@ -57,6 +57,64 @@ export class DrillsService {
       await this.changes.tell(em, { of: 'sets', clubId, athleteId });
     });
     return setReply(await this.set(clubId, id));
+  }
+
+  private async checkSet(clubId: string, body: DrillSetBody): Promise<void> {
+    refuseAhead('startedAt', body.startedAt);
+    refuseOtherDay('day', body.day, body.startedAt);
+    await this.athletes.one(clubId, body.athleteId);
+    const { patternId, patternVersion } = body;
+    const { body: pattern } = await this.patterns.version(clubId, patternId, patternVersion);
+    const rung = rungOf(pattern, body.rung);
+    if (!rung) accepted(wrong('rung', body.rung, `1 to ${pattern.rungs.length}`));
+    accepted(checkCues(body, rung?.targets ?? []));
+  }
+
+  /** Refuses a set with all its reps that could not be stored; stores nothing. */
+  async checkWhole(
+    clubId: string,
+    id: string,
+    body: DrillSetBody,
+    reps: readonly WholeRep[],
+  ): Promise<void> {
+    await this.checkSet(clubId, body);
+    const seen = new Set<string>();
+    for (const [i, rep] of reps.entries()) {
+      const field = `reps[${i}]`;
+      if (seen.has(rep.id))
+        throw conflict(`${field}.id`, rep.id, `an id that no other rep of ${id} has`);
+      seen.add(rep.id);
+      accepted(within(field, checkRep(rep.body, body.cues)));
+      const { replaces } = rep.body;
+      if (replaces && !seen.has(replaces))
+        throw unknown(`${field}.replaces`, replaces, 'a rep before it');
+    }
+  }
+
+  /** Stores a set that is over with all its reps, in one short transaction. Again it changes nothing. */
+  async storeWhole(
+    clubId: string,
+    id: string,
+    body: DrillSetBody,
+    reps: readonly WholeRep[],
+    endedAt: string,
+  ): Promise<void> {
+    const { athleteId } = body;
+    await this.em.fork().transactional(async (em) => {
+      await em.findOneOrFail(Athlete, { clubId, id: athleteId }, HELD);
+      if (await em.findOne(DrillSet, { clubId, id }, { fields: ['id'] })) return;
+      await em.insert(DrillSet, {
+        ...{ clubId, id, ...body, limitsMs: body.limitsMs ?? null },
+        ...{ startedAt: new Date(body.startedAt), endedAt: new Date(endedAt) },
+        endReason: 'completed',
+      } as DrillSet);
+      await repsPart.bring(
+        em,
+        clubId,
+        reps.map((rep) => ({ ...rep.body, id: rep.id, setId: id })),
+      );
+      await this.changes.tell(em, { of: 'reps', clubId, athleteId, setId: id });
+    });
   }
 
   async endSet(
@@ -160,6 +218,21 @@ function checkCues({ cues, conditions }: DrillSetBody, inPlay: readonly string[]
   return ok(null);
 }
 
+/** A rep of a set that is there as a whole: its events, and that it answers a cue. */
+function checkRep(body: RepBody, cues: readonly Cue[]): Result<null> {
+  const cue = cues.find(({ ordinal }) => ordinal === body.ordinal);
+  const events = checkEvents(body.events, !cue?.catch);
+  if (!events.ok) return events;
+  // Called live, a set has no cues to answer.
+  return cues.length === 0 ? ok(null) : checkAnswers(body, cues);
+}
+
+/** The same result, its problem named within something larger. */
+const within = <T>(field: string, result: Result<T>): Result<T> =>
+  result.ok
+    ? result
+    : wrong(`${field}.${result.problem.field}`, result.problem.given, result.problem.allowed);
+
 /** A rep answers a cue of its set. */
 function checkAnswers({ ordinal, target }: RepBody, cues: readonly Cue[]): Result<null> {
   const cue = cues.find((each) => each.ordinal === ordinal);
@@ -168,44 +241,3 @@ function checkAnswers({ ordinal, target }: RepBody, cues: readonly Cue[]): Resul
     return wrong('target', target, `${cue.target}, the target of cue ${ordinal}`);
   return ok(null);
 }
-
-export const setReply = (set: DrillSet): DrillSetReply => ({
-  id: set.id,
-  athleteId: set.athleteId,
-  patternId: set.patternId,
-  patternVersion: set.patternVersion,
-  rung: set.rung,
-  source: set.source,
-  startedAt: set.startedAt.toISOString(),
-  day: set.day,
-  seed: set.seed,
-  falseStartMs: set.falseStartMs,
-  responseLimitMs: set.responseLimitMs,
-  conditions: set.conditions as ConditionsBody,
-  limitsMs: set.limitsMs,
-  cues: set.cues,
-  endedAt: set.endedAt?.toISOString() ?? null,
-  endReason: set.endReason,
-});
-
-export const repReply = ({
-  id,
-  ordinal,
-  target,
-  events,
-  seenFaults,
-  struckOut,
-  marks,
-  replaces,
-  corrected,
-}: RepRow): RepReply => ({
-  id,
-  ordinal,
-  target,
-  events,
-  seenFaults,
-  struckOut,
-  marks,
-  replaces,
-  corrected,
-});

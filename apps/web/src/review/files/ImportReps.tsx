@@ -1,3 +1,4 @@
+import type { ImportReply } from '@orthokin/contract';
 import {
   IMPORT_FIELDS,
   matchColumns,
@@ -76,7 +77,8 @@ function OfTable({ table }: { table: Table }): ReactElement {
   const { heads, rows } = table;
   const squad = useSquad();
   const library = useLibrary();
-  const store = useImportSets();
+  const [progress, setProgress] = useState<ImportReply | null>(null);
+  const store = useImportSets(setProgress);
   const [columns, setColumns] = useState(() => matchColumns(heads));
   const [unit, setUnit] = useState<TimeUnit>(() =>
     heads.some((head) => /_ms$|\(ms\)/i.test(head)) ? 'milliseconds' : 'seconds',
@@ -182,6 +184,9 @@ function OfTable({ table }: { table: Table }): ReactElement {
             {say('storeRepsGood', { reps, good: good.length })}
           </Button>
         </p>
+      )}
+      {store.isPending && progress && (
+        <p role="status">{say('storedOfSets', { done: progress.done, sets: progress.sets })}</p>
       )}
       {store.error && (
         <Notice>{say('messageNothingWasStored', { message: store.error.message })}</Notice>

@@ -261,4 +261,5 @@ export const review = {
     'Version {version} of a pattern, saved {day}{sets, plural, =0 {} one {, with one set run on it} other {, with # sets run on it}}',
   takeOut: 'Take it out',
   takeOutForGood: 'Take it out for good',
+  storedOfSets: '{done} of {sets} sets stored. It goes on if you leave this page.',
 } as const;

@@ -1,0 +1,61 @@
+import {
+  Inject,
+  Injectable,
+  Logger,
+  type OnModuleDestroy,
+  type OnModuleInit,
+} from '@nestjs/common';
+import PgBoss from 'pg-boss';
+import { DATABASE_URL } from '../database/database-url.js';
+
+/** A job that was begun by a process which is gone is begun anew after this, s. */
+const GIVEN_UP_AFTER_S = 60;
+const MOST_TRIES = 10;
+const LOOK_EVERY_S = 1;
+const CONNECTIONS = 2;
+
+/**
+ * Work that outlives a restart: asked for in the database, done by whichever process comes to it, begun
+ * anew when that process is gone.
+ */
+@Injectable()
+export class Jobs implements OnModuleInit, OnModuleDestroy {
+  private readonly log = new Logger('jobs');
+  private readonly boss: PgBoss;
+  private readonly doing = new Map<string, (data: object) => Promise<void>>();
+
+  constructor(@Inject(DATABASE_URL) databaseUrl: string) {
+    this.boss = new PgBoss({ connectionString: databaseUrl, max: CONNECTIONS, schema: 'jobs' });
+    this.boss.on('error', (error) => this.log.warn({ error: error.name }));
+  }
+
+  /** Who does jobs of a name; said before the server is ready. */
+  does<Data extends object>(name: string, work: (data: Data) => Promise<void>): void {
+    this.doing.set(name, work as (data: object) => Promise<void>);
+  }
+
+  async onModuleInit(): Promise<void> {
+    await this.boss.start();
+  }
+
+  async onApplicationBootstrap(): Promise<void> {
+    for (const [name, work] of this.doing) {
+      await this.boss.createQueue(name);
+      await this.boss.work<object>(name, { pollingIntervalSeconds: LOOK_EVERY_S }, async (jobs) => {
+        for (const { data } of jobs) await work(data);
+      });
+    }
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    await this.boss.stop({ graceful: false });
+  }
+
+  /** Asks for a job; one with the same key that is not done yet is not asked for again. */
+  async ask(name: string, data: object, key: string): Promise<void> {
+    await this.boss.send(name, data, {
+      ...{ singletonKey: key, retryLimit: MOST_TRIES, retryDelay: 1 },
+      expireInSeconds: GIVEN_UP_AFTER_S,
+    });
+  }
+}

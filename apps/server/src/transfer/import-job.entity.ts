@@ -1,0 +1,27 @@
+import { Entity, Property } from '@mikro-orm/core';
+import type { ImportBody, ImportState } from '@orthokin/contract';
+import type { Problem } from '@orthokin/core/result';
+import { ClubOwned } from '../platform/storage/club-owned.js';
+
+/** Sets on their way in. What was asked is kept until the last of them is stored. */
+@Entity({ tableName: 'import_job' })
+export class ImportJob extends ClubOwned {
+  @Property({ type: 'json' })
+  body!: ImportBody['sets'];
+
+  @Property({ type: 'integer' })
+  sets!: number;
+
+  @Property({ type: 'integer' })
+  reps!: number;
+
+  /** Sets that are stored. */
+  @Property({ type: 'integer' })
+  done!: number;
+
+  @Property({ type: 'text' })
+  state!: ImportState;
+
+  @Property({ type: 'json' })
+  problems!: Problem[];
+}
