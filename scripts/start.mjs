@@ -71,35 +71,75 @@ function serveStandIn() {
   return child;
 }
 
+const FIRST_PAUSE_MS = 1000;
+const LONGEST_PAUSE_MS = 60_000;
+/** A server that has served for so long died of something else than the one before. */
+const SETTLED_MS = 60_000;
+
+/** @param {number | null} code @param {NodeJS.Signals | null} signal */
+const whyDead = (code, signal) =>
+  signal === 'SIGABRT' || code === 134
+    ? 'it had no memory left'
+    : signal
+      ? `it was ended by ${signal}`
+      : `it ended with status ${code}; what it said is above`;
+
 /**
- * Runs the server until it ends or we are told to stop.
- * @param {NodeJS.ProcessEnv} env
+ * Runs the server until we are told to stop. One that dies while it serves is brought back, each time
+ * after a longer pause; one that cannot even begin says why and is not tried again.
+ * @param {() => Promise<NodeJS.ProcessEnv>} surroundings what the server is given, and that it needs, made ready
  * @param {string} address
  * @returns {Promise<number>} its exit status
  */
-function serve(env, address) {
-  const server = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js')], {
-    env: { ...process.env, ...env },
-    // The channel tells the server when this process is gone, however it went.
-    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-  });
+async function serve(surroundings, address) {
   const standIn = serveStandIn();
   let stopping = false;
+  let pauseMs = FIRST_PAUSE_MS;
+  /** @type {import('node:child_process').ChildProcess | null} */
+  let server = null;
+  let wake = () => undefined;
   const stop = () => {
     stopping = true;
-    server.kill('SIGTERM');
+    server?.kill('SIGTERM');
+    wake();
   };
   process.on('SIGINT', stop);
   process.on('SIGTERM', stop);
-  server.on('message', (message) => {
-    if (message === 'listening') say(`\nOrthokin is ready: ${address}\nCtrl-C stops it.`);
-  });
-  return new Promise((resolve) => {
-    server.on('exit', (code) => {
-      standIn?.kill('SIGTERM');
-      resolve(stopping ? 0 : (code ?? 1));
-    });
-  });
+  try {
+    for (;;) {
+      const began = Date.now();
+      server = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js')], {
+        env: { ...process.env, ...(await surroundings()) },
+        // The channel tells the server when this process is gone, however it went.
+        stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+      });
+      let served = false;
+      server.on('message', (message) => {
+        if (message !== 'listening') return;
+        served = true;
+        say(`\nOrthokin is ready: ${address}\nCtrl-C stops it.`);
+      });
+      const own = server;
+      const [code, signal] = await new Promise((done) => own.on('exit', (...how) => done(how)));
+      if (stopping) return 0;
+      if (!served) return code ?? 1;
+      if (Date.now() - began > SETTLED_MS) pauseMs = FIRST_PAUSE_MS;
+      say(
+        `\nThe server died: ${whyDead(code, signal)}. It is started again in ${pauseMs / 1000} s; what was stored is there.`,
+      );
+      await new Promise((done) => {
+        const timer = setTimeout(done, pauseMs);
+        wake = () => {
+          clearTimeout(timer);
+          done(undefined);
+        };
+      });
+      if (stopping) return 0;
+      pauseMs = Math.min(LONGEST_PAUSE_MS, 2 * pauseMs);
+    }
+  } finally {
+    standIn?.kill('SIGTERM');
+  }
 }
 
 await run(async () => {
@@ -113,18 +153,21 @@ await run(async () => {
   ensureDebianPackages(ownDatabase ? [] : ['postgresql']);
   ensureNpmPackages();
   ensureBuilt();
-  const cluster = ownDatabase ? null : await ensureCluster('user');
+  let cluster = ownDatabase ? null : await ensureCluster('user');
+  const surroundings = async () => {
+    // The database may have gone with the server; the one there is stays as it is.
+    if (!ownDatabase)
+      cluster = { ...(await ensureCluster('user')), stop: cluster?.stop ?? (() => undefined) };
+    return {
+      NODE_ENV: 'production',
+      DATABASE_URL: cluster?.url('orthokin') ?? ownDatabase,
+      PORT: String(port),
+      HOST: given.lan ? '0.0.0.0' : '127.0.0.1',
+      DEMO: given['reset-demo'] ? 'reset' : 'once',
+    };
+  };
   try {
-    return await serve(
-      {
-        NODE_ENV: 'production',
-        DATABASE_URL: cluster?.url('orthokin') ?? ownDatabase,
-        PORT: String(port),
-        HOST: given.lan ? '0.0.0.0' : '127.0.0.1',
-        DEMO: given['reset-demo'] ? 'reset' : 'once',
-      },
-      `http://${given.lan ? lanAddress() : '127.0.0.1'}:${port}`,
-    );
+    return await serve(surroundings, `http://${given.lan ? lanAddress() : '127.0.0.1'}:${port}`);
   } finally {
     cluster?.stop();
   }

@@ -33,6 +33,8 @@ export class LongWork {
       idleTimeout: IDLE_MS,
       resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
     });
+    // A thread that dies fails its task, which says so; it must not take the server with it.
+    this.pool.on('error', () => undefined);
   }
 
   async run<Value>(task: string, data: object): Promise<Value> {

@@ -1,4 +1,4 @@
-import { Readable } from 'node:stream';
+import { pipeline, type Readable } from 'node:stream';
 import { wrong, type Problem } from '@orthokin/core/result';
 import { open, type Entry, type ZipFile } from 'yauzl';
 import { counted, TooMuch } from '../../platform/http/counted.js';
@@ -60,9 +60,8 @@ export class Unpacked {
     const stream = await new Promise<Readable>((done, fail) =>
       this.zip.openReadStream(entry, (error, opened) => (error ? fail(error) : done(opened))),
     );
-    const through = counted(most);
-    stream.on('error', (error) => through.destroy(error));
-    return stream.pipe(through);
+    // Ends both when one ends; whoever reads hears of an error by reading.
+    return pipeline(stream, counted(most), () => undefined);
   }
 
   /** A whole file as text. */

@@ -1,0 +1,322 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { zipSync, strToU8 } from 'fflate';
+import pg from 'pg';
+import { v7 } from 'uuid';
+import { ensureBuilt } from './lib/build.mjs';
+import { ensureCluster } from './lib/cluster.mjs';
+import { ensureDebianPackages, ensureNpmPackages } from './lib/packages.mjs';
+import { ROOT } from './lib/paths.mjs';
+import { freePort } from './lib/ports.mjs';
+import { Refusal, run, say } from './lib/say.mjs';
+
+const HELP = `Besieges a server of its own: sets are recorded while server, database and connections are
+killed, files made to burst it are sent, and every field of every route is tried with everything.
+Says what was acknowledged and what is stored, and how much memory it took; fails when a rep that
+was acknowledged is not there, or memory went over its bound.
+
+  npm run siege -- [--sets N] [--kills N] [--seed N] [--no-fields]
+
+  --sets N      sets that are recorded (default 200)
+  --kills N     times that something is killed meanwhile (default 12)
+  --seed N      of what is killed when (default 1)
+  --no-fields   without the fields of every route, which take some minutes`;
+
+const MOST_MB = 700;
+const MB = 2 ** 20;
+const CLIENTS = 8;
+const REPS = 8;
+
+/** A sequence of numbers from 0 to 1 that a seed decides (mulberry32). @param {number} seed */
+const randomOf = (seed) => () => {
+  seed = (seed + 0x6d2b79f5) | 0;
+  let t = Math.imul(seed ^ (seed >>> 15), 1 | seed);
+  t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+  return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+};
+
+/** @param {number} ms */
+const wait = (ms) => new Promise((done) => setTimeout(done, ms));
+
+class Besieged {
+  /** @param {string} databaseUrl @param {number} port */
+  constructor(databaseUrl, port) {
+    this.databaseUrl = databaseUrl;
+    this.port = port;
+    this.mostMb = 0;
+    /** @type {import('node:child_process').ChildProcess | null} */
+    this.process = null;
+    this.over = false;
+  }
+
+  /** Starts it, and again whenever it is gone. */
+  async start() {
+    const child = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js')], {
+      env: {
+        ...process.env,
+        ...{ DATABASE_URL: this.databaseUrl, PORT: String(this.port), DEMO: 'once' },
+        LOG_LEVEL: 'fatal',
+      },
+      stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+    });
+    this.process = child;
+    child.on('exit', () => {
+      if (!this.over && this.process === child) setTimeout(() => void this.start(), 300);
+    });
+    await new Promise((done) => {
+      child.once('message', done);
+      child.once('exit', done);
+    });
+  }
+
+  watch() {
+    const timer = setInterval(() => {
+      try {
+        const status = readFileSync(`/proc/${this.process?.pid}/status`, 'utf8');
+        const kb = Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? 0);
+        this.mostMb = Math.max(this.mostMb, kb / 1024);
+      } catch {
+        // It is being started anew.
+      }
+    }, 100);
+    return () => clearInterval(timer);
+  }
+
+  stop() {
+    this.over = true;
+    this.process?.kill('SIGTERM');
+  }
+
+  /** @param {string} method @param {string} path @param {object | Uint8Array} [body] */
+  async ask(method, path, body) {
+    const isFile = body instanceof Uint8Array;
+    const response = await fetch(`http://127.0.0.1:${this.port}/api/${path}`, {
+      method,
+      ...(body && {
+        body: isFile ? body : JSON.stringify(body),
+        headers: { 'Content-Type': isFile ? 'application/zip' : 'application/json' },
+      }),
+      signal: AbortSignal.timeout(20_000),
+    });
+    return { status: response.status, body: await response.json().catch(() => null) };
+  }
+
+  /** Sends until it is acknowledged, as a device does. @param {string} path @param {object} body */
+  async put(path, body) {
+    for (;;) {
+      try {
+        const { status, body: said } = await this.ask('PUT', path, body);
+        if (status === 200) return;
+        if (status < 500) throw new Refusal(`${path}: ${status} ${JSON.stringify(said)}`);
+      } catch (error) {
+        if (error instanceof Refusal) throw error;
+      }
+      await wait(150);
+    }
+  }
+}
+
+/** @param {any} line @param {any} setup */
+function setOf(line, setup) {
+  const at = new Date().toISOString();
+  const targets = setup.pattern.rungs.find(
+    (/** @type {any} */ rung) => rung.number === line.rung,
+  ).targets;
+  const cues = Array.from({ length: REPS }, (_, i) => ({
+    ...{ ordinal: i + 1, target: targets[i % targets.length], foreperiodMs: 1000 },
+  }));
+  const shares = { catchShare: 0, switchShare: 0, freezeShare: 0, switchAfterMs: 120 };
+  return {
+    id: v7(),
+    body: {
+      ...{ athleteId: line.athlete.id, patternId: line.patternId, rung: line.rung },
+      ...{ patternVersion: setup.pattern.version, source: 'hand', startedAt: at, seed: 1 },
+      ...{ day: at.slice(0, 10), falseStartMs: 100, responseLimitMs: 3000, cues },
+      conditions: {
+        ...{ order: 'shuffled', maxRun: 2, ...shares, freezeAt: 'load', late: null, varyM: 0 },
+        foreperiod: { kind: 'uniform', leastMs: 900, mostMs: 1900 },
+        ...{ pace: { kind: 'self', everyMs: null }, cueKinds: ['tone'] },
+        ...{ homeRule: 'home zone', watched: [], workMs: null },
+      },
+    },
+    reps: cues.map(({ ordinal, target }) => ({
+      id: v7(),
+      body: {
+        ...{ ordinal, target, seenFaults: [], struckOut: false, replaces: null },
+        events: ['cue', 'firstMove', 'action', 'home'].map((name, i) => ({
+          ...{ name, atMs: 5000 * ordinal + 400 * i, sdMs: 45, source: 'hand' },
+        })),
+      },
+    })),
+  };
+}
+
+/** Records sets while things are killed; says what was acknowledged and is not stored. */
+async function killing(
+  /** @type {Besieged} */ server,
+  /** @type {import('./lib/cluster.mjs').RunningCluster} */ cluster,
+  /** @type {{ sets: number, kills: number, seed: number }} */ { sets, kills, seed },
+) {
+  const random = randomOf(seed);
+  const clubs = /** @type {any[]} */ ((await server.ask('GET', 'clubs')).body);
+  const at = `clubs/${clubs[0].clubId}`;
+  const squad = /** @type {any[]} */ ((await server.ask('GET', `${at}/squad`)).body);
+  const setups = new Map();
+  for (const { athlete } of squad)
+    setups.set(
+      athlete.id,
+      (await server.ask('GET', `${at}/athletes/${athlete.id}/drill-setup`)).body,
+    );
+  /** @type {string[]} */
+  const acknowledged = [];
+  let begun = 0;
+  const client = async () => {
+    while (begun < sets) {
+      const line = squad[begun++ % squad.length];
+      const set = setOf(line, setups.get(line.athlete.id));
+      await server.put(`${at}/sets/${set.id}`, set.body);
+      for (const rep of set.reps) {
+        await server.put(`${at}/sets/${set.id}/reps/${rep.id}`, rep.body);
+        acknowledged.push(rep.id);
+      }
+    }
+  };
+  const killer = async () => {
+    for (let n = 0; n < kills && begun < sets; n++) {
+      await wait(800 + 1500 * random());
+      const what = Math.floor(3 * random());
+      if (what === 0) server.process?.kill('SIGKILL');
+      else if (what === 1) cluster.crash();
+      else await disconnect(server.databaseUrl);
+      say(`killed ${['the server', 'the database', 'every connection'][what]}`);
+    }
+  };
+  await Promise.all([...Array.from({ length: CLIENTS }, client), killer()]);
+  const database = new pg.Client({ connectionString: server.databaseUrl });
+  await database.connect();
+  const { rows } = await database.query('select id from rep where id = any ($1::uuid[])', [
+    acknowledged,
+  ]);
+  await database.end();
+  say(`${acknowledged.length} reps acknowledged, ${rows.length} of them stored`);
+  return rows.length === acknowledged.length;
+}
+
+/** @param {string} databaseUrl */
+async function disconnect(databaseUrl) {
+  const database = new pg.Client({ connectionString: databaseUrl });
+  database.on('error', () => undefined);
+  await database.connect().catch(() => undefined);
+  await database
+    .query(
+      'select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and pid <> pg_backend_pid()',
+    )
+    .catch(() => undefined);
+  await database.end().catch(() => undefined);
+}
+
+/** Files that unpack to far more than they are. @param {Besieged} server */
+async function bursting(server) {
+  const head = () =>
+    strToU8(
+      JSON.stringify({
+        format: 'orthokin club',
+        version: 2,
+        club: { clubId: randomUUID(), name: 'x' },
+      }),
+    );
+  const blanks = (/** @type {number} */ mb) => new Uint8Array(mb * MB).fill(32);
+  const FILES = /** @type {const} */ ([
+    [
+      'lists in a list, 200 MB',
+      () => ({ 'club.json': strToU8(`{"x":[${'[],'.repeat(66 * MB)}[]]}`) }),
+    ],
+    ['blanks, 400 MB', () => ({ 'club.json': head(), 'reps.jsonl': blanks(400) })],
+    [
+      'empty athletes',
+      () => ({
+        'club.json': strToU8(
+          JSON.stringify({
+            format: 'orthokin club',
+            version: 1,
+            athletes: Array(150_001).fill({}),
+          }),
+        ),
+      }),
+    ],
+  ]);
+  let good = true;
+  for (const [what, make] of FILES) {
+    const file = zipSync(make(), { level: 9 });
+    // Packing held up this process: a connection that the server let go meanwhile must be heard of.
+    await wait(200);
+    const began = Date.now();
+    const { status } = await server.ask('POST', 'clubs', file);
+    const healthy = (await server.ask('GET', 'health')).status === 200;
+    say(`${what}, ${Math.round(file.length / 1024)} KB: ${status} after ${Date.now() - began} ms`);
+    good &&= status >= 400 && status < 500 && healthy;
+  }
+  return good;
+}
+
+/** Every field of every route, with everything. */
+const fields = (/** @type {string} */ url) =>
+  spawnSync('npx', ['jest', '--selectProjects', 'server', '--testPathPatterns', 'door.test'], {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: { ...process.env, SIEGE: '1', TEST_DATABASE_URL: url },
+  }).status === 0;
+
+await run(async () => {
+  const { values } = parseArgs({
+    options: {
+      sets: { type: 'string', default: '200' },
+      kills: { type: 'string', default: '12' },
+      seed: { type: 'string', default: '1' },
+      'no-fields': { type: 'boolean', default: false },
+      help: { type: 'boolean', default: false },
+    },
+  });
+  if (values.help) {
+    say(HELP);
+    return 0;
+  }
+  const [sets, kills, seed] = [values.sets, values.kills, values.seed].map(Number);
+  for (const [name, value] of Object.entries({ sets, kills, seed }))
+    if (!Number.isInteger(value) || Number(value) < 0)
+      throw new Refusal(`--${name}: allowed a whole number from 0. See npm run siege -- --help.`);
+  ensureDebianPackages(['postgresql']);
+  ensureNpmPackages();
+  ensureBuilt();
+  const cluster = await ensureCluster('test', { mayCreate: true });
+  const name = `siege_${process.pid}`;
+  const admin = async (/** @type {string} */ sql) => {
+    const database = new pg.Client({ connectionString: cluster.url('orthokin') });
+    await database.connect();
+    await database.query(sql);
+    await database.end();
+  };
+  await admin(`create database ${name}`);
+  const server = new Besieged(cluster.url(name), await freePort());
+  await server.start();
+  const unwatch = server.watch();
+  try {
+    const checks = [
+      await bursting(server),
+      await killing(server, cluster, { sets: sets ?? 0, kills: kills ?? 0, seed: seed ?? 0 }),
+    ];
+    say(`most memory of the server: ${Math.round(server.mostMb)} MB (bound ${MOST_MB})`);
+    checks.push(server.mostMb < MOST_MB);
+    if (!values['no-fields']) checks.push(fields(cluster.url('orthokin')));
+    return checks.every(Boolean) ? 0 : 1;
+  } finally {
+    unwatch();
+    server.stop();
+    await wait(1000);
+    await admin(`drop database ${name} with (force)`);
+    cluster.stop();
+  }
+});
