@@ -160,10 +160,10 @@ export class ClubFileAthlete {
   @IsIn(COLOUR_VISIONS)
   colourVision: ColourVision;
 
-  @OrNull()
+  @IsOptional()
   @IsString()
   @MaxLength(LONGEST_ATHLETE_NOTE)
-  note: string | null;
+  note?: string | null;
 
   /** The pattern the athlete began with. */
   @IsUUID()
@@ -172,7 +172,7 @@ export class ClubFileAthlete {
   @IsOptional()
   @ValidateNested()
   @Type(() => SimulatedAthleteBody)
-  simulated: SimulatedAthleteBody | null;
+  simulated?: SimulatedAthleteBody | null;
 }
 
 export class ClubFileVersion {
@@ -196,7 +196,7 @@ export class ClubFilePattern {
 
   @IsOptional()
   @IsMoment()
-  archivedAt: string | null;
+  archivedAt?: string | null;
 
   @IsArray()
   @ArrayMinSize(1)
@@ -213,11 +213,11 @@ export class ClubFileSet extends DrillSetBody {
 
   @IsOptional()
   @IsMoment()
-  endedAt: string | null;
+  endedAt?: string | null;
 
   @IsOptional()
   @IsIn(END_REASONS)
-  endReason: EndReason | null;
+  endReason?: EndReason | null;
 }
 
 export class ClubFileRep extends RepBody {
@@ -236,11 +236,11 @@ export class ClubFileMove extends RungMoveBody {
   /** Kept to be read by people: no rule is worked out from it again. */
   @IsOptional()
   @IsObject()
-  decision: Decision | null;
+  decision?: Decision | null;
 
   @IsOptional()
   @IsObject()
-  evidence: Evidence | null;
+  evidence?: Evidence | null;
 }
 
 export class ClubFileLadder extends LadderBody {
@@ -259,7 +259,7 @@ export class ClubFileNote extends SetNoteBody {
 
   @IsOptional()
   @IsMoment()
-  removedAt: string | null;
+  removedAt?: string | null;
 }
 
 /** The head of a club's file: what it is, and of which club. */

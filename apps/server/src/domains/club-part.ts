@@ -26,11 +26,11 @@ const PAGE = 1000;
  * Rows of a club's table in the order of their ids (or of another column in which each differs), a
  * page at a time: a club need not fit into memory.
  */
-export async function* pages<Row extends ClubOwned, By extends keyof Row & string>(
+export async function* pages<Row extends ClubOwned>(
   em: EntityManager,
   entity: EntityClass<Row>,
   clubId: string,
-  by: By | 'id' = 'id',
+  by: keyof Row & string = 'id',
 ): AsyncIterable<readonly Row[]> {
   let after: unknown = null;
   for (;;) {

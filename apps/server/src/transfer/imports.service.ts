@@ -32,7 +32,7 @@ export class ImportsService {
     private readonly drills: DrillsService,
     private readonly jobs: Jobs,
   ) {
-    jobs.does<Asked>(JOB, (asked) => this.store(asked));
+    jobs.does(JOB, (asked) => this.store(asked as Asked));
   }
 
   /** Takes an import on. Sent again it changes nothing. */

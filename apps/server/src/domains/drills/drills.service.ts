@@ -107,7 +107,7 @@ export class DrillsService {
         ...{ clubId, id, ...body, limitsMs: body.limitsMs ?? null },
         ...{ startedAt: new Date(body.startedAt), endedAt: new Date(endedAt) },
         endReason: 'completed',
-      } as DrillSet);
+      });
       await repsPart.bring(
         em,
         clubId,

@@ -30,8 +30,8 @@ export class Jobs implements OnModuleInit, OnModuleDestroy {
   }
 
   /** Who does jobs of a name; said before the server is ready. */
-  does<Data extends object>(name: string, work: (data: Data) => Promise<void>): void {
-    this.doing.set(name, work as (data: object) => Promise<void>);
+  does(name: string, work: (data: object) => Promise<void>): void {
+    this.doing.set(name, work);
   }
 
   async onModuleInit(): Promise<void> {

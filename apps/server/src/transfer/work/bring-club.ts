@@ -45,7 +45,7 @@ export async function bringClub(em: EntityManager, path: string): Promise<ClubRe
       await tx.insert(Club, { clubId, name });
       const known = new Known();
       for (const list of CLUB_LIST_NAMES)
-        await bringList(tx, clubId, CLUB_PARTS[list] as ClubPart<ClubList>, rowsOf(list), known);
+        await bringList(tx, clubId, CLUB_PARTS[list], rowsOf(list), known);
     });
     return { clubId, name };
   } finally {
@@ -70,7 +70,7 @@ async function bringList(
         throw unreadable('reps.replaces', error.repId, 'reps that do not replace each other');
       if (error instanceof ForeignKeyConstraintViolationException)
         throw unreadable(
-          `${part.list}`,
+          part.list,
           'a row that names one that is not there',
           'rows after those they name',
         );
@@ -113,7 +113,7 @@ class Known {
       const named: unknown = new Map(Object.entries(row)).get(field) ?? null;
       // A correction may come before what it corrects; that it comes at all the database sees.
       if (named === null || list === part.list) continue;
-      if (!this.ids.get(list)?.has(String(named)))
+      if (typeof named !== 'string' || !this.ids.get(list)?.has(named))
         throw unreadable(`${where}.${field}`, named, 'an id that is in the file');
     }
     if (part.list === 'patterns')
