@@ -122,12 +122,13 @@ describe('every command in README and docs', () => {
     'npm run bench': 'run bench -- --quick',
     'npm run truth': 'run truth -- --help',
     'npm run truth -- --help': 'run truth -- --help',
+    'npm run siege -- --help': 'run siege -- --help',
     'npm run schema': 'run schema',
     'npm run bench:pages -- ADDRESS': 'run bench:pages -- --help',
   };
   /** `./start` and `./test` are run above; the others ask for the database that these tests run beside. */
   const ELSEWHERE =
-    /^(\.\/(start|test)\b.*|npm ci|npm run (test:reference|bench:browser|screenshots))$/;
+    /^(\.\/(start|test)\b.*|npm ci|npm run (test:reference|bench:browser|screenshots|siege))$/;
 
   test('is known to be run', () => {
     const unknown = [...commands].filter(

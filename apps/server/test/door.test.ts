@@ -256,7 +256,8 @@ describe('only by its own name, and for its own pages', () => {
     [{ Host: '[::1]:4310' }, 200],
     [{ Origin: 'http://evil.example' }, 403],
     [{ Origin: 'null' }, 403],
-    [{ Origin: 'http://localhost:4310' }, 200],
+    [{ Origin: 'http://localhost:4310' }, 403],
+    [{ Host: 'localhost:4310', Origin: 'http://localhost:4310' }, 200],
   ])('%j is answered with %d', async (headers, status) => {
     expect(await asked(headers)).toBe(status);
   });

@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { createServer, type AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
 import { test as base } from '@playwright/test';
+import { Client } from 'pg';
 import { freshDatabase, TEMPLATE } from './databases.js';
 
 const SERVER = resolve(import.meta.dirname, '../../../apps/server/dist/main.js');
@@ -50,6 +51,14 @@ export class Served {
 
   async stop(): Promise<void> {
     await this.process.stop();
+  }
+
+  /** A statement past the door, straight into this server's database. */
+  async run(sql: string): Promise<void> {
+    const client = new Client({ connectionString: this.databaseUrl });
+    await client.connect();
+    await client.query(sql);
+    await client.end();
   }
 
   async restart(): Promise<void> {

@@ -18,9 +18,11 @@ const nameIn = (address: string): string | null => {
  */
 export class Addresses {
   private readonly names: ReadonlySet<string>;
+  private readonly publicOrigin: string | null;
 
   /** `host` is what is listened on; `publicAddress` how a proxy in front is reached, if there is one. */
   constructor({ host, publicAddress = null }: { host: string; publicAddress?: string | null }) {
+    this.publicOrigin = publicAddress === null ? null : new URL(publicAddress).origin;
     const own = Object.values(networkInterfaces()).flatMap((each) => each ?? []);
     const shown = (address: string, family: string) =>
       family === 'IPv6' ? `[${address}]` : address;
@@ -37,18 +39,20 @@ export class Addresses {
     return name !== null && this.names.has(name);
   }
 
-  /** Whether what asks is a page of this server, or no page at all. */
-  isOwnOrigin(origin: string | undefined): boolean {
-    if (origin === undefined) return true;
-    const name = nameIn(origin);
-    return name !== null && this.names.has(name);
+  /**
+   * Whether what asks is a page of this server, or no page at all: one that came from where it asks, or
+   * from the public address. Another port of this machine is another program.
+   */
+  isOwnOrigin(origin: string | undefined, host: string | undefined): boolean {
+    if (origin === undefined || origin === this.publicOrigin) return true;
+    return URL.canParse(origin) && new URL(origin).host === host;
   }
 
   /** Refuses requests by another name, and from pages of others. */
   readonly guard = (request: Request, response: Response, next: NextFunction): void => {
     const { host, origin } = request.headers;
     if (!this.isOwnHost(host)) refuse(response, 421, 'Host', host ?? 'nothing');
-    else if (!this.isOwnOrigin(origin)) refuse(response, 403, 'Origin', origin ?? '');
+    else if (!this.isOwnOrigin(origin, host)) refuse(response, 403, 'Origin', origin ?? '');
     else next();
   };
 }

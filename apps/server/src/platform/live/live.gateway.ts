@@ -63,10 +63,8 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect {
       return;
     }
     const address = request.socket.remoteAddress ?? '';
-    if (
-      !this.addresses.isOwnHost(request.headers.host) ||
-      !this.addresses.isOwnOrigin(request.headers.origin)
-    ) {
+    const { host, origin } = request.headers;
+    if (!this.addresses.isOwnHost(host) || !this.addresses.isOwnOrigin(origin, host)) {
       socket.close(POLICY, 'another page');
       return;
     }
