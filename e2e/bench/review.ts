@@ -2,6 +2,7 @@ import { expect, type Page } from '@playwright/test';
 import type { ClubReply, ConditionsBody, ImportBody, SquadLineReply } from '@orthokin/contract';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { v7 } from 'uuid';
+import { importSets } from '../stories/support/planted.js';
 import { test } from '../stories/support/served.js';
 import { figures } from './support/figures.js';
 import { watchMachine } from './support/machine.js';
@@ -56,8 +57,7 @@ async function plantLongSet(page: Page): Promise<string> {
       },
     ],
   };
-  const reply = await page.request.put(`${club}/imports`, { data: body });
-  if (!reply.ok()) throw new Error(await reply.text());
+  await importSets(page, club, body);
   return id;
 }
 

@@ -83,15 +83,16 @@ describe('a refusal', () => {
   /** What is answered to an error, and with which headers. */
   function answerTo(error: unknown): { reply: RefusalReply; headers: Record<string, string> } {
     const headers: Record<string, string> = {};
-    let reply: RefusalReply | null = null;
+    const replies: RefusalReply[] = [];
     const response = {
       headersSent: false,
       setHeader: (name: string, value: string) => (headers[name] = value),
       status: () => response,
-      json: (body: RefusalReply) => (reply = body),
+      json: (body: RefusalReply) => replies.push(body),
     };
     const host = { switchToHttp: () => ({ getResponse: () => response }) };
     new RefusalFilter().catch(error, host as unknown as ArgumentsHost);
+    const [reply] = replies;
     if (!reply) throw new Error('Nothing was answered.');
     return { reply, headers };
   }

@@ -1,8 +1,9 @@
-import type { Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import type {
   ClubReply,
   ConditionsBody,
   ImportBody,
+  ImportReply,
   PatternLineReply,
   SquadLineReply,
 } from '@orthokin/contract';
@@ -71,7 +72,16 @@ export async function plantCourse(
       };
     }),
   };
-  const reply = await page.request.put(`${club}/imports`, { data: body });
-  if (!reply.ok()) throw new Error(await reply.text());
+  await importSets(page, club, body);
   return line.athlete.id;
+}
+
+/** Brings sets in as a table of them is, and waits until they are stored. */
+export async function importSets(page: Page, club: string, body: ImportBody): Promise<void> {
+  const path = `${club}/imports/${v7()}`;
+  const reply = await page.request.put(path, { data: body });
+  if (!reply.ok()) throw new Error(await reply.text());
+  await expect
+    .poll(async () => ((await (await page.request.get(path)).json()) as ImportReply).state)
+    .toBe('stored');
 }

@@ -1,0 +1,161 @@
+import 'reflect-metadata';
+import { CLUB_LISTS, type ClubList } from '@orthokin/contract';
+import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
+import { blankPattern } from '@orthokin/core/footwork';
+import { USUAL_LADDER } from '@orthokin/core/progress';
+import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
+import { plainToInstance } from 'class-transformer';
+import { validateSync } from 'class-validator';
+import fc from 'fast-check';
+import { v4, v7 } from 'uuid';
+import { checkRow } from '../src/transfer/work/check-row.js';
+
+const NOW = '2026-03-01T10:00:00.000Z';
+const [athleteId, patternId, setId] = [v7(), v7(), v7()];
+
+/** A good row of each list. */
+const GOOD: Readonly<Record<ClubList, object>> = {
+  patterns: {
+    ...{ id: patternId, archivedAt: null },
+    versions: [
+      { version: 1, savedAt: NOW, body: { ...blankPattern('Bare'), splitWindowMs: [-60, 120] } },
+    ],
+  },
+  athletes: {
+    ...{ id: athleteId, name: 'Mara', hand: 'left', ageBand: 'adult', colourVision: 'full' },
+    ...{ note: null, patternId, simulated: TYPICAL_ATHLETE },
+  },
+  sets: {
+    ...{ id: setId, athleteId, patternId, patternVersion: 1, rung: 1, source: 'hand' },
+    ...{ startedAt: NOW, day: '2026-03-01', seed: 1, falseStartMs: 100, responseLimitMs: 3000 },
+    ...{ conditions: PLAIN_CONDITIONS, limitsMs: null, endedAt: NOW, endReason: 'completed' },
+    cues: [{ ordinal: 1, target: 'A', foreperiodMs: 1000 }],
+  },
+  reps: {
+    ...{ id: v7(), setId, ordinal: 1, target: 'A', seenFaults: ['lean'], struckOut: false },
+    ...{ marks: null, replaces: null, corrected: null },
+    events: [
+      { name: 'cue', atMs: 0, sdMs: 4.8, source: 'sensor' },
+      { name: 'firstMove', atMs: 240, sdMs: 45, source: 'hand' },
+    ],
+  },
+  moves: {
+    ...{ id: v7(), athleteId, patternId, fromRung: 1, toRung: 2, basis: 'hand', setId: null },
+    ...{ movedAt: NOW, decision: null, evidence: null },
+  },
+  notes: {
+    ...{ id: v7(), setId, text: 'Windy.', writtenBy: 'Mara', writtenAt: NOW, removed: false },
+    removedAt: null,
+  },
+  ladders: { id: v7(), patternId, savedAt: NOW, settings: USUAL_LADDER },
+  ownLadders: { id: v7(), athleteId, patternId, savedAt: NOW, limits: [] },
+};
+
+const LISTS = Object.keys(GOOD) as ClubList[];
+/** The fields a row is refused by; `null` of one that is taken. */
+function refusedBy(list: ClubList, row: unknown): string[] | null {
+  const found: object = checkRow(list, row);
+  return Array.isArray(found) ? found.map(({ field }: { field: string }) => field) : null;
+}
+const isRefused = (list: ClubList, row: unknown) => refusedBy(list, row) !== null;
+
+describe('rows of a club’s file', () => {
+  test.each(LISTS)('a good one of %s is taken', (list) => {
+    expect(checkRow(list, GOOD[list])).not.toBeInstanceOf(Array);
+  });
+
+  test.each(LISTS)('one of %s with nothing in it, or something else, is refused', (list) => {
+    for (const row of [{}, [], null, 'words', 7, { ...GOOD[list], colour: 'red' }])
+      expect(isRefused(list, row)).toBe(true);
+  });
+
+  test.each(LISTS)(
+    'one of %s without any of its required fields is refused by that field',
+    (list) => {
+      for (const name of Object.keys(GOOD[list])) {
+        const { [name]: _, ...without } = GOOD[list] as Record<string, unknown>;
+        const found = checkRow(list, without);
+        if (Array.isArray(found))
+          expect((found as { field: string }[]).map(({ field }) => field)).toContain(name);
+      }
+    },
+  );
+
+  test.each<[ClubList, object, string]>([
+    ['athletes', { hand: 'both' }, 'hand'],
+    ['athletes', { name: '' }, 'name'],
+    ['athletes', { simulated: { ...TYPICAL_ATHLETE, loadMs: -1 } }, 'simulated.loadMs'],
+    ['sets', { rung: 0 }, 'rung'],
+    ['sets', { conditions: [] }, 'conditions'],
+    ['sets', { endedAt: '9999-99-99' }, 'endedAt'],
+    ['reps', { target: 'AB' }, 'target'],
+    [
+      'reps',
+      { events: [{ name: 'cue', atMs: Infinity, sdMs: 0, source: 'hand' }] },
+      'events[0].atMs',
+    ],
+    ['reps', { corrected: { by: '', at: NOW } }, 'corrected.by'],
+    ['moves', { toRung: 99 }, 'toRung'],
+    ['notes', { text: '' }, 'text'],
+    ['ladders', { settings: [] }, 'settings'],
+    ['ownLadders', { limits: [[]] }, 'limits[0]'],
+    ['patterns', { versions: [] }, 'versions'],
+  ])('one of %s with %j is refused by its field', (list, change, field) => {
+    expect(refusedBy(list, { ...GOOD[list], ...change })).toContain(field);
+  });
+});
+
+describe('reps, which are checked by the compiled schema first', () => {
+  const rep = GOOD.reps as Record<string, unknown>;
+  const odd = fc.oneof(
+    fc.constantFrom<unknown>(
+      null,
+      '',
+      'A',
+      'AA',
+      -1,
+      0,
+      1.5,
+      201,
+      1e9,
+      NaN,
+      true,
+      [],
+      {},
+      v4(),
+      v7(),
+    ),
+    fc.string(),
+    fc.double(),
+    fc.jsonValue({ maxDepth: 2 }),
+  );
+  const event = fc.record(
+    {
+      name: fc.oneof(fc.constantFrom('cue', 'home', 'firstMove'), odd),
+      atMs: fc.oneof(fc.integer({ min: 0, max: 9000 }), odd),
+      sdMs: fc.oneof(fc.constantFrom(0, 45, 1e4), odd),
+      source: fc.oneof(fc.constantFrom('hand', 'film'), odd),
+    },
+    { requiredKeys: [] },
+  );
+
+  test('nothing is taken that the rules themselves would refuse', () => {
+    const oneOddField = fc
+      .tuple(fc.constantFrom(...Object.keys(rep)), odd)
+      .map(([name, value]) => ({ ...rep, [name]: value }));
+    const oddEvents = fc.array(event, { maxLength: 10 }).map((events) => ({ ...rep, events }));
+    const oddMarks = fc
+      .record({ lateRight: odd, checked: fc.record({ held: odd, of: odd }) }, { requiredKeys: [] })
+      .map((marks) => ({ ...rep, marks }));
+    fc.assert(
+      fc.property(fc.oneof(oneOddField, oddEvents, oddMarks), (given) => {
+        const isTaken = !isRefused('reps', given);
+        const byRules = plainToInstance(CLUB_LISTS.reps, given);
+        const isGood =
+          validateSync(byRules, { whitelist: true, forbidNonWhitelisted: true }).length === 0;
+        if (isTaken) expect({ given, isGood }).toEqual({ given, isGood: true });
+      }),
+      { numRuns: 1500 },
+    );
+  });
+});
