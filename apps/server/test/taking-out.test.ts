@@ -116,7 +116,8 @@ describe('one version of a pattern', () => {
 
 describe('a club', () => {
   test('wiped while reps come and pages are read leaves no half of itself, and fails nobody', async () => {
-    const lines = await server.squad();
+    // Whoever moved to another pattern above has no first version of it.
+    const lines = (await server.squad()).filter(({ athlete }) => athlete.name !== 'Wren Hallowby');
     const sets = lines.map((line) => setOf(line, fast));
     for (const set of sets) await server.put(server.club(`sets/${set.id}`), set.body).expect(200);
     const coming = sets.flatMap((set) =>

@@ -3,6 +3,7 @@ import {
   ConnectionException,
   DeadlockException,
   ForeignKeyConstraintViolationException,
+  NotFoundError,
   UniqueConstraintViolationException,
 } from '@mikro-orm/core';
 import {
@@ -72,6 +73,11 @@ function ofDatabase(error: unknown): RefusalReply | null {
     };
   if (error instanceof DeadlockException || codeOf(error) === '40001')
     return { statusCode: HttpStatus.SERVICE_UNAVAILABLE, message: UNFINISHED, problems: [] };
+  // It was there when it was looked for, and gone when it was to be held.
+  if (error instanceof NotFoundError)
+    return reply(HttpStatus.NOT_FOUND, {
+      ...{ field: 'id', given: 'an id', allowed: 'the id of something of this club' },
+    });
   if (error instanceof ForeignKeyConstraintViolationException)
     return reply(HttpStatus.NOT_FOUND, {
       field: columnOf(error, /Key \((?:club_id, )?(\w+)\)/),
