@@ -124,6 +124,7 @@ describe('every command in README and docs', () => {
     'npm run truth -- --help': 'run truth -- --help',
     'npm run siege -- --help': 'run siege -- --help',
     'npm run schema': 'run schema',
+    'npm run bench:files -- ADDRESS': 'run bench:files -- --help',
     'npm run bench:pages -- ADDRESS': 'run bench:pages -- --help',
   };
   /** `./start` and `./test` are run above; the others ask for the database that these tests run beside. */

@@ -158,4 +158,35 @@ describe('reps, which are checked by the compiled schema first', () => {
       { numRuns: 1500 },
     );
   });
+
+  test('nor of sets, once their conditions are known', () => {
+    const set = GOOD.sets as Record<string, unknown>;
+    expect(isRefused('sets', set)).toBe(false);
+    const conditions = set['conditions'] as object;
+    const oneOdd = fc.oneof(
+      fc
+        .tuple(fc.constantFrom(...Object.keys(set)), odd)
+        .map(([name, value]) => ({ ...set, [name]: value })),
+      fc
+        .tuple(fc.constantFrom(...Object.keys(conditions)), odd)
+        .map(([name, value]) => ({ ...set, conditions: { ...conditions, [name]: value } })),
+      fc
+        .array(
+          fc.record(
+            { ordinal: odd, target: odd, foreperiodMs: odd, late: odd },
+            { requiredKeys: [] },
+          ),
+        )
+        .map((cues) => ({ ...set, cues })),
+    );
+    fc.assert(
+      fc.property(oneOdd, (given) => {
+        const byRules = plainToInstance(CLUB_LISTS.sets, given);
+        const isGood =
+          validateSync(byRules, { whitelist: true, forbidNonWhitelisted: true }).length === 0;
+        if (!isRefused('sets', given)) expect({ given, isGood }).toEqual({ given, isGood: true });
+      }),
+      { numRuns: 800 },
+    );
+  });
 });

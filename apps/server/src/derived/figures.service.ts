@@ -10,6 +10,9 @@ import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { RepRow } from '../domains/drills/rep.entity.js';
 import { SetFiguresRow } from './set-figures.entity.js';
 
+/** Sets whose figures are worked out together. */
+const AT_ONCE = 200;
+
 /** Works out what follows from sets' reps, once, and keeps it. */
 @Injectable()
 export class FiguresService {
@@ -22,7 +25,13 @@ export class FiguresService {
   async of(clubId: string, setIds: readonly string[]): Promise<ReadonlyMap<string, SetFiguresRow>> {
     const found = await this.kept(clubId, setIds);
     const missing = setIds.filter((id) => !found.has(id));
-    for (const row of await this.workOut(clubId, missing)) found.set(row.id, row);
+    // Their reps must fit into memory.
+    for (let i = 0; i < missing.length; i += AT_ONCE) {
+      for (const row of await this.workOut(clubId, missing.slice(i, i + AT_ONCE)))
+        found.set(row.id, row);
+      // The ORM hands every row of a transaction on to the next: of thousands it would drown in them.
+      if (missing.length > AT_ONCE && !this.em.isInTransaction()) this.em.clear();
+    }
     return found;
   }
 

@@ -196,7 +196,8 @@ export class DrillsService {
     return this.em.find(
       RepRow,
       { clubId, setId: { $in: [...setIds] } },
-      { orderBy: { id: 'asc' } },
+      // Read to be read: a club's reps must not be kept for as long as whoever asked for them.
+      { orderBy: { id: 'asc' }, disableIdentityMap: true },
     );
   }
 }

@@ -22,6 +22,7 @@ const CONNECTIONS = 2;
 export class Jobs implements OnModuleInit, OnModuleDestroy {
   private readonly log = new Logger('jobs');
   private readonly boss: PgBoss;
+  private readonly workers = new Map<string, string>();
   private readonly doing = new Map<string, (data: object) => Promise<void>>();
 
   constructor(@Inject(DATABASE_URL) databaseUrl: string) {
@@ -41,9 +42,14 @@ export class Jobs implements OnModuleInit, OnModuleDestroy {
   async onApplicationBootstrap(): Promise<void> {
     for (const [name, work] of this.doing) {
       await this.boss.createQueue(name);
-      await this.boss.work<object>(name, { pollingIntervalSeconds: LOOK_EVERY_S }, async (jobs) => {
-        for (const { data } of jobs) await work(data);
-      });
+      const worker = await this.boss.work<object>(
+        name,
+        { pollingIntervalSeconds: LOOK_EVERY_S },
+        async (jobs) => {
+          for (const { data } of jobs) await work(data);
+        },
+      );
+      this.workers.set(name, worker);
     }
   }
 
@@ -57,5 +63,8 @@ export class Jobs implements OnModuleInit, OnModuleDestroy {
       ...{ singletonKey: key, retryLimit: MOST_TRIES, retryDelay: 1 },
       expireInSeconds: GIVEN_UP_AFTER_S,
     });
+    // This process may be the one: it need not wait until it looks again.
+    const worker = this.workers.get(name);
+    if (worker !== undefined) this.boss.notifyWorker(worker);
   }
 }

@@ -4,24 +4,51 @@ import type { Problem } from '@orthokin/core/result';
 import { Ajv, type ValidateFunction } from 'ajv';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
+import { LRUCache } from 'lru-cache';
 import { schemasUnder } from '../../platform/http/schemas.js';
 import { shapeProblems } from '../../platform/http/shape.js';
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/i;
+/** As this server writes them. */
+const PLAIN_MOMENT =
+  /^20\d\d-(0[1-9]|1[0-2])-(0[1-9]|1\d|2[0-8])T([01]\d|2[0-3]):[0-5]\d:[0-5]\d\.\d{3}Z$/;
+const PLAIN_DAY = /^20\d\d-(0[1-9]|1[0-2])-(0[1-9]|1\d|2[0-8])$/;
 const SCHEMAS = '#/$defs/';
 
-let ofRep: ValidateFunction | null = null;
+const compiled = new Map<ClubList, ValidateFunction>();
 
-/**
- * Reps are many, and their rules are plain bounds: compiled, they are held against a rep some hundred
- * times faster. Whatever does not pass here is read again by the rules themselves, which say why.
- */
-function isPlainlyGood(rep: unknown): boolean {
-  ofRep ??= new Ajv({ formats: { uuid: UUID, 'date-time': true, date: true } }).compile({
-    $ref: `${SCHEMAS}${CLUB_LISTS.reps.name}`,
+function bySchema(list: 'reps' | 'sets', row: unknown): boolean {
+  const known = compiled.get(list);
+  if (known) return known(row);
+  const validate = new Ajv({ formats: { uuid: UUID, 'date-time': true, date: true } }).compile({
+    $ref: `${SCHEMAS}${CLUB_LISTS[list].name}`,
     $defs: schemasUnder(SCHEMAS),
   });
-  return ofRep(rep) && (rep as InList<'reps'>).corrected == null;
+  compiled.set(list, validate);
+  return validate(row);
+}
+
+/** Conditions and limits that the rules themselves found good: a club has few that differ. */
+const goodParts = new LRUCache<string, true>({ max: 1000 });
+const partsOf = ({ conditions, limitsMs }: InList<'sets'>): string =>
+  JSON.stringify([conditions, limitsMs]);
+
+/**
+ * Reps and sets are many, and their rules are plain bounds: compiled, they are held against a row some
+ * hundred times faster. What depends on something else (a pace's steps, a correction) is not among
+ * them, nor are moments. Whatever does not pass here is read by the rules themselves, which say why.
+ */
+function isPlainlyGood(list: ClubList, row: unknown): boolean {
+  if (list === 'reps') return bySchema('reps', row) && (row as InList<'reps'>).corrected == null;
+  if (list !== 'sets' || !bySchema('sets', row)) return false;
+  const set = row as InList<'sets'>;
+  const moments = [set.startedAt, set.endedAt].filter((at) => at != null);
+  return (
+    moments.every((at) => PLAIN_MOMENT.test(at) && !Number.isNaN(Date.parse(at))) &&
+    PLAIN_DAY.test(set.day) &&
+    set.cues.every(({ late }) => late === undefined) &&
+    goodParts.has(partsOf(set))
+  );
 }
 
 /** A row of a club's file held against its class: the row, or what is wrong with it. */
@@ -32,10 +59,11 @@ export function checkRow<List extends ClubList>(
   const of = CLUB_LISTS[list];
   const shape = shapeProblems(of, given);
   if (shape.length > 0) return shape;
-  if (list === 'reps' && isPlainlyGood(given)) return given as InList<List>;
+  if (isPlainlyGood(list, given)) return given as InList<List>;
   const row = plainToInstance<object, unknown>(of, given);
   const errors = validateSync(row, { whitelist: true, forbidNonWhitelisted: true });
   if (errors.length > 0) return validationProblems(errors);
+  if (list === 'sets') goodParts.set(partsOf(row as InList<'sets'>), true);
   if (list !== 'patterns') return row as InList<List>;
   for (const { body } of (row as InList<'patterns'>).versions) {
     const checked = checkPattern(body);

@@ -57,12 +57,13 @@ export default async function work<Task extends keyof Tasks>({
   data: Tasks[Task];
 }): Promise<WorkAnswer<unknown>> {
   const app = await services();
+  const em = app.get(EntityManager);
   try {
-    return {
-      value: await DOING[task](data, app.get(EntityManager).fork(), app.get(TablesService)),
-    };
+    return { value: await DOING[task](data, em.fork(), app.get(TablesService)) };
   } catch (error) {
     if (!(error instanceof Unreadable)) throw error;
     return { refused: { status: error.status, problems: error.problems } };
+  } finally {
+    em.clear();
   }
 }
