@@ -8,7 +8,7 @@ import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import fc from 'fast-check';
 import { v4, v7 } from 'uuid';
-import { checkRow } from '../src/transfer/work/check-row.js';
+import { checkRow, isPlainlyGood } from '../src/transfer/work/check-row.js';
 
 const NOW = '2026-03-01T10:00:00.000Z';
 const [athleteId, patternId, setId] = [v7(), v7(), v7()];
@@ -138,6 +138,16 @@ describe('reps, which are checked by the compiled schema first', () => {
     },
     { requiredKeys: [] },
   );
+
+  test('are good by it alone, as files have them', () => {
+    expect(isPlainlyGood('reps', rep)).toBe(true);
+    expect(isPlainlyGood('reps', { ...rep, corrected: { by: 'Mara', at: NOW } })).toBe(false);
+    // A set's conditions are read once by the rules themselves.
+    const set = { ...GOOD.sets, limitsMs: { reaction: 321 } };
+    expect(isPlainlyGood('sets', set)).toBe(false);
+    expect(isRefused('sets', set)).toBe(false);
+    expect(isPlainlyGood('sets', { ...set, id: v7(), rung: 2 })).toBe(true);
+  });
 
   test('nothing is taken that the rules themselves would refuse', () => {
     const oneOddField = fc

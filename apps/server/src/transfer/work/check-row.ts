@@ -13,19 +13,42 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-
 const PLAIN_MOMENT =
   /^20\d\d-(0[1-9]|1[0-2])-(0[1-9]|1\d|2[0-8])T([01]\d|2[0-3]):[0-5]\d:[0-5]\d\.\d{3}Z$/;
 const PLAIN_DAY = /^20\d\d-(0[1-9]|1[0-2])-(0[1-9]|1\d|2[0-8])$/;
+/** As far as they tell a day from a moment: which there are is looked at apart. */
+const FORMATS = { uuid: UUID, date: /^[\d-]+$/, 'date-time': /T/ };
 const SCHEMAS = '#/$defs/';
+
+interface ClassSchema {
+  readonly properties?: Record<string, unknown>;
+  readonly required?: readonly string[];
+}
 
 const compiled = new Map<ClubList, ValidateFunction>();
 
-function bySchema(list: 'reps' | 'sets', row: unknown): boolean {
-  const known = compiled.get(list);
-  if (known) return known(row);
-  const validate = new Ajv({ formats: { uuid: UUID, 'date-time': true, date: true } }).compile({
-    $ref: `${SCHEMAS}${CLUB_LISTS[list].name}`,
-    $defs: schemasUnder(SCHEMAS),
-  });
+/** The schema of a list's rows, without the fields that are looked at apart from it. */
+function schemaOf(list: 'reps' | 'sets', apart: readonly string[]): object {
+  const name = CLUB_LISTS[list].name;
+  const defs = schemasUnder(SCHEMAS) as Record<string, ClassSchema>;
+  const { properties = {}, required = [], ...own } = defs[name] ?? {};
+  const isIn = (field: string) => !apart.includes(field);
+  const kept = Object.entries(properties).filter(([field]) => isIn(field));
+  return {
+    $ref: `${SCHEMAS}${name}`,
+    $defs: {
+      ...defs,
+      [name]: { ...own, properties: Object.fromEntries(kept), required: required.filter(isIn) },
+    },
+  };
+}
+
+function bySchema(list: 'reps' | 'sets', row: object): boolean {
+  const validate =
+    compiled.get(list) ??
+    new Ajv({ formats: FORMATS }).compile(
+      schemaOf(list, list === 'sets' ? ['conditions', 'limitsMs'] : []),
+    );
   compiled.set(list, validate);
-  return validate(row);
+  // A schema knows of fields that may be missing, not of nothing in their place.
+  return validate(Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null)));
 }
 
 /** Conditions and limits that the rules themselves found good: a club has few that differ. */
@@ -38,8 +61,11 @@ const partsOf = ({ conditions, limitsMs }: InList<'sets'>): string =>
  * hundred times faster. What depends on something else (a pace's steps, a correction) is not among
  * them, nor are moments. Whatever does not pass here is read by the rules themselves, which say why.
  */
-function isPlainlyGood(list: ClubList, row: unknown): boolean {
-  if (list === 'reps') return bySchema('reps', row) && (row as InList<'reps'>).corrected == null;
+export function isPlainlyGood(list: ClubList, row: object): boolean {
+  if (list === 'reps') {
+    const { corrected, replaces } = row as InList<'reps'>;
+    return corrected == null && replaces == null && bySchema('reps', row);
+  }
   if (list !== 'sets' || !bySchema('sets', row)) return false;
   const set = row as InList<'sets'>;
   const moments = [set.startedAt, set.endedAt].filter((at) => at != null);
@@ -59,11 +85,12 @@ export function checkRow<List extends ClubList>(
   const of = CLUB_LISTS[list];
   const shape = shapeProblems(of, given);
   if (shape.length > 0) return shape;
-  if (isPlainlyGood(list, given)) return given as InList<List>;
+  // Its shape is right, so it is an object.
+  if (isPlainlyGood(list, given as object)) return given as InList<List>;
   const row = plainToInstance<object, unknown>(of, given);
   const errors = validateSync(row, { whitelist: true, forbidNonWhitelisted: true });
   if (errors.length > 0) return validationProblems(errors);
-  if (list === 'sets') goodParts.set(partsOf(row as InList<'sets'>), true);
+  if (list === 'sets') goodParts.set(partsOf(given as InList<'sets'>), true);
   if (list !== 'patterns') return row as InList<List>;
   for (const { body } of (row as InList<'patterns'>).versions) {
     const checked = checkPattern(body);
