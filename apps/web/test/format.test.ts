@@ -11,6 +11,7 @@ import {
   secondsWithUnit,
   semicolonList,
 } from '../src/words/format.js';
+import { amountWords } from '../src/words/app.js';
 import { speaker } from '../src/words/say.js';
 
 describe('lists', () => {
@@ -82,6 +83,18 @@ describe('days', () => {
     expect(longDay('2026-01-31')).toMatch(/31/);
     expect(longDay('2026-01-31')).toMatch(/2026/);
     expect(longDay('')).toBe('');
+  });
+});
+
+describe('an amount of time', () => {
+  test.each([
+    [60_000, 'a minute'],
+    [90 * 60_000, '90 minutes'],
+    [26 * 3_600_000, '26 hours'],
+    [24 * 3_600_000, '24 hours'],
+    [72 * 3_600_000, '3 days'],
+  ])('%d ms is %s', (ms, words) => {
+    expect(amountWords(ms)).toBe(words);
   });
 });
 

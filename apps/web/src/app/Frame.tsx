@@ -12,7 +12,7 @@ import { Page, PageEdge, Quiet } from '../parts/Text.js';
 import { Shortcuts } from './Shortcuts.js';
 import { useTheme } from './useTheme.js';
 import { colour, MIDDLE, NARROW } from '../parts/tokens.js';
-import { say } from '../words/app.js';
+import { amountWords, say } from '../words/app.js';
 
 const Bar = styled.header`
   display: flex;
@@ -136,10 +136,13 @@ function Refusals(): ReactElement | null {
 function ClockOff(): ReactElement | null {
   const aheadMs = useSyncExternalStore(onServerClock, serverAheadMs);
   if (aheadMs === 0) return null;
-  const minutes = Math.round(Math.abs(aheadMs) / 60_000);
   return (
     <PageEdge as="div" style={{ paddingBottom: 0 }}>
-      <Notice>{say(aheadMs < 0 ? 'clockAhead' : 'clockBehind', { minutes })}</Notice>
+      <Notice>
+        {say(aheadMs < 0 ? 'clockAhead' : 'clockBehind', {
+          amount: amountWords(Math.abs(aheadMs)),
+        })}
+      </Notice>
     </PageEdge>
   );
 }

@@ -57,7 +57,10 @@ export const app = {
   whatWasRecordedKeptGoBack:
     'What was recorded is kept. Go back to the squad and on from there; reloading may help too.',
   clockAhead:
-    'This device’s clock is {minutes, plural, one {a minute} other {# minutes}} ahead of the server’s. Times are set right as they are sent; set the clock when you can.',
+    'This device’s clock is {amount} ahead of the server’s. Times are set right as they are sent; set the clock when you can.',
   clockBehind:
-    'This device’s clock is {minutes, plural, one {a minute} other {# minutes}} behind the server’s. Times are set right as they are sent; set the clock when you can.',
+    'This device’s clock is {amount} behind the server’s. Times are set right as they are sent; set the clock when you can.',
+  minutes: '{n, plural, one {a minute} other {# minutes}}',
+  hours: '{n, plural, one {an hour} other {# hours}}',
+  days: '{n, plural, one {a day} other {# days}}',
 } as const;
