@@ -271,6 +271,56 @@ describe('sets timed elsewhere', () => {
     expect(await count()).toBe(before + 24);
   }, 60_000);
 
+  test('nobody asked for is not there, and of no club there is none', async () => {
+    const { body } = await server.get(server.club(`imports/${v7()}`)).expect(404);
+    expect(body).toMatchObject({ problems: [{ field: 'importId' }] });
+    const elsewhere = `/api/clubs/${v7()}/imports/${v7()}`;
+    const refused = await server.put(elsewhere, await importOf(1)).expect(404);
+    expect(refused.body).toMatchObject({ problems: [{ field: 'clubId' }] });
+  });
+
+  test.each<[string, (body: ImportBody) => void, string]>([
+    [
+      'two reps of one id',
+      ({ sets: [set] }) => {
+        const [first, second] = set?.reps ?? [];
+        if (first && second) second.id = first.id;
+      },
+      'sets[0].reps[1].id',
+    ],
+    [
+      'a correction of a rep that is not among them',
+      ({ sets: [set] }) => {
+        const [first] = set?.reps ?? [];
+        if (first) first.body.replaces = v7();
+      },
+      'sets[0].reps[0].replaces',
+    ],
+    [
+      'a set of nobody',
+      ({ sets: [, set] }) => {
+        if (set) set.body.athleteId = v7();
+      },
+      'sets[1].athleteId',
+    ],
+    [
+      'a day a year ahead',
+      ({ sets: [set] }) => {
+        if (set) set.body.startedAt = new Date(Date.now() + 365 * 86_400_000).toISOString();
+      },
+      'sets[0].startedAt',
+    ],
+  ])('with %s is refused by its place, before anything is stored', async (_, change, field) => {
+    const before = await count();
+    const body = await importOf(2);
+    change(body);
+    const refused = await send(body);
+    expect(refused.status).toBeGreaterThanOrEqual(400);
+    expect(refused.status).toBeLessThan(500);
+    expect(refused.body).toMatchObject({ problems: [{ field }] });
+    expect(await count()).toBe(before);
+  });
+
   test('with one bad rep none of them comes in', async () => {
     const before = await count();
     const body = await importOf(2);
