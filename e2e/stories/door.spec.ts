@@ -11,7 +11,8 @@ test('a page of another origin can neither read nor change a club, nor listen in
   const elsewhere = createServer((_, reply) => {
     reply.setHeader('Content-Type', 'text/html');
     reply.end('<title>Elsewhere</title>');
-  }).listen(0, '127.0.0.1');
+  });
+  await new Promise<void>((done) => elsewhere.listen(0, '127.0.0.1', done));
   const { port } = elsewhere.address() as AddressInfo;
   await page.goto(`http://127.0.0.1:${port}/`);
   const tried = await page.evaluate(async (address) => {

@@ -82,6 +82,8 @@ export async function importSets(page: Page, club: string, body: ImportBody): Pr
   const reply = await page.request.put(path, { data: body });
   if (!reply.ok()) throw new Error(await reply.text());
   await expect
-    .poll(async () => ((await (await page.request.get(path)).json()) as ImportReply).state)
+    .poll(async () => ((await (await page.request.get(path)).json()) as ImportReply).state, {
+      timeout: 60_000,
+    })
     .toBe('stored');
 }
