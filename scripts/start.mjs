@@ -86,7 +86,7 @@ const whyDead = (code, signal) =>
 
 /**
  * Runs the server until we are told to stop. One that dies while it serves is brought back, each time
- * after a longer pause; one that cannot even begin says why and is not tried again.
+ * after a longer pause; one that never began says why and is not tried again.
  * @param {() => Promise<NodeJS.ProcessEnv>} surroundings what the server is given, and that it needs, made ready
  * @param {string} address
  * @returns {Promise<number>} its exit status
@@ -95,6 +95,7 @@ async function serve(surroundings, address) {
   const standIn = serveStandIn();
   let stopping = false;
   let pauseMs = FIRST_PAUSE_MS;
+  let hasServed = false;
   /** @type {import('node:child_process').ChildProcess | null} */
   let server = null;
   let wake = () => undefined;
@@ -113,16 +114,15 @@ async function serve(surroundings, address) {
         // The channel tells the server when this process is gone, however it went.
         stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
       });
-      let served = false;
       server.on('message', (message) => {
         if (message !== 'listening') return;
-        served = true;
+        hasServed = true;
         say(`\nOrthokin is ready: ${address}\nCtrl-C stops it.`);
       });
       const own = server;
       const [code, signal] = await new Promise((done) => own.on('exit', (...how) => done(how)));
       if (stopping) return 0;
-      if (!served) return code ?? 1;
+      if (!hasServed) return code ?? 1;
       if (Date.now() - began > SETTLED_MS) pauseMs = FIRST_PAUSE_MS;
       say(
         `\nThe server died: ${whyDead(code, signal)}. It is started again in ${pauseMs / 1000} s; what was stored is there.`,
@@ -154,17 +154,21 @@ await run(async () => {
   ensureNpmPackages();
   ensureBuilt();
   let cluster = ownDatabase ? null : await ensureCluster('user');
+  let demo = given['reset-demo'] ? 'reset' : 'once';
   const surroundings = async () => {
     // The database may have gone with the server; the one there is stays as it is.
     if (!ownDatabase)
       cluster = { ...(await ensureCluster('user')), stop: cluster?.stop ?? (() => undefined) };
-    return {
+    const env = {
       NODE_ENV: 'production',
       DATABASE_URL: cluster?.url('orthokin') ?? ownDatabase,
       PORT: String(port),
       HOST: given.lan ? '0.0.0.0' : '127.0.0.1',
-      DEMO: given['reset-demo'] ? 'reset' : 'once',
+      DEMO: demo,
     };
+    // Asked for once: a server that is brought back must not take what was recorded since.
+    demo = 'once';
+    return env;
   };
   try {
     return await serve(surroundings, `http://${given.lan ? lanAddress() : '127.0.0.1'}:${port}`);

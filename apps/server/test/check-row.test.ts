@@ -105,6 +105,15 @@ describe('rows of a club’s file', () => {
   });
 });
 
+test('a move is taken with the evidence of long sets', () => {
+  const judgement = {
+    chances: Array.from({ length: 200 }, () => 0.9),
+    times: [{ gate: 'reaction' }],
+  };
+  const evidence = { sets: Array.from({ length: 40 }, () => ({ setId, judgement })), rung: {} };
+  expect(isRefused('moves', { ...GOOD.moves, evidence })).toBe(false);
+});
+
 describe('reps, which are checked by the compiled schema first', () => {
   const rep = GOOD.reps as Record<string, unknown>;
   const odd = fc.oneof(

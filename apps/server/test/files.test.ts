@@ -271,6 +271,21 @@ describe('sets timed elsewhere', () => {
     expect(await count()).toBe(before + 24);
   }, 60_000);
 
+  test('sent again under another id, what is there is held against it', async () => {
+    const before = await count();
+    const body = await importOf(1);
+    const [first, other] = [v7(), v7()];
+    await send(body, first).expect(200);
+    expect(await over(first)).toMatchObject({ state: 'stored' });
+    const [set] = body.sets;
+    if (set) set.body.rung += 1;
+    await send(body, other).expect(200);
+    expect(await over(other)).toMatchObject({
+      ...{ state: 'refused', problems: [{ field: 'sets[0].rung' }] },
+    });
+    expect(await count()).toBe(before + 1);
+  });
+
   test('nobody asked for is not there, and of no club there is none', async () => {
     const { body } = await server.get(server.club(`imports/${v7()}`)).expect(404);
     expect(body).toMatchObject({ problems: [{ field: 'importId' }] });

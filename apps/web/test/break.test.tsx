@@ -4,31 +4,15 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { SetReviewReply } from '@orthokin/contract';
-import type { EventName } from '@orthokin/core/timing';
-import { replay } from '@orthokin/core/run';
 import { ClubContext } from '../src/api/club.js';
 import { OutboxContext } from '../src/device/outbox-context.js';
 import { Outbox } from '../src/device/outbox.js';
-import type { Action, DrillPlan, Run } from '../src/drill/plan.js';
+import type { Run } from '../src/drill/plan.js';
 import type { DrillActs } from '../src/floor/set/useDrillActs.js';
 import { Break } from '../src/floor/between/Break.js';
 import { PLAN } from './plan.js';
+import { rep, runOf } from './played.js';
 
-const press = (name: EventName, atMs: number): Action => ({
-  type: 'event',
-  event: { name, atMs, sdMs: 45, source: 'hand' },
-});
-const rep = (repId: string, atMs: number): Action[] => [
-  { type: 'cued', repId, cue: { name: 'cue', atMs, sdMs: 4.8, source: 'sensor' } },
-  press('firstMove', atMs + 250),
-  press('action', atMs + 900),
-  press('home', atMs + 1800),
-];
-function runOf(actions: readonly Action[], plan: DrillPlan = PLAN): Run {
-  const run = replay([{ type: 'started', plan }, ...actions]);
-  if (!run) throw new Error('A started drill has a run.');
-  return run;
-}
 const DONE = runOf([...rep('r1', 3000), ...rep('r2', 7000), ...rep('r3', 11_000)]);
 const PAUSED = runOf([...rep('r1', 3000), { type: 'paused', atMs: 6000 }]);
 

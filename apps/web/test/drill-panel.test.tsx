@@ -3,7 +3,6 @@ import './support/text-encoder.js';
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { EventName } from '@orthokin/core/timing';
-import { replay } from '@orthokin/core/run';
 import { FaultKeys, keyedFaults } from '../src/floor/set/FaultKeys.js';
 import { Controls } from '../src/floor/set/Controls.js';
 import { LastReps } from '../src/floor/set/LastReps.js';
@@ -15,8 +14,9 @@ import type { DrillActs } from '../src/floor/set/useDrillActs.js';
 import { CallKeypad } from '../src/screens/CallKeypad.js';
 import { HAND_EVENTS, TimingButtons } from '../src/screens/TimingButtons.js';
 import { SetClock } from '../src/drill/set-clock.js';
-import type { Action, DrillPlan, Run } from '../src/drill/plan.js';
+import type { DrillPlan } from '../src/drill/plan.js';
 import { PLAN } from './plan.js';
+import { cued, press, rep, runOf } from './played.js';
 
 const user = userEvent.setup();
 
@@ -30,26 +30,6 @@ beforeAll(() => {
   Object.assign(window, { ResizeObserver: Unmeasured });
 });
 
-const cued = (repId: string, atMs: number): Action => ({
-  type: 'cued',
-  repId,
-  cue: { name: 'cue', atMs, sdMs: 4.8, source: 'sensor' },
-});
-const press = (name: EventName, atMs: number): Action => ({
-  type: 'event',
-  event: { name, atMs, sdMs: 45, source: 'hand' },
-});
-const rep = (repId: string, atMs: number, reactionMs = 250): Action[] => [
-  cued(repId, atMs),
-  press('firstMove', atMs + reactionMs),
-  press('action', atMs + 900),
-  press('home', atMs + 1800),
-];
-function runOf(actions: readonly Action[], plan: DrillPlan = PLAN): Run {
-  const run = replay([{ type: 'started', plan }, ...actions]);
-  if (!run) throw new Error('A started drill has a run.');
-  return run;
-}
 const acts = (): jest.Mocked<DrillActs> => ({
   ...{
     press: jest.fn(),

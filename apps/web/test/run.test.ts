@@ -14,22 +14,8 @@ import {
 import type { Action, DrillPlan, Run } from '../src/drill/plan.js';
 import { outgoing, setBody } from '../src/drill/requests.js';
 import { PLAN } from './plan.js';
+import { cued, press, rep } from './played.js';
 
-const cued = (repId: string, atMs: number): Action => ({
-  type: 'cued',
-  repId,
-  cue: { name: 'cue', atMs, sdMs: 4.8, source: 'sensor' },
-});
-const press = (name: EventName, atMs: number): Action => ({
-  type: 'event',
-  event: { name, atMs, sdMs: 45, source: 'hand' },
-});
-const rep = (repId: string, atMs: number): Action[] => [
-  cued(repId, atMs),
-  press('firstMove', atMs + 250),
-  press('action', atMs + 900),
-  press('home', atMs + 1800),
-];
 const started: Action = { type: 'started', plan: PLAN };
 
 function runOf(...actions: Action[]): Run {

@@ -99,8 +99,9 @@ export class DecisionsService extends Deciding {
       asked.map(({ id }) => id),
     );
     const sets = asked.filter(({ id }) => figures.has(id));
-    const found = new Map((await this.assessed(clubId, sets, figures)).entries());
-    return asked.map((set) => found.get(sets.indexOf(set)) ?? null);
+    const assessed = await this.assessed(clubId, sets, figures);
+    const of = new Map(sets.map(({ id }, i) => [id, assessed[i]]));
+    return asked.map(({ id }) => of.get(id) ?? null);
   }
 
   /** The same of sets that can be read. */

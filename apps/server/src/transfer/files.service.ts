@@ -9,10 +9,9 @@ import { EntityManager } from '@mikro-orm/postgresql';
 import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import type { ClubReply } from '@orthokin/contract';
 import { wrong } from '@orthokin/core/result';
-import { Athlete } from '../domains/athletes/athlete.entity.js';
 import { Club } from '../domains/clubs/club.entity.js';
 import { counted, TooMuch } from '../platform/http/counted.js';
-import { accepted, conflict, unknown } from '../platform/http/refusals.js';
+import { accepted, unknown } from '../platform/http/refusals.js';
 import { DATABASE_URL } from '../platform/database/database-url.js';
 import { LongWork } from '../platform/work/long-work.js';
 import type { Tasks } from './work/worker.js';
@@ -42,7 +41,7 @@ export class FilesService implements OnModuleDestroy {
 
   /** A file of a club, to be read once. */
   async take(task: 'takeClub' | 'repsTable' | 'setsTable', clubId: string): Promise<Readable> {
-    await this.club(clubId);
+    if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
     const path = passing();
     const drop = () => void rm(path, { force: true });
     try {
@@ -68,23 +67,5 @@ export class FilesService implements OnModuleDestroy {
     } finally {
       await rm(path, { force: true });
     }
-  }
-
-  /** Takes a whole club away; its name must be said. */
-  async wipe(clubId: string, name: string): Promise<void> {
-    const club = await this.club(clubId);
-    if (club.name !== name) throw conflict('name', name, `${club.name}, the name of this club`);
-    await this.em.transactional(async (em) => {
-      // Whoever records a rep holds the athlete: they come before or after, never in between.
-      await em.execute('select id from athlete where club_id = ? order by id for update', [clubId]);
-      await em.nativeDelete(Athlete, { clubId });
-      await em.nativeDelete(Club, { clubId });
-    });
-  }
-
-  private async club(clubId: string): Promise<Club> {
-    const club = await this.em.findOne(Club, { clubId });
-    if (!club) throw unknown('clubId', clubId, 'a club');
-    return club;
   }
 }

@@ -1,10 +1,10 @@
-import { EntityManager } from '@mikro-orm/postgresql';
+import { EntityManager, RequestContext } from '@mikro-orm/postgresql';
 import { HttpException, Injectable } from '@nestjs/common';
 import type { ImportBody, ImportReply, ImportSet, RefusalReply } from '@orthokin/contract';
 import type { Problem } from '@orthokin/core/result';
 import { Club } from '../domains/clubs/club.entity.js';
 import { DrillsService } from '../domains/drills/drills.service.js';
-import { unknown } from '../platform/http/refusals.js';
+import { refuseWith, unknown } from '../platform/http/refusals.js';
 import { Jobs } from '../platform/jobs/jobs.js';
 import { insertOnce } from '../platform/storage/insert-once.js';
 import { ImportJob } from './import-job.entity.js';
@@ -32,7 +32,8 @@ export class ImportsService {
     private readonly drills: DrillsService,
     private readonly jobs: Jobs,
   ) {
-    jobs.does(JOB, (asked) => this.store(asked as Asked));
+    // A job has no request around it, and needs what is read in it to itself all the same.
+    jobs.does(JOB, (asked) => RequestContext.create(em, () => this.store(asked as Asked)));
   }
 
   /** Takes an import on. Sent again it changes nothing. */
@@ -70,15 +71,12 @@ export class ImportsService {
       await this.drills.checkWhole(clubId, id, body, reps);
     } catch (error) {
       if (!(error instanceof HttpException)) throw error;
-      throw new HttpException(
-        { ...(error.getResponse() as object), problems: problemsOf(error, field) },
-        error.getStatus(),
-      );
+      throw refuseWith(error.getStatus(), problemsOf(error, field));
     }
   }
 
   private async store({ clubId, id }: Asked): Promise<void> {
-    const em = this.em.fork();
+    const { em } = this;
     const job = await em.findOne(ImportJob, { clubId, id });
     // Its club may be gone since, or another process may have done it.
     if (!job || job.state === 'stored' || job.state === 'refused') return;

@@ -2,6 +2,7 @@ import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { Athlete } from '../domains/athletes/athlete.entity.js';
 import { Changes } from '../domains/changes.js';
+import { Club } from '../domains/clubs/club.entity.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { PatternRow } from '../domains/patterns/pattern.entity.js';
 import { PatternVersion } from '../domains/patterns/pattern-version.entity.js';
@@ -9,7 +10,7 @@ import { conflict, unknown } from '../platform/http/refusals.js';
 
 const HELD = { lockMode: LockMode.PESSIMISTIC_WRITE } as const;
 
-/** Takes one thing out of a club for good, with all that is of it. */
+/** Takes a club, or one thing out of it, away for good, with all that is of it. */
 @Injectable()
 export class TakingOutService {
   constructor(
@@ -67,6 +68,19 @@ export class TakingOutService {
       await this.changes.tell(em, { of: 'pattern', clubId, patternId });
       for (const { id: athleteId } of athletes)
         await this.changes.tell(em, { of: 'sets', clubId, athleteId });
+    });
+  }
+
+  /** A whole club; its name must be said. */
+  async club(clubId: string, name: string): Promise<void> {
+    const club = await this.em.findOne(Club, { clubId });
+    if (!club) throw unknown('clubId', clubId, 'a club');
+    if (club.name !== name) throw conflict('name', name, `${club.name}, the name of this club`);
+    await this.em.transactional(async (em) => {
+      // Whoever records a rep holds the athlete: they come before or after, never in between.
+      await em.find(Athlete, { clubId }, { ...HELD, orderBy: { id: 'asc' }, fields: ['id'] });
+      await em.nativeDelete(Athlete, { clubId });
+      await em.nativeDelete(Club, { clubId });
     });
   }
 }

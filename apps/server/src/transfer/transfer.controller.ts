@@ -104,7 +104,7 @@ export class TransferController {
 
   @Serves(ROUTES.wipeClub, { takes: WipeBody })
   async wipe(@Param() { clubId }: ClubPath, @Body() { name }: WipeBody): Promise<object> {
-    await this.files.wipe(clubId, name);
+    await this.takingOut.club(clubId, name);
     return {};
   }
 

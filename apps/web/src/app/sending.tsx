@@ -21,10 +21,11 @@ async function deliver({ method, path, body }: Outgoing): Promise<Delivery> {
     return 'taken';
   } catch (error) {
     if (!(error instanceof Refused)) return 'unheard';
+    if (!LATER.has(error.status)) return { refused: error.message };
+    if (error.status !== 500) return 'unheard';
     const failed = (failures.get(path) ?? 0) + 1;
     failures.set(path, failed);
-    const isFinal = !LATER.has(error.status) || (error.status === 500 && failed >= MOST_FAILURES);
-    return isFinal ? { refused: error.message } : 'unheard';
+    return failed >= MOST_FAILURES ? { refused: error.message } : 'unheard';
   }
 }
 

@@ -38,7 +38,8 @@ export const groupBy = <T>(items: readonly T[], keyOf: (item: T) => string): Map
   return groups;
 };
 
-const DAY_MS = 86_400_000;
+/** A calendar day, ms. */
+export const DAY_MS = 86_400_000;
 
 /** The number of a calendar day `YYYY-MM-DD` among all days. */
 export const dayNumber = (day: string): number =>

@@ -1,6 +1,14 @@
 import { isItBetter, type NotComparable } from './better.js';
 import type { Change } from './change.js';
-import { groupBy, kindOf, leansByDay, likenessOf, standardTest, type CourseSet } from './course.js';
+import {
+  groupBy,
+  kindOf,
+  leansByDay,
+  likenessOf,
+  standardTest,
+  type CourseSet,
+  DAY_MS,
+} from './course.js';
 import type { CourseDuration } from './set-figures.js';
 import { leansOver, type LeanChange, type SideLean } from './side-lean.js';
 import { NO_SQUAD, type SquadForm } from './squad-form.js';
@@ -65,7 +73,6 @@ export interface Standing {
 
 const DURATION: CourseDuration = 'cycle';
 
-const DAY_MS = 86_400_000;
 /** Longer ago than this somebody has not been seen lately. */
 export const LATELY_DAYS = 10;
 

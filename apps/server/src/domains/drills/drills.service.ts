@@ -91,7 +91,10 @@ export class DrillsService {
     }
   }
 
-  /** Stores a set that is over with all its reps, in one short transaction. Again it changes nothing. */
+  /**
+   * Stores a set that is over with all its reps, in one short transaction. Sent again it changes nothing, and is
+   * refused where it says something else.
+   */
   async storeWhole(
     clubId: string,
     id: string,
@@ -99,10 +102,16 @@ export class DrillsService {
     reps: readonly WholeRep[],
     endedAt: string,
   ): Promise<void> {
+    // What is there already may be this very set, or another one under its id: one by one that shows.
+    if (await this.em.findOne(DrillSet, { clubId, id }, { fields: ['id'] })) {
+      await this.recordSet(clubId, id, body);
+      for (const rep of reps) await this.recordRep(clubId, id, rep.id, rep.body);
+      await this.endSet(clubId, id, { endedAt, reason: 'completed' });
+      return;
+    }
     const { athleteId } = body;
-    await this.em.fork().transactional(async (em) => {
+    await this.em.transactional(async (em) => {
       await em.findOneOrFail(Athlete, { clubId, id: athleteId }, HELD);
-      if (await em.findOne(DrillSet, { clubId, id }, { fields: ['id'] })) return;
       await em.insert(DrillSet, {
         ...{ clubId, id, ...body, limitsMs: body.limitsMs ?? null },
         ...{ startedAt: new Date(body.startedAt), endedAt: new Date(endedAt) },

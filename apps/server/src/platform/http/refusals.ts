@@ -7,12 +7,10 @@ import {
 import { validationProblems } from '@orthokin/contract';
 import { problemSentence, type Problem, type Result } from '@orthokin/core/result';
 import type { ValidationError } from 'class-validator';
-
-/** More sentences than this nobody reads; the first show where to look. */
-const MOST_SAID = 20;
+import { MOST_PROBLEMS } from './shape.js';
 
 const body = (problems: readonly Problem[]) => {
-  const said = problems.slice(0, MOST_SAID);
+  const said = problems.slice(0, MOST_PROBLEMS);
   const more = problems.length - said.length;
   return {
     message: [...said.map(problemSentence), ...(more > 0 ? [`And ${more} more.`] : [])].join(' '),

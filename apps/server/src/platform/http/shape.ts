@@ -6,13 +6,12 @@ import { getMetadataStorage } from 'class-validator';
 /** A contract class. */
 export type Shaped = new () => object;
 
-/** More problems than this help nobody; how many more there are is said. */
+/** More problems than this help nobody: the first show where to look. */
 export const MOST_PROBLEMS = 20;
-/** A list whose class says no bound of its own. */
+/** Of a list whose class says no bound of its own, and of the keys of an object that has no class. */
 const MOST_ELEMENTS = 1000;
-/** What a free object may hold: its keys, and how deep it goes. */
-const FREE_KEYS = 100;
-const FREE_DEPTH = 8;
+/** How deep an object may go that has no class: the evidence of a move is the deepest. */
+const FREE_DEPTH = 10;
 const LONGEST_TEXT = 20_000;
 const LARGEST_NUMBER = 1e15;
 const SHOWN_LENGTH = 60;
@@ -128,8 +127,8 @@ class Walk {
     } else if (typeof value === 'object' && value !== null) {
       const entries = Object.entries(value);
       if (depth <= 0) this.say(path, 'a value with values in it', 'a plain value');
-      else if (entries.length > FREE_KEYS)
-        this.say(path, `${entries.length} values`, `at most ${FREE_KEYS}`);
+      else if (entries.length > MOST_ELEMENTS)
+        this.say(path, `${entries.length} values`, `at most ${MOST_ELEMENTS}`);
       else
         for (const [name, each] of entries) {
           this.text(name, path);

@@ -4,6 +4,7 @@ import {
   Logger,
   type OnModuleDestroy,
   type OnModuleInit,
+  type OnApplicationBootstrap,
 } from '@nestjs/common';
 import PgBoss from 'pg-boss';
 import { DATABASE_URL } from '../database/database-url.js';
@@ -19,7 +20,7 @@ const CONNECTIONS = 2;
  * anew when that process is gone.
  */
 @Injectable()
-export class Jobs implements OnModuleInit, OnModuleDestroy {
+export class Jobs implements OnModuleInit, OnApplicationBootstrap, OnModuleDestroy {
   private readonly log = new Logger('jobs');
   private readonly boss: PgBoss;
   private readonly workers = new Map<string, string>();
@@ -41,7 +42,8 @@ export class Jobs implements OnModuleInit, OnModuleDestroy {
 
   async onApplicationBootstrap(): Promise<void> {
     for (const [name, work] of this.doing) {
-      await this.boss.createQueue(name);
+      // One that waits and one that is done, of each key.
+      await this.boss.createQueue(name, { name, policy: 'stately' });
       const worker = await this.boss.work<object>(
         name,
         { pollingIntervalSeconds: LOOK_EVERY_S },
@@ -57,7 +59,7 @@ export class Jobs implements OnModuleInit, OnModuleDestroy {
     await this.boss.stop({ graceful: false });
   }
 
-  /** Asks for a job; one with the same key that is not done yet is not asked for again. */
+  /** Asks for a job; one with the same key that waits already is not asked for again. */
   async ask(name: string, data: object, key: string): Promise<void> {
     await this.boss.send(name, data, {
       ...{ singletonKey: key, retryLimit: MOST_TRIES, retryDelay: 1 },

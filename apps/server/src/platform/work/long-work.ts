@@ -1,7 +1,7 @@
-import { PayloadTooLargeException, ServiceUnavailableException } from '@nestjs/common';
+import { ServiceUnavailableException } from '@nestjs/common';
 import type { Problem } from '@orthokin/core/result';
 import { Piscina } from 'piscina';
-import { refuseProblems, refuseWith } from '../http/refusals.js';
+import { refuseWith } from '../http/refusals.js';
 
 /** What a worker thread may hold; what takes more is refused, and the server lives on. */
 const MOST_MB = 320;
@@ -10,6 +10,14 @@ const MOST_WAITING = 12;
 /** Until then a worker waits for more, with its connections open. */
 const IDLE_MS = 20_000;
 const MOST_MS = 120_000;
+
+const TOO_MUCH: Problem = {
+  field: 'file',
+  given: 'more than can be worked through',
+  allowed: 'less of it at once',
+};
+/** What the pool says when as many wait as may. */
+const AT_LIMIT = 'Task queue is at limit';
 
 /** What a worker thread answers: a value, or why what it was given cannot be taken. */
 export type WorkAnswer<Value> =
@@ -41,7 +49,7 @@ export class LongWork {
     const answer = await this.answerTo<Value>(task, data);
     if ('refused' in answer) {
       const { status, problems } = answer.refused;
-      throw status === 400 ? refuseProblems(problems) : refuseWith(status, problems);
+      throw refuseWith(status, problems);
     }
     return answer.value;
   }
@@ -53,17 +61,8 @@ export class LongWork {
     } catch (error) {
       const { name = '', code = '', message = '' } = error as Partial<Record<string, string>>;
       if (name === 'AbortError' || code === 'ERR_WORKER_OUT_OF_MEMORY')
-        throw new PayloadTooLargeException({
-          message: 'file: given more than can be worked through, allowed less of it at once.',
-          problems: [
-            {
-              field: 'file',
-              given: 'more than can be worked through',
-              allowed: 'less of it at once',
-            },
-          ],
-        });
-      if (/queue|limit/i.test(message) && code !== '')
+        throw refuseWith(413, [TOO_MUCH]);
+      if (message === AT_LIMIT)
         throw new ServiceUnavailableException('Too much is being read and written; try again.');
       throw error;
     }
