@@ -1,3 +1,4 @@
+import type { IncomingMessage } from 'node:http';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { WsAdapter } from '@nestjs/platform-ws';
 import { NestFactory } from '@nestjs/core';
@@ -10,12 +11,18 @@ import { noStore } from './platform/http/no-store.js';
 import { serveDocs } from './platform/http/openapi.js';
 import { CheckedPipe } from './platform/http/checked.pipe.js';
 import { serveWeb } from './platform/http/serve-web.js';
+import { Retried } from './platform/http/retried.js';
 import { RefusalFilter } from './platform/http/refusal.filter.js';
 import type { Settings } from './platform/settings.js';
 import { prepare } from './prepare.js';
 
-/** Some thousand reps brought in at once are below this; a set of 200 is far below. */
+/** A set of 200 reps is far below this. */
 const BODY_LIMIT = '4mb';
+
+/** Imports are read, like files, as they come and in a thread of their own. */
+const READ_AS_IT_COMES = /^\/api\/clubs\/[^/]+\/imports\//;
+const isReadWhole = ({ url = '', headers }: IncomingMessage): boolean =>
+  !READ_AS_IT_COMES.test(url) && (headers['content-type'] ?? '').startsWith('application/json');
 
 /**
  * Replies of the API are not packed here: a page of figures is sent sooner than it is packed, and a
@@ -39,7 +46,7 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
   );
   app.useLogger(app.get(Logger));
   app.use(addresses.guard);
-  app.useBodyParser('json', { limit: BODY_LIMIT });
+  app.useBodyParser('json', { limit: BODY_LIMIT, type: isReadWhole });
   app.useWebSocketAdapter(new WsAdapter(app));
   app.setGlobalPrefix('api');
   app.use(
@@ -65,6 +72,7 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
   app.use(compression({ filter: isWorthPacking }));
   serveWeb(app);
   app.useGlobalPipes(new CheckedPipe());
+  app.useGlobalInterceptors(new Retried());
   app.useGlobalFilters(new RefusalFilter());
   app.enableShutdownHooks();
   serveDocs(app);

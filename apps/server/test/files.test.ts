@@ -312,6 +312,22 @@ describe('sets timed elsewhere', () => {
       'sets[0].reps[0].replaces',
     ],
     [
+      'a later rep under an id that is not of its time',
+      ({ sets: [set] }) => {
+        const [, second] = set?.reps ?? [];
+        if (second) second.id = '7d444840-9dc0-41d1-b245-5ffdce74fad2';
+      },
+      'sets[0].reps[1].id',
+    ],
+    [
+      'a later rep out of its bounds',
+      ({ sets: [set] }) => {
+        const [, second] = set?.reps ?? [];
+        if (second) second.body.ordinal = 0;
+      },
+      'sets[0].reps[1].body.ordinal',
+    ],
+    [
       'a set of nobody',
       ({ sets: [, set] }) => {
         if (set) set.body.athleteId = v7();

@@ -19,6 +19,15 @@ export const IsMoment = (): PropertyDecorator =>
     }),
   );
 
+/** A calendar day on which somebody alive may have been born, as `2010-01-31`. */
+export const IsDateOfBirth = (): PropertyDecorator =>
+  all(
+    IsISO8601({ strict: true }),
+    Matches(new RegExp(`^(19\\d\\d${DAY.slice('20\\d\\d'.length)}|${DAY})$`), {
+      message: '$property must be a date of birth like 2010-01-31',
+    }),
+  );
+
 /** A calendar day of this century, as `2026-01-31`. */
 export const IsDay = (): PropertyDecorator =>
   all(

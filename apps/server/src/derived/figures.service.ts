@@ -1,4 +1,4 @@
-import { EntityManager, LockMode } from '@mikro-orm/postgresql';
+import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { readSet } from '@orthokin/core/drill';
 import type { Pattern } from '@orthokin/core/pattern';
@@ -7,7 +7,9 @@ import { setFigures } from '@orthokin/core/stats';
 import { PatternsService, versionKey } from '../domains/patterns/patterns.service.js';
 import { rungAsRun } from '../domains/drills/as-run.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
-import { RepRow } from '../domains/drills/rep.entity.js';
+import { repsIn } from '../domains/drills/drills.part.js';
+import type { RepRow } from '../domains/drills/rep.entity.js';
+import { plainRows } from '../platform/storage/plain-rows.js';
 import { SetFiguresRow } from './set-figures.entity.js';
 
 /** Sets whose figures are worked out together. */
@@ -52,18 +54,19 @@ export class FiguresService {
     if (setIds.length === 0) return [];
     return this.em.transactional(async (em) => {
       // Whoever adds a rep holds the set as well: what is kept is never older than its reps.
-      const held = await em.find(
+      const held = await plainRows(
+        em,
         DrillSet,
-        { clubId, id: { $in: [...setIds] } },
-        { lockMode: LockMode.PESSIMISTIC_WRITE, orderBy: { id: 'asc' } },
+        'where club_id = ? and id = any (?::uuid[]) order by id for update',
+        [clubId, `{${setIds.join(',')}}`],
       );
       // Somebody who asked a moment sooner may have worked them out while we waited.
       const kept = await this.kept(clubId, setIds);
       const sets = held.filter(({ id }) => !kept.has(id));
-      const reps = await em.find(
-        RepRow,
-        { clubId, setId: { $in: sets.map(({ id }) => id) } },
-        { orderBy: { id: 'asc' } },
+      const reps = await repsIn(
+        em,
+        clubId,
+        sets.map(({ id }) => id),
       );
       const repsOf = new Map<string, RepRow[]>(sets.map(({ id }) => [id, []]));
       for (const rep of reps) repsOf.get(rep.setId)?.push(rep);

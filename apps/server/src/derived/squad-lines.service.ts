@@ -2,6 +2,7 @@ import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { AthleteReply, LastSetReply, SquadLineReply } from '@orthokin/contract';
 import { Athlete } from '../domains/athletes/athlete.entity.js';
+import { bandNow } from '../domains/athletes/athletes.service.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { NewestSetsService, workingOn } from '../domains/drills/newest-sets.service.js';
 import { PatternsService, reachedRung } from '../domains/patterns/patterns.service.js';
@@ -14,6 +15,7 @@ interface Row {
   readonly name: string;
   readonly hand: AthleteReply['hand'];
   readonly age_band: AthleteReply['ageBand'];
+  readonly born_on: string | null;
   readonly colour_vision: AthleteReply['colourVision'];
   readonly note: string | null;
   readonly line: SquadLine | null;
@@ -33,17 +35,22 @@ export class SquadLinesService {
   /** Everyone of a club, by name. */
   async of(clubId: string): Promise<SquadLineReply[]> {
     const rows = await this.em.execute<Row[]>(
-      `select a.id, a.name, a.hand, a.age_band, a.colour_vision, a.note, l.line
+      `select a.id, a.name, a.hand, a.age_band, a.born_on, a.colour_vision, a.note, l.line
        from athlete a left join squad_line l on l.club_id = a.club_id and l.id = a.id
-       where a.club_id = ? order by a.name`,
+       where a.club_id = ? and a.archived_at is null order by a.name`,
       [clubId],
     );
     const missing = rows.filter(({ line }) => line === null).map(({ id }) => id);
     const fresh = await this.workOut(clubId, missing);
-    return rows.flatMap(({ line: kept, age_band, colour_vision, ...row }) => {
+    return rows.flatMap(({ line: kept, age_band, born_on, colour_vision, ...row }) => {
       const line = kept ?? fresh.get(row.id);
       if (!line) return [];
-      return [{ athlete: { ...row, ageBand: age_band, colourVision: colour_vision }, ...line }];
+      return [
+        {
+          athlete: { ...row, ageBand: bandNow(age_band, born_on), colourVision: colour_vision },
+          ...line,
+        },
+      ];
     });
   }
 

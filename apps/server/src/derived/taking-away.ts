@@ -2,9 +2,7 @@ import { LockMode, type EntityManager } from '@mikro-orm/postgresql';
 import { Injectable, type OnModuleInit } from '@nestjs/common';
 import { Athlete } from '../domains/athletes/athlete.entity.js';
 import { Changes, type Change } from '../domains/changes.js';
-import { AthleteStanding } from './athlete-standing.entity.js';
 import { LadderStanding } from './ladder-standing.entity.js';
-import { SetFiguresRow } from './set-figures.entity.js';
 import { SquadLineRow } from './squad-line.entity.js';
 
 /**
@@ -26,10 +24,15 @@ async function takeAway(em: EntityManager, change: Change): Promise<void> {
     case 'reps':
     case 'sets': {
       const { athleteId } = change;
-      if (change.of === 'reps') await em.nativeDelete(SetFiguresRow, { clubId, id: change.setId });
-      await em.nativeDelete(AthleteStanding, { clubId, id: athleteId });
-      await em.nativeDelete(LadderStanding, { clubId, athleteId });
-      await em.nativeDelete(SquadLineRow, { clubId, id: athleteId });
+      // One question: this stands in the way of every rep.
+      await em.execute(
+        `with of as (select ?::uuid as club_id, ?::uuid as athlete_id, ?::uuid as set_id),
+           figures as (delete from set_figures f using of where (f.club_id, f.id) = (of.club_id, of.set_id)),
+           standing as (delete from athlete_standing s using of where (s.club_id, s.id) = (of.club_id, of.athlete_id)),
+           ladder as (delete from ladder_standing l using of where (l.club_id, l.athlete_id) = (of.club_id, of.athlete_id))
+         delete from squad_line l using of where (l.club_id, l.id) = (of.club_id, of.athlete_id)`,
+        [clubId, athleteId, change.of === 'reps' ? change.setId : null],
+      );
       return;
     }
     case 'moves':

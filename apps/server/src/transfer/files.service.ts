@@ -7,7 +7,7 @@ import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
-import type { ClubReply } from '@orthokin/contract';
+import type { ClubReply, ImportBody } from '@orthokin/contract';
 import { wrong } from '@orthokin/core/result';
 import { Club } from '../domains/clubs/club.entity.js';
 import { counted, TooMuch } from '../platform/http/counted.js';
@@ -17,9 +17,14 @@ import { LongWork } from '../platform/work/long-work.js';
 import type { Tasks } from './work/worker.js';
 
 /** Built code, also where this file is read as it was written. */
-const WORKER = join(import.meta.dirname, '../../dist/transfer/work/worker.js');
+const BUILT = join(import.meta.dirname, '../../dist/transfer/work');
+const WORKER = join(BUILT, 'worker.js');
+/** Without the services, which take a thread a second to start. */
+const IMPORT_CHECK = join(BUILT, 'check-import.js');
 /** A packed club of a million reps is below this. */
 const MOST_PACKED = 128 * 2 ** 20;
+/** Some thousand reps of an import are below this. */
+const MOST_IMPORTED = 4 * 2 ** 20;
 
 const passing = (): string => join(tmpdir(), `orthokin-${randomUUID()}`);
 
@@ -54,11 +59,29 @@ export class FilesService implements OnModuleDestroy {
   }
 
   /** Brings a club in that is not here, from the bytes of its file as they come. */
-  async bring(bytes: Readable): Promise<ClubReply> {
+  bring(bytes: Readable): Promise<ClubReply> {
+    return this.from(bytes, MOST_PACKED, (path) =>
+      this.work.run<ClubReply>('bringClub', { path } satisfies Tasks['bringClub']),
+    );
+  }
+
+  /** An import held against its class, from its bytes as they come. */
+  import(bytes: Readable): Promise<ImportBody> {
+    return this.from(bytes, MOST_IMPORTED, (path) =>
+      this.work.runAlone<ImportBody>(IMPORT_CHECK, { path }),
+    );
+  }
+
+  /** Does something with a file of what comes, which is gone after. */
+  private async from<Value>(
+    bytes: Readable,
+    most: number,
+    read: (path: string) => Promise<Value>,
+  ): Promise<Value> {
     const path = passing();
     try {
-      await pipeline(bytes, counted(MOST_PACKED), createWriteStream(path));
-      return await this.work.run<ClubReply>('bringClub', { path } satisfies Tasks['bringClub']);
+      await pipeline(bytes, counted(most), createWriteStream(path));
+      return await read(path);
     } catch (error) {
       if (!(error instanceof TooMuch)) throw error;
       return accepted(

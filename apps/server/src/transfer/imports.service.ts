@@ -1,3 +1,4 @@
+import type { Readable } from 'node:stream';
 import { EntityManager, RequestContext } from '@mikro-orm/postgresql';
 import { HttpException, Injectable } from '@nestjs/common';
 import type { ImportBody, ImportReply, ImportSet, RefusalReply } from '@orthokin/contract';
@@ -7,19 +8,33 @@ import { DrillsService } from '../domains/drills/drills.service.js';
 import { refuseWith, unknown } from '../platform/http/refusals.js';
 import { Jobs } from '../platform/jobs/jobs.js';
 import { insertOnce } from '../platform/storage/insert-once.js';
+import { FilesService } from './files.service.js';
 import { ImportJob } from './import-job.entity.js';
 
+const problemsUnder = (error: HttpException, field: string): Problem[] => {
+  const { problems = [] } = error.getResponse() as Partial<RefusalReply>;
+  return problems.map((problem) => ({ ...problem, field: `${field}.${problem.field}` }));
+};
+
 const JOB = 'import';
+/** Sets between two words on how far it is; those since are looked at once more after a restart. */
+const AT_ONCE = 30;
+const LANES = 3;
+
+type Lane = readonly (readonly [index: number, set: ImportSet])[];
+
+/** Some sets, to be stored beside each other: an athlete's stay together, since they would only wait for each other. */
+function lanesOf(sets: Lane): Lane[] {
+  const athletes = [...new Set(sets.map(([, { body }]) => body.athleteId))];
+  return Array.from({ length: Math.min(LANES, athletes.length) }, (_, lane) =>
+    sets.filter(([, { body }]) => athletes.indexOf(body.athleteId) % LANES === lane),
+  );
+}
 
 interface Asked {
   readonly clubId: string;
   readonly id: string;
 }
-
-const problemsOf = (error: HttpException, field: string): Problem[] => {
-  const { problems = [] } = error.getResponse() as Partial<RefusalReply>;
-  return problems.map((problem) => ({ ...problem, field: `${field}.${problem.field}` }));
-};
 
 /**
  * Sets timed elsewhere, through the same door as those timed here: looked at all together, then stored
@@ -30,68 +45,91 @@ export class ImportsService {
   constructor(
     private readonly em: EntityManager,
     private readonly drills: DrillsService,
+    private readonly files: FilesService,
     private readonly jobs: Jobs,
   ) {
-    // A job has no request around it, and needs what is read in it to itself all the same.
-    jobs.does(JOB, (asked) => RequestContext.create(em, () => this.store(asked as Asked)));
+    jobs.does(JOB, {
+      // A job has no request around it, and needs what is read in it to itself all the same.
+      work: (asked) => RequestContext.create(em, () => this.store(asked as Asked)),
+      gaveUp: (asked) => this.mark(asked as Asked, { state: 'given up' }),
+    });
   }
 
-  /** Takes an import on. Sent again it changes nothing. */
-  async take(clubId: string, id: string, { sets }: ImportBody): Promise<ImportReply> {
+  /** Takes an import on, from its bytes as they come. Sent again it changes nothing. */
+  async take(clubId: string, id: string, bytes: Readable): Promise<ImportReply> {
     if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
-    const known = await this.em.findOne(ImportJob, { clubId, id });
-    if (!known) {
-      for (const [i, set] of sets.entries()) await this.check(clubId, set, `sets[${i}]`);
-      const reps = sets.reduce((sum, each) => sum + each.reps.length, 0);
-      await insertOnce(this.em, ImportJob, {
-        ...{ clubId, id, sets: sets.length, reps, done: 0, state: 'waiting', problems: [] },
-        body: sets,
-      });
-    }
+    const known = await this.found(clubId, id);
+    if (!known) await this.keep(clubId, id, await this.files.import(bytes));
+    else if (known.state === 'given up') await this.mark({ clubId, id }, { state: 'waiting' });
     await this.jobs.ask(JOB, { clubId, id }, `${clubId} ${id}`);
     return this.progress(clubId, id);
   }
 
+  /** Keeps an import to be stored if all of it can be, as far as that can be told before the first set is. */
+  private async keep(clubId: string, id: string, { sets }: ImportBody): Promise<void> {
+    const wrong = await this.drills.firstWrong(clubId, sets);
+    if (wrong)
+      throw refuseWith(wrong.error.getStatus(), problemsUnder(wrong.error, `sets[${wrong.at}]`));
+    const reps = sets.reduce((sum, each) => sum + each.reps.length, 0);
+    await insertOnce(this.em, ImportJob, {
+      ...{ clubId, id, sets: sets.length, reps, done: 0, state: 'waiting', problems: [] },
+      body: sets,
+    });
+  }
+
   async progress(clubId: string, id: string): Promise<ImportReply> {
-    const job = await this.em
+    const job = await this.found(clubId, id);
+    if (!job) throw unknown('importId', id, 'an import');
+    const { state, sets, reps, done, problems } = job;
+    return { id, state, sets, reps, done, problems: [...problems] };
+  }
+
+  /** All of an import but what it is to store. */
+  private found(clubId: string, id: string) {
+    return this.em
       .fork()
       .findOne(
         ImportJob,
         { clubId, id },
         { fields: ['state', 'sets', 'reps', 'done', 'problems'] },
       );
-    if (!job) throw unknown('importId', id, 'an import');
-    const { state, sets, reps, done, problems } = job;
-    return { id, state, sets, reps, done, problems: [...problems] };
   }
 
-  /** Whether a set could be stored, as far as that can be told before the first is. */
-  private async check(clubId: string, { id, body, reps }: ImportSet, field: string): Promise<void> {
-    try {
-      await this.drills.checkWhole(clubId, id, body, reps);
-    } catch (error) {
-      if (!(error instanceof HttpException)) throw error;
-      throw refuseWith(error.getStatus(), problemsOf(error, field));
-    }
+  private async mark(job: Asked, now: Partial<ImportJob>): Promise<void> {
+    await this.em.fork().nativeUpdate(ImportJob, { ...job }, now);
   }
 
   private async store({ clubId, id }: Asked): Promise<void> {
-    const { em } = this;
-    const job = await em.findOne(ImportJob, { clubId, id });
+    // Read apart: with the sets at hand every transaction would look whether one of them has changed.
+    const job = await this.em.fork().findOne(ImportJob, { clubId, id });
     // Its club may be gone since, or another process may have done it.
     if (!job || job.state === 'stored' || job.state === 'refused') return;
-    for (const [i, set] of job.body.entries()) {
-      if (i < job.done) continue;
-      try {
-        await this.drills.storeWhole(clubId, set.id, set.body, set.reps, set.endedAt);
-      } catch (error) {
-        if (!(error instanceof HttpException)) throw error;
-        const problems = problemsOf(error, `sets[${i}]`);
-        await em.nativeUpdate(ImportJob, { clubId, id }, { state: 'refused', problems });
+    for (let from = job.done; from < job.sets; from += AT_ONCE) {
+      const some = [...job.body.entries()].slice(from, from + AT_ONCE);
+      const problems = (
+        await Promise.all(lanesOf(some).map((lane) => this.storeLane(clubId, lane)))
+      ).flat();
+      if (problems.length > 0) {
+        await this.mark({ clubId, id }, { state: 'refused', problems });
         return;
       }
-      await em.nativeUpdate(ImportJob, { clubId, id }, { state: 'storing', done: i + 1 });
+      await this.mark(
+        { clubId, id },
+        { state: 'storing', done: Math.min(job.sets, from + AT_ONCE) },
+      );
     }
-    await em.nativeUpdate(ImportJob, { clubId, id }, { state: 'stored', body: [] });
+    await this.mark({ clubId, id }, { state: 'stored', done: job.sets, body: [] });
+  }
+
+  /** Stores sets one after another; what is wrong with the first that cannot be. */
+  private async storeLane(clubId: string, lane: Lane): Promise<Problem[]> {
+    for (const [i, set] of lane)
+      try {
+        await this.drills.storeWhole(clubId, set);
+      } catch (error) {
+        if (!(error instanceof HttpException)) throw error;
+        return problemsUnder(error, `sets[${i}]`);
+      }
+    return [];
   }
 }

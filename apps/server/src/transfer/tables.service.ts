@@ -76,7 +76,7 @@ export class TablesService {
   }
 
   private async names(clubId: string): Promise<ReadonlyMap<string, string>> {
-    const athletes = await this.athletes.all(clubId);
+    const athletes = await this.athletes.everyone(clubId);
     return new Map(athletes.map(({ id, name }) => [id, name]));
   }
 

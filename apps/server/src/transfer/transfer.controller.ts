@@ -31,6 +31,14 @@ import { TakingOutService } from './taking-out.service.js';
 import { TablesService } from './tables.service.js';
 
 const ZIP = 'application/zip';
+const JSON_BODY = 'application/json';
+
+/** A request whose body is read as it comes, if it is of a kind. */
+function inKind(request: Request, kind: string): Request {
+  if (!request.is(kind))
+    accepted(wrong('Content-Type', request.headers['content-type'] ?? 'nothing', kind));
+  return request;
+}
 
 /** A reply that is a table to keep. */
 const Table = (name: string): MethodDecorator =>
@@ -97,9 +105,7 @@ export class TransferController {
     schema: { type: 'string', format: 'binary' },
   })
   bring(@Req() request: Request): Promise<ClubReply> {
-    if (!request.is(ZIP))
-      accepted(wrong('Content-Type', request.headers['content-type'] ?? 'nothing', ZIP));
-    return this.files.bring(request);
+    return this.files.bring(inKind(request, ZIP));
   }
 
   @Serves(ROUTES.wipeClub, { takes: WipeBody })
@@ -131,9 +137,9 @@ export class TransferController {
   @Serves(ROUTES.importSets, { takes: ImportBody, gives: ImportReply })
   importSets(
     @Param() { clubId, importId }: NewImportPath,
-    @Body() body: ImportBody,
+    @Req() request: Request,
   ): Promise<ImportReply> {
-    return this.imports.take(clubId, importId, body);
+    return this.imports.take(clubId, importId, inKind(request, JSON_BODY));
   }
 
   @Serves(ROUTES.importProgress, { gives: ImportReply })

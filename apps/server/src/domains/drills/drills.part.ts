@@ -1,29 +1,27 @@
+import type { EntityManager } from '@mikro-orm/postgresql';
 import type { InList } from '@orthokin/contract';
-import { date, insertAll, mapped, pages, type ClubPart } from '../club-part.js';
+import { plainRows } from '../../platform/storage/plain-rows.js';
+import { mapped, pages, type ClubPart } from '../club-part.js';
 import { DrillSet } from './drill-set.entity.js';
 import { repReply, setReply } from './replies.js';
 import { RepRow } from './rep.entity.js';
 
+/** As the tables have it; a column each, so that PostgreSQL takes a thousand rows out of one text. */
+const SET_COLUMNS = `id uuid, "athleteId" uuid, "patternId" uuid, "patternVersion" int, rung int, source text,
+  "startedAt" timestamptz, day date, seed bigint, "falseStartMs" int, "responseLimitMs" int, conditions jsonb,
+  "limitsMs" jsonb, cues jsonb, "endedAt" timestamptz, "endReason" text`;
+
+const REP_COLUMNS = `id uuid, "setId" uuid, ordinal int, target text, events jsonb, "seenFaults" jsonb,
+  "struckOut" boolean, marks jsonb, replaces uuid, corrected jsonb`;
+
 export const setsPart: ClubPart<'sets'> = {
   list: 'sets',
   take: (em, clubId) => mapped(pages(em, DrillSet, clubId), setReply),
-  bring: (em, clubId, rows) =>
-    insertAll(
-      em,
-      DrillSet,
-      clubId,
-      rows.map(({ limitsMs = null, endReason = null, ...set }) => ({
-        ...{ ...set, limitsMs, endReason },
-        startedAt: date(set.startedAt),
-        endedAt: date(set.endedAt),
-      })),
-    ),
+  async bring(em, clubId, rows) {
+    await insertSets(em, clubId, rows);
+  },
   names: { athleteId: 'athletes', patternId: 'patterns' },
 };
-
-/** As the table has it; a column each, so that PostgreSQL takes a thousand rows out of one text. */
-const REP_COLUMNS = `id uuid, "setId" uuid, ordinal int, target text, events jsonb, "seenFaults" jsonb,
-  "struckOut" boolean, marks jsonb, replaces uuid, corrected jsonb`;
 
 export const repsPart: ClubPart<'reps'> = {
   list: 'reps',
@@ -42,6 +40,43 @@ export const repsPart: ClubPart<'reps'> = {
   },
   names: { setId: 'sets', replaces: 'reps' },
 };
+
+/** Every rep recorded in some sets, replaced ones too, in the order of their ids (of recording). */
+export const repsIn = (
+  em: EntityManager,
+  clubId: string,
+  setIds: readonly string[],
+): Promise<RepRow[]> =>
+  plainRows(em, RepRow, 'where club_id = ? and set_id = any (?::uuid[]) order by id', [
+    ...[clubId, `{${setIds.join(',')}}`],
+  ]);
+
+/** @returns how many were stored: what is stored under an id already stays */
+async function insertSets(
+  em: EntityManager,
+  clubId: string,
+  rows: readonly InList<'sets'>[],
+): Promise<number> {
+  const { affectedRows } = await em.execute<{ affectedRows: number }>(
+    `insert into drill_set (club_id, id, athlete_id, pattern_id, pattern_version, rung, source, started_at, day,
+       seed, false_start_ms, response_limit_ms, conditions, limits_ms, cues, ended_at, end_reason)
+     select ?::uuid, id, "athleteId", "patternId", "patternVersion", rung, source, "startedAt", day,
+       seed, "falseStartMs", "responseLimitMs", conditions, nullif("limitsMs", 'null'::jsonb), cues, "endedAt",
+       "endReason"
+     from jsonb_to_recordset(?::jsonb) as given (${SET_COLUMNS})
+     on conflict (club_id, id) do nothing`,
+    [clubId, JSON.stringify(rows)],
+    'run',
+  );
+  return affectedRows;
+}
+
+/** Stores a set unless something is stored under its id. @returns whether it was stored */
+export const insertSetOnce = async (
+  em: EntityManager,
+  clubId: string,
+  set: InList<'sets'>,
+): Promise<boolean> => (await insertSets(em, clubId, [set])) === 1;
 
 /** In waves: a correction names the rep it replaces, which must be there before it. */
 function replacedFirst(rows: readonly InList<'reps'>[]): InList<'reps'>[][] {

@@ -1,5 +1,5 @@
-import { EntityManager, LockMode } from '@mikro-orm/postgresql';
-import { Injectable } from '@nestjs/common';
+import { EntityManager } from '@mikro-orm/postgresql';
+import { HttpException, Injectable } from '@nestjs/common';
 import type {
   DrillSetBody,
   DrillSetReply,
@@ -7,19 +7,18 @@ import type {
   RepReply,
   SetEndBody,
 } from '@orthokin/contract';
-import { rungOf } from '@orthokin/core/pattern';
+import { rungOf, type Pattern } from '@orthokin/core/pattern';
 import type { Cue } from '@orthokin/core/cue';
 import { ok, wrong, type Result } from '@orthokin/core/result';
 import { checkEvents } from '@orthokin/core/timing';
-import { Athlete } from '../athletes/athlete.entity.js';
 import { refuseAhead, refuseOtherDay } from '../ahead.js';
 import { AthletesService } from '../athletes/athletes.service.js';
 import { insertOnce } from '../../platform/storage/insert-once.js';
 import { accepted, conflict, unknown } from '../../platform/http/refusals.js';
 import { Changes } from '../changes.js';
-import { PatternsService } from '../patterns/patterns.service.js';
+import { PatternsService, versionKey } from '../patterns/patterns.service.js';
 import { DrillSet } from './drill-set.entity.js';
-import { repsPart } from './drills.part.js';
+import { insertSetOnce, repsIn, repsPart } from './drills.part.js';
 import { setReply } from './replies.js';
 import { RepRow } from './rep.entity.js';
 
@@ -29,8 +28,41 @@ interface WholeRep {
   readonly body: RepBody;
 }
 
-/** Whoever works out what follows from an athlete's sets holds the athlete too. */
-const HELD = { lockMode: LockMode.PESSIMISTIC_WRITE } as const;
+/** A set that comes as a whole. */
+export interface WholeSet {
+  readonly id: string;
+  readonly body: DrillSetBody;
+  readonly reps: readonly WholeRep[];
+  readonly endedAt: string;
+}
+
+const versionOf = ({ patternId, patternVersion }: DrillSetBody) => ({
+  patternId,
+  version: patternVersion,
+});
+
+/** Refuses a set that its pattern does not fit. */
+function checkAgainst(pattern: Pattern, body: DrillSetBody): void {
+  refuseAhead('startedAt', body.startedAt);
+  refuseOtherDay('day', body.day, body.startedAt);
+  const rung = rungOf(pattern, body.rung);
+  if (!rung) accepted(wrong('rung', body.rung, `1 to ${pattern.rungs.length}`));
+  accepted(checkCues(body, rung?.targets ?? []));
+}
+
+/** Holds a row until the transaction is over. @returns whether it is there */
+async function held(
+  em: EntityManager,
+  table: 'athlete' | 'drill_set',
+  clubId: string,
+  id: string,
+): Promise<boolean> {
+  const rows = await em.execute<object[]>(
+    `select 1 from ${table} where club_id = ? and id = ? for update`,
+    [clubId, id],
+  );
+  return rows.length === 1;
+}
 
 /** Takes in sets and reps as they were recorded, and gives them out again. */
 @Injectable()
@@ -46,7 +78,7 @@ export class DrillsService {
     await this.checkSet(clubId, body);
     const { athleteId } = body;
     await this.em.transactional(async (em) => {
-      await em.findOneOrFail(Athlete, { clubId, id: athleteId }, HELD);
+      await this.hold(em, clubId, athleteId);
       await insertOnce(em, DrillSet, {
         clubId,
         id,
@@ -60,24 +92,40 @@ export class DrillsService {
   }
 
   private async checkSet(clubId: string, body: DrillSetBody): Promise<void> {
-    refuseAhead('startedAt', body.startedAt);
-    refuseOtherDay('day', body.day, body.startedAt);
     await this.athletes.one(clubId, body.athleteId);
     const { patternId, patternVersion } = body;
-    const { body: pattern } = await this.patterns.version(clubId, patternId, patternVersion);
-    const rung = rungOf(pattern, body.rung);
-    if (!rung) accepted(wrong('rung', body.rung, `1 to ${pattern.rungs.length}`));
-    accepted(checkCues(body, rung?.targets ?? []));
+    checkAgainst((await this.patterns.version(clubId, patternId, patternVersion)).body, body);
   }
 
-  /** Refuses a set with all its reps that could not be stored; stores nothing. */
-  async checkWhole(
+  /** Looks at sets with all their reps: the first that could not be stored, and why. Stores nothing. */
+  async firstWrong(
     clubId: string,
-    id: string,
-    body: DrillSetBody,
-    reps: readonly WholeRep[],
-  ): Promise<void> {
-    await this.checkSet(clubId, body);
+    sets: readonly WholeSet[],
+  ): Promise<{ readonly at: number; readonly error: HttpException } | null> {
+    const athletes = await this.athletes.among(
+      clubId,
+      sets.map(({ body }) => body.athleteId),
+    );
+    const versions = await this.patterns.versions(
+      clubId,
+      sets.map(({ body }) => versionOf(body)),
+    );
+    for (const [at, set] of sets.entries())
+      try {
+        const { athleteId, patternVersion } = set.body;
+        const version = versions.get(versionKey(versionOf(set.body)));
+        if (!athletes.has(athleteId)) throw unknown('athleteId', athleteId, 'an athlete');
+        if (!version) throw unknown('version', String(patternVersion), 'a version of a pattern');
+        this.checkWhole(version.body, set);
+      } catch (error) {
+        if (!(error instanceof HttpException)) throw error;
+        return { at, error };
+      }
+    return null;
+  }
+
+  private checkWhole(pattern: Pattern, { id, body, reps }: WholeSet): void {
+    checkAgainst(pattern, body);
     const seen = new Set<string>();
     for (const [i, rep] of reps.entries()) {
       const field = `reps[${i}]`;
@@ -95,35 +143,25 @@ export class DrillsService {
    * Stores a set that is over with all its reps, in one short transaction. Sent again it changes nothing, and is
    * refused where it says something else.
    */
-  async storeWhole(
-    clubId: string,
-    id: string,
-    body: DrillSetBody,
-    reps: readonly WholeRep[],
-    endedAt: string,
-  ): Promise<void> {
-    // What is there already may be this very set, or another one under its id: one by one that shows.
-    if (await this.em.findOne(DrillSet, { clubId, id }, { fields: ['id'] })) {
-      await this.recordSet(clubId, id, body);
-      for (const rep of reps) await this.recordRep(clubId, id, rep.id, rep.body);
-      await this.endSet(clubId, id, { endedAt, reason: 'completed' });
-      return;
-    }
+  async storeWhole(clubId: string, { id, body, reps, endedAt }: WholeSet): Promise<void> {
     const { athleteId } = body;
-    await this.em.transactional(async (em) => {
-      await em.findOneOrFail(Athlete, { clubId, id: athleteId }, HELD);
-      await em.insert(DrillSet, {
-        ...{ clubId, id, ...body, limitsMs: body.limitsMs ?? null },
-        ...{ startedAt: new Date(body.startedAt), endedAt: new Date(endedAt) },
-        endReason: 'completed',
-      });
+    const isNew = await this.em.transactional(async (em) => {
+      await this.hold(em, clubId, athleteId);
+      const ended = { ...body, id, endedAt, endReason: 'completed' as const };
+      if (!(await insertSetOnce(em, clubId, ended))) return false;
       await repsPart.bring(
         em,
         clubId,
         reps.map((rep) => ({ ...rep.body, id: rep.id, setId: id })),
       );
       await this.changes.tell(em, { of: 'reps', clubId, athleteId, setId: id });
+      return true;
     });
+    if (isNew) return;
+    // What is there already may be this very set, or another one under its id: one by one that shows.
+    await this.recordSet(clubId, id, body);
+    for (const rep of reps) await this.recordRep(clubId, id, rep.id, rep.body);
+    await this.endSet(clubId, id, { endedAt, reason: 'completed' });
   }
 
   async endSet(
@@ -154,12 +192,18 @@ export class DrillsService {
     await this.em.transactional(async (em) => {
       // While athlete and set are held nobody works out figures that would miss this rep.
       const { athleteId } = set;
-      await em.findOneOrFail(Athlete, { clubId, id: athleteId }, HELD);
-      await em.findOneOrFail(DrillSet, { clubId, id: setId }, HELD);
+      await this.hold(em, clubId, athleteId);
+      if (!(await held(em, 'drill_set', clubId, setId))) throw unknown('setId', setId, 'a set');
       await insertOnce(em, RepRow, { clubId, id, setId, ...body });
       await this.changes.tell(em, { of: 'reps', clubId, athleteId, setId });
     });
     return { ...body, id };
+  }
+
+  /** Whoever works out what follows from an athlete's sets holds the athlete too. */
+  private async hold(em: EntityManager, clubId: string, athleteId: string): Promise<void> {
+    if (!(await held(em, 'athlete', clubId, athleteId)))
+      throw unknown('athleteId', athleteId, 'an athlete');
   }
 
   /** What was called live must be a target that was in play. */
@@ -202,12 +246,7 @@ export class DrillsService {
 
   /** Every rep recorded in these sets, replaced ones too, in the order of their ids (of recording). */
   reps(clubId: string, setIds: readonly string[]): Promise<RepRow[]> {
-    return this.em.find(
-      RepRow,
-      { clubId, setId: { $in: [...setIds] } },
-      // Read to be read: a club's reps must not be kept for as long as whoever asked for them.
-      { orderBy: { id: 'asc' }, disableIdentityMap: true },
-    );
+    return repsIn(this.em, clubId, setIds);
   }
 }
 

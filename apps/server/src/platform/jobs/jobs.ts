@@ -15,6 +15,12 @@ const MOST_TRIES = 10;
 const LOOK_EVERY_S = 1;
 const CONNECTIONS = 2;
 
+/** How a job is done, and what is left to do when it has failed as often as it may. */
+interface Doing {
+  readonly work: (data: object) => Promise<void>;
+  readonly gaveUp: (data: object) => Promise<void>;
+}
+
 /**
  * Work that outlives a restart: asked for in the database, done by whichever process comes to it, begun
  * anew when that process is gone.
@@ -24,7 +30,7 @@ export class Jobs implements OnModuleInit, OnApplicationBootstrap, OnModuleDestr
   private readonly log = new Logger('jobs');
   private readonly boss: PgBoss;
   private readonly workers = new Map<string, string>();
-  private readonly doing = new Map<string, (data: object) => Promise<void>>();
+  private readonly doing = new Map<string, Doing>();
 
   constructor(@Inject(DATABASE_URL) databaseUrl: string) {
     this.boss = new PgBoss({ connectionString: databaseUrl, max: CONNECTIONS, schema: 'jobs' });
@@ -32,8 +38,8 @@ export class Jobs implements OnModuleInit, OnApplicationBootstrap, OnModuleDestr
   }
 
   /** Who does jobs of a name; said before the server is ready. */
-  does(name: string, work: (data: object) => Promise<void>): void {
-    this.doing.set(name, work);
+  does(name: string, doing: Doing): void {
+    this.doing.set(name, doing);
   }
 
   async onModuleInit(): Promise<void> {
@@ -41,14 +47,20 @@ export class Jobs implements OnModuleInit, OnApplicationBootstrap, OnModuleDestr
   }
 
   async onApplicationBootstrap(): Promise<void> {
-    for (const [name, work] of this.doing) {
+    for (const [name, { work, gaveUp }] of this.doing) {
       // One that waits and one that is done, of each key.
       await this.boss.createQueue(name, { name, policy: 'stately' });
       const worker = await this.boss.work<object>(
         name,
-        { pollingIntervalSeconds: LOOK_EVERY_S },
+        { pollingIntervalSeconds: LOOK_EVERY_S, includeMetadata: true },
         async (jobs) => {
-          for (const { data } of jobs) await work(data);
+          for (const { data, retryCount, retryLimit } of jobs)
+            try {
+              await work(data);
+            } catch (error) {
+              if (retryCount >= retryLimit) await gaveUp(data);
+              throw error;
+            }
         },
       );
       this.workers.set(name, worker);

@@ -2,9 +2,9 @@ import { Readable } from 'node:stream';
 import { ForeignKeyConstraintViolationException, type EntityManager } from '@mikro-orm/postgresql';
 import {
   ClubFileHead,
-  ClubReply,
   validationProblems,
   type ClubList,
+  type ClubReply,
   type InList,
 } from '@orthokin/contract';
 import { rungOf } from '@orthokin/core/pattern';
@@ -32,7 +32,8 @@ export async function bringClub(em: EntityManager, path: string): Promise<ClubRe
   try {
     const whole = parsed(await zip.text(CLUB_JSON, MOST_JSON), CLUB_JSON);
     const { head, lists } = split(whole);
-    const { clubId, name } = head.club;
+    const { clubId, name, sport, unit } = head.club;
+    const club: ClubReply = { clubId, name, sport: sport ?? '', unit: unit ?? 'metres' };
     const rowsOf = (list: ClubList): AsyncIterable<unknown> =>
       head.version === 1 ? Readable.from(listIn(lists, list)) : rowsIn(zip, list);
     await em.transactional(async (tx) => {
@@ -42,12 +43,12 @@ export async function bringClub(em: EntityManager, path: string): Promise<ClubRe
             .problems,
           409,
         );
-      await tx.insert(Club, { clubId, name });
+      await tx.insert(Club, club);
       const known = new Known();
       for (const list of CLUB_LIST_NAMES)
         await bringList(tx, clubId, CLUB_PARTS[list], rowsOf(list), known);
     });
-    return { clubId, name };
+    return club;
   } finally {
     zip.close();
   }
@@ -62,9 +63,9 @@ async function bringList(
 ): Promise<void> {
   let waiting: InList<ClubList>[] = [];
   let at = 0;
-  const store = async () => {
+  const store = async (some: readonly InList<ClubList>[]) => {
     try {
-      await part.bring(em, clubId, waiting);
+      await part.bring(em, clubId, some);
     } catch (error) {
       if (error instanceof ReplacingEachOther)
         throw unreadable('reps.replaces', error.repId, 'reps that do not replace each other');
@@ -76,6 +77,14 @@ async function bringList(
         );
       throw error;
     }
+  };
+  // The next rows are looked at while the database takes those before them.
+  let storing = Promise.resolve();
+  const storeNext = async () => {
+    await storing;
+    storing = store(waiting);
+    // It is heard of by whoever waits for it next.
+    storing.catch(() => undefined);
     waiting = [];
   };
   for await (const given of rows) {
@@ -90,9 +99,10 @@ async function bringList(
       );
     known.check(part, row, where);
     waiting.push(row);
-    if (waiting.length >= AT_ONCE) await store();
+    if (waiting.length >= AT_ONCE) await storeNext();
   }
-  await store();
+  await storeNext();
+  await storing;
 }
 
 const isProblems = (row: object): row is Unreadable['problems'] => Array.isArray(row);

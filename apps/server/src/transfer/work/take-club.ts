@@ -21,9 +21,13 @@ export async function takeClub(
   clubId: string,
   path: string,
 ): Promise<void> {
-  const { name } = await em.findOneOrFail(Club, { clubId });
+  const { name, sport, unit } = await em.findOneOrFail(Club, { clubId });
   const zip = new ZipFile();
-  const head = { format: CLUB_FORMAT, version: CLUB_FORMAT_VERSION, club: { clubId, name } };
+  const head = {
+    format: CLUB_FORMAT,
+    version: CLUB_FORMAT_VERSION,
+    club: { clubId, name, sport, unit },
+  };
   zip.addBuffer(Buffer.from(JSON.stringify(head, null, 1)), CLUB_JSON);
   const files: (readonly [name: string, text: AsyncIterable<string>])[] = [
     ...CLUB_LIST_NAMES.map((list) => {
