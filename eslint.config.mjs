@@ -19,6 +19,7 @@ const coreLayers = [
   'footwork',
   'stats',
   'progress',
+  'people',
   'simulation',
   'run',
   'formats',

@@ -116,8 +116,11 @@ const SUITES = {
   browser,
 };
 
-/** Run beside each other; two at a time keep a small machine busy and no more. */
-const TOGETHER = [['lint', 'types'], ['unit', 'server'], ['browser']];
+/**
+ * Stages one after another, each of lanes beside each other: two keep a small machine busy and no more.
+ * Server tests take turns on one core for as long as all that stands beside them.
+ */
+const STAGES = [[['server'], ['types', 'lint', 'unit']], [['browser']]];
 
 await run(async () => {
   const asked = process.argv.slice(2);
@@ -138,18 +141,19 @@ await run(async () => {
   const cluster = await ensureCluster('test', { mayCreate: true });
   const total = { passed: 0, failed: 0 };
   try {
-    for (const group of TOGETHER) {
-      const now = group.filter((name) => names.includes(name));
-      if (now.length > 0) say(`\n— ${now.join(', ')} —`);
+    const report = async (/** @type {string} */ name) => {
+      say(`\n— ${name} —`);
+      const { passed, failed } = (await SUITES[name]?.(cluster)) ?? { passed: 0, failed: 1 };
+      say(`${name}: ${passed} passed, ${failed} failed`);
+      total.passed += passed;
+      total.failed += failed;
+    };
+    for (const lanes of STAGES)
       await Promise.all(
-        now.map(async (name) => {
-          const { passed, failed } = (await SUITES[name]?.(cluster)) ?? { passed: 0, failed: 1 };
-          say(`${name}: ${passed} passed, ${failed} failed`);
-          total.passed += passed;
-          total.failed += failed;
+        lanes.map(async (lane) => {
+          for (const name of lane) if (names.includes(name)) await report(name);
         }),
       );
-    }
   } finally {
     cluster.stop();
   }

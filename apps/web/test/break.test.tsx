@@ -50,7 +50,7 @@ function show({
   return render(
     <QueryClientProvider client={client}>
       <OutboxContext value={new Outbox(() => Promise.resolve('taken'))}>
-        <ClubContext value={{ clubId: 'club', name: 'Club' }}>
+        <ClubContext value={{ clubId: 'club', name: 'Club', sport: '', unit: 'metres' as const }}>
           <Break run={run} acts={done} goingOn={goingOn} onEnd={onEnd} onNext={onNext} />
         </ClubContext>
       </OutboxContext>

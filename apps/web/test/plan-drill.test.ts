@@ -13,7 +13,7 @@ import type { Rung } from '@orthokin/core/pattern';
 import { USUAL_LADDER } from '@orthokin/core/progress';
 import { PLAN } from './plan.js';
 
-const CLUB = { clubId: 'club', name: 'Club' };
+const CLUB = { clubId: 'club', name: 'Club', sport: '', unit: 'metres' as const };
 const SETUP = {
   athlete: PLAN.athlete,
   pattern: PLAN.pattern,

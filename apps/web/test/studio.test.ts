@@ -21,7 +21,7 @@ import { stepNumberPlaces } from '../src/parts/plan/step-numbers.js';
 import { viewOfCourt, viewOfLeg, viewOfTargets } from '../src/parts/plan/view.js';
 import { fileName } from '../src/parts/download.js';
 import { findingSentence } from '../src/words/finding.js';
-import { begin, change, redo, undo } from '../src/studio/state/history.js';
+import { begin, change, redo, undo } from '../src/parts/history.js';
 import { fromHome } from '../src/words/marker.js';
 import { baseWords, headingWords } from '../src/words/check-point.js';
 import { rhythmSentence } from '../src/words/rhythm.js';

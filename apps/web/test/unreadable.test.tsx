@@ -41,7 +41,7 @@ beforeEach(() => {
 const show = () =>
   render(
     <QueryClientProvider client={new QueryClient()}>
-      <ClubContext value={{ clubId: 'club', name: 'Club' }}>
+      <ClubContext value={{ clubId: 'club', name: 'Club', sport: '', unit: 'metres' as const }}>
         <Unreadable />
       </ClubContext>
     </QueryClientProvider>,

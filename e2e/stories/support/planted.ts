@@ -1,6 +1,5 @@
 import { expect, type Page } from '@playwright/test';
 import type {
-  ClubReply,
   ConditionsBody,
   ImportBody,
   ImportReply,
@@ -10,6 +9,7 @@ import type {
 import { normal, seededRandom } from '@orthokin/core/cue';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { v7 } from 'uuid';
+import { DEMO_CLUB } from './club.js';
 
 const DAY_MS = 86_400_000;
 const REPS = 10;
@@ -25,8 +25,7 @@ export async function plantCourse(
   cycleOf: (session: number) => number,
   seed: number,
 ): Promise<string> {
-  const clubs = (await (await page.request.get('/api/clubs')).json()) as ClubReply[];
-  const club = `/api/clubs/${clubs[0]?.clubId ?? ''}`;
+  const club = DEMO_CLUB;
   const squad = (await (await page.request.get(`${club}/squad`)).json()) as SquadLineReply[];
   const line = squad.find(({ athlete }) => athlete.name === name);
   const library = (await (await page.request.get(`${club}/patterns`)).json()) as PatternLineReply[];

@@ -3,6 +3,7 @@ import { createServer, type AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
 import { test as base } from '@playwright/test';
 import { Client } from 'pg';
+import { DEMO_CLUB_ID } from './club.js';
 import { freshDatabase, TEMPLATE } from './databases.js';
 
 const SERVER = resolve(import.meta.dirname, '../../../apps/server/dist/main.js');
@@ -67,6 +68,17 @@ export class Served {
   }
 }
 
+/** A device on which the demo club was opened before: stories do not begin with the choice of a club. */
+const demoOpenedAt = (origin: string) => ({
+  cookies: [],
+  origins: [
+    {
+      origin,
+      localStorage: [{ name: 'orthokin.club', value: JSON.stringify(DEMO_CLUB_ID) }],
+    },
+  ],
+});
+
 /** Each worker tells its stories on a server and a database of its own, on the demo data. */
 export const test = base.extend<object, { served: Served }>({
   served: [
@@ -81,6 +93,7 @@ export const test = base.extend<object, { served: Served }>({
     { scope: 'worker', auto: true, timeout: READY_WITHIN_MS },
   ],
   baseURL: async ({ served }, use) => use(served.address),
+  storageState: async ({ baseURL }, use) => use(demoOpenedAt(baseURL ?? '')),
 });
 
 /** For what is read off the demo as it came: a server and a database that no other story has used. */

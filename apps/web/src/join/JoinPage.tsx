@@ -1,6 +1,7 @@
 import { isRoomCode, ROOM_LENGTH } from '@orthokin/contract/room';
 import { useState, type ReactElement } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { Form, Input, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { allowSound } from '../sound/audio.js';
 import { Button } from '../parts/Button.js';
@@ -26,7 +27,7 @@ const Ways = styled.div`
   }
 `;
 
-const CodeForm = styled.form`
+const CodeForm = styled(Form)`
   display: flex;
   flex-wrap: wrap;
   gap: 12px;
@@ -75,16 +76,17 @@ function AskCode({ given }: { given: string }): ReactElement {
             );
         }}
       >
-        <input
+        <TextField
           aria-label={say('code')}
           autoFocus
-          autoCapitalize="characters"
           autoComplete="off"
-          spellCheck={false}
+          spellCheck="false"
           maxLength={ROOM_LENGTH}
           value={code}
-          onChange={(event) => setCode(event.target.value)}
-        />
+          onChange={setCode}
+        >
+          <Input autoCapitalize="characters" />
+        </TextField>
         <Button weight="main" type="submit">
           {say('join')}
         </Button>

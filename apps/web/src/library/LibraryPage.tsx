@@ -1,6 +1,6 @@
 import type { PatternLineReply } from '@orthokin/contract';
 import { blankPattern, patternFigures, pathsOf } from '@orthokin/core/footwork';
-import { Archive, ArchiveRestore, Copy, FileUp, Plus, Search } from 'lucide-react';
+import { Archive, ArchiveRestore, Copy, FileUp, Plus } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -9,13 +9,13 @@ import { v7 } from 'uuid';
 import { useArchive, useLibrary } from '../api/patterns.js';
 import { Button } from '../parts/Button.js';
 import { CheckField } from '../parts/form/CheckField.js';
-import { FieldBox } from '../parts/form/field.js';
+import { SearchField } from '../parts/form/SearchField.js';
 import { FloorPlan } from '../parts/plan/FloorPlan.js';
 import { PathLine } from '../parts/plan/Step.js';
 import { IconButton } from '../parts/IconButton.js';
 import { Failed } from '../parts/Notice.js';
 import { PHASE_COLOURS } from '../parts/phases.js';
-import { Headline, Page, Quiet, Unseen } from '../parts/Text.js';
+import { Headline, Page, Quiet } from '../parts/Text.js';
 import { colour, NARROW } from '../parts/tokens.js';
 import { keepDraft } from '../device/drafts.js';
 import { ImportPattern } from './ImportPattern.js';
@@ -42,19 +42,6 @@ const Filters = styled.div`
   align-items: center;
   gap: 10px 18px;
   margin: 18px 0 4px;
-  .search {
-    position: relative;
-    flex: 0 1 300px;
-  }
-  .search svg {
-    position: absolute;
-    left: 10px;
-    top: 11px;
-    color: ${colour('quiet')};
-  }
-  .search input {
-    padding-left: 36px;
-  }
   .tag {
     min-height: 34px;
     padding: 3px 12px;
@@ -224,19 +211,12 @@ export function LibraryPage(): ReactElement {
         </div>
       </Head>
       <Filters>
-        <FieldBox className="search">
-          <label htmlFor="search" style={{ display: 'contents' }}>
-            <Unseen>{say('search')}</Unseen>
-          </label>
-          <Search size={18} aria-hidden />
-          <input
-            id="search"
-            type="search"
-            placeholder={say('nameSportTagNote')}
-            value={search}
-            onChange={(event) => setSearch(event.target.value)}
-          />
-        </FieldBox>
+        <SearchField
+          label={say('search')}
+          placeholder={say('nameSportTagNote')}
+          value={search}
+          onChange={setSearch}
+        />
         {tags.map((each) => (
           <button
             key={each}

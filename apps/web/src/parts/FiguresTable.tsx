@@ -1,5 +1,5 @@
 import type { ReactElement, ReactNode } from 'react';
-import styled from 'styled-components';
+import styled, { css } from 'styled-components';
 import { colour, MONO } from './tokens.js';
 
 const Scroll = styled.div`
@@ -35,13 +35,23 @@ const Table = styled.table`
     font-family: ${MONO};
     text-align: right;
   }
-  td.words,
-  th.words {
+`;
+
+const inWords = css`
+  && {
     font-family: inherit;
     text-align: left;
     white-space: normal;
     min-width: 14ch;
   }
+`;
+
+/** A cell of words among the figures, and its head. */
+export const WordsCell = styled.td`
+  ${inWords}
+`;
+export const WordsHead = styled.th`
+  ${inWords}
 `;
 
 /** Figures in rows and columns; wider than its place, it scrolls by itself and by key. */

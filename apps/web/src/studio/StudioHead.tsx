@@ -1,6 +1,7 @@
 import { Play, Redo2, Save, Undo2 } from 'lucide-react';
 import { memo, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
+import { Input, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { Refused } from '../api/client.js';
 import { Button } from '../parts/Button.js';
@@ -18,9 +19,12 @@ const Bar = styled.header`
   align-items: center;
   gap: 6px 14px;
   padding-bottom: 14px;
-  input {
+  .react-aria-TextField {
     flex: 1 1 260px;
     min-width: 0;
+  }
+  input {
+    width: 100%;
     padding: 2px 4px;
     border: 0;
     border-bottom: 2px solid transparent;
@@ -41,8 +45,10 @@ const Bar = styled.header`
     gap: 8px;
   }
   @media (max-width: ${NARROW}) {
-    input {
+    .react-aria-TextField {
       flex-basis: 100%;
+    }
+    input {
       font-size: 24px;
     }
   }
@@ -67,15 +73,14 @@ export const StudioHead = memo(function StudioHead(): ReactElement {
   return (
     <>
       <Bar>
-        <input
+        <TextField
           aria-label={say('namePattern')}
           value={pattern.name}
           maxLength={80}
-          onChange={(event) => {
-            const name = event.target.value;
-            edit((now) => ({ ...now, name }), 'name');
-          }}
-        />
+          onChange={(name) => edit((now) => ({ ...now, name }), 'name')}
+        >
+          <Input />
+        </TextField>
         <Quiet className="state" role="status">
           {unsaved
             ? version === 0

@@ -11,6 +11,7 @@ import { headline } from '../../words/decision.js';
 import { Notice } from '../../parts/Notice.js';
 import { Quiet } from '../../parts/Text.js';
 import { say } from '../../words/floor.js';
+import { Ways } from './Ways.js';
 
 const Says = styled.p`
   margin: 0;
@@ -47,7 +48,7 @@ export function Answer({
     <>
       <Says role="status">{headline(decision, set.rung)}</Says>
       {onNext && (
-        <span className="ways">
+        <Ways>
           {canStep && (
             <Button weight="main" isDisabled={move.isPending} onPress={follow}>
               {step > 0 ? <ArrowUp size={20} aria-hidden /> : <ArrowDown size={20} aria-hidden />}
@@ -60,7 +61,7 @@ export function Answer({
           <Button onPress={onNext}>
             <Play size={18} aria-hidden /> {say('nextSetRungCurrentrung', { currentRung })}
           </Button>
-        </span>
+        </Ways>
       )}
       {move.error && <Notice>{move.error.message}</Notice>}
     </>

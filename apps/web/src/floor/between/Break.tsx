@@ -10,6 +10,7 @@ import { Answer } from './Answer.js';
 import { auditSentence } from '../../words/audit.js';
 import type { DrillActs } from '../set/useDrillActs.js';
 import { say } from '../../words/floor.js';
+import { Ways } from './Ways.js';
 
 const Box = styled.div`
   display: grid;
@@ -19,11 +20,6 @@ const Box = styled.div`
   gap: 18px;
   height: 100%;
   padding-top: clamp(0px, 10vh, 96px);
-  .ways {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 12px;
-  }
   button {
     min-height: 60px;
     font-size: 18px;
@@ -79,7 +75,7 @@ export function Break({
             })}
       </Headline>
       <Quiet>{done === 0 ? say('noRepFinishedYet') : say('doneKeptThisDevice', { done })}</Quiet>
-      <div className="ways">
+      <Ways>
         {complete ? (
           <Button weight="main" autoFocus onPress={onEnd}>
             {goingOn ?? say('seeWhereTimeWent')}
@@ -104,7 +100,7 @@ export function Break({
             </Button>
           </>
         )}
-      </div>
+      </Ways>
       {complete && <Audit run={run} />}
       {complete && <Answer run={run} onNext={goingOn === null ? onNext : null} />}
     </Box>

@@ -18,6 +18,7 @@ import { colour, MONO } from '../../parts/tokens.js';
 import { useAwake } from '../../screens/useAwake.js';
 import { Answer } from './Answer.js';
 import { say } from '../../words/floor.js';
+import { Ways } from './Ways.js';
 
 const Screen = styled.main`
   position: fixed;
@@ -36,13 +37,11 @@ const Screen = styled.main`
     font: 750 min(34vh, 40vw) / 1 ${MONO};
     font-variant-numeric: tabular-nums;
   }
-  .ways {
-    display: flex;
-    flex-wrap: wrap;
-    justify-content: center;
-    gap: 12px;
-  }
-  .ways button {
+`;
+
+const LargeWays = styled(Ways)`
+  justify-content: center;
+  button {
     min-height: 60px;
     font-size: 18px;
   }
@@ -123,13 +122,13 @@ export function RestScreen({
         <Headline>{say('nextNext', { next })}</Headline>
         <Quiet>{say('setPlaceTurns', { place: rota.place + 1, turns: rota.turns.length })}</Quiet>
         {problem && <p role="alert">{problem}</p>}
-        <div className="ways">
+        <LargeWays>
           <Button weight="main" autoFocus onPress={() => void start()}>
             {say('startNow')}
           </Button>
           <Button onPress={onSkip}>{say('passNextOver', { next })}</Button>
           <Button onPress={onStop}>{say('stopHere')}</Button>
-        </div>
+        </LargeWays>
       </Screen>
     </InsteadOfPage>
   );

@@ -20,7 +20,7 @@ import { useChoices } from '../set-up/useChoices.js';
 import { useRota } from '../set-up/useRota.js';
 import { knownOf, mapName, mapSentence, type MapKnown } from './map-known.js';
 import { PractiseMap } from './PractiseMap.js';
-import { BesideFloor } from '../set/BesideFloor.js';
+import { BesideFloor, Plan, Said, Ways } from '../set/BesideFloor.js';
 import { FloorInPlay } from '../set/FloorInPlay.js';
 import { say } from '../../words/floor.js';
 
@@ -87,7 +87,7 @@ function MapFor({
   return (
     <Page name={say('whichCueWhich')}>
       <BesideFloor>
-        <div className="what">
+        <Said>
           <Headline>
             {result
               ? mapSentence(athlete.name, knownOf(result.found))
@@ -111,7 +111,7 @@ function MapFor({
           ) : (
             <p>{say('lookFloorUntilMarkersKnownThen')}</p>
           )}
-          <div className="ways">
+          <Ways>
             <Button
               weight={result ? 'plain' : 'main'}
               autoFocus={!result}
@@ -131,9 +131,9 @@ function MapFor({
             <ButtonLink to={floorHref} $weight={result && more === 0 ? 'main' : 'plain'}>
               {say('backSet')}
             </ButtonLink>
-          </div>
-        </div>
-        <div className="plan">
+          </Ways>
+        </Said>
+        <Plan>
           <FloorInPlay
             pattern={seen}
             letters={letters}
@@ -142,7 +142,7 @@ function MapFor({
               return name ? [name] : [];
             }}
           />
-        </div>
+        </Plan>
       </BesideFloor>
     </Page>
   );

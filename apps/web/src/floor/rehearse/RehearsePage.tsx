@@ -26,7 +26,7 @@ import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
 import { allowSound } from '../../sound/audio.js';
 import { learnWords } from '../../sound/spoken.js';
-import { BesideFloor } from '../set/BesideFloor.js';
+import { BesideFloor, Plan, Said, Ways } from '../set/BesideFloor.js';
 import { FloorInPlay } from '../set/FloorInPlay.js';
 import { OnSetup } from '../set-up/OnSetup.js';
 import { shownTargets } from '../set-up/plan-drill.js';
@@ -109,7 +109,7 @@ function RehearseFor({ setup }: { setup: DrillSetupReply }): ReactElement {
   return (
     <Page name={say('rehearse')}>
       <BesideFloor>
-        <div className="what">
+        <Said>
           <Headline>{say('athletePositionPosition', { athlete: athlete.name })}</Headline>
           {last && (
             <p>
@@ -188,7 +188,7 @@ function RehearseFor({ setup }: { setup: DrillSetupReply }): ReactElement {
                 ? say('chooseLeastOneWayDo')
                 : say('noFeetLaidTheseTargetsYet')}
           </Quiet>
-          <div className="ways">
+          <Ways>
             <Button
               weight="main"
               autoFocus
@@ -200,11 +200,11 @@ function RehearseFor({ setup }: { setup: DrillSetupReply }): ReactElement {
             <ButtonLink to={`${pathname.replace(/\/rehearse$/, '')}${search}`}>
               {say('backSet')}
             </ButtonLink>
-          </div>
-        </div>
-        <div className="plan">
+          </Ways>
+        </Said>
+        <Plan>
           <FloorInPlay pattern={seen} letters={letters} />
-        </div>
+        </Plan>
       </BesideFloor>
     </Page>
   );

@@ -72,7 +72,7 @@ export function SourcePart({
   ];
   return (
     <RadioGroup value={source} onChange={(value) => onChange(value as SetSource)}>
-      <Label className="label">{say('timed')}</Label>
+      <Label>{say('timed')}</Label>
       <Options>
         {sources.map(({ value, name, about }) => (
           <RadioField key={value} value={value}>

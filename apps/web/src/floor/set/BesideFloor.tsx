@@ -7,31 +7,39 @@ export const BesideFloor = styled.div`
   grid-template-columns: minmax(0, 1fr) minmax(320px, 560px);
   gap: 36px;
   align-items: start;
-  .what {
-    display: grid;
-    gap: 16px;
-    max-width: 58ch;
-  }
   p,
   ul {
     margin: 0;
   }
-  .ways {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 12px;
-    margin-top: 8px;
+  @media (max-width: ${MIDDLE}) {
+    grid-template-columns: minmax(0, 1fr);
   }
-  .ways > * {
+`;
+
+export const Said = styled.div`
+  display: grid;
+  gap: 16px;
+  max-width: 58ch;
+`;
+
+/** What can be done next, large enough for a thumb. */
+export const Ways = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  margin-top: 8px;
+  > * {
     min-height: 60px;
     font-size: 18px;
   }
-  .plan svg {
+`;
+
+export const Plan = styled.div`
+  svg {
     max-height: 640px;
   }
   @media (max-width: ${MIDDLE}) {
-    grid-template-columns: minmax(0, 1fr);
-    .plan svg {
+    svg {
       max-height: 480px;
     }
   }

@@ -1,10 +1,42 @@
 import { Pause, RotateCcw, Square, Strikethrough } from 'lucide-react';
 import type { ReactElement, ReactNode } from 'react';
+import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
 import { lastRep } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 import type { DrillActs } from './useDrillActs.js';
 import { say } from '../../words/floor.js';
+import { colour, MIDDLE, MONO, NARROW, WIDE } from '../../parts/tokens.js';
+
+const Acts = styled.div`
+  grid-column: -2;
+  display: grid;
+  grid-template-columns: repeat(4, minmax(72px, auto));
+  gap: 8px;
+  button {
+    min-height: 60px;
+    padding: 8px 9px;
+    flex-direction: column;
+    gap: 3px;
+    font-size: 15px;
+    border-color: ${colour('rule')};
+  }
+  kbd {
+    font: 450 14px ${MONO};
+    color: ${colour('quiet')};
+  }
+  @media (max-width: ${WIDE}) {
+    grid-template-columns: repeat(2, minmax(84px, auto));
+  }
+  @media (max-width: ${MIDDLE}) {
+    grid-template-columns: repeat(4, 1fr);
+  }
+  @media (max-width: ${NARROW}) {
+    kbd {
+      display: none;
+    }
+  }
+`;
 
 const Control = ({
   icon,
@@ -32,7 +64,7 @@ export function Controls({ run, acts }: { run: Run; acts: DrillActs }): ReactEle
   const last = lastRep(run);
   const running = run.state === 'waiting' || run.state === 'cued';
   return (
-    <div className="controls">
+    <Acts>
       <Control
         icon={<Pause size={20} aria-hidden />}
         words={say('pause')}
@@ -61,6 +93,6 @@ export function Controls({ run, acts }: { run: Run; acts: DrillActs }): ReactEle
         onPress={acts.pause}
         isDisabled={!running}
       />
-    </div>
+    </Acts>
   );
 }

@@ -1,5 +1,5 @@
-import styled from 'styled-components';
-import { colour, MIDDLE, MONO, NARROW, WIDE } from '../../parts/tokens.js';
+import styled, { css } from 'styled-components';
+import { colour, MIDDLE, MONO, NARROW } from '../../parts/tokens.js';
 
 /** The places of the drill's screen: cue, side, foot. */
 export const Screen = styled.main`
@@ -14,40 +14,43 @@ export const Screen = styled.main`
   padding: 18px 26px;
   background: ${colour('paper')};
   color: ${colour('ink')};
-  .cue {
-    grid-area: cue;
-    min-height: 0;
-    padding: 10px 0 16px;
-  }
-  .side {
-    grid-area: side;
-    display: grid;
-    grid-template-rows: minmax(0, 1fr) auto;
-    gap: 16px;
-    min-height: 0;
-    padding-bottom: 14px;
-  }
-  .plan {
-    min-height: 0;
-  }
   @media (max-width: ${MIDDLE}) {
     grid-template-columns: 1fr;
     grid-template-rows: auto minmax(0, 1.2fr) minmax(0, 1fr) auto;
     grid-template-areas: 'head' 'cue' 'side' 'foot';
-    .side {
-      grid-template: minmax(0, 1fr) / minmax(0, 1fr) minmax(0, 1fr);
-    }
   }
   @media (max-width: ${NARROW}) {
     padding: 10px 14px;
     grid-template-rows: auto minmax(0, 1fr) auto auto;
-    .side {
-      display: block;
-      padding-bottom: 8px;
-    }
-    .side .plan {
-      display: none;
-    }
+  }
+`;
+
+export const CuePlace = styled.div`
+  grid-area: cue;
+  min-height: 0;
+  padding: 10px 0 16px;
+`;
+
+export const Side = styled.div`
+  grid-area: side;
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
+  gap: 16px;
+  min-height: 0;
+  padding-bottom: 14px;
+  @media (max-width: ${MIDDLE}) {
+    grid-template: minmax(0, 1fr) / minmax(0, 1fr) minmax(0, 1fr);
+  }
+  @media (max-width: ${NARROW}) {
+    display: block;
+    padding-bottom: 8px;
+  }
+`;
+
+export const FloorPlace = styled.div`
+  min-height: 0;
+  @media (max-width: ${NARROW}) {
+    display: none;
   }
 `;
 
@@ -57,30 +60,36 @@ export const Head = styled.div`
   align-items: center;
   gap: 16px;
   color: ${colour('quiet')};
-  .count {
-    font: 700 30px ${MONO};
-    color: ${colour('quiet')};
-    white-space: nowrap;
-    margin-left: auto;
-  }
-  .count b {
-    color: ${colour('ink')};
-  }
-  .pace {
-    margin-left: auto;
-    font-size: 17px;
-    white-space: nowrap;
-  }
-  .pace ~ .count {
-    margin-left: 0;
-  }
-  .pace b {
+`;
+
+/** The pace a staircase is at; a count after it gives the place beside it up. */
+export const Pace = styled.span`
+  margin-left: auto;
+  font-size: 17px;
+  white-space: nowrap;
+  b {
     font: 700 26px ${MONO};
     color: ${colour('ink')};
   }
-  .large b {
-    font-size: clamp(44px, 8vh, 72px);
-    line-height: 1;
+`;
+
+/** How far the set is: of cues, or large, of seconds. */
+export const Count = styled.span<{ $large?: boolean }>`
+  margin-left: auto;
+  font: 700 30px ${MONO};
+  color: ${colour('quiet')};
+  white-space: nowrap;
+  b {
+    color: ${colour('ink')};
+    ${({ $large = false }) =>
+      $large &&
+      css`
+        font-size: clamp(44px, 8vh, 72px);
+        line-height: 1;
+      `}
+  }
+  ${Pace} ~ & {
+    margin-left: 0;
   }
 `;
 
@@ -88,58 +97,32 @@ export const Foot = styled.div`
   grid-area: foot;
   padding-top: 14px;
   border-top: 1px solid ${colour('rule')};
-  .row {
-    display: grid;
-    grid-template-columns: minmax(180px, 1fr) auto auto;
-    align-items: center;
-    gap: 12px 24px;
-  }
-  .says {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0 22px;
-  }
-  .ribbon {
-    max-width: 520px;
-  }
-  .controls {
-    grid-column: -2;
-    display: grid;
-    grid-template-columns: repeat(4, minmax(72px, auto));
-    gap: 8px;
-  }
-  .controls button {
-    min-height: 60px;
-    padding: 8px 9px;
-    flex-direction: column;
-    gap: 3px;
-    font-size: 15px;
-    border-color: ${colour('rule')};
-  }
-  .controls kbd {
-    font: 450 14px ${MONO};
-    color: ${colour('quiet')};
-  }
-  @media (max-width: ${WIDE}) {
-    .controls {
-      grid-template-columns: repeat(2, minmax(84px, auto));
-    }
-  }
+`;
+
+/** What a coach says of a rep: calls, faults, marks. */
+export const SaidOfRep = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 22px;
+`;
+
+/** The rep as it grows, the timing keys, and what can be done to the set. */
+export const FootRow = styled.div`
+  display: grid;
+  grid-template-columns: minmax(180px, 1fr) auto auto;
+  align-items: center;
+  gap: 12px 24px;
   @media (max-width: ${MIDDLE}) {
-    .row {
-      grid-template-columns: minmax(0, 1fr);
-    }
-    .ribbon {
-      max-width: none;
-    }
-    .controls {
-      grid-template-columns: repeat(4, 1fr);
-    }
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+export const RibbonPlace = styled.div`
+  max-width: 520px;
+  @media (max-width: ${MIDDLE}) {
+    max-width: none;
   }
   @media (max-width: ${NARROW}) {
-    .ribbon,
-    .controls kbd {
-      display: none;
-    }
+    display: none;
   }
 `;

@@ -13,7 +13,18 @@ import { Break } from '../between/Break.js';
 import { CallKeypad } from '../../screens/CallKeypad.js';
 import { Controls } from './Controls.js';
 import { CueDisplay, movedWords } from '../../screens/CueDisplay.js';
-import { Foot, Head, Screen } from './DrillLayout.js';
+import {
+  Count,
+  CuePlace,
+  FloorPlace,
+  Foot,
+  FootRow,
+  Head,
+  RibbonPlace,
+  SaidOfRep,
+  Screen,
+  Side,
+} from './DrillLayout.js';
 import { FaultKeys, keyedFaults } from './FaultKeys.js';
 import { FreezeCheck } from './FreezeCheck.js';
 import { LastReps } from './LastReps.js';
@@ -121,19 +132,16 @@ export function DrillScreen({
             })}
           </span>
           {plan.conditions.workMs === null ? (
-            <span
-              className="count"
-              aria-label={say('cueOrdinalReps', { ordinal, reps: plan.reps })}
-            >
+            <Count aria-label={say('cueOrdinalReps', { ordinal, reps: plan.reps })}>
               <b>{ordinal}</b> {say('reps2', { reps: plan.reps })}
-            </span>
+            </Count>
           ) : (
             <WorkLeft run={run} clock={clock} />
           )}
           <PaceNow run={run} />
           <FullScreen />
         </Head>
-        <div className="cue">
+        <CuePlace>
           {!running ? (
             <Break
               run={run}
@@ -168,13 +176,13 @@ export function DrillScreen({
               }
             />
           )}
-        </div>
-        <div className="side">
-          <div className="plan">
+        </CuePlace>
+        <Side>
+          <FloorPlace>
             <LiveFloor run={run} clock={clock} lit={shown.letter} playing={shown.playing} />
-          </div>
+          </FloorPlace>
           <LastReps run={run} most={5} />
-        </div>
+        </Side>
         <Foot>
           {storageFailed && <Notice>{say('thisDeviceCannotKeepSetIts')}</Notice>}
           {plan.source === 'sensor' && (
@@ -185,7 +193,7 @@ export function DrillScreen({
               />
             </div>
           )}
-          <div className="says">
+          <SaidOfRep>
             {plan.conditions.order === 'called' && (
               <CallKeypad
                 pattern={plan.pattern}
@@ -196,16 +204,16 @@ export function DrillScreen({
             )}
             <FaultKeys run={run} onFault={acts.fault} />
             {plan.conditions.late && <LateMark run={run} onMark={acts.mark} />}
-          </div>
-          <div className="row">
-            <div className="ribbon">
+          </SaidOfRep>
+          <FootRow>
+            <RibbonPlace>
               <LiveRibbon run={run} clock={clock} />
-            </div>
+            </RibbonPlace>
             {plan.source === 'hand' && (
               <TimingButtons isOpen={(name) => isEventOpen(run, name)} onEvent={acts.press} />
             )}
             <Controls run={run} acts={acts} />
-          </div>
+          </FootRow>
         </Foot>
         <span hidden data-testid="finished">
           {finishedReps(run).length}

@@ -3,6 +3,7 @@ import { secondsWithUnit } from '../../words/format.js';
 import { staircaseOf } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 import { say } from '../../words/floor.js';
+import { Pace } from './DrillLayout.js';
 
 /** The pace of a set that moves by itself: what it is now, and what moves it next. */
 export function PaceNow({ run }: { run: Run }): ReactElement | null {
@@ -14,13 +15,13 @@ export function PaceNow({ run }: { run: Run }): ReactElement | null {
   const moved = nextMs < before ? say('quicker') : nextMs > before ? say('slower') : '';
   const toGo = steps.passesInARow - row;
   return (
-    <span className="pace" role="status">
+    <Pace role="status">
       <b>{secondsWithUnit(nextMs)}</b> {say('cue2')} {moved && <strong>{moved}</strong>}{' '}
       {say('quickerAfterTogoReversalReversalsmsReversals', {
         toGo,
         reversalsMs: reversalsMs.length,
         reversals: steps.reversals,
       })}
-    </span>
+    </Pace>
   );
 }

@@ -4,6 +4,7 @@ import type { Run } from '../../drill/plan.js';
 import type { SetClock } from '../../drill/set-clock.js';
 import { planBeep } from '../../sound/audio.js';
 import { say } from '../../words/floor.js';
+import { Count } from './DrillLayout.js';
 
 const TICK_MS = 100;
 const LAST_CALLS_MS = [3000, 2000, 1000];
@@ -29,8 +30,8 @@ export function WorkLeft({ run, clock }: { run: Run; clock: SetClock }): ReactEl
   if (workEndsMs === null) return null;
   const shown = Math.ceil((leftMs ?? workEndsMs - LEAD_IN_MS) / 1000);
   return (
-    <span className="count large" role="timer" aria-label={say('shownSecondsWorkLeft', { shown })}>
+    <Count $large role="timer" aria-label={say('shownSecondsWorkLeft', { shown })}>
       <b>{shown}</b> s
-    </span>
+    </Count>
   );
 }

@@ -11,7 +11,7 @@ import { NumberField, SecondsField, ShareField } from '../../parts/form/NumberFi
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import type { RallyPlan } from './usual-rally.js';
-import { Fields } from '../../parts/form/Fields.js';
+import { Fields, WideField } from '../../parts/form/Fields.js';
 import { say } from '../../words/ladder.js';
 
 const UNITS = Object.keys(SPEED_UNITS) as SpeedUnit[];
@@ -107,14 +107,14 @@ export function FlightForm({
           value={coming.opponent.x}
           onChange={(x) => comes({ opponent: { ...coming.opponent, x } })}
         />
-        <div className="wide">
+        <WideField>
           <CheckField
             isSelected={coming.wallForwardM !== null}
             onChange={(isOff) => comes({ wallForwardM: isOff ? USUAL_WALL_M : null })}
           >
             {say('comesOffWall')}
           </CheckField>
-        </div>
+        </WideField>
         {coming.wallForwardM !== null && (
           <NumberField
             label={say('wallForwardHome')}

@@ -11,7 +11,7 @@ import { withLimit } from '@orthokin/core/progress';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { CheckField } from '../../parts/form/CheckField.js';
-import { Fields } from '../../parts/form/Fields.js';
+import { Fields, WideField } from '../../parts/form/Fields.js';
 import { CountField, SecondsField, ShareField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { TextField } from '../../parts/form/TextField.js';
@@ -72,7 +72,7 @@ export function RungForm({
   return (
     <>
       <RungFields>
-        <div className="wide">
+        <WideField>
           <TextField
             label={say('name')}
             value={rung.name}
@@ -80,7 +80,7 @@ export function RungForm({
             onChange={(name) => set({ name })}
             required
           />
-        </div>
+        </WideField>
         <div className="targets" role="group" aria-label={say('targetsPlay')}>
           {targets.map(({ letter, name }) => (
             <CheckField

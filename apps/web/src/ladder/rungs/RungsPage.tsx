@@ -165,18 +165,10 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
             >
               {isChanged ? say('saveLadder') : say('saved')}
             </Button>
-            <IconButton
-              aria-label={say('undo')}
-              isDisabled={edit.undo === null}
-              onPress={() => edit.undo?.()}
-            >
+            <IconButton aria-label={say('undo')} isDisabled={!edit.canUndo} onPress={edit.undo}>
               <Undo2 size={20} />
             </IconButton>
-            <IconButton
-              aria-label={say('redo')}
-              isDisabled={edit.redo === null}
-              onPress={() => edit.redo?.()}
-            >
+            <IconButton aria-label={say('redo')} isDisabled={!edit.canRedo} onPress={edit.redo}>
               <Redo2 size={20} />
             </IconButton>
           </div>

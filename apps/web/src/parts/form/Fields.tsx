@@ -6,7 +6,9 @@ export const Fields = styled.div`
   grid-template-columns: repeat(auto-fill, minmax(165px, 1fr));
   gap: 12px 16px;
   align-items: end;
-  .wide {
-    grid-column: 1 / -1;
-  }
+`;
+
+/** A field as wide as all of them. */
+export const WideField = styled.div`
+  grid-column: 1 / -1;
 `;

@@ -42,6 +42,34 @@ export const LengthField = ({
   );
 };
 
+/** A length that need not be known: empty is `null`. */
+export const OptionalLengthField = ({
+  unit,
+  min,
+  max,
+  value,
+  onChange,
+  ...field
+}: Omit<Common, 'value' | 'onChange'> &
+  Range & {
+    unit: LengthUnit;
+    value: number | null;
+    onChange: (value: number | null) => void;
+    /** Said below the field. */
+    hint?: string | undefined;
+  }): ReactElement => {
+  const words = (metres: number) => lengthWords(metres, unit);
+  return (
+    <TypedField<number | null>
+      {...{ ...field, value, onChange }}
+      show={(metres) => (metres === null ? '' : words(metres))}
+      parse={(text) =>
+        text.trim() === '' ? ok(null) : within(parseLength(text, unit), { min, max }, words)
+      }
+    />
+  );
+};
+
 /** A number with its unit, shown with so many decimals. */
 export const NumberField = ({
   unit,

@@ -1,7 +1,7 @@
 import type { Result } from '@orthokin/core/result';
-import { useId, useState, type ReactElement } from 'react';
-import { Unseen } from '../Text.js';
-import { FieldBox } from './field.js';
+import { useState, type ReactElement } from 'react';
+import { FieldError, Input, Text } from 'react-aria-components';
+import { FieldBox, FieldLabel } from './field.js';
 
 /**
  * A value that is typed as text and taken when the field is left or Enter is pressed. What cannot
@@ -14,6 +14,7 @@ export function TypedField<Value>({
   show,
   parse,
   onChange,
+  hint,
 }: {
   label: string;
   hideLabel?: boolean;
@@ -21,8 +22,9 @@ export function TypedField<Value>({
   show: (value: Value) => string;
   parse: (text: string) => Result<Value>;
   onChange: (value: Value) => void;
+  /** Said below the field. */
+  hint?: string | undefined;
 }): ReactElement {
-  const id = useId();
   const shown = show(value);
   const [typed, setTyped] = useState<string | null>(null);
   const parsed = typed === null ? null : parse(typed);
@@ -35,26 +37,25 @@ export function TypedField<Value>({
     }
   };
   return (
-    <FieldBox>
-      <label htmlFor={id}>{hideLabel ? <Unseen>{label}</Unseen> : label}</label>
-      <input
-        id={id}
-        value={typed ?? shown}
-        aria-invalid={problem !== null}
-        aria-describedby={problem ? `${id}wrong` : undefined}
-        onChange={(event) => setTyped(event.target.value)}
-        onFocus={(event) => event.target.select()}
-        onBlur={take}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') take();
-          if (event.key === 'Escape') setTyped(null);
-        }}
-      />
-      {problem && (
-        <span id={`${id}wrong`} className="wrong" role="alert">
-          {label}: {problem.allowed}
+    <FieldBox
+      value={typed ?? shown}
+      isInvalid={problem !== null}
+      validationBehavior="aria"
+      onChange={setTyped}
+      onBlur={take}
+      onKeyDown={({ key }) => {
+        if (key === 'Enter') take();
+        if (key === 'Escape') setTyped(null);
+      }}
+    >
+      <FieldLabel label={label} hidden={hideLabel} />
+      <Input onFocus={(event) => event.target.select()} />
+      {hint !== undefined && <Text slot="description">{hint}</Text>}
+      <FieldError>
+        <span role="alert">
+          {label}: {problem?.allowed}
         </span>
-      )}
+      </FieldError>
     </FieldBox>
   );
 }

@@ -3,7 +3,7 @@ import { COURSE_DURATIONS } from '@orthokin/core/stats';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import { dayWords, seconds, timeWords } from '../../words/format.js';
-import { FiguresTable } from '../../parts/FiguresTable.js';
+import { FiguresTable, WordsCell, WordsHead } from '../../parts/FiguresTable.js';
 import type { Kind } from '../course-view.js';
 import { say } from '../../words/review.js';
 
@@ -33,12 +33,8 @@ export function SetsTable({
           <th scope="col">{say('clean')}</th>
           <th scope="col">{say('falseStarts')}</th>
           <th scope="col">{say('catchesHeld')}</th>
-          <th scope="col" className="words">
-            {say('outcome')}
-          </th>
-          <th scope="col" className="words">
-            {say('notes2')}
-          </th>
+          <WordsHead scope="col">{say('outcome')}</WordsHead>
+          <WordsHead scope="col">{say('notes2')}</WordsHead>
         </tr>
       </thead>
       <tbody>
@@ -62,13 +58,13 @@ export function SetsTable({
               </td>
               <td>{figures.falseStarts}</td>
               <td>{figures.catchOf === 0 ? '–' : `${figures.catchHeld}/${figures.catchOf}`}</td>
-              <td className="words">{outcome}</td>
-              <td className="words">
+              <WordsCell>{outcome}</WordsCell>
+              <WordsCell>
                 {course.notes
                   .filter((note) => note.setId === setId)
                   .map(({ text }) => text)
                   .join(' ')}
-              </td>
+              </WordsCell>
             </tr>
           );
         })}

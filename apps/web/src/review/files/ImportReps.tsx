@@ -13,8 +13,10 @@ import { useState, type ReactElement } from 'react';
 import { FileTrigger } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { v7 } from 'uuid';
 import { useLibrary } from '../../api/patterns.js';
-import { useImportSets } from '../../api/review.js';
+import { Refused } from '../../api/client.js';
+import { useImportSets, type Import } from '../../api/review.js';
 import { useSquad } from '../../api/squad.js';
 import { Button } from '../../parts/Button.js';
 import { NumberField } from '../../parts/form/NumberFields.js';
@@ -105,6 +107,15 @@ function OfTable({ table }: { table: Table }): ReactElement {
 
   if (!line || !rung) return <Quiet>{say('readingPatternsPeople')}</Quiet>;
   const pattern = { ...line.pattern, id: line.id, version: line.version };
+  const chosenImport = (): Import => ({
+    importId: v7(),
+    body: importBody(good, {
+      ...{ pattern, rung: rung.number, source, sense },
+      athleteIds: new Map(people.map(({ name, id }) => [name, id])),
+    }),
+  });
+  // What was not refused may be stored in part: the same import goes on, another would double it.
+  const mayGoOn = store.error !== null && !(store.error instanceof Refused);
   if (store.data)
     return (
       <p role="status">
@@ -172,14 +183,7 @@ function OfTable({ table }: { table: Table }): ReactElement {
           <Button
             weight="main"
             isDisabled={store.isPending}
-            onPress={() =>
-              store.mutate(
-                importBody(good, {
-                  ...{ pattern, rung: rung.number, source, sense },
-                  athleteIds: new Map(people.map(({ name, id }) => [name, id])),
-                }),
-              )
-            }
+            onPress={() => store.mutate(mayGoOn ? store.variables : chosenImport())}
           >
             {say('storeRepsGood', { reps, good: good.length })}
           </Button>
@@ -189,7 +193,13 @@ function OfTable({ table }: { table: Table }): ReactElement {
         <p role="status">{say('storedOfSets', { done: progress.done, sets: progress.sets })}</p>
       )}
       {store.error && (
-        <Notice>{say('messageNothingWasStored', { message: store.error.message })}</Notice>
+        <Notice>
+          {say('messageStoredOfSets', {
+            message: store.error.message,
+            done: progress?.done ?? 0,
+            sets: progress?.sets ?? good.length,
+          })}
+        </Notice>
       )}
     </>
   );

@@ -4,7 +4,7 @@ import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { PhaseSwatch } from '../../parts/phases.js';
 import { Quiet } from '../../parts/Text.js';
-import { FiguresTable } from '../../parts/FiguresTable.js';
+import { FiguresTable, WordsCell, WordsHead } from '../../parts/FiguresTable.js';
 import { differenceSentence, signed } from '../../words/set.js';
 import { say } from '../../words/review.js';
 
@@ -38,9 +38,7 @@ export function Differences({
                 {name !== 'cycle' && <PhaseSwatch phase={name} />} {name}
               </th>
             ))}
-            <th scope="col" className="words">
-              {say('most')}
-            </th>
+            <WordsHead scope="col">{say('most')}</WordsHead>
           </tr>
         </thead>
         <tbody>
@@ -63,7 +61,7 @@ export function Differences({
                   </td>
                 );
               })}
-              <td className="words">{differenceSentence(differences)}</td>
+              <WordsCell>{differenceSentence(differences)}</WordsCell>
             </tr>
           ))}
         </tbody>

@@ -48,9 +48,6 @@ const Columns = styled.div`
     padding-left: 30px;
     border-left: 1px solid ${colour('rule')};
   }
-  .floor svg {
-    max-height: 430px;
-  }
   @media (max-width: ${MIDDLE}) {
     grid-template-columns: minmax(0, 1fr);
     aside {

@@ -3,6 +3,7 @@ import type { PatternReply } from '@orthokin/contract';
 import { targetFigures, travelLine } from '@orthokin/core/stats';
 import type { RepReading } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
+import styled from 'styled-components';
 import { commaList, seconds, semicolonList } from '../../words/format.js';
 import { FloorPlan } from '../../parts/plan/FloorPlan.js';
 import { viewOfTargets } from '../../parts/plan/view.js';
@@ -10,6 +11,12 @@ import { Heading, Quiet } from '../../parts/Text.js';
 import { residualSentence, signed } from '../../words/set.js';
 import { slowestHome } from '../../words/verdict.js';
 import { say } from '../../words/review.js';
+
+const Section = styled.section`
+  svg {
+    max-height: 430px;
+  }
+`;
 
 /** Four lines under the nearest targets need this much more floor, m. */
 const LEGEND_ROOM_M = 0.7;
@@ -48,7 +55,7 @@ export function TargetFloor({
   const view = viewOfTargets(pattern);
   const slowest = slowestHome(figures, pattern.targets, errorSdMs);
   return (
-    <section className="floor">
+    <Section>
       <Heading>{say('targetSecondsMedian')}</Heading>
       <FloorPlan
         pattern={pattern}
@@ -69,6 +76,6 @@ export function TargetFloor({
               allowed: line.problem.allowed,
             })}
       </Quiet>
-    </section>
+    </Section>
   );
 }

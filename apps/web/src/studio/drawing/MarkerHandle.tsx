@@ -10,6 +10,7 @@ import { useUnit } from '../state/unit.js';
 import { targetWords } from '../../words/marker.js';
 import { nudged, useFloorDrag, type Surface } from './useFloorDrag.js';
 import { say } from '../../words/studio.js';
+import { Handle, Ring } from './Handle.js';
 
 const MARKER_SCALE_ON_LEG = 0.75;
 
@@ -48,12 +49,12 @@ export function MarkerHandle({
     const to = nudged(target.at, event.key, event.shiftKey);
     if (to) {
       event.preventDefault();
-      move(to, say('nudgeLetter', { letter: target.letter }));
+      move(to, `nudge ${target.letter}`);
     } else if (event.key === 'Enter') open(target.letter);
   };
   return (
-    <g
-      className={onFloor ? 'marker taken' : 'marker'}
+    <Handle
+      style={onFloor ? undefined : { cursor: 'pointer' }}
       role="button"
       tabIndex={0}
       aria-label={say('markerTargetwordsArrowKeysMoveEnter', {
@@ -64,15 +65,7 @@ export function MarkerHandle({
       onDoubleClick={() => open(target.letter)}
       onKeyDown={press}
     >
-      <circle
-        className="ring"
-        cx={x}
-        cy={-y}
-        r={size * 1.35}
-        fill="none"
-        stroke={colour('ink')}
-        strokeWidth={0.04}
-      />
+      <Ring cx={x} cy={-y} r={size * 1.35} fill="none" stroke={colour('ink')} strokeWidth={0.04} />
       {held && (
         <line
           x1={0}
@@ -100,6 +93,6 @@ export function MarkerHandle({
           {lengthWords(Math.hypot(x, y), unit)}
         </text>
       )}
-    </g>
+    </Handle>
   );
 }

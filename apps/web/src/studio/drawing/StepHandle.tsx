@@ -6,6 +6,7 @@ import type { Editor } from '../state/editor.js';
 import type { Selection } from '../state/selection.js';
 import { nudged, useFloorDrag, type Surface } from './useFloorDrag.js';
 import { say } from '../../words/studio.js';
+import { Handle, Ring } from './Handle.js';
 
 const round = (metres: number): number => Math.round(metres * 100) / 100;
 
@@ -41,20 +42,16 @@ export const StepHandle = memo(function StepHandle({
   });
   const press = (event: KeyboardEvent) => {
     const to = nudged(at, event.key, event.shiftKey);
-    if (to) change({ at: to }, say('nudgeIndex', { index }));
+    if (to) change({ at: to }, `nudge ${index}`);
     else if (event.key === '[' || event.key === ']')
-      change(
-        { headingDeg: headingDeg + (event.key === '[' ? -5 : 5) },
-        say('turnIndex', { index }),
-      );
+      change({ headingDeg: headingDeg + (event.key === '[' ? -5 : 5) }, `turn ${index}`);
     else if (event.key === 'Enter' || event.key === ' ') pick(index);
     else return;
     event.preventDefault();
     event.stopPropagation();
   };
   return (
-    <g
-      className="taken"
+    <Handle
       role="button"
       tabIndex={0}
       aria-pressed={picked}
@@ -63,8 +60,8 @@ export const StepHandle = memo(function StepHandle({
       onFocus={() => pick(index)}
       onKeyDown={press}
     >
-      <circle
-        className={picked ? 'ring picked' : 'ring'}
+      <Ring
+        $picked={picked}
         cx={at.x}
         cy={-at.y}
         r={0.22}
@@ -75,6 +72,6 @@ export const StepHandle = memo(function StepHandle({
       />
       <circle cx={at.x} cy={-at.y} r={0.17} fill="transparent" />
       <StepSole placement={placement} />
-    </g>
+    </Handle>
   );
 });

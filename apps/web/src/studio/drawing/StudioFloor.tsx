@@ -26,19 +26,6 @@ const Frame = styled.div`
     touch-action: none;
     cursor: grab;
   }
-  .taken {
-    cursor: move;
-    outline: none;
-  }
-  .taken:focus-visible .ring {
-    visibility: visible;
-  }
-  .ring {
-    visibility: hidden;
-  }
-  .ring.picked {
-    visibility: visible;
-  }
   .zoom {
     position: absolute;
     right: 8px;

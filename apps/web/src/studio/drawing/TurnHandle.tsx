@@ -4,6 +4,7 @@ import type { ReactElement } from 'react';
 import { colour } from '../../parts/tokens.js';
 import type { Editor } from '../state/editor.js';
 import { useFloorDrag, type Surface } from './useFloorDrag.js';
+import { Handle } from './Handle.js';
 
 /** The handle stands this far in front of the foot's middle, metres. */
 const AHEAD_M = 0.34;
@@ -48,7 +49,7 @@ export function TurnHandle({
         stroke={colour('ink')}
         strokeWidth={0.015}
       />
-      <g className="taken" data-testid="turn" {...drag}>
+      <Handle data-testid="turn" {...drag}>
         <circle cx={handle.x} cy={-handle.y} r={0.14} fill="transparent" />
         <circle
           cx={handle.x}
@@ -58,7 +59,7 @@ export function TurnHandle({
           stroke={colour('ink')}
           strokeWidth={0.025}
         />
-      </g>
+      </Handle>
     </>
   );
 }

@@ -1,23 +1,10 @@
 import type { Point } from '@orthokin/core/floor';
-import { useCallback, useLayoutEffect, useRef, type PointerEvent, type RefObject } from 'react';
+import { useCallback, useLayoutEffect, useRef, type RefObject } from 'react';
+import { useDrag } from '../../parts/useDrag.js';
 import { usePaced } from './usePaced.js';
-
-interface Drag {
-  readonly pointerId: number;
-  /** From the pointer to the thing's own middle, so that it does not jump when taken. */
-  readonly grip: Point;
-  readonly gesture: string;
-  readonly startX: number;
-  readonly startY: number;
-  /** Where the thing is now; `null` until the press has become a drag. */
-  to: Point | null;
-}
 
 /** What the drawing's own coordinates are measured in. */
 export type Surface = RefObject<SVGGElement | null>;
-
-/** A press that moves less than this many pixels is a click, not a drag. */
-const SLACK_PX = 3;
 
 /** A place of the page on the floor that `surface` draws: metres, y forward. */
 export function floorPoint(surface: SVGGElement, clientX: number, clientY: number): Point {
@@ -25,6 +12,9 @@ export function floorPoint(surface: SVGGElement, clientX: number, clientY: numbe
   const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(matrix);
   return { x, y: -y };
 }
+
+/** Marks what is dragged itself: the floor under it keeps still. */
+export const TAKES_THE_PRESS = 'data-takes-press';
 
 /** What becomes of a thing that is dragged. */
 export interface Draggable {
@@ -43,58 +33,44 @@ export interface Draggable {
  * and all that is worked out from it, follows as fast as it can be drawn, and exactly on release.
  */
 export function useFloorDrag(surface: Surface, { at, fall, put, onTake, onDrop }: Draggable) {
-  const drag = useRef<Drag | null>(null);
+  const held = useRef<Point | null>(null);
   const element = useRef<SVGGElement>(null);
   const paced = usePaced(({ to, gesture }: { to: Point; gesture: string }) => put(to, gesture));
 
   /** Draws the thing where it is held, however far the pattern is behind. */
   const follow = useCallback(() => {
-    const to = drag.current?.to;
+    const to = held.current;
     if (to) element.current?.setAttribute('transform', `translate(${to.x - at.x} ${at.y - to.y})`);
     else element.current?.removeAttribute('transform');
   }, [at]);
   useLayoutEffect(follow);
 
-  const drop = () => {
-    const held = drag.current;
-    drag.current = null;
-    paced.hush();
-    if (held?.to) put(held.to, held.gesture);
-    follow();
-    onDrop?.();
-  };
-
-  return {
-    ref: element,
-    onPointerDown: (event: PointerEvent<SVGGElement>) => {
-      if (!surface.current || event.button !== 0) return;
-      event.stopPropagation();
-      event.currentTarget.setPointerCapture(event.pointerId);
-      const pointer = floorPoint(surface.current, event.clientX, event.clientY);
-      drag.current = {
-        pointerId: event.pointerId,
-        grip: { x: at.x - pointer.x, y: at.y - pointer.y },
-        gesture: `drag ${event.timeStamp}`,
-        startX: event.clientX,
-        startY: event.clientY,
-        to: null,
-      };
+  const drag = useDrag({
+    // From the pointer to the thing's own middle, so that it does not jump when taken.
+    take: ({ clientX, clientY }): Point | null => {
+      if (!surface.current) return null;
+      const pointer = floorPoint(surface.current, clientX, clientY);
       onTake?.();
+      return { x: at.x - pointer.x, y: at.y - pointer.y };
     },
-    onPointerMove: (event: PointerEvent<SVGGElement>) => {
-      const held = drag.current;
-      if (held?.pointerId !== event.pointerId || !surface.current) return;
-      const pixels = Math.hypot(event.clientX - held.startX, event.clientY - held.startY);
-      if (!held.to && pixels <= SLACK_PX) return;
-      const pointer = floorPoint(surface.current, event.clientX, event.clientY);
-      const to = fall({ x: pointer.x + held.grip.x, y: pointer.y + held.grip.y }, event.altKey);
-      held.to = to;
+    move: (grip, { clientX, clientY, altKey }, gesture) => {
+      if (!surface.current) return;
+      const pointer = floorPoint(surface.current, clientX, clientY);
+      const to = fall({ x: pointer.x + grip.x, y: pointer.y + grip.y }, altKey);
+      held.current = to;
       follow();
-      paced.tell({ to, gesture: held.gesture });
+      paced.tell({ to, gesture });
     },
-    onPointerUp: drop,
-    onPointerCancel: drop,
-  };
+    drop: (gesture) => {
+      const to = held.current;
+      held.current = null;
+      paced.hush();
+      if (to) put(to, gesture);
+      follow();
+      onDrop?.();
+    },
+  });
+  return { ref: element, [TAKES_THE_PRESS]: '', ...drag };
 }
 
 const ARROWS: Readonly<Record<string, Point>> = {

@@ -1,12 +1,13 @@
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from 'd3-zoom';
 import { useEffect, useRef, useState, type RefObject } from 'react';
+import { TAKES_THE_PRESS } from './useFloorDrag.js';
 
 const MOST = 8;
 
 /** Whether a press there takes hold of a thing on the floor: the floor must then keep still. */
 const takesThePress = (target: EventTarget | null): boolean =>
-  target instanceof Element && target.closest('.taken') !== null;
+  target instanceof Element && target.closest(`[${TAKES_THE_PRESS}]`) !== null;
 
 export interface Zoom {
   readonly transform: ZoomTransform;

@@ -4,7 +4,7 @@ import { Check, CircleAlert } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
-import { FieldBox } from '../../parts/form/field.js';
+import { OpenField } from '../../parts/form/TextField.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
 import { useEditor } from '../state/editor.js';
@@ -65,17 +65,13 @@ function Reason({ onGive, onLeave }: { onGive: (reason: string) => void; onLeave
         if (reason.trim()) onGive(reason.trim());
       }}
     >
-      <FieldBox>
-        <label>
-          {say('whyMayStand')}
-          <input
-            value={reason}
-            maxLength={200}
-            autoFocus
-            onChange={(event) => setReason(event.target.value)}
-          />
-        </label>
-      </FieldBox>
+      <OpenField
+        label={say('whyMayStand')}
+        value={reason}
+        maxLength={200}
+        autoFocus
+        onChange={setReason}
+      />
       <div style={{ display: 'flex', gap: 8 }}>
         <Button type="submit" isDisabled={!reason.trim()}>
           {say('letStand')}

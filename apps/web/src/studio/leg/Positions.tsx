@@ -10,7 +10,7 @@ import {
 import { Pencil } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
-import { FieldBox } from '../../parts/form/field.js';
+import { OpenField } from '../../parts/form/TextField.js';
 import { IconButton } from '../../parts/IconButton.js';
 import { PHASE_COLOURS } from '../../parts/phases.js';
 import { PositionStill, WeightBar } from '../../parts/PositionStill.js';
@@ -56,48 +56,32 @@ function NotesForm({ leg, name }: { leg: Leg; name: PositionName }): ReactElemen
   const { pattern, edit } = useEditor();
   const { cue, checkPoints } = notesOf(pattern, leg, name);
   const shared = name === 'load' || name === 'action' ? '' : say('sameEveryTarget');
+  const write = (lines: readonly string[]) =>
+    edit(
+      (now) => withNotes(now, leg.target, name, { cue, checkPoints: lines }),
+      `check points ${name}`,
+    );
   return (
     <div style={{ display: 'grid', gap: 8, marginTop: 4 }}>
-      <FieldBox>
-        <label>
-          {say('cueMostMaxcuewordsWordsShared', { MAXCUEWORDS: MAX_CUE_WORDS, shared })}
-          <input
-            value={cue}
-            maxLength={60}
-            onChange={(event) => {
-              const text = event.target.value;
-              edit(
-                (now) => withNotes(now, leg.target, name, { cue: text, checkPoints }),
-                say('cueName', { name }),
-              );
-            }}
-          />
-        </label>
-      </FieldBox>
-      <FieldBox>
-        <label>
-          {say('checkPointsOneLine')}
-          <textarea
-            rows={4}
-            value={checkPoints.join('\n')}
-            onChange={(event) => {
-              const lines = event.target.value.split('\n').slice(0, 12);
-              edit(
-                (now) => withNotes(now, leg.target, name, { cue, checkPoints: lines }),
-                say('checkPointsName', { name }),
-              );
-            }}
-            onBlur={() => {
-              const lines = checkPoints.map((line) => line.trim()).filter(Boolean);
-              if (lines.length !== checkPoints.length)
-                edit(
-                  (now) => withNotes(now, leg.target, name, { cue, checkPoints: lines }),
-                  say('checkPointsName', { name }),
-                );
-            }}
-          />
-        </label>
-      </FieldBox>
+      <OpenField
+        label={say('cueMostMaxcuewordsWordsShared', { MAXCUEWORDS: MAX_CUE_WORDS, shared })}
+        value={cue}
+        maxLength={60}
+        onChange={(text) =>
+          edit((now) => withNotes(now, leg.target, name, { cue: text, checkPoints }), `cue ${name}`)
+        }
+      />
+      <OpenField
+        label={say('checkPointsOneLine')}
+        rows={4}
+        maxLength={1200}
+        value={checkPoints.join('\n')}
+        onChange={(text) => write(text.split('\n').slice(0, 12))}
+        onBlur={() => {
+          const lines = checkPoints.map((line) => line.trim()).filter(Boolean);
+          if (lines.length !== checkPoints.length) write(lines);
+        }}
+      />
     </div>
   );
 }

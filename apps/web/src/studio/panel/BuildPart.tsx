@@ -7,7 +7,7 @@ import { SelectField } from '../../parts/form/SelectField.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { useEditor } from '../state/editor.js';
 import { useUnit } from '../state/unit.js';
-import { Part } from './Part.js';
+import { Part, Row } from './Part.js';
 import { say } from '../../words/studio.js';
 
 /** Whom the feet are laid for: sizes that the geometry follows. */
@@ -20,7 +20,7 @@ export function BuildPart(): ReactElement {
   return (
     <Part aria-label={say('laid')}>
       <Heading>{say('laidAthlete')}</Heading>
-      <div className="row">
+      <Row>
         <LengthField
           label={say('shoulders')}
           unit={unit}
@@ -101,7 +101,7 @@ export function BuildPart(): ReactElement {
           options={SIDES}
           onChange={(hand) => edit((now) => ({ ...now, hand }))}
         />
-      </div>
+      </Row>
       <Quiet style={{ fontSize: 15, marginTop: 8 }}>{say('reachLoadPlacedMuchShortMarker')}</Quiet>
     </Part>
   );

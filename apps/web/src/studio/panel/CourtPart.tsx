@@ -12,7 +12,7 @@ import { LengthField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { useEditor } from '../state/editor.js';
 import { useUnit } from '../state/unit.js';
-import { Part } from './Part.js';
+import { Part, Row } from './Part.js';
 import { say } from '../../words/studio.js';
 
 const COURT_OPTIONS = COURT_NAMES.map((name) => [name, COURTS[name].name] as const);
@@ -37,7 +37,7 @@ export function CourtPart(): ReactElement {
   const { widthM, lengthM } = courtOf(court, sizeM);
   return (
     <Part aria-label={say('court')}>
-      <div className="row" style={{ gridTemplateColumns: say('n2fr1fr') }}>
+      <Row $columns="2fr 1fr">
         <SelectField label={say('court')} value={court} options={COURT_OPTIONS} onChange={choose} />
         <SelectField
           label={say('lengths')}
@@ -45,8 +45,8 @@ export function CourtPart(): ReactElement {
           options={LENGTH_UNITS}
           onChange={setUnit}
         />
-      </div>
-      <div className="row" style={{ marginTop: 8 }}>
+      </Row>
+      <Row>
         {sizeM && (
           <>
             <LengthField
@@ -88,7 +88,7 @@ export function CourtPart(): ReactElement {
           value={home.radiusM}
           onChange={(radiusM) => edit((now) => ({ ...now, home: { ...now.home, radiusM } }))}
         />
-      </div>
+      </Row>
     </Part>
   );
 }

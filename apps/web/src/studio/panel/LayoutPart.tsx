@@ -15,7 +15,7 @@ import { LengthField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { useEditor } from '../state/editor.js';
 import { useUnit } from '../state/unit.js';
-import { Part } from './Part.js';
+import { Part, Row, Ways } from './Part.js';
 import { say } from '../../words/studio.js';
 
 const USUAL_DISTANCE_M = 2.5;
@@ -39,7 +39,7 @@ export function LayoutPart(): ReactElement {
   const bare = pattern.targets.filter(({ letter }) => !legOf(pattern, letter)).length;
   return (
     <Part aria-label={say('layout')}>
-      <div className="row">
+      <Row>
         <SelectField label={say('layout')} value={layout} options={LAYOUTS} onChange={setLayout} />
         <LengthField
           label={say('distance')}
@@ -56,15 +56,15 @@ export function LayoutPart(): ReactElement {
         >
           <LayoutGrid size={17} aria-hidden /> {say('layOut')}
         </Button>
-      </div>
-      <div className="ways">
+      </Row>
+      <Ways>
         <Button isDisabled={bare === 0} weight={bare > 0 ? 'main' : 'plain'} onPress={layAll}>
           <Footprints size={17} aria-hidden /> {say('layAllFeet')}
         </Button>
         <Button onPress={() => edit(mirrorPattern)}>
           <FlipHorizontal2 size={17} aria-hidden /> {say('mirrorOtherHand')}
         </Button>
-      </div>
+      </Ways>
     </Part>
   );
 }

@@ -14,7 +14,7 @@ import { colour } from '../../parts/tokens.js';
 import { useEditor } from '../state/editor.js';
 import { fromHome } from '../../words/marker.js';
 import { useUnit } from '../state/unit.js';
-import { Part } from './Part.js';
+import { Part, Ways } from './Part.js';
 import { say } from '../../words/studio.js';
 
 const MarkerRow = styled.li`
@@ -123,11 +123,11 @@ export function MarkersPart(): ReactElement {
           <MarkerFields key={target.letter} target={target} />
         ))}
       </ul>
-      <div className="ways">
+      <Ways>
         <Button isDisabled={!added} onPress={() => added && edit((now) => withTarget(now, added))}>
           <Plus size={17} aria-hidden /> {say('addMarker')}
         </Button>
-      </div>
+      </Ways>
     </Part>
   );
 }

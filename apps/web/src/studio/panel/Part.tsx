@@ -1,5 +1,13 @@
-import styled from 'styled-components';
+import styled, { css } from 'styled-components';
 import { colour } from '../../parts/tokens.js';
+
+const smallButton = css`
+  && {
+    min-height: 40px;
+    padding: 6px 11px;
+    font-size: 15px;
+  }
+`;
 
 /** One subject of the floor's panel. */
 export const Part = styled.section`
@@ -9,22 +17,29 @@ export const Part = styled.section`
     border-top: 0;
     padding-top: 0;
   }
-  .row {
-    display: grid;
-    grid-template-columns: repeat(3, minmax(0, 1fr));
-    gap: 8px 10px;
-    align-items: end;
+`;
+
+/** Fields of a part, three beside each other unless said otherwise. */
+export const Row = styled.div<{ $columns?: string }>`
+  display: grid;
+  grid-template-columns: ${({ $columns = 'repeat(3, minmax(0, 1fr))' }) => $columns};
+  gap: 8px 10px;
+  align-items: end;
+  & + & {
+    margin-top: 8px;
   }
-  .ways {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
-    margin-top: 10px;
+  > button {
+    ${smallButton}
   }
-  .ways button,
-  .row > button {
-    min-height: 40px;
-    padding: 6px 11px;
-    font-size: 15px;
+`;
+
+/** What can be done with a part. */
+export const Ways = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 10px;
+  button {
+    ${smallButton}
   }
 `;

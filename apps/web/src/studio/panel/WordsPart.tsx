@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { TextField } from '../../parts/form/TextField.js';
 import { useEditor } from '../state/editor.js';
-import { Part } from './Part.js';
+import { Part, Row } from './Part.js';
 import { say } from '../../words/studio.js';
 
 /** What the pattern is, in words. */
@@ -9,7 +9,7 @@ export function WordsPart(): ReactElement {
   const { pattern, edit } = useEditor();
   return (
     <Part aria-label={say('aboutPattern')}>
-      <div className="row" style={{ gridTemplateColumns: say('n1fr2fr') }}>
+      <Row $columns="1fr 2fr">
         <TextField
           label={say('sport')}
           maxLength={40}
@@ -25,7 +25,7 @@ export function WordsPart(): ReactElement {
             edit((now) => ({ ...now, tags: tags.filter(Boolean).slice(0, 12) }), 'tags');
           }}
         />
-      </div>
+      </Row>
       <div style={{ marginTop: 8 }}>
         <TextField
           label={say('notes')}

@@ -1,11 +1,12 @@
 import { contactsOf, phaseSpans, playSpan } from '@orthokin/core/footwork';
 import type { Side } from '@orthokin/core/floor';
 import { changeLeg, changePlacement, type Leg, type PlacementPhase } from '@orthokin/core/pattern';
-import { memo, useEffect, useRef, type PointerEvent, type ReactElement } from 'react';
+import { memo, useEffect, useRef, type ReactElement } from 'react';
 import { Slider, SliderThumb, SliderTrack } from 'react-aria-components';
 import styled from 'styled-components';
 import { PHASE_COLOURS, phaseFill } from '../../parts/phases.js';
 import { colour } from '../../parts/tokens.js';
+import { useDrag } from '../../parts/useDrag.js';
 import { useWidth } from '../../parts/useWidth.js';
 import { useEditor, type Editor } from '../state/editor.js';
 import { usePlayer } from './player-context.js';
@@ -132,35 +133,27 @@ const Block = memo(function Block({
   edit: Editor['edit'];
   pick: Selection['pick'];
 }): ReactElement {
-  const drag = useRef<{ x: number; atMs: number; gesture: string } | null>(null);
   const ink = PHASE_COLOURS[phase];
-  const move = ({ clientX }: PointerEvent) => {
-    const from = drag.current;
-    if (!from) return;
-    const exact = from.atMs + (clientX - from.x) * msPerPx;
-    const grain = Math.round(exact / GRAIN_MS) * GRAIN_MS;
-    const to = Math.min(mostMs, Math.max(leastMs, grain));
-    edit(
-      (now) => changeLeg(now, letter, (leg) => changePlacement(leg, index, { atMs: to })),
-      from.gesture,
-    );
-  };
+  const drag = useDrag({
+    take: ({ clientX }) => {
+      pick(index);
+      return { x: clientX, atMs };
+    },
+    move: (from, { clientX }, gesture) => {
+      const exact = from.atMs + (clientX - from.x) * msPerPx;
+      const grain = Math.round(exact / GRAIN_MS) * GRAIN_MS;
+      const to = Math.min(mostMs, Math.max(leastMs, grain));
+      edit(
+        (now) => changeLeg(now, letter, (leg) => changePlacement(leg, index, { atMs: to })),
+        gesture,
+      );
+    },
+  });
   return (
     <g
       className="block"
       transform={`translate(${left} ${AXIS_PX + 4 + (foot === 'left' ? 0 : LANE_PX)})`}
-      onPointerDown={(event) => {
-        event.currentTarget.setPointerCapture(event.pointerId);
-        drag.current = {
-          x: event.clientX,
-          atMs,
-          gesture: `time ${event.timeStamp}`,
-        };
-        pick(index);
-      }}
-      onPointerMove={move}
-      onPointerUp={() => (drag.current = null)}
-      onPointerCancel={() => (drag.current = null)}
+      {...drag}
     >
       <rect
         width={width}

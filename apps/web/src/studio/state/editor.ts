@@ -1,10 +1,10 @@
 import type { PatternBody } from '@orthokin/contract';
 import { fittingRungs } from '@orthokin/core/progress';
 import type { Pattern } from '@orthokin/core/pattern';
-import { createContext, useCallback, useContext, useEffect, useState } from 'react';
+import { createContext, useContext, useEffect, useState } from 'react';
 import { useSavePattern } from '../../api/patterns.js';
 import { draftOf, dropDraft, keepDraft } from '../../device/drafts.js';
-import { begin, change, redo, undo, type History } from './history.js';
+import { useHistory } from '../../parts/history.js';
 
 /** What every part of the studio works with. */
 export interface Editor {
@@ -50,9 +50,9 @@ export function usePatternEditor(patternId: string, loaded: Saved): Editor {
     version: draft?.version ?? loaded.version,
     pattern: loaded.pattern,
   }));
-  const [history, setHistory] = useState<History>(() => begin(draft?.pattern ?? loaded.pattern));
+  const history = useHistory(() => draft?.pattern ?? loaded.pattern);
   const saving = useSavePattern();
-  const { present } = history;
+  const { present, edit, canUndo, canRedo, undo, redo } = history;
   const unsaved = saved.version === 0 || present !== saved.pattern;
 
   useEffect(() => {
@@ -69,24 +69,15 @@ export function usePatternEditor(patternId: string, loaded: Saved): Editor {
     };
   }, [patternId, present, saved, unsaved]);
 
-  const edit = useCallback<Editor['edit']>(
-    (make, gesture) => setHistory((now) => change(now, make(now.present), gesture ?? null)),
-    [],
-  );
-
   return {
     patternId,
     pattern: present,
     version: saved.version,
     unsaved,
-    canUndo: history.past.length > 0,
-    canRedo: history.future.length > 0,
-    edit,
-    undo: () => setHistory(undo),
-    redo: () => setHistory(redo),
+    ...{ canUndo, canRedo, edit, undo, redo },
     discard: () => {
       dropDraft(patternId);
-      setHistory((now) => change(now, saved.pattern));
+      edit(() => saved.pattern);
     },
     save: async (as) => {
       const body = { ...present, rungs: fittingRungs(present) };

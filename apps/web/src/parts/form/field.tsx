@@ -1,8 +1,11 @@
+import type { ReactElement } from 'react';
+import { Label, TextField } from 'react-aria-components';
 import styled from 'styled-components';
+import { Unseen } from '../Text.js';
 import { colour, FONT } from '../tokens.js';
 
 /** A label above something typed, with what is wrong below it. */
-export const FieldBox = styled.div`
+export const FieldBox = styled(TextField)`
   display: grid;
   gap: 3px;
   min-width: 0;
@@ -21,11 +24,20 @@ export const FieldBox = styled.div`
     color: ${colour('ink')};
     font: 500 16px/1.35 ${FONT};
   }
-  input[aria-invalid='true'] {
+  input[data-invalid] {
     border-color: ${colour('bad')};
   }
-  .wrong {
+  .react-aria-Text {
+    font-size: 15px;
+    color: ${colour('quiet')};
+  }
+  .react-aria-FieldError {
     font-size: 15px;
     color: ${colour('bad')};
   }
 `;
+
+/** What a field is called; for a screen reader only where what it is shows by itself. */
+export const FieldLabel = ({ label, hidden }: { label: string; hidden: boolean }): ReactElement => (
+  <Label>{hidden ? <Unseen>{label}</Unseen> : label}</Label>
+);
