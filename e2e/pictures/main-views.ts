@@ -33,8 +33,18 @@ test('squad, floor and review', async ({ page }) => {
   await coach.finished(12);
   await coach.seeReview();
   await shoot(page, 'review', true);
-  await page.setViewportSize(PHONE);
-  await shoot(page, 'review-phone');
+});
+
+test.describe('the first opening', () => {
+  test.use({ storageState: { cookies: [], origins: [] } });
+
+  test('a club of one’s own', async ({ page }) => {
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Begin a club of your own' }).click();
+    await page.getByLabel('Name of the club').fill('Harbour Lane');
+    await page.getByLabel('Name', { exact: true }).fill('Nell Harrowby');
+    await shoot(page, 'own-club');
+  });
 });
 
 test('the review over weeks', async ({ page }) => {

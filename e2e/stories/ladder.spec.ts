@@ -1,7 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import type {
   AthleteLadderReply,
-  ClubReply,
   PatternLineReply,
   PatternReply,
   RungBody,
@@ -9,21 +8,15 @@ import type {
 } from '@orthokin/contract';
 import { flightOf, limitFrom, PROJECTILES, wayTo } from '@orthokin/core/budget';
 import { v7 } from 'uuid';
+import { DEMO_CLUB } from './support/club.js';
 import { Coach } from './support/coach.js';
 import { hurry } from './support/hurry.js';
 import { test } from './support/served.js';
 
 const headline = (page: Page) => page.getByRole('heading', { level: 1 });
 
-async function clubPath(page: Page): Promise<string> {
-  const clubs = (await (await page.request.get('/api/clubs')).json()) as ClubReply[];
-  return `/api/clubs/${clubs[0]?.clubId ?? ''}`;
-}
-
 async function lineOf(page: Page, name: string): Promise<SquadLineReply> {
-  const squad = (await (
-    await page.request.get(`${await clubPath(page)}/squad`)
-  ).json()) as SquadLineReply[];
+  const squad = (await (await page.request.get(`${DEMO_CLUB}/squad`)).json()) as SquadLineReply[];
   const line = squad.find(({ athlete }) => athlete.name === name);
   if (!line) throw new Error(`${name} is not in the squad.`);
   return line;
@@ -36,7 +29,7 @@ async function copyFor(
   of: string,
   change: (rung: RungBody) => Partial<RungBody>,
 ): Promise<string> {
-  const club = await clubPath(page);
+  const club = DEMO_CLUB;
   const library = (await (await page.request.get(`${club}/patterns`)).json()) as PatternLineReply[];
   const found = library.find(({ pattern }) => pattern.name === of);
   if (!found) throw new Error(`${of} is not in the library.`);
@@ -69,7 +62,7 @@ test('a limit is derived from a flight, kept with its source, and asked of one a
 
   // The same, reckoned from what is on the page.
   const pattern = (await (
-    await page.request.get(`${await clubPath(page)}/patterns/${patternId}`)
+    await page.request.get(`${DEMO_CLUB}/patterns/${patternId}`)
   ).json()) as PatternReply;
   const coming = {
     ...{ opponent: { x: 1, y: -1 }, wallForwardM: 5.5, bounceBeforeM: null, speedKept: 0.75 },
@@ -225,7 +218,7 @@ test('a pace that moves by itself: shown as it moves, and read as a staircase af
   await coach.finished(10);
   const { set } = await coach.seeReview();
   expect(set.conditions.pace).toMatchObject({ kind: 'staircase', everyMs: 4000 });
-  const path = `${await clubPath(page)}/patterns/${patternId}/ladder/${athlete.id}`;
+  const path = `${DEMO_CLUB}/patterns/${patternId}/ladder/${athlete.id}`;
   const { evidence } = (await (await page.request.get(path)).json()) as AthleteLadderReply;
   const read = evidence.at(-1)?.staircase;
   expect(read?.pacesMs[0]).toBe(4000);

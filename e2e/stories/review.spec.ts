@@ -1,7 +1,8 @@
 import { expect, type Page } from '@playwright/test';
-import type { AthleteCourseReply, ClubReply, SquadLineReply } from '@orthokin/contract';
+import type { AthleteCourseReply, SquadLineReply } from '@orthokin/contract';
 import { plantCourse } from './support/planted.js';
 import { test, untouchedTest } from './support/served.js';
+import { DEMO_CLUB } from './support/club.js';
 
 const headline = (page: Page) => page.getByRole('heading', { level: 1 });
 
@@ -13,8 +14,7 @@ const FULL_SET = 12;
  */
 async function openNewest(page: Page, name: string): Promise<void> {
   await page.addInitScript(() => localStorage.setItem('orthokin.coach-name', '"Mara"'));
-  const clubs = (await (await page.request.get('/api/clubs')).json()) as ClubReply[];
-  const club = `/api/clubs/${clubs[0]?.clubId ?? ''}`;
+  const club = DEMO_CLUB;
   const squad = (await (await page.request.get(`${club}/squad`)).json()) as SquadLineReply[];
   const id = squad.find(({ athlete }) => athlete.name === name)?.athlete.id ?? '';
   const reply = await page.request.get(`${club}/athletes/${id}/course`);
@@ -258,7 +258,7 @@ test('a club is taken out, wiped, and brought back as it was', async ({ page }) 
   await name.fill('Tiller Lane Squash');
   await name.blur();
   await wipe.click();
-  await expect(page.getByText('There is no club here yet.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Begin a club of your own.' })).toBeVisible();
   const [chooser] = await Promise.all([
     page.waitForEvent('filechooser'),
     page.getByRole('button', { name: 'Choose a club.zip' }).click(),

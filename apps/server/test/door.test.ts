@@ -55,6 +55,11 @@ function goodBodies(): Record<string, Record<string, Json>> {
       ...{ basis: 'hand', setId: null, movedAt: now },
     },
     ArchivedBody: { archived: false },
+    ClubBody: { name: 'Another club', sport: 'squash', unit: 'metres' },
+    AthleteBody: {
+      ...{ name: 'Somebody', hand: 'left', ageBand: 'adult', colourVision: 'full', patternId },
+      ...{ bornOn: '1999-05-04', heightM: 1.7, goal: 'Home sooner.' },
+    },
     WipeBody: { name: 'not its name' },
     ImportBody: plain({
       sets: [{ id: set.id, body: set.body, endedAt: now, reps: set.reps }],

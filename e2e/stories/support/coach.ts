@@ -1,5 +1,6 @@
 import { expect, type Page } from '@playwright/test';
-import type { ClubReply, RepReply, SetReviewReply } from '@orthokin/contract';
+import type { RepReply, SetReviewReply } from '@orthokin/contract';
+import { openClubId } from './club.js';
 
 /** What a coach does with the app, in the coach's words. */
 export class Coach {
@@ -91,10 +92,11 @@ export class Coach {
   /** The set of the open review, as the server has it once everything is sent. */
   async storedReview(): Promise<SetReviewReply> {
     const { page } = this;
+    // The address follows a press a moment later.
+    await page.waitForURL(/\/review\/[0-9a-f-]{36}/);
     await expect(page.getByText('all sent')).toBeVisible();
     const setId = page.url().split('/').at(-1) ?? '';
-    const clubs = (await (await page.request.get('/api/clubs')).json()) as ClubReply[];
-    const reply = await page.request.get(`/api/clubs/${clubs[0]?.clubId ?? ''}/sets/${setId}`);
+    const reply = await page.request.get(`/api/clubs/${await openClubId(page)}/sets/${setId}`);
     expect(reply.status()).toBe(200);
     return (await reply.json()) as SetReviewReply;
   }

@@ -1,4 +1,5 @@
-import { COLOUR_VISIONS, type ColourVision, type Side } from '@orthokin/core/floor';
+import { COLOUR_VISIONS, type ColourVision, type Side, SIDES } from '@orthokin/core/floor';
+import { AGE_BANDS, type AgeBand } from '@orthokin/core/people';
 import { SET_OUTCOMES, type SetOutcome } from '@orthokin/core/progress';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
 import { Type } from 'class-transformer';
@@ -16,13 +17,6 @@ import { PatternReply } from './library.js';
 import { DecisionReply } from './progress.js';
 import { LadderSettingsBody } from './ladder-settings.js';
 
-export const HANDS = ['left', 'right'] as const satisfies readonly Side[];
-export const AGE_BANDS = ['under 11', 'under 13', 'under 15', 'under 17', 'adult'] as const;
-export type AgeBand = (typeof AGE_BANDS)[number];
-
-/** Of a person, in characters. */
-export const LONGEST_NAME = 60;
-
 export class AthleteReply {
   @IsUUID()
   id: string;
@@ -30,7 +24,7 @@ export class AthleteReply {
   @IsString()
   name: string;
 
-  @IsIn(HANDS)
+  @IsIn(SIDES)
   hand: Side;
 
   @IsIn(AGE_BANDS)

@@ -1,4 +1,11 @@
-import { COLOUR_VISIONS, type ColourVision, type Side } from '@orthokin/core/floor';
+import {
+  COLOUR_VISIONS,
+  type ColourVision,
+  type Side,
+  SIDES,
+  LENGTH_UNITS,
+  type LengthUnit,
+} from '@orthokin/core/floor';
 import type { Decision, Evidence } from '@orthokin/core/progress';
 import { END_REASONS, type EndReason } from '@orthokin/core/run';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
@@ -23,7 +30,15 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { AGE_BANDS, HANDS, LONGEST_NAME, type AgeBand } from './athlete.js';
+import {
+  AGE_BANDS,
+  type AgeBand,
+  LONGEST_NAME,
+  LONGEST_ATHLETE_NOTE,
+  LONGEST_CLUB_NAME,
+  LONGEST_SPORT,
+} from '@orthokin/core/people';
+import { AboutAthlete } from './person.js';
 import { SetNoteBody } from './course.js';
 import { DrillSetBody, RepBody } from './drill.js';
 import { TravelBody } from './footwork.js';
@@ -41,8 +56,6 @@ export const CLUB_FORMAT_VERSION = 2;
 export const CLUB_FORMAT_VERSIONS = [1, CLUB_FORMAT_VERSION] as const;
 
 /** Of a club and of what else is named in a file. */
-const LONGEST_CLUB_NAME = 120;
-const LONGEST_ATHLETE_NOTE = 2000;
 
 /** More often than this no pattern of a file was saved. */
 const MOST_VERSIONS = 1000;
@@ -54,6 +67,15 @@ export class ClubFileClub {
   @IsString()
   @Length(1, LONGEST_CLUB_NAME)
   name: string;
+
+  @IsOptional()
+  @IsString()
+  @MaxLength(LONGEST_SPORT)
+  sport?: string | null;
+
+  @IsOptional()
+  @IsIn(LENGTH_UNITS)
+  unit?: LengthUnit | null;
 }
 
 class ReactionModelBody {
@@ -84,7 +106,7 @@ class LearningModelBody {
 }
 
 class WeakSideBody {
-  @IsIn(HANDS)
+  @IsIn(SIDES)
   side: Side;
 
   @IsPositive()
@@ -143,7 +165,7 @@ export class SimulatedAthleteBody implements SimulatedAthlete {
   dayFormSd?: number;
 }
 
-export class ClubFileAthlete {
+export class ClubFileAthlete extends AboutAthlete {
   @IsUUID()
   id: string;
 
@@ -151,7 +173,7 @@ export class ClubFileAthlete {
   @Length(1, LONGEST_NAME)
   name: string;
 
-  @IsIn(HANDS)
+  @IsIn(SIDES)
   hand: Side;
 
   @IsIn(AGE_BANDS)
@@ -168,6 +190,11 @@ export class ClubFileAthlete {
   /** The pattern the athlete began with. */
   @IsUUID()
   patternId: string;
+
+  /** When the athlete was put away. */
+  @IsOptional()
+  @IsMoment()
+  archivedAt?: string | null;
 
   @IsOptional()
   @ValidateNested()
@@ -342,7 +369,7 @@ export class ImportBody {
   sets: ImportSet[];
 }
 
-export const IMPORT_STATES = ['waiting', 'storing', 'stored', 'refused'] as const;
+export const IMPORT_STATES = ['waiting', 'storing', 'stored', 'refused', 'given up'] as const;
 export type ImportState = (typeof IMPORT_STATES)[number];
 
 /** How far an import is: it goes on by itself, also when the server is started anew. */

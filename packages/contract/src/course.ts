@@ -1,3 +1,4 @@
+import { LONGEST_NAME } from '@orthokin/core/people';
 import {
   SET_OUTCOMES,
   type Claims,
@@ -21,7 +22,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { IsMoment } from './moment.js';
-import { AthleteReply, LONGEST_NAME, SquadLineReply } from './athlete.js';
+import { AthleteReply, SquadLineReply } from './athlete.js';
 import { PatternReply } from './library.js';
 import { DecisionReply, RungMoveReply } from './progress.js';
 

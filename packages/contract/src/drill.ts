@@ -1,3 +1,4 @@
+import { LONGEST_NAME } from '@orthokin/core/people';
 import { MAX_REPS, MAX_SEED } from '@orthokin/core/cue';
 import { MAX_RUNGS } from '@orthokin/core/pattern';
 import { END_REASONS, SET_SOURCES, type EndReason, type SetSource } from '@orthokin/core/run';
@@ -34,7 +35,6 @@ import {
 } from 'class-validator';
 import { IsDay, IsMoment } from './moment.js';
 import { ConditionsBody, CueBody } from './conditions.js';
-import { LONGEST_NAME } from './athlete.js';
 import { CAPITAL } from './floor.js';
 import { MAX_VERSION } from './paths.js';
 import { LimitsBody } from './rung.js';

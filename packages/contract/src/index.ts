@@ -1,12 +1,4 @@
-export {
-  AGE_BANDS,
-  AthleteReply,
-  DrillSetupReply,
-  HANDS,
-  LastSetReply,
-  SquadLineReply,
-  type AgeBand,
-} from './athlete.js';
+export { AthleteReply, DrillSetupReply, LastSetReply, SquadLineReply } from './athlete.js';
 export { ConditionsBody, CueBody } from './conditions.js';
 export {
   CLUB_FORMAT,
@@ -30,7 +22,8 @@ export {
   SetNoteReply,
   StandingReply,
 } from './course.js';
-export { ClubReply } from './club.js';
+export { ClubBody, ClubReply } from './club.js';
+export { AthleteBody, PersonReply } from './person.js';
 export {
   Corrected,
   DrillSetBody,
@@ -54,6 +47,8 @@ export {
   NewNotePath,
   NewPatternVersionPath,
   NewRepPath,
+  NewAthletePath,
+  NewClubPath,
   NewSetPath,
   PatternPath,
   PatternVersionPath,

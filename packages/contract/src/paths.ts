@@ -11,6 +11,18 @@ export class ClubPath {
   clubId: string;
 }
 
+/** Of a club that may be new. */
+export class NewClubPath {
+  @IsUUID(7)
+  clubId: string;
+}
+
+/** Of an athlete that may be new. */
+export class NewAthletePath extends ClubPath {
+  @IsUUID(7)
+  athleteId: string;
+}
+
 export class AthletePath extends ClubPath {
   @IsUUID()
   athleteId: string;

@@ -18,6 +18,9 @@ import type {
   PatternReply,
   PoolQuery,
   ArchivedBody,
+  AthleteBody,
+  ClubBody,
+  PersonReply,
   RepBody,
   RepReply,
   RungMoveBody,
@@ -93,6 +96,12 @@ export const ROUTES = {
     undefined,
     object
   >,
+
+  saveClub: put<ClubBody, ClubReply>()('clubs/:clubId'),
+
+  people: get<PersonReply[]>()('clubs/:clubId/athletes'),
+  saveAthlete: put<AthleteBody, PersonReply>()('clubs/:clubId/athletes/:athleteId'),
+  archiveAthlete: put<ArchivedBody, PersonReply>()('clubs/:clubId/athletes/:athleteId/archived'),
 
   squad: get<SquadLineReply[]>()('clubs/:clubId/squad'),
   standings: get<StandingReply[]>()('clubs/:clubId/standings'),

@@ -1,4 +1,4 @@
-import type { AgeBand } from '@orthokin/contract';
+import type { AgeBand } from '@orthokin/core/people';
 import type { ColourVision, Side } from '@orthokin/core/floor';
 import { TYPICAL_ATHLETE, type SimulatedAthlete } from '@orthokin/core/simulation';
 import type { DemoPattern } from './patterns.js';

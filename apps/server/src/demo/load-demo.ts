@@ -41,7 +41,9 @@ export async function loadDemo(em: EntityManager, mode: 'once' | 'reset'): Promi
     // Sets and athletes hold on to patterns, so those go last.
     await tx.nativeDelete(Athlete, { clubId: CLUB_ID });
     await tx.nativeDelete(Club, { clubId: CLUB_ID });
-    await tx.insert(Club, { clubId: CLUB_ID, name: DEMO_CLUB });
+    await tx.insert(Club, {
+      ...{ clubId: CLUB_ID, name: DEMO_CLUB, sport: 'squash', unit: 'metres' },
+    });
     await new DemoLoader(tx, new Date()).load();
   });
 }

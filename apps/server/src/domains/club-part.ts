@@ -1,5 +1,6 @@
-import type { EntityClass, EntityManager, FilterQuery } from '@mikro-orm/postgresql';
+import type { EntityClass, EntityManager } from '@mikro-orm/postgresql';
 import type { ClubList, InList } from '@orthokin/contract';
+import { plainRows } from '../platform/storage/plain-rows.js';
 import type { ClubOwned } from '../platform/storage/club-owned.js';
 
 /**
@@ -30,19 +31,22 @@ export async function* pages<Row extends ClubOwned>(
   em: EntityManager,
   entity: EntityClass<Row>,
   clubId: string,
-  by: keyof Row & string = 'id',
+  by: 'id' | (keyof Row & 'seq') = 'id',
 ): AsyncIterable<readonly Row[]> {
-  let after: unknown = null;
-  for (;;) {
-    const where = { clubId, ...(after !== null && { [by]: { $gt: after } }) } as FilterQuery<Row>;
-    const rows: Row[] = await em.fork().find(entity, where, {
-      orderBy: { [by]: 'asc' } as never,
-      limit: PAGE,
-      disableIdentityMap: true,
-    });
-    if (rows.length > 0) yield rows;
-    if (rows.length < PAGE) return;
-    after = rows.at(-1)?.[by] ?? null;
+  const pageAfter = (after: unknown): Promise<Row[]> =>
+    plainRows(
+      em,
+      entity,
+      `where club_id = ? ${after === null ? '' : `and "${by}" > ?`} order by "${by}" limit ${PAGE}`,
+      after === null ? [clubId] : [clubId, after],
+    );
+  let rows = await pageAfter(null);
+  while (rows.length > 0) {
+    // The database finds the next page while this one is written.
+    const next = rows.length < PAGE ? null : pageAfter(rows.at(-1)?.[by]);
+    next?.catch(() => undefined);
+    yield rows;
+    rows = (await next) ?? [];
   }
 }
 

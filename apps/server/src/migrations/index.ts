@@ -7,6 +7,7 @@ import { Migration20261129Ladders } from './20261129-ladders.js';
 import { Migration20261130DayForm } from './20261130-day-form.js';
 import { Migration20261202Order } from './20261202-order.js';
 import { Migration20261203Imports } from './20261203-imports.js';
+import { Migration20261204People } from './20261204-people.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -19,4 +20,5 @@ export const MIGRATIONS = [
   { name: '20261130-day-form', class: Migration20261130DayForm },
   { name: '20261202-order', class: Migration20261202Order },
   { name: '20261203-imports', class: Migration20261203Imports },
+  { name: '20261204-people', class: Migration20261204People },
 ];

@@ -11,6 +11,12 @@ import { createContext, useContext } from 'react';
 import { call } from './client.js';
 import { keys } from './keys.js';
 
+/** The club that is open, and how another is opened; kept on this device. */
+export const ChosenClub = createContext<{
+  readonly clubId: string | null;
+  readonly open: (clubId: string) => void;
+}>({ clubId: null, open: () => undefined });
+
 /** The club this page is about; the shell has loaded it before any place is shown. */
 export const ClubContext = createContext<ClubReply | null>(null);
 

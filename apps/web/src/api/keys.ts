@@ -5,6 +5,7 @@ export const keys = {
   clubs: ['clubs'] as const,
   club: (clubId: string) => ['club', clubId] as const,
   squad: (clubId: string) => ['club', clubId, 'squad'] as const,
+  people: (clubId: string) => ['club', clubId, 'people'] as const,
   standings: (clubId: string) => ['club', clubId, 'standings'] as const,
   setups: (clubId: string) => ['club', clubId, 'setup'] as const,
   setup: (clubId: string, athleteId: string, patternId: string | null) =>
@@ -51,6 +52,17 @@ export const afterSets = (client: QueryClient, clubId: string): Promise<unknown>
     keys.standings(clubId),
     keys.setups(clubId),
     keys.library(clubId),
+  ]);
+
+/** Somebody was added, changed, put away or brought back. */
+export const afterPeople = (client: QueryClient, clubId: string): Promise<unknown> =>
+  readAgain(client, [
+    keys.people(clubId),
+    keys.squad(clubId),
+    keys.standings(clubId),
+    keys.setups(clubId),
+    keys.ladders(clubId),
+    keys.courses(clubId),
   ]);
 
 /** A pattern was saved. */

@@ -24,6 +24,7 @@ import { useOutbox } from '../device/outbox-context.js';
 import { call, Refused, Unreachable } from './client.js';
 import { useClub } from './club.js';
 import { afterSets, keys } from './keys.js';
+import { say } from '../words/api.js';
 
 const review = (clubId: string, setId: string) => ({
   queryKey: keys.review(clubId, setId),
@@ -117,21 +118,29 @@ export function useWriteNote(): UseMutationResult<SetNoteReply, Error, SetNoteRe
 
 const ASK_AGAIN_MS = 400;
 
+/** An import under the id it was first sent by: sent again, what is stored of it stays as it is. */
+export interface Import {
+  readonly importId: string;
+  readonly body: ImportBody;
+}
+
 /** Stores sets timed elsewhere; `onProgress` hears how many are stored. Goes on without this page. */
 export function useImportSets(
   onProgress: (reply: ImportReply) => void,
-): UseMutationResult<ImportReply, Error, ImportBody> {
+): UseMutationResult<ImportReply, Error, Import> {
   const { clubId } = useClub();
   const client = useQueryClient();
   return useMutation({
-    mutationFn: async (body) => {
-      const at = { clubId, importId: v7() };
+    mutationFn: async ({ importId, body }) => {
+      const at = { clubId, importId };
       let reply = await call(ROUTES.importSets, at, { body });
       while (reply.state === 'waiting' || reply.state === 'storing') {
         onProgress(reply);
         await new Promise((done) => setTimeout(done, ASK_AGAIN_MS));
         reply = await call(ROUTES.importProgress, at);
       }
+      onProgress(reply);
+      if (reply.state === 'given up') throw new Error(say('serverCouldNotStoreRest'));
       if (reply.state === 'refused')
         throw new Refused(reply.problems.map(problemSentence).join(' '), 409, reply.problems);
       return reply;

@@ -1,9 +1,10 @@
 import { Moon, Sun } from 'lucide-react';
-import { lazy, Suspense, useSyncExternalStore, type ReactElement } from 'react';
-import { NavLink, Outlet, ScrollRestoration } from 'react-router';
+import { lazy, Suspense, useMemo, useSyncExternalStore, type ReactElement } from 'react';
+import { Link, NavLink, Outlet, ScrollRestoration } from 'react-router';
 import styled from 'styled-components';
-import { ClubContext, useClubs } from '../api/club.js';
+import { ChosenClub, ClubContext, useClubs } from '../api/club.js';
 import { useSending } from '../device/outbox-context.js';
+import { useRemembered } from '../device/useRemembered.js';
 import { onServerClock, serverAheadMs } from '../device/server-clock.js';
 import { IconButton } from '../parts/IconButton.js';
 import { Failed, Notice } from '../parts/Notice.js';
@@ -147,24 +148,25 @@ function ClockOff(): ReactElement | null {
   );
 }
 
-const BringClub = lazy(async () => ({
-  default: (await import('../review/files/BringClub.js')).BringClub,
+const WelcomePage = lazy(async () => ({
+  default: (await import('./welcome/WelcomePage.js')).WelcomePage,
 }));
-
-const NoClub = (): ReactElement => (
-  <>
-    <Quiet>{say('thereNoClubHereYetBring')}</Quiet>
-    <Suspense>
-      <BringClub />
-    </Suspense>
-  </>
-);
 
 /** The shell round every place. */
 export function Frame(): ReactElement {
   const clubs = useClubs();
   const [theme, toggleTheme] = useTheme();
-  const club = clubs.data?.[0];
+  const [kept, open] = useRemembered<string | null>('club', null);
+  const chosen = clubs.data?.find(({ clubId }) => clubId === kept);
+  // An address is opened in the first club on a device that has opened none. Where the one it opened is
+  // gone it must not show another's people instead.
+  const club = chosen ?? (kept === null ? clubs.data?.[0] : undefined);
+  const choice = useMemo(
+    () => ({ clubId: chosen?.clubId ?? null, open }),
+    // What opens a club does the same whichever it was.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [chosen?.clubId],
+  );
   return (
     <>
       <Skip href="#place">{say('content')}</Skip>
@@ -186,7 +188,15 @@ export function Frame(): ReactElement {
           <NavLink to="/ladder">{say('ladder')}</NavLink>
         </nav>
         <div className="end">
-          <span className="club">{club?.name}</span>
+          {club && (
+            <Link
+              className="club"
+              to="/clubs"
+              aria-label={say('clubChangeIt', { club: club.name })}
+            >
+              {club.name}
+            </Link>
+          )}
           <SendingWords />
           <span className="keys">
             <Shortcuts />
@@ -202,21 +212,25 @@ export function Frame(): ReactElement {
       <Refusals />
       <ClockOff />
       <div id="place">
-        {club ? (
-          <ClubContext value={club}>
-            <Outlet />
-          </ClubContext>
-        ) : (
-          <Page name={say('noClub')}>
-            {clubs.error ? (
-              <Failed error={clubs.error} again={() => void clubs.refetch()} />
-            ) : clubs.data ? (
-              <NoClub />
-            ) : (
-              <Quiet>{say('openingClub')}</Quiet>
-            )}
-          </Page>
-        )}
+        <ChosenClub value={choice}>
+          {club ? (
+            <ClubContext key={club.clubId} value={club}>
+              <Outlet />
+            </ClubContext>
+          ) : clubs.data ? (
+            <Suspense>
+              <WelcomePage />
+            </Suspense>
+          ) : (
+            <Page name={say('noClub')}>
+              {clubs.error ? (
+                <Failed error={clubs.error} again={() => void clubs.refetch()} />
+              ) : (
+                <Quiet>{say('openingClub')}</Quiet>
+              )}
+            </Page>
+          )}
+        </ChosenClub>
       </div>
       <ScrollRestoration />
     </>

@@ -1,9 +1,14 @@
 import { createBrowserRouter } from 'react-router';
-import { SquadPage } from '../squad/SquadPage.js';
 import { Frame } from './Frame.js';
+import { Home } from './Home.js';
 import { Lost } from './Lost.js';
 import { Opening } from './Opening.js';
 
+const welcome = async () => ({
+  Component: (await import('./welcome/WelcomePage.js')).WelcomePage,
+});
+const people = async () => ({ Component: (await import('../people/PeoplePage.js')).PeoplePage });
+const person = async () => ({ Component: (await import('../people/PersonPage.js')).PersonPage });
 const floor = async () => ({ Component: (await import('../floor/FloorPage.js')).FloorPage });
 const map = async () => ({ Component: (await import('../floor/map/MapPage.js')).MapPage });
 const rehearse = async () => ({
@@ -60,8 +65,8 @@ const cards = async () => ({
 export function fetchPlacesAhead(): void {
   const fetch = () =>
     void Promise.all(
-      [floor, map, rehearse, review, glance, newest, ladder, athleteLadder, library].map((place) =>
-        place().catch(() => undefined),
+      [people, floor, map, rehearse, review, glance, newest, ladder, athleteLadder, library].map(
+        (place) => place().catch(() => undefined),
       ),
     );
   if ('requestIdleCallback' in window) requestIdleCallback(fetch);
@@ -85,7 +90,10 @@ export const router = createBrowserRouter([
     errorElement: <Lost />,
     hydrateFallbackElement: <Opening />,
     children: [
-      { index: true, element: <SquadPage /> },
+      { index: true, element: <Home /> },
+      { path: 'clubs', lazy: welcome },
+      { path: 'people', lazy: people },
+      { path: 'people/:athleteId', lazy: person },
       { path: 'floor/:athleteId?', lazy: floor },
       { path: 'floor/:athleteId/map', lazy: map },
       { path: 'floor/:athleteId/rehearse', lazy: rehearse },

@@ -1,5 +1,5 @@
 import type { LastSetReply, SquadLineReply } from '@orthokin/contract';
-import { Play } from 'lucide-react';
+import { Play, UserPlus } from 'lucide-react';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -127,6 +127,8 @@ function squadSentence(lines: readonly SquadLineReply[]): string {
   );
   const names = (some: readonly SquadLineReply[]) =>
     listWords(some.map(({ athlete }) => athlete.name));
+  if (lines.length === 0) return say('noAthletesThisClubYet');
+  if (lines.every(({ lastSet }) => lastSet === null)) return say('nobodyTimedYet');
   if (ready.length > 0) return say('namesCanMoveUp', { names: names(ready) });
   if (oneAway.length > 0)
     return say('namesWhichOneMorePassedSet', {
@@ -145,13 +147,21 @@ export function SquadPage(): ReactElement {
       <Headline>{lines ? squadSentence(lines) : say('squad')}</Headline>
       {squad.error && !lines && <Failed error={squad.error} again={() => void squad.refetch()} />}
       {squad.isPending && <Quiet>{say('readingSquad')}</Quiet>}
-      {lines?.length === 0 && <Quiet>{say('noAthletesThisClubYet')}</Quiet>}
       {lines && lines.length > 0 && (
         <List>
           {lines.map((line) => (
             <Athlete key={line.athlete.id} line={line} />
           ))}
         </List>
+      )}
+      {lines && (
+        <p style={{ display: 'flex', flexWrap: 'wrap', gap: 12, marginTop: 20 }}>
+          <ButtonLink to="/people/new" $weight={lines.length === 0 ? 'main' : 'plain'}>
+            <UserPlus size={18} aria-hidden /> {say('addAthlete')}
+          </ButtonLink>
+          <ButtonLink to="/people">{say('everyone')}</ButtonLink>
+          <ButtonLink to="/clubs">{say('otherClubs')}</ButtonLink>
+        </p>
       )}
     </Page>
   );

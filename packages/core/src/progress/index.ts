@@ -23,6 +23,7 @@ export {
   type AxisOrder,
   type DraftSettings,
 } from './draft.js';
+export { firstPattern } from './first-pattern.js';
 export type { JudgedSet } from './evidence.js';
 export { heldOnRung, type HeldOnRung } from './held.js';
 export { judgeSet } from './judge.js';

@@ -1,6 +1,6 @@
 import { Entity, Property } from '@mikro-orm/core';
-import type { AgeBand } from '@orthokin/contract';
 import type { ColourVision, Side } from '@orthokin/core/floor';
+import type { AgeBand } from '@orthokin/core/people';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
@@ -24,6 +24,39 @@ export class Athlete extends ClubOwned {
   /** The pattern the athlete begins with; later they work on that of their newest set. */
   @Property({ type: 'uuid' })
   patternId!: string;
+
+  /** What the coach calls across the floor. */
+  @Property({ type: 'text', nullable: true })
+  called!: string | null;
+
+  /** Calendar day, `YYYY-MM-DD`; where it is known the age band follows from it. */
+  @Property({ type: 'date', nullable: true })
+  bornOn!: string | null;
+
+  /** The dominant foot. */
+  @Property({ type: 'text', nullable: true })
+  foot!: Side | null;
+
+  @Property({ type: 'double', nullable: true })
+  heightM!: number | null;
+
+  @Property({ type: 'double', nullable: true })
+  shoulderM!: number | null;
+
+  @Property({ type: 'double', nullable: true })
+  hipM!: number | null;
+
+  /** From the shoulder to the end of the implement, arm stretched. */
+  @Property({ type: 'double', nullable: true })
+  reachM!: number | null;
+
+  /** In their own words. */
+  @Property({ type: 'text', nullable: true })
+  goal!: string | null;
+
+  /** Put away: in no list of who trains. */
+  @Property({ type: 'datetime', nullable: true })
+  archivedAt!: Date | null;
 
   /** What a simulated stand-in for this athlete plays with; `null` for a typical one. */
   @Property({ type: 'json', nullable: true })

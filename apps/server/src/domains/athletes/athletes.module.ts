@@ -1,5 +1,10 @@
 import { Module } from '@nestjs/common';
+import { AthletesController } from './athletes.controller.js';
 import { AthletesService } from './athletes.service.js';
 
-@Module({ providers: [AthletesService], exports: [AthletesService] })
+@Module({
+  controllers: [AthletesController],
+  providers: [AthletesService],
+  exports: [AthletesService],
+})
 export class AthletesModule {}

@@ -1,13 +1,15 @@
-import { insertAll, mapped, pages, type ClubPart } from '../club-part.js';
+import { date, insertAll, mapped, pages, type ClubPart } from '../club-part.js';
 import { Athlete } from './athlete.entity.js';
-import { athleteReply } from './athletes.service.js';
+import { aboutAthlete, athleteReply } from './athletes.service.js';
 
 export const athletesPart: ClubPart<'athletes'> = {
   list: 'athletes',
   take: (em, clubId) =>
     mapped(pages(em, Athlete, clubId), (athlete) => ({
       ...athleteReply(athlete),
-      patternId: athlete.patternId,
+      ...aboutAthlete(athlete),
+      ageBand: athlete.ageBand,
+      archivedAt: athlete.archivedAt?.toISOString() ?? null,
       simulated: athlete.simulated,
     })),
   bring: (em, clubId, rows) =>
@@ -15,7 +17,10 @@ export const athletesPart: ClubPart<'athletes'> = {
       em,
       Athlete,
       clubId,
-      rows.map(({ simulated = null, note = null, ...row }) => ({ ...row, note, simulated })),
+      rows.map(({ simulated = null, note = null, ...row }) => ({
+        ...{ ...row, note, simulated },
+        archivedAt: date(row.archivedAt),
+      })),
     ),
   names: { patternId: 'patterns' },
 };

@@ -1,15 +1,40 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
-import type { AthleteReply } from '@orthokin/contract';
-import { unknown } from '../../platform/http/refusals.js';
+import type { AthleteBody, AthleteReply, PersonReply } from '@orthokin/contract';
+import { ageBandOn, type AgeBand } from '@orthokin/core/people';
+import { accepted, unknown } from '../../platform/http/refusals.js';
+import { wrong } from '@orthokin/core/result';
+import { Changes } from '../changes.js';
+import { Club } from '../clubs/club.entity.js';
+import { PatternRow } from '../patterns/pattern.entity.js';
 import { Athlete } from './athlete.entity.js';
+
+const today = (): string => new Date().toISOString().slice(0, 10);
 
 @Injectable()
 export class AthletesService {
-  constructor(private readonly em: EntityManager) {}
+  constructor(
+    private readonly em: EntityManager,
+    private readonly changes: Changes,
+  ) {}
 
+  /** Who trains, by name. */
   all(clubId: string): Promise<Athlete[]> {
-    return this.em.find(Athlete, { clubId }, { orderBy: { name: 'asc' } });
+    return this.em.find(Athlete, { clubId, archivedAt: null }, { orderBy: { name: 'asc' } });
+  }
+
+  /** Who trains and who was put away, by name. */
+  everyone(clubId: string): Promise<Athlete[]> {
+    return this.em.find(Athlete, { clubId }, { orderBy: { name: 'asc', id: 'asc' } });
+  }
+
+  /** Which of some ids are athletes of a club. */
+  async among(clubId: string, ids: readonly string[]): Promise<ReadonlySet<string>> {
+    const rows = await this.em.execute<{ id: string }[]>(
+      'select id from athlete where club_id = ? and id = any (?::uuid[])',
+      [clubId, `{${[...new Set(ids)].join(',')}}`],
+    );
+    return new Set(rows.map(({ id }) => id));
   }
 
   async one(clubId: string, id: string): Promise<Athlete> {
@@ -17,20 +42,96 @@ export class AthletesService {
     if (!athlete) throw unknown('athleteId', id, 'an athlete');
     return athlete;
   }
+
+  /** Adds an athlete, or changes what is known of one: what was said last stands. */
+  async save(clubId: string, id: string, body: AthleteBody): Promise<PersonReply> {
+    if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
+    const { bornOn, patternId } = body;
+    if (bornOn && bornOn > today())
+      accepted(wrong('bornOn', bornOn, `a day up to today, ${today()}`));
+    if (!(await this.em.findOne(PatternRow, { clubId, id: patternId })))
+      throw unknown('patternId', patternId, 'a pattern');
+    await this.em.transactional(async (em) => {
+      await em.upsert(
+        Athlete,
+        { clubId, id, ...allOf(body) },
+        { onConflictFields: ['clubId', 'id'] },
+      );
+      await this.changes.tell(em, { of: 'sets', clubId, athleteId: id });
+    });
+    return this.person(clubId, id);
+  }
+
+  /** Puts an athlete away, or brings them back. */
+  async archive(clubId: string, id: string, archived: boolean): Promise<PersonReply> {
+    const { archivedAt } = await this.one(clubId, id);
+    if ((archivedAt !== null) !== archived)
+      await this.em.nativeUpdate(
+        Athlete,
+        { clubId, id },
+        { archivedAt: archived ? new Date() : null },
+      );
+    return this.person(clubId, id);
+  }
+
+  private async person(clubId: string, id: string): Promise<PersonReply> {
+    return personReply(await this.em.fork().findOneOrFail(Athlete, { clubId, id }));
+  }
 }
+
+/** What was not said is not known. */
+const allOf = ({
+  called = null,
+  bornOn = null,
+  foot = null,
+  heightM = null,
+  shoulderM = null,
+  hipM = null,
+  reachM = null,
+  goal = null,
+  note = null,
+  ...body
+}: AthleteBody) => ({
+  ...body,
+  ...{ called, bornOn, foot, heightM, shoulderM, hipM, reachM, goal, note },
+});
+
+/** The age band as of today: by the date of birth where it is known. */
+export const bandNow = (ageBand: AgeBand, bornOn: string | null): AgeBand =>
+  bornOn === null ? ageBand : ageBandOn(bornOn, today());
 
 export const athleteReply = ({
   id,
   name,
   hand,
   ageBand,
+  bornOn,
   colourVision,
   note,
 }: Athlete): AthleteReply => ({
   id,
   name,
   hand,
-  ageBand,
+  ageBand: bandNow(ageBand, bornOn),
   colourVision,
   note,
+});
+
+/** An athlete as they are kept: what a file has, and what is shown to be changed. */
+export const aboutAthlete = ({
+  called,
+  bornOn,
+  foot,
+  heightM,
+  shoulderM,
+  hipM,
+  reachM,
+  goal,
+  patternId,
+}: Athlete) => ({ called, bornOn, foot, heightM, shoulderM, hipM, reachM, goal, patternId });
+
+export const personReply = (athlete: Athlete): PersonReply => ({
+  ...athleteReply(athlete),
+  ...aboutAthlete(athlete),
+  archived: athlete.archivedAt !== null,
 });

@@ -1,3 +1,4 @@
+import type { LengthUnit } from '@orthokin/core/floor';
 import { Entity, PrimaryKey, Property } from '@mikro-orm/core';
 
 @Entity({ tableName: 'club' })
@@ -7,4 +8,12 @@ export class Club {
 
   @Property({ type: 'text' })
   name!: string;
+
+  /** Empty where nobody has said. */
+  @Property({ type: 'text' })
+  sport!: string;
+
+  /** What lengths are shown and typed in. */
+  @Property({ type: 'text' })
+  unit!: LengthUnit;
 }

@@ -1,16 +1,20 @@
-import { EntityManager } from '@mikro-orm/postgresql';
-import { Controller } from '@nestjs/common';
-import { ClubReply } from '@orthokin/contract';
+import { Body, Controller, Param } from '@nestjs/common';
+import { ClubBody, ClubReply, NewClubPath } from '@orthokin/contract';
 import { ROUTES } from '@orthokin/contract/routes';
 import { Serves } from '../../platform/http/serves.js';
-import { Club } from './club.entity.js';
+import { ClubsService } from './clubs.service.js';
 
 @Controller()
 export class ClubsController {
-  constructor(private readonly em: EntityManager) {}
+  constructor(private readonly clubs: ClubsService) {}
 
   @Serves(ROUTES.clubs, { gives: ClubReply, each: true })
   list(): Promise<ClubReply[]> {
-    return this.em.find(Club, {}, { orderBy: { name: 'asc' } });
+    return this.clubs.all();
+  }
+
+  @Serves(ROUTES.saveClub, { takes: ClubBody, gives: ClubReply })
+  save(@Param() { clubId }: NewClubPath, @Body() body: ClubBody): Promise<ClubReply> {
+    return this.clubs.save(clubId, body);
   }
 }

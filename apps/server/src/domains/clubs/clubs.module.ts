@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { ClubsController } from './clubs.controller.js';
+import { ClubsService } from './clubs.service.js';
 
-@Module({ controllers: [ClubsController] })
+@Module({ controllers: [ClubsController], providers: [ClubsService] })
 export class ClubsModule {}

@@ -31,8 +31,7 @@ export const app = {
   allSent: 'all sent',
   refusalsCouldNotStoredServerWhich:
     '{refusals, plural, one {# record} other {# records}} could not be stored by the server and {which} kept on this device. The server says: {newest}',
-  thereNoClubHereYetBring:
-    'There is no club here yet. Bring one in from its file, or run ./start --reset-demo for the demo club.',
+  clubChangeIt: '{club}: to the clubs',
   content: 'To the content',
   orthokin: 'Orthokin',
   places: 'Places',

@@ -18,6 +18,7 @@ export const parts = {
   stop: 'Stop',
   workOutWhat: 'Work out the {what}',
   print: 'Print',
+  emptyIt: 'Empty it',
   leftOut: 'left out',
   struckOut: 'struck out',
   minToMax: '{min} to {max}',

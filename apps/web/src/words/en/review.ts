@@ -210,7 +210,8 @@ export const review = {
   cuesWere: 'Cues were',
   storeRepsGood:
     'Store {reps, plural, one {# rep} other {# reps}} in {good, plural, one {# set} other {# sets}}',
-  messageNothingWasStored: '{message} Nothing was stored.',
+  messageStoredOfSets:
+    '{message} {done, plural, =0 {Nothing was stored.} other {{done} of {sets} sets are stored.}}',
   out: 'Out',
   whatColumnsMean: 'What the columns mean:',
   reps: 'of reps',

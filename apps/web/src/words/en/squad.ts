@@ -1,4 +1,8 @@
 export const squad = {
+  nobodyTimedYet: 'Nobody has been timed yet: start a drill with the first.',
+  addAthlete: 'Add an athlete',
+  otherClubs: 'Other clubs',
+  everyone: 'Everyone of the club',
   startedatRungRung: '{startedAt}, rung {rung}',
   noSetYet: 'No set yet.',
   handHandedAgeband: '{hand}-handed, {ageBand}',

@@ -1,0 +1,38 @@
+import { Body, Controller, Param } from '@nestjs/common';
+import {
+  ArchivedBody,
+  AthleteBody,
+  AthletePath,
+  ClubPath,
+  NewAthletePath,
+  PersonReply,
+} from '@orthokin/contract';
+import { ROUTES } from '@orthokin/contract/routes';
+import { Serves } from '../../platform/http/serves.js';
+import { AthletesService, personReply } from './athletes.service.js';
+
+@Controller()
+export class AthletesController {
+  constructor(private readonly athletes: AthletesService) {}
+
+  @Serves(ROUTES.people, { gives: PersonReply, each: true })
+  async everyone(@Param() { clubId }: ClubPath): Promise<PersonReply[]> {
+    return (await this.athletes.everyone(clubId)).map(personReply);
+  }
+
+  @Serves(ROUTES.saveAthlete, { takes: AthleteBody, gives: PersonReply })
+  save(
+    @Param() { clubId, athleteId }: NewAthletePath,
+    @Body() body: AthleteBody,
+  ): Promise<PersonReply> {
+    return this.athletes.save(clubId, athleteId, body);
+  }
+
+  @Serves(ROUTES.archiveAthlete, { takes: ArchivedBody, gives: PersonReply })
+  archive(
+    @Param() { clubId, athleteId }: AthletePath,
+    @Body() { archived }: ArchivedBody,
+  ): Promise<PersonReply> {
+    return this.athletes.archive(clubId, athleteId, archived);
+  }
+}

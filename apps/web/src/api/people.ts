@@ -1,0 +1,105 @@
+import type { AthleteBody, ClubReply, PatternBody, PersonReply } from '@orthokin/contract';
+import { ROUTES } from '@orthokin/contract/routes';
+import type { CourtName, LengthUnit } from '@orthokin/core/floor';
+import { firstPattern } from '@orthokin/core/progress';
+import {
+  useMutation,
+  useQuery,
+  useQueryClient,
+  type UseMutationResult,
+  type UseQueryResult,
+} from '@tanstack/react-query';
+import { v7 } from 'uuid';
+import { call } from './client.js';
+import { useClub } from './club.js';
+import { afterPeople, keys } from './keys.js';
+
+/** Everyone of the club, who was put away too, by name. */
+export function usePeople(): UseQueryResult<PersonReply[]> {
+  const { clubId } = useClub();
+  return useQuery({
+    queryKey: keys.people(clubId),
+    queryFn: () => call(ROUTES.people, { clubId }),
+  });
+}
+
+interface Saved {
+  readonly athleteId: string;
+  readonly body: AthleteBody;
+}
+
+/** Adds an athlete, or changes what is known of one. */
+export function useSaveAthlete(): UseMutationResult<PersonReply, Error, Saved> {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ athleteId, body }) => call(ROUTES.saveAthlete, { clubId, athleteId }, { body }),
+    onSuccess: () => afterPeople(client, clubId),
+  });
+}
+
+/** Puts an athlete away, or brings them back. */
+export function useArchiveAthlete(): UseMutationResult<
+  PersonReply,
+  Error,
+  { readonly athleteId: string; readonly archived: boolean }
+> {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ athleteId, archived }) =>
+      call(ROUTES.archiveAthlete, { clubId, athleteId }, { body: { archived } }),
+    onSuccess: () => afterPeople(client, clubId),
+  });
+}
+
+/** Deletes an athlete with everything timed with them. */
+export function useDeleteAthlete(): UseMutationResult<unknown, Error, string> {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (athleteId) => call(ROUTES.takeOutAthlete, { clubId, athleteId }),
+    // Not waited for: the page of somebody who is gone must be left before it hears of it.
+    onSuccess: () => void client.invalidateQueries({ queryKey: keys.club(clubId) }),
+  });
+}
+
+/** A club as it is begun, with the first who trains in it. */
+export interface Beginning {
+  readonly club: { readonly name: string; readonly sport: string; readonly unit: LengthUnit };
+  readonly court: CourtName;
+  readonly patternName: string;
+  readonly athlete: Omit<AthleteBody, 'patternId'>;
+}
+
+/** What is begun under which ids: tried again after the network was gone it is the same club. */
+export interface Begun extends Beginning {
+  readonly clubId: string;
+  readonly patternId: string;
+  readonly athleteId: string;
+}
+
+export const asBegun = (beginning: Beginning): Begun => ({
+  ...beginning,
+  ...{ clubId: v7(), patternId: v7(), athleteId: v7() },
+});
+
+/** Begins a club: with a usual pattern laid to its floor, a drafted ladder, and a first athlete. */
+export function useBeginClub(): UseMutationResult<ClubReply, Error, Begun> {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: async ({ clubId, patternId, athleteId, club, court, patternName, athlete }) => {
+      const begun = await call(ROUTES.saveClub, { clubId }, { body: club });
+      const { sport } = club;
+      const pattern = firstPattern({ name: patternName, sport, court, hand: athlete.hand });
+      await call(
+        ROUTES.savePattern,
+        { clubId, patternId, version: 1 },
+        { body: pattern as PatternBody },
+      );
+      await call(ROUTES.saveAthlete, { clubId, athleteId }, { body: { ...athlete, patternId } });
+      return begun;
+    },
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.clubs }),
+  });
+}

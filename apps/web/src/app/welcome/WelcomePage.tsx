@@ -1,0 +1,124 @@
+import type { ClubReply } from '@orthokin/contract';
+import { lazy, Suspense, useContext, useState, type ReactElement } from 'react';
+import { useNavigate } from 'react-router';
+import styled from 'styled-components';
+import { ChosenClub, useClubs } from '../../api/club.js';
+import { Button } from '../../parts/Button.js';
+import { Failed } from '../../parts/Notice.js';
+import { Headline, Page, Quiet } from '../../parts/Text.js';
+import { colour, NARROW } from '../../parts/tokens.js';
+import { say } from '../../words/people.js';
+import { BeginClub } from './BeginClub.js';
+
+/** The one that comes with the app. */
+const DEMO_CLUB_ID = '019ab000-0000-7000-8000-000000000001';
+
+const Narrow = styled.div`
+  max-width: 820px;
+`;
+
+const List = styled.ul`
+  margin: 22px 0 0;
+  padding: 0;
+  list-style: none;
+  border-top: 1px solid ${colour('rule')};
+  li {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    align-items: center;
+    gap: 6px 24px;
+    padding: 14px 0;
+    border-bottom: 1px solid ${colour('rule')};
+  }
+  @media (max-width: ${NARROW}) {
+    li {
+      grid-template-columns: minmax(0, 1fr);
+      gap: 12px;
+    }
+  }
+  strong {
+    font-size: 20px;
+  }
+  small {
+    display: block;
+    max-width: 58ch;
+    font-size: 15px;
+    color: ${colour('quiet')};
+  }
+`;
+
+const BringClub = lazy(async () => ({
+  default: (await import('../../review/files/BringClub.js')).BringClub,
+}));
+
+const headlineOf = (clubs: readonly ClubReply[]): string => {
+  if (clubs.length === 0) return say('noClubYet');
+  return clubs.some(({ clubId }) => clubId !== DEMO_CLUB_ID)
+    ? say('whichClub')
+    : say('lookRoundOrBegin');
+};
+
+/** The first opening, and the way from club to club. */
+export function WelcomePage(): ReactElement {
+  const clubs = useClubs();
+  const { clubId: openId, open } = useContext(ChosenClub);
+  const navigate = useNavigate();
+  const [begins, setBegins] = useState(false);
+  const all = clubs.data;
+  if (!all)
+    return (
+      <Page name={say('clubs')}>
+        {clubs.error && <Failed error={clubs.error} again={() => void clubs.refetch()} />}
+      </Page>
+    );
+  return (
+    <Page name={say('clubs')}>
+      <Narrow>
+        <Headline>{headlineOf(all)}</Headline>
+        <Quiet style={{ marginTop: 8, maxWidth: '62ch' }}>{say('aboutOrthokin')}</Quiet>
+        <List aria-label={say('clubs')}>
+          {all.map(({ clubId, name, sport }) => (
+            <li key={clubId}>
+              <div>
+                <strong>{name}</strong>
+                <small>
+                  {[
+                    clubId === DEMO_CLUB_ID ? say('demoMeans') : sport,
+                    clubId === openId && say('isOpen'),
+                  ]
+                    .filter(Boolean)
+                    .join(' · ')}
+                </small>
+              </div>
+              <Button
+                weight={all.length === 1 && !begins ? 'main' : 'plain'}
+                onPress={() => {
+                  open(clubId);
+                  void navigate('/');
+                }}
+              >
+                {say('openClub', { name })}
+              </Button>
+            </li>
+          ))}
+          <li>
+            <div>
+              <strong>{say('beginOwn')}</strong>
+              <small>{say('beginMeans')}</small>
+            </div>
+            {!begins && <Button onPress={() => setBegins(true)}>{say('beginOwn')}</Button>}
+          </li>
+        </List>
+        {(begins || all.length === 0) && <BeginClub />}
+        {all.length === 0 && (
+          <section style={{ marginTop: 34 }}>
+            <Quiet>{say('bringFile')}</Quiet>
+            <Suspense>
+              <BringClub />
+            </Suspense>
+          </section>
+        )}
+      </Narrow>
+    </Page>
+  );
+}

@@ -1,0 +1,184 @@
+import type { AthleteBody, PersonReply } from '@orthokin/contract';
+import { pathOf, ROUTES } from '@orthokin/contract/routes';
+import { Play } from 'lucide-react';
+import { useState, type ReactElement } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import styled from 'styled-components';
+import { v7 } from 'uuid';
+import { useClub } from '../api/club.js';
+import { useLibrary } from '../api/patterns.js';
+import { useArchiveAthlete, useDeleteAthlete, usePeople, useSaveAthlete } from '../api/people.js';
+import { Button, ButtonAnchor, ButtonLink } from '../parts/Button.js';
+import { Failed, Notice } from '../parts/Notice.js';
+import { Headline, Page, Quiet } from '../parts/Text.js';
+import { say } from '../words/people.js';
+import { PersonForm } from './PersonForm.js';
+
+const Narrow = styled.div`
+  max-width: 760px;
+`;
+
+const Ways = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 12px;
+  margin-top: 26px;
+`;
+
+const blank = (patternId: string): AthleteBody => ({
+  ...{ name: '', hand: 'right', ageBand: 'adult', colourVision: 'full', patternId },
+});
+
+const bodyOf = ({ id: _, archived: __, ...body }: PersonReply): AthleteBody => body;
+
+/** One person of the club, or a new one. */
+export function PersonPage(): ReactElement {
+  const { athleteId = 'new' } = useParams();
+  const people = usePeople();
+  const library = useLibrary();
+  const person = people.data?.find(({ id }) => id === athleteId);
+  const failed = people.error ?? library.error;
+  const patterns = (library.data ?? [])
+    .filter(({ archived }) => !archived)
+    .map(({ id, pattern }) => [id, pattern.name] as const);
+  const [first] = patterns;
+  const isNew = athleteId === 'new';
+  if (people.data && library.data && (isNew || person)) {
+    if (isNew && !first)
+      return (
+        <Page name={say('newAthlete')}>
+          <Headline>{say('noPattern')}</Headline>
+          <ButtonLink to="/patterns">{say('makePattern')}</ButtonLink>
+        </Page>
+      );
+    return (
+      <Editing
+        key={athleteId}
+        known={person ?? null}
+        from={person ? bodyOf(person) : blank(first?.[0] ?? '')}
+        patterns={patterns}
+      />
+    );
+  }
+  return (
+    <Page name={say('people')}>
+      {failed ? (
+        <Failed
+          error={failed}
+          again={() => {
+            void people.refetch();
+            void library.refetch();
+          }}
+        />
+      ) : people.data && library.data ? (
+        <>
+          <Headline>{say('notHere')}</Headline>
+          <Link to="/people">{say('backToPeople')}</Link>
+        </>
+      ) : (
+        <Quiet>{say('readingPeople')}</Quiet>
+      )}
+    </Page>
+  );
+}
+
+function Editing({
+  known,
+  from,
+  patterns,
+}: {
+  known: PersonReply | null;
+  from: AthleteBody;
+  patterns: readonly (readonly [id: string, name: string])[];
+}): ReactElement {
+  const { unit } = useClub();
+  const navigate = useNavigate();
+  const [body, setBody] = useState(from);
+  // Kept for as long as the page: sent again after the network was gone it is the same person.
+  const [athleteId] = useState(() => known?.id ?? v7());
+  const save = useSaveAthlete();
+  const name = body.name.trim();
+  const send = (then: string) =>
+    save.mutate({ athleteId, body: { ...body, name } }, { onSuccess: () => void navigate(then) });
+  return (
+    <Page name={known?.name ?? say('newAthlete')}>
+      <Narrow>
+        <Quiet>
+          <Link to="/people">{say('backToPeople')}</Link>
+        </Quiet>
+        <Headline style={{ margin: '4px 0 18px' }}>{known?.name ?? say('newAthlete')}</Headline>
+        <PersonForm body={body} patterns={patterns} unit={unit} onChange={setBody} />
+        {save.error && <Notice>{save.error.message}</Notice>}
+        <Ways>
+          <Button
+            weight="main"
+            isDisabled={name === '' || save.isPending}
+            onPress={() => send('/people')}
+          >
+            {known || name === '' ? say('save') : say('add', { name })}
+          </Button>
+          {!known && (
+            <Button
+              isDisabled={name === '' || save.isPending}
+              onPress={() => send(`/floor/${athleteId}`)}
+            >
+              <Play size={17} aria-hidden /> {say('addAndStart')}
+            </Button>
+          )}
+          {name === '' && <Quiet>{say('nameFirst')}</Quiet>}
+        </Ways>
+        {known && <Leaving person={known} />}
+      </Narrow>
+    </Page>
+  );
+}
+
+/** Putting away, which can be taken back, and deleting, which cannot. */
+function Leaving({ person: { id, name, archived } }: { person: PersonReply }): ReactElement {
+  const { clubId } = useClub();
+  const navigate = useNavigate();
+  const archive = useArchiveAthlete();
+  const remove = useDeleteAthlete();
+  const [asked, setAsked] = useState(false);
+  const error = archive.error ?? remove.error;
+  return (
+    <section style={{ marginTop: 40 }}>
+      <Quiet>{say('putAwayMeans')}</Quiet>
+      <Ways style={{ marginTop: 10 }}>
+        <Button
+          isDisabled={archive.isPending}
+          onPress={() =>
+            archive.mutate(
+              { athleteId: id, archived: !archived },
+              { onSuccess: () => void navigate('/people') },
+            )
+          }
+        >
+          {archived ? say('bringBack') : say('putAway')}
+        </Button>
+        {archived && !asked && (
+          <Button onPress={() => setAsked(true)}>{say('deleteForGood')}</Button>
+        )}
+      </Ways>
+      {asked && (
+        <div role="group" aria-label={say('deleteForGood')}>
+          <p>{say('deleteMeans', { name })}</p>
+          <Ways style={{ marginTop: 10 }}>
+            <ButtonAnchor href={`/api/${pathOf(ROUTES.clubFile, { clubId })}`} download>
+              {say('takeFile')}
+            </ButtonAnchor>
+            <Button
+              isDisabled={remove.isPending}
+              onPress={() => remove.mutate(id, { onSuccess: () => void navigate('/people') })}
+            >
+              {say('deleteName', { name })}
+            </Button>
+            <Button onPress={() => setAsked(false)}>{say('keep', { name })}</Button>
+          </Ways>
+        </div>
+      )}
+      {error && <Notice>{error.message}</Notice>}
+    </section>
+  );
+}

@@ -1,0 +1,110 @@
+import { COLOUR_VISIONS, type ColourVision, type Side, SIDES } from '@orthokin/core/floor';
+import {
+  AGE_BANDS,
+  BODY_BOUNDS_M,
+  type AgeBand,
+  LONGEST_NAME,
+  LONGEST_CALLED,
+  LONGEST_GOAL,
+  LONGEST_ATHLETE_NOTE,
+} from '@orthokin/core/people';
+import {
+  IsBoolean,
+  IsIn,
+  IsNumber,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
+import { IsDateOfBirth } from './moment.js';
+
+const { heightM, shoulderM, hipM, reachM } = BODY_BOUNDS_M;
+
+/** What may be known of an athlete beyond what every drill needs; `null` or missing where it is not. */
+export class AboutAthlete {
+  /** What the coach calls across the floor. */
+  @IsOptional()
+  @IsString()
+  @MaxLength(LONGEST_CALLED)
+  called?: string | null;
+
+  /** Where it is known the age band follows from it. */
+  @IsOptional()
+  @IsDateOfBirth()
+  bornOn?: string | null;
+
+  /** The dominant foot. */
+  @IsOptional()
+  @IsIn(SIDES)
+  foot?: Side | null;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(heightM[0])
+  @Max(heightM[1])
+  heightM?: number | null;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(shoulderM[0])
+  @Max(shoulderM[1])
+  shoulderM?: number | null;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(hipM[0])
+  @Max(hipM[1])
+  hipM?: number | null;
+
+  /** From the shoulder to the end of the implement, arm stretched. */
+  @IsOptional()
+  @IsNumber()
+  @Min(reachM[0])
+  @Max(reachM[1])
+  reachM?: number | null;
+
+  /** In their own words. */
+  @IsOptional()
+  @IsString()
+  @MaxLength(LONGEST_GOAL)
+  goal?: string | null;
+}
+
+/** An athlete as they are added, or changed: all of it, each time. */
+export class AthleteBody extends AboutAthlete {
+  @IsString()
+  @Length(1, LONGEST_NAME)
+  name: string;
+
+  @IsIn(SIDES)
+  hand: Side;
+
+  @IsIn(AGE_BANDS)
+  ageBand: AgeBand;
+
+  @IsIn(COLOUR_VISIONS)
+  colourVision: ColourVision;
+
+  @IsOptional()
+  @IsString()
+  @MaxLength(LONGEST_ATHLETE_NOTE)
+  note?: string | null;
+
+  /** The pattern they begin with. */
+  @IsUUID()
+  patternId: string;
+}
+
+/** An athlete with all that is known of them. */
+export class PersonReply extends AthleteBody {
+  @IsUUID()
+  id: string;
+
+  /** Put away: in no list of who trains, with all they have done kept. */
+  @IsBoolean()
+  archived: boolean;
+}

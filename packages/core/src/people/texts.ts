@@ -1,0 +1,17 @@
+/** Longest name of a person, in characters. */
+export const LONGEST_NAME = 60;
+
+/** Longest word a coach calls across a floor for somebody, in characters. */
+export const LONGEST_CALLED = 30;
+
+/** Longest goal, in characters. */
+export const LONGEST_GOAL = 300;
+
+/** Longest note of what a coach bears in mind with somebody, in characters. */
+export const LONGEST_ATHLETE_NOTE = 2000;
+
+/** Longest name of a club, in characters. */
+export const LONGEST_CLUB_NAME = 120;
+
+/** Longest name of a sport, in characters. */
+export const LONGEST_SPORT = 60;

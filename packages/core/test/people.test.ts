@@ -1,0 +1,49 @@
+import { AGE_BANDS, ageBandOn, ageOn, BODY_BOUNDS_M, usualLengths } from '@orthokin/core/people';
+import fc from 'fast-check';
+
+const day = fc
+  .date({ min: new Date('1930-01-01'), max: new Date('2060-12-31'), noInvalidDate: true })
+  .map((date) => date.toISOString().slice(0, 10));
+
+describe('age', () => {
+  test.each([
+    ['2015-11-27', '2026-11-26', 10, 'under 11'],
+    ['2015-11-26', '2026-11-26', 11, 'under 13'],
+    ['2013-06-01', '2026-05-31', 12, 'under 13'],
+    ['2013-06-01', '2026-06-01', 13, 'under 15'],
+    ['2011-01-01', '2026-11-26', 15, 'under 17'],
+    ['2009-11-26', '2026-11-26', 17, 'adult'],
+    ['1950-02-01', '2026-11-26', 76, 'adult'],
+    ['2012-02-29', '2023-02-28', 10, 'under 11'],
+    ['2012-02-29', '2023-03-01', 11, 'under 13'],
+  ])('born on %s, on %s: %i, %s', (bornOn, on, years, band) => {
+    expect(ageOn(bornOn, on)).toBe(years);
+    expect(ageBandOn(bornOn, on)).toBe(band);
+  });
+
+  test('nobody grows younger, and nobody falls back into a lower band', () => {
+    fc.assert(
+      fc.property(day, day, day, (bornOn, a, b) => {
+        const [sooner = '', later = ''] = [a, b].sort();
+        expect(ageOn(bornOn, later)).toBeGreaterThanOrEqual(ageOn(bornOn, sooner));
+        expect(AGE_BANDS.indexOf(ageBandOn(bornOn, later))).toBeGreaterThanOrEqual(
+          AGE_BANDS.indexOf(ageBandOn(bornOn, sooner)),
+        );
+      }),
+    );
+  });
+});
+
+test('usual lengths grow with the height and are a person’s at any height', () => {
+  const [least, most] = BODY_BOUNDS_M.heightM;
+  fc.assert(
+    fc.property(fc.double({ min: least, max: most, noNaN: true }), (heightM) => {
+      const { shoulderM, hipM, armM } = usualLengths(heightM);
+      expect(shoulderM).toBeGreaterThan(hipM);
+      expect(shoulderM).toBeGreaterThanOrEqual(BODY_BOUNDS_M.shoulderM[0]);
+      expect(shoulderM).toBeLessThanOrEqual(BODY_BOUNDS_M.shoulderM[1]);
+      expect(hipM).toBeGreaterThanOrEqual(BODY_BOUNDS_M.hipM[0]);
+      expect(armM).toBeLessThan(heightM / 2);
+    }),
+  );
+});
