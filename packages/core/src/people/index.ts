@@ -1,5 +1,50 @@
 export { AGE_BANDS, ageBandOn, ageOn, type AgeBand } from './age.js';
+export {
+  AGREED_TO,
+  AGREEMENT_WAYS,
+  agreementOn,
+  isUnderAge,
+  type AgreedTo,
+  type Agreement,
+  type AgreementState,
+  type AgreementWay,
+} from './agreements.js';
 export { BODY_BOUNDS_M, usualLengths, type BodyLength, type BodyLengths } from './body.js';
+export { demandsOf, MOVES, SIDED_MOVES, type Demand, type Move } from './moves.js';
+export {
+  ALL_NEEDS,
+  needKey,
+  needsOf,
+  needsOfTargets,
+  newestLooks,
+  painRestrictions,
+  READINESS_CHECKS,
+  READINESS_RESULTS,
+  SIDED_CHECKS,
+  unreadyFor,
+  type Looked,
+  type Need,
+  type ReadinessCheck,
+  type ReadinessResult,
+  type Unready,
+} from './readiness.js';
+export {
+  allowedInstead,
+  DAILY_RESTRICTIONS,
+  forbids,
+  HEAD_CONTACT_TAG,
+  holdsOn,
+  leftOfDay,
+  MOST_A_DAY,
+  RESTRICTION_KINDS,
+  SIDED_RESTRICTIONS,
+  stopsOf,
+  type DoneToday,
+  type Instead,
+  type Restriction,
+  type RestrictionKind,
+  type Stop,
+} from './restrictions.js';
 export {
   LONGEST_NAME,
   LONGEST_CALLED,

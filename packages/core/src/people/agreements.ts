@@ -1,0 +1,45 @@
+import { ageOn, type AgeBand } from './age.js';
+
+/** What a guardian agrees to, each by itself. */
+export const AGREED_TO = ['training', 'filming'] as const;
+export type AgreedTo = (typeof AGREED_TO)[number];
+
+/** How it was given. */
+export const AGREEMENT_WAYS = ['on paper', 'by message', 'in person'] as const;
+export type AgreementWay = (typeof AGREEMENT_WAYS)[number];
+
+/** A guardian's agreement. Days are `YYYY-MM-DD`. */
+export interface Agreement {
+  readonly to: AgreedTo;
+  readonly day: string;
+  /** Last day it holds; `null` until it is taken back. */
+  readonly until: string | null;
+}
+
+/** Whoever is younger needs a guardian's agreement, years. */
+const OF_AGE = 18;
+
+/** Whether somebody is under age on a day: by the birth where it is known, else by the band. */
+export const isUnderAge = (ageBand: AgeBand, bornOn: string | null, day: string): boolean =>
+  bornOn === null ? ageBand !== 'adult' : ageOn(bornOn, day) < OF_AGE;
+
+/** How an agreement stands. */
+export type AgreementState =
+  | { readonly state: 'not needed' | 'missing' }
+  | { readonly state: 'holds'; readonly until: string | null }
+  | { readonly state: 'ran out'; readonly until: string };
+
+/** How the agreement to something stands on a day; the one that holds longest counts. */
+export function agreementOn(
+  to: AgreedTo,
+  agreements: readonly Agreement[],
+  underAge: boolean,
+  day: string,
+): AgreementState {
+  if (!underAge) return { state: 'not needed' };
+  const given = agreements.filter((one) => one.to === to && one.day <= day);
+  if (given.some(({ until }) => until === null)) return { state: 'holds', until: null };
+  const [latest] = given.flatMap(({ until }) => until ?? []).sort((a, b) => (a < b ? 1 : -1));
+  if (latest === undefined) return { state: 'missing' };
+  return latest >= day ? { state: 'holds', until: latest } : { state: 'ran out', until: latest };
+}
