@@ -22,7 +22,9 @@ const isCrossed = (error: unknown): boolean =>
 @Injectable()
 export class Retried implements NestInterceptor {
   intercept(context: ExecutionContext, next: CallHandler): Observable<unknown> {
-    const { method, body } = context.switchToHttp().getRequest<Request<unknown, unknown, unknown>>();
+    const { method, body } = context
+      .switchToHttp()
+      .getRequest<Request<unknown, unknown, unknown>>();
     if (method !== 'GET' && body === undefined) return next.handle();
     return next.handle().pipe(
       retry({
