@@ -16,8 +16,7 @@ test('a page closed in mid-set keeps every finished rep and offers to go on', as
   await first.page.keyboard.press('Space');
 
   // A second tab must not offer a set that is being run in the first.
-  const beside = await context.newPage();
-  await beside.goto('/floor');
+  await beside.getByRole('link', { name: 'Floor' }).click();
   await expect(beside.getByRole('heading', { name: 'Who works?' })).toBeVisible();
   await beside.waitForTimeout(500);
   await expect(beside.getByText('was broken off')).toHaveCount(0);
@@ -123,7 +122,10 @@ test('the server goes away in mid-set and comes back; every rep is sent', async 
 test('two change every set; a page that dies in the rest goes on with whoever is next', async ({
   context,
 }) => {
-  await context.addInitScript(hurry, 3);
+  // Ready beforehand: the rest is ten seconds, and a slow machine needs most of them to open a page.
+  const beside = await context.newPage();
+  await beside.goto('/');
+  await expect(beside.getByRole('link', { name: 'Floor' })).toBeVisible();
   const first = new Coach(await context.newPage());
   await first.goToFloor('Amara Quill', { timedBy: 'The simulated athlete', reps: 1 });
   await first.choose('Add to the rota', 'Juno Marlock');
@@ -142,6 +144,7 @@ test('two change every set; a page that dies in the rest goes on with whoever is
   await first.page.close();
 
   const page = await context.newPage();
+  await page.addInitScript(hurry, 3);
   const again = new Coach(page);
   await page.goto('/floor');
   await expect(page.getByText('broken off before set 2 of 2, Juno Marlock')).toBeVisible();

@@ -123,6 +123,7 @@ test('is it better? A planted change is called clear, and a planted non-change i
   // Any two spans can be asked about, and are kept in the address.
   await page.goto(`/review/athletes/${faster}`);
   await choose(page, 'Sets', 'Four corners, hand, heard cues');
+  await expect(headline(page)).toHaveText(/^Clearly faster/);
   await page.getByRole('button', { name: 'Choose the days to compare' }).click();
   await expect(page.getByText(/^Compared by the days you chose/)).toBeVisible();
   expect(new URL(page.url()).searchParams.get('from')).toMatch(/^\d{4}-\d{2}-\d{2}$/);

@@ -4,9 +4,11 @@ import { Module, type DynamicModule } from '@nestjs/common';
 import { APP_GUARD } from '@nestjs/core';
 import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { DerivedModule } from './derived/derived.module.js';
+import { CareModule } from './domains/care/care.module.js';
 import { ClubsModule } from './domains/clubs/clubs.module.js';
 import { DomainsModule } from './domains/domains.module.js';
 import { DrillsModule } from './domains/drills/drills.module.js';
+import { GroupsModule } from './domains/groups/groups.module.js';
 import { NotesModule } from './domains/notes/notes.module.js';
 import { PatternsModule } from './domains/patterns/patterns.module.js';
 import { ProgressModule } from './domains/progress/progress.module.js';
@@ -38,6 +40,7 @@ export class AppModule {
         MikroOrmModule.forRoot({ ...ormOptions(databaseUrl, TABLES), driver: PostgreSqlDriver }),
         DomainsModule,
         ...[ClubsModule, PatternsModule, DrillsModule, ProgressModule, NotesModule],
+        ...[CareModule, GroupsModule],
         DerivedModule,
         ViewsModule,
         TransferModule.on(databaseUrl),

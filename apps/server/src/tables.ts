@@ -4,9 +4,11 @@ import { SetFiguresRow } from './derived/set-figures.entity.js';
 import { SquadFormRow } from './derived/squad-form.entity.js';
 import { SquadLineRow } from './derived/squad-line.entity.js';
 import { Athlete } from './domains/athletes/athlete.entity.js';
+import { CareRecord } from './domains/care/care-record.entity.js';
 import { Club } from './domains/clubs/club.entity.js';
 import { DrillSet } from './domains/drills/drill-set.entity.js';
 import { RepRow } from './domains/drills/rep.entity.js';
+import { TrainingGroup } from './domains/groups/training-group.entity.js';
 import { SetNote } from './domains/notes/set-note.entity.js';
 import { PatternVersion } from './domains/patterns/pattern-version.entity.js';
 import { PatternRow } from './domains/patterns/pattern.entity.js';
@@ -21,7 +23,7 @@ import type { Tables } from './platform/database/orm-options.js';
 export const TABLES: Tables = {
   entities: [
     ...[Club, Athlete, PatternRow, PatternVersion, DrillSet, RepRow, SetNote],
-    ...[Ladder, OwnLadder, RungMove, ImportJob],
+    ...[Ladder, OwnLadder, RungMove, ImportJob, CareRecord, TrainingGroup],
     ...[SetFiguresRow, AthleteStanding, LadderStanding, SquadLineRow, SquadFormRow],
   ],
   migrations: MIGRATIONS,

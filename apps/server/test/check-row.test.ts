@@ -49,6 +49,11 @@ const GOOD: Readonly<Record<ClubList, object>> = {
   },
   ladders: { id: v7(), patternId, savedAt: NOW, settings: USUAL_LADDER },
   ownLadders: { id: v7(), athleteId, patternId, savedAt: NOW, limits: [] },
+  care: {
+    ...{ id: v7(), athleteId, kind: 'check', by: 'Mara', at: NOW, takenBack: null },
+    check: { check: 'side-step', leg: null, result: 'yes', day: '2026-03-01' },
+  },
+  groups: { id: v7(), name: 'Juniors', athleteIds: [athleteId] },
 };
 
 const LISTS = Object.keys(GOOD) as ClubList[];

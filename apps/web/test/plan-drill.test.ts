@@ -21,6 +21,7 @@ const SETUP = {
   ladder: USUAL_LADDER as LadderSettingsBody,
   rung: 1,
   sessionsBefore: 4,
+  care: { said: [], bornOn: null, emergency: null, lastDay: null },
   simulated: TYPICAL_ATHLETE,
 };
 const CHOICES: DrillChoices = { ...USUAL_CHOICES, reps: 12 };

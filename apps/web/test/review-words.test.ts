@@ -249,7 +249,7 @@ describe('the squad in words', () => {
     standing: Partial<StandingReply['standing']> = {},
   ): StandingReply => ({
     ...{ patternId: 'p', patternName: 'Star', rung: 2, rungName: 'Mixed', rungs: 5 },
-    ...{ lastSet: null, held: null, claims: silent, decision: stay },
+    ...{ restricted: false, lastSet: null, held: null, claims: silent, decision: stay },
     athlete: { ...PLAN.athlete, id: name, name },
     standing: {
       ...{ duration: 'cycle', basis: 'the standard test', whyNot: null },

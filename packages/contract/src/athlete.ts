@@ -4,6 +4,7 @@ import { SET_OUTCOMES, type SetOutcome } from '@orthokin/core/progress';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
 import { Type } from 'class-transformer';
 import {
+  IsBoolean,
   IsIn,
   IsInt,
   IsObject,
@@ -12,6 +13,7 @@ import {
   IsUUID,
   ValidateNested,
 } from 'class-validator';
+import { AthleteCareReply } from './care.js';
 import { IsMoment } from './moment.js';
 import { PatternReply } from './library.js';
 import { DecisionReply } from './progress.js';
@@ -79,6 +81,10 @@ export class SquadLineReply {
   @IsInt()
   rungs: number;
 
+  /** Something they may not do now. */
+  @IsBoolean()
+  restricted: boolean;
+
   @IsOptional()
   @ValidateNested()
   @Type(() => LastSetReply)
@@ -109,6 +115,10 @@ export class DrillSetupReply {
   /** Days on which this athlete has trained this pattern before. */
   @IsInt()
   sessionsBefore: number;
+
+  @ValidateNested()
+  @Type(() => AthleteCareReply)
+  care: AthleteCareReply;
 
   /** The numbers the simulated athlete plays with when it stands in for this one. */
   @IsObject()

@@ -39,6 +39,8 @@ import {
   LONGEST_SPORT,
 } from '@orthokin/core/people';
 import { AboutAthlete } from './person.js';
+import { CareBody } from './care.js';
+import { GroupBody } from './group.js';
 import { SetNoteBody } from './course.js';
 import { DrillSetBody, RepBody } from './drill.js';
 import { TravelBody } from './footwork.js';
@@ -289,6 +291,16 @@ export class ClubFileNote extends SetNoteBody {
   removedAt?: string | null;
 }
 
+export class ClubFileCare extends CareBody {
+  @IsUUID()
+  id: string;
+}
+
+export class ClubFileGroup extends GroupBody {
+  @IsUUID()
+  id: string;
+}
+
 /** The head of a club's file: what it is, and of which club. */
 export class ClubFileHead {
   @Equals(CLUB_FORMAT)
@@ -313,6 +325,8 @@ export const CLUB_LISTS = {
   notes: ClubFileNote,
   ladders: ClubFileLadder,
   ownLadders: ClubFileOwnLadder,
+  care: ClubFileCare,
+  groups: ClubFileGroup,
 } as const;
 
 export type ClubList = keyof typeof CLUB_LISTS;

@@ -22,6 +22,20 @@ export {
   SetNoteReply,
   StandingReply,
 } from './course.js';
+export {
+  AgreementBody,
+  AthleteCareReply,
+  CareBody,
+  CareReply,
+  ContactBody,
+  DayDoneReply,
+  EmergencyBody,
+  GoAheadBody,
+  LookedBody,
+  RestrictionBody,
+  TakenBack,
+} from './care.js';
+export { GroupBody, GroupReply } from './group.js';
 export { ClubBody, ClubReply } from './club.js';
 export { AthleteBody, PersonReply } from './person.js';
 export {
@@ -47,7 +61,10 @@ export {
   NewNotePath,
   NewPatternVersionPath,
   NewRepPath,
+  GroupPath,
   NewAthletePath,
+  NewCarePath,
+  NewGroupPath,
   NewClubPath,
   NewSetPath,
   PatternPath,

@@ -59,6 +59,21 @@ export class NewNotePath extends ClubPath {
   noteId: string;
 }
 
+export class NewCarePath extends ClubPath {
+  @IsUUID(7)
+  careId: string;
+}
+
+export class NewGroupPath extends ClubPath {
+  @IsUUID(7)
+  groupId: string;
+}
+
+export class GroupPath extends ClubPath {
+  @IsUUID()
+  groupId: string;
+}
+
 export class PatternPath extends ClubPath {
   @IsUUID()
   patternId: string;

@@ -7,6 +7,7 @@ import {
   LONGEST_CALLED,
   LONGEST_GOAL,
   LONGEST_ATHLETE_NOTE,
+  LONGEST_SPORT,
 } from '@orthokin/core/people';
 import {
   IsBoolean,
@@ -19,7 +20,10 @@ import {
   Max,
   MaxLength,
   Min,
+  ValidateNested,
 } from 'class-validator';
+import { Type } from 'class-transformer';
+import { EmergencyBody } from './care.js';
 import { IsDateOfBirth } from './moment.js';
 
 const { heightM, shoulderM, hipM, reachM } = BODY_BOUNDS_M;
@@ -66,6 +70,17 @@ export class AboutAthlete {
   @Min(reachM[0])
   @Max(reachM[1])
   reachM?: number | null;
+
+  /** What they play, as somebody would say it. */
+  @IsOptional()
+  @IsString()
+  @MaxLength(LONGEST_SPORT)
+  sports?: string | null;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => EmergencyBody)
+  emergency?: EmergencyBody | null;
 
   /** In their own words. */
   @IsOptional()

@@ -1,5 +1,10 @@
 import type {
+  AthleteCareReply,
   AthleteCourseReply,
+  CareBody,
+  CareReply,
+  GroupBody,
+  GroupReply,
   AthleteLadderReply,
   AthleteRepsReply,
   ClubReply,
@@ -102,6 +107,13 @@ export const ROUTES = {
   people: get<PersonReply[]>()('clubs/:clubId/athletes'),
   saveAthlete: put<AthleteBody, PersonReply>()('clubs/:clubId/athletes/:athleteId'),
   archiveAthlete: put<ArchivedBody, PersonReply>()('clubs/:clubId/athletes/:athleteId/archived'),
+
+  athleteCare: get<AthleteCareReply>()('clubs/:clubId/athletes/:athleteId/care'),
+  sayCare: put<CareBody, CareReply>()('clubs/:clubId/care/:careId'),
+
+  groups: get<GroupReply[]>()('clubs/:clubId/groups'),
+  saveGroup: put<GroupBody, GroupReply>()('clubs/:clubId/groups/:groupId'),
+  removeGroup: remove('clubs/:clubId/groups/:groupId'),
 
   squad: get<SquadLineReply[]>()('clubs/:clubId/squad'),
   standings: get<StandingReply[]>()('clubs/:clubId/standings'),

@@ -3,7 +3,7 @@ import type { SquadLineReply } from '@orthokin/contract';
 import { ClubOwned } from '../platform/storage/club-owned.js';
 
 /** What the first page says of an athlete, but for who they are. */
-export type SquadLine = Omit<SquadLineReply, 'athlete'>;
+export type SquadLine = Omit<SquadLineReply, 'athlete' | 'restricted'>;
 
 /**
  * A line of the first page, kept under the athlete's id until a set, a rep, a move or other settings

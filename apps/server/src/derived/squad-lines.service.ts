@@ -19,6 +19,7 @@ interface Row {
   readonly colour_vision: AthleteReply['colourVision'];
   readonly note: string | null;
   readonly line: SquadLine | null;
+  readonly restricted: boolean;
 }
 
 /** The lines of the first page. One question to the database where all of them are kept. */
@@ -35,19 +36,25 @@ export class SquadLinesService {
   /** Everyone of a club, by name. */
   async of(clubId: string): Promise<SquadLineReply[]> {
     const rows = await this.em.execute<Row[]>(
-      `select a.id, a.name, a.hand, a.age_band, a.born_on, a.colour_vision, a.note, l.line
+      `select a.id, a.name, a.hand, a.age_band, a.born_on, a.colour_vision, a.note, l.line,
+         exists (select 1 from care_record c
+           where c.club_id = a.club_id and c.athlete_id = a.id and c.kind = 'restriction'
+             and c.taken_back is null
+             and coalesce(c.said #>> '{restriction,until}', '9999') >= to_char(now(), 'YYYY-MM-DD'))
+           as restricted
        from athlete a left join squad_line l on l.club_id = a.club_id and l.id = a.id
        where a.club_id = ? and a.archived_at is null order by a.name`,
       [clubId],
     );
     const missing = rows.filter(({ line }) => line === null).map(({ id }) => id);
     const fresh = await this.workOut(clubId, missing);
-    return rows.flatMap(({ line: kept, age_band, born_on, colour_vision, ...row }) => {
+    return rows.flatMap(({ line: kept, age_band, born_on, colour_vision, restricted, ...row }) => {
       const line = kept ?? fresh.get(row.id);
       if (!line) return [];
       return [
         {
           athlete: { ...row, ageBand: bandNow(age_band, born_on), colourVision: colour_vision },
+          restricted,
           ...line,
         },
       ];

@@ -8,6 +8,7 @@ import { Migration20261130DayForm } from './20261130-day-form.js';
 import { Migration20261202Order } from './20261202-order.js';
 import { Migration20261203Imports } from './20261203-imports.js';
 import { Migration20261204People } from './20261204-people.js';
+import { Migration20261205Care } from './20261205-care.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -21,4 +22,5 @@ export const MIGRATIONS = [
   { name: '20261202-order', class: Migration20261202Order },
   { name: '20261203-imports', class: Migration20261203Imports },
   { name: '20261204-people', class: Migration20261204People },
+  { name: '20261205-care', class: Migration20261205Care },
 ];

@@ -1,7 +1,9 @@
 import type { ClubList } from '@orthokin/contract';
 import { athletesPart } from '../domains/athletes/athletes.part.js';
+import { carePart } from '../domains/care/care.part.js';
 import type { ClubPart } from '../domains/club-part.js';
 import { repsPart, setsPart } from '../domains/drills/drills.part.js';
+import { groupsPart } from '../domains/groups/groups.part.js';
 import { notesPart } from '../domains/notes/notes.part.js';
 import { patternsPart } from '../domains/patterns/patterns.part.js';
 import { laddersPart, movesPart, ownLaddersPart } from '../domains/progress/progress.part.js';
@@ -16,6 +18,8 @@ export const CLUB_PARTS: { readonly [List in ClubList]: ClubPart<List> } = {
   notes: notesPart,
   ladders: laddersPart,
   ownLadders: ownLaddersPart,
+  care: carePart,
+  groups: groupsPart,
 };
 
 export const CLUB_LIST_NAMES = Object.keys(CLUB_PARTS) as ClubList[];

@@ -3,6 +3,7 @@ import { Injectable } from '@nestjs/common';
 import type { DrillSetupReply } from '@orthokin/contract';
 import { withOwnLimits } from '@orthokin/core/progress';
 import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
+import { AthleteCareService } from './athlete-care.service.js';
 import { athleteReply, AthletesService } from '../domains/athletes/athletes.service.js';
 import { NewestSetsService, workingOn } from '../domains/drills/newest-sets.service.js';
 import {
@@ -24,6 +25,7 @@ export class DrillSetupService {
     private readonly newest: NewestSetsService,
     private readonly ladders: LaddersService,
     private readonly places: PlacesService,
+    private readonly care: AthleteCareService,
   ) {}
 
   /** On another pattern than the athlete is working on where one is `wanted`. */
@@ -33,11 +35,12 @@ export class DrillSetupService {
       this.newest.ofOne(clubId, athleteId),
     ]);
     const patternId = wanted ?? workingOn(athlete, newest);
-    const [pattern, ladder, own, place, [days]] = await Promise.all([
+    const [pattern, ladder, own, place, care, [days]] = await Promise.all([
       this.patterns.newest(clubId, patternId),
       this.ladders.settings(clubId, patternId),
       this.ladders.ownLimits(clubId, athleteId, patternId),
       this.places.place(clubId, athleteId, patternId),
+      this.care.of(clubId, athlete),
       this.em.execute<{ n: number }[]>(
         `select count(distinct day)::int as n from drill_set
          where club_id = ? and athlete_id = ? and pattern_id = ?`,
@@ -52,6 +55,7 @@ export class DrillSetupService {
         ...pattern,
         body: { ...pattern.body, rungs: withOwnLimits(pattern.body.rungs, own) },
       }),
+      care,
       ownLimits: own.map(({ rung }) => rung),
       ladder,
       rung: reachedRung(pattern.body, place.rung).number,

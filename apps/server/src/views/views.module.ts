@@ -1,9 +1,12 @@
 import { Module } from '@nestjs/common';
 import { AthletesModule } from '../domains/athletes/athletes.module.js';
+import { CareModule } from '../domains/care/care.module.js';
 import { DrillsModule } from '../domains/drills/drills.module.js';
 import { NotesModule } from '../domains/notes/notes.module.js';
 import { PatternsModule } from '../domains/patterns/patterns.module.js';
 import { ProgressModule } from '../domains/progress/progress.module.js';
+import { AthleteCareController } from './athlete-care.controller.js';
+import { AthleteCareService } from './athlete-care.service.js';
 import { CourseController } from './course.controller.js';
 import { CourseService } from './course.service.js';
 import { DrillSetupService } from './drill-setup.service.js';
@@ -18,8 +21,9 @@ import { UnreadableService } from './unreadable.service.js';
 
 /** What a page asks for, put together out of domains and what follows from them. */
 @Module({
-  imports: [AthletesModule, DrillsModule, NotesModule, PatternsModule, ProgressModule],
+  imports: [AthletesModule, CareModule, DrillsModule, NotesModule, PatternsModule, ProgressModule],
   controllers: [
+    AthleteCareController,
     CourseController,
     LadderController,
     ReviewController,
@@ -27,6 +31,7 @@ import { UnreadableService } from './unreadable.service.js';
     UnreadableController,
   ],
   providers: [
+    AthleteCareService,
     CourseService,
     DrillSetupService,
     LadderViewService,

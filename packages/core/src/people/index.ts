@@ -9,6 +9,7 @@ export {
   type AgreementState,
   type AgreementWay,
 } from './agreements.js';
+export { CARE_KINDS, type CareKind, type Contact } from './care.js';
 export { BODY_BOUNDS_M, usualLengths, type BodyLength, type BodyLengths } from './body.js';
 export { demandsOf, MOVES, SIDED_MOVES, type Demand, type Move } from './moves.js';
 export {
@@ -52,4 +53,8 @@ export {
   LONGEST_ATHLETE_NOTE,
   LONGEST_CLUB_NAME,
   LONGEST_SPORT,
+  LONGEST_CARE_NOTE,
+  LONGEST_PHONE,
+  MOST_CONTACTS,
 } from './texts.js';
+export { checkAgreement, checkLooked, checkRestriction } from './valid-care.js';

@@ -15,3 +15,12 @@ export const LONGEST_CLUB_NAME = 120;
 
 /** Longest name of a sport, in characters. */
 export const LONGEST_SPORT = 60;
+
+/** Longest thing written about somebody's care, in characters. */
+export const LONGEST_CARE_NOTE = 500;
+
+/** Longest telephone number as people write it, in characters. */
+export const LONGEST_PHONE = 40;
+
+/** Most people to call in an emergency. */
+export const MOST_CONTACTS = 3;

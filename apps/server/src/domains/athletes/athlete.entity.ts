@@ -2,6 +2,7 @@ import { Entity, Property } from '@mikro-orm/core';
 import type { ColourVision, Side } from '@orthokin/core/floor';
 import type { AgeBand } from '@orthokin/core/people';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
+import type { EmergencyBody } from '@orthokin/contract';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
 @Entity({ tableName: 'athlete' })
@@ -53,6 +54,13 @@ export class Athlete extends ClubOwned {
   /** In their own words. */
   @Property({ type: 'text', nullable: true })
   goal!: string | null;
+
+  @Property({ type: 'text', nullable: true })
+  sports!: string | null;
+
+  /** Who to call, and what a helper must know. */
+  @Property({ type: 'json', nullable: true })
+  emergency!: EmergencyBody | null;
 
   /** Put away: in no list of who trains. */
   @Property({ type: 'datetime', nullable: true })

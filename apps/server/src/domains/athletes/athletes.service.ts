@@ -89,11 +89,13 @@ const allOf = ({
   hipM = null,
   reachM = null,
   goal = null,
+  sports = null,
+  emergency = null,
   note = null,
   ...body
 }: AthleteBody) => ({
   ...body,
-  ...{ called, bornOn, foot, heightM, shoulderM, hipM, reachM, goal, note },
+  ...{ called, bornOn, foot, heightM, shoulderM, hipM, reachM, goal, sports, emergency, note },
 });
 
 /** The age band as of today: by the date of birth where it is known. */
@@ -127,8 +129,13 @@ export const aboutAthlete = ({
   hipM,
   reachM,
   goal,
+  sports,
+  emergency,
   patternId,
-}: Athlete) => ({ called, bornOn, foot, heightM, shoulderM, hipM, reachM, goal, patternId });
+}: Athlete) => ({
+  ...{ called, bornOn, foot, heightM, shoulderM, hipM, reachM },
+  ...{ goal, sports, emergency, patternId },
+});
 
 export const personReply = (athlete: Athlete): PersonReply => ({
   ...athleteReply(athlete),

@@ -1,5 +1,6 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
+import type { DayDoneReply } from '@orthokin/contract';
 import type { Athlete } from '../athletes/athlete.entity.js';
 
 /** The newest set of an athlete, and the pattern it was run on. */
@@ -35,6 +36,22 @@ export class NewestSetsService {
         { setId: id, patternId: pattern_id },
       ]),
     );
+  }
+
+  /** What an athlete did on the newest day they trained; `null` before the first set. */
+  async lastDay(clubId: string, athleteId: string): Promise<DayDoneReply | null> {
+    const [row] = await this.em.execute<DayDoneReply[]>(
+      `select s.day::text as day,
+         coalesce(sum(extract(epoch from s.ended_at - s.started_at)) / 60, 0)::float8 as minutes,
+         coalesce(sum((select count(distinct r.ordinal) from rep r
+           where r.club_id = s.club_id and r.set_id = s.id)), 0)::int as splits
+       from drill_set s
+       where s.club_id = ? and s.athlete_id = ? and s.day =
+         (select max(day) from drill_set where club_id = s.club_id and athlete_id = s.athlete_id)
+       group by s.day`,
+      [clubId, athleteId],
+    );
+    return row ?? null;
   }
 
   async ofOne(clubId: string, athleteId: string): Promise<NewestSet | undefined> {

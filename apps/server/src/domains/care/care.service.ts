@@ -1,0 +1,81 @@
+import { EntityManager } from '@mikro-orm/postgresql';
+import { Injectable } from '@nestjs/common';
+import { CareBody, type CareReply } from '@orthokin/contract';
+import { checkAgreement, checkLooked, checkRestriction, type CareKind } from '@orthokin/core/people';
+import { wrong } from '@orthokin/core/result';
+import { plainToInstance } from 'class-transformer';
+import { validateSync } from 'class-validator';
+import { accepted } from '../../platform/http/refusals.js';
+import { insertOnce } from '../../platform/storage/insert-once.js';
+import { refuseAhead } from '../ahead.js';
+import { AthletesService } from '../athletes/athletes.service.js';
+import { CareRecord, type Said } from './care-record.entity.js';
+
+const FIELD_OF: Readonly<Record<CareKind, keyof Said>> = {
+  restriction: 'restriction',
+  check: 'check',
+  agreement: 'agreement',
+  'go-ahead': 'goAhead',
+};
+
+/** What is to be minded of athletes: restrictions, readiness checks, agreements, go-aheads. */
+@Injectable()
+export class CareService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly athletes: AthletesService,
+  ) {}
+
+  /** All that was said of an athlete and not taken back, oldest first; what cannot be read is left out. */
+  async ofAthlete(clubId: string, athleteId: string): Promise<CareReply[]> {
+    const rows = await this.em.find(
+      CareRecord,
+      { clubId, athleteId, takenBack: null },
+      { orderBy: { seq: 'asc' } },
+    );
+    return rows.map(careReply).filter(isReadable);
+  }
+
+  /** Writes down what was said, takes it back, or puts it back. */
+  async say(clubId: string, id: string, body: CareBody): Promise<CareReply> {
+    await this.athletes.one(clubId, body.athleteId);
+    refuseAhead('at', body.at);
+    const said = onlyItsOwn(body);
+    if (said.restriction) accepted(checkRestriction(said.restriction));
+    if (said.check) accepted(checkLooked(said.check));
+    if (said.agreement) accepted(checkAgreement(said.agreement));
+    const { athleteId, kind, by, at, takenBack = null } = body;
+    await insertOnce(this.em, CareRecord, {
+      ...{ clubId, id, athleteId, kind, said },
+      ...{ saidBy: by, saidAt: new Date(at) },
+    });
+    await this.em.nativeUpdate(CareRecord, { clubId, id }, { takenBack });
+    return { id, ...body };
+  }
+}
+
+/** What belongs to its kind; a problem where there is more. */
+function onlyItsOwn({ kind, restriction, check, agreement, goAhead }: CareBody): Said {
+  const said = { restriction, check, agreement, goAhead };
+  for (const field of Object.values(FIELD_OF))
+    if (field !== FIELD_OF[kind] && said[field])
+      accepted(wrong(field, 'an object', `nothing with ${kind}`));
+  return { [FIELD_OF[kind]]: said[FIELD_OF[kind]] };
+}
+
+/** Whoever wrote to the database past the door may have written what no page can show. */
+const isReadable = (reply: CareReply): boolean =>
+  validateSync(plainToInstance(CareBody, reply)).length === 0;
+
+export const careReply = ({
+  id,
+  athleteId,
+  kind,
+  said,
+  saidBy,
+  saidAt,
+  takenBack,
+}: CareRecord): CareReply => ({
+  ...{ id, athleteId, kind, ...said },
+  ...{ by: saidBy, at: saidAt.toISOString(), takenBack },
+});

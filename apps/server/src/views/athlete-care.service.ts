@@ -1,0 +1,22 @@
+import { Injectable } from '@nestjs/common';
+import type { AthleteCareReply } from '@orthokin/contract';
+import type { Athlete } from '../domains/athletes/athlete.entity.js';
+import { CareService } from '../domains/care/care.service.js';
+import { NewestSetsService } from '../domains/drills/newest-sets.service.js';
+
+/** What is to be minded of an athlete, put together for a page. */
+@Injectable()
+export class AthleteCareService {
+  constructor(
+    private readonly care: CareService,
+    private readonly newest: NewestSetsService,
+  ) {}
+
+  async of(clubId: string, { id, bornOn, emergency }: Athlete): Promise<AthleteCareReply> {
+    const [said, lastDay] = await Promise.all([
+      this.care.ofAthlete(clubId, id),
+      this.newest.lastDay(clubId, id),
+    ]);
+    return { said, bornOn, emergency, lastDay };
+  }
+}
