@@ -16,7 +16,8 @@ test('a page closed in mid-set keeps every finished rep and offers to go on', as
   await first.page.keyboard.press('Space');
 
   // A second tab must not offer a set that is being run in the first.
-  await beside.getByRole('link', { name: 'Floor' }).click();
+  const beside = await context.newPage();
+  await beside.goto('/floor');
   await expect(beside.getByRole('heading', { name: 'Who works?' })).toBeVisible();
   await beside.waitForTimeout(500);
   await expect(beside.getByText('was broken off')).toHaveCount(0);
@@ -135,8 +136,7 @@ test('two change every set; a page that dies in the rest goes on with whoever is
   await expect(first.page.getByText('Next: Juno Marlock')).toBeVisible({ timeout: 30_000 });
 
   // While one tab rests, another must not take the rota from it.
-  const beside = await context.newPage();
-  await beside.goto('/floor');
+  await beside.getByRole('link', { name: 'Floor' }).click();
   await expect(beside.getByRole('heading', { name: 'Who works?' })).toBeVisible();
   await beside.waitForTimeout(500);
   await expect(beside.getByText('were broken off')).toHaveCount(0);

@@ -18,14 +18,17 @@ import {
 import {
   CUE_KINDS,
   HOME_RULES,
+  LEAST_FLOOR_SHARE,
   PACE_KINDS,
   STAIRCASE_LIMITS,
   type Conditions,
   type CueKind,
+  type Eased,
   type HomeRule,
   type Pace,
   type StaircaseSteps,
 } from '@orthokin/core/drill';
+import { MAX_TARGETS } from '@orthokin/core/pattern';
 import { FAULTS, MOST_WATCHED, type Fault } from '@orthokin/core/timing';
 import { Type } from 'class-transformer';
 import {
@@ -37,6 +40,7 @@ import {
   IsDefined,
   IsIn,
   IsInt,
+  IsNumber,
   IsObject,
   IsOptional,
   IsPositive,
@@ -167,6 +171,21 @@ export class PaceBody implements Pace {
   steps?: StaircaseStepsBody;
 }
 
+export class EasedBody implements Eased {
+  @OrNull()
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(MAX_TARGETS)
+  @ArrayUnique()
+  @Matches(CAPITAL, { ...ONE_CAPITAL, each: true })
+  targets: string[] | null;
+
+  @IsNumber()
+  @Min(LEAST_FLOOR_SHARE)
+  @Max(1)
+  floorShare: number;
+}
+
 /** How a set is run, as far as its cues and what counts are concerned. */
 export class ConditionsBody implements Conditions {
   @IsIn(CUE_ORDERS)
@@ -247,4 +266,10 @@ export class ConditionsBody implements Conditions {
   @IsPositive()
   @Max(LONGEST_WORK_MS)
   workMs: number | null;
+
+  /** Of a set that asks less than its rung. */
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => EasedBody)
+  eased?: EasedBody | null;
 }

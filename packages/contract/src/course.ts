@@ -56,6 +56,10 @@ export class CourseSetReply implements CourseSet {
   @IsInt()
   seed: number;
 
+  /** It asked less than its rung, of somebody who may not do all of it. */
+  @IsBoolean()
+  eased: boolean;
+
   @IsObject()
   figures: SetFigures;
 

@@ -12,9 +12,11 @@ import {
 } from '@orthokin/core/pattern';
 import {
   AGE_BANDS,
+  againstKeys,
   agreementOn,
   ALL_NEEDS,
   allowedInstead,
+  beforeDrill,
   demandsOf,
   forbids,
   HEAD_CONTACT_TAG,
@@ -32,8 +34,11 @@ import {
   SIDED_RESTRICTIONS,
   stopsOf,
   unreadyFor,
+  type BeforeDrill,
   type Demand,
+  type GoAhead,
   type Looked,
+  type Minded,
   type Restriction,
   type RestrictionKind,
 } from '@orthokin/core/people';
@@ -355,6 +360,86 @@ describe('readiness', () => {
       );
       expect(rule && asking.some((demand) => forbids(rule, demand))).toBe(true);
     }
+  });
+});
+
+describe('before a drill', () => {
+  const top = star.rungs.length;
+  const all: Looked[] = ALL_NEEDS.map((need) => ({ ...need, result: 'yes', day: '2026-11-01' }));
+  const minded = (more: Partial<Minded> = {}): Minded => ({
+    ...{ restrictions: [], looks: all, agreements: [], goAheads: [], underAge: false },
+    done: { minutes: 0, splits: 0 },
+    ...more,
+  });
+  const drill = { patternId: 'star', pattern: star, rung: top, day: DAY, splits: 10 };
+  const ahead = (before: BeforeDrill, more: Partial<GoAhead> = {}): GoAhead => ({
+    ...{ patternId: 'star', day: DAY, against: againstKeys(before) },
+    ...more,
+  });
+
+  test('nothing is said of somebody who can, may and has leave', () => {
+    const before = beforeDrill(minded(), drill);
+    expect(before).toMatchObject({ stops: [], tooMuch: [], unready: [], instead: null });
+    expect(before.agreement).toBeNull();
+    expect(againstKeys(before)).toEqual([]);
+  });
+
+  test('what nobody looked at is said once, and again when it has changed', () => {
+    const fresh = beforeDrill(minded({ looks: [] }), drill);
+    expect(fresh.unready.length).toBeGreaterThan(4);
+    const goAheads = [ahead(fresh, { day: '2026-10-01' })];
+    expect(beforeDrill(minded({ looks: [], goAheads }), drill).unready).toEqual([]);
+    const looks: Looked[] = [{ check: 'backpedal', leg: null, result: 'not yet', day: DAY }];
+    expect(beforeDrill(minded({ looks, goAheads }), drill).unready).toEqual([
+      { check: 'backpedal', leg: null, result: 'not yet' },
+    ]);
+    const elsewhere = beforeDrill(minded({ looks: [], goAheads }), { ...drill, patternId: 'x' });
+    expect(elsewhere.unready).toEqual(fresh.unready);
+  });
+
+  test('a restriction is gone ahead against for a day, a clinician’s never', () => {
+    const rule = restriction('no turning');
+    const stopped = beforeDrill(minded({ restrictions: [rule] }), drill);
+    expect(stopped.stops.length).toBeGreaterThan(0);
+    expect([stopped.mayOverrule, stopped.instead === null]).toEqual([true, false]);
+    const goAheads = [ahead(stopped)];
+    expect(beforeDrill(minded({ restrictions: [rule], goAheads }), drill).stops).toEqual([]);
+    const tomorrow = { ...drill, day: '2026-11-28' };
+    expect(beforeDrill(minded({ restrictions: [rule], goAheads }), tomorrow).stops).toEqual(
+      stopped.stops,
+    );
+    const cleared = { ...rule, clinician: true };
+    const held = beforeDrill(minded({ restrictions: [cleared], goAheads }), drill);
+    expect([held.stops.length, held.mayOverrule]).toEqual([stopped.stops.length, false]);
+  });
+
+  test('what hurts stops the drill without anybody writing a restriction', () => {
+    const looks: Looked[] = [
+      ...all,
+      { check: 'split-step landing', leg: null, result: 'hurts', day: DAY },
+    ];
+    const before = beforeDrill(minded({ looks }), drill);
+    expect(before.stops[0]?.restriction.kind).toBe('no jumping');
+    expect(before.instead?.walk).toBe(true);
+  });
+
+  test('more than is left of the day is too much', () => {
+    const restrictions = [restriction('splits a day', { most: 30 })];
+    const done = { minutes: 5, splits: 24 };
+    const before = beforeDrill(minded({ restrictions, done }), drill);
+    expect([before.tooMuch.length, before.left.splits]).toEqual([1, 6]);
+    expect(beforeDrill(minded({ restrictions, done }), { ...drill, splits: 6 }).tooMuch).toEqual(
+      [],
+    );
+    const minutes = [restriction('minutes a day', { most: 5 })];
+    expect(beforeDrill(minded({ restrictions: minutes, done }), drill).tooMuch).toHaveLength(1);
+  });
+
+  test('a guardian’s agreement that is missing is said until somebody went ahead', () => {
+    const before = beforeDrill(minded({ underAge: true }), drill);
+    expect(before.agreement).toEqual({ state: 'missing' });
+    const goAheads = [ahead(before)];
+    expect(beforeDrill(minded({ underAge: true, goAheads }), drill).agreement).toBeNull();
   });
 });
 

@@ -5,13 +5,16 @@ import { QUICK_COUNT_RULE, USUAL_LADDER } from '@orthokin/core/progress';
 import { USUAL_FALSE_START_MS, USUAL_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
 import { v7 } from 'uuid';
 import { Athlete } from '../domains/athletes/athlete.entity.js';
+import { CareRecord } from '../domains/care/care-record.entity.js';
 import { Club } from '../domains/clubs/club.entity.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { RepRow } from '../domains/drills/rep.entity.js';
+import { TrainingGroup } from '../domains/groups/training-group.entity.js';
 import { PatternRow } from '../domains/patterns/pattern.entity.js';
 import { PatternVersion } from '../domains/patterns/pattern-version.entity.js';
 import { Ladder } from '../domains/progress/ladder.entity.js';
 import { RungMove } from '../domains/progress/rung-move.entity.js';
+import { DEMO_GROUPS, demoCare, demoEmergency } from './care.js';
 import { DEMO_CAST, DEMO_CLUB, type DemoAthlete } from './cast.js';
 import { pastSets, REPS_A_SET, TEST_SEED, type PastSet } from './history.js';
 import { DEMO_PATTERNS, type DemoPattern } from './patterns.js';
@@ -75,16 +78,36 @@ class DemoLoader {
         },
       });
     }
+    const athleteIds = new Map<DemoAthlete, string>();
     for (const person of DEMO_CAST)
-      await this.loadAthlete(person, patternIds.get(person.pattern) ?? '');
+      athleteIds.set(person, await this.loadAthlete(person, patternIds.get(person.pattern) ?? ''));
+    for (const [person, athleteId] of athleteIds) await this.loadCare(person, athleteId);
+    await this.em.insertMany(
+      TrainingGroup,
+      DEMO_GROUPS.map(([name, holds]) => ({
+        ...{ clubId: CLUB_ID, id: this.newId(this.now), name },
+        athleteIds: [...athleteIds].filter(([person]) => holds(person)).map(([, id]) => id),
+      })),
+    );
   }
 
-  private async loadAthlete(person: DemoAthlete, patternId: string): Promise<void> {
+  private async loadCare(person: DemoAthlete, athleteId: string): Promise<void> {
+    await this.em.insertMany(
+      CareRecord,
+      demoCare(person, this.now).map(({ kind, by, at, ...said }) => ({
+        ...{ clubId: CLUB_ID, id: this.newId(new Date(at)), athleteId, kind, said },
+        ...{ saidBy: by, saidAt: new Date(at), takenBack: null },
+      })),
+    );
+  }
+
+  private async loadAthlete(person: DemoAthlete, patternId: string): Promise<string> {
     const athleteId = this.newId(this.now);
     const { name, hand, ageBand, colourVision, note, model } = person;
     await this.em.insert(Athlete, {
       ...{ clubId: CLUB_ID, id: athleteId, patternId, simulated: model },
       ...{ name, hand, ageBand, colourVision, note },
+      emergency: demoEmergency(person),
     });
     const seed = Math.floor(this.random() * 2 ** 32);
     const pattern = DEMO_PATTERNS[person.pattern];
@@ -116,6 +139,7 @@ class DemoLoader {
         return [{ ...where, ...moved, ...{ setId, fromRung, movedAt, reason: null }, ...BY_RULE }];
       }),
     );
+    return athleteId;
   }
 
   private repRows(set: PastSet) {

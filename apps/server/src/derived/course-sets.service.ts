@@ -18,6 +18,7 @@ interface CourseRow {
   readonly day: string;
   readonly seed: string;
   readonly cue_kinds: Conditions['cueKinds'];
+  readonly eased: boolean;
   readonly figures: SetFigures | null;
   readonly outcome: SetOutcome | null;
 }
@@ -25,6 +26,7 @@ interface CourseRow {
 const COLUMNS = `
   s.id, s.athlete_id, s.pattern_id, s.pattern_version, s.rung, s.source, s.started_at,
   s.day::text as day, s.seed, s.conditions->'cueKinds' as cue_kinds,
+  coalesce(s.conditions->>'eased', '') <> '' as eased,
   f.figures, f.outcome
   from drill_set s left join set_figures f on f.club_id = s.club_id and f.id = s.id`;
 
@@ -102,6 +104,7 @@ const courseSet = (row: CourseRow, figures: SetFigures, outcome: SetOutcome): Co
   source: row.source,
   sense: senseOf({ cueKinds: row.cue_kinds }),
   seed: Number(row.seed),
+  eased: row.eased,
   figures,
   outcome,
 });

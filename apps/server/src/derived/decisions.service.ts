@@ -59,7 +59,7 @@ interface EvidenceRow {
   readonly source: string;
   readonly started_at: string;
   readonly day: string;
-  readonly conditions: Pick<Conditions, 'order' | 'cueKinds'>;
+  readonly conditions: Pick<Conditions, 'order' | 'cueKinds' | 'eased'>;
   readonly limits_ms: DrillSet['limitsMs'];
 }
 
@@ -121,7 +121,8 @@ export class DecisionsService extends Deciding {
     const searches = sets.map((set): Search => {
       const { athleteId, patternId, startedAt } = set;
       const pattern = known(versions.get(versionKey(versionOf(set))), set.id).body;
-      const rung = rungAsRun(pattern, set);
+      // As it was asked: a set that was made easier says nothing of its rung.
+      const rung = rungAsRun(pattern, { ...set, conditions: {} });
       const place = places.of({ athleteId, patternId }, startedAt);
       const asked = { rung, pattern };
       return {
@@ -191,7 +192,7 @@ export class DecisionsService extends Deciding {
           const { asked, patternId } = search;
           const version = versions.get(versionKey({ patternId, version: row.pattern_version }));
           if (!version || !isCuedAsAsked(row.conditions.order, asked.rung)) return false;
-          const run = { rung: row.rung, limitsMs: row.limits_ms };
+          const run = { rung: row.rung, limitsMs: row.limits_ms, conditions: row.conditions };
           const { body } = version;
           return asksTheSame(asked, { rung: rungAsRun(body, run), pattern: body });
         });
@@ -231,7 +232,8 @@ export class DecisionsService extends Deciding {
        cross join lateral (
          select s.id, s.pattern_version, s.rung, s.source, s.started_at, s.day::text as day,
            jsonb_build_object('order', s.conditions->'order',
-             'cueKinds', s.conditions->'cueKinds') as conditions, s.limits_ms
+             'cueKinds', s.conditions->'cueKinds',
+             'eased', s.conditions->'eased') as conditions, s.limits_ms
          from drill_set s
          where s.club_id = ? and s.athlete_id = wanted.athlete_id
            and s.pattern_id = wanted.pattern_id and s.rung = wanted.rung

@@ -88,6 +88,10 @@ export class TestServer {
     return request(this.address).put(path).send(body);
   }
 
+  delete(path: string): request.Test {
+    return request(this.address).delete(path);
+  }
+
   async squad(): Promise<SquadLineReply[]> {
     return (await this.get(this.club('squad'))).body as SquadLineReply[];
   }

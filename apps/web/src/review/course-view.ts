@@ -36,6 +36,7 @@ export function kindsOf({ sets, patterns }: AthleteCourseReply): Kind[] {
         version,
         source: first?.source ?? '',
         sense: first?.sense ?? '',
+        eased: String(first?.eased ?? false),
       });
       return { key, sets: own, pattern, words };
     })

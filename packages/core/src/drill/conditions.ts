@@ -1,5 +1,6 @@
 import { PLAIN_TRIALS, type ScheduleSettings } from '../cue/index.js';
 import type { Fault } from '../timing/index.js';
+import type { Eased } from './eased.js';
 
 /** What the athlete perceives: one thing on the screen, one sound, or both. */
 export const SCREEN_KINDS = ['marker', 'arrow', 'number', 'word'] as const;
@@ -57,6 +58,8 @@ export interface Conditions extends Omit<ScheduleSettings, 'targets' | 'reps'> {
   readonly watched: readonly Fault[];
   /** Work lasts this long, however many reps that makes; `null` for a number of reps. */
   readonly workMs: number | null;
+  /** Given where the set asks less than its rung, and so is no evidence for it. */
+  readonly eased?: Eased | null;
 }
 
 /** A set without tests: shuffled markers with a tone, each rep at its own pace. */

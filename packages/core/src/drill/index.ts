@@ -21,3 +21,4 @@ export {
 export { dueMs, type Waiting } from './due.js';
 export { readSet, type SetToRead } from './read-set.js';
 export { LEAST_REST_MS, REST_RATIOS, restBefore, rotaOf, type Turn } from './rest.js';
+export { easedRung, LEAST_FLOOR_SHARE, type Eased } from './eased.js';

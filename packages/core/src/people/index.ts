@@ -10,6 +10,14 @@ export {
   type AgreementWay,
 } from './agreements.js';
 export { CARE_KINDS, type CareKind, type Contact } from './care.js';
+export {
+  againstKeys,
+  beforeDrill,
+  type BeforeDrill,
+  type ComingDrill,
+  type GoAhead,
+  type Minded,
+} from './before-drill.js';
 export { BODY_BOUNDS_M, usualLengths, type BodyLength, type BodyLengths } from './body.js';
 export { demandsOf, MOVES, SIDED_MOVES, type Demand, type Move } from './moves.js';
 export {

@@ -16,12 +16,17 @@ export interface CourseSet {
   readonly source: string;
   readonly sense: 'heard' | 'seen';
   readonly seed: number;
+  /** It asked less than its rung. */
+  readonly eased?: boolean;
   readonly figures: SetFigures;
 }
 
-/** Sets with the same kind may be held against each other: pattern version, source and sense. */
-export const kindOf = ({ patternId, patternVersion, source, sense }: CourseSet): string =>
-  [patternId, patternVersion, source, sense].join(' ');
+/**
+ * Sets with the same kind may be held against each other: pattern version, source and sense. Those that
+ * asked less than their rung are a kind of their own.
+ */
+export const kindOf = ({ patternId, patternVersion, source, sense, eased }: CourseSet): string =>
+  [patternId, patternVersion, source, sense, ...(eased ? ['eased'] : [])].join(' ');
 
 /** Sets alike in everything that changes their times but the athlete: also the rung. */
 export const likenessOf = (set: CourseSet): string => `${kindOf(set)} ${set.rung}`;

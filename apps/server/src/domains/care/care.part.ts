@@ -1,6 +1,6 @@
 import { insertAll, mapped, pages, type ClubPart } from '../club-part.js';
 import { CareRecord } from './care-record.entity.js';
-import { careReply } from './care.service.js';
+import { careReply, saidOf } from './care.service.js';
 
 export const carePart: ClubPart<'care'> = {
   list: 'care',
@@ -10,9 +10,9 @@ export const carePart: ClubPart<'care'> = {
       em,
       CareRecord,
       clubId,
-      rows.map(({ id, athleteId, kind, by, at, takenBack = null, ...said }) => ({
-        ...{ id, athleteId, kind, said, takenBack },
-        ...{ saidBy: by, saidAt: new Date(at) },
+      rows.map((row) => ({
+        ...{ id: row.id, athleteId: row.athleteId, kind: row.kind, said: saidOf(row) },
+        ...{ saidBy: row.by, saidAt: new Date(row.at), takenBack: row.takenBack ?? null },
       })),
     ),
   names: { athleteId: 'athletes' },

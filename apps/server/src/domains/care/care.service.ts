@@ -1,7 +1,12 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { CareBody, type CareReply } from '@orthokin/contract';
-import { checkAgreement, checkLooked, checkRestriction, type CareKind } from '@orthokin/core/people';
+import {
+  checkAgreement,
+  checkLooked,
+  checkRestriction,
+  type CareKind,
+} from '@orthokin/core/people';
 import { wrong } from '@orthokin/core/result';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
@@ -54,13 +59,17 @@ export class CareService {
   }
 }
 
-/** What belongs to its kind; a problem where there is more. */
-function onlyItsOwn({ kind, restriction, check, agreement, goAhead }: CareBody): Said {
-  const said = { restriction, check, agreement, goAhead };
+/** What belongs to its kind. */
+export const saidOf = (body: Said & Pick<CareBody, 'kind'>): Said => ({
+  [FIELD_OF[body.kind]]: body[FIELD_OF[body.kind]],
+});
+
+/** The same; a problem where there is more. */
+function onlyItsOwn(body: CareBody): Said {
   for (const field of Object.values(FIELD_OF))
-    if (field !== FIELD_OF[kind] && said[field])
-      accepted(wrong(field, 'an object', `nothing with ${kind}`));
-  return { [FIELD_OF[kind]]: said[FIELD_OF[kind]] };
+    if (field !== FIELD_OF[body.kind] && body[field])
+      accepted(wrong(field, 'an object', `nothing with ${body.kind}`));
+  return saidOf(body);
 }
 
 /** Whoever wrote to the database past the door may have written what no page can show. */

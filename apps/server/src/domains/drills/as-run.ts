@@ -1,13 +1,16 @@
+import { easedRung } from '@orthokin/core/drill';
 import { onScale } from '@orthokin/core/footwork';
 import type { Pattern, Rung } from '@orthokin/core/pattern';
 import { storedRung } from '../patterns/patterns.service.js';
 import type { DrillSet } from './drill-set.entity.js';
 
-type RunOn = Pick<DrillSet, 'rung' | 'limitsMs'>;
+type RunOn = Pick<DrillSet, 'rung' | 'limitsMs'> & {
+  readonly conditions: Pick<DrillSet['conditions'], 'eased'>;
+};
 
-/** The rung a set was run on, with the limits it was run against. */
-export function rungAsRun(pattern: Pattern, { rung, limitsMs }: RunOn): Rung {
-  const stored = storedRung(pattern, rung);
+/** The rung a set was run on, as far as it was asked, with the limits it was run against. */
+export function rungAsRun(pattern: Pattern, { rung, limitsMs, conditions }: RunOn): Rung {
+  const stored = easedRung(storedRung(pattern, rung), conditions.eased);
   return limitsMs ? { ...stored, limitsMs } : stored;
 }
 
