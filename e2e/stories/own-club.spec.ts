@@ -85,6 +85,8 @@ test('an athlete is added, changed, put away, brought back, and deleted for good
   await people.getByRole('link', { name: 'Change Tam Okell' }).click();
   await page.getByLabel('Called across the floor').fill('Tam');
   await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('heading', { name: 'Tam Okell, called Tam' })).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the people' }).click();
   await expect(people.getByText('(Tam)')).toBeVisible();
 
   await people.getByRole('link', { name: 'Change Tam Okell' }).click();
@@ -96,6 +98,7 @@ test('an athlete is added, changed, put away, brought back, and deleted for good
   await people.getByRole('link', { name: 'Change Tam Okell' }).click();
   await page.getByRole('button', { name: 'Put away' }).click();
   await away.getByRole('link', { name: 'Tam Okell' }).click();
+  await page.getByRole('link', { name: 'Change what is known' }).click();
   await page.getByRole('button', { name: 'Delete for good' }).click();
   await expect(page.getByRole('link', { name: 'Take the whole club out first' })).toBeVisible();
   await page.getByRole('button', { name: 'Yes, delete Tam Okell for good' }).click();

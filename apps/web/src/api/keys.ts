@@ -6,6 +6,9 @@ export const keys = {
   club: (clubId: string) => ['club', clubId] as const,
   squad: (clubId: string) => ['club', clubId, 'squad'] as const,
   people: (clubId: string) => ['club', clubId, 'people'] as const,
+  care: (clubId: string, athleteId: string) => ['club', clubId, 'care', athleteId] as const,
+  cares: (clubId: string) => ['club', clubId, 'care'] as const,
+  groups: (clubId: string) => ['club', clubId, 'groups'] as const,
   standings: (clubId: string) => ['club', clubId, 'standings'] as const,
   setups: (clubId: string) => ['club', clubId, 'setup'] as const,
   setup: (clubId: string, athleteId: string, patternId: string | null) =>
@@ -58,12 +61,18 @@ export const afterSets = (client: QueryClient, clubId: string): Promise<unknown>
 export const afterPeople = (client: QueryClient, clubId: string): Promise<unknown> =>
   readAgain(client, [
     keys.people(clubId),
+    keys.cares(clubId),
+    keys.groups(clubId),
     keys.squad(clubId),
     keys.standings(clubId),
     keys.setups(clubId),
     keys.ladders(clubId),
     keys.courses(clubId),
   ]);
+
+/** Something was said of somebody's care. */
+export const afterCare = (client: QueryClient, clubId: string): Promise<unknown> =>
+  readAgain(client, [keys.cares(clubId), keys.setups(clubId), keys.squad(clubId)]);
 
 /** A pattern was saved. */
 export const afterPattern = (client: QueryClient, clubId: string): Promise<unknown> =>

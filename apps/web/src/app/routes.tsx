@@ -9,6 +9,12 @@ const welcome = async () => ({
 });
 const people = async () => ({ Component: (await import('../people/PeoplePage.js')).PeoplePage });
 const person = async () => ({ Component: (await import('../people/PersonPage.js')).PersonPage });
+const athletePage = async () => ({
+  Component: (await import('../people/AthletePage.js')).AthletePage,
+});
+const checks = async () => ({
+  Component: (await import('../people/care/ChecksPage.js')).ChecksPage,
+});
 const floor = async () => ({ Component: (await import('../floor/FloorPage.js')).FloorPage });
 const map = async () => ({ Component: (await import('../floor/map/MapPage.js')).MapPage });
 const rehearse = async () => ({
@@ -93,7 +99,10 @@ export const router = createBrowserRouter([
       { index: true, element: <Home /> },
       { path: 'clubs', lazy: welcome },
       { path: 'people', lazy: people },
-      { path: 'people/:athleteId', lazy: person },
+      { path: 'people/new', lazy: person },
+      { path: 'people/:athleteId', lazy: athletePage },
+      { path: 'people/:athleteId/details', lazy: person },
+      { path: 'people/:athleteId/checks', lazy: checks },
       { path: 'floor/:athleteId?', lazy: floor },
       { path: 'floor/:athleteId/map', lazy: map },
       { path: 'floor/:athleteId/rehearse', lazy: rehearse },

@@ -121,7 +121,7 @@ export function PeoplePage(): ReactElement {
             <Person key={person.id} person={person}>
               <>
                 <ButtonLink
-                  to={`/people/${person.id}`}
+                  to={`/people/${person.id}/details`}
                   aria-label={say('changeName', { name: person.name })}
                 >
                   {say('change')}

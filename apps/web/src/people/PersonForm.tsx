@@ -8,6 +8,7 @@ import {
   LONGEST_CALLED,
   LONGEST_GOAL,
   LONGEST_NAME,
+  LONGEST_SPORT,
   usualLengths,
 } from '@orthokin/core/people';
 import type { ReactElement } from 'react';
@@ -18,13 +19,13 @@ import { OptionalLengthField } from '../parts/form/NumberFields.js';
 import { SelectField } from '../parts/form/SelectField.js';
 import { OpenField } from '../parts/form/TextField.js';
 import { Heading, Quiet } from '../parts/Text.js';
+import { EmergencyFields } from './EmergencyFields.js';
+import { today } from './today.js';
 import { COLOUR_WORDS, say, SIDE_WORDS } from '../words/people.js';
 
 const HANDS = SIDES.map((side) => [side, SIDE_WORDS[side]] as const);
 const FEET = [['', say('notKnown')] as const, ...HANDS];
 const COLOURS = COLOUR_VISIONS.map((vision) => [vision, COLOUR_WORDS[vision]] as const);
-
-const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** What is known of an athlete; a name is enough. */
 export function PersonForm({
@@ -109,6 +110,12 @@ export function PersonForm({
           maxLength={LONGEST_CALLED}
           onChange={(called) => set({ called: called || null })}
         />
+        <OpenField
+          label={say('sports')}
+          value={body.sports ?? ''}
+          maxLength={LONGEST_SPORT}
+          onChange={(sports) => set({ sports: sports || null })}
+        />
         {patterns.length > 1 && (
           <SelectField
             label={say('pattern')}
@@ -130,6 +137,11 @@ export function PersonForm({
           usual ? say('armAboutFor', { length: lengthWords(usual.armM, unit) }) : undefined,
         )}
       </Fields>
+      <Heading style={{ marginTop: 26 }}>{say('emergency')}</Heading>
+      <EmergencyFields
+        emergency={body.emergency ?? null}
+        onChange={(emergency) => set({ emergency })}
+      />
       <Fields style={{ marginTop: 22 }}>
         <WideField>
           <OpenField

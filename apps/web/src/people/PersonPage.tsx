@@ -105,7 +105,9 @@ function Editing({
     <Page name={known?.name ?? say('newAthlete')}>
       <Narrow>
         <Quiet>
-          <Link to="/people">{say('backToPeople')}</Link>
+          <Link to={known ? `/people/${athleteId}` : '/people'}>
+            {known?.name ?? say('backToPeople')}
+          </Link>
         </Quiet>
         <Headline style={{ margin: '4px 0 18px' }}>{known?.name ?? say('newAthlete')}</Headline>
         <PersonForm body={body} patterns={patterns} unit={unit} onChange={setBody} />
@@ -114,7 +116,7 @@ function Editing({
           <Button
             weight="main"
             isDisabled={name === '' || save.isPending}
-            onPress={() => send('/people')}
+            onPress={() => send(known ? `/people/${athleteId}` : '/people')}
           >
             {known || name === '' ? say('save') : say('add', { name })}
           </Button>

@@ -48,6 +48,11 @@ const Line = styled.li`
     font-size: 15px;
     color: ${colour('quiet')};
   }
+  .restricted {
+    display: block;
+    font-weight: 650;
+    color: ${colour('bad')};
+  }
   .note {
     display: block;
     margin-top: 2px;
@@ -96,8 +101,11 @@ const Athlete = ({ line }: { line: SquadLineReply }) => {
   return (
     <Line>
       <div className="who">
-        <strong>{athlete.name}</strong>
+        <strong>
+          <Link to={`/people/${athlete.id}`}>{athlete.name}</Link>
+        </strong>
         <small>
+          {line.restricted && <span className="restricted">{say('restrictedNow')}</span>}
           {say('handHandedAgeband', { hand: athlete.hand, ageBand: athlete.ageBand })}
           {athlete.note && <span className="note">{athlete.note}</span>}
         </small>

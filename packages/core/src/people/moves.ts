@@ -65,16 +65,16 @@ function byKind({ kind, foot, phase }: Placement): Demand[] {
 
 /** By how the foot is carried and set down, whatever the step is called. */
 function byPlace(placement: Placement, before: Standing, stanceM: number): Demand[] {
-  const { foot, at, headingDeg, kind, phase } = placement;
+  const { foot, at, headingDeg } = placement;
   const stays = otherSide(foot);
   const demands: Demand[] = [];
   if (Math.abs(turn(before[stays].headingDeg, headingDeg)) > TURN_DEG)
     demands.push({ move: 'turn', leg: stays });
-  const from = before[foot].at;
-  // The last feet into the stance come from anywhere: the body has arrived already.
-  const settles = kind === 'plant' && phase === 'recovery';
-  if (!settles && distance(from, at) > LEAST_SWING * stanceM) {
-    const off = Math.abs(turn(headingDeg, heading(from, at)));
+  const own = before[foot];
+  // A foot that turns on its way goes neither sideways nor back: the turn is what is asked.
+  const turns = Math.abs(turn(own.headingDeg, headingDeg)) > TURN_DEG;
+  if (!turns && distance(own.at, at) > LEAST_SWING * stanceM) {
+    const off = Math.abs(turn(headingDeg, heading(own.at, at)));
     if (off > BACK_DEG) demands.push({ move: 'moving back', leg: null });
     else if (off > SIDEWAYS_DEG) demands.push({ move: 'side-step', leg: null });
   }

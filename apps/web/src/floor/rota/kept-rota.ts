@@ -1,11 +1,10 @@
-import type { DrillSetupReply } from '@orthokin/contract';
 import { nextTurn, turnOf, workMsOf, type Rota } from '@orthokin/core/run';
 import { replayLog } from '../../drill/replay-log.js';
 import { epochNow } from '../../drill/set-clock.js';
 import { isBeingRun } from '../../device/drill-lock.js';
 import { actionsOf } from '../../device/drill-log.js';
 import { remember, remembered } from '../../device/preferences.js';
-import type { Settled } from '../set-up/plan-drill.js';
+import type { FloorSetup, Settled } from '../set-up/plan-drill.js';
 
 /** All that goes on with a rota of sets, on this device, should the page die between two of them. */
 export interface KeptRota {
@@ -13,7 +12,7 @@ export interface KeptRota {
   readonly rota: Rota;
   readonly settled: Settled;
   /** By athlete; fetched before the first set, so that no network is needed after. */
-  readonly setups: readonly DrillSetupReply[];
+  readonly setups: readonly FloorSetup[];
   /** The set that is on; `null` before the first and in a rest. */
   readonly on: string | null;
   /** The set that was done last. */
@@ -47,4 +46,4 @@ export async function brokenOffRota(): Promise<KeptRota | null> {
 export const setupOf = (
   { setups }: Pick<KeptRota, 'setups'>,
   athleteId: string,
-): DrillSetupReply | undefined => setups.find(({ athlete }) => athlete.id === athleteId);
+): FloorSetup | undefined => setups.find(({ athlete }) => athlete.id === athleteId);

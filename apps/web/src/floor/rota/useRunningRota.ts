@@ -1,4 +1,3 @@
-import type { DrillSetupReply } from '@orthokin/contract';
 import { problemSentence } from '@orthokin/core/result';
 import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
@@ -16,6 +15,7 @@ import {
   onRungsFloor,
   planDrill,
   restRatioOf,
+  type FloorSetup,
   type Settled,
 } from '../set-up/plan-drill.js';
 
@@ -25,7 +25,7 @@ export interface RunningRota {
   readonly isLast: boolean;
   readonly nameOf: (athleteId: string) => string;
   /** Fetches all that the rota needs, so that it runs on when the network goes. */
-  readonly settle: (settled: Settled, own: DrillSetupReply) => Promise<void>;
+  readonly settle: (settled: Settled, own: FloorSetup) => Promise<void>;
   /** Takes up a rota that was broken off. */
   readonly takeUp: (kept: KeptRota) => void;
   /** The set of the turn that is on, from now. */

@@ -1,11 +1,11 @@
-import type { DrillSetupReply } from '@orthokin/contract';
 import { rungOf } from '@orthokin/core/pattern';
 import type { ReactElement } from 'react';
 import { useSearchParams } from 'react-router';
 import { useDrillSetup } from '../../api/squad.js';
 import { Failed } from '../../parts/Notice.js';
 import { Page, Quiet } from '../../parts/Text.js';
-import { onRungsFloor } from './plan-drill.js';
+import { easedOf } from './eased-address.js';
+import { onRungsFloor, withEased, type FloorSetup } from './plan-drill.js';
 import { say } from '../../words/floor.js';
 
 /**
@@ -17,14 +17,16 @@ export function OnSetup({
   children,
 }: {
   athleteId: string;
-  children: (setup: DrillSetupReply, ownRung: number) => ReactElement;
+  /** `asked` is the set-up before its floor is put on the rung's scale. */
+  children: (setup: FloorSetup, ownRung: number, asked: FloorSetup) => ReactElement;
 }): ReactElement {
   const [params] = useSearchParams();
   const { data: own, error, refetch } = useDrillSetup(athleteId, params.get('pattern'));
   if (own) {
     const asked = Number(params.get('rung') ?? NaN);
-    const setup = rungOf(own.pattern, asked) ? { ...own, rung: asked } : own;
-    return children(onRungsFloor(setup), own.rung);
+    const chosen = rungOf(own.pattern, asked) ? { ...own, rung: asked } : own;
+    const setup = withEased(chosen, easedOf(params));
+    return children(onRungsFloor(setup), own.rung, setup);
   }
   return (
     <Page name={say('floor')}>

@@ -1,14 +1,15 @@
 import type { SetSource } from '@orthokin/core/run';
-import type { DrillSetupReply } from '@orthokin/contract';
 import { colourSeen } from '@orthokin/core/floor';
 import { rungOf } from '@orthokin/core/pattern';
 import { problemSentence } from '@orthokin/core/result';
 import { Play } from 'lucide-react';
 import { useEffect, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
+import { useFetchSetup } from '../../api/squad.js';
 import { useHand } from '../../drill/hand.js';
 import { wordsOfSet } from '../../drill/cue-words.js';
 import { Button } from '../../parts/Button.js';
+import { EmergencyCard } from '../../parts/EmergencyCard.js';
 import { Notice } from '../../parts/Notice.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
@@ -20,17 +21,28 @@ import { SecondScreen } from '../second-screen/SecondScreen.js';
 import type { Room } from '../second-screen/useRoom.js';
 import { SoundFile } from '../track/SoundFile.js';
 import { BeforePart } from './BeforePart.js';
+import { CarePart, isStopped } from './CarePart.js';
 import { ChoicesForm } from './ChoicesForm.js';
 import { HandPart } from './HandPart.js';
 import { OnSetup } from './OnSetup.js';
 import { PatternPicker } from './PatternPicker.js';
-import { conditionsFor, scheduleFor, shownTargets, type Settled } from './plan-drill.js';
+import {
+  conditionsFor,
+  localDay,
+  repsOf,
+  scheduleFor,
+  shownTargets,
+  type FloorSetup,
+  type Settled,
+} from './plan-drill.js';
 import { RungPicker } from './RungPicker.js';
 import { RotaPart } from './RotaPart.js';
+import { beforeSet, useBeforeDrill } from './useBeforeDrill.js';
 import { useChoices, useTestReps } from './useChoices.js';
 import { useRota } from './useRota.js';
 import { useSeed } from './useSeed.js';
 import { say } from '../../words/floor.js';
+import { restrictionWords, stopLines } from '../../words/care.js';
 import { commaList } from '../../words/format.js';
 
 const Columns = styled.div`
@@ -113,17 +125,19 @@ export function SetUp({
   room: Room;
   beacons: Beacons;
   onSource: (source: SetSource) => void;
-  onStart: (settled: Settled, setup: DrillSetupReply) => Promise<void>;
+  onStart: (settled: Settled, setup: FloorSetup) => Promise<void>;
 }): ReactElement {
   return (
     <OnSetup athleteId={athleteId}>
-      {(setup, ownRung) => <SetUpFor {...{ setup, ownRung, room, beacons, onSource, onStart }} />}
+      {(setup, ownRung, asked) => (
+        <SetUpFor {...{ setup, asked, ownRung, room, beacons, onSource, onStart }} />
+      )}
     </OnSetup>
   );
 }
 
 /** Why the markers have other colours than the pattern's own; `null` when they have not. */
-function colourWords({ athlete, pattern }: DrillSetupReply): string | null {
+function colourWords({ athlete, pattern }: FloorSetup): string | null {
   const changed = pattern.targets.filter(({ colour }) => !colourSeen(colour, athlete.colourVision));
   if (changed.length === 0) return null;
   const why =
@@ -141,18 +155,21 @@ function colourWords({ athlete, pattern }: DrillSetupReply): string | null {
 
 function SetUpFor({
   setup,
+  asked,
   ownRung,
   room,
   beacons,
   onSource,
   onStart,
 }: {
-  setup: DrillSetupReply;
+  setup: FloorSetup;
+  /** The same before its floor is on the rung's scale. */
+  asked: FloorSetup;
   ownRung: number;
   room: Room;
   beacons: Beacons;
   onSource: (source: SetSource) => void;
-  onStart: (settled: Settled, setup: DrillSetupReply) => Promise<void>;
+  onStart: (settled: Settled, setup: FloorSetup) => Promise<void>;
 }): ReactElement {
   const [choices, keep] = useChoices();
   const testReps = useTestReps();
@@ -169,16 +186,40 @@ function SetUpFor({
   // Here there is a network; on the floor there may be none.
   useEffect(() => void learnWords(words.split(' ')), [words]);
 
-  const start = () => {
+  const splits = repsOf(choices) * choices.sets;
+  const { before, goAhead } = useBeforeDrill(asked, splits);
+  const fetchSetup = useFetchSetup();
+
+  /** Whoever else works is held against the same; `null` where nothing stands in the way. */
+  const stoppedOther = async (): Promise<string | null> => {
+    for (const id of others) {
+      const other = await fetchSetup(id, pattern.id);
+      const otherBefore = beforeSet(other, splits, localDay(new Date()));
+      if (isStopped(otherBefore))
+        return say('othersMayNot', {
+          athlete: other.athlete.name,
+          what: commaList(stopLines(otherBefore).map(([rule]) => restrictionWords(rule))),
+        });
+    }
+    return null;
+  };
+
+  const start = async (reason = '') => {
     const schedule = scheduleFor(setup, choices, seed);
     if (!schedule.ok) {
       setProblem(problemSentence(schedule.problem));
       return;
     }
-    const athleteIds = [athlete.id, ...others];
-    onStart({ athleteIds, patternId: pattern.id, choices, seed, hand: hands.hand }, setup).catch(
-      (error: unknown) => setProblem(error instanceof Error ? error.message : String(error)),
-    );
+    try {
+      const stopped = await stoppedOther();
+      setProblem(stopped);
+      if (stopped !== null) return;
+      goAhead(reason);
+      const athleteIds = [athlete.id, ...others];
+      await onStart({ athleteIds, patternId: pattern.id, choices, seed, hand: hands.hand }, setup);
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
   };
 
   return (
@@ -189,7 +230,11 @@ function SetUpFor({
             <PatternPicker pattern={pattern} />
             <RungPicker pattern={pattern} own={ownRung} rung={setup.rung} />
           </What>
-          <Headline>{say('athleteReadyWhenYou', { athlete: athlete.name })}</Headline>
+          <Headline>
+            {say(isStopped(before) ? 'notAllOfIt' : 'athleteReadyWhenYou', {
+              athlete: athlete.name,
+            })}
+          </Headline>
           {testReps !== null && (
             <p style={{ margin: '10px 0 0', maxWidth: '60ch' }}>
               {say('standardTestSameCuesConditionsEvery')}
@@ -197,6 +242,18 @@ function SetUpFor({
           )}
           {athlete.note && <p style={{ margin: '10px 0 0', maxWidth: '60ch' }}>{athlete.note}</p>}
           {colours && <p style={{ margin: '10px 0 0', maxWidth: '60ch' }}>{colours}</p>}
+          <CarePart
+            {...{ asked, before }}
+            onReps={(reps) =>
+              keep({
+                ...choices,
+                reps,
+                sets: 1,
+                conditions: { ...choices.conditions, workMs: null },
+              })
+            }
+            onOverrule={(reason) => void start(reason)}
+          />
           <Before>
             <RotaPart athleteId={athlete.id} others={others} onChange={setOthers} />
             <BeforePart athleteIds={[athlete.id, ...others]} patternId={pattern.id} />
@@ -214,24 +271,24 @@ function SetUpFor({
           </ChoicesForm>
           {problem && <Notice>{problem}</Notice>}
           <StartRow>
-            <Button weight="main" autoFocus onPress={start}>
-              <Play size={22} aria-hidden /> {say('startSet')}
-            </Button>
+            {!isStopped(before) && (
+              <Button weight="main" autoFocus onPress={() => void start()}>
+                <Play size={22} aria-hidden /> {say('startSet')}
+              </Button>
+            )}
             <span className="ways">
               <SecondScreen room={room} />
               {choices.conditions.pace.kind !== 'staircase' && (
                 <SoundFile setup={setup} choices={choices} seed={seed} />
               )}
+              <EmergencyCard
+                name={athlete.name}
+                contacts={setup.care.emergency?.contacts ?? []}
+                note={setup.care.emergency?.note ?? ''}
+              />
             </span>
           </StartRow>
-          <Care>
-            {say('warmUpFirstKeepFloorClear')}
-            {athlete.ageBand !== 'adult' &&
-              say('athleteAgebandGuardianMustHaveAgreed', {
-                athlete: athlete.name,
-                ageBand: athlete.ageBand,
-              })}
-          </Care>
+          <Care>{say('warmUpFirstKeepFloorClear')}</Care>
         </div>
         <div className="plan">
           <FloorInPlay

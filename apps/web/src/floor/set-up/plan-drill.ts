@@ -2,7 +2,7 @@ import type { SetSource } from '@orthokin/core/run';
 import type { ClubReply, DrillSetupReply } from '@orthokin/contract';
 import { getLocalTimeZone, parseAbsolute, toCalendarDate } from '@internationalized/date';
 import { makeSchedule, MAX_REPS, seededRandom, type Cue } from '@orthokin/core/cue';
-import { PLAIN_CONDITIONS, type Conditions } from '@orthokin/core/drill';
+import { easedRung, PLAIN_CONDITIONS, type Conditions, type Eased } from '@orthokin/core/drill';
 import { onScale } from '@orthokin/core/footwork';
 import { seenTargets, type Target } from '@orthokin/core/floor';
 import { rungOf } from '@orthokin/core/pattern';
@@ -12,6 +12,11 @@ import { USUAL_FALSE_START_MS, USUAL_RESPONSE_LIMIT_MS } from '@orthokin/core/ti
 import { v7 } from 'uuid';
 import { UNCALIBRATED } from '../../drill/hand.js';
 import type { DrillPlan } from '../../drill/plan.js';
+
+/** What the floor needs to start, and how the set asks less than its rung, where it does. */
+export interface FloorSetup extends DrillSetupReply {
+  readonly eased?: Eased | null;
+}
 
 /** What the coach settles before a set; kept for the next one. */
 export interface DrillChoices {
@@ -63,24 +68,34 @@ export const repsOf = ({ reps, conditions }: DrillChoices): number =>
 
 /** The conditions of a set on the athlete's rung. */
 export function conditionsFor(
-  { pattern, rung }: Pick<DrillSetupReply, 'pattern' | 'rung'>,
-  { conditions, asRung }: Pick<DrillChoices, 'conditions' | 'asRung'>,
+  { pattern, rung, eased }: Pick<FloorSetup, 'pattern' | 'rung' | 'eased'>,
+  { conditions: chosen, asRung }: Pick<DrillChoices, 'conditions' | 'asRung'>,
 ): Conditions {
+  const conditions = eased ? { ...chosen, eased } : chosen;
   const asked = rungOf(pattern, rung);
   if (!asked || !asRung) return conditions;
   const { order, catchShare, switchShare } = asked;
   return { ...conditions, order, catchShare, switchShare };
 }
 
+/** The set-up with its rung made easier; as it was where nothing of the rung would be left. */
+export function withEased(setup: DrillSetupReply, eased: Eased | null): FloorSetup {
+  const asked = setup.pattern.rungs.find(({ number }) => number === setup.rung);
+  const easier = asked && easedRung(asked, eased);
+  if (!eased || !easier || easier.targets.length === 0) return setup;
+  const rungs = setup.pattern.rungs.map((rung) => (rung === asked ? easier : rung));
+  return { ...setup, pattern: { ...setup.pattern, rungs }, eased };
+}
+
 /** The set-up with its floor on the scale that the rung asks. */
-export function onRungsFloor(setup: DrillSetupReply): DrillSetupReply {
+export function onRungsFloor(setup: FloorSetup): FloorSetup {
   const scale = rungOf(setup.pattern, setup.rung)?.floorScale ?? 1;
   return { ...setup, pattern: onScale(setup.pattern, scale) };
 }
 
 /** The cues of a set on the athlete's rung, drawn from the seed. */
 export function scheduleFor(
-  setup: Pick<DrillSetupReply, 'pattern' | 'rung'>,
+  setup: Pick<FloorSetup, 'pattern' | 'rung' | 'eased'>,
   choices: DrillChoices,
   seed: number,
 ): Result<Cue[]> {
@@ -96,13 +111,13 @@ export const shownTargets = ({ athlete, pattern }: DrillSetupReply): Target[] =>
   seenTargets(pattern.targets, athlete.colourVision);
 
 /** The calendar day, `YYYY-MM-DD`, where the device is. */
-const localDay = (at: Date): string =>
+export const localDay = (at: Date): string =>
   toCalendarDate(parseAbsolute(at.toISOString(), getLocalTimeZone())).toString();
 
 /** A set on the athlete's own rung, in colours the athlete tells apart. */
 export function planDrill(
   club: ClubReply,
-  setup: DrillSetupReply,
+  setup: FloorSetup,
   choices: DrillChoices,
   seed: number,
   startedAtEpochMs: number,

@@ -233,7 +233,8 @@ export const review = {
   lineOff: 'line {off}',
   setThisDeviceWhatComesNext: 'The set is on this device; what comes next is said when it is sent.',
   versionVersion: ', version {version}',
-  patternVersionSourceSenseCues: '{pattern}{version}, {source}, {sense} cues{eased, select, true {, made easier} other {}}',
+  patternVersionSourceSenseCues:
+    '{pattern}{version}, {source}, {sense} cues{eased, select, true {, made easier} other {}}',
   durationSetsOverDaysMsFirst:
     '{duration} of {sets, plural, one {# set} other {# sets}} over {days, plural, one {# day} other {# days}}: {ms} at first, {ms2} on the last day; {moves, plural, one {# rung change} other {# rung changes}}. The figures are in the table below.',
   durationWasNotTimedTheseSets: '{duration} was not timed in these sets.',

@@ -1,6 +1,7 @@
 export const squad = {
   nobodyTimedYet: 'Nobody has been timed yet: start a drill with the first.',
   addAthlete: 'Add an athlete',
+  restrictedNow: 'May not do everything now',
   otherClubs: 'Other clubs',
   everyone: 'Everyone of the club',
   startedatRungRung: '{startedAt}, rung {rung}',

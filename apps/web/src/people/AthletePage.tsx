@@ -1,0 +1,222 @@
+import type { AthleteCareReply, PersonReply, SquadLineReply } from '@orthokin/contract';
+import { ALL_NEEDS, needKey, newestLooks, type Need } from '@orthokin/core/people';
+import { ClipboardCheck, Pencil, Play } from 'lucide-react';
+import { useEffect, type ReactElement } from 'react';
+import { Link, useLocation, useParams } from 'react-router';
+import styled from 'styled-components';
+import { useAthleteCare } from '../api/care.js';
+import { usePeople } from '../api/people.js';
+import { useCourse } from '../api/review.js';
+import { useSquad } from '../api/squad.js';
+import { ButtonLink } from '../parts/Button.js';
+import { EmergencyCard } from '../parts/EmergencyCard.js';
+import { Failed } from '../parts/Notice.js';
+import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
+import { MIDDLE } from '../parts/tokens.js';
+import { checkList } from '../words/care.js';
+import { answerWords } from '../words/decision.js';
+import { dayWords } from '../words/format.js';
+import { say, SIDE_WORDS } from '../words/people.js';
+import { Agreements } from './care/Agreements.js';
+import { Restrictions } from './care/Restrictions.js';
+
+const NEWEST_NOTES = 3;
+
+const Ways = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 12px;
+  margin: 18px 0 30px;
+`;
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+  gap: 36px 56px;
+  align-items: start;
+  section {
+    margin-bottom: 30px;
+  }
+  section p {
+    max-width: 62ch;
+  }
+  @media (max-width: ${MIDDLE}) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+/** An athlete's own page: where they stand, what to mind now, the way to their weeks, and papers. */
+export function AthletePage(): ReactElement {
+  const { athleteId = '' } = useParams();
+  const people = usePeople();
+  const care = useAthleteCare(athleteId);
+  const squad = useSquad();
+  const person = people.data?.find(({ id }) => id === athleteId);
+  const failed = people.error ?? care.error;
+  if (person && care.data)
+    return (
+      <Athlete
+        person={person}
+        care={care.data}
+        line={squad.data?.find(({ athlete }) => athlete.id === athleteId) ?? null}
+      />
+    );
+  if (people.data && !person)
+    return (
+      <Page name={say('people')}>
+        <Headline>{say('notHere')}</Headline>
+        <Link to="/people">{say('backToPeople')}</Link>
+      </Page>
+    );
+  return (
+    <Page name={say('people')}>
+      {failed ? (
+        <Failed
+          error={failed}
+          again={() => {
+            void people.refetch();
+            void care.refetch();
+          }}
+        />
+      ) : (
+        <Quiet>{say('readingPeople')}</Quiet>
+      )}
+    </Page>
+  );
+}
+
+/** Where they stand, in one sentence. */
+function standingSentence(line: SquadLineReply | null, archived: boolean): string {
+  if (archived) return say('isPutAway');
+  if (!line) return say('noLineYet');
+  const { rung, rungs, rungName, patternName, lastSet } = line;
+  const where = say('onRung', { rung, rungs, rungName, patternName });
+  return lastSet
+    ? say('standsAnd', { where, answer: answerWords(lastSet.decision, lastSet.outcome) })
+    : say('standsUntimed', { where });
+}
+
+function Athlete({
+  person,
+  care,
+  line,
+}: {
+  person: PersonReply;
+  care: AthleteCareReply;
+  line: SquadLineReply | null;
+}) {
+  const { id, name, called, hand, ageBand, goal, note, archived, sports } = person;
+  const { hash } = useLocation();
+  useEffect(() => {
+    if (hash) document.getElementById(hash.slice(1))?.scrollIntoView();
+  }, [hash]);
+  return (
+    <Page name={name}>
+      <Quiet>
+        <Link to="/people">{say('backToPeople')}</Link>
+      </Quiet>
+      <Headline style={{ marginTop: 4 }}>
+        {called ? say('nameCalled', { name, called }) : name}
+      </Headline>
+      <p style={{ margin: '8px 0 0', maxWidth: '70ch' }}>{standingSentence(line, archived)}</p>
+      <Ways>
+        {!archived && (
+          <ButtonLink to={`/floor/${id}`} $weight="main">
+            <Play size={18} aria-hidden /> {say('startDrill')}
+          </ButtonLink>
+        )}
+        <EmergencyCard
+          name={name}
+          contacts={care.emergency?.contacts ?? []}
+          note={care.emergency?.note ?? ''}
+        />
+        <ButtonLink to={`/people/${id}/details`}>
+          <Pencil size={17} aria-hidden /> {say('changeKnown')}
+        </ButtonLink>
+      </Ways>
+      <Columns>
+        <div>
+          <Restrictions athleteId={id} said={care.said} />
+          <Checks athleteId={id} care={care} />
+          <div id="papers">
+            <Agreements athleteId={id} ageBand={ageBand} care={care} />
+          </div>
+        </div>
+        <div>
+          <section>
+            <Heading>{say('knownOf')}</Heading>
+            <p style={{ margin: 0 }}>
+              {say('handedBand', { hand: SIDE_WORDS[hand], ageBand })}
+              {sports && `, ${sports}`}
+            </p>
+            {goal && <p>{say('wants', { goal })}</p>}
+            {note && <p>{note}</p>}
+          </section>
+          <section>
+            <Heading>{say('theirWeeks')}</Heading>
+            <p style={{ margin: '0 0 6px' }}>
+              <Link to={`/review/athletes/${id}`}>{say('courseAndSides')}</Link>
+            </p>
+            {line && (
+              <p style={{ margin: '0 0 6px' }}>
+                <Link to={`/ladder/${line.patternId}/${id}`}>{say('theirLadder')}</Link>
+              </p>
+            )}
+            {line?.lastSet && (
+              <p style={{ margin: 0 }}>
+                <Link to={`/review/${line.lastSet.id}`}>
+                  {say('lastSetOf', { day: dayWords(line.lastSet.startedAt) })}
+                </Link>
+              </p>
+            )}
+          </section>
+          <LastNotes athleteId={id} />
+        </div>
+      </Columns>
+    </Page>
+  );
+}
+
+function Checks({ athleteId, care: { said } }: { athleteId: string; care: AthleteCareReply }) {
+  const newest = newestLooks(said.flatMap(({ check }) => check ?? []));
+  const having = (some: (result: string | undefined) => boolean): Need[] =>
+    ALL_NEEDS.filter((need) => some(newest.get(needKey(need))?.result));
+  const open = having((result) => result === undefined);
+  const notYet = having((result) => result === 'not yet' || result === 'hurts');
+  const helped = having((result) => result === 'with help');
+  return (
+    <section aria-label={say('checks')}>
+      <Heading>{say('checks')}</Heading>
+      {open.length === ALL_NEEDS.length && <p>{say('noneLookedAt')}</p>}
+      {open.length > 0 && open.length < ALL_NEEDS.length && (
+        <p>{say('openChecks', { checks: checkList(open) })}</p>
+      )}
+      {notYet.length > 0 && <p>{say('notYetChecks', { checks: checkList(notYet) })}</p>}
+      {helped.length > 0 && <p>{say('helpedChecks', { checks: checkList(helped) })}</p>}
+      {open.length + notYet.length + helped.length === 0 && <p>{say('canAll')}</p>}
+      <ButtonLink to={`/people/${athleteId}/checks`}>
+        <ClipboardCheck size={18} aria-hidden /> {say('lookAtChecks')}
+      </ButtonLink>
+    </section>
+  );
+}
+
+function LastNotes({ athleteId }: { athleteId: string }) {
+  const { data } = useCourse(athleteId);
+  const notes = (data?.notes ?? []).slice(-NEWEST_NOTES).reverse();
+  if (notes.length === 0) return null;
+  return (
+    <section>
+      <Heading>{say('lastNotes')}</Heading>
+      {notes.map(({ id, setId, text, writtenBy, writtenAt }) => (
+        <p key={id} style={{ margin: '0 0 8px' }}>
+          {text}{' '}
+          <Quiet as="span">
+            {writtenBy}, <Link to={`/review/${setId}`}>{dayWords(writtenAt)}</Link>
+          </Quiet>
+        </p>
+      ))}
+    </section>
+  );
+}
