@@ -33,6 +33,34 @@ const add = async (more: Partial<AthleteBody> = {}) => {
   return body as PersonReply;
 };
 
+describe('many athletes at once', () => {
+  const named = async (...names: string[]) => {
+    const { patternId } = await server.lineOf('Juno Marlock');
+    return names.map((name) => ({ ...personOf(patternId, { name }), id: v7() }));
+  };
+  const addAll = (athletes: readonly object[]) => server.put(server.club('athletes'), { athletes });
+  const names = async () => (await people()).map(({ name }) => name);
+
+  test('are added together, and sent again they are the same', async () => {
+    const athletes = await named('Aino Sten', 'Bo Sten', 'Cleo Sten');
+    expect((await addAll(athletes).expect(200)).body).toHaveLength(3);
+    await addAll(athletes).expect(200);
+    expect((await names()).filter((name) => name.endsWith(' Sten'))).toHaveLength(3);
+    expect((await server.lineOf('Cleo Sten')).rung).toBe(1);
+  });
+
+  test.each([
+    ['a pattern that is not there', { patternId: v7() }, 404, 'athletes[1].patternId'],
+    ['somebody born tomorrow', { bornOn: '2099-01-01' }, 400, 'athletes[1].bornOn'],
+    ['a name too long', { name: 'x'.repeat(61) }, 400, 'athletes[1].name'],
+  ])('with %s none of them is', async (_, change, status, field) => {
+    const [first = {}, second = {}] = await named('Fay Holm', 'Gil Holm');
+    const { text } = await addAll([first, { ...second, ...change }]).expect(status);
+    expect(text).toContain(field);
+    expect(await names()).not.toContain('Fay Holm');
+  });
+});
+
 describe('an athlete', () => {
   test('is added with what is known, and can start a drill at once', async () => {
     const { id } = await add({ name: 'Nell Harrowby', heightM: 1.68, goal: 'Back to the T.' });

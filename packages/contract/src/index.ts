@@ -37,7 +37,7 @@ export {
 } from './care.js';
 export { GroupBody, GroupReply } from './group.js';
 export { ClubBody, ClubReply } from './club.js';
-export { AthleteBody, PersonReply } from './person.js';
+export { AddedAthlete, AthleteBody, AthletesBody, PersonReply } from './person.js';
 export {
   Corrected,
   DrillSetBody,

@@ -10,6 +10,9 @@ import {
   LONGEST_SPORT,
 } from '@orthokin/core/people';
 import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
   IsBoolean,
   IsIn,
   IsNumber,
@@ -112,6 +115,25 @@ export class AthleteBody extends AboutAthlete {
   /** The pattern they begin with. */
   @IsUUID()
   patternId: string;
+}
+
+/** More are added one after another. */
+export const MOST_ADDED = 500;
+
+/** An athlete as they come with others, under the id they are to have. */
+export class AddedAthlete extends AthleteBody {
+  @IsUUID(7)
+  id: string;
+}
+
+/** Many athletes at once: all of them, or none. */
+export class AthletesBody {
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(MOST_ADDED)
+  @ValidateNested({ each: true })
+  @Type(() => AddedAthlete)
+  athletes: AddedAthlete[];
 }
 
 /** An athlete with all that is known of them. */

@@ -24,6 +24,7 @@ import type {
   PoolQuery,
   ArchivedBody,
   AthleteBody,
+  AthletesBody,
   ClubBody,
   PersonReply,
   RepBody,
@@ -105,6 +106,7 @@ export const ROUTES = {
   saveClub: put<ClubBody, ClubReply>()('clubs/:clubId'),
 
   people: get<PersonReply[]>()('clubs/:clubId/athletes'),
+  addAthletes: put<AthletesBody, PersonReply[]>()('clubs/:clubId/athletes'),
   saveAthlete: put<AthleteBody, PersonReply>()('clubs/:clubId/athletes/:athleteId'),
   archiveAthlete: put<ArchivedBody, PersonReply>()('clubs/:clubId/athletes/:athleteId/archived'),
 

@@ -12,6 +12,7 @@ const TAKEN: readonly Class[] = [
   contract.ClubFileHead,
   ...Object.values(contract.CLUB_LISTS),
   contract.AthleteBody,
+  contract.AthletesBody,
   contract.CareBody,
   contract.GroupBody,
   contract.DrillSetBody,

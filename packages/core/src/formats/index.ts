@@ -16,7 +16,16 @@ export {
   type ImportField,
   type ImportSettings,
   type ReadTable,
-  type RowProblem,
   type TimeUnit,
 } from './rep-import.js';
 export { SET_COLUMNS, setDictionary, type SetColumn, type SetTableSet } from './set-table.js';
+export { type Columns, type RowProblem } from './table-rows.js';
+export {
+  matchRoster,
+  readRoster,
+  ROSTER_FIELDS,
+  type Known,
+  type Roster,
+  type RosterField,
+  type RosterPerson,
+} from './roster.js';

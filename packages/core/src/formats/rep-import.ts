@@ -1,5 +1,5 @@
-import type { Problem } from '../result/index.js';
 import { checkEvents, type TimedEvent, type TimingSource } from '../timing/index.js';
+import { dayOf, matchHeads, type Columns, type RowProblem } from './table-rows.js';
 
 /** What a column of somebody else's table can be. */
 export const IMPORT_FIELDS = [
@@ -22,8 +22,7 @@ export type TimeUnit = (typeof TIME_UNITS)[number];
 
 /** How a table's columns are to be read. */
 export interface ImportSettings {
-  /** Which column holds a field; a field that is not there is absent. */
-  readonly columns: Readonly<Partial<Record<ImportField, number>>>;
+  readonly columns: Columns<ImportField>;
   readonly unit: TimeUnit;
   readonly source: TimingSource;
   /** Sd of one event's timing error, ms. */
@@ -52,11 +51,6 @@ export interface ImportedSet {
   readonly reps: readonly ImportedRep[];
 }
 
-/** What is wrong in a row; rows count from 1 below the header. */
-export interface RowProblem extends Problem {
-  readonly row: number;
-}
-
 /** What a table holds: its reps, and the rows that could not be read. */
 export interface ReadTable {
   readonly sets: readonly ImportedSet[];
@@ -65,42 +59,20 @@ export interface ReadTable {
 
 const LONGEST_MS = 60_000;
 
-/** Guesses which column is which, from the heads; what looks like nothing stays out. */
-export function matchColumns(heads: readonly string[]): Partial<Record<ImportField, number>> {
-  const hints: Readonly<Record<ImportField, RegExp>> = {
-    athlete: /athlete|player|name/i,
-    day: /day|date|set_started_at/i,
-    set: /^set|session|series/i,
-    target: /target|letter|cone/i,
-    reaction: /^react(?!.*sd)/i,
-    response: /^response(?!.*sd)|arriv/i,
-    recovery: /^recover(?!.*sd)/i,
-    cycle: /^cycle(?!.*sd)|total/i,
-  };
-  const taken = new Set<number>();
-  const found: Partial<Record<ImportField, number>> = {};
-  for (const field of IMPORT_FIELDS) {
-    const column = heads.findIndex((head, i) => !taken.has(i) && hints[field].test(head.trim()));
-    if (column < 0) continue;
-    taken.add(column);
-    found[field] = column;
-  }
-  return found;
-}
-
-const dayOf = (text: string): string | null => {
-  const iso = /^(\d{4}-\d{2}-\d{2})(?:[T ]|$)/.exec(text)?.[1];
-  const european = /^(\d{1,2})\.(\d{1,2})\.(\d{4})$/.exec(text);
-  const day =
-    iso ??
-    (european &&
-      `${european[3]}-${(european[2] ?? '').padStart(2, '0')}-${(european[1] ?? '').padStart(2, '0')}`);
-  const atMs = Date.parse(`${day ?? ''}T00:00:00Z`);
-  // The 30th of February would be read as the 2nd of March.
-  return !Number.isNaN(atMs) && new Date(atMs).toISOString().startsWith(day ?? '') && day
-    ? day
-    : null;
+const HINTS: Readonly<Record<ImportField, RegExp>> = {
+  athlete: /athlete|player|name/i,
+  day: /day|date|set_started_at/i,
+  set: /^set|session|series/i,
+  target: /target|letter|cone/i,
+  reaction: /^react(?!.*sd)/i,
+  response: /^response(?!.*sd)|arriv/i,
+  recovery: /^recover(?!.*sd)/i,
+  cycle: /^cycle(?!.*sd)|total/i,
 };
+
+/** Guesses which column is which, from the heads; what looks like nothing stays out. */
+export const matchColumns = (heads: readonly string[]): Partial<Record<ImportField, number>> =>
+  matchHeads(heads, HINTS);
 
 /** A time in ms; `null` where the cell is empty, NaN where it is no time. */
 function timeOf(text: string, unit: TimeUnit): number | null {

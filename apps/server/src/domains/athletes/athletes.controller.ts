@@ -3,6 +3,7 @@ import {
   ArchivedBody,
   AthleteBody,
   AthletePath,
+  AthletesBody,
   ClubPath,
   NewAthletePath,
   PersonReply,
@@ -18,6 +19,11 @@ export class AthletesController {
   @Serves(ROUTES.people, { gives: PersonReply, each: true })
   async everyone(@Param() { clubId }: ClubPath): Promise<PersonReply[]> {
     return (await this.athletes.everyone(clubId)).map(personReply);
+  }
+
+  @Serves(ROUTES.addAthletes, { takes: AthletesBody, gives: PersonReply, each: true })
+  addAll(@Param() { clubId }: ClubPath, @Body() body: AthletesBody): Promise<PersonReply[]> {
+    return this.athletes.addAll(clubId, body);
   }
 
   @Serves(ROUTES.saveAthlete, { takes: AthleteBody, gives: PersonReply })

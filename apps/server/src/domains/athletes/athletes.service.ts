@@ -1,6 +1,6 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
-import type { AthleteBody, AthleteReply, PersonReply } from '@orthokin/contract';
+import type { AthleteBody, AthleteReply, AthletesBody, PersonReply } from '@orthokin/contract';
 import { ageBandOn, type AgeBand } from '@orthokin/core/people';
 import { accepted, unknown } from '../../platform/http/refusals.js';
 import { wrong } from '@orthokin/core/result';
@@ -45,12 +45,7 @@ export class AthletesService {
 
   /** Adds an athlete, or changes what is known of one: what was said last stands. */
   async save(clubId: string, id: string, body: AthleteBody): Promise<PersonReply> {
-    if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
-    const { bornOn, patternId } = body;
-    if (bornOn && bornOn > today())
-      accepted(wrong('bornOn', bornOn, `a day up to today, ${today()}`));
-    if (!(await this.em.findOne(PatternRow, { clubId, id: patternId })))
-      throw unknown('patternId', patternId, 'a pattern');
+    await this.checkAll(clubId, [body], () => '');
     await this.em.transactional(async (em) => {
       await em.upsert(
         Athlete,
@@ -60,6 +55,40 @@ export class AthletesService {
       await this.changes.tell(em, { of: 'sets', clubId, athleteId: id });
     });
     return this.person(clubId, id);
+  }
+
+  /** Adds many athletes, all or none; sent again, they are the same athletes. */
+  async addAll(clubId: string, { athletes }: AthletesBody): Promise<PersonReply[]> {
+    await this.checkAll(clubId, athletes, (i) => `athletes[${i}].`);
+    await this.em.transactional(async (em) => {
+      await em.upsertMany(
+        Athlete,
+        athletes.map(({ id, ...body }) => ({ clubId, id, ...allOf(body) })),
+        { onConflictFields: ['clubId', 'id'] },
+      );
+      for (const { id } of athletes)
+        await this.changes.tell(em, { of: 'sets', clubId, athleteId: id });
+    });
+    const ids = athletes.map(({ id }) => id);
+    const added = await this.em.fork().find(Athlete, { clubId, id: { $in: ids } });
+    return added.map(personReply);
+  }
+
+  /** Refuses what names no pattern of a club, or who was born tomorrow; `at` leads to the field. */
+  private async checkAll(
+    clubId: string,
+    bodies: readonly AthleteBody[],
+    at: (index: number) => string,
+  ): Promise<void> {
+    if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
+    const wanted = [...new Set(bodies.map(({ patternId }) => patternId))];
+    const patterns = await this.em.find(PatternRow, { clubId, id: { $in: wanted } });
+    const known = new Set(patterns.map(({ id }) => id));
+    for (const [i, { bornOn, patternId }] of bodies.entries()) {
+      if (bornOn && bornOn > today())
+        accepted(wrong(`${at(i)}bornOn`, bornOn, `a day up to today, ${today()}`));
+      if (!known.has(patternId)) throw unknown(`${at(i)}patternId`, patternId, 'a pattern');
+    }
   }
 
   /** Puts an athlete away, or brings them back. */

@@ -281,14 +281,14 @@ function SetUpFor({
               {choices.conditions.pace.kind !== 'staircase' && (
                 <SoundFile setup={setup} choices={choices} seed={seed} />
               )}
-              <EmergencyCard
-                name={athlete.name}
-                contacts={setup.care.emergency?.contacts ?? []}
-                note={setup.care.emergency?.note ?? ''}
-              />
             </span>
           </StartRow>
           <Care>{say('warmUpFirstKeepFloorClear')}</Care>
+          <EmergencyCard
+            name={athlete.name}
+            contacts={setup.care.emergency?.contacts ?? []}
+            note={setup.care.emergency?.note ?? ''}
+          />
         </div>
         <div className="plan">
           <FloorInPlay

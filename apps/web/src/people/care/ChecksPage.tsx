@@ -52,8 +52,8 @@ const Line = styled.li`
 `;
 
 const Results = styled(RadioGroup)`
-  display: flex;
-  flex-wrap: wrap;
+  display: grid;
+  grid-template-columns: repeat(4, auto);
   gap: 8px;
   .react-aria-RadioButton {
     display: grid;
@@ -74,6 +74,9 @@ const Results = styled(RadioGroup)`
   .react-aria-RadioButton[data-focus-visible] {
     outline: 3px solid ${colour('focus')};
     outline-offset: 2px;
+  }
+  @media (max-width: ${NARROW}) {
+    grid-template-columns: repeat(2, 1fr);
   }
 `;
 
