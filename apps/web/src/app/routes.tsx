@@ -15,6 +15,9 @@ const athletePage = async () => ({
 const checks = async () => ({
   Component: (await import('../people/care/ChecksPage.js')).ChecksPage,
 });
+const roster = async () => ({
+  Component: (await import('../people/roster/RosterPage.js')).RosterPage,
+});
 const floor = async () => ({ Component: (await import('../floor/FloorPage.js')).FloorPage });
 const map = async () => ({ Component: (await import('../floor/map/MapPage.js')).MapPage });
 const rehearse = async () => ({
@@ -100,6 +103,7 @@ export const router = createBrowserRouter([
       { path: 'clubs', lazy: welcome },
       { path: 'people', lazy: people },
       { path: 'people/new', lazy: person },
+      { path: 'people/bring', lazy: roster },
       { path: 'people/:athleteId', lazy: athletePage },
       { path: 'people/:athleteId/details', lazy: person },
       { path: 'people/:athleteId/checks', lazy: checks },

@@ -1,5 +1,5 @@
 import type { PersonReply } from '@orthokin/contract';
-import { Play, UserPlus } from 'lucide-react';
+import { Play, TableProperties, UserPlus } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -99,6 +99,9 @@ export function PeoplePage(): ReactElement {
       <Top>
         <ButtonLink to="/people/new" $weight="main">
           <UserPlus size={18} aria-hidden /> {say('addAthlete')}
+        </ButtonLink>
+        <ButtonLink to="/people/bring">
+          <TableProperties size={18} aria-hidden /> {say('bringMany')}
         </ButtonLink>
         {training.length > 5 && (
           <SearchField
