@@ -18,6 +18,12 @@ const checks = async () => ({
 const roster = async () => ({
   Component: (await import('../people/roster/RosterPage.js')).RosterPage,
 });
+const squads = async () => ({
+  Component: (await import('../people/squads/SquadsPage.js')).SquadsPage,
+});
+const split = async () => ({
+  Component: (await import('../people/squads/SplitPage.js')).SplitPage,
+});
 const floor = async () => ({ Component: (await import('../floor/FloorPage.js')).FloorPage });
 const map = async () => ({ Component: (await import('../floor/map/MapPage.js')).MapPage });
 const rehearse = async () => ({
@@ -104,6 +110,8 @@ export const router = createBrowserRouter([
       { path: 'people', lazy: people },
       { path: 'people/new', lazy: person },
       { path: 'people/bring', lazy: roster },
+      { path: 'people/squads', lazy: squads },
+      { path: 'people/squads/:groupId/split', lazy: split },
       { path: 'people/:athleteId', lazy: athletePage },
       { path: 'people/:athleteId/details', lazy: person },
       { path: 'people/:athleteId/checks', lazy: checks },

@@ -3,7 +3,9 @@ import { useSearchParams } from 'react-router';
 import styled from 'styled-components';
 import { useLibrary } from '../api/patterns.js';
 import { useSquad } from '../api/squad.js';
+import { useGroupFilter } from '../api/useGroupFilter.js';
 import { ButtonLink } from '../parts/Button.js';
+import { SelectField } from '../parts/form/SelectField.js';
 import { Failed } from '../parts/Notice.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
 import { say } from '../words/floor.js';
@@ -26,6 +28,8 @@ const Names = styled.ul`
 export function ChooseAthlete(): ReactElement {
   const squad = useSquad();
   const library = useLibrary();
+  const groups = useGroupFilter();
+  const lines = groups.of(squad.data ?? [], ({ athlete }) => athlete.id);
   const [params] = useSearchParams();
   const wanted = library.data?.find(({ id }) => id === params.get('pattern'));
   const search = wanted ? `?pattern=${wanted.id}` : '';
@@ -37,8 +41,13 @@ export function ChooseAthlete(): ReactElement {
       {squad.error && !squad.data && (
         <Failed error={squad.error} again={() => void squad.refetch()} />
       )}
+      {groups.field && (
+        <div style={{ maxWidth: 260, marginTop: 14 }}>
+          <SelectField {...groups.field} />
+        </div>
+      )}
       <Names>
-        {squad.data?.map(({ athlete, patternName, rung }) => (
+        {lines.map(({ athlete, patternName, rung }) => (
           <li key={athlete.id}>
             <ButtonLink to={`/floor/${athlete.id}${search}`}>
               <span>

@@ -1,10 +1,12 @@
 import type { PersonReply } from '@orthokin/contract';
-import { Play, TableProperties, UserPlus } from 'lucide-react';
+import { Play, TableProperties, UserPlus, Users } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useArchiveAthlete, usePeople } from '../api/people.js';
+import { useGroupFilter } from '../api/useGroupFilter.js';
 import { Button, ButtonLink } from '../parts/Button.js';
+import { SelectField } from '../parts/form/SelectField.js';
 import { SearchField } from '../parts/form/SearchField.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
@@ -82,8 +84,12 @@ export function PeoplePage(): ReactElement {
   const people = usePeople();
   const archive = useArchiveAthlete();
   const [search, setSearch] = useState('');
+  const groups = useGroupFilter();
   const all = people.data ?? [];
-  const training = all.filter(({ archived }) => !archived);
+  const training = groups.of(
+    all.filter(({ archived }) => !archived),
+    ({ id }) => id,
+  );
   const away = all.filter(({ archived }) => archived);
   const shown = training.filter((person) => fits(person, search));
   return (
@@ -111,6 +117,14 @@ export function PeoplePage(): ReactElement {
             onChange={setSearch}
           />
         )}
+        {groups.field && (
+          <div style={{ flex: '0 1 220px' }}>
+            <SelectField {...groups.field} />
+          </div>
+        )}
+        <ButtonLink to="/people/squads">
+          <Users size={18} aria-hidden /> {say('squads')}
+        </ButtonLink>
       </Top>
       {people.data && training.length === 0 && (
         <Quiet style={{ marginTop: 16 }}>{say('addFirst')}</Quiet>

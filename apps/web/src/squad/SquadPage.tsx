@@ -4,9 +4,11 @@ import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useSquad } from '../api/squad.js';
+import { useGroupFilter } from '../api/useGroupFilter.js';
 import { ButtonLink } from '../parts/Button.js';
 import { answerWords } from '../words/decision.js';
 import { dayWords, listWords } from '../words/format.js';
+import { SelectField } from '../parts/form/SelectField.js';
 import { Failed } from '../parts/Notice.js';
 import { RungMeter } from '../parts/RungMeter.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
@@ -149,12 +151,18 @@ function squadSentence(lines: readonly SquadLineReply[]): string {
 /** The squad: who, what they are working on, how the last set went, and the way to the floor. */
 export function SquadPage(): ReactElement {
   const squad = useSquad();
-  const lines = squad.data;
+  const groups = useGroupFilter();
+  const lines = squad.data && groups.of(squad.data, ({ athlete }) => athlete.id);
   return (
     <Page name={say('squad')}>
       <Headline>{lines ? squadSentence(lines) : say('squad')}</Headline>
       {squad.error && !lines && <Failed error={squad.error} again={() => void squad.refetch()} />}
       {squad.isPending && <Quiet>{say('readingSquad')}</Quiet>}
+      {groups.field && (
+        <div style={{ maxWidth: 260, marginTop: 14 }}>
+          <SelectField {...groups.field} />
+        </div>
+      )}
       {lines && lines.length > 0 && (
         <List>
           {lines.map((line) => (

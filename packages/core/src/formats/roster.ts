@@ -36,7 +36,7 @@ const HINTS: Readonly<Record<RosterField, RegExp>> = {
   name: /name|athlete|player|member/i,
   born: /born|birth|dob/i,
   'age band': /age|band|category/i,
-  hand: /hand/i,
+  hand: /hand|plays/i,
   foot: /foot/i,
   height: /height|tall/i,
   shoulders: /shoulder/i,

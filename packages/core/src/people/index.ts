@@ -66,3 +66,12 @@ export {
   MOST_CONTACTS,
 } from './texts.js';
 export { checkAgreement, checkLooked, checkRestriction } from './valid-care.js';
+export {
+  MOST_PARTS,
+  partOf,
+  SPLIT_KINDS,
+  splitGroup,
+  type Level,
+  type Part,
+  type SplitKind,
+} from './split.js';

@@ -5,6 +5,7 @@ import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useLadder } from '../../api/ladder.js';
 import { useLibrary } from '../../api/patterns.js';
+import { useGroupFilter } from '../../api/useGroupFilter.js';
 import { MOST_IN_ROTA } from '@orthokin/core/run';
 import { remember } from '../../device/preferences.js';
 import { Button, ButtonLink } from '../../parts/Button.js';
@@ -114,10 +115,12 @@ export function EveryonePage(): ReactElement {
 }
 
 function Everyone({
-  ladder: { pattern, settings, everyone },
+  ladder: { pattern, settings, everyone: all },
 }: {
   ladder: LadderReply;
 }): ReactElement {
+  const groups = useGroupFilter();
+  const everyone = groups.of(all, ({ athlete }) => athlete.id);
   const navigate = useNavigate();
   const library = useLibrary();
   const [chosen, setChosen] = useState<readonly string[]>([]);
@@ -147,6 +150,7 @@ function Everyone({
               }
               onChange={(id) => void navigate(`/ladder/${id}`)}
             />
+            {groups.field && <SelectField {...groups.field} />}
           </div>
           {pattern.rungs.length === 0 ? (
             <Quiet>{say('thisPatternHasNoTargetsSo')}</Quiet>

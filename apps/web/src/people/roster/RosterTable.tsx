@@ -84,6 +84,10 @@ export function RosterTable({
   onChange: (rows: ReadonlySet<number>) => void;
 }): ReactElement {
   const { unit } = useClub();
+  // Whoever needs a look comes first.
+  const shown = [...people].sort(
+    (a, b) => Number(b.double !== null) - Number(a.double !== null) || a.row - b.row,
+  );
   const selected = people.filter(isIn).map(({ row }) => row);
   const choose = (chosen: Selection) =>
     onChange(
@@ -116,12 +120,12 @@ export function RosterTable({
               {say('name')}
             </Column>
             <Column defaultWidth="1.2fr">{say('bornOn')}</Column>
-            <Column width={84}>{say('hand')}</Column>
+            <Column width={116}>{say('hand')}</Column>
             <Column width={90}>{say('height')}</Column>
             <Column defaultWidth="1fr">{say('squadColumn')}</Column>
             <Column defaultWidth="1.6fr">{say('remark')}</Column>
           </TableHeader>
-          <TableBody items={people}>
+          <TableBody items={shown}>
             {(person) => (
               <Row id={person.row} textValue={person.name}>
                 <Cell>

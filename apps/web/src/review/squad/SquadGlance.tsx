@@ -4,8 +4,10 @@ import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useStandings } from '../../api/squad.js';
+import { useGroupFilter } from '../../api/useGroupFilter.js';
 import { ButtonLink } from '../../parts/Button.js';
 import { RungMeter } from '../../parts/RungMeter.js';
+import { SelectField } from '../../parts/form/SelectField.js';
 import { Failed } from '../../parts/Notice.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, FONT } from '../../parts/tokens.js';
@@ -71,6 +73,7 @@ function sorted(lines: readonly StandingReply[], by: Column, up: boolean): Stand
 /** The whole squad on one page: who improved, who is stuck and on what, who leans, who is missing. */
 export function SquadGlance(): ReactElement {
   const standings = useStandings();
+  const groups = useGroupFilter();
   const [by, setBy] = useState<Column>('athlete');
   const [up, setUp] = useState(true);
   if (standings.error && !standings.data)
@@ -85,7 +88,7 @@ export function SquadGlance(): ReactElement {
         <Quiet>{say('readingSquadsWeeks')}</Quiet>
       </Page>
     );
-  const lines = standings.data;
+  const lines = groups.of(standings.data, ({ athlete }) => athlete.id);
   const [headline, ...rest] = squadSentences(lines);
   const choose = (column: Column) => {
     setUp(column === by ? !up : true);
@@ -104,6 +107,11 @@ export function SquadGlance(): ReactElement {
         <ButtonLink to="/review/compare">{say('twoThingsSideSide')}</ButtonLink>
         <ButtonLink to="/review/data">{say('filesOut')}</ButtonLink>
       </p>
+      {groups.field && (
+        <div style={{ maxWidth: 260 }}>
+          <SelectField {...groups.field} />
+        </div>
+      )}
       {lines.length > 0 && (
         <Cells>
           <FiguresTable caption={say('lastTwelveWeeksEveryCellOpens')}>

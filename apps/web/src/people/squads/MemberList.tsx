@@ -1,0 +1,159 @@
+import { GripVertical, X } from 'lucide-react';
+import type { ReactElement, ReactNode } from 'react';
+import {
+  Button,
+  DropIndicator,
+  GridList,
+  GridListItem,
+  isTextDropItem,
+  useDragAndDrop,
+  type DropItem,
+} from 'react-aria-components';
+import styled from 'styled-components';
+import { IconButton } from '../../parts/IconButton.js';
+import { colour } from '../../parts/tokens.js';
+import { say } from '../../words/people.js';
+
+const KIND = 'orthokin-athlete';
+
+const List = styled(GridList)`
+  display: grid;
+  align-content: start;
+  gap: 6px;
+  min-height: 62px;
+  padding: 8px;
+  border: 1.5px solid ${colour('rule')};
+  border-radius: 5px;
+  outline: none;
+  &[data-drop-target] {
+    border-color: ${colour('accent')};
+    background: ${colour('raised')};
+  }
+  .react-aria-GridListItem {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    min-height: 46px;
+    padding: 2px 6px;
+    border: 1px solid ${colour('rule')};
+    border-radius: 4px;
+    background: ${colour('raised')};
+    outline: none;
+    cursor: grab;
+  }
+  .react-aria-GridListItem[data-focus-visible] {
+    outline: 3px solid ${colour('focus')};
+  }
+  .react-aria-GridListItem[data-dragging] {
+    opacity: 0.5;
+  }
+  .who {
+    flex: 1;
+  }
+  small {
+    display: block;
+    font-size: 14px;
+    color: ${colour('quiet')};
+  }
+  .grip {
+    display: grid;
+    place-items: center;
+    width: 40px;
+    height: 40px;
+    border: 0;
+    background: none;
+    color: ${colour('quiet')};
+  }
+  .react-aria-DropIndicator[data-drop-target] {
+    outline: 2px solid ${colour('accent')};
+  }
+`;
+
+/** Somebody in a list that can be dragged about. */
+export interface Member {
+  readonly id: string;
+  readonly name: string;
+  /** Said below the name. */
+  readonly about: string;
+}
+
+/** Where somebody is put down: before or after whom, or at the end of the list. */
+export interface Drop {
+  readonly ids: readonly string[];
+  readonly beside: { readonly id: string; readonly after: boolean } | null;
+}
+
+/** `ids` taken to where they were dropped in a list that may hold them already. */
+export function dropped(list: readonly string[], { ids, beside }: Drop): string[] {
+  const others = list.filter((id) => !ids.includes(id));
+  const at = beside ? others.indexOf(beside.id) : -1;
+  const place = at < 0 ? others.length : at + (beside?.after ? 1 : 0);
+  return [...others.slice(0, place), ...ids, ...others.slice(place)];
+}
+
+/** People in order; dragged with the pointer, a finger or by key, within the list or from another. */
+export function MemberList({
+  label,
+  members,
+  empty,
+  onDrop,
+  onRemove,
+}: {
+  label: string;
+  members: readonly Member[];
+  empty: ReactNode;
+  onDrop: (drop: Drop) => void;
+  onRemove?: (id: string) => void;
+}): ReactElement {
+  const takeFrom = async (items: readonly DropItem[], beside: Drop['beside']) =>
+    onDrop({
+      ids: await Promise.all(items.filter(isTextDropItem).map((item) => item.getText(KIND))),
+      beside,
+    });
+  const { dragAndDropHooks } = useDragAndDrop({
+    getItems: (keys) =>
+      [...keys].map((key) => ({
+        [KIND]: String(key),
+        'text/plain': members.find(({ id }) => id === key)?.name ?? '',
+      })),
+    acceptedDragTypes: [KIND],
+    getDropOperation: () => 'move',
+    renderDropIndicator: (target) => <DropIndicator target={target} />,
+    onReorder: ({ keys, target }) =>
+      onDrop({
+        ids: [...keys].map(String),
+        beside: { id: String(target.key), after: target.dropPosition === 'after' },
+      }),
+    onInsert: ({ items, target }) =>
+      void takeFrom(items, { id: String(target.key), after: target.dropPosition === 'after' }),
+    onRootDrop: ({ items }) => void takeFrom(items, null),
+  });
+  return (
+    <List
+      aria-label={label}
+      items={members}
+      dragAndDropHooks={dragAndDropHooks}
+      renderEmptyState={() => empty}
+    >
+      {(item) => {
+        const { id, name, about } = item as Member;
+        return (
+          <GridListItem id={id} textValue={name}>
+            <Button slot="drag" className="grip">
+              <GripVertical size={18} />
+            </Button>
+            <span className="who">
+              {name}
+              <small>{about}</small>
+            </span>
+            {onRemove && (
+              <IconButton aria-label={say('takeOutOf', { name })} onPress={() => onRemove(id)}>
+                <X size={18} />
+              </IconButton>
+            )}
+          </GridListItem>
+        );
+      }}
+    </List>
+  );
+}
