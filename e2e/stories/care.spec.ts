@@ -4,6 +4,9 @@ import { hurry } from './support/hurry.js';
 import { test } from './support/served.js';
 import { expectSound } from './support/sound.js';
 
+/** The fills of the red and the green marker. */
+const RED_GREEN = new Set(['#E3170F', '#0B8A3E']);
+
 const athletePage = async (page: Page, name: string) => {
   await page.goto('/');
   await page.getByRole('link', { name, exact: true }).click();
@@ -139,4 +142,28 @@ test('a guardian’s agreement that is missing is said before the drill, and wri
   await page.getByRole('link', { name: 'Start a drill' }).click();
   await expect(page.getByRole('button', { name: 'Start the set' })).toBeVisible();
   await expect(page.getByText(missing)).toHaveCount(0);
+});
+
+test('a colour test changes the markers an athlete is shown', async ({ page }) => {
+  await athletePage(page, 'Rafe Lindhollow');
+  await page.getByRole('link', { name: 'Try the colours' }).click();
+  await expectSound(page);
+  // Rafe takes red and green for one colour; everything else apart.
+  for (let n = 1; n <= 16; n++) {
+    await expect(page.getByText(`Pair ${n} of 16`)).toBeVisible();
+    const fills = await page
+      .getByRole('img', { name: 'Two markers side by side' })
+      .locator('path')
+      .evaluateAll((paths) => paths.map((path) => path.getAttribute('fill') ?? ''));
+    const [a = '', b = ''] = fills;
+    const isRedGreen = new Set([a, b]).size === 2 && fills.every((fill) => RED_GREEN.has(fill));
+    await page
+      .getByRole('button', { name: a === b || isRedGreen ? /The same/ : /Two colours/ })
+      .click();
+  }
+  await expect(page.getByText('Told apart: all but red from green.')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep that' }).click();
+  await expect(page.getByText('Tells apart: all but red from green.')).toBeVisible();
+  await page.getByRole('link', { name: 'Start a drill' }).click();
+  await expect(page.getByText(/does not tell red from green/)).toBeVisible();
 });

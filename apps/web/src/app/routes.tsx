@@ -24,6 +24,9 @@ const squads = async () => ({
 const split = async () => ({
   Component: (await import('../people/squads/SplitPage.js')).SplitPage,
 });
+const colours = async () => ({
+  Component: (await import('../people/ColourTestPage.js')).ColourTestPage,
+});
 const floor = async () => ({ Component: (await import('../floor/FloorPage.js')).FloorPage });
 const map = async () => ({ Component: (await import('../floor/map/MapPage.js')).MapPage });
 const rehearse = async () => ({
@@ -115,6 +118,7 @@ export const router = createBrowserRouter([
       { path: 'people/:athleteId', lazy: athletePage },
       { path: 'people/:athleteId/details', lazy: person },
       { path: 'people/:athleteId/checks', lazy: checks },
+      { path: 'people/:athleteId/colours', lazy: colours },
       { path: 'floor/:athleteId?', lazy: floor },
       { path: 'floor/:athleteId/map', lazy: map },
       { path: 'floor/:athleteId/rehearse', lazy: rehearse },

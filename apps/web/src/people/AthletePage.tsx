@@ -16,7 +16,7 @@ import { MIDDLE } from '../parts/tokens.js';
 import { checkList } from '../words/care.js';
 import { answerWords } from '../words/decision.js';
 import { dayWords } from '../words/format.js';
-import { say, SIDE_WORDS } from '../words/people.js';
+import { COLOUR_WORDS, say, SIDE_WORDS } from '../words/people.js';
 import { Agreements } from './care/Agreements.js';
 import { Restrictions } from './care/Restrictions.js';
 
@@ -149,6 +149,10 @@ function Athlete({
             <p style={{ margin: 0 }}>
               {say('handedBand', { hand: SIDE_WORDS[hand], ageBand })}
               {sports && `, ${sports}`}
+            </p>
+            <p>
+              {say('tellsApart', { colours: COLOUR_WORDS[person.colourVision] })}{' '}
+              <Link to={`/people/${id}/colours`}>{say('colourTest')}</Link>
             </p>
             {goal && <p>{say('wants', { goal })}</p>}
             {note && <p>{note}</p>}

@@ -12,6 +12,7 @@ import { Button, ButtonAnchor, ButtonLink } from '../parts/Button.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
 import { say } from '../words/people.js';
+import { bodyOf } from './person-body.js';
 import { PersonForm } from './PersonForm.js';
 
 const Narrow = styled.div`
@@ -29,8 +30,6 @@ const Ways = styled.div`
 const blank = (patternId: string): AthleteBody => ({
   ...{ name: '', hand: 'right', ageBand: 'adult', colourVision: 'full', patternId },
 });
-
-const bodyOf = ({ id: _, archived: __, ...body }: PersonReply): AthleteBody => body;
 
 /** One person of the club, or a new one. */
 export function PersonPage(): ReactElement {

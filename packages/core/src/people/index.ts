@@ -75,3 +75,4 @@ export {
   type Part,
   type SplitKind,
 } from './split.js';
+export { colourPairs, readColourTest, type ColourPair, type ColourReading } from './colour-test.js';

@@ -1,0 +1,4 @@
+import type { AthleteBody, PersonReply } from '@orthokin/contract';
+
+/** What is known of somebody, to be changed and sent back. */
+export const bodyOf = ({ id: _, archived: __, ...body }: PersonReply): AthleteBody => body;
