@@ -21,6 +21,7 @@ const SETUP = {
   ladder: USUAL_LADDER as LadderSettingsBody,
   rung: 1,
   sessionsBefore: 4,
+  built: { shoulderM: 'pattern', strideM: 'pattern', reachM: 'pattern' } as const,
   care: { said: [], bornOn: null, emergency: null, lastDay: null },
   simulated: TYPICAL_ATHLETE,
 };

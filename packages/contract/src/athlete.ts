@@ -1,5 +1,5 @@
 import { COLOUR_VISIONS, type ColourVision, type Side, SIDES } from '@orthokin/core/floor';
-import { AGE_BANDS, type AgeBand } from '@orthokin/core/people';
+import { AGE_BANDS, BUILD_SOURCES, type AgeBand, type BuildSource } from '@orthokin/core/people';
 import { SET_OUTCOMES, type SetOutcome } from '@orthokin/core/progress';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
 import { Type } from 'class-transformer';
@@ -91,6 +91,18 @@ export class SquadLineReply {
   lastSet: LastSetReply | null;
 }
 
+/** Where the lengths come from that the feet of a set-up are laid by. */
+export class BuiltReply {
+  @IsIn(BUILD_SOURCES)
+  shoulderM: BuildSource;
+
+  @IsIn(BUILD_SOURCES)
+  strideM: BuildSource;
+
+  @IsIn(BUILD_SOURCES)
+  reachM: BuildSource;
+}
+
 /** Everything the floor needs to run a drill with an athlete, also when the network goes. */
 export class DrillSetupReply {
   @ValidateNested()
@@ -115,6 +127,10 @@ export class DrillSetupReply {
   /** Days on which this athlete has trained this pattern before. */
   @IsInt()
   sessionsBefore: number;
+
+  @ValidateNested()
+  @Type(() => BuiltReply)
+  built: BuiltReply;
 
   @ValidateNested()
   @Type(() => AthleteCareReply)

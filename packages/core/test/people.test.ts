@@ -1,4 +1,14 @@
-import { AGE_BANDS, ageBandOn, ageOn, BODY_BOUNDS_M, usualLengths } from '@orthokin/core/people';
+import { baseWidth, changePlacement, TYPICAL_BUILD, withLeg } from '@orthokin/core/pattern';
+import {
+  AGE_BANDS,
+  ageBandOn,
+  ageOn,
+  BODY_BOUNDS_M,
+  laidFor,
+  ownBuild,
+  usualLengths,
+} from '@orthokin/core/people';
+import { firstPattern } from '@orthokin/core/progress';
 import fc from 'fast-check';
 
 const day = fc
@@ -46,4 +56,43 @@ test('usual lengths grow with the height and are a person’s at any height', ()
       expect(armM).toBeLessThan(heightM / 2);
     }),
   );
+});
+
+describe('feet laid for an athlete', () => {
+  const star = firstPattern({ name: 'Star', sport: 'squash', court: 'squash', hand: 'right' });
+  const NOTHING = { heightM: null, shoulderM: null, reachM: null };
+  const stepsOf = (pattern: typeof star) =>
+    pattern.legs.reduce((sum, { placements }) => sum + placements.length, 0);
+
+  test('measured lengths go before those of the height, those before the pattern’s', () => {
+    const child = { heightM: 1.36, shoulderM: 0.33, reachM: null };
+    const { build, from } = ownBuild(child, { ...TYPICAL_BUILD, reachM: 1 });
+    expect(from).toEqual({ shoulderM: 'measured', strideM: 'from height', reachM: 'from height' });
+    expect(build).toMatchObject({ shoulderM: 0.33, reachM: 0.6 });
+    expect(build.strideM).toBeCloseTo(TYPICAL_BUILD.strideM * 0.8);
+    expect(ownBuild(NOTHING, TYPICAL_BUILD)).toEqual({
+      build: TYPICAL_BUILD,
+      from: { shoulderM: 'pattern', strideM: 'pattern', reachM: 'pattern' },
+    });
+    expect(ownBuild({ ...child, reachM: 1.2 }, TYPICAL_BUILD).build.reachM).toBe(0);
+  });
+
+  test('the stance is as wide as their shoulders ask, and a child takes more steps', () => {
+    const { build } = ownBuild({ ...NOTHING, heightM: 1.2 }, star.laidFor);
+    const laid = laidFor(star, build);
+    expect(baseWidth(laid.stance) / build.shoulderM).toBeCloseTo(
+      baseWidth(star.stance) / star.laidFor.shoulderM,
+    );
+    expect(stepsOf(laid)).toBeGreaterThan(stepsOf(star));
+    expect(laidFor(star, star.laidFor)).toEqual(star);
+  });
+
+  test('a leg that was changed by hand stays as it was', () => {
+    const [first] = star.legs;
+    if (!first) throw new Error('No leg.');
+    const moved = changePlacement(first, 2, { headingDeg: 33 });
+    const laid = laidFor(withLeg(star, moved), { ...star.laidFor, strideM: 1 });
+    expect(laid.legs.find(({ target }) => target === first.target)).toEqual(moved);
+    expect(laid.legs.filter((leg, i) => leg === star.legs[i])).toHaveLength(0);
+  });
 });

@@ -9,6 +9,8 @@ export interface DemoAthlete {
   readonly ageBand: AgeBand;
   readonly colourVision: ColourVision;
   readonly note: string | null;
+  readonly heightM?: number;
+  readonly shoulderM?: number;
   readonly pattern: DemoPattern;
   readonly model: SimulatedAthlete;
   /** From this session on the athlete is another one: something has happened to them. */
@@ -156,6 +158,7 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
   },
   {
     name: 'Rafe Lindhollow',
+    ...{ heightM: 1.86, shoulderM: 0.47 },
     hand: 'right',
     ageBand: 'adult',
     colourVision: 'full',
@@ -174,6 +177,7 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
   },
   {
     name: 'Wren Hallowby',
+    heightM: 1.36,
     hand: 'right',
     ageBand: 'under 11',
     colourVision: 'full',

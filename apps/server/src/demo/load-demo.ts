@@ -107,6 +107,7 @@ class DemoLoader {
     await this.em.insert(Athlete, {
       ...{ clubId: CLUB_ID, id: athleteId, patternId, simulated: model },
       ...{ name, hand, ageBand, colourVision, note },
+      ...{ heightM: person.heightM ?? null, shoulderM: person.shoulderM ?? null },
       emergency: demoEmergency(person),
     });
     const seed = Math.floor(this.random() * 2 ** 32);

@@ -1,6 +1,7 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { DrillSetupReply } from '@orthokin/contract';
+import { laidFor, ownBuild } from '@orthokin/core/people';
 import { withOwnLimits } from '@orthokin/core/progress';
 import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
 import { AthleteCareService } from './athlete-care.service.js';
@@ -49,13 +50,15 @@ export class DrillSetupService {
     ]);
     if (pattern.body.rungs.length === 0)
       throw conflict('patternId', patternId, 'a pattern with targets, and so with rungs');
+    const { build, from } = ownBuild(athlete, pattern.body.laidFor);
     return {
       athlete: athleteReply(athlete),
       pattern: versionReply({
         ...pattern,
-        body: { ...pattern.body, rungs: withOwnLimits(pattern.body.rungs, own) },
+        body: laidFor({ ...pattern.body, rungs: withOwnLimits(pattern.body.rungs, own) }, build),
       }),
       care,
+      built: from,
       ownLimits: own.map(({ rung }) => rung),
       ladder,
       rung: reachedRung(pattern.body, place.rung).number,

@@ -76,3 +76,11 @@ export {
   type SplitKind,
 } from './split.js';
 export { colourPairs, readColourTest, type ColourPair, type ColourReading } from './colour-test.js';
+export {
+  BUILD_SOURCES,
+  laidFor,
+  ownBuild,
+  type BuildSource,
+  type KnownBody,
+  type OwnBuild,
+} from './build.js';

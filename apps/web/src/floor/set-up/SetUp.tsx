@@ -43,7 +43,7 @@ import { useRota } from './useRota.js';
 import { useSeed } from './useSeed.js';
 import { say } from '../../words/floor.js';
 import { restrictionWords, stopLines } from '../../words/care.js';
-import { commaList } from '../../words/format.js';
+import { commaList, listWords } from '../../words/format.js';
 
 const Columns = styled.div`
   display: grid;
@@ -108,6 +108,12 @@ const StartRow = styled.div`
   }
 `;
 
+const BUILT = [
+  ['shoulderM', 'ownShoulders'],
+  ['strideM', 'ownStride'],
+  ['reachM', 'ownReach'],
+] as const;
+
 const Care = styled(Quiet)`
   font-size: 16px;
   max-width: 62ch;
@@ -153,6 +159,18 @@ function colourWords({ athlete, pattern }: FloorSetup): string | null {
   });
 }
 
+/** Which lengths of the athlete's own the feet are laid by; `null` where none is known. */
+function builtWords({ athlete, built }: FloorSetup): string | null {
+  const lengths = BUILT.filter(([name]) => built[name] !== 'pattern').map(([name, key]) =>
+    say('lengthFrom', {
+      length: say(key),
+      from: say(built[name] === 'measured' ? 'fromMeasured' : 'fromHeight'),
+    }),
+  );
+  if (lengths.length === 0) return null;
+  return say('feetLaidFor', { athlete: athlete.name, lengths: listWords(lengths) });
+}
+
 function SetUpFor({
   setup,
   asked,
@@ -182,6 +200,7 @@ function SetUpFor({
   const { athlete, pattern } = setup;
   const rung = rungOf(pattern, setup.rung);
   const colours = colourWords(setup);
+  const built = builtWords(setup);
   const words = wordsOfSet({ pattern, conditions: conditionsFor(setup, choices) }).join(' ');
   // Here there is a network; on the floor there may be none.
   useEffect(() => void learnWords(words.split(' ')), [words]);
@@ -241,6 +260,7 @@ function SetUpFor({
             </p>
           )}
           {athlete.note && <p style={{ margin: '10px 0 0', maxWidth: '60ch' }}>{athlete.note}</p>}
+          {built && <Quiet style={{ marginTop: 10, maxWidth: '60ch' }}>{built}</Quiet>}
           {colours && <p style={{ margin: '10px 0 0', maxWidth: '60ch' }}>{colours}</p>}
           <CarePart
             {...{ asked, before }}

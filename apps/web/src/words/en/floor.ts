@@ -190,6 +190,13 @@ export const floor = {
   warmUpFirstKeepFloorClear:
     'Warm up first. Keep the floor clear and dry, with free run-off round the markers. Stop on pain, dizziness or breathlessness that does not settle.',
   coach: 'coach',
+  feetLaidFor: 'Feet are laid for {athlete}: {lengths}.',
+  lengthFrom: '{length} {from}',
+  fromMeasured: 'as measured',
+  fromHeight: 'estimated from the height',
+  ownShoulders: 'shoulders',
+  ownStride: 'stride',
+  ownReach: 'reach',
   notAllOfIt: '{athlete} may not do all of this now.',
   whatStopsIt: 'What stops it',
   doInstead: 'What may be done instead:',

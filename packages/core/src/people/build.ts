@@ -1,0 +1,66 @@
+import { layLeg, readyStance } from '../footwork/index.js';
+import { targetOf, type Build, type Leg, type Pattern } from '../pattern/index.js';
+import { usualLengths } from './body.js';
+
+/** Where a length of a build comes from. */
+export const BUILD_SOURCES = ['measured', 'from height', 'pattern'] as const;
+export type BuildSource = (typeof BUILD_SOURCES)[number];
+
+/** What is known of a body that feet are laid by, m. */
+export interface KnownBody {
+  readonly heightM: number | null;
+  readonly shoulderM: number | null;
+  readonly reachM: number | null;
+}
+
+/** A build with where each of its lengths comes from. */
+export interface OwnBuild {
+  readonly build: Build;
+  readonly from: Readonly<Record<'shoulderM' | 'strideM' | 'reachM', BuildSource>>;
+}
+
+/** A pattern's own stride is taken to be that of somebody so tall, m. */
+const USUAL_HEIGHT_M = 1.7;
+
+/**
+ * A pattern's build with what is known of an athlete in its place: measured lengths first, then usual
+ * ones for the height. A stride grows with the height. Reach counts only where the pattern's markers are
+ * contact points, that is where its own reach is not 0.
+ */
+export function ownBuild({ heightM, shoulderM, reachM }: KnownBody, of: Build): OwnBuild {
+  const usual = heightM === null ? null : usualLengths(heightM);
+  const reaches = of.reachM > 0;
+  const source = (measured: number | null): BuildSource =>
+    measured !== null ? 'measured' : usual ? 'from height' : 'pattern';
+  return {
+    build: {
+      ...of,
+      shoulderM: shoulderM ?? usual?.shoulderM ?? of.shoulderM,
+      strideM: heightM === null ? of.strideM : (of.strideM * heightM) / USUAL_HEIGHT_M,
+      reachM: reaches ? (reachM ?? usual?.armM ?? of.reachM) : 0,
+    },
+    from: {
+      shoulderM: source(shoulderM),
+      strideM: heightM === null ? 'pattern' : 'from height',
+      reachM: reaches ? source(reachM) : 'pattern',
+    },
+  };
+}
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/**
+ * A pattern with its feet laid for another build. Legs that a coach changed by hand stay as they are:
+ * what they wrote is worth more than a length.
+ */
+export function laidFor<Laid extends Pattern>(pattern: Laid, build: Build): Laid {
+  const { stance: before, laidFor: of } = pattern;
+  const stance = same(before, readyStance(of.shoulderM)) ? readyStance(build.shoulderM) : before;
+  const floor = { ...pattern, stance, laidFor: build };
+  const relaid = (leg: Leg): Leg => {
+    const target = targetOf(pattern, leg.target);
+    if (!target || !same(layLeg(pattern, target, leg, leg).placements, leg.placements)) return leg;
+    return layLeg(floor, target, leg, leg);
+  };
+  return { ...floor, legs: pattern.legs.map(relaid) };
+}
