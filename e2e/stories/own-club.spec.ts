@@ -60,6 +60,47 @@ untouchedTest.describe('on the first opening', () => {
   );
 });
 
+untouchedTest.describe('on a device that has never been here', () => {
+  untouchedTest.use({ storageState: fresh });
+
+  untouchedTest(
+    'the demo is walked through in five stops, thrown away, and brought back',
+    async ({ page }) => {
+      await page.goto('/');
+      await page.getByRole('button', { name: 'Open Tiller Lane Squash' }).click();
+      const walk = page.getByRole('region', { name: 'A short walk' });
+      await expectSound(page);
+      for (const [n, path] of [/\/$/, /floor/, /review/, /ladder/, /patterns/].entries()) {
+        await expect(walk.getByText(`${n + 1} of 5.`)).toBeVisible();
+        await expect(page).toHaveURL(path);
+        if (n < 4) await walk.getByRole('button', { name: 'Go on' }).click();
+      }
+      await walk.getByRole('button', { name: 'That was all' }).click();
+      await expect(walk).toHaveCount(0);
+
+      // It is found again under the question mark, and can be left at any stop.
+      await page.getByRole('button', { name: 'Keys' }).click();
+      await page.getByRole('button', { name: 'Take the short walk' }).click();
+      await expect(walk.getByText('1 of 5.')).toBeVisible();
+      await walk.getByRole('button', { name: 'Leave the walk' }).click();
+      await expect(walk).toHaveCount(0);
+
+      await page.getByRole('link', { name: /Tiller Lane Squash/ }).click();
+      await page.getByRole('button', { name: 'Throw the demo club away' }).click();
+      await page.getByRole('button', { name: 'Yes, throw it away' }).click();
+      const back = page.getByRole('button', { name: 'Bring the demo club back' });
+      await back.click();
+      await page
+        .getByRole('button', { name: 'Open Tiller Lane Squash' })
+        .click({ timeout: 40_000 });
+      await expect(
+        page.getByRole('link', { name: 'Start a drill with Juno Marlock' }),
+      ).toBeVisible();
+      await expect(walk).toHaveCount(0);
+    },
+  );
+});
+
 test('an athlete is added, changed, put away, brought back, and deleted for good', async ({
   page,
 }) => {

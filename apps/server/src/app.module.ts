@@ -3,6 +3,7 @@ import { PostgreSqlDriver } from '@mikro-orm/postgresql';
 import { Module, type DynamicModule } from '@nestjs/common';
 import { APP_GUARD } from '@nestjs/core';
 import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
+import { DemoModule } from './demo/demo.module.js';
 import { DerivedModule } from './derived/derived.module.js';
 import { CareModule } from './domains/care/care.module.js';
 import { ClubsModule } from './domains/clubs/clubs.module.js';
@@ -44,6 +45,7 @@ export class AppModule {
         DerivedModule,
         ViewsModule,
         TransferModule.on(databaseUrl),
+        DemoModule.on(databaseUrl),
         HealthModule,
         MetricsModule,
         LiveModule.on(databaseUrl, addresses),

@@ -185,3 +185,18 @@ describe('a club of one’s own', () => {
     expect(own).toEqual([{ clubId, name: 'Two', sport: '', unit: 'metres' }]);
   });
 });
+
+test('the demo club that was thrown away comes back as new, once, however often it is asked', async () => {
+  await server
+    .delete(`/api/clubs/${server.clubId}`)
+    .send({ name: 'Tiller Lane Squash' })
+    .expect(200);
+  expect(await server.squad()).toEqual([]);
+  const bring = () => server.post('/api/demo').expect(200);
+  const [one, two] = await Promise.all([bring(), bring()]);
+  expect([one.body, two.body]).toEqual([one.body, one.body]);
+  expect((one.body as ClubReply).clubId).toBe(server.clubId);
+  const names = (await server.squad()).map(({ athlete }) => athlete.name);
+  expect(names).toHaveLength(8);
+  expect(names).toContain('Juno Marlock');
+}, 60_000);

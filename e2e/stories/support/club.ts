@@ -1,7 +1,5 @@
 import type { Page } from '@playwright/test';
-
-/** The club that comes with the app. */
-export const DEMO_CLUB_ID = '019ab000-0000-7000-8000-000000000001';
+import { DEMO_CLUB_ID } from '@orthokin/core/people';
 
 /** Where the API has the demo club. */
 export const DEMO_CLUB = `/api/clubs/${DEMO_CLUB_ID}`;

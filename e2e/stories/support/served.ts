@@ -3,7 +3,7 @@ import { createServer, type AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
 import { test as base } from '@playwright/test';
 import { Client } from 'pg';
-import { DEMO_CLUB_ID } from './club.js';
+import { DEMO_CLUB_ID } from '@orthokin/core/people';
 import { freshDatabase, TEMPLATE } from './databases.js';
 
 const SERVER = resolve(import.meta.dirname, '../../../apps/server/dist/main.js');

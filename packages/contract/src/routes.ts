@@ -96,6 +96,7 @@ const remove = <Path extends string>(path: Path): Route<Path, undefined, undefin
 export const ROUTES = {
   clubs: get<ClubReply[]>()('clubs'),
   bringClub: { method: 'POST', path: 'clubs' } as Route<'clubs', Blob, undefined, ClubReply>,
+  bringDemo: { method: 'POST', path: 'demo' } as Route<'demo', undefined, undefined, ClubReply>,
   wipeClub: { method: 'DELETE', path: 'clubs/:clubId' } as Route<
     'clubs/:clubId',
     WipeBody,

@@ -1,6 +1,7 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { seededRandom, type Random } from '@orthokin/core/cue';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
+import { DEMO_CLUB_ID } from '@orthokin/core/people';
 import { QUICK_COUNT_RULE, USUAL_LADDER } from '@orthokin/core/progress';
 import { USUAL_FALSE_START_MS, USUAL_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
 import { v7 } from 'uuid';
@@ -20,8 +21,7 @@ import { pastSets, REPS_A_SET, TEST_SEED, type PastSet } from './history.js';
 import { DEMO_PATTERNS, type DemoPattern } from './patterns.js';
 
 const SEED = 20_261_124;
-/** Fixed, so that a reset finds the club it made before. */
-const CLUB_ID = '019ab000-0000-7000-8000-000000000001';
+const CLUB_ID = DEMO_CLUB_ID;
 const MOVE_AFTER_MS = 30_000;
 const BY_RULE = { basis: 'rule' } as const;
 
@@ -35,12 +35,18 @@ const idMaker =
     });
 
 /**
- * Loads the demo club: `once` only into a database without any club, `reset` in place of the demo
- * club that is there. Clubs of other people are never touched.
+ * Loads the demo club: `once` only into a database without any club, `missing` where it is not there,
+ * `reset` in place of the demo club that is there. Clubs of other people are never touched.
  */
-export async function loadDemo(em: EntityManager, mode: 'once' | 'reset'): Promise<void> {
+export async function loadDemo(
+  em: EntityManager,
+  mode: 'once' | 'missing' | 'reset',
+): Promise<void> {
   if (mode === 'once' && (await em.count(Club)) > 0) return;
   await em.transactional(async (tx) => {
+    // Two who ask at once make one.
+    await tx.execute(`select pg_advisory_xact_lock(hashtext('orthokin demo'))`);
+    if (mode === 'missing' && (await tx.count(Club, { clubId: CLUB_ID })) > 0) return;
     // Sets and athletes hold on to patterns, so those go last.
     await tx.nativeDelete(Athlete, { clubId: CLUB_ID });
     await tx.nativeDelete(Club, { clubId: CLUB_ID });

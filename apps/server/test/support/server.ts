@@ -88,6 +88,10 @@ export class TestServer {
     return request(this.address).put(path).send(body);
   }
 
+  post(path: string): request.Test {
+    return request(this.address).post(path);
+  }
+
   delete(path: string): request.Test {
     return request(this.address).delete(path);
   }

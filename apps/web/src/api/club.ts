@@ -1,4 +1,5 @@
 import type { ClubReply, UnreadableReply } from '@orthokin/contract';
+import { DEMO_CLUB_ID } from '@orthokin/core/people';
 import { ROUTES } from '@orthokin/contract/routes';
 import {
   useMutation,
@@ -35,6 +36,24 @@ export function useBringClub(): UseMutationResult<ClubReply, Error, Blob> {
   return useMutation({
     mutationFn: (body) => call(ROUTES.bringClub, {}, { body }),
     onSuccess: () => client.invalidateQueries(),
+  });
+}
+
+/** Throws the demo club away, whichever club is open. */
+export function useThrowDemoAway(): UseMutationResult<unknown, Error, string> {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (name) => call(ROUTES.wipeClub, { clubId: DEMO_CLUB_ID }, { body: { name } }),
+    onSuccess: () => client.invalidateQueries(),
+  });
+}
+
+/** Brings the demo club back as new. */
+export function useBringDemo(): UseMutationResult<ClubReply, Error, void> {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: () => call(ROUTES.bringDemo, {}),
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.clubs }),
   });
 }
 

@@ -1,6 +1,13 @@
 import { Moon, Sun } from 'lucide-react';
-import { lazy, Suspense, useMemo, useSyncExternalStore, type ReactElement } from 'react';
-import { Link, NavLink, Outlet, ScrollRestoration } from 'react-router';
+import {
+  lazy,
+  Suspense,
+  useCallback,
+  useMemo,
+  useSyncExternalStore,
+  type ReactElement,
+} from 'react';
+import { Link, NavLink, Outlet, ScrollRestoration, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { ChosenClub, ClubContext, useClubs } from '../api/club.js';
 import { useSending } from '../device/outbox-context.js';
@@ -11,6 +18,8 @@ import { Failed, Notice } from '../parts/Notice.js';
 import { Sole } from '../parts/plan/Sole.js';
 import { Page, PageEdge, Quiet } from '../parts/Text.js';
 import { Shortcuts } from './Shortcuts.js';
+import { StartWalk } from './walk.js';
+import { Walk } from './Walk.js';
 import { useTheme } from './useTheme.js';
 import { colour, MIDDLE, NARROW } from '../parts/tokens.js';
 import { amountWords, say } from '../words/app.js';
@@ -157,6 +166,14 @@ export function Frame(): ReactElement {
   const clubs = useClubs();
   const [theme, toggleTheme] = useTheme();
   const [kept, open] = useRemembered<string | null>('club', null);
+  const [stop, setStop] = useRemembered<number | null>('walk', null);
+  const navigate = useNavigate();
+  const startWalk = useCallback(() => {
+    setStop(0);
+    void navigate('/');
+    // What is remembered is kept the same way whenever it is.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [navigate]);
   const chosen = clubs.data?.find(({ clubId }) => clubId === kept);
   // An address is opened in the first club on a device that has opened none. Where the one it opened is
   // gone it must not show another's people instead.
@@ -199,7 +216,7 @@ export function Frame(): ReactElement {
           )}
           <SendingWords />
           <span className="keys">
-            <Shortcuts />
+            <Shortcuts onWalk={startWalk} />
           </span>
           <IconButton
             onPress={toggleTheme}
@@ -213,25 +230,28 @@ export function Frame(): ReactElement {
       <ClockOff />
       <div id="place">
         <ChosenClub value={choice}>
-          {club ? (
-            <ClubContext key={club.clubId} value={club}>
-              <Outlet />
-            </ClubContext>
-          ) : clubs.data ? (
-            <Suspense>
-              <WelcomePage />
-            </Suspense>
-          ) : (
-            <Page name={say('noClub')}>
-              {clubs.error ? (
-                <Failed error={clubs.error} again={() => void clubs.refetch()} />
-              ) : (
-                <Quiet>{say('openingClub')}</Quiet>
-              )}
-            </Page>
-          )}
+          <StartWalk value={startWalk}>
+            {club ? (
+              <ClubContext key={club.clubId} value={club}>
+                <Outlet />
+              </ClubContext>
+            ) : clubs.data ? (
+              <Suspense>
+                <WelcomePage />
+              </Suspense>
+            ) : (
+              <Page name={say('noClub')}>
+                {clubs.error ? (
+                  <Failed error={clubs.error} again={() => void clubs.refetch()} />
+                ) : (
+                  <Quiet>{say('openingClub')}</Quiet>
+                )}
+              </Page>
+            )}
+          </StartWalk>
         </ChosenClub>
       </div>
+      {stop !== null && club && <Walk stop={stop} onStop={setStop} />}
       <ScrollRestoration />
     </>
   );

@@ -70,7 +70,7 @@ const KeyList = ({ keys }: { keys: Keys }) => (
 );
 
 /** The sheet of shortcuts behind the question mark. */
-export const Shortcuts = (): ReactElement => (
+export const Shortcuts = ({ onWalk }: { onWalk: () => void }): ReactElement => (
   <DialogTrigger>
     <IconButton aria-label={say('keys')}>?</IconButton>
     <Sheet isDismissable>
@@ -83,7 +83,17 @@ export const Shortcuts = (): ReactElement => (
             <KeyList keys={REHEARSAL_KEYS} />
             <SmallHeading>{say('keysPatternStudio')}</SmallHeading>
             <KeyList keys={STUDIO_KEYS} />
-            <Button onPress={close}>{say('close')}</Button>
+            <p style={{ display: 'flex', flexWrap: 'wrap', gap: 10, margin: 0 }}>
+              <Button
+                onPress={() => {
+                  close();
+                  onWalk();
+                }}
+              >
+                {say('takeWalk')}
+              </Button>
+              <Button onPress={close}>{say('close')}</Button>
+            </p>
           </>
         )}
       </Dialog>

@@ -84,3 +84,4 @@ export {
   type KnownBody,
   type OwnBuild,
 } from './build.js';
+export { DEMO_CLUB_ID } from './demo-club.js';

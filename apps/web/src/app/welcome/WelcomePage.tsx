@@ -2,16 +2,16 @@ import type { ClubReply } from '@orthokin/contract';
 import { lazy, Suspense, useContext, useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { ChosenClub, useClubs } from '../../api/club.js';
+import { DEMO_CLUB_ID } from '@orthokin/core/people';
+import { ChosenClub, useBringDemo, useClubs, useThrowDemoAway } from '../../api/club.js';
+import { remembered } from '../../device/preferences.js';
 import { Button } from '../../parts/Button.js';
-import { Failed } from '../../parts/Notice.js';
+import { Failed, Notice } from '../../parts/Notice.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, NARROW } from '../../parts/tokens.js';
 import { say } from '../../words/people.js';
+import { StartWalk } from '../walk.js';
 import { BeginClub } from './BeginClub.js';
-
-/** The one that comes with the app. */
-const DEMO_CLUB_ID = '019ab000-0000-7000-8000-000000000001';
 
 const Narrow = styled.div`
   max-width: 820px;
@@ -58,12 +58,48 @@ const headlineOf = (clubs: readonly ClubReply[]): string => {
     : say('lookRoundOrBegin');
 };
 
+/** Nobody has walked through on this device yet. */
+const isNewHere = (): boolean =>
+  remembered<number | undefined | null>('walk', undefined) === undefined;
+
+/** The demo club can be thrown away, and brought back; `name` is `null` while it is gone. */
+function Demo({ name }: { name: string | null }) {
+  const away = useThrowDemoAway();
+  const back = useBringDemo();
+  const [asked, setAsked] = useState(false);
+  const error = away.error ?? back.error;
+  return (
+    <section style={{ marginTop: 34 }}>
+      {name === null ? (
+        <Button isDisabled={back.isPending} onPress={() => back.mutate()}>
+          {say(back.isPending ? 'demoComesBack' : 'bringDemoBack')}
+        </Button>
+      ) : asked ? (
+        <>
+          <Quiet style={{ marginBottom: 10 }}>{say('throwDemoMeans')}</Quiet>
+          <Button
+            isDisabled={away.isPending}
+            onPress={() => away.mutate(name, { onSuccess: () => setAsked(false) })}
+          >
+            {say('yesThrowDemo')}
+          </Button>{' '}
+          <Button onPress={() => setAsked(false)}>{say('keepDemo')}</Button>
+        </>
+      ) : (
+        <Button onPress={() => setAsked(true)}>{say('throwDemoAway')}</Button>
+      )}
+      {error && <Notice>{error.message}</Notice>}
+    </section>
+  );
+}
+
 /** The first opening, and the way from club to club. */
 export function WelcomePage(): ReactElement {
   const clubs = useClubs();
   const { clubId: openId, open } = useContext(ChosenClub);
   const navigate = useNavigate();
   const [begins, setBegins] = useState(false);
+  const startWalk = useContext(StartWalk);
   const all = clubs.data;
   if (!all)
     return (
@@ -94,7 +130,8 @@ export function WelcomePage(): ReactElement {
                 weight={all.length === 1 && !begins ? 'main' : 'plain'}
                 onPress={() => {
                   open(clubId);
-                  void navigate('/');
+                  if (clubId === DEMO_CLUB_ID && isNewHere()) startWalk();
+                  else void navigate('/');
                 }}
               >
                 {say('openClub', { name })}
@@ -110,6 +147,7 @@ export function WelcomePage(): ReactElement {
           </li>
         </List>
         {(begins || all.length === 0) && <BeginClub />}
+        <Demo name={all.find(({ clubId }) => clubId === DEMO_CLUB_ID)?.name ?? null} />
         {all.length === 0 && (
           <section style={{ marginTop: 34 }}>
             <Quiet>{say('bringFile')}</Quiet>

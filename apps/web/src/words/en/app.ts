@@ -62,4 +62,21 @@ export const app = {
   minutes: '{n, plural, one {a minute} other {# minutes}}',
   hours: '{n, plural, one {an hour} other {# hours}}',
   days: '{n, plural, one {a day} other {# days}}',
+  shortWalk: 'A short walk',
+  takeWalk: 'Take the short walk',
+  stopOf: '{n} of {of}.',
+  walkSquad:
+    'The squad: who can move up, how the last set went, who may not do everything now. One press on the right starts a drill.',
+  walkFloor:
+    'The floor: choose who works, settle how, and start. The cues come by themselves; you press first move, action and home.',
+  walkReview:
+    'The review: where the time went in each set, and over the weeks: better, stuck, a slower side. Every figure opens what it rests on.',
+  walkLadder:
+    'The ladder: the rungs of a pattern, who stands where, and what is still missing for the next one.',
+  walkPatterns:
+    'The patterns: feet, markers and cues, drawn on the floor. Open one to look at its positions or to change it.',
+  back: 'Back',
+  goOn: 'Go on',
+  leaveWalk: 'Leave the walk',
+  endWalk: 'That was all',
 } as const;

@@ -246,5 +246,11 @@ export const people = {
   keepResult: 'Keep that',
   tryAgain: 'Once more',
   twoMarkers: 'Two markers side by side',
+  throwDemoAway: 'Throw the demo club away',
+  throwDemoMeans: 'It can be brought back as new. What you timed in it is gone.',
+  yesThrowDemo: 'Yes, throw it away',
+  keepDemo: 'Keep it',
+  bringDemoBack: 'Bring the demo club back',
+  demoComesBack: 'Making eight weeks of sets…',
   bringFile: 'Bring a club in from its file',
 } as const;

@@ -1,0 +1,36 @@
+import { join } from 'node:path';
+import { EntityManager } from '@mikro-orm/postgresql';
+import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
+import type { ClubReply } from '@orthokin/contract';
+import { DEMO_CLUB_ID } from '@orthokin/core/people';
+import { Club } from '../domains/clubs/club.entity.js';
+import { DATABASE_URL } from '../platform/database/database-url.js';
+import { LongWork } from '../platform/work/long-work.js';
+
+/** Built code, also where this file is read as it was written. */
+const WORKER = join(import.meta.dirname, '../../dist/demo/demo.worker.js');
+
+/** Brings the demo club back after somebody threw it away. */
+@Injectable()
+export class DemoService implements OnModuleDestroy {
+  private readonly work: LongWork;
+
+  constructor(
+    private readonly em: EntityManager,
+    @Inject(DATABASE_URL) databaseUrl: string,
+  ) {
+    this.work = new LongWork(WORKER, { databaseUrl });
+  }
+
+  onModuleDestroy(): Promise<void> {
+    return this.work.close();
+  }
+
+  /** The demo club, made anew where it is not there; what was timed in it stays where it is. */
+  async bring(): Promise<ClubReply> {
+    const there = await this.em.findOne(Club, { clubId: DEMO_CLUB_ID });
+    if (there) return there;
+    await this.work.run<null>('demo', {});
+    return this.em.fork().findOneOrFail(Club, { clubId: DEMO_CLUB_ID });
+  }
+}
