@@ -167,3 +167,46 @@ test('a colour test changes the markers an athlete is shown', async ({ page }) =
   await page.getByRole('link', { name: 'Start a drill' }).click();
   await expect(page.getByText(/does not tell red from green/)).toBeVisible();
 });
+
+test('a fault of the club’s own is named, watched in one athlete, and said on the floor', async ({
+  page,
+}) => {
+  await athletePage(page, 'Amara Quill');
+  await page.getByRole('link', { name: 'The faults, and what mends them' }).click();
+  await expectSound(page);
+  await page.getByRole('button', { name: 'Add a fault of your own' }).click();
+  const own = page.getByRole('listitem', { name: 'A new fault' });
+  await own.getByLabel('To say on the floor').fill('Racket up early.');
+  await page.keyboard.press('Enter');
+  await own.getByLabel('Name of your own').fill('late racket');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('listitem', { name: 'late racket' })).toBeVisible();
+  // The usual ones are called as the sport calls them.
+  await page.getByLabel('Name for flat feet').fill('heavy heels');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('listitem', { name: 'heavy heels' })).toBeVisible();
+
+  await athletePage(page, 'Amara Quill');
+  await page.getByRole('button', { name: /Fault 1$/ }).click();
+  await expect(page.getByRole('option', { name: /heavy heels/ })).toBeVisible();
+  await page.getByRole('option', { name: /late racket/ }).click();
+  await expect(page.getByText('“Racket up early.”')).toBeVisible();
+
+  const coach = new Coach(page);
+  await coach.goToFloor('Amara Quill', { reps: 2 });
+  await coach.start();
+  await coach.playRep(1);
+  await page.getByRole('button', { name: /^late racket/ }).click();
+  await coach.playRep(2);
+  const { reps, set } = await coach.seeReview();
+  expect(set.conditions.watched).toEqual(['own 1']);
+  expect(reps.flatMap(({ seenFaults }) => seenFaults)).toContain('own 1');
+  await expect(page.getByRole('img', { name: /late racket/ }).first()).toBeVisible();
+  await athletePage(page, 'Amara Quill');
+  await page.getByRole('button', { name: /Fault 1$/ }).click();
+  await expect(page.getByRole('option', { name: 'late racket, seen once lately' })).toBeVisible();
+  // Somebody else is not watched for it.
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Start a drill with Idris Fennimar' }).click();
+  await expect(page.getByText(/watching late racket/)).toHaveCount(0);
+});

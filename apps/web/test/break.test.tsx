@@ -50,7 +50,9 @@ function show({
   return render(
     <QueryClientProvider client={client}>
       <OutboxContext value={new Outbox(() => Promise.resolve('taken'))}>
-        <ClubContext value={{ clubId: 'club', name: 'Club', sport: '', unit: 'metres' as const }}>
+        <ClubContext
+          value={{ clubId: 'club', name: 'Club', sport: '', unit: 'metres' as const, faults: [] }}
+        >
           <Break run={run} acts={done} goingOn={goingOn} onEnd={onEnd} onNext={onNext} />
         </ClubContext>
       </OutboxContext>

@@ -6,14 +6,16 @@ import {
   onRungsFloor,
   planDrill,
   restRatioOf,
+  withEased,
   type DrillChoices,
 } from '../src/floor/set-up/plan-drill.js';
+import { easedOf, easedParts } from '../src/floor/set-up/eased-address.js';
 import type { DrillSetupReply, LadderSettingsBody } from '@orthokin/contract';
 import type { Rung } from '@orthokin/core/pattern';
 import { USUAL_LADDER } from '@orthokin/core/progress';
 import { PLAN } from './plan.js';
 
-const CLUB = { clubId: 'club', name: 'Club', sport: '', unit: 'metres' as const };
+const CLUB = { clubId: 'club', name: 'Club', sport: '', unit: 'metres' as const, faults: [] };
 const SETUP = {
   athlete: PLAN.athlete,
   pattern: PLAN.pattern,
@@ -22,7 +24,8 @@ const SETUP = {
   rung: 1,
   sessionsBefore: 4,
   built: { shoulderM: 'pattern', strideM: 'pattern', reachM: 'pattern' } as const,
-  care: { said: [], bornOn: null, emergency: null, lastDay: null },
+  watched: [],
+  care: { said: [], bornOn: null, emergency: null, lastDay: null, faultsLately: [] },
   simulated: TYPICAL_ATHLETE,
 };
 const CHOICES: DrillChoices = { ...USUAL_CHOICES, reps: 12 };
@@ -89,7 +92,7 @@ describe('what a rung asks is what is run', () => {
     expect(conditionsFor(setup, CHOICES)).toMatchObject({
       ...{ order: 'chained', catchShare: 0.25, switchShare: 0.1 },
     });
-    expect(conditionsFor(setup, { ...CHOICES, asRung: false })).toBe(CHOICES.conditions);
+    expect(conditionsFor(setup, { ...CHOICES, asRung: false })).toEqual(CHOICES.conditions);
     const made = planDrill(CLUB, setup, CHOICES, 1, START);
     if (!made.ok) throw new Error(made.problem.field);
     expect(made.value.cues.filter((cue) => cue.catch)).toHaveLength(3);
@@ -117,5 +120,41 @@ describe('what a rung asks is what is run', () => {
     expect(restRatioOf(CHOICES, { effort: 'quality' })).toBe(2);
     expect(restRatioOf(CHOICES, { effort: 'pressure' })).toBe(1);
     expect(restRatioOf({ restRatio: 4 }, { effort: 'pressure' })).toBe(4);
+  });
+});
+
+describe('a set that asks less than its rung', () => {
+  const letters = SETUP.pattern.rungs[0]?.targets ?? [];
+  const only = letters.slice(0, 1);
+
+  test('cues only what it may, says so, and watches what is watched in the athlete', () => {
+    const setup = {
+      ...withEased(SETUP, { targets: only, floorShare: 0.6 }),
+      watched: ['lean' as const],
+    };
+    const made = planDrill(CLUB, setup, CHOICES, 1, START);
+    if (!made.ok) throw new Error(made.problem.field);
+    const { cues, conditions } = made.value;
+    expect(new Set(cues.map(({ target }) => target))).toEqual(new Set(only));
+    expect(conditions.eased).toEqual({ targets: only, floorShare: 0.6 });
+    expect(conditions.watched).toEqual(['lean']);
+    const scale = (of: Pick<DrillSetupReply, 'pattern'>) => of.pattern.rungs[0]?.floorScale ?? 0;
+    expect(scale(setup)).toBeCloseTo(0.6 * scale(SETUP));
+  });
+
+  test('is as it was where nothing of the rung would be left', () => {
+    expect(withEased(SETUP, { targets: ['Z'], floorShare: 1 })).toBe(SETUP);
+    expect(withEased(SETUP, null)).toBe(SETUP);
+  });
+
+  test('is told by the address, and only within what a floor can be', () => {
+    const asked = (search: string) => easedOf(new URLSearchParams(search));
+    expect(asked('')).toBeNull();
+    expect(asked('floor=0.6')).toEqual({ targets: null, floorShare: 0.6 });
+    expect(asked('only=A,C')).toEqual({ targets: ['A', 'C'], floorShare: 1 });
+    expect(asked('floor=0.01')).toBeNull();
+    expect(asked('floor=words')).toBeNull();
+    expect(easedParts({ targets: ['A', 'C'] })).toEqual({ only: 'A,C', floor: null });
+    expect(easedParts(null)).toEqual({ only: null, floor: null });
   });
 });

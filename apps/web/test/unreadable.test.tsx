@@ -41,7 +41,9 @@ beforeEach(() => {
 const show = () =>
   render(
     <QueryClientProvider client={new QueryClient()}>
-      <ClubContext value={{ clubId: 'club', name: 'Club', sport: '', unit: 'metres' as const }}>
+      <ClubContext
+        value={{ clubId: 'club', name: 'Club', sport: '', unit: 'metres' as const, faults: [] }}
+      >
         <Unreadable />
       </ClubContext>
     </QueryClientProvider>,

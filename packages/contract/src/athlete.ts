@@ -2,6 +2,7 @@ import { COLOUR_VISIONS, type ColourVision, type Side, SIDES } from '@orthokin/c
 import { AGE_BANDS, BUILD_SOURCES, type AgeBand, type BuildSource } from '@orthokin/core/people';
 import { SET_OUTCOMES, type SetOutcome } from '@orthokin/core/progress';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
+import { SEEN_FAULTS, type Fault } from '@orthokin/core/timing';
 import { Type } from 'class-transformer';
 import {
   IsBoolean,
@@ -127,6 +128,10 @@ export class DrillSetupReply {
   /** Days on which this athlete has trained this pattern before. */
   @IsInt()
   sessionsBefore: number;
+
+  /** Faults that are watched in the athlete. */
+  @IsIn(SEEN_FAULTS, { each: true })
+  watched: Fault[];
 
   @ValidateNested()
   @Type(() => BuiltReply)

@@ -46,6 +46,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { FaultCountReply } from './club.js';
 import { IsDateOfBirth, IsDay, IsMoment } from './moment.js';
 import { OrNull } from './or-null.js';
 
@@ -262,6 +263,11 @@ export class AthleteCareReply {
   @ValidateNested()
   @Type(() => EmergencyBody)
   emergency: EmergencyBody | null;
+
+  /** What was seen in the last weeks, the most often first. */
+  @ValidateNested({ each: true })
+  @Type(() => FaultCountReply)
+  faultsLately: FaultCountReply[];
 
   /** `null` before the first set. */
   @OrNull()

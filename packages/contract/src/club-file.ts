@@ -13,6 +13,7 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
+  ArrayUnique,
   Equals,
   IsArray,
   IsDefined,
@@ -38,6 +39,8 @@ import {
   LONGEST_CLUB_NAME,
   LONGEST_SPORT,
 } from '@orthokin/core/people';
+import { SEEN_FAULTS } from '@orthokin/core/timing';
+import { FaultWordsBody } from './club.js';
 import { AboutAthlete } from './person.js';
 import { CareBody } from './care.js';
 import { GroupBody } from './group.js';
@@ -78,6 +81,14 @@ export class ClubFileClub {
   @IsOptional()
   @IsIn(LENGTH_UNITS)
   unit?: LengthUnit | null;
+
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(SEEN_FAULTS.length)
+  @ArrayUnique(({ fault }: FaultWordsBody) => fault)
+  @ValidateNested({ each: true })
+  @Type(() => FaultWordsBody)
+  faults?: FaultWordsBody[] | null;
 }
 
 class ReactionModelBody {

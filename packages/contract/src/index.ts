@@ -36,8 +36,8 @@ export {
   TakenBack,
 } from './care.js';
 export { GroupBody, GroupReply } from './group.js';
-export { ClubBody, ClubReply } from './club.js';
-export { AddedAthlete, AthleteBody, AthletesBody, PersonReply } from './person.js';
+export { ClubBody, ClubReply, FaultCountReply, FaultWordsBody } from './club.js';
+export { AddedAthlete, AthleteBody, AthletesBody, PersonReply, WatchedBody } from './person.js';
 export {
   Corrected,
   DrillSetBody,

@@ -9,9 +9,11 @@ import {
   LONGEST_ATHLETE_NOTE,
   LONGEST_SPORT,
 } from '@orthokin/core/people';
+import { MOST_WATCHED, SEEN_FAULTS, type Fault } from '@orthokin/core/timing';
 import {
   ArrayMaxSize,
   ArrayMinSize,
+  ArrayUnique,
   IsArray,
   IsBoolean,
   IsIn,
@@ -74,6 +76,14 @@ export class AboutAthlete {
   @Max(reachM[1])
   reachM?: number | null;
 
+  /** Faults that are watched in them; two at the most. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_WATCHED)
+  @ArrayUnique()
+  @IsIn(SEEN_FAULTS, { each: true })
+  watched?: Fault[] | null;
+
   /** What they play, as somebody would say it. */
   @IsOptional()
   @IsString()
@@ -115,6 +125,15 @@ export class AthleteBody extends AboutAthlete {
   /** The pattern they begin with. */
   @IsUUID()
   patternId: string;
+}
+
+/** What is watched in an athlete from now on. */
+export class WatchedBody {
+  @IsArray()
+  @ArrayMaxSize(MOST_WATCHED)
+  @ArrayUnique()
+  @IsIn(SEEN_FAULTS, { each: true })
+  watched: Fault[];
 }
 
 /** More are added one after another. */

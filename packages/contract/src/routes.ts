@@ -3,6 +3,7 @@ import type {
   AthleteCourseReply,
   CareBody,
   CareReply,
+  FaultCountReply,
   GroupBody,
   GroupReply,
   AthleteLadderReply,
@@ -38,6 +39,7 @@ import type {
   SquadLineReply,
   StandingReply,
   UnreadableReply,
+  WatchedBody,
   WipeBody,
 } from './index.js';
 
@@ -109,6 +111,8 @@ export const ROUTES = {
   people: get<PersonReply[]>()('clubs/:clubId/athletes'),
   addAthletes: put<AthletesBody, PersonReply[]>()('clubs/:clubId/athletes'),
   saveAthlete: put<AthleteBody, PersonReply>()('clubs/:clubId/athletes/:athleteId'),
+  watch: put<WatchedBody, PersonReply>()('clubs/:clubId/athletes/:athleteId/watched'),
+  faultsLately: get<FaultCountReply[]>()('clubs/:clubId/faults'),
   archiveAthlete: put<ArchivedBody, PersonReply>()('clubs/:clubId/athletes/:athleteId/archived'),
 
   athleteCare: get<AthleteCareReply>()('clubs/:clubId/athletes/:athleteId/care'),

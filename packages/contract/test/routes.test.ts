@@ -21,6 +21,6 @@ test('only the list of clubs, and what is of no club, stands outside a club', ()
     .map(({ path }) => path as string)
     .filter((path) => !path.startsWith('clubs/:clubId'));
   expect(new Set(outside)).toEqual(
-    new Set(['clubs', 'pattern.schema.json', 'reps-dictionary.csv', 'sets-dictionary.csv']),
+    new Set(['clubs', 'demo', 'pattern.schema.json', 'reps-dictionary.csv', 'sets-dictionary.csv']),
   );
 });

@@ -52,6 +52,7 @@ export async function loadDemo(
     await tx.nativeDelete(Club, { clubId: CLUB_ID });
     await tx.insert(Club, {
       ...{ clubId: CLUB_ID, name: DEMO_CLUB, sport: 'squash', unit: 'metres' },
+      faults: [],
     });
     await new DemoLoader(tx, new Date()).load();
   });
@@ -114,7 +115,7 @@ class DemoLoader {
       ...{ clubId: CLUB_ID, id: athleteId, patternId, simulated: model },
       ...{ name, hand, ageBand, colourVision, note },
       ...{ heightM: person.heightM ?? null, shoulderM: person.shoulderM ?? null },
-      emergency: demoEmergency(person),
+      ...{ emergency: demoEmergency(person), watched: [] },
     });
     const seed = Math.floor(this.random() * 2 ** 32);
     const pattern = DEMO_PATTERNS[person.pattern];

@@ -6,7 +6,9 @@ export class Migration20261205Care extends Migration {
     this.addSql(`
       alter table athlete
         add column sports text,
+        add column watched jsonb not null default '[]',
         add column emergency jsonb`);
+    this.addSql(`alter table club add column faults jsonb not null default '[]'`);
     this.addSql(`
       create table care_record (
         club_id uuid not null,

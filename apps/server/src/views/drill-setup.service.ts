@@ -58,6 +58,7 @@ export class DrillSetupService {
         body: laidFor({ ...pattern.body, rungs: withOwnLimits(pattern.body.rungs, own) }, build),
       }),
       care,
+      watched: athlete.watched,
       built: from,
       ownLimits: own.map(({ rung }) => rung),
       ladder,

@@ -1,4 +1,4 @@
-import type { ClubReply, UnreadableReply } from '@orthokin/contract';
+import type { ClubBody, ClubReply, UnreadableReply } from '@orthokin/contract';
 import { DEMO_CLUB_ID } from '@orthokin/core/people';
 import { ROUTES } from '@orthokin/contract/routes';
 import {
@@ -36,6 +36,29 @@ export function useBringClub(): UseMutationResult<ClubReply, Error, Blob> {
   return useMutation({
     mutationFn: (body) => call(ROUTES.bringClub, {}, { body }),
     onSuccess: () => client.invalidateQueries(),
+  });
+}
+
+/** Changes what is said of the club that is open. */
+export function useSaveClub(): UseMutationResult<ClubReply, Error, ClubBody> {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (body) => call(ROUTES.saveClub, { clubId }, { body }),
+    // Shown at once: the next change is made on top of this one, though nobody has answered yet.
+    onMutate: ({ name, sport, unit, faults }) => {
+      client.setQueryData<ClubReply[]>(keys.clubs, (clubs) =>
+        clubs?.map((club) =>
+          club.clubId === clubId
+            ? {
+                ...{ clubId, name, sport: sport ?? '', unit: unit ?? 'metres' },
+                faults: faults ?? club.faults,
+              }
+            : club,
+        ),
+      );
+    },
+    onSettled: () => client.invalidateQueries({ queryKey: keys.clubs }),
   });
 }
 

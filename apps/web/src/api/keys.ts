@@ -8,6 +8,7 @@ export const keys = {
   people: (clubId: string) => ['club', clubId, 'people'] as const,
   care: (clubId: string, athleteId: string) => ['club', clubId, 'care', athleteId] as const,
   cares: (clubId: string) => ['club', clubId, 'care'] as const,
+  faults: (clubId: string) => ['club', clubId, 'faults'] as const,
   groups: (clubId: string) => ['club', clubId, 'groups'] as const,
   standings: (clubId: string) => ['club', clubId, 'standings'] as const,
   setups: (clubId: string) => ['club', clubId, 'setup'] as const,
@@ -69,6 +70,10 @@ export const afterPeople = (client: QueryClient, clubId: string): Promise<unknow
     keys.ladders(clubId),
     keys.courses(clubId),
   ]);
+
+/** Other faults are watched in somebody. */
+export const afterWatching = (client: QueryClient, clubId: string): Promise<unknown> =>
+  readAgain(client, [keys.people(clubId), keys.setups(clubId)]);
 
 /** Something was said of somebody's care. */
 export const afterCare = (client: QueryClient, clubId: string): Promise<unknown> =>

@@ -1,4 +1,11 @@
-import type { AthleteBody, ClubReply, PatternBody, PersonReply } from '@orthokin/contract';
+import type {
+  AthleteBody,
+  ClubReply,
+  PatternBody,
+  FaultCountReply,
+  PersonReply,
+} from '@orthokin/contract';
+import type { Fault } from '@orthokin/core/timing';
 import { ROUTES } from '@orthokin/contract/routes';
 import type { CourtName, LengthUnit } from '@orthokin/core/floor';
 import { firstPattern } from '@orthokin/core/progress';
@@ -12,7 +19,7 @@ import {
 import { v7 } from 'uuid';
 import { call } from './client.js';
 import { useClub } from './club.js';
-import { afterPeople, keys } from './keys.js';
+import { afterPeople, afterWatching, keys } from './keys.js';
 
 /** Everyone of the club, who was put away too, by name. */
 export function usePeople(): UseQueryResult<PersonReply[]> {
@@ -50,6 +57,30 @@ export function useArchiveAthlete(): UseMutationResult<
     mutationFn: ({ athleteId, archived }) =>
       call(ROUTES.archiveAthlete, { clubId, athleteId }, { body: { archived } }),
     onSuccess: () => afterPeople(client, clubId),
+  });
+}
+
+/** Watches other faults in an athlete from now on. */
+export function useWatch(): UseMutationResult<
+  PersonReply,
+  Error,
+  { readonly athleteId: string; readonly watched: Fault[] }
+> {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ athleteId, watched }) =>
+      call(ROUTES.watch, { clubId, athleteId }, { body: { watched } }),
+    onSuccess: () => afterWatching(client, clubId),
+  });
+}
+
+/** How often faults were seen in the club in the last weeks. */
+export function useFaultsLately(): UseQueryResult<FaultCountReply[]> {
+  const { clubId } = useClub();
+  return useQuery({
+    queryKey: keys.faults(clubId),
+    queryFn: () => call(ROUTES.faultsLately, { clubId }),
   });
 }
 

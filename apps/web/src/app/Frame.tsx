@@ -13,6 +13,7 @@ import { ChosenClub, ClubContext, useClubs } from '../api/club.js';
 import { useSending } from '../device/outbox-context.js';
 import { useRemembered } from '../device/useRemembered.js';
 import { onServerClock, serverAheadMs } from '../device/server-clock.js';
+import { FaultNames } from '../parts/fault-names.js';
 import { IconButton } from '../parts/IconButton.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Sole } from '../parts/plan/Sole.js';
@@ -23,6 +24,7 @@ import { Walk } from './Walk.js';
 import { useTheme } from './useTheme.js';
 import { colour, MIDDLE, NARROW } from '../parts/tokens.js';
 import { amountWords, say } from '../words/app.js';
+import { faultWords } from '../words/fault.js';
 
 const Bar = styled.header`
   display: flex;
@@ -233,7 +235,9 @@ export function Frame(): ReactElement {
           <StartWalk value={startWalk}>
             {club ? (
               <ClubContext key={club.clubId} value={club}>
-                <Outlet />
+                <FaultNames value={(fault) => faultWords(fault, club.faults).name}>
+                  <Outlet />
+                </FaultNames>
               </ClubContext>
             ) : clubs.data ? (
               <Suspense>

@@ -27,6 +27,9 @@ const split = async () => ({
 const colours = async () => ({
   Component: (await import('../people/ColourTestPage.js')).ColourTestPage,
 });
+const faults = async () => ({
+  Component: (await import('../people/FaultsPage.js')).FaultsPage,
+});
 const floor = async () => ({ Component: (await import('../floor/FloorPage.js')).FloorPage });
 const map = async () => ({ Component: (await import('../floor/map/MapPage.js')).MapPage });
 const rehearse = async () => ({
@@ -113,6 +116,7 @@ export const router = createBrowserRouter([
       { path: 'people', lazy: people },
       { path: 'people/new', lazy: person },
       { path: 'people/bring', lazy: roster },
+      { path: 'people/faults', lazy: faults },
       { path: 'people/squads', lazy: squads },
       { path: 'people/squads/:groupId/split', lazy: split },
       { path: 'people/:athleteId', lazy: athletePage },

@@ -19,6 +19,7 @@ import { dayWords } from '../words/format.js';
 import { COLOUR_WORDS, say, SIDE_WORDS } from '../words/people.js';
 import { Agreements } from './care/Agreements.js';
 import { Restrictions } from './care/Restrictions.js';
+import { Watched } from './Watched.js';
 
 const NEWEST_NOTES = 3;
 
@@ -138,6 +139,7 @@ function Athlete({
       <Columns>
         <div>
           <Restrictions athleteId={id} said={care.said} />
+          <Watched person={person} seenLately={care.faultsLately} />
           <Checks athleteId={id} care={care} />
           <div id="papers">
             <Agreements athleteId={id} ageBand={ageBand} care={care} />

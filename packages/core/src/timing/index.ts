@@ -19,7 +19,16 @@ export {
   type TimedEvent,
   type TimingSource,
 } from './events.js';
-export { FAULTS, MOST_WATCHED, SEEN_FAULTS, type Fault } from './faults.js';
+export {
+  FAULTS,
+  LONGEST_FAULT_NAME,
+  LONGEST_FAULT_WORDS,
+  MOST_WATCHED,
+  OWN_FAULTS,
+  SEEN_FAULTS,
+  type Fault,
+  type FaultWords,
+} from './faults.js';
 export {
   catchTrials,
   cuedReps,

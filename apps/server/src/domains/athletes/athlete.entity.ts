@@ -3,6 +3,7 @@ import type { ColourVision, Side } from '@orthokin/core/floor';
 import type { AgeBand } from '@orthokin/core/people';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
 import type { EmergencyBody } from '@orthokin/contract';
+import type { Fault } from '@orthokin/core/timing';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
 @Entity({ tableName: 'athlete' })
@@ -57,6 +58,10 @@ export class Athlete extends ClubOwned {
 
   @Property({ type: 'text', nullable: true })
   sports!: string | null;
+
+  /** Faults that are watched in them. */
+  @Property({ type: 'json' })
+  watched!: Fault[];
 
   /** Who to call, and what a helper must know. */
   @Property({ type: 'json', nullable: true })

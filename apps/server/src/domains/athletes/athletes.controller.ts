@@ -7,6 +7,7 @@ import {
   ClubPath,
   NewAthletePath,
   PersonReply,
+  WatchedBody,
 } from '@orthokin/contract';
 import { ROUTES } from '@orthokin/contract/routes';
 import { Serves } from '../../platform/http/serves.js';
@@ -32,6 +33,14 @@ export class AthletesController {
     @Body() body: AthleteBody,
   ): Promise<PersonReply> {
     return this.athletes.save(clubId, athleteId, body);
+  }
+
+  @Serves(ROUTES.watch, { takes: WatchedBody, gives: PersonReply })
+  watch(
+    @Param() { clubId, athleteId }: AthletePath,
+    @Body() body: WatchedBody,
+  ): Promise<PersonReply> {
+    return this.athletes.watch(clubId, athleteId, body);
   }
 
   @Serves(ROUTES.archiveAthlete, { takes: ArchivedBody, gives: PersonReply })

@@ -17,8 +17,8 @@ export const athletesPart: ClubPart<'athletes'> = {
       em,
       Athlete,
       clubId,
-      rows.map(({ simulated = null, note = null, ...row }) => ({
-        ...{ ...row, note, simulated },
+      rows.map(({ simulated = null, note = null, watched, ...row }) => ({
+        ...{ ...row, note, simulated, watched: watched ?? [] },
         archivedAt: date(row.archivedAt),
       })),
     ),

@@ -1,6 +1,12 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
-import type { AthleteBody, AthleteReply, AthletesBody, PersonReply } from '@orthokin/contract';
+import type {
+  AthleteBody,
+  AthleteReply,
+  AthletesBody,
+  PersonReply,
+  WatchedBody,
+} from '@orthokin/contract';
 import { ageBandOn, type AgeBand } from '@orthokin/core/people';
 import { accepted, unknown } from '../../platform/http/refusals.js';
 import { wrong } from '@orthokin/core/result';
@@ -103,6 +109,13 @@ export class AthletesService {
     return this.person(clubId, id);
   }
 
+  /** Watches other faults in an athlete from now on. */
+  async watch(clubId: string, id: string, { watched }: WatchedBody): Promise<PersonReply> {
+    await this.one(clubId, id);
+    await this.em.nativeUpdate(Athlete, { clubId, id }, { watched });
+    return this.person(clubId, id);
+  }
+
   private async person(clubId: string, id: string): Promise<PersonReply> {
     return personReply(await this.em.fork().findOneOrFail(Athlete, { clubId, id }));
   }
@@ -120,11 +133,13 @@ const allOf = ({
   goal = null,
   sports = null,
   emergency = null,
+  watched,
   note = null,
   ...body
 }: AthleteBody) => ({
   ...body,
   ...{ called, bornOn, foot, heightM, shoulderM, hipM, reachM, goal, sports, emergency, note },
+  watched: watched ?? [],
 });
 
 /** The age band as of today: by the date of birth where it is known. */
@@ -160,10 +175,11 @@ export const aboutAthlete = ({
   goal,
   sports,
   emergency,
+  watched,
   patternId,
 }: Athlete) => ({
   ...{ called, bornOn, foot, heightM, shoulderM, hipM, reachM },
-  ...{ goal, sports, emergency, patternId },
+  ...{ goal, sports, emergency, watched, patternId },
 });
 
 export const personReply = (athlete: Athlete): PersonReply => ({

@@ -1,4 +1,5 @@
 import type { LengthUnit } from '@orthokin/core/floor';
+import type { FaultWordsBody } from '@orthokin/contract';
 import { Entity, PrimaryKey, Property } from '@mikro-orm/core';
 
 @Entity({ tableName: 'club' })
@@ -16,4 +17,8 @@ export class Club {
   /** What lengths are shown and typed in. */
   @Property({ type: 'text' })
   unit!: LengthUnit;
+
+  /** Faults in the club's own words. */
+  @Property({ type: 'json' })
+  faults!: FaultWordsBody[];
 }

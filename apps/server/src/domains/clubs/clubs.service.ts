@@ -12,8 +12,12 @@ export class ClubsService {
   }
 
   /** Begins a club, or calls it anew: what was said last stands. */
-  async save(clubId: string, { name, sport, unit }: ClubBody): Promise<ClubReply> {
-    const club = { clubId, name, sport: sport ?? '', unit: unit ?? 'metres' };
+  async save(clubId: string, { name, sport, unit, faults }: ClubBody): Promise<ClubReply> {
+    const before = await this.em.findOne(Club, { clubId }, { fields: ['faults'] });
+    const club = {
+      ...{ clubId, name, sport: sport ?? '', unit: unit ?? 'metres' },
+      faults: faults ?? before?.faults ?? [],
+    };
     await this.em.upsert(Club, club);
     return club;
   }

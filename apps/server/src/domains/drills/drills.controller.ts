@@ -1,7 +1,9 @@
 import { Body, Controller, Param } from '@nestjs/common';
 import {
+  ClubPath,
   DrillSetBody,
   DrillSetReply,
+  FaultCountReply,
   NewRepPath,
   NewSetPath,
   RepBody,
@@ -11,10 +13,19 @@ import {
 import { ROUTES } from '@orthokin/contract/routes';
 import { Serves } from '../../platform/http/serves.js';
 import { DrillsService } from './drills.service.js';
+import { FaultCountsService } from './fault-counts.service.js';
 
 @Controller()
 export class DrillsController {
-  constructor(private readonly drills: DrillsService) {}
+  constructor(
+    private readonly drills: DrillsService,
+    private readonly faults: FaultCountsService,
+  ) {}
+
+  @Serves(ROUTES.faultsLately, { gives: FaultCountReply, each: true })
+  faultsLately(@Param() { clubId }: ClubPath): Promise<FaultCountReply[]> {
+    return this.faults.lately(clubId);
+  }
 
   @Serves(ROUTES.recordSet, { takes: DrillSetBody, gives: DrillSetReply })
   recordSet(

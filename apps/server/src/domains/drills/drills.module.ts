@@ -3,12 +3,13 @@ import { AthletesModule } from '../athletes/athletes.module.js';
 import { PatternsModule } from '../patterns/patterns.module.js';
 import { DrillsController } from './drills.controller.js';
 import { DrillsService } from './drills.service.js';
+import { FaultCountsService } from './fault-counts.service.js';
 import { NewestSetsService } from './newest-sets.service.js';
 
 @Module({
   imports: [AthletesModule, PatternsModule],
   controllers: [DrillsController],
-  providers: [DrillsService, NewestSetsService],
-  exports: [DrillsService, NewestSetsService],
+  providers: [DrillsService, FaultCountsService, NewestSetsService],
+  exports: [DrillsService, FaultCountsService, NewestSetsService],
 })
 export class DrillsModule {}

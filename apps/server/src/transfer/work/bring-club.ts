@@ -32,8 +32,11 @@ export async function bringClub(em: EntityManager, path: string): Promise<ClubRe
   try {
     const whole = parsed(await zip.text(CLUB_JSON, MOST_JSON), CLUB_JSON);
     const { head, lists } = split(whole);
-    const { clubId, name, sport, unit } = head.club;
-    const club: ClubReply = { clubId, name, sport: sport ?? '', unit: unit ?? 'metres' };
+    const { clubId, name, sport, unit, faults } = head.club;
+    const club: ClubReply = {
+      ...{ clubId, name, sport: sport ?? '', unit: unit ?? 'metres' },
+      faults: faults ?? [],
+    };
     const rowsOf = (list: ClubList): AsyncIterable<unknown> =>
       head.version === 1 ? Readable.from(listIn(lists, list)) : rowsIn(zip, list);
     await em.transactional(async (tx) => {

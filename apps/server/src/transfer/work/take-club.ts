@@ -21,12 +21,12 @@ export async function takeClub(
   clubId: string,
   path: string,
 ): Promise<void> {
-  const { name, sport, unit } = await em.findOneOrFail(Club, { clubId });
+  const { name, sport, unit, faults } = await em.findOneOrFail(Club, { clubId });
   const zip = new ZipFile();
   const head = {
     format: CLUB_FORMAT,
     version: CLUB_FORMAT_VERSION,
-    club: { clubId, name, sport, unit },
+    club: { clubId, name, sport, unit, faults },
   };
   zip.addBuffer(Buffer.from(JSON.stringify(head, null, 1)), CLUB_JSON);
   const files: (readonly [name: string, text: AsyncIterable<string>])[] = [

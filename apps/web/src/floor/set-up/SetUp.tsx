@@ -6,6 +6,7 @@ import { Play } from 'lucide-react';
 import { useEffect, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { useFetchSetup } from '../../api/squad.js';
+import { useWatch } from '../../api/people.js';
 import { useHand } from '../../drill/hand.js';
 import { wordsOfSet } from '../../drill/cue-words.js';
 import { Button } from '../../parts/Button.js';
@@ -32,6 +33,7 @@ import {
   repsOf,
   scheduleFor,
   shownTargets,
+  type DrillChoices,
   type FloorSetup,
   type Settled,
 } from './plan-drill.js';
@@ -172,7 +174,7 @@ function builtWords({ athlete, built }: FloorSetup): string | null {
 }
 
 function SetUpFor({
-  setup,
+  setup: read,
   asked,
   ownRung,
   room,
@@ -189,7 +191,19 @@ function SetUpFor({
   onSource: (source: SetSource) => void;
   onStart: (settled: Settled, setup: FloorSetup) => Promise<void>;
 }): ReactElement {
-  const [choices, keep] = useChoices();
+  const [kept, keepOnDevice] = useChoices();
+  // What is watched is the athlete's, not the device's.
+  const [watched, setWatched] = useState(read.watched);
+  const watch = useWatch();
+  const setup = { ...read, watched };
+  const choices = { ...kept, conditions: { ...kept.conditions, watched } };
+  const keep = (next: DrillChoices) => {
+    keepOnDevice(next);
+    const faults = [...next.conditions.watched];
+    if (faults.join() === watched.join()) return;
+    setWatched(faults);
+    watch.mutate({ athleteId: read.athlete.id, watched: faults });
+  };
   const testReps = useTestReps();
   const [others, setOthers] = useRota();
   const hands = useHand();

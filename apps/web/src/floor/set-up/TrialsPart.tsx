@@ -1,17 +1,19 @@
 import { FREEZE_AT, LATE_KINDS, MAX_MOVED_M } from '@orthokin/core/cue';
 import type { Conditions } from '@orthokin/core/drill';
-import { MOST_WATCHED, SEEN_FAULTS, type Fault } from '@orthokin/core/timing';
+import { MOST_WATCHED, type Fault, type FaultWords } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
+import { useClub } from '../../api/club.js';
 import { NumberField, ShareField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Quiet } from '../../parts/Text.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { Choice } from './Choice.js';
 import { commaList, listWords, percent } from '../../words/format.js';
+import { faultWords, namedFaults } from '../../words/fault.js';
 import { say } from '../../words/floor.js';
 
 /** The tests in a set, in words. */
-export function trialWords(conditions: Conditions): string {
+export function trialWords(conditions: Conditions, own: readonly FaultWords[]): string {
   const { catchShare, switchShare, freezeShare, freezeAt, late, varyM, watched } = conditions;
   const said = [
     catchShare > 0 && say('catchshareCatch', { catchShare: percent(catchShare) }),
@@ -20,7 +22,10 @@ export function trialWords(conditions: Conditions): string {
       say('freezeshareFreezeFreezeat', { freezeShare: percent(freezeShare), freezeAt }),
     late && say('lateArrival', { late }),
     varyM > 0 && say('targetsMovedUpVarymM', { varyM: varyM.toFixed(1) }),
-    watched.length > 0 && say('watchingWatched', { watched: listWords(watched) }),
+    watched.length > 0 &&
+      say('watchingWatched', {
+        watched: listWords(watched.map((fault) => faultWords(fault, own).name)),
+      }),
   ];
   return commaList(said) || say('noTests');
 }
@@ -40,13 +45,16 @@ export function TrialsPart({
   onChange: (change: Partial<Conditions>) => void;
 }): ReactElement {
   const { freezeAt, freezeShare, switchShare, switchAfterMs, late, varyM, watched } = conditions;
+  const own = useClub().faults;
+  // Whatever is watched stays to be chosen, though it has lost its name since.
+  const named = [...new Set([...namedFaults(own), ...watched])];
   const watch = (place: number, fault: Fault | 'none') => {
     const kept = [...watched];
     kept.splice(place, 1, ...(fault === 'none' ? [] : [fault]));
     onChange({ watched: [...new Set(kept)] });
   };
   return (
-    <Choice title={say('testsFaults')} says={trialWords(conditions)}>
+    <Choice title={say('testsFaults')} says={trialWords(conditions, own)}>
       <Fields>
         {SHARES.map(([name, label]) => (
           <ShareField
@@ -95,7 +103,10 @@ export function TrialsPart({
             key={place}
             label={say('watchedFaultPlace', { place: place + 1 })}
             value={watched[place] ?? 'none'}
-            options={['none', ...SEEN_FAULTS] as const}
+            options={[
+              ['none', say('none')] as const,
+              ...named.map((fault) => [fault, faultWords(fault, own).name] as const),
+            ]}
             onChange={(fault) => watch(place, fault)}
           />
         ))}

@@ -68,11 +68,17 @@ export const repsOf = ({ reps, conditions }: DrillChoices): number =>
 
 /** The conditions of a set on the athlete's rung. */
 export function conditionsFor(
-  { pattern, rung, eased }: Pick<FloorSetup, 'pattern' | 'rung' | 'eased'>,
+  { pattern, rung, eased, watched }: Pick<FloorSetup, 'pattern' | 'rung' | 'eased' | 'watched'>,
   { conditions: chosen, asRung }: Pick<DrillChoices, 'conditions' | 'asRung'>,
 ): Conditions {
-  const conditions = eased ? { ...chosen, eased } : chosen;
   const asked = rungOf(pattern, rung);
+  const conditions = {
+    ...chosen,
+    watched,
+    ...(eased && { eased }),
+    // Of a single target every cue is in a row with the last.
+    ...(asked?.targets.length === 1 && { maxRun: MAX_REPS }),
+  };
   if (!asked || !asRung) return conditions;
   const { order, catchShare, switchShare } = asked;
   return { ...conditions, order, catchShare, switchShare };
@@ -95,7 +101,7 @@ export function onRungsFloor(setup: FloorSetup): FloorSetup {
 
 /** The cues of a set on the athlete's rung, drawn from the seed. */
 export function scheduleFor(
-  setup: Pick<FloorSetup, 'pattern' | 'rung' | 'eased'>,
+  setup: Pick<FloorSetup, 'pattern' | 'rung' | 'eased' | 'watched'>,
   choices: DrillChoices,
   seed: number,
 ): Result<Cue[]> {

@@ -1,12 +1,13 @@
 import type { Fault } from '@orthokin/core/timing';
-import type { ReactElement } from 'react';
+import { useContext, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { lastRep } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
+import { ClubContext } from '../../api/club.js';
 import { colour } from '../../parts/tokens.js';
 import { KeyRow } from './KeyRow.js';
 import { say } from '../../words/floor.js';
-import { FAULT_HELP } from '../../words/fault.js';
+import { faultWords } from '../../words/fault.js';
 
 const Row = styled(KeyRow)`
   margin-bottom: 12px;
@@ -30,6 +31,7 @@ export function FaultKeys({
   run: Run;
   onFault: (fault: Fault) => void;
 }): ReactElement {
+  const own = useContext(ClubContext)?.faults ?? [];
   const isOpen = run.open.repId !== null;
   const said: readonly Fault[] = isOpen ? run.open.faults : (lastRep(run)?.seenFaults ?? []);
   return (
@@ -39,10 +41,10 @@ export function FaultKeys({
           key={fault}
           type="button"
           aria-pressed={said.includes(fault)}
-          title={FAULT_HELP[fault].say}
+          title={faultWords(fault, own).say}
           onClick={() => onFault(fault)}
         >
-          {fault} <kbd>{i + 1}</kbd>
+          {faultWords(fault, own).name} <kbd>{i + 1}</kbd>
         </button>
       ))}
     </Row>

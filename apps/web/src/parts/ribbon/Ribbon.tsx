@@ -2,8 +2,9 @@ import type { Target } from '@orthokin/core/floor';
 import type { GatedDuration } from '@orthokin/core/pattern';
 import type { RepReading, TimedEvent } from '@orthokin/core/timing';
 import { Flag } from 'lucide-react';
-import type { ReactElement } from 'react';
+import { useContext, type ReactElement } from 'react';
 import { commaList, seconds } from '../../words/format.js';
+import { codeOf, FaultNames, type NameOfFault } from '../fault-names.js';
 import { MarkerShapeAt } from '../plan/Marker.js';
 import { PHASE_COLOURS, phaseFill } from '../phases.js';
 import { colour, MONO } from '../tokens.js';
@@ -22,7 +23,7 @@ export const FIGURES_FROM_RIGHT = { reaction: 192, recovery: 124 } as const;
 
 /** How high a rep's row is. */
 export const rowHeight = (reading: RepReading, roomy: boolean): number =>
-  ROW + (!roomy && flagWords(reading) ? FLAG : 0);
+  ROW + (!roomy && flagWords(reading, codeOf) ? FLAG : 0);
 
 function Band({ segment, scale }: { segment: Segment; scale: Scale }): ReactElement {
   const x = scale.x(segment.fromMs);
@@ -113,12 +114,12 @@ function Figure({
   );
 }
 
-const describe = ({ rep, durations, faults, leftOut }: RepReading): string => {
+const describe = ({ rep, durations, faults, leftOut }: RepReading, nameOf: NameOfFault): string => {
   const times = (['reaction', 'response', 'recovery'] as const).flatMap((name) => {
     const duration = durations[name];
     return duration ? [say('nameMsSeconds', { name, ms: seconds(duration.ms) })] : [];
   });
-  const notes = [...faults, leftOut ? say('leftOut') : ''].filter(Boolean);
+  const notes = [...faults.map(nameOf), leftOut ? say('leftOut') : ''].filter(Boolean);
   return say('repOrdinalTargetValue', {
     ordinal: rep.ordinal,
     target: rep.target,
@@ -127,8 +128,10 @@ const describe = ({ rep, durations, faults, leftOut }: RepReading): string => {
 };
 
 /** What the flag of a rep says; a strike-out says so first. */
-const flagWords = ({ faults, leftOut }: RepReading): string =>
-  commaList(leftOut === 'struck out' ? [say('struckOut'), ...faults] : faults);
+const flagWords = ({ faults, leftOut }: RepReading, nameOf: NameOfFault): string => {
+  const names = faults.map(nameOf);
+  return commaList(leftOut === 'struck out' ? [say('struckOut'), ...names] : names);
+};
 
 /** One rep: number, marker, bands, limits, and what there is to say about it. */
 export function Ribbon({
@@ -147,9 +150,10 @@ export function Ribbon({
   roomy: boolean;
 }): ReactElement {
   const { rep, leftOut } = reading;
-  const flag = flagWords(reading);
+  const nameOf = useContext(FaultNames);
+  const flag = flagWords(reading, nameOf);
   return (
-    <g role="img" aria-label={describe(reading)}>
+    <g role="img" aria-label={describe(reading, nameOf)}>
       <text
         x={22}
         y={BAND / 2}

@@ -1,6 +1,7 @@
 import type { RepReply } from '@orthokin/contract';
 import { Undo2 } from 'lucide-react';
-import type { ReactElement } from 'react';
+import { useContext, type ReactElement } from 'react';
+import { FaultNames } from '../../parts/fault-names.js';
 import styled from 'styled-components';
 import { useCorrectRep } from '../../api/review.js';
 import { useRemembered } from '../../device/useRemembered.js';
@@ -36,7 +37,7 @@ export function Corrections({
 }): ReactElement | null {
   const correct = useCorrectRep(setId);
   const [name] = useRemembered('coach-name', '');
-  const lines = correctionsOf(reps);
+  const lines = correctionsOf(reps, useContext(FaultNames));
   if (lines.length === 0) return null;
   return (
     <section aria-label={say('corrections')} style={{ marginTop: 22 }}>

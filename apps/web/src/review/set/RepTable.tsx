@@ -1,8 +1,9 @@
 import type { DurationName, RepReading } from '@orthokin/core/timing';
-import { useState, type ReactElement } from 'react';
+import { useContext, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { seconds } from '../../words/format.js';
 import { timedBy } from '../../words/verdict.js';
+import { FaultNames } from '../../parts/fault-names.js';
 import { colour, MONO } from '../../parts/tokens.js';
 import { say } from '../../words/review.js';
 
@@ -59,6 +60,7 @@ const words = (name: DurationName): string =>
 /** Every rep with every duration and its error: the figures behind the ribbons. */
 export function RepTable({ readings }: { readings: readonly RepReading[] }): ReactElement {
   const [isOpen, setOpen] = useState(false);
+  const nameOf = useContext(FaultNames);
   const present = COLUMNS.filter((name) => readings.some(({ durations }) => durations[name]));
   return (
     <Details onToggle={(event) => setOpen(event.currentTarget.open)}>
@@ -101,9 +103,10 @@ export function RepTable({ readings }: { readings: readonly RepReading[] }): Rea
                     })}
                     <td className="words">{timedBy(reading)}</td>
                     <td className="words">
-                      {[...faults, ...(leftOut === 'struck out' ? [say('struckOut')] : [])].join(
-                        ', ',
-                      )}
+                      {[
+                        ...faults.map(nameOf),
+                        ...(leftOut === 'struck out' ? [say('struckOut')] : []),
+                      ].join(', ')}
                     </td>
                   </tr>
                 );

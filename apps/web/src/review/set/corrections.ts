@@ -1,4 +1,5 @@
 import type { RepBody, RepReply } from '@orthokin/contract';
+import { codeOf, type NameOfFault } from '../../parts/fault-names.js';
 import {
   checkEvents,
   eventOf,
@@ -45,7 +46,11 @@ const eventWords = (name: EventName): string =>
   name in ALIGN_WORDS ? ALIGN_WORDS[name as 'cue'] : name;
 
 /** What a correction changed, in words. */
-export function changeWords(before: RepReply, after: RepReply): string {
+export function changeWords(
+  before: RepReply,
+  after: RepReply,
+  nameOf: NameOfFault = codeOf,
+): string {
   const parts: string[] = [];
   if (before.struckOut !== after.struckOut)
     parts.push(after.struckOut ? say('struckOut') : say('restored'));
@@ -60,7 +65,7 @@ export function changeWords(before: RepReply, after: RepReply): string {
       );
     if (!old) parts.push(say('eventwordsAdded', { eventWords: eventWords(event.name) }));
   }
-  const faults = (rep: RepReply) => commaList(rep.seenFaults) || say('noFaults');
+  const faults = (rep: RepReply) => commaList(rep.seenFaults.map(nameOf)) || say('noFaults');
   if (faults(before) !== faults(after)) parts.push(say('faultsFaults', { faults: faults(after) }));
   return semicolonList(parts) || say('runAgain');
 }
@@ -74,7 +79,10 @@ export interface CorrectionLine {
 }
 
 /** Every correction of a set, newest first. */
-export function correctionsOf(reps: readonly RepReply[]): CorrectionLine[] {
+export function correctionsOf(
+  reps: readonly RepReply[],
+  nameOf: NameOfFault = codeOf,
+): CorrectionLine[] {
   const byId = new Map(reps.map((rep) => [rep.id, rep]));
   const replaced = new Set(reps.map(({ replaces }) => replaces));
   return reps
@@ -82,7 +90,7 @@ export function correctionsOf(reps: readonly RepReply[]): CorrectionLine[] {
       const before = byId.get(rep.replaces ?? '');
       if (!before) return [];
       const stands = !replaced.has(rep.id);
-      return [{ rep, before, words: changeWords(before, rep), stands }];
+      return [{ rep, before, words: changeWords(before, rep, nameOf), stands }];
     })
     .reverse();
 }

@@ -28,4 +28,5 @@ export const fault = {
   stepsNotQuickeningMend: 'Tap the rhythm of the last three steps, then run it.',
   offRhythmSay: 'Hear the steps.',
   offRhythmMend: 'The step score played slowly, walked along with.',
+  withoutName: 'a fault without a name',
 } as const;

@@ -189,6 +189,7 @@ export const floor = {
   startSet: 'Start the set',
   warmUpFirstKeepFloorClear:
     'Warm up first. Keep the floor clear and dry, with free run-off round the markers. Stop on pain, dizziness or breathlessness that does not settle.',
+  none: 'none',
   coach: 'coach',
   feetLaidFor: 'Feet are laid for {athlete}: {lengths}.',
   lengthFrom: '{length} {from}',
