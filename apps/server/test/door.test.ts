@@ -56,7 +56,10 @@ function goodBodies(): Record<string, Record<string, Json>> {
       ...{ basis: 'hand', setId: null, movedAt: now },
     },
     ArchivedBody: { archived: false },
-    ClubBody: { name: 'Another club', sport: 'squash', unit: 'metres' },
+    ClubBody: {
+      ...{ name: 'Another club', sport: 'squash', unit: 'metres' },
+      faults: [{ fault: 'lean', name: 'tipping', say: 'Even.', mend: 'Freeze calls.' }],
+    },
     AthleteBody: {
       ...{ name: 'Somebody', hand: 'left', ageBand: 'adult', colourVision: 'full', patternId },
       ...{ bornOn: '1999-05-04', heightM: 1.7, goal: 'Home sooner.' },
@@ -76,6 +79,7 @@ function goodBodies(): Record<string, Record<string, Json>> {
         ...{ from: '2026-03-01', until: '2026-03-09', clinician: false, note: 'Ankle.' },
       },
     },
+    WatchedBody: { watched: ['lean'] },
     GroupBody: { name: 'Juniors', athleteIds: [athleteId] },
     WipeBody: { name: 'not its name' },
     ImportBody: plain({

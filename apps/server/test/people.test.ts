@@ -144,7 +144,7 @@ describe('a club of one’s own', () => {
     const at = `/api/clubs/${clubId}`;
     await server.put(at, { name: 'Harbour Lane', sport: 'badminton', unit: 'feet' }).expect(200);
     expect(await clubs()).toContainEqual({
-      ...{ clubId, name: 'Harbour Lane', sport: 'badminton', unit: 'feet' },
+      ...{ clubId, name: 'Harbour Lane', sport: 'badminton', unit: 'feet', faults: [] },
     });
     expect((await server.get(`${at}/squad`).expect(200)).body).toEqual([]);
     const line = await server.lineOf('Juno Marlock');
@@ -182,7 +182,7 @@ describe('a club of one’s own', () => {
     await server.put(`/api/clubs/${clubId}`, { name: 'One' }).expect(200);
     await server.put(`/api/clubs/${clubId}`, { name: 'Two' }).expect(200);
     const own = (await clubs()).filter((club) => club.clubId === clubId);
-    expect(own).toEqual([{ clubId, name: 'Two', sport: '', unit: 'metres' }]);
+    expect(own).toEqual([{ clubId, name: 'Two', sport: '', unit: 'metres', faults: [] }]);
   });
 });
 

@@ -1,3 +1,4 @@
+import { USUAL_LADDER } from '@orthokin/core/progress';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import type { DrillSetBody, RungMoveBody, SetReviewReply } from '@orthokin/contract';
 import { v7 } from 'uuid';
@@ -118,4 +119,25 @@ describe('a move is refused', () => {
     expect(replies.map(({ status }) => status).sort()).toEqual([200, 409]);
     expect((await server.lineOf(name)).rung).toBe(set.body.rung + 1);
   });
+});
+
+test('on a ladder that asks for a word nobody moves up without one, which is kept', async () => {
+  const line = await server.lineOf('Rafe Lindhollow');
+  const settings = { ...USUAL_LADDER, onWord: true };
+  await server
+    .put(server.club(`ladders/${v7()}`), {
+      ...{ patternId: line.patternId, savedAt: new Date().toISOString(), settings },
+    })
+    .expect(200);
+  const up: RungMoveBody = {
+    ...{ athleteId: line.athlete.id, patternId: line.patternId, setId: null, basis: 'hand' },
+    ...{ fromRung: line.rung, toRung: line.rung + 1, movedAt: new Date().toISOString() },
+  };
+  const refused = await send(up).expect(409);
+  expect(refused.text).toContain('on whose word');
+  expect((await server.lineOf('Rafe Lindhollow')).rung).toBe(line.rung);
+  await send({ ...up, reason: 'Dr Sand: straight ways are free.' }).expect(200);
+  expect((await server.lineOf('Rafe Lindhollow')).rung).toBe(line.rung + 1);
+  // Down, and a move taken back, need nobody's word.
+  await send({ ...up, fromRung: up.toRung, toRung: up.fromRung }).expect(200);
 });

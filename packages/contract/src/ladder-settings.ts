@@ -17,10 +17,12 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
+  IsBoolean,
   IsDefined,
   IsIn,
   IsInt,
   IsNumber,
+  IsOptional,
   IsPositive,
   IsUUID,
   Max,
@@ -144,6 +146,10 @@ export class LadderSettingsBody implements LadderSettings {
   @ValidateNested()
   @Type(() => StandardTestBody)
   test: StandardTestBody | null;
+
+  @IsOptional()
+  @IsBoolean()
+  onWord?: boolean;
 }
 
 /** The settings of a pattern's ladder as saved; the newest stand. */

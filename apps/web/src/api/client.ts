@@ -15,6 +15,10 @@ export class Refused extends Error {
   }
 }
 
+/** Whether what was refused lacks the word that a ladder asks for. */
+export const lacksWord = (error: Error | null): boolean =>
+  error instanceof Refused && error.problems.some(({ field }) => field === 'reason');
+
 /** What the address names is not in this club, or no such thing can be. */
 export class NotThere extends Refused {}
 

@@ -133,3 +133,4 @@ export {
   type Suggestion,
   type Wish,
 } from './suggest.js';
+export { RETURN_STEPS, returnLadder, type ReturnStep } from './return-ladder.js';

@@ -31,6 +31,8 @@ export interface LadderSettings {
   readonly school: SchoolName;
   readonly effort: EffortName;
   readonly test: StandardTest | null;
+  /** Nobody moves up without somebody's word, which is kept. */
+  readonly onWord?: boolean;
 }
 
 /** The settings of a new ladder. */

@@ -11,6 +11,7 @@ import { PatternsService } from '../patterns/patterns.service.js';
 import { insertOnce } from '../../platform/storage/insert-once.js';
 import { Changes } from '../changes.js';
 import { Deciding, type Assessment } from './deciding.js';
+import { LaddersService } from './ladders.service.js';
 import { PlacesService, type Move } from './places.service.js';
 import { RungMove } from './rung-move.entity.js';
 
@@ -26,6 +27,7 @@ export class ProgressService {
     private readonly drills: DrillsService,
     private readonly patterns: PatternsService,
     private readonly deciding: Deciding,
+    private readonly ladders: LaddersService,
     private readonly places: PlacesService,
     private readonly changes: Changes,
   ) {}
@@ -75,6 +77,11 @@ export class ProgressService {
     if (basis === 'undo') {
       checkUndo(body, by);
       return NO_GROUNDS;
+    }
+    if (toRung > fromRung && !body.reason) {
+      const { onWord } = await this.ladders.settings(clubId, patternId);
+      if (onWord)
+        throw conflict('reason', 'nothing', 'on whose word: nobody moves up here without');
     }
     const { body: pattern } = await this.patterns.newest(clubId, patternId);
     if (toRung > pattern.rungs.length)

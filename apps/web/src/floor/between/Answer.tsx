@@ -2,6 +2,7 @@ import { stepOf } from '@orthokin/core/progress';
 import { ArrowDown, ArrowUp, Play } from 'lucide-react';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
+import { lacksWord } from '../../api/client.js';
 import { useMove } from '../../api/ladder.js';
 import { useSetReview } from '../../api/review.js';
 import type { Run } from '../../drill/plan.js';
@@ -9,6 +10,7 @@ import { useSending } from '../../device/outbox-context.js';
 import { Button } from '../../parts/Button.js';
 import { headline } from '../../words/decision.js';
 import { Notice } from '../../parts/Notice.js';
+import { OnWord } from '../../parts/OnWord.js';
 import { Quiet } from '../../parts/Text.js';
 import { say } from '../../words/floor.js';
 import { Ways } from './Ways.js';
@@ -39,10 +41,11 @@ export function Answer({
   const { decision, set, currentRung } = review;
   const step = stepOf(decision.answer);
   const canStep = step !== 0 && currentRung === set.rung;
-  const follow = () => {
+  const follow = (reason?: string) => {
     const where = { athleteId: set.athleteId, patternId: set.patternId, setId: set.id };
     const way = { fromRung: set.rung, toRung: set.rung + step, basis: 'rule' as const };
-    move.mutate({ ...where, ...way }, { onSuccess: () => onNext?.() });
+    const word = reason === undefined ? {} : { reason };
+    move.mutate({ ...where, ...way, ...word }, { onSuccess: () => onNext?.() });
   };
   return (
     <>
@@ -50,7 +53,7 @@ export function Answer({
       {onNext && (
         <Ways>
           {canStep && (
-            <Button weight="main" isDisabled={move.isPending} onPress={follow}>
+            <Button weight="main" isDisabled={move.isPending} onPress={() => follow()}>
               {step > 0 ? <ArrowUp size={20} aria-hidden /> : <ArrowDown size={20} aria-hidden />}
               {say('whichNextSetRungRung', {
                 which: step > 0 ? say('moveUp') : say('easeBack'),
@@ -63,7 +66,11 @@ export function Answer({
           </Button>
         </Ways>
       )}
-      {move.error && <Notice>{move.error.message}</Notice>}
+      {lacksWord(move.error) ? (
+        <OnWord isPending={move.isPending} onSay={follow} />
+      ) : (
+        move.error && <Notice>{move.error.message}</Notice>
+      )}
     </>
   );
 }

@@ -4,11 +4,13 @@ import { ArrowDown, ArrowUp, Play, Undo2 } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import { Dialog, Heading as DialogHeading } from 'react-aria-components';
 import styled from 'styled-components';
+import { lacksWord } from '../../api/client.js';
 import { useMove } from '../../api/ladder.js';
 import { Button, ButtonLink } from '../../parts/Button.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { TextField } from '../../parts/form/TextField.js';
 import { Notice } from '../../parts/Notice.js';
+import { OnWord } from '../../parts/OnWord.js';
 import { Sheet } from '../../parts/Sheet.js';
 import { Quiet } from '../../parts/Text.js';
 import { say } from '../../words/ladder.js';
@@ -68,7 +70,14 @@ export function MoveWays({ ladder }: { ladder: AthleteLadderReply }): ReactEleme
           </Button>
         )}
       </Ways>
-      {move.error && <Notice>{move.error.message}</Notice>}
+      {lacksWord(move.error) && newest ? (
+        <OnWord
+          isPending={move.isPending}
+          onSay={(reason) => send({ toRung: rung + step, basis: 'rule', setId: newest, reason })}
+        />
+      ) : (
+        move.error && <Notice>{move.error.message}</Notice>
+      )}
       <Sheet isOpen={isOpen} onOpenChange={setOpen} isDismissable>
         <Otherwise
           ladder={ladder}

@@ -4,6 +4,7 @@ import {
   AXIS_ORDERS,
   checkRule,
   draftLadder,
+  returnLadder,
   EFFORT_NAMES,
   SCHOOL_NAMES,
   USUAL_DRAFT,
@@ -16,6 +17,7 @@ import { useLadder, useSaveLadder } from '../../api/ladder.js';
 import { useSavePattern } from '../../api/patterns.js';
 import { Button } from '../../parts/Button.js';
 import { Fields } from '../../parts/form/Fields.js';
+import { CheckField } from '../../parts/form/CheckField.js';
 import { NumberField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { IconButton } from '../../parts/IconButton.js';
@@ -134,6 +136,11 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
     edit.change(draftLadder(pattern, { axis: climb.axis, school: climb.school, msPerBit }));
     setShown(1);
   };
+  const draftReturn = () => {
+    edit.change(returnLadder(pattern));
+    set({ onWord: true });
+    setShown(1);
+  };
   const save = async () => {
     if (isClimbChanged) {
       await saveLadder.mutateAsync({ patternId: pattern.id, settings: climb });
@@ -234,6 +241,9 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
           <section>
             <Heading>{say('whenRungMet')}</Heading>
             <RuleForm rule={climb.rule} onChange={(rule) => set({ rule })} />
+            <CheckField isSelected={climb.onWord ?? false} onChange={(onWord) => set({ onWord })}>
+              {say('onlyOnWord')}
+            </CheckField>
             <p style={{ margin: '8px 0 0' }}>
               <Link to="/ladder/rules">{say('whatWouldThisRuleDo')}</Link>
             </p>
@@ -276,7 +286,9 @@ function Editor({ ladder: { pattern, settings } }: { ladder: LadderReply }): Rea
             </p>
             <Button onPress={draft}>
               <WandSparkles size={18} aria-hidden /> {say('draftFromEasyLive')}
-            </Button>
+            </Button>{' '}
+            <Button onPress={draftReturn}>{say('draftWayBack')}</Button>
+            <Quiet style={{ marginTop: 8, maxWidth: '66ch' }}>{say('wayBackMeans')}</Quiet>
           </section>
           <TestPart climb={climb} rungs={edit.rungs.length} onChange={set} />
         </div>

@@ -256,4 +256,8 @@ export const ladder = {
   rungAtShare: 'rung {number}, at {share}',
   everyoneObject: 'everyone',
   noTimedSetYet: 'a set on this pattern in which first move and arrival were timed',
+  draftWayBack: 'Draft a way back after injury',
+  wayBackMeans:
+    'Range, straight ways, changes of direction, reaction, speed: small and unhurried first. Nobody moves up it without somebody’s word. Take a copy of the pattern for whoever is coming back.',
+  onlyOnWord: 'Nobody moves up without somebody’s word',
 } as const;

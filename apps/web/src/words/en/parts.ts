@@ -24,6 +24,8 @@ export const parts = {
   minToMax: '{min} to {max}',
   aNumberInUnit: 'a number in {unit}',
   aNumberInFigures: 'a number in figures',
+  onWhoseWord: 'On whose word? Nobody moves up here without.',
+  onThatWord: 'On that word',
   inEmergency: 'In an emergency',
   callFor: 'Call for {name}',
   nobodyToCall: 'Nobody is written down yet. It is done on the athlete’s own page.',
