@@ -162,6 +162,7 @@ export const ROUTES = {
   clubFile: get<Blob>()('clubs/:clubId/club.zip'),
   repsOfSet: get<string>()('clubs/:clubId/sets/:setId/reps.csv'),
   repsOfClub: get<string>()('clubs/:clubId/reps.csv'),
+  athletesOfClub: get<string>()('clubs/:clubId/athletes.csv'),
   setsOfClub: get<string>()('clubs/:clubId/sets.csv'),
   repDictionary: get<string>()('reps-dictionary.csv'),
   setDictionary: get<string>()('sets-dictionary.csv'),

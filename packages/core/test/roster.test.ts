@@ -1,4 +1,10 @@
-import { matchRoster, readRoster, ROSTER_FIELDS } from '@orthokin/core/formats';
+import {
+  matchRoster,
+  readRoster,
+  ROSTER_FIELDS,
+  ROSTER_HEADS,
+  rosterRow,
+} from '@orthokin/core/formats';
 import { BODY_BOUNDS_M } from '@orthokin/core/people';
 import fc from 'fast-check';
 
@@ -85,6 +91,29 @@ test('every row is a person or named, whatever is in it; lengths are a body’s'
           expect(metres).toBeGreaterThanOrEqual(least);
           expect(metres).toBeLessThanOrEqual(most);
         }
+    }),
+  );
+});
+
+test('a table that was written is read back as it was', () => {
+  const text = fc.option(fc.constantFrom('Home sooner.', 'Tall', 'squash, tennis'));
+  const person = fc.record({
+    ...{ name: fc.constantFrom('Ada Lund', 'Bo Ek', "Cy D'Ahl"), called: text, sports: text },
+    ...{ goal: text, note: text, bornOn: fc.option(fc.constantFrom('2014-01-31', '1999-12-01')) },
+    ageBand: fc.constantFrom('under 11', 'adult'),
+    hand: fc.constantFrom('left', 'right'),
+    foot: fc.option(fc.constantFrom('left', 'right')),
+    heightM: fc.option(fc.integer({ min: 80, max: 250 }).map((cm) => cm / 100)),
+    shoulderM: fc.option(fc.integer({ min: 15, max: 70 }).map((cm) => cm / 100)),
+    hipM: fc.option(fc.integer({ min: 12, max: 60 }).map((cm) => cm / 100)),
+    reachM: fc.option(fc.integer({ min: 30, max: 250 }).map((cm) => cm / 100)),
+  });
+  fc.assert(
+    fc.property(person, (one) => {
+      const row = rosterRow(one as Parameters<typeof rosterRow>[0]).map((cell) =>
+        String(cell ?? ''),
+      );
+      expect(read(ROSTER_HEADS, [row]).people[0]).toMatchObject(one);
     }),
   );
 });

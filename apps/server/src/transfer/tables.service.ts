@@ -5,6 +5,8 @@ import {
   REP_COLUMNS,
   REP_DICTIONARY_HEADER,
   repDictionary,
+  ROSTER_HEADS,
+  rosterRow,
   SET_COLUMNS,
   setDictionary,
 } from '@orthokin/core/formats';
@@ -73,6 +75,12 @@ export class TablesService {
           return SET_COLUMNS.map(({ cell }) => cell(named));
         }),
       );
+  }
+
+  /** One row a person, as such a table can be brought in; what is private of them is not in it. */
+  async athletesOfClub(clubId: string): Promise<string> {
+    const athletes = await this.athletes.everyone(clubId);
+    return csv([ROSTER_HEADS, ...athletes.map(rosterRow)]);
   }
 
   private async names(clubId: string): Promise<ReadonlyMap<string, string>> {

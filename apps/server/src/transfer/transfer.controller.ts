@@ -76,6 +76,12 @@ export class TransferController {
     return new StreamableFile(await this.files.take('setsTable', clubId));
   }
 
+  @Serves(ROUTES.athletesOfClub)
+  @Table('athletes')
+  athletesOfClub(@Param() { clubId }: ClubPath): Promise<string> {
+    return this.tables.athletesOfClub(clubId);
+  }
+
   @Serves(ROUTES.repDictionary)
   @Table('reps-dictionary')
   repDictionary(): string {

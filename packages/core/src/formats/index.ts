@@ -24,6 +24,8 @@ export {
   matchRoster,
   readRoster,
   ROSTER_FIELDS,
+  ROSTER_HEADS,
+  rosterRow,
   type Known,
   type Roster,
   type RosterField,

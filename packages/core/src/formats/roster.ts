@@ -230,3 +230,28 @@ function groupByName(known: readonly Known[]): ReadonlyMap<string, Known[]> {
   }
   return groups;
 }
+
+/** The heads of a table of people as it is written: all that can be read but the squad, of which there may be several. */
+export const ROSTER_HEADS = ROSTER_FIELDS.filter((field) => field !== 'squad');
+
+/** Somebody as a row under `ROSTER_HEADS`, lengths in metres: read again it is the same person. */
+export function rosterRow(
+  person: Omit<RosterPerson, 'row' | 'squad' | 'double'>,
+): (string | number | null)[] {
+  const cells: Readonly<Record<(typeof ROSTER_HEADS)[number], string | number | null>> = {
+    name: person.name,
+    called: person.called,
+    born: person.bornOn,
+    'age band': person.ageBand,
+    hand: person.hand,
+    foot: person.foot,
+    height: person.heightM,
+    shoulders: person.shoulderM,
+    hips: person.hipM,
+    reach: person.reachM,
+    sports: person.sports,
+    goal: person.goal,
+    note: person.note,
+  };
+  return ROSTER_HEADS.map((head) => cells[head]);
+}

@@ -60,6 +60,8 @@ export interface BeforeDrill {
   readonly left: { readonly minutes: number | null; readonly splits: number | null };
   /** Where something stops it: what may be done in its place. */
   readonly instead: Instead | null;
+  /** Numbers of the ladder's rungs that restrictions stop. */
+  readonly stoppedRungs: readonly number[];
   /** A coach may go ahead with a reason; not against what a clinician has to clear. */
   readonly mayOverrule: boolean;
   /** Checks never looked at, not passed or hurting, unless a coach went ahead with them before. */
@@ -117,6 +119,9 @@ export function beforeDrill(minded: Minded, drill: ComingDrill): BeforeDrill {
   return {
     ...{ stops, tooMuch, left },
     instead: stops.length === 0 ? null : allowedInstead(pattern, rung, restrictions),
+    stoppedRungs: pattern.rungs
+      .map(({ number }) => number)
+      .filter((number) => stopsOf(pattern, number, restrictions).length > 0),
     mayOverrule: !against.some(({ clinician }) => clinician),
     unready: unreadyFor(needs, minded.looks).filter((one) => !wentAgainst.has(unreadyKey(one))),
     agreement: isOpen && !wentAgainst.has(agreementKey(agreement)) ? agreement : null,

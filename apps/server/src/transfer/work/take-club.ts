@@ -39,6 +39,7 @@ export async function takeClub(
   ];
   for (const [file, text] of files)
     zip.addReadStreamLazy(file, (done) => done(null, Readable.from(text)));
+  zip.addBuffer(Buffer.from(await tables.athletesOfClub(clubId)), 'athletes.csv');
   zip.addBuffer(Buffer.from(tables.repDictionary()), 'reps-dictionary.csv');
   zip.addBuffer(Buffer.from(tables.setDictionary()), 'sets-dictionary.csv');
   zip.end();

@@ -9,10 +9,13 @@ export function RungPicker({
   pattern,
   own,
   rung,
+  stopped,
 }: {
   pattern: PatternReply;
   own: number;
   rung: number;
+  /** Rungs the athlete may not do now. */
+  stopped: readonly number[];
 }): ReactElement {
   const [, change] = useAddress();
   return (
@@ -30,6 +33,7 @@ export function RungPicker({
                 of: pattern.rungs.length,
                 name,
                 whose: number === own ? '' : say('notTheirOwn'),
+                now: stopped.includes(number) ? say('notNow') : '',
               }),
             ] as const,
         )}

@@ -261,7 +261,12 @@ function SetUpFor({
         <div>
           <What>
             <PatternPicker pattern={pattern} />
-            <RungPicker pattern={pattern} own={ownRung} rung={setup.rung} />
+            <RungPicker
+              pattern={pattern}
+              own={ownRung}
+              rung={setup.rung}
+              stopped={before.stoppedRungs}
+            />
           </What>
           <Headline>
             {say(isStopped(before) ? 'notAllOfIt' : 'athleteReadyWhenYou', {

@@ -28,6 +28,7 @@ const OUT = [
   ['club.zip', say('wholeClubKeepTakeAlong')],
   ['reps.csv', say('everyRepTable')],
   ['sets.csv', say('everySetTable')],
+  ['athletes.csv', say('everyAthleteTable')],
 ] as const;
 
 /** What leaves the club as files, and what comes in by them. */

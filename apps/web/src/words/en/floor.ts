@@ -319,6 +319,7 @@ export const floor = {
   yesAsked: 'Yes: {asked}.',
   noAskedHere: 'No: {asked} is here.',
   rehearsedNoCheckPointWasLooked: 'Rehearsed; no check point was looked at.',
-  rungOfWhose: 'rung {number} of {of}: {name}{whose}',
+  rungOfWhose: 'rung {number} of {of}: {name}{whose}{now}',
+  notNow: ', not now',
   noTests: 'none',
 } as const;

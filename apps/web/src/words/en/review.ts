@@ -244,6 +244,7 @@ export const review = {
   noDay: 'no day',
   wholeClubKeepTakeAlong: 'The whole club, to keep or take along',
   everyRepTable: 'Every rep as a table',
+  everyAthleteTable: 'Every athlete, as a table',
   everySetTable: 'Every set as a table',
   fromTo: '{from} to {to}',
   comparedByBasis: 'Compared by {basis}: {before} against {after}, rung {rung}.',
