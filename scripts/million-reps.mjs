@@ -2,13 +2,13 @@ import pg from 'pg';
 import { Refusal, run, say } from './lib/say.mjs';
 
 /**
- * Fills a database that holds the demo club with twenty clubs more, a million reps in all, each set a
+ * Fills a database that holds the demo club with five clubs more of two hundred athletes, a million reps in all, each set a
  * copy of one of the demo's on another day. For measuring, on a database that may be thrown away:
  *   node scripts/million-reps.mjs postgresql://…
  */
-const CLUBS = 20;
-const ATHLETES = 25;
-const SETS = 167;
+const CLUBS = 5;
+const ATHLETES = 200;
+const SETS = 84;
 /** The days the sets of an athlete are spread over, the newest today. */
 const DAYS = 420;
 

@@ -21,6 +21,11 @@ import {
   summariseSet,
 } from '@orthokin/core/stats';
 import { readRep, type Rep } from '@orthokin/core/timing';
+import { COURT_NAMES, SIDES } from '@orthokin/core/floor';
+import { matchRoster, readRoster } from '@orthokin/core/formats';
+import { RESTRICTION_KINDS, stopsOf, type Restriction } from '@orthokin/core/people';
+import { firstPattern } from '@orthokin/core/progress';
+import Papa from 'papaparse';
 import { blankPattern, checkFootwork, layLeg, usualPlan } from '@orthokin/core/footwork';
 import {
   layoutTargets,
@@ -91,6 +96,21 @@ const layAll = (pattern: Pattern): Pattern =>
 const bare = twelveTargets();
 const laid = layAll({ ...bare, targets: bare.targets.slice(0, 6) });
 
+/** All usual patterns there are, each with a restriction of every kind standing against it. */
+const patterns = COURT_NAMES.flatMap((court) =>
+  SIDES.map((hand) => firstPattern({ name: 'bench', sport: 'any', court, hand })),
+);
+const restrictions = RESTRICTION_KINDS.map((kind): Restriction => ({
+  ...{ kind, leg: null, moves: [], most: 40, from: '2026-01-01', until: null, clinician: false },
+}));
+
+const ROSTER = `Name;Born;Hand;Height\n${Array.from(
+  { length: MANY / 50 },
+  (_, i) => `Somebody ${i};201${i % 10}-03-0${(i % 9) + 1};left;1.${40 + (i % 40)}`,
+).join('\n')}`;
+const rosterRows = ROSTER.split('\n').map((line) => line.split(';'));
+const known = rosterRows.slice(1, 201).map(([name = '']) => ({ name }));
+
 const reactions = hundredThousand.flatMap(({ durations }) => durations.reaction?.ms ?? []);
 const fiveHundred = reactions.slice(0, 500);
 const sessions = Array.from({ length: 40 }, (_, i) => i + 1);
@@ -135,6 +155,15 @@ bench
   .add('check 1,000 patterns of 6', () => {
     for (let n = 0; n < MANY / 100; n++) checkFootwork(laid);
   })
+  .add('every rung of 28 patterns against every restriction', () => {
+    for (const pattern of patterns)
+      for (const { number } of pattern.rungs) stopsOf(pattern, number, restrictions);
+  })
+  .add('2,000 people of a table, 200 known', () => {
+    const [heads = [], ...rows] = rosterRows;
+    readRoster(rows, { columns: matchRoster(heads), known, unit: 'metres', today: '2026-11-27' });
+  })
+  .add('the same table, papaparse alone', () => void Papa.parse(ROSTER))
   .add('schedule 200 cues', () => {
     makeSchedule(
       { ...PLAIN_CONDITIONS, targets: ['A', 'B', 'C', 'D', 'E', 'F'], reps: 200 },

@@ -37,7 +37,7 @@ test('pages of athletes, squads and ladders on a million reps, fifty people at o
   const clubs = (await ask<ClubReply[]>(`${api}/clubs`)).filter(
     ({ clubId }) => clubId !== demo?.clubId,
   );
-  const first: number[] = [];
+  const anew: number[] = [];
   const people = new Map<string, string[]>();
   const ladders = new Map<string, string[]>();
   for (const { clubId } of clubs) {
@@ -48,14 +48,14 @@ test('pages of athletes, squads and ladders on a million reps, fifty people at o
     ladders.set(clubId, patterns);
     const began = performance.now();
     for (const id of patterns) await ask(`${api}/clubs/${clubId}/patterns/${id}/ladder`);
-    first.push((performance.now() - began) / patterns.length);
+    anew.push((performance.now() - began) / patterns.length);
     people.set(
       clubId,
       lines.map(({ athlete }) => athlete.id),
     );
   }
-  const took: Record<'athlete' | 'squad' | 'ladder', number[]> = {
-    ...{ athlete: [], squad: [], ladder: [] },
+  const took: Record<'first' | 'athlete' | 'squad' | 'ladder', number[]> = {
+    ...{ first: [], athlete: [], squad: [], ladder: [] },
   };
   const until = Date.now() + FOR_MS;
   const taken = watchMachine();
@@ -65,9 +65,10 @@ test('pages of athletes, squads and ladders on a million reps, fifty people at o
     for (let page = 0; Date.now() < until; page++) {
       const looks = LOOKS_MS[0] + Math.random() * (LOOKS_MS[1] - LOOKS_MS[0]);
       await new Promise((done) => setTimeout(done, looks));
-      const kind = (['squad', 'athlete', 'ladder'] as const)[page % 3] ?? 'squad';
+      const kind = (['first', 'squad', 'athlete', 'ladder'] as const)[page % 4] ?? 'squad';
       const own = ladders.get(clubId) ?? [];
       const path = {
+        first: 'squad',
         squad: 'standings',
         athlete: `athletes/${ids[page % ids.length] ?? ''}/course`,
         ladder: `patterns/${own[page % own.length] ?? ''}/ladder`,
@@ -80,8 +81,9 @@ test('pages of athletes, squads and ladders on a million reps, fifty people at o
   };
   await Promise.all(Array.from({ length: CLIENTS }, (_, n) => person(n)));
   const machine = taken();
+  console.log(figures('first page, 200 athletes', took.first), machine);
   console.log(figures('page of an athlete', took.athlete), machine);
   console.log(figures('page of a squad', took.squad), machine);
   console.log(figures('ladder of a squad', took.ladder), machine);
-  console.log(figures('ladder of a squad, worked out anew', first), machine);
+  console.log(figures('ladder of a squad, worked out anew', anew), machine);
 });

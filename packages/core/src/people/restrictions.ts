@@ -1,6 +1,13 @@
 import type { Side } from '../floor/index.js';
 import { onScale } from '../footwork/index.js';
-import { legOf, rungOf, type Pattern, type Rung } from '../pattern/index.js';
+import {
+  legOf,
+  rungOf,
+  type Pattern,
+  type Placement,
+  type Rung,
+  type Standing,
+} from '../pattern/index.js';
 import { demandsOf, MOVES, type Demand, type Move } from './moves.js';
 
 /** What somebody may not do now. */
@@ -95,19 +102,27 @@ export interface Stop {
   readonly demands: readonly Demand[];
 }
 
-const demandsTo = (pattern: Pattern, letter: string): Demand[] | null => {
-  const leg = legOf(pattern, letter);
-  return leg && leg.placements.length > 0 ? demandsOf(pattern.stance, leg.placements) : null;
-};
+/** What placements ask, as long as somebody holds them: every rung of a ladder asks the same legs. */
+const asked = new WeakMap<readonly Placement[], { stance: Standing; demands: Demand[] }>();
+
+function demandsTo({ stance, legs }: Pattern, letter: string): Demand[] | null {
+  const { placements } = legOf({ legs }, letter) ?? {};
+  if (!placements || placements.length === 0) return null;
+  const known = asked.get(placements);
+  if (known?.stance === stance) return known.demands;
+  const demands = demandsOf(stance, placements);
+  asked.set(placements, { stance, demands });
+  return demands;
+}
 
 /** Why a target is stopped, for each of the restrictions that stop it. */
 function stopsAt(pattern: Pattern, target: string, restrictions: readonly Restriction[]): Stop[] {
-  const asked = demandsTo(pattern, target);
+  const all = demandsTo(pattern, target);
   return restrictions.flatMap((restriction): Stop[] => {
     if (restriction.kind === 'no head contact')
       return pattern.tags.includes(HEAD_CONTACT_TAG) ? [{ target, restriction, demands: [] }] : [];
     if (!isOfFeet(restriction)) return [];
-    const demands = asked?.filter((demand) => forbids(restriction, demand));
+    const demands = all?.filter((demand) => forbids(restriction, demand));
     return demands?.length === 0 ? [] : [{ target, restriction, demands: demands ?? [] }];
   });
 }
@@ -125,10 +140,10 @@ export function stopsOf(
   rung: number,
   restrictions: readonly Restriction[],
 ): Stop[] {
-  const asked = rungOf(pattern, rung);
-  if (!asked || restrictions.length === 0) return [];
-  const run = asRun(pattern, asked);
-  return asked.targets.flatMap((letter) => stopsAt(run, letter, restrictions));
+  const own = rungOf(pattern, rung);
+  if (!own || restrictions.length === 0) return [];
+  const run = asRun(pattern, own);
+  return own.targets.flatMap((letter) => stopsAt(run, letter, restrictions));
 }
 
 /** What may be done in place of a rung that is stopped. */
@@ -154,7 +169,7 @@ export function allowedInstead(
   rung: number,
   restrictions: readonly Restriction[],
 ): Instead {
-  const asked = rungOf(pattern, rung);
+  const own = rungOf(pattern, rung);
   const stops = stopsOf(pattern, rung, restrictions);
   const stopped = new Set(stops.map(({ target }) => target));
   const scaled = (share: number): Pattern => ({
@@ -166,7 +181,7 @@ export function allowedInstead(
   const isFree = (tried: Pattern, number: number): boolean =>
     stopsOf(tried, number, restrictions).length === 0;
   return {
-    targets: asked?.targets.filter((letter) => !stopped.has(letter)) ?? [],
+    targets: own?.targets.filter((letter) => !stopped.has(letter)) ?? [],
     rungs: pattern.rungs
       .map(({ number }) => number)
       .filter((number) => number !== rung && isFree(pattern, number))
