@@ -63,7 +63,8 @@ const STEPS = [
   ],
   [
     'figures',
-    `insert into set_figures select c.club_id, c.id, f.figures, f.judgement
+    `insert into set_figures (club_id, id, figures, judgement, staircase, outcome)
+     select c.club_id, c.id, f.figures, f.judgement, f.staircase, f.outcome
      from chosen c join set_figures f on f.id = c.from_id and f.club_id = '${DEMO}'`,
   ],
   [

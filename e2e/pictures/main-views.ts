@@ -4,7 +4,6 @@ import { Coach, openPattern } from '../stories/support/coach.js';
 import { test } from '../stories/support/served.js';
 
 const FOLDER = resolve(import.meta.dirname, '../../docs/screenshots');
-const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 /** An A4 page at 96 dots an inch, less its margins. */
 const A4 = { width: 718, height: 1047 };
@@ -33,6 +32,19 @@ test('squad, floor and review', async ({ page }) => {
   await coach.finished(12);
   await coach.seeReview();
   await shoot(page, 'review', true);
+});
+
+test('a drill that is stopped', async ({ page }) => {
+  await page.goto('/patterns');
+  const star = page.getByRole('listitem').filter({ hasText: 'Star from the T' }).first();
+  await star.waitFor();
+  const href = (await star.getByRole('link').first().getAttribute('href')) ?? '';
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Start a drill with Lotte Brandvane' }).click();
+  await page.getByRole('button', { name: 'Start the set' }).waitFor();
+  await page.goto(`${page.url()}?pattern=${href.split('/').at(-1) ?? ''}`);
+  await page.getByRole('button', { name: /^Only / }).waitFor();
+  await shoot(page, 'stopped');
 });
 
 test.describe('the first opening', () => {
@@ -140,10 +152,7 @@ test('before a set, and on a second screen', async ({ page, browser, served }) =
   await shoot(phone, 'panel-phone');
 });
 
-for (const [name, size] of [
-  ['drill-by-hand', DESK],
-  ['drill-phone', PHONE],
-] as const) {
+for (const [name, size] of [['drill-phone', PHONE]] as const) {
   test(name, async ({ page }) => {
     await page.setViewportSize(size);
     const coach = new Coach(page);

@@ -1,11 +1,4 @@
-import {
-  COLOUR_VISIONS,
-  type ColourVision,
-  type Side,
-  SIDES,
-  LENGTH_UNITS,
-  type LengthUnit,
-} from '@orthokin/core/floor';
+import { COLOUR_VISIONS, type ColourVision, type Side, SIDES } from '@orthokin/core/floor';
 import type { Decision, Evidence } from '@orthokin/core/progress';
 import { END_REASONS, type EndReason } from '@orthokin/core/run';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
@@ -13,7 +6,6 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
-  ArrayUnique,
   Equals,
   IsArray,
   IsDefined,
@@ -37,10 +29,8 @@ import {
   LONGEST_NAME,
   LONGEST_ATHLETE_NOTE,
   LONGEST_CLUB_NAME,
-  LONGEST_SPORT,
 } from '@orthokin/core/people';
-import { SEEN_FAULTS } from '@orthokin/core/timing';
-import { FaultWordsBody } from './club.js';
+import { ClubBody } from './club.js';
 import { AboutAthlete } from './person.js';
 import { CareBody } from './care.js';
 import { GroupBody } from './group.js';
@@ -60,35 +50,12 @@ export const CLUB_FORMAT = 'orthokin club';
 export const CLUB_FORMAT_VERSION = 2;
 export const CLUB_FORMAT_VERSIONS = [1, CLUB_FORMAT_VERSION] as const;
 
-/** Of a club and of what else is named in a file. */
-
 /** More often than this no pattern of a file was saved. */
 const MOST_VERSIONS = 1000;
 
-export class ClubFileClub {
+export class ClubFileClub extends ClubBody {
   @IsUUID()
   clubId: string;
-
-  @IsString()
-  @Length(1, LONGEST_CLUB_NAME)
-  name: string;
-
-  @IsOptional()
-  @IsString()
-  @MaxLength(LONGEST_SPORT)
-  sport?: string | null;
-
-  @IsOptional()
-  @IsIn(LENGTH_UNITS)
-  unit?: LengthUnit | null;
-
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(SEEN_FAULTS.length)
-  @ArrayUnique(({ fault }: FaultWordsBody) => fault)
-  @ValidateNested({ each: true })
-  @Type(() => FaultWordsBody)
-  faults?: FaultWordsBody[] | null;
 }
 
 class ReactionModelBody {

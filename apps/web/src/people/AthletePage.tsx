@@ -2,15 +2,12 @@ import type { AthleteCareReply, PersonReply, SquadLineReply } from '@orthokin/co
 import { ALL_NEEDS, needKey, newestLooks, type Need } from '@orthokin/core/people';
 import { ClipboardCheck, Pencil, Play } from 'lucide-react';
 import { useEffect, type ReactElement } from 'react';
-import { Link, useLocation, useParams } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import styled from 'styled-components';
-import { useAthleteCare } from '../api/care.js';
-import { usePeople } from '../api/people.js';
 import { useCourse } from '../api/review.js';
 import { useSquad } from '../api/squad.js';
 import { ButtonLink } from '../parts/Button.js';
 import { EmergencyCard } from '../parts/EmergencyCard.js';
-import { Failed } from '../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
 import { MIDDLE } from '../parts/tokens.js';
 import { checkList } from '../words/care.js';
@@ -19,6 +16,7 @@ import { dayWords } from '../words/format.js';
 import { COLOUR_WORDS, say, SIDE_WORDS } from '../words/people.js';
 import { Agreements } from './care/Agreements.js';
 import { Restrictions } from './care/Restrictions.js';
+import { OnAthlete } from './OnAthlete.js';
 import { Watched } from './Watched.js';
 
 const NEWEST_NOTES = 3;
@@ -49,41 +47,17 @@ const Columns = styled.div`
 
 /** An athlete's own page: where they stand, what to mind now, the way to their weeks, and papers. */
 export function AthletePage(): ReactElement {
-  const { athleteId = '' } = useParams();
-  const people = usePeople();
-  const care = useAthleteCare(athleteId);
   const squad = useSquad();
-  const person = people.data?.find(({ id }) => id === athleteId);
-  const failed = people.error ?? care.error;
-  if (person && care.data)
-    return (
-      <Athlete
-        person={person}
-        care={care.data}
-        line={squad.data?.find(({ athlete }) => athlete.id === athleteId) ?? null}
-      />
-    );
-  if (people.data && !person)
-    return (
-      <Page name={say('people')}>
-        <Headline>{say('notHere')}</Headline>
-        <Link to="/people">{say('backToPeople')}</Link>
-      </Page>
-    );
   return (
-    <Page name={say('people')}>
-      {failed ? (
-        <Failed
-          error={failed}
-          again={() => {
-            void people.refetch();
-            void care.refetch();
-          }}
+    <OnAthlete>
+      {(person, care) => (
+        <Athlete
+          person={person}
+          care={care}
+          line={squad.data?.find(({ athlete }) => athlete.id === person.id) ?? null}
         />
-      ) : (
-        <Quiet>{say('readingPeople')}</Quiet>
       )}
-    </Page>
+    </OnAthlete>
   );
 }
 

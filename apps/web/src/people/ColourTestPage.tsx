@@ -3,16 +3,17 @@ import { seededRandom } from '@orthokin/core/cue';
 import { MARKER_COLOURS, colourSeen } from '@orthokin/core/floor';
 import { colourPairs, readColourTest, type ColourPair } from '@orthokin/core/people';
 import { useEffect, useState, type ReactElement } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { usePeople, useSaveAthlete } from '../api/people.js';
+import { useSaveAthlete } from '../api/people.js';
 import { Button } from '../parts/Button.js';
-import { Failed, Notice } from '../parts/Notice.js';
+import { Notice } from '../parts/Notice.js';
 import { MarkerShapeAt } from '../parts/plan/Marker.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
 import { colour } from '../parts/tokens.js';
 import { commaList } from '../words/format.js';
 import { COLOUR_WORDS, say } from '../words/people.js';
+import { OnAthlete } from './OnAthlete.js';
 import { bodyOf } from './person-body.js';
 
 const Ways = styled.div`
@@ -30,21 +31,9 @@ const Ways = styled.div`
 const newSeed = (): number => crypto.getRandomValues(new Uint32Array(1))[0] ?? 1;
 
 /** Which colours somebody tells apart, tried with the markers themselves. */
-export function ColourTestPage(): ReactElement {
-  const { athleteId = '' } = useParams();
-  const people = usePeople();
-  const person = people.data?.find(({ id }) => id === athleteId);
-  if (person) return <Test key={athleteId} person={person} />;
-  return (
-    <Page name={say('colourTest')}>
-      {people.error && !people.data ? (
-        <Failed error={people.error} again={() => void people.refetch()} />
-      ) : (
-        <Quiet>{people.data ? say('notHere') : say('readingPeople')}</Quiet>
-      )}
-    </Page>
-  );
-}
+export const ColourTestPage = (): ReactElement => (
+  <OnAthlete>{(person) => <Test key={person.id} person={person} />}</OnAthlete>
+);
 
 function Test({ person }: { person: PersonReply }) {
   const [pairs, setPairs] = useState(() => colourPairs(seededRandom(newSeed())));

@@ -1,4 +1,4 @@
-import type { CareReply } from '@orthokin/contract';
+import type { CareReply, PersonReply } from '@orthokin/contract';
 import {
   ALL_NEEDS,
   needKey,
@@ -9,17 +9,16 @@ import {
 } from '@orthokin/core/people';
 import type { ReactElement } from 'react';
 import { RadioButton, RadioField, RadioGroup } from 'react-aria-components';
-import { Link, useParams } from 'react-router';
+import { Link } from 'react-router';
 import styled from 'styled-components';
-import { useAthleteCare } from '../../api/care.js';
-import { usePeople } from '../../api/people.js';
 import { ButtonLink } from '../../parts/Button.js';
-import { Failed, Notice } from '../../parts/Notice.js';
+import { Notice } from '../../parts/Notice.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, NARROW } from '../../parts/tokens.js';
 import { checkWords, RESULT_WORDS } from '../../words/care.js';
 import { longDay } from '../../words/format.js';
 import { say } from '../../words/people.js';
+import { OnAthlete } from '../OnAthlete.js';
 import { today } from '../today.js';
 import { CheckDrawing } from './CheckDrawing.js';
 import { useSaying } from './useSaying.js';
@@ -81,30 +80,13 @@ const Results = styled(RadioGroup)`
 `;
 
 /** Whether somebody can do the parts of a pattern at all: each looked at once, in a minute or two. */
-export function ChecksPage(): ReactElement {
-  const { athleteId = '' } = useParams();
-  const people = usePeople();
-  const care = useAthleteCare(athleteId);
+export const ChecksPage = (): ReactElement => (
+  <OnAthlete>{(person, { said }) => <Checks person={person} said={said} />}</OnAthlete>
+);
+
+function Checks({ person, said }: { person: PersonReply; said: readonly CareReply[] }) {
+  const { id: athleteId } = person;
   const saying = useSaying(athleteId);
-  const person = people.data?.find(({ id }) => id === athleteId);
-  const failed = people.error ?? care.error;
-  if (!person || !care.data)
-    return (
-      <Page name={say('checks')}>
-        {failed ? (
-          <Failed
-            error={failed}
-            again={() => {
-              void people.refetch();
-              void care.refetch();
-            }}
-          />
-        ) : (
-          <Quiet>{people.data && !person ? say('notHere') : say('readingPeople')}</Quiet>
-        )}
-      </Page>
-    );
-  const { said } = care.data;
   const newest = newestLooks(said.flatMap(({ check }) => check ?? []));
   const open = ALL_NEEDS.filter((need) => !newest.has(needKey(need))).length;
   return (
