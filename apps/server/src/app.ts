@@ -69,6 +69,8 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
     }),
   );
   app.use('/api', noStore);
+  // Nothing of the API is kept by a cache: to hash every answer would be for nobody.
+  app.disable('etag');
   app.use(compression({ filter: isWorthPacking }));
   serveWeb(app);
   app.useGlobalPipes(new CheckedPipe());

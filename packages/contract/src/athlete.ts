@@ -17,7 +17,7 @@ import {
 import { AthleteCareReply } from './care.js';
 import { IsMoment } from './moment.js';
 import { PatternReply } from './library.js';
-import { DecisionReply } from './progress.js';
+import { DecisionHeadReply } from './progress.js';
 import { LadderSettingsBody } from './ladder-settings.js';
 
 export class AthleteReply {
@@ -57,8 +57,8 @@ export class LastSetReply {
   outcome: SetOutcome;
 
   @ValidateNested()
-  @Type(() => DecisionReply)
-  decision: DecisionReply;
+  @Type(() => DecisionHeadReply)
+  decision: DecisionHeadReply;
 }
 
 /** One line of the squad page. */

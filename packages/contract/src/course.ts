@@ -24,7 +24,7 @@ import {
 import { IsMoment } from './moment.js';
 import { AthleteReply, SquadLineReply } from './athlete.js';
 import { PatternReply } from './library.js';
-import { DecisionReply, RungMoveReply } from './progress.js';
+import { DecisionHeadReply, RungMoveReply } from './progress.js';
 
 /** A set as a point of an athlete's course over weeks. */
 export class CourseSetReply implements CourseSet {
@@ -172,6 +172,6 @@ export class StandingReply extends SquadLineReply {
 
   /** What the ladder says now. */
   @ValidateNested()
-  @Type(() => DecisionReply)
-  decision: DecisionReply;
+  @Type(() => DecisionHeadReply)
+  decision: DecisionHeadReply;
 }

@@ -77,7 +77,13 @@ export { ArchivedBody, PatternLineReply, PatternReply } from './library.js';
 export { PatternBody } from './pattern.js';
 export { RungBody } from './rung.js';
 export { ProblemReply, RefusalReply } from './problem.js';
-export { DecisionReply, MoveEvidenceReply, RungMoveBody, RungMoveReply } from './progress.js';
+export {
+  DecisionHeadReply,
+  DecisionReply,
+  MoveEvidenceReply,
+  RungMoveBody,
+  RungMoveReply,
+} from './progress.js';
 export { SetReviewReply } from './review.js';
 export { UnreadableReply, UNREADABLE_KINDS, type UnreadableKind } from './unreadable.js';
 export { validationProblems } from './validation-problems.js';

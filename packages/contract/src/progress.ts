@@ -4,6 +4,7 @@ import {
   type Answer,
   type Because,
   type Decision,
+  type DecisionHead,
   type Evidence,
   type Gate,
   type MoveBasis,
@@ -30,8 +31,7 @@ import {
 import { IsMoment } from './moment.js';
 import { OrNull } from './or-null.js';
 
-/** What the evidence says should come next, with all it rests on. */
-export class DecisionReply implements Decision {
+class DecisionPart implements Omit<Decision, 'setIds'> {
   @IsIn(ANSWERS)
   answer: Answer;
 
@@ -65,9 +65,18 @@ export class DecisionReply implements Decision {
   /** What the step to the next rung raises: speed, complexity. */
   @IsArray()
   raises: readonly Axis[];
+}
 
+/** What the evidence says should come next, with all it rests on. */
+export class DecisionReply extends DecisionPart implements Decision {
   @IsUUID(undefined, { each: true })
   setIds: readonly string[];
+}
+
+/** The same as a line among many needs it. */
+export class DecisionHeadReply extends DecisionPart implements DecisionHead {
+  @IsInt()
+  sets: number;
 }
 
 const LONGEST_REASON = 300;

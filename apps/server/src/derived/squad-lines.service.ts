@@ -1,5 +1,6 @@
 import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
+import { decisionHead } from '@orthokin/core/progress';
 import type { AthleteReply, LastSetReply, SquadLineReply } from '@orthokin/contract';
 import { Athlete } from '../domains/athletes/athlete.entity.js';
 import { bandNow } from '../domains/athletes/athletes.service.js';
@@ -139,7 +140,7 @@ export class SquadLinesService {
         const own = assessed[i];
         if (!own) return [];
         const { outcome } = own.judgement;
-        const decision = { ...own.decision };
+        const decision = decisionHead(own.decision);
         return [[id, { id, startedAt: startedAt.toISOString(), rung, outcome, decision }]];
       }),
     );

@@ -8,6 +8,8 @@ export class Migration20261205Care extends Migration {
         add column sports text,
         add column watched jsonb not null default '[]',
         add column emergency jsonb`);
+    // Lines are kept without the sets of their decisions from now on.
+    this.addSql(`delete from squad_line`);
     this.addSql(`alter table club add column faults jsonb not null default '[]'`);
     this.addSql(`
       create table care_record (

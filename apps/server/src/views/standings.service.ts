@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { SquadLineReply, StandingReply } from '@orthokin/contract';
-import { claimsOf, type SquadMember } from '@orthokin/core/progress';
+import { claimsOf, decisionHead, type SquadMember } from '@orthokin/core/progress';
 import { AthleteStandingsService } from '../derived/athlete-standings.service.js';
 import { LadderStandingsService } from '../derived/ladder-standings.service.js';
 import { SquadLinesService } from '../derived/squad-lines.service.js';
@@ -49,7 +49,7 @@ export class StandingsService {
       const own = claims[i];
       const ladder = ladders.get(line.athlete.id);
       return own && ladder
-        ? [{ ...line, standing, held, claims: own, decision: { ...ladder.decision } }]
+        ? [{ ...line, standing, held, claims: own, decision: decisionHead(ladder.decision) }]
         : [];
     });
   }

@@ -1,6 +1,7 @@
 import {
   passesToGo,
   type Decision,
+  type DecisionHead,
   type Gate,
   type Rule,
   type RuleRisk,
@@ -13,6 +14,12 @@ import { decision as en } from './en/decision.js';
 import { speaker } from './say.js';
 
 const say = speaker(en);
+
+/** A decision with all its sets, or as a line has it. */
+type Said = Decision | DecisionHead;
+
+const setsOf = (decision: Pick<Decision, 'setIds'> | Pick<DecisionHead, 'sets'>): number =>
+  'sets' in decision ? decision.sets : decision.setIds.length;
 
 /** What a gate lacks, as the end of a sentence: "recovery is 0.06 s too slow". */
 export function lackWords(gate: Gate): string {
@@ -154,7 +161,7 @@ export function missingWords(rule: Rule, state: RuleState): string | null {
 }
 
 /** The one sentence that answers: what comes next, and why. */
-export function headline(decision: Decision, rung: number): string {
+export function headline(decision: Said, rung: number): string {
   const { answer, because, limiting, passRate, fade } = decision;
   switch (answer) {
     case 'move up':
@@ -181,8 +188,8 @@ export function headline(decision: Decision, rung: number): string {
   }
 }
 
-function notEnoughWords({ limiting, rule, state, setIds }: Decision, rung: number): string {
-  if (setIds.length === 0) return say('nothingShownRungRungYet', { rung });
+function notEnoughWords({ limiting, rule, state, ...decision }: Said, rung: number): string {
+  if (setsOf(decision) === 0) return say('nothingShownRungRungYet', { rung });
   if (limiting) return say('notEnoughRepsYetLackwords', { lackWords: lackWords(limiting) });
   const missing = missingWords(rule, state) ?? '';
   return say('notEnoughRepsYetWhichMissing', {
@@ -192,7 +199,7 @@ function notEnoughWords({ limiting, rule, state, setIds }: Decision, rung: numbe
 }
 
 /** The rule and the evidence behind the answer. */
-export function ruleSentence({ rule, state }: Decision): string {
+export function ruleSentence({ rule, state }: Said): string {
   if (rule.kind === 'count' && state.kind === 'count') {
     const { setsSeen, setsPassed, daysPassed } = state;
     const asked = say('ruleAsksSetsneededLastOflastSets', {
@@ -237,8 +244,8 @@ export function trainWords(gate: Gate | null): string | null {
 }
 
 /** A decision in a few words, for a line of a list. */
-export function answerWords(decision: Decision, outcome: SetOutcome | null): string {
-  const { answer, because, limiting, setIds, rule, state } = decision;
+export function answerWords(decision: Said, outcome: SetOutcome | null): string {
+  const { answer, because, limiting, rule, state } = decision;
   if (answer === 'move up') return say('readyMoveUp');
   if (answer === 'ease back') return say('easeBackRung');
   if (answer === 'rest') return say('restFirstSteepFade');
@@ -246,7 +253,7 @@ export function answerWords(decision: Decision, outcome: SetOutcome | null): str
   if (answer === 'stay' && limiting)
     return say('stayLackwords', { lackWords: lackWords(limiting) });
   if (outcome === 'passed') return say('passedNotEnoughSetsYet');
-  if (setIds.length === 0) return say('noSetThisRungYet');
+  if (setsOf(decision) === 0) return say('noSetThisRungYet');
   const missing = limiting ? lackWords(limiting) : missingWords(rule, state);
   return missing === null ? say('notEnoughRepsYet') : say('notEnoughYetMissing', { missing });
 }

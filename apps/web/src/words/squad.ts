@@ -30,9 +30,9 @@ export function heldCell({ decision, held }: Pick<StandingReply, 'decision' | 'h
   if (decision.answer === 'move up') return say('readyMoveUp');
   if (decision.because === 'top of the ladder') return say('topRungMet');
   if (decision.limiting) return `${lackWords(decision.limiting)}${days}`;
-  return decision.setIds.length === 0
+  return decision.sets === 0
     ? say('nothingShownThisRungYet')
-    : say('setidsThisRungDays', { setIds: decision.setIds.length, days });
+    : say('setidsThisRungDays', { setIds: decision.sets, days });
 }
 
 export function sidesCell({

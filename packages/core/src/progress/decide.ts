@@ -40,6 +40,18 @@ export interface Decision {
   readonly setIds: readonly string[];
 }
 
+/** A decision without the list of its sets: what a line among many needs. */
+export interface DecisionHead extends Omit<Decision, 'setIds'> {
+  /** How many sets it rests on. */
+  readonly sets: number;
+}
+
+/** What of a decision is said in a line. */
+export const decisionHead = ({ setIds, ...decision }: Decision): DecisionHead => ({
+  ...decision,
+  sets: setIds.length,
+});
+
 const EASE_BELOW = 0.5;
 const EASE_FEWEST_REPS = 8;
 

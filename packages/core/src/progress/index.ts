@@ -8,10 +8,12 @@ export {
 export {
   ANSWERS,
   decide,
+  decisionHead,
   stepOf,
   type Answer,
   type Because,
   type Decision,
+  type DecisionHead,
   type Evidence,
 } from './decide.js';
 export {
