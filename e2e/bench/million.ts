@@ -44,6 +44,7 @@ test('pages of athletes, squads and ladders on a million reps, fifty people at o
     const lines = await ask<{ athlete: { id: string }; patternId: string }[]>(
       `${api}/clubs/${clubId}/standings`,
     );
+    await ask(`${api}/clubs/${clubId}/squad`);
     const patterns = [...new Set(lines.map(({ patternId }) => patternId))];
     ladders.set(clubId, patterns);
     const began = performance.now();
