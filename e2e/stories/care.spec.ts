@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import { Coach } from './support/coach.js';
 import { hurry } from './support/hurry.js';
-import { test } from './support/served.js';
+import { untouchedTest as test } from './support/served.js';
 import { expectSound } from './support/sound.js';
 
 /** The fills of the red and the green marker. */

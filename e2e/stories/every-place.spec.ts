@@ -82,7 +82,7 @@ for (const [theme, size] of [
     // Whoever stays on one rung has reps enough for every figure.
     await page.getByRole('link', { name: 'Wren Hallowby' }).click();
     await page.getByRole('button', { name: /price of choice/ }).click();
-    await expect(page.getByText(/ex-Gaussian/)).toBeVisible();
+    await expect(page.getByText(/ex-Gaussian/)).toBeVisible({ timeout: 30_000 });
     await expectSound(page);
     await page.getByRole('link', { name: 'Report to print' }).click();
     await expect(page.getByRole('heading', { name: 'Take care' })).toBeVisible();

@@ -217,12 +217,14 @@ test('a table of reps is matched and looked at; bad rows are named; then it is s
   await expect(page.getByRole('row', { name: /Wren Hallowby/ })).toContainText('–');
   await choose(page, 'reaction', 'React');
   await page.getByRole('button', { name: 'Store 2 reps in 1 set' }).click();
-  await expect(page.getByText('2 reps in 1 set stored.')).toBeVisible();
+  // Stored by a job of the server's, which waits its turn.
+  await expect(page.getByText('2 reps in 1 set stored.')).toBeVisible({ timeout: 30_000 });
 
   await page.reload();
   await pick();
   await page.getByRole('button', { name: 'Store 2 reps in 1 set' }).click();
-  await expect(page.getByText('2 reps in 1 set stored.')).toBeVisible();
+  // Stored by a job of the server's, which waits its turn.
+  await expect(page.getByText('2 reps in 1 set stored.')).toBeVisible({ timeout: 30_000 });
   await page.goto('/review');
   await page.getByRole('link', { name: 'Wren Hallowby' }).click();
   await choose(page, 'Sets', 'Side to side, hand, heard cues');

@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test';
-import { test } from './support/served.js';
+import { untouchedTest as test } from './support/served.js';
 import { expectSound } from './support/sound.js';
 
 /** Sixty good rows, one double, two that cannot be read. */

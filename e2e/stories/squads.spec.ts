@@ -1,5 +1,5 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import { test } from './support/served.js';
+import { untouchedTest as test } from './support/served.js';
 import { expectSound } from './support/sound.js';
 
 const namesOf = async (list: Locator): Promise<string[]> =>

@@ -4,6 +4,7 @@ import type {
   DrillSetupReply,
   GroupReply,
   RestrictionBody,
+  UnreadableReply,
 } from '@orthokin/contract';
 import { v7 } from 'uuid';
 import { TestServer } from './support/server.js';
@@ -115,6 +116,14 @@ describe('what is said of somebody’s care', () => {
     const { said } = await careOf(athleteId);
     expect(said.map(({ restriction }) => restriction?.kind)).not.toContain(7);
     expect((await server.squad()).length).toBeGreaterThan(5);
+    // It is listed, and can be taken out.
+    const unreadable = async () =>
+      (await server.get(server.club('unreadable')).expect(200)).body as UnreadableReply[];
+    const [broken] = await unreadable();
+    expect(broken).toMatchObject({ kind: 'care', athlete: 'Juno Marlock', sets: 0 });
+    await server.delete(server.club(`care/${broken?.id ?? ''}`)).expect(200);
+    await server.delete(server.club(`care/${broken?.id ?? ''}`)).expect(404);
+    expect(await unreadable()).toEqual([]);
   });
 });
 

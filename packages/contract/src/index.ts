@@ -53,6 +53,7 @@ export { LIVE_ROLES, LiveQuery, LiveTell, MAX_LIVE_BYTES, type LiveRole } from '
 export type { LiveNews } from './live-messages.js';
 export {
   AthletePath,
+  CarePath,
   AthletePatternPath,
   ClubPath,
   NewImportPath,

@@ -64,6 +64,11 @@ export class NewCarePath extends ClubPath {
   careId: string;
 }
 
+export class CarePath extends ClubPath {
+  @IsUUID()
+  careId: string;
+}
+
 export class NewGroupPath extends ClubPath {
   @IsUUID(7)
   groupId: string;

@@ -155,6 +155,7 @@ export const ROUTES = {
   unreadable: get<UnreadableReply[]>()('clubs/:clubId/unreadable'),
   takeOutSet: remove('clubs/:clubId/sets/:setId'),
   takeOutAthlete: remove('clubs/:clubId/athletes/:athleteId'),
+  takeOutCare: remove('clubs/:clubId/care/:careId'),
   takeOutVersion: remove('clubs/:clubId/patterns/:patternId/versions/:version'),
 
   importSets: put<ImportBody, ImportReply>()('clubs/:clubId/imports/:importId'),

@@ -1,7 +1,7 @@
 import { IsIn, IsInt, IsOptional, IsString, IsUUID } from 'class-validator';
 import { IsMoment } from './moment.js';
 
-export const UNREADABLE_KINDS = ['set', 'pattern version'] as const;
+export const UNREADABLE_KINDS = ['set', 'pattern version', 'care'] as const;
 export type UnreadableKind = (typeof UNREADABLE_KINDS)[number];
 
 /** Something of a club that is stored and cannot be read: it is left out everywhere else. */
@@ -9,7 +9,7 @@ export class UnreadableReply {
   @IsIn(UNREADABLE_KINDS)
   kind: UnreadableKind;
 
-  /** Of the set, or of the pattern. */
+  /** Of the set, of the pattern, or of what was said of somebody's care. */
   @IsUUID()
   id: string;
 
@@ -18,7 +18,7 @@ export class UnreadableReply {
   @IsInt()
   version: number | null;
 
-  /** Of the athlete whose set it is; of a pattern nothing that could be trusted. */
+  /** Of the athlete whose set or care it is; of a pattern nothing that could be trusted. */
   @IsOptional()
   @IsString()
   athlete: string | null;

@@ -2,6 +2,8 @@ import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { UnreadableReply } from '@orthokin/contract';
 import { FiguresService } from '../derived/figures.service.js';
+import { AthletesService } from '../domains/athletes/athletes.service.js';
+import { CareService } from '../domains/care/care.service.js';
 import { PatternsService, versionKey } from '../domains/patterns/patterns.service.js';
 
 interface SetRow {
@@ -24,12 +26,14 @@ export class UnreadableService {
     private readonly em: EntityManager,
     private readonly figures: FiguresService,
     private readonly patterns: PatternsService,
+    private readonly athletes: AthletesService,
+    private readonly care: CareService,
   ) {}
 
   async of(clubId: string): Promise<UnreadableReply[]> {
     const versions = await this.versions(clubId);
     const broken = new Set(versions.map(({ id, version }) => `${id} ${String(version)}`));
-    return [...versions, ...(await this.sets(clubId, broken))];
+    return [...versions, ...(await this.sets(clubId, broken)), ...(await this.said(clubId))];
   }
 
   private async versions(clubId: string): Promise<UnreadableReply[]> {
@@ -50,6 +54,18 @@ export class UnreadableService {
         ...{ kind: 'pattern version' as const, id, version, athlete: null, sets },
         at: new Date(saved_at).toISOString(),
       }));
+  }
+
+  private async said(clubId: string): Promise<UnreadableReply[]> {
+    const rows = await this.care.unreadable(clubId);
+    if (rows.length === 0) return [];
+    const athletes = await this.athletes.everyone(clubId);
+    const names = new Map(athletes.map(({ id, name }) => [id, name]));
+    return rows.map(({ id, athleteId, saidAt }) => ({
+      ...{ kind: 'care' as const, id, version: null, sets: 0 },
+      athlete: names.get(athleteId) ?? null,
+      at: saidAt.toISOString(),
+    }));
   }
 
   /** Sets that no figures come of; those on a version that cannot be read go with it. */

@@ -97,7 +97,9 @@ export function useTakeOut(): UseMutationResult<unknown, Error, UnreadableReply>
     mutationFn: ({ kind, id, version }) =>
       kind === 'set'
         ? call(ROUTES.takeOutSet, { clubId, setId: id })
-        : call(ROUTES.takeOutVersion, { clubId, patternId: id, version: version ?? 0 }),
+        : kind === 'care'
+          ? call(ROUTES.takeOutCare, { clubId, careId: id })
+          : call(ROUTES.takeOutVersion, { clubId, patternId: id, version: version ?? 0 }),
     onSuccess: () => client.invalidateQueries(),
   });
 }

@@ -4,6 +4,8 @@ import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useArchiveAthlete, usePeople } from '../api/people.js';
+import { AGE_BANDS } from '@orthokin/core/people';
+import { useRemembered } from '../device/useRemembered.js';
 import { useGroupFilter } from '../api/useGroupFilter.js';
 import { Button, ButtonLink } from '../parts/Button.js';
 import { SelectField } from '../parts/form/SelectField.js';
@@ -62,6 +64,29 @@ const fits = ({ name, called, note, goal }: PersonReply, search: string): boolea
     .every((word) => words.includes(word));
 };
 
+const SORTS = [
+  ['as they are', say('sortAsIs')],
+  ['age', say('sortAge')],
+  ['hand', say('sortHand')],
+] as const;
+type Sort = (typeof SORTS)[number][0];
+
+/** By age band, the youngest first, or by hand; else in the order they come: by name, or the squad's own. */
+function sorted(people: readonly PersonReply[], sort: Sort): readonly PersonReply[] {
+  switch (sort) {
+    case 'as they are':
+      return people;
+    case 'age':
+      return [...people].sort(
+        (a, b) =>
+          AGE_BANDS.indexOf(a.ageBand) - AGE_BANDS.indexOf(b.ageBand) ||
+          (b.bornOn ?? '').localeCompare(a.bornOn ?? ''),
+      );
+    case 'hand':
+      return [...people].sort((a, b) => a.hand.localeCompare(b.hand));
+  }
+}
+
 function Person({ person, children }: { person: PersonReply; children: ReactElement }) {
   const { id, name, called, hand, ageBand, note, goal } = person;
   return (
@@ -84,6 +109,7 @@ export function PeoplePage(): ReactElement {
   const people = usePeople();
   const archive = useArchiveAthlete();
   const [search, setSearch] = useState('');
+  const [sort, setSort] = useRemembered<Sort>('people-sort', 'as they are');
   const groups = useGroupFilter();
   const all = people.data ?? [];
   const training = groups.of(
@@ -91,7 +117,10 @@ export function PeoplePage(): ReactElement {
     ({ id }) => id,
   );
   const away = all.filter(({ archived }) => archived);
-  const shown = training.filter((person) => fits(person, search));
+  const shown = sorted(
+    training.filter((person) => fits(person, search)),
+    sort,
+  );
   return (
     <Page name={say('people')}>
       <Headline>
@@ -120,6 +149,17 @@ export function PeoplePage(): ReactElement {
         {groups.field && (
           <div style={{ flex: '0 1 220px' }}>
             <SelectField {...groups.field} />
+          </div>
+        )}
+        {training.length > 5 && (
+          <div style={{ flex: '0 1 190px' }}>
+            <SelectField
+              label={say('sort')}
+              hideLabel
+              value={sort}
+              options={SORTS}
+              onChange={setSort}
+            />
           </div>
         )}
         <ButtonLink to="/people/squads">

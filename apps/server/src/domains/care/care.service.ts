@@ -10,7 +10,7 @@ import {
 import { wrong } from '@orthokin/core/result';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
-import { accepted } from '../../platform/http/refusals.js';
+import { accepted, unknown } from '../../platform/http/refusals.js';
 import { insertOnce } from '../../platform/storage/insert-once.js';
 import { refuseAhead } from '../ahead.js';
 import { AthletesService } from '../athletes/athletes.service.js';
@@ -39,6 +39,18 @@ export class CareService {
       { orderBy: { seq: 'asc' } },
     );
     return rows.map(careReply).filter(isReadable);
+  }
+
+  /** What is stored of a club's care and cannot be read. */
+  async unreadable(clubId: string): Promise<CareRecord[]> {
+    const rows = await this.em.find(CareRecord, { clubId }, { orderBy: { seq: 'asc' } });
+    return rows.filter((row) => !isReadable(careReply(row)));
+  }
+
+  /** Takes a record out for good: of what cannot be read nothing else can be done. */
+  async takeOut(clubId: string, id: string): Promise<void> {
+    if ((await this.em.nativeDelete(CareRecord, { clubId, id })) === 0)
+      throw unknown('careId', id, 'a record of care');
   }
 
   /** Writes down what was said, takes it back, or puts it back. */

@@ -11,7 +11,9 @@ import { say } from '../../words/review.js';
 const nameOf = ({ kind, athlete, at, version, sets }: UnreadableReply): string =>
   kind === 'set'
     ? say('setOfDay', { athlete: athlete ?? '', day: dayWords(at) })
-    : say('versionOfDay', { version: version ?? 0, day: dayWords(at), sets });
+    : kind === 'care'
+      ? say('careOfDay', { athlete: athlete ?? '', day: dayWords(at) })
+      : say('versionOfDay', { version: version ?? 0, day: dayWords(at), sets });
 
 /** What is stored and cannot be read, with what can be done; nothing where all is well. */
 export function Unreadable(): ReactElement | null {

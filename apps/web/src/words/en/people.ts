@@ -266,5 +266,9 @@ export const people = {
   seenLately: '{seen, plural, =0 {not seen lately} one {seen once} other {seen # times}}',
   addFault: 'Add a fault of your own',
   newFault: 'A new fault',
+  sort: 'Order',
+  sortAsIs: 'As listed',
+  sortAge: 'Youngest first',
+  sortHand: 'By hand',
   bringFile: 'Bring a club in from its file',
 } as const;

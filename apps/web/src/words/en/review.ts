@@ -260,6 +260,7 @@ export const review = {
   leftOutEverywhereElse:
     'It is stored, but something wrote to it that no page can make sense of. It is left out everywhere else, and is still in club.zip: take that out first if somebody may mend it.',
   setOfDay: 'The set of {athlete}, {day}',
+  careOfDay: 'What was said of {athlete}’s care, {day}',
   versionOfDay:
     'Version {version} of a pattern, saved {day}{sets, plural, =0 {} one {, with one set run on it} other {, with # sets run on it}}',
   takeOut: 'Take it out',
