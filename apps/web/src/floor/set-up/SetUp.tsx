@@ -1,5 +1,4 @@
 import type { SetSource } from '@orthokin/core/run';
-import { colourSeen } from '@orthokin/core/floor';
 import { rungOf } from '@orthokin/core/pattern';
 import { problemSentence } from '@orthokin/core/result';
 import { Play } from 'lucide-react';
@@ -22,6 +21,7 @@ import { SecondScreen } from '../second-screen/SecondScreen.js';
 import type { Room } from '../second-screen/useRoom.js';
 import { SoundFile } from '../track/SoundFile.js';
 import { BeforePart } from './BeforePart.js';
+import { builtWords, colourWords } from './athlete-words.js';
 import { CarePart, isStopped } from './CarePart.js';
 import { ChoicesForm } from './ChoicesForm.js';
 import { HandPart } from './HandPart.js';
@@ -45,7 +45,7 @@ import { useRota } from './useRota.js';
 import { useSeed } from './useSeed.js';
 import { say } from '../../words/floor.js';
 import { restrictionWords, stopLines } from '../../words/care.js';
-import { commaList, listWords } from '../../words/format.js';
+import { commaList } from '../../words/format.js';
 
 const Columns = styled.div`
   display: grid;
@@ -110,12 +110,6 @@ const StartRow = styled.div`
   }
 `;
 
-const BUILT = [
-  ['shoulderM', 'ownShoulders'],
-  ['strideM', 'ownStride'],
-  ['reachM', 'ownReach'],
-] as const;
-
 const Care = styled(Quiet)`
   font-size: 16px;
   max-width: 62ch;
@@ -142,35 +136,6 @@ export function SetUp({
       )}
     </OnSetup>
   );
-}
-
-/** Why the markers have other colours than the pattern's own; `null` when they have not. */
-function colourWords({ athlete, pattern }: FloorSetup): string | null {
-  const changed = pattern.targets.filter(({ colour }) => !colourSeen(colour, athlete.colourVision));
-  if (changed.length === 0) return null;
-  const why =
-    athlete.colourVision === 'none'
-      ? say('doesNotTellColoursApart')
-      : say('doesNotTellColourvision', {
-          colourVision: athlete.colourVision.replace('-', ' from '),
-        });
-  return say('athleteWhyChangedShownOtherColours', {
-    athlete: athlete.name,
-    why,
-    changed: commaList(changed.map(({ letter }) => letter)),
-  });
-}
-
-/** Which lengths of the athlete's own the feet are laid by; `null` where none is known. */
-function builtWords({ athlete, built }: FloorSetup): string | null {
-  const lengths = BUILT.filter(([name]) => built[name] !== 'pattern').map(([name, key]) =>
-    say('lengthFrom', {
-      length: say(key),
-      from: say(built[name] === 'measured' ? 'fromMeasured' : 'fromHeight'),
-    }),
-  );
-  if (lengths.length === 0) return null;
-  return say('feetLaidFor', { athlete: athlete.name, lengths: listWords(lengths) });
 }
 
 function SetUpFor({
