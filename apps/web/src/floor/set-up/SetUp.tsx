@@ -157,19 +157,20 @@ function SetUpFor({
   onStart: (settled: Settled, setup: FloorSetup) => Promise<void>;
 }): ReactElement {
   const [kept, keepOnDevice] = useChoices();
-  // What is watched is the athlete's, not the device's.
-  const [watched, setWatched] = useState(read.watched);
+  const testReps = useTestReps();
+  // What is watched is the athlete's, not the device's; a standard test is the same every time.
+  const [ownWatched, setWatched] = useState(read.watched);
+  const watched = testReps === null ? ownWatched : [];
   const watch = useWatch();
   const setup = { ...read, watched };
   const choices = { ...kept, conditions: { ...kept.conditions, watched } };
   const keep = (next: DrillChoices) => {
     keepOnDevice(next);
     const faults = [...next.conditions.watched];
-    if (faults.join() === watched.join()) return;
+    if (testReps !== null || faults.join() === watched.join()) return;
     setWatched(faults);
     watch.mutate({ athleteId: read.athlete.id, watched: faults });
   };
-  const testReps = useTestReps();
   const [others, setOthers] = useRota();
   const hands = useHand();
   const { source } = choices;
