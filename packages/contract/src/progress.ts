@@ -12,6 +12,7 @@ import {
   type RuleState,
   type SetFade,
 } from '@orthokin/core/progress';
+import { LONGEST_REASON } from '@orthokin/core/people';
 import { MAX_RUNGS, type Axis } from '@orthokin/core/pattern';
 import {
   IsArray,
@@ -78,8 +79,6 @@ export class DecisionHeadReply extends DecisionPart implements DecisionHead {
   @IsInt()
   sets: number;
 }
-
-const LONGEST_REASON = 300;
 
 export class RungMoveBody {
   @IsUUID()

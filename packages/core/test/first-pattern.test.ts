@@ -1,7 +1,8 @@
 import { COURT_NAMES, courtOf } from '@orthokin/core/floor';
 import { checkFootwork } from '@orthokin/core/footwork';
 import { checkPattern } from '@orthokin/core/pattern';
-import { firstPattern, RETURN_STEPS, returnLadder } from '@orthokin/core/progress';
+import { RETURN_STEPS, returnLadder } from '@orthokin/core/people';
+import { firstPattern } from '@orthokin/core/progress';
 
 describe.each(COURT_NAMES)('a first pattern on %s', (court) => {
   const made = (['right', 'left'] as const).map((hand) =>

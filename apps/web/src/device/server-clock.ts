@@ -1,3 +1,5 @@
+import { localDay } from './local-day.js';
+
 /** Closer than this two clocks count as the same: the answer itself takes a moment. */
 const SAME_MS = 2 * 60_000;
 /** A new reading this close to the last one says nothing new: what was sent is sent again the same. */
@@ -44,11 +46,6 @@ const MOMENTS = ['startedAt', 'endedAt', 'movedAt', 'savedAt', 'writtenAt', 'at'
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
-const localDay = (ms: number): string => {
-  const date = new Date(ms - new Date(ms).getTimezoneOffset() * 60_000);
-  return date.toISOString().slice(0, 10);
-};
-
 /** What is sent, its moments by the server's clock where this device's is off. */
 export function setRight(body: unknown, aheadMs = offsetMs): unknown {
   if (aheadMs === 0 || !isObject(body)) return body;
@@ -59,6 +56,6 @@ export function setRight(body: unknown, aheadMs = offsetMs): unknown {
   }
   if (isObject(right['corrected'])) right['corrected'] = setRight(right['corrected'], aheadMs);
   if (typeof right['day'] === 'string' && typeof right['startedAt'] === 'string')
-    right['day'] = localDay(Date.parse(right['startedAt']));
+    right['day'] = localDay(new Date(right['startedAt']));
   return right;
 }

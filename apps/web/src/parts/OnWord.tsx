@@ -1,10 +1,9 @@
+import { LONGEST_REASON } from '@orthokin/core/people';
 import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { say } from '../words/parts.js';
 import { Button } from './Button.js';
 import { OpenField } from './form/TextField.js';
-
-const LONGEST = 300;
 
 const Row = styled.div`
   display: flex;
@@ -31,7 +30,7 @@ export function OnWord({
       <OpenField
         label={say('onWhoseWord')}
         value={word}
-        maxLength={LONGEST}
+        maxLength={LONGEST_REASON}
         autoFocus
         onChange={setWord}
       />

@@ -1,5 +1,4 @@
-/** The calendar day where the device is, `YYYY-MM-DD`. */
-export function today(now = new Date()): string {
-  const local = new Date(now.getTime() - now.getTimezoneOffset() * 60_000);
-  return local.toISOString().slice(0, 10);
-}
+import { localDay } from '../device/local-day.js';
+
+/** Today where the device is, `YYYY-MM-DD`. */
+export const today = (): string => localDay(new Date());

@@ -63,6 +63,7 @@ export {
   LONGEST_SPORT,
   LONGEST_CARE_NOTE,
   LONGEST_PHONE,
+  LONGEST_REASON,
   MOST_CONTACTS,
 } from './texts.js';
 export { checkAgreement, checkLooked, checkRestriction } from './valid-care.js';
@@ -85,3 +86,4 @@ export {
   type OwnBuild,
 } from './build.js';
 export { DEMO_CLUB_ID } from './demo-club.js';
+export { RETURN_STEPS, returnLadder, type ReturnStep } from './return-ladder.js';

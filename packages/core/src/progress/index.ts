@@ -135,4 +135,3 @@ export {
   type Suggestion,
   type Wish,
 } from './suggest.js';
-export { RETURN_STEPS, returnLadder, type ReturnStep } from './return-ladder.js';

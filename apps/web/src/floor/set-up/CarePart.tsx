@@ -1,4 +1,4 @@
-import type { BeforeDrill } from '@orthokin/core/people';
+import { LONGEST_REASON, type BeforeDrill } from '@orthokin/core/people';
 import { rungOf } from '@orthokin/core/pattern';
 import { Footprints } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
@@ -14,8 +14,6 @@ import { commaList, longDay, percent } from '../../words/format.js';
 import { say } from '../../words/floor.js';
 import { easedParts } from './eased-address.js';
 import type { FloorSetup } from './plan-drill.js';
-
-const LONGEST_REASON = 300;
 
 const Stopped = styled.section`
   margin: 18px 0;

@@ -6,6 +6,8 @@ import { useEffect, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { useFetchSetup } from '../../api/squad.js';
 import { useWatch } from '../../api/people.js';
+import { localDay } from '../../device/local-day.js';
+import { epochNow } from '../../drill/set-clock.js';
 import { useHand } from '../../drill/hand.js';
 import { wordsOfSet } from '../../drill/cue-words.js';
 import { Button } from '../../parts/Button.js';
@@ -29,7 +31,6 @@ import { OnSetup } from './OnSetup.js';
 import { PatternPicker } from './PatternPicker.js';
 import {
   conditionsFor,
-  localDay,
   repsOf,
   scheduleFor,
   shownTargets,
@@ -193,7 +194,7 @@ function SetUpFor({
   const stoppedOther = async (): Promise<string | null> => {
     for (const id of others) {
       const other = await fetchSetup(id, pattern.id);
-      const otherBefore = beforeSet(other, splits, localDay(new Date()));
+      const otherBefore = beforeSet(other, splits, localDay(new Date(epochNow())));
       if (isStopped(otherBefore))
         return say('othersMayNot', {
           athlete: other.athlete.name,

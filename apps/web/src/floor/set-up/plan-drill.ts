@@ -1,6 +1,5 @@
 import type { SetSource } from '@orthokin/core/run';
 import type { ClubReply, DrillSetupReply } from '@orthokin/contract';
-import { getLocalTimeZone, parseAbsolute, toCalendarDate } from '@internationalized/date';
 import { makeSchedule, MAX_REPS, seededRandom, type Cue } from '@orthokin/core/cue';
 import { easedRung, PLAIN_CONDITIONS, type Conditions, type Eased } from '@orthokin/core/drill';
 import { onScale } from '@orthokin/core/footwork';
@@ -10,6 +9,7 @@ import { EFFORTS, type LadderSettings } from '@orthokin/core/progress';
 import type { Result } from '@orthokin/core/result';
 import { USUAL_FALSE_START_MS, USUAL_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
 import { v7 } from 'uuid';
+import { localDay } from '../../device/local-day.js';
 import { UNCALIBRATED } from '../../drill/hand.js';
 import type { DrillPlan } from '../../drill/plan.js';
 
@@ -115,10 +115,6 @@ export function scheduleFor(
 /** The pattern's targets in colours the athlete tells apart. */
 export const shownTargets = ({ athlete, pattern }: DrillSetupReply): Target[] =>
   seenTargets(pattern.targets, athlete.colourVision);
-
-/** The calendar day, `YYYY-MM-DD`, where the device is. */
-export const localDay = (at: Date): string =>
-  toCalendarDate(parseAbsolute(at.toISOString(), getLocalTimeZone())).toString();
 
 /** A set on the athlete's own rung, in colours the athlete tells apart. */
 export function planDrill(

@@ -4,11 +4,12 @@ import { useState } from 'react';
 import { v7 } from 'uuid';
 import { careRequest, mindedOf } from '../../api/care.js';
 import { useClub } from '../../api/club.js';
+import { localDay } from '../../device/local-day.js';
 import { useOutbox } from '../../device/outbox-context.js';
 import { useRemembered } from '../../device/useRemembered.js';
 import { epochNow } from '../../drill/set-clock.js';
 import { say } from '../../words/floor.js';
-import { localDay, type FloorSetup } from './plan-drill.js';
+import type { FloorSetup } from './plan-drill.js';
 
 /** What stands against an athlete's set on a day: `asked` is the set-up before its floor is scaled. */
 export const beforeSet = (

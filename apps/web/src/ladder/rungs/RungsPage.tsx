@@ -4,12 +4,12 @@ import {
   AXIS_ORDERS,
   checkRule,
   draftLadder,
-  returnLadder,
   EFFORT_NAMES,
   SCHOOL_NAMES,
   USUAL_DRAFT,
 } from '@orthokin/core/progress';
 import { ArrowDown, ArrowUp, Copy, Redo2, Trash2, Undo2, WandSparkles } from 'lucide-react';
+import { returnLadder } from '@orthokin/core/people';
 import { useState, type ReactElement } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';

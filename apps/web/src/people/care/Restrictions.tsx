@@ -1,5 +1,5 @@
 import type { CareReply } from '@orthokin/contract';
-import { holdsOn, painRestrictions } from '@orthokin/core/people';
+import { holdsOn, LONGEST_NAME, painRestrictions } from '@orthokin/core/people';
 import { ShieldPlus } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
@@ -16,7 +16,6 @@ import { today } from '../today.js';
 import { RestrictionForm } from './RestrictionForm.js';
 import { useSaying } from './useSaying.js';
 
-const LONGEST_NAME = 60;
 /** Newest ones that are shown of what a coach went ahead against. */
 const MOST_WENT = 3;
 

@@ -2,7 +2,6 @@ import {
   LONGEST_NAME,
   MOST_PARTS,
   partOf,
-  SPLIT_KINDS,
   splitGroup,
   type Part,
   type SplitKind,
@@ -119,7 +118,7 @@ export function SplitPage(): ReactElement {
         <SelectField
           label={say('splitHow')}
           value={kind}
-          options={KINDS.filter(([one]) => SPLIT_KINDS.includes(one))}
+          options={KINDS}
           onChange={(chosen) => {
             setKind(chosen);
             setChanged(null);

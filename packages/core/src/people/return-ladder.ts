@@ -1,5 +1,6 @@
 import { distance, HOME } from '../floor/index.js';
 import { legOf, USUAL_RUNG, type Pattern, type Rung } from '../pattern/index.js';
+import { demandsOf } from './moves.js';
 
 /** The steps back after an injury, in the order they come. */
 export const RETURN_STEPS = [
@@ -24,20 +25,19 @@ const STEPS: Readonly<Record<ReturnStep, StepRung>> = {
 /** Technique has to stand before a step is left: more than on a usual rung. */
 const CLEAN_SHARE = 0.9;
 
-const TURNS: readonly string[] = ['turn', 'drop', 'crossover'];
-
 /**
  * A ladder back after an injury: small and slow, then straight ways only, then changes of direction, then
  * cues that have to be read, then speed. Its rungs have no time limits of their own: nobody is to hurry,
  * and it is meant for a ladder that nobody climbs without a person's word.
  * Straight ways are those whose feet do not turn; where every way turns, the nearest target.
  */
-export function returnLadder(pattern: Pick<Pattern, 'targets' | 'legs' | 'laidFor'>): Rung[] {
+export function returnLadder(pattern: Pick<Pattern, 'targets' | 'legs' | 'stance'>): Rung[] {
   const all = pattern.targets.map(({ letter }) => letter);
   if (all.length === 0) return [];
-  const straight = all.filter((letter) =>
-    legOf(pattern, letter)?.placements.every(({ kind }) => !TURNS.includes(kind)),
-  );
+  const straight = all.filter((letter) => {
+    const { placements } = legOf(pattern, letter) ?? {};
+    return placements && demandsOf(pattern.stance, placements).every(({ move }) => move !== 'turn');
+  });
   const [nearest = ''] = [...pattern.targets]
     .sort((a, b) => distance(HOME, a.at) - distance(HOME, b.at))
     .map(({ letter }) => letter);
