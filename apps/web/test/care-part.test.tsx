@@ -2,7 +2,7 @@
 import './support/text-encoder.js';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { beforeDrill, type Minded, type Restriction } from '@orthokin/core/people';
+import { beforeDrill, type Minded, type Restriction, type Said } from '@orthokin/core/people';
 import { firstPattern } from '@orthokin/core/progress';
 import type { PatternReply } from '@orthokin/contract';
 import { MemoryRouter, useLocation } from 'react-router';
@@ -24,9 +24,9 @@ const pattern = {
 };
 const TOP = pattern.rungs.length;
 
-const restriction = (more: Partial<Restriction>): Restriction => ({
+const restriction = (more: Partial<Restriction>): Restriction & Said => ({
   ...{ kind: 'no jumping', leg: null, moves: [], most: null, from: DAY, until: null },
-  ...{ clinician: false, ...more },
+  ...{ clinician: false, saidAt: 0, ...more },
 });
 
 const setup = (more: Partial<FloorSetup> = {}): FloorSetup =>
@@ -102,7 +102,7 @@ describe('what stands against a set', () => {
 describe('what is only said', () => {
   test('checks that nobody looked at, and those that did not go, with the way to them', () => {
     const { before } = show({
-      looks: [{ check: 'backpedal', leg: null, result: 'not yet', day: DAY }],
+      looks: [{ check: 'backpedal', leg: null, result: 'not yet', day: DAY, saidAt: 0 }],
     });
     expect(isStopped(before)).toBe(false);
     const line = screen.getByText(/Nobody has looked yet whether Somebody can: squat and hold/);

@@ -27,7 +27,12 @@ const restriction = (more: Partial<Restriction> = {}): Restriction => ({
 const before = (more: Partial<Restriction>, splits = 10) =>
   beforeDrill(
     {
-      ...{ restrictions: [restriction(more)], looks: [], agreements: [], goAheads: [] },
+      ...{
+        restrictions: [{ ...restriction(more), saidAt: 0 }],
+        looks: [],
+        agreements: [],
+        goAheads: [],
+      },
       ...{ underAge: false, done: { minutes: 0, splits: 34 } },
     },
     { patternId: 'p', pattern: PLAN.pattern, rung: 1, day: DAY, splits },

@@ -17,6 +17,7 @@ import {
   ALL_NEEDS,
   allowedInstead,
   beforeDrill,
+  isStoppedWhole,
   demandsOf,
   forbids,
   HEAD_CONTACT_TAG,
@@ -39,6 +40,7 @@ import {
   type GoAhead,
   type Looked,
   type Minded,
+  type Said,
   type Restriction,
   type RestrictionKind,
 } from '@orthokin/core/people';
@@ -366,10 +368,21 @@ describe('readiness', () => {
 describe('before a drill', () => {
   const top = star.rungs.length;
   const all: Looked[] = ALL_NEEDS.map((need) => ({ ...need, result: 'yes', day: '2026-11-01' }));
-  const minded = (more: Partial<Minded> = {}): Minded => ({
-    ...{ restrictions: [], looks: all, agreements: [], goAheads: [], underAge: false },
-    done: { minutes: 0, splits: 0 },
-    ...more,
+  /** Said in the order restrictions, looks, go-aheads, where nothing else is given. */
+  const minded = ({
+    restrictions = [],
+    looks = all,
+    goAheads = [],
+    ...more
+  }: Omit<Partial<Minded>, 'restrictions' | 'looks' | 'goAheads'> & {
+    readonly restrictions?: readonly (Restriction & Partial<Said>)[];
+    readonly looks?: readonly (Looked & Partial<Said>)[];
+    readonly goAheads?: readonly (GoAhead & Partial<Said>)[];
+  } = {}): Minded => ({
+    ...{ agreements: [], underAge: false, done: { minutes: 0, splits: 0 }, ...more },
+    restrictions: restrictions.map((one) => ({ saidAt: 1, ...one })),
+    looks: looks.map((one) => ({ saidAt: 2, ...one })),
+    goAheads: goAheads.map((one) => ({ saidAt: 3, ...one })),
   });
   const drill = { patternId: 'star', pattern: star, rung: top, day: DAY, splits: 10 };
   const ahead = (before: BeforeDrill, more: Partial<GoAhead> = {}): GoAhead => ({
@@ -411,6 +424,32 @@ describe('before a drill', () => {
     const cleared = { ...rule, clinician: true };
     const held = beforeDrill(minded({ restrictions: [cleared], goAheads }), drill);
     expect([held.stops.length, held.mayOverrule]).toEqual([stopped.stops.length, false]);
+  });
+
+  test('what is written down after a coach went ahead stops the drill anew', () => {
+    const rule = restriction('no turning');
+    const goAheads = [ahead(beforeDrill(minded({ restrictions: [rule] }), drill))];
+    const again = [rule, { ...rule, saidAt: 4 }];
+    expect(beforeDrill(minded({ restrictions: again, goAheads }), drill).stops).not.toEqual([]);
+    const hurts = { check: 'turn and run', leg: null, result: 'hurts', day: DAY } as const;
+    const before = beforeDrill(minded({ looks: [...all, hurts] }), drill);
+    const later = { looks: [...all, { ...hurts, saidAt: 4 }], goAheads: [ahead(before)] };
+    expect(beforeDrill(minded(later), drill).stops).toHaveLength(before.stops.length);
+    expect(before.stops).not.toEqual([]);
+  });
+
+  test('a pattern is stopped whole when each of its rungs is', () => {
+    const can = minded();
+    expect(isStoppedWhole(star, can, DAY)).toBe(false);
+    const jumping = minded({ restrictions: [restriction('no jumping', { until: DAY })] });
+    expect(isStoppedWhole(star, jumping, DAY)).toBe(true);
+    expect(isStoppedWhole(star, jumping, '2026-11-28')).toBe(false);
+    expect(isStoppedWhole({ ...star, rungs: [] }, jumping, DAY)).toBe(false);
+    const aside = minded({ restrictions: [restriction('no moving back')] });
+    const stopped = beforeDrill(aside, drill).stoppedRungs;
+    expect(isStoppedWhole(star, aside, DAY)).toBe(stopped.length === star.rungs.length);
+    const look = { check: 'split-step landing', leg: null, result: 'hurts', day: DAY } as const;
+    expect(isStoppedWhole(star, minded({ looks: [look] }), DAY)).toBe(true);
   });
 
   test('what hurts stops the drill without anybody writing a restriction', () => {

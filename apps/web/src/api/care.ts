@@ -1,6 +1,6 @@
 import type { AthleteCareReply, CareBody, CareReply } from '@orthokin/contract';
 import { pathOf, ROUTES } from '@orthokin/contract/routes';
-import { isUnderAge, type AgeBand, type Minded } from '@orthokin/core/people';
+import { isUnderAge, type AgeBand, type Minded, type Said } from '@orthokin/core/people';
 import {
   useMutation,
   useQuery,
@@ -44,6 +44,9 @@ export const careRequest = (clubId: string, { careId, body }: SaidCare): Outgoin
   path: pathOf(ROUTES.sayCare, { clubId, careId }),
 });
 
+const noted = <T extends object>(what: T | null | undefined, at: string): (T & Said)[] =>
+  what ? [{ ...what, saidAt: Date.parse(at) }] : [];
+
 /** What was said, as a drill on a day is held against it. */
 export function mindedOf(
   { said, bornOn, lastDay }: AthleteCareReply,
@@ -51,10 +54,10 @@ export function mindedOf(
   day: string,
 ): Minded {
   return {
-    restrictions: said.flatMap(({ restriction }) => restriction ?? []),
-    looks: said.flatMap(({ check }) => check ?? []),
+    restrictions: said.flatMap(({ restriction, at }) => noted(restriction, at)),
+    looks: said.flatMap(({ check, at }) => noted(check, at)),
     agreements: said.flatMap(({ agreement }) => agreement ?? []),
-    goAheads: said.flatMap(({ goAhead }) => goAhead ?? []),
+    goAheads: said.flatMap(({ goAhead, at }) => noted(goAhead, at)),
     underAge: isUnderAge(ageBand, bornOn, day),
     done: lastDay?.day === day ? lastDay : { minutes: 0, splits: 0 },
   };

@@ -2,10 +2,12 @@ import type { Pattern } from '../pattern/index.js';
 import { rungOf } from '../pattern/index.js';
 import { agreementOn, type Agreement, type AgreementState } from './agreements.js';
 import {
+  hurting,
   needKey,
   needsOfTargets,
   painRestrictions,
   unreadyFor,
+  whileItHurts,
   type Looked,
   type Unready,
 } from './readiness.js';
@@ -20,6 +22,11 @@ import {
   type Stop,
 } from './restrictions.js';
 
+/** When something was said: epoch ms. */
+export interface Said {
+  readonly saidAt: number;
+}
+
 /** A coach went ahead on a day, `YYYY-MM-DD`, although something stood against a pattern. */
 export interface GoAhead {
   readonly patternId: string;
@@ -30,10 +37,10 @@ export interface GoAhead {
 
 /** What is known of an athlete that a drill must be held against. */
 export interface Minded {
-  readonly restrictions: readonly Restriction[];
-  readonly looks: readonly Looked[];
+  readonly restrictions: readonly (Restriction & Said)[];
+  readonly looks: readonly (Looked & Said)[];
   readonly agreements: readonly Agreement[];
-  readonly goAheads: readonly GoAhead[];
+  readonly goAheads: readonly (GoAhead & Said)[];
   readonly underAge: boolean;
   /** Done on the day of the drill so far. */
   readonly done: DoneToday;
@@ -76,6 +83,29 @@ const unreadyKey = (unready: Unready): string =>
   `${needKey(unready)}: ${unready.result ?? 'not looked at'}`;
 const agreementKey = ({ state }: AgreementState): string => `agreement: ${state}`;
 
+/** Numbers of a ladder's rungs that restrictions stop. */
+const stoppedRungsOf = (pattern: Pattern, restrictions: readonly Restriction[]): number[] =>
+  pattern.rungs
+    .map(({ number }) => number)
+    .filter((number) => stopsOf(pattern, number, restrictions).length > 0);
+
+/**
+ * Whether restrictions that hold on a day, `YYYY-MM-DD`, stop every rung of a pattern; a pattern
+ * without rungs is not stopped. Nobody's word to go ahead is looked at: it is for a drill.
+ */
+export function isStoppedWhole(
+  pattern: Pattern,
+  { restrictions, looks }: Pick<Minded, 'restrictions' | 'looks'>,
+  day: string,
+): boolean {
+  const now = [...restrictions, ...painRestrictions(looks)].filter((one) => holdsOn(one, day));
+  return (
+    pattern.rungs.length > 0 &&
+    now.length > 0 &&
+    stoppedRungsOf(pattern, now).length === pattern.rungs.length
+  );
+}
+
 /** What stands against a drill, a key each: what a go-ahead says it went ahead against. */
 export const againstKeys = ({
   stops,
@@ -93,17 +123,27 @@ export const againstKeys = ({
 /**
  * Holds a drill against what an athlete may do, can do, and has leave to do. What a coach went ahead
  * against is not said again: of checks and agreements for this pattern until they change, of
- * restrictions on the same day only, and never of what a clinician has to clear.
+ * restrictions on the same day only, never of what was written down after it, and never of what a
+ * clinician has to clear.
  */
 export function beforeDrill(minded: Minded, drill: ComingDrill): BeforeDrill {
   const { pattern, patternId, rung, day, splits } = drill;
   const went = minded.goAheads.filter((one) => one.patternId === patternId);
   const wentAgainst = new Set(went.flatMap(({ against }) => against));
-  const wentToday = new Set(went.flatMap((one) => (one.day === day ? one.against : [])));
-  const restrictions = [...minded.restrictions, ...painRestrictions(minded.looks)].filter(
+  const wentTodayAgainst = (restriction: Restriction & Said): boolean =>
+    went.some(
+      (one) =>
+        one.day === day &&
+        one.saidAt > restriction.saidAt &&
+        one.against.includes(restrictionKey(restriction)),
+    );
+  const pain = hurting(minded.looks).map((look) => ({
+    ...whileItHurts(look),
+    saidAt: look.saidAt,
+  }));
+  const restrictions = [...minded.restrictions, ...pain].filter(
     (restriction) =>
-      holdsOn(restriction, day) &&
-      (restriction.clinician || !wentToday.has(restrictionKey(restriction))),
+      holdsOn(restriction, day) && (restriction.clinician || !wentTodayAgainst(restriction)),
   );
   const stops = stopsOf(pattern, rung, restrictions);
   const left = leftOfDay(restrictions, minded.done);
@@ -119,9 +159,7 @@ export function beforeDrill(minded: Minded, drill: ComingDrill): BeforeDrill {
   return {
     ...{ stops, tooMuch, left },
     instead: stops.length === 0 ? null : allowedInstead(pattern, rung, restrictions),
-    stoppedRungs: pattern.rungs
-      .map(({ number }) => number)
-      .filter((number) => stopsOf(pattern, number, restrictions).length > 0),
+    stoppedRungs: stoppedRungsOf(pattern, restrictions),
     mayOverrule: !against.some(({ clinician }) => clinician),
     unready: unreadyFor(needs, minded.looks).filter((one) => !wentAgainst.has(unreadyKey(one))),
     agreement: isOpen && !wentAgainst.has(agreementKey(agreement)) ? agreement : null,

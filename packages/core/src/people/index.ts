@@ -13,10 +13,12 @@ export { CARE_KINDS, type CareKind, type Contact } from './care.js';
 export {
   againstKeys,
   beforeDrill,
+  isStoppedWhole,
   type BeforeDrill,
   type ComingDrill,
   type GoAhead,
   type Minded,
+  type Said,
 } from './before-drill.js';
 export { BODY_BOUNDS_M, usualLengths, type BodyLength, type BodyLengths } from './body.js';
 export { demandsOf, MOVES, SIDED_MOVES, type Demand, type Move } from './moves.js';

@@ -79,8 +79,8 @@ export const needsOfTargets = (pattern: Pattern, letters: readonly string[]): Ne
   );
 
 /** How each check went last, by its key; of one day the later in the list counts. */
-export function newestLooks(looks: readonly Looked[]): ReadonlyMap<string, Looked> {
-  const newest = new Map<string, Looked>();
+export function newestLooks<T extends Looked>(looks: readonly T[]): ReadonlyMap<string, T> {
+  const newest = new Map<string, T>();
   for (const look of looks) {
     const key = needKey(look);
     const known = newest.get(key);
@@ -118,11 +118,16 @@ const WHILE_IT_HURTS: Readonly<Record<ReadinessCheck, RestrictionKind>> = {
   backpedal: 'no moving back',
 };
 
-/** Restrictions of checks that hurt when they were last looked at; they are lifted by looking again. */
+/** Checks that hurt when they were last looked at. */
+export const hurting = <T extends Looked>(looks: readonly T[]): T[] =>
+  [...newestLooks(looks).values()].filter(({ result }) => result === 'hurts');
+
+/** What may not be done from the day a check hurts; it is lifted by looking again. */
+export const whileItHurts = ({ check, leg, day }: Looked): Restriction => ({
+  ...{ kind: WHILE_IT_HURTS[check], leg, moves: [], most: null },
+  ...{ from: day, until: null, clinician: false },
+});
+
+/** Restrictions of checks that hurt when they were last looked at. */
 export const painRestrictions = (looks: readonly Looked[]): Restriction[] =>
-  [...newestLooks(looks).values()]
-    .filter(({ result }) => result === 'hurts')
-    .map(({ check, leg, day }) => ({
-      ...{ kind: WHILE_IT_HURTS[check], leg, moves: [], most: null },
-      ...{ from: day, until: null, clinician: false },
-    }));
+  hurting(looks).map(whileItHurts);

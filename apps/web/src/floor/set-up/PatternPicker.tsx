@@ -1,5 +1,6 @@
 import type { PatternReply } from '@orthokin/contract';
-import type { ReactElement } from 'react';
+import { isStoppedWhole, type Minded } from '@orthokin/core/people';
+import { useMemo, type ReactElement } from 'react';
 import { useLibrary } from '../../api/patterns.js';
 import { Quiet } from '../../parts/Text.js';
 import { useAddress } from '../../parts/useAddress.js';
@@ -7,12 +8,28 @@ import { SelectField } from '../../parts/form/SelectField.js';
 import { say } from '../../words/floor.js';
 
 /** Which pattern the set is on; the one the athlete is working on until another is chosen. */
-export function PatternPicker({ pattern }: { pattern: PatternReply }): ReactElement {
+export function PatternPicker({
+  pattern,
+  minded,
+  day,
+}: {
+  pattern: PatternReply;
+  /** What the athlete may not do: patterns that leave nothing are marked. */
+  minded: Minded;
+  day: string;
+}): ReactElement {
   const library = useLibrary();
   const [, change] = useAddress();
-  const options = library.data
-    ?.filter(({ archived, pattern: { rungs } }) => !archived && rungs.length > 0)
-    .map(({ id, pattern: { name } }) => [id, name] as const);
+  const options = useMemo(
+    () =>
+      library.data
+        ?.filter(({ archived, pattern: { rungs } }) => !archived && rungs.length > 0)
+        .map(({ id, pattern: other }) => {
+          const now = isStoppedWhole(other, minded, day) ? say('notNow') : '';
+          return [id, say('patternNow', { name: other.name, now })] as const;
+        }),
+    [library.data, minded, day],
+  );
   // Without the library (or for an archived pattern) there is nothing to choose from.
   if (!options?.some(([id]) => id === pattern.id)) return <Quiet>{pattern.name},</Quiet>;
   return (

@@ -39,7 +39,10 @@ export function RotaPart({
   onChange: (others: readonly string[]) => void;
 }): ReactElement | null {
   const squad = useSquad();
-  const people = (squad.data ?? []).map(({ athlete }) => athlete);
+  const people = (squad.data ?? []).map(({ athlete: { id, name }, restricted }) => ({
+    id,
+    name: restricted ? say('nameRestricted', { name }) : name,
+  }));
   const free = people.filter(({ id }) => id !== athleteId && !others.includes(id));
   if (people.length < 2) return null;
   return (

@@ -227,7 +227,7 @@ function SetUpFor({
       <Columns>
         <div>
           <What>
-            <PatternPicker pattern={pattern} />
+            <PatternPicker pattern={pattern} minded={before.minded} day={before.day} />
             <RungPicker
               pattern={pattern}
               own={ownRung}

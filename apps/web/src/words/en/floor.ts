@@ -321,5 +321,7 @@ export const floor = {
   rehearsedNoCheckPointWasLooked: 'Rehearsed; no check point was looked at.',
   rungOfWhose: 'rung {number} of {of}: {name}{whose}{now}',
   notNow: ', not now',
+  patternNow: '{name}{now}',
+  nameRestricted: '{name} (may not do everything now)',
   noTests: 'none',
 } as const;
