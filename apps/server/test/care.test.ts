@@ -62,6 +62,8 @@ describe('what is said of somebody’s care', () => {
     await say({ ...body, takenBack: { by: 'Dr Sand', at: AT } }, id).expect(200);
     expect(await saidHere(athleteId)).toEqual([]);
     expect((await server.lineOf('Oskar Tvedmoor')).restricted).toBe(false);
+    const resent = await say(body, id).expect(200);
+    expect(resent.body).toMatchObject({ takenBack: { by: 'Dr Sand' } });
     await say({ ...body, takenBack: null }, id).expect(200);
     expect(await saidHere(athleteId)).toHaveLength(1);
   });

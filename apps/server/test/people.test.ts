@@ -109,6 +109,8 @@ describe('an athlete', () => {
     expect(JSON.stringify(standings.body)).not.toContain('Wren Hallowby');
     const table = await server.get(server.club('sets.csv')).expect(200);
     expect(table.text).toContain('Wren Hallowby');
+    const drill = await server.get(server.club(`athletes/${line.athlete.id}/drill-setup`));
+    expect([drill.status, drill.text]).toEqual([409, expect.stringContaining('put away')]);
     expect(await people()).toContainEqual(
       expect.objectContaining({ name: 'Wren Hallowby', archived: true }),
     );

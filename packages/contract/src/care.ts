@@ -199,6 +199,7 @@ export class CareBody {
   @IsMoment()
   at: string;
 
+  /** Absent: as it stands, at first not taken back. `null`: put back. */
   @IsOptional()
   @ValidateNested()
   @Type(() => TakenBack)

@@ -35,6 +35,12 @@ export class DrillSetupService {
       this.athletes.one(clubId, athleteId),
       this.newest.ofOne(clubId, athleteId),
     ]);
+    if (athlete.archivedAt !== null)
+      throw conflict(
+        'athleteId',
+        athlete.name,
+        'somebody who is not put away (People brings back)',
+      );
     const patternId = wanted ?? workingOn(athlete, newest);
     const [pattern, ladder, own, place, care, [days]] = await Promise.all([
       this.patterns.newest(clubId, patternId),

@@ -61,13 +61,15 @@ export class CareService {
     if (said.restriction) accepted(checkRestriction(said.restriction));
     if (said.check) accepted(checkLooked(said.check));
     if (said.agreement) accepted(checkAgreement(said.agreement));
-    const { athleteId, kind, by, at, takenBack = null } = body;
+    const { athleteId, kind, by, at, takenBack } = body;
     await insertOnce(this.em, CareRecord, {
       ...{ clubId, id, athleteId, kind, said },
       ...{ saidBy: by, saidAt: new Date(at) },
     });
-    await this.em.nativeUpdate(CareRecord, { clubId, id }, { takenBack });
-    return { id, ...body };
+    // A first saying that is sent once more says nothing of it, and must not put back what was lifted.
+    if (takenBack !== undefined)
+      await this.em.nativeUpdate(CareRecord, { clubId, id }, { takenBack });
+    return careReply(await this.em.findOneOrFail(CareRecord, { clubId, id }, { refresh: true }));
   }
 }
 
