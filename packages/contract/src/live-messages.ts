@@ -8,6 +8,7 @@ import {
 import { CUE_KINDS, type CueKind } from '@orthokin/core/drill';
 import { MAX_TARGETS } from '@orthokin/core/pattern';
 import { wrong, type Result } from '@orthokin/core/result';
+import { LONGEST_NAME } from '@orthokin/core/people';
 import { RUN_STATES, type RunState } from '@orthokin/core/run';
 import { EVENT_NAMES, FAULTS, MAX_SD_MS, type EventName, type Fault } from '@orthokin/core/timing';
 import { Type } from 'class-transformer';
@@ -39,6 +40,16 @@ const MOST_FAULTS = FAULTS.length;
 /** Nothing more to say than the message's name. */
 // eslint-disable-next-line @typescript-eslint/no-extraneous-class -- a body without fields is read like any other
 export class NothingMore {}
+
+/** A fault that has a key, with what the club calls it. */
+export class KeyedFault {
+  @IsIn(FAULTS)
+  fault: Fault;
+
+  @IsString()
+  @MaxLength(LONGEST_NAME)
+  name: string;
+}
 
 /** What a second screen must know of the set: told when it comes, and when a set begins. */
 export class SetNews {
@@ -74,8 +85,9 @@ export class SetNews {
 
   @IsArray()
   @ArrayMaxSize(MOST_FAULTS)
-  @IsIn(FAULTS, { each: true })
-  faults: Fault[];
+  @ValidateNested({ each: true })
+  @Type(() => KeyedFault)
+  faults: KeyedFault[];
 }
 
 /** How far the set is: told with every change. */

@@ -14,7 +14,7 @@ const set = {
   targets: layoutTargets('line', 2),
   inPlay: ['A', 'B'],
   cueKinds: CUE_KINDS.slice(0, 1),
-  ...{ isCalled: false, isByHand: true, faults: ['lean'] },
+  ...{ isCalled: false, isByHand: true, faults: [{ fault: 'lean', name: 'leaning' }] },
 };
 const run = {
   ...{ state: 'cued', ordinal: 3, reps: 10, finished: 2 },

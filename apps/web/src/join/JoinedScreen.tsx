@@ -84,13 +84,13 @@ function Presses({ role, joined }: { role: Role; joined: Joined }): ReactElement
   return (
     <div className="panel">
       <div className="row">
-        {set.faults.map((fault) => (
+        {set.faults.map(({ fault, name }) => (
           <Button
             key={fault}
             weight={run.faults.includes(fault) ? 'main' : 'plain'}
             onPress={() => ask({ act: 'fault', fault })}
           >
-            {fault}
+            {name}
           </Button>
         ))}
       </div>

@@ -8,9 +8,9 @@ export type BuildSource = (typeof BUILD_SOURCES)[number];
 
 /** What is known of a body that feet are laid by, m. */
 export interface KnownBody {
-  readonly heightM: number | null;
-  readonly shoulderM: number | null;
-  readonly reachM: number | null;
+  readonly heightM?: number | null;
+  readonly shoulderM?: number | null;
+  readonly reachM?: number | null;
 }
 
 /** A build with where each of its lengths comes from. */
@@ -27,7 +27,10 @@ const USUAL_HEIGHT_M = 1.7;
  * ones for the height. A stride grows with the height. Reach counts only where the pattern's markers are
  * contact points, that is where its own reach is not 0.
  */
-export function ownBuild({ heightM, shoulderM, reachM }: KnownBody, of: Build): OwnBuild {
+export function ownBuild(
+  { heightM = null, shoulderM = null, reachM = null }: KnownBody,
+  of: Build,
+): OwnBuild {
   const usual = heightM === null ? null : usualLengths(heightM);
   const reaches = of.reachM > 0;
   const source = (measured: number | null): BuildSource =>

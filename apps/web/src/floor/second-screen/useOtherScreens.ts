@@ -1,6 +1,6 @@
 import type { Fault } from '@orthokin/core/timing';
 import { rungOf } from '@orthokin/core/pattern';
-import { useEffect, useMemo, useRef } from 'react';
+import { useContext, useEffect, useMemo, useRef } from 'react';
 import { finishedReps, lastRep } from '@orthokin/core/run';
 import type { DrillPlan, Run } from '../../drill/plan.js';
 import { matOf } from '../../beacons/fleet.js';
@@ -9,12 +9,13 @@ import type { SetClock } from '../../drill/set-clock.js';
 import type { Channel } from '../../live/channel.js';
 import type { RunNews, SetNews } from '@orthokin/contract/live-messages';
 import { epochOf } from '../../live/peer-clock.js';
+import { FaultNames, type NameOfFault } from '../../parts/fault-names.js';
 import { onClock } from '../../screens/present.js';
 import type { OtherScreens } from '../cueing/attempt.js';
 import { keyedFaults } from '../set/FaultKeys.js';
 import type { DrillActs } from '../set/useDrillActs.js';
 
-const setNews = (plan: DrillPlan, faults: readonly Fault[]): SetNews => ({
+const setNews = (plan: DrillPlan, faults: readonly Fault[], nameOf: NameOfFault): SetNews => ({
   athlete: plan.athlete.name,
   pattern: plan.pattern.name,
   targets: plan.pattern.targets,
@@ -22,7 +23,7 @@ const setNews = (plan: DrillPlan, faults: readonly Fault[]): SetNews => ({
   cueKinds: [...plan.conditions.cueKinds],
   isCalled: plan.conditions.order === 'called',
   isByHand: plan.source === 'hand',
-  faults: [...faults],
+  faults: faults.map((fault) => ({ fault, name: nameOf(fault) })),
 });
 
 const runNews = (run: Run): RunNews => ({
@@ -62,16 +63,17 @@ export function useOtherScreens(
   call: (letter: string) => void,
 ): void {
   const { plan } = run;
-  const now = useRef({ run, acts, call });
+  const nameOf = useContext(FaultNames);
+  const now = useRef({ run, acts, call, nameOf });
   useEffect(() => {
-    now.current = { run, acts, call };
+    now.current = { run, acts, call, nameOf };
     channel?.tell('run', runNews(run));
   });
   useEffect(() => {
     if (!channel) return;
     const tellAll = (to?: string) => {
       const current = now.current.run;
-      channel.tell('set', setNews(plan, keyedFaults(current)), to);
+      channel.tell('set', setNews(plan, keyedFaults(current), now.current.nameOf), to);
       channel.tell('run', runNews(current), to);
     };
     tellAll();

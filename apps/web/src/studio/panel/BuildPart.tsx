@@ -1,7 +1,9 @@
 import { readyStance } from '@orthokin/core/footwork';
 import { SIDES } from '@orthokin/core/floor';
 import type { Pattern } from '@orthokin/core/pattern';
+import { laidFor as relaid, ownBuild } from '@orthokin/core/people';
 import type { ReactElement } from 'react';
+import { usePeople } from '../../api/people.js';
 import { LengthField, NumberField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Heading, Quiet } from '../../parts/Text.js';
@@ -17,9 +19,28 @@ export function BuildPart(): ReactElement {
   const { laidFor, splitWindowMs } = pattern;
   const build = (change: Partial<Pattern['laidFor']>) =>
     edit((now) => ({ ...now, laidFor: { ...now.laidFor, ...change } }));
+  const people = usePeople();
+  const sized = (people.data ?? []).filter(
+    ({ archived, heightM, shoulderM, reachM }) => !archived && (heightM ?? shoulderM ?? reachM),
+  );
+  const layFor = (id: string) => {
+    const person = sized.find((one) => one.id === id);
+    if (person) edit((now) => relaid(now, ownBuild(person, now.laidFor).build));
+  };
   return (
     <Part aria-label={say('laid')}>
       <Heading>{say('laidAthlete')}</Heading>
+      {sized.length > 0 && (
+        <SelectField
+          label={say('takeLengthsOf')}
+          value="none"
+          options={[
+            ['none', say('nobodysLengths')],
+            ...sized.map(({ id, name }) => [id, name] as const),
+          ]}
+          onChange={layFor}
+        />
+      )}
       <Row>
         <LengthField
           label={say('shoulders')}

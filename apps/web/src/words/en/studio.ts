@@ -33,6 +33,8 @@ export const studio = {
   findingsMore: 'And {findings} more.',
   laid: 'Laid for',
   laidAthlete: 'Laid for an athlete with',
+  takeLengthsOf: 'Lengths of',
+  nobodysLengths: 'those below',
   shoulders: 'Shoulders',
   strideTwoSteps: 'Stride, two steps',
   reach: 'Reach',
