@@ -5,11 +5,15 @@ import { validationProblems } from './validation-problems.js';
 
 type Given = Readonly<Record<string, unknown>>;
 
+/** Keys that would hide an object's class from whoever transforms or validates it: left out. */
+const withoutClass = (key: string, value: unknown): unknown =>
+  key === 'constructor' || key === '__proto__' ? undefined : value;
+
 /** The object in a frame's text; not JSON, or no object, is a problem of the field `frame`. */
 export function objectOf(text: string): Result<Given> {
   let given: unknown;
   try {
-    given = JSON.parse(text);
+    given = JSON.parse(text, withoutClass);
   } catch {
     return wrong('frame', text.slice(0, 80), 'JSON');
   }
