@@ -102,7 +102,7 @@ test('a frame may hold anything: it is read, or refused by a field that is named
       fc.oneof(
         fc.json(),
         fc.string(),
-        anything.map((value) => JSON.stringify(value) ?? ''),
+        anything.map((value) => JSON.stringify({ value })),
       ),
       (text) => {
         const read = readLiveNews(text);
