@@ -109,6 +109,15 @@ test('is it better? A planted change is called clear, and a planted non-change i
     /^Clearly faster: cycle 2\.\d+ → 2\.\d+ s, 0\.\d+ s less\.$/,
   );
   await expect(page.getByText(/Chance that it is faster .* over 99 %/)).toBeVisible();
+  // The season draws each day; one that is pressed opens its sets, and is kept in the address.
+  const season = page.getByRole('region', { name: 'The season' });
+  const days = season.getByRole('button', { name: /, rung \d.*: \d+ sets?, cycle \d\.\d\d s; / });
+  expect(await days.count()).toBeGreaterThanOrEqual(8);
+  await days.last().click();
+  await expect(season.getByRole('link', { name: /^Set at / }).first()).toBeVisible();
+  expect(new URL(page.url()).searchParams.get('day')).toMatch(/^\d{4}-\d{2}-\d{2}-\d$/);
+  await season.getByRole('button', { name: 'Close the day' }).click();
+  await expect(season.getByText(/^− ?0\.\d\d s$|^not clear$/).first()).toBeVisible();
   await page.getByRole('link', { name: 'Before and after, side by side' }).click();
   await expect(headline(page)).toHaveText(/typically 0\.\d+ s quicker, 95 %/);
 

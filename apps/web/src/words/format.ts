@@ -34,6 +34,9 @@ export function dayWords(iso: string, now = new Date()): string {
   return dateOf.format(new Date(iso));
 }
 
+/** A calendar day `YYYY-MM-DD` without its year. */
+export const dateWords = (day: string): string => dateOf.format(parseDate(day).toDate(zone));
+
 /** A calendar day `YYYY-MM-DD` with its year, as a letter has it; nothing of an empty one. */
 export const longDay = (day: string): string =>
   day === '' ? '' : longDateOf.format(parseDate(day).toDate(zone));

@@ -95,6 +95,16 @@ export {
   type LeanChange,
   type SideLean,
 } from './side-lean.js';
+export {
+  mostly,
+  SEASON_PHASES,
+  seasonOf,
+  whereItWent,
+  type PhaseChange,
+  type SeasonDay,
+  type SeasonPhase,
+  type SeasonStretch,
+} from './season.js';
 export { NO_SQUAD, squadForm, type SquadForm } from './squad-form.js';
 export {
   isNotSeenLately,

@@ -2,6 +2,7 @@ import type { AthleteCourseReply } from '@orthokin/contract';
 import {
   isItBetter,
   speedAgainstTechnique,
+  whereItWent,
   type Better,
   type CourseDuration,
 } from '@orthokin/core/stats';
@@ -28,6 +29,8 @@ import { kindsOf, spansOf, useCourseView, type Kind } from '../course-view.js';
 import { ForecastPart } from './ForecastPart.js';
 import { SetsTable } from './SetsTable.js';
 import { TechniqueChart } from './TechniqueChart.js';
+import { seasonSentence } from '../../words/season.js';
+import { Weeks } from './Weeks.js';
 import { say } from '../../words/review.js';
 
 const Ways = styled.div`
@@ -115,6 +118,10 @@ function CourseOfKind({
   const spans = spansOf(sets, view);
   const better = isItBetter(spans.before, spans.after, sets, duration, course.squad);
   const compared = typeof better === 'string' ? null : better;
+  const phases = whereItWent(spans, sets, course.squad);
+  const answer = (found: Better): string =>
+    duration === 'cycle' ? seasonSentence(found, phases) : betterSentence(found, duration);
+  const settle = compared && settleSentence(compared.change);
   const ids = (some: readonly { setId: string }[]) => some.map(({ setId }) => setId).join(',');
   return (
     <Page name={say('athleteReview', { athlete: athlete.name })}>
@@ -126,16 +133,20 @@ function CourseOfKind({
         })}{' '}
         {athlete.note}
       </Quiet>
-      <Headline>
-        {typeof better === 'string' ? whyNotSentence(better) : betterSentence(better, duration)}
-      </Headline>
+      <Headline>{typeof better === 'string' ? whyNotSentence(better) : answer(better)}</Headline>
       {compared && (
         <>
-          <p style={{ maxWidth: '78ch', margin: '10px 0 0' }}>
-            {[settleSentence(compared.change), doubtSentence(compared)].filter(Boolean).join(' ')}
-          </p>
+          {settle && <p style={{ maxWidth: '78ch', margin: '10px 0 0' }}>{settle}</p>}
           <Quiet style={{ marginTop: 6 }}>{basisWords(spans.basis, compared)}</Quiet>
         </>
+      )}
+      <CourseControls kinds={kinds} kind={kind} view={view} onChange={change} />
+      <Weeks course={course} kind={kind} phases={phases} />
+      {compared && (
+        <Part>
+          <Heading>{say('howSure')}</Heading>
+          <p>{doubtSentence(compared)}</p>
+        </Part>
       )}
       <Ways className="no-print">
         {compared && (
@@ -149,8 +160,8 @@ function CourseOfKind({
           <Printer size={18} aria-hidden /> {say('reportPrint')}
         </ButtonLink>
       </Ways>
-      <CourseControls kinds={kinds} kind={kind} view={view} onChange={change} />
       <Part aria-label={say('course')}>
+        <Heading>{say('oneDuration')}</Heading>
         <CourseChart course={course} kind={kind} duration={duration} />
       </Part>
       <Part>

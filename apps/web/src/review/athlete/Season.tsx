@@ -1,0 +1,271 @@
+import type { AthleteCourseReply, PatternReply } from '@orthokin/contract';
+import type { SeasonDay } from '@orthokin/core/stats';
+import { NotebookPen } from 'lucide-react';
+import { useMemo, useState, type ReactElement } from 'react';
+import styled from 'styled-components';
+import { Button } from '../../parts/Button.js';
+import { phaseFill } from '../../parts/phases.js';
+import { Axis, AXIS } from '../../parts/ribbon/Axis.js';
+import type { Scale } from '../../parts/ribbon/scale.js';
+import { Quiet } from '../../parts/Text.js';
+import { colour, MONO } from '../../parts/tokens.js';
+import { useWidth } from '../../parts/useWidth.js';
+import { dateWords, seconds } from '../../words/format.js';
+import { say, seasonDayWords } from '../../words/season.js';
+import { limitOf } from '../course-view.js';
+
+const ROW = 32;
+const BAND = 22;
+/** Between days a week or more apart. */
+const PAUSE = 24;
+const LONG_PAUSE_DAYS = 7;
+/** Rung, then date, then the ribbons; the cycle's figure ends at the right. */
+const LEFT = 132;
+const LEFT_NARROW = 98;
+const NARROW = 560;
+const RIGHT = 64;
+/** Longer seasons begin with their newest days. */
+const MOST_SHOWN = 30;
+
+const Drawing = styled.div`
+  position: relative;
+  svg {
+    display: block;
+  }
+  ol {
+    position: absolute;
+    inset: 0;
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  ol button {
+    position: absolute;
+    right: 0;
+    left: 34px;
+    height: ${ROW}px;
+    padding: 0;
+    border: 0;
+    border-radius: 4px;
+    background: none;
+    cursor: pointer;
+  }
+  ol button:hover,
+  ol button[aria-expanded='true'] {
+    box-shadow: inset 0 0 0 2px ${colour('ink')};
+  }
+`;
+
+/** A day with where its row begins. */
+interface Row {
+  readonly day: SeasonDay;
+  readonly y: number;
+}
+
+function rowsOf(days: readonly SeasonDay[]): { rows: Row[]; height: number } {
+  let y = AXIS + 6;
+  const rows = days.map((day, i): Row => {
+    if (i > 0 && day.daysOff >= LONG_PAUSE_DAYS) y += PAUSE;
+    const row = { day, y };
+    y += ROW;
+    return row;
+  });
+  return { rows, height: y + 4 };
+}
+
+/** Runs of days on one rung: a band beside them. */
+function bandsOf(rows: readonly Row[]): { rung: number; from: number; to: number }[] {
+  const bands: { rung: number; from: number; to: number }[] = [];
+  for (const { day, y } of rows) {
+    const last = bands.at(-1);
+    if (last?.rung === day.rung) last.to = y + BAND;
+    else bands.push({ rung: day.rung, from: y, to: y + BAND });
+  }
+  return bands;
+}
+
+/** A limit as a tick over the band: the ribbon must stop before it. */
+const Tick = ({ x }: { x: number }): ReactElement => (
+  <g>
+    <line x1={x} x2={x} y1={-3} y2={BAND + 3} stroke={colour('paper')} strokeWidth={5} />
+    <line x1={x} x2={x} y1={-3} y2={BAND + 3} stroke={colour('ink')} strokeWidth={2.5} />
+  </g>
+);
+
+function DayRibbon({
+  row: { day, y },
+  pattern,
+  scale,
+  width,
+  isNoted,
+  isRepeated,
+}: {
+  row: Row;
+  pattern: PatternReply | undefined;
+  scale: Scale;
+  width: number;
+  isNoted: boolean;
+  /** The row above is of the same day: the date stands there. */
+  isRepeated: boolean;
+}): ReactElement {
+  const { stretches, spreadMs, rung, isTest, daysOff } = day;
+  const endMs = stretches.at(-1)?.toMs ?? 0;
+  const actionMs = stretches.at(-1)?.fromMs ?? 0;
+  const reaction = limitOf(pattern, rung, 'reaction');
+  const recovery = limitOf(pattern, rung, 'recovery');
+  const date = isRepeated ? '' : dateWords(day.day);
+  return (
+    <g transform={`translate(0 ${y})`}>
+      {daysOff >= LONG_PAUSE_DAYS && (
+        <text x={scale.x(0)} y={-10} fontSize={14} fill={colour('quiet')}>
+          {say('daysOff', { days: daysOff })}
+        </text>
+      )}
+      <text
+        x={scale.x(0) - 12}
+        y={BAND / 2}
+        dy="0.35em"
+        textAnchor="end"
+        fontSize={15}
+        fontWeight={isTest ? 700 : 450}
+        fill={colour(isTest ? 'ink' : 'quiet')}
+      >
+        {date}
+      </text>
+      {stretches.map(({ phases, fromMs, toMs }) =>
+        phases.map((phase, i) => (
+          <rect
+            key={phase}
+            x={scale.x(fromMs)}
+            y={(i * BAND) / phases.length}
+            width={Math.max(0, scale.x(toMs) - scale.x(fromMs))}
+            height={BAND / phases.length}
+            fill={phaseFill(phase)}
+          />
+        )),
+      )}
+      {reaction !== null && stretches[0]?.phases.includes('reaction') && (
+        <Tick x={scale.x(reaction)} />
+      )}
+      {recovery !== null && spreadMs && <Tick x={scale.x(actionMs + recovery)} />}
+      {spreadMs && (
+        <g stroke={colour('ink')} strokeWidth={2}>
+          <line x1={scale.x(spreadMs[0])} x2={scale.x(spreadMs[1])} y1={BAND / 2} y2={BAND / 2} />
+          {spreadMs.map((ms, i) => (
+            <line key={i} x1={scale.x(ms)} x2={scale.x(ms)} y1={BAND / 2 - 5} y2={BAND / 2 + 5} />
+          ))}
+        </g>
+      )}
+      {isNoted && (
+        <NotebookPen x={width - RIGHT - 4} y={3} width={16} height={16} color={colour('quiet')} />
+      )}
+      <text
+        x={width - 4}
+        y={BAND / 2}
+        dy="0.35em"
+        textAnchor="end"
+        fontFamily={MONO}
+        fontSize={16}
+        fontWeight={isTest ? 700 : 450}
+        fill={colour('ink')}
+      >
+        {spreadMs ? seconds(endMs) : '–'}
+      </text>
+    </g>
+  );
+}
+
+/** An athlete's weeks: a ribbon a training day, so that the eye sees which phase gave the time away. */
+export function Season({
+  course,
+  days,
+  pattern,
+  open,
+  onOpen,
+}: {
+  course: AthleteCourseReply;
+  days: readonly SeasonDay[];
+  pattern: PatternReply | undefined;
+  /** The day that is open, as {@link keyOfDay} names it; empty for none. */
+  open: string;
+  onOpen: (key: string) => void;
+}): ReactElement {
+  const [ref, width] = useWidth<HTMLDivElement>(900);
+  const [isWhole, setWhole] = useState(false);
+  const noted = useMemo(() => new Set(course.notes.map(({ setId }) => setId)), [course.notes]);
+  const shown = isWhole ? days : days.slice(-MOST_SHOWN);
+  const { rows, height } = rowsOf(shown);
+  const left = width < NARROW ? LEFT_NARROW : LEFT;
+  const endMs = Math.max(
+    1000,
+    ...shown.flatMap(({ stretches, spreadMs }) => [
+      ...stretches.map(({ toMs }) => toMs),
+      ...(spreadMs ?? []),
+    ]),
+  );
+  const scale: Scale = {
+    startMs: 0,
+    endMs,
+    x: (ms) => left + (ms / endMs) * (width - left - RIGHT - 14),
+  };
+  const hasNote = ({ sets }: SeasonDay) => sets.some(({ setId }) => noted.has(setId));
+  return (
+    <>
+      {shown.length < days.length && (
+        <Button onPress={() => setWhole(true)}>
+          {say('earlier', { days: days.length - shown.length })}
+        </Button>
+      )}
+      <Drawing ref={ref}>
+        <svg width={width} height={height} aria-hidden>
+          <Axis scale={scale} height={height - 6} limitsMs={{}} />
+          <text x={2} y={AXIS - 12} fontSize={14} fill={colour('quiet')}>
+            {say('rung')}
+          </text>
+          {bandsOf(rows).map(({ rung, from, to }) => (
+            <g key={from}>
+              <rect x={22} y={from} width={6} height={to - from} fill={colour('ink')} />
+              <text
+                x={8}
+                y={(from + to) / 2}
+                dy="0.35em"
+                textAnchor="middle"
+                fontSize={16}
+                fontWeight={700}
+                fill={colour('ink')}
+              >
+                {rung}
+              </text>
+            </g>
+          ))}
+          {rows.map((row, i) => (
+            <DayRibbon
+              key={keyOfDay(row.day)}
+              {...{ row, pattern, scale, width }}
+              isNoted={hasNote(row.day)}
+              isRepeated={rows[i - 1]?.day.day === row.day.day}
+            />
+          ))}
+        </svg>
+        <ol>
+          {rows.map(({ day, y }) => (
+            <li key={keyOfDay(day)}>
+              <button
+                type="button"
+                style={{ top: y - (ROW - BAND) / 2 }}
+                aria-label={seasonDayWords(day, hasNote(day))}
+                aria-expanded={open === keyOfDay(day)}
+                onClick={() => onOpen(open === keyOfDay(day) ? '' : keyOfDay(day))}
+              />
+            </li>
+          ))}
+        </ol>
+      </Drawing>
+      <Quiet style={{ marginTop: 8, fontSize: 15 }}>{say('ribbonADay')}</Quiet>
+    </>
+  );
+}
+
+/** What names a day of a season in an address. */
+export const keyOfDay = ({ day, rung, isTest }: SeasonDay): string =>
+  `${day}-${rung}${isTest ? '-test' : ''}`;
