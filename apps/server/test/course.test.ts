@@ -1,5 +1,11 @@
-import type { AthleteCourseReply, AthleteRepsReply, StandingReply } from '@orthokin/contract';
+import type {
+  AthleteCourseReply,
+  AthleteRepsReply,
+  DrillSetupReply,
+  StandingReply,
+} from '@orthokin/contract';
 import { median } from '@orthokin/core/numeric';
+import { rungOf } from '@orthokin/core/pattern';
 import { v7 } from 'uuid';
 import { TestServer } from './support/server.js';
 import { setOf, type RecordedSet } from './support/sets.js';
@@ -101,6 +107,15 @@ test('the squad: everyone once, with the standard test’s change, sides and the
   const said = (name: string) => standings.find(({ athlete }) => athlete.name === name)?.claims;
   expect(said('Lotte Brandvane')).toMatchObject({ isNewLean: true, slowerSide: 'right' });
   expect(said('Cass Ondry')).toMatchObject({ change: null });
+  // The first page says the same of everyone, with the days in the duration that holds them back.
+  const squad = await server.squad();
+  expect(squad.map(({ claims }) => claims)).toEqual(standings.map(({ claims }) => claims));
+  const lotte = await server.lineOf('Lotte Brandvane');
+  expect([lotte.need, lotte.course?.daysMs.length]).toEqual(['changed', 12]);
+  const { body: setup } = await server.get(server.club(`athletes/${lotte.athlete.id}/drill-setup`));
+  const { pattern } = setup as DrillSetupReply;
+  const { duration = 'cycle', limitMs } = lotte.course ?? {};
+  expect(limitMs).toBe(rungOf(pattern, lotte.rung)?.limitsMs[duration as 'cycle']);
   const wren = standings.find(({ athlete }) => athlete.name === 'Wren Hallowby');
   const lastTest = (await courseOf('Wren Hallowby')).sets.filter(({ seed }) => seed === 20_261);
   expect(wren?.standing.afterSetId).toBe(lastTest.at(-1)?.setId);

@@ -24,7 +24,7 @@ import { hickSentence, sidesSentence, tailSentence } from '../src/words/closer.j
 import { compareSentence, notAlikeSentence } from '../src/words/compare.js';
 import { cautions, leanSentence } from '../src/words/report.js';
 import { differenceSentence, fadeSentence, signed, trialSentence } from '../src/words/set.js';
-import { changeCell, sidesCell, squadSentences, heldCell } from '../src/words/squad.js';
+import { changeCell, sidesCell, squadSentences, heldCell } from '../src/words/glance.js';
 import { PLAN } from './plan.js';
 
 const day = (ms: number, i: number): TrainingDay => ({ day: 3 * i, setsMs: [ms] });
@@ -250,6 +250,7 @@ describe('the squad in words', () => {
   ): StandingReply => ({
     ...{ patternId: 'p', patternName: 'Star', rung: 2, rungName: 'Mixed', rungs: 5 },
     ...{ restricted: false, lastSet: null, held: null, claims: silent, decision: stay },
+    ...{ need: 'on their way', course: null },
     athlete: { ...PLAN.athlete, id: name, name },
     standing: {
       ...{ duration: 'cycle', basis: 'the standard test', whyNot: null },

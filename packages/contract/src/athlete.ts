@@ -1,13 +1,21 @@
 import { COLOUR_VISIONS, type ColourVision, type Side, SIDES } from '@orthokin/core/floor';
 import { AGE_BANDS, BUILD_SOURCES, type AgeBand, type BuildSource } from '@orthokin/core/people';
-import { SET_OUTCOMES, type SetOutcome } from '@orthokin/core/progress';
+import {
+  SET_OUTCOMES,
+  SQUAD_NEEDS,
+  type Claims,
+  type SetOutcome,
+  type SquadNeed,
+} from '@orthokin/core/progress';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
+import { COURSE_DURATIONS, type CourseDuration, type ShortCourse } from '@orthokin/core/stats';
 import { SEEN_FAULTS, type Fault } from '@orthokin/core/timing';
 import { Type } from 'class-transformer';
 import {
   IsBoolean,
   IsIn,
   IsInt,
+  IsNumber,
   IsObject,
   IsOptional,
   IsString,
@@ -16,6 +24,7 @@ import {
 } from 'class-validator';
 import { AthleteCareReply } from './care.js';
 import { IsMoment } from './moment.js';
+import { OrNull } from './or-null.js';
 import { PatternReply } from './library.js';
 import { DecisionHeadReply } from './progress.js';
 import { LadderSettingsBody } from './ladder-settings.js';
@@ -61,6 +70,36 @@ export class LastSetReply {
   decision: DecisionHeadReply;
 }
 
+/** What may be said of an athlete unasked. */
+export class ClaimsReply implements Claims {
+  @OrNull()
+  @IsIn(['faster', 'slower'])
+  change: 'faster' | 'slower' | null;
+
+  @OrNull()
+  @IsIn(SIDES)
+  slowerSide: Side | null;
+
+  @IsBoolean()
+  isNewLean: boolean;
+
+  @IsBoolean()
+  isStuck: boolean;
+}
+
+/** An athlete's newest days in the duration that holds them back, ms. */
+export class ShortCourseReply implements ShortCourse {
+  @IsIn(COURSE_DURATIONS)
+  duration: CourseDuration;
+
+  @OrNull()
+  @IsNumber()
+  limitMs: number | null;
+
+  @IsNumber({}, { each: true })
+  daysMs: readonly number[];
+}
+
 /** One line of the squad page. */
 export class SquadLineReply {
   @ValidateNested()
@@ -90,6 +129,21 @@ export class SquadLineReply {
   @ValidateNested()
   @Type(() => LastSetReply)
   lastSet: LastSetReply | null;
+
+  /** What they need the coach for. */
+  @IsIn(SQUAD_NEEDS)
+  need: SquadNeed;
+
+  /** What of their weeks stands among so many athletes, and may be said unasked. */
+  @ValidateNested()
+  @Type(() => ClaimsReply)
+  claims: ClaimsReply;
+
+  /** `null` before anything was timed. */
+  @OrNull()
+  @ValidateNested()
+  @Type(() => ShortCourseReply)
+  course: ShortCourseReply | null;
 }
 
 /** Where the lengths come from that the feet of a set-up are laid by. */

@@ -1,10 +1,5 @@
 import { LONGEST_NAME } from '@orthokin/core/people';
-import {
-  SET_OUTCOMES,
-  type Claims,
-  type HeldOnRung,
-  type SetOutcome,
-} from '@orthokin/core/progress';
+import { SET_OUTCOMES, type HeldOnRung, type SetOutcome } from '@orthokin/core/progress';
 import { SET_SOURCES, type SetSource } from '@orthokin/core/run';
 import type { CourseSet, SetFigures, SquadForm, Standing } from '@orthokin/core/stats';
 import { Type } from 'class-transformer';
@@ -165,10 +160,6 @@ export class StandingReply extends SquadLineReply {
   @IsOptional()
   @IsObject()
   held: HeldOnRung | null;
-
-  /** What of all this stands among so many athletes, and may be said unasked. */
-  @IsObject()
-  claims: Claims;
 
   /** What the ladder says now. */
   @ValidateNested()

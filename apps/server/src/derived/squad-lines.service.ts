@@ -1,15 +1,28 @@
 import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
-import { decisionHead } from '@orthokin/core/progress';
+import {
+  claimsOf,
+  decisionHead,
+  needOf,
+  withOwnLimits,
+  type Claims,
+} from '@orthokin/core/progress';
+import { shortCourse, type Standing } from '@orthokin/core/stats';
 import type { AthleteReply, LastSetReply, SquadLineReply } from '@orthokin/contract';
 import { Athlete } from '../domains/athletes/athlete.entity.js';
 import { bandNow } from '../domains/athletes/athletes.service.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { NewestSetsService, workingOn } from '../domains/drills/newest-sets.service.js';
 import { PatternsService, reachedRung } from '../domains/patterns/patterns.service.js';
+import { LaddersService } from '../domains/progress/ladders.service.js';
 import { PlacesService } from '../domains/progress/places.service.js';
+import { AthleteStandingsService } from './athlete-standings.service.js';
+import { CourseSetsService } from './course-sets.service.js';
 import { DecisionsService } from './decisions.service.js';
-import { SquadLineRow, type SquadLine } from './squad-line.entity.js';
+import type { LadderStanding } from './ladder-standing.entity.js';
+import { LadderStandingsService } from './ladder-standings.service.js';
+import { SquadLineRow, type KeptMember, type SquadLine } from './squad-line.entity.js';
+import { dayOf, squadSince } from './squad-forms.service.js';
 
 interface Row {
   readonly id: string;
@@ -20,8 +33,30 @@ interface Row {
   readonly colour_vision: AthleteReply['colourVision'];
   readonly note: string | null;
   readonly line: SquadLine | null;
+  readonly member: KeptMember | null;
   readonly restricted: boolean;
 }
+
+/** What is kept of an athlete. */
+type Kept = Pick<SquadLineRow, 'line' | 'member'>;
+
+const NO_CLAIMS: Claims = { change: null, slowerSide: null, isNewLean: false, isStuck: false };
+
+/** No more of a standing than claims rest on: it is read with every first page. */
+const memberOf = (
+  { change, lean, leanChange, lastTimedMs }: Standing,
+  ladder: Pick<LadderStanding, 'decision' | 'held'> | undefined,
+  hasRungAbove: boolean,
+): KeptMember => ({
+  standing: {
+    change: change && { p: change.p, words: change.words, changeMs: change.changeMs },
+    lean: lean && { p: lean.p, percent: lean.percent },
+    ...{ leanChange, lastTimedMs },
+  },
+  held: ladder?.held ? { p: ladder.held.p } : null,
+  answer: ladder?.decision.answer ?? null,
+  hasRungAbove,
+});
 
 /** The lines of the first page. One question to the database where all of them are kept. */
 @Injectable()
@@ -32,50 +67,62 @@ export class SquadLinesService {
     private readonly places: PlacesService,
     private readonly newest: NewestSetsService,
     private readonly decisions: DecisionsService,
+    private readonly ladders: LaddersService,
+    private readonly ladderStandings: LadderStandingsService,
+    private readonly standings: AthleteStandingsService,
+    private readonly courses: CourseSetsService,
   ) {}
 
   /** Everyone of a club, by name. */
-  async of(clubId: string): Promise<SquadLineReply[]> {
+  async of(clubId: string, now = new Date()): Promise<SquadLineReply[]> {
     const rows = await this.em.execute<Row[]>(
-      `select a.id, a.name, a.hand, a.age_band, a.born_on, a.colour_vision, a.note, l.line,
+      `select a.id, a.name, a.hand, a.age_band, a.born_on, a.colour_vision, a.note, l.line, l.member,
          exists (select 1 from care_record c
            where c.club_id = a.club_id and c.athlete_id = a.id and c.kind = 'restriction'
              and c.taken_back is null
              and coalesce(c.said #>> '{restriction,until}', '9999') >= to_char(now(), 'YYYY-MM-DD'))
            as restricted
-       from athlete a left join squad_line l on l.club_id = a.club_id and l.id = a.id
+       from athlete a left join squad_line l
+         on l.club_id = a.club_id and l.id = a.id and l.day = ?
        where a.club_id = ? and a.archived_at is null order by a.name`,
-      [clubId],
+      [dayOf(now), clubId],
     );
     const missing = rows.filter(({ line }) => line === null).map(({ id }) => id);
-    const fresh = await this.workOut(clubId, missing);
-    return rows.flatMap(({ line: kept, age_band, born_on, colour_vision, restricted, ...row }) => {
-      const line = kept ?? fresh.get(row.id);
-      if (!line) return [];
-      return [
-        {
-          athlete: { ...row, ageBand: bandNow(age_band, born_on), colourVision: colour_vision },
-          restricted,
-          ...line,
-        },
-      ];
+    const fresh = await this.workOut(clubId, missing, now);
+    const all = rows.flatMap(({ line, member, ...row }) => {
+      const kept = line && member ? { line, member } : fresh.get(row.id);
+      return kept ? [{ row, ...kept }] : [];
+    });
+    const claims = claimsOf(all.map(({ row, member }) => ({ ...member, athleteId: row.id })));
+    return all.map(({ row, line, member }, i) => {
+      const { age_band, born_on, colour_vision, restricted, ...athlete } = row;
+      const own = claims[i] ?? NO_CLAIMS;
+      return {
+        athlete: { ...athlete, ageBand: bandNow(age_band, born_on), colourVision: colour_vision },
+        ...{ restricted, ...line, claims: own },
+        need: needOf({ ...member, claims: own }, now.getTime()),
+      };
     });
   }
 
-  private kept(
+  private async kept(
     clubId: string,
     athleteIds: readonly string[],
-  ): Promise<Pick<SquadLineRow, 'id' | 'line'>[]> {
-    return this.em.execute(
-      `select id, line from squad_line where club_id = ? and id = any (?::uuid[])`,
-      [clubId, `{${athleteIds.join(',')}}`],
+    day: string,
+  ): Promise<Map<string, Kept>> {
+    const rows = await this.em.execute<(Kept & { id: string })[]>(
+      `select id, line, member from squad_line
+       where club_id = ? and day = ? and id = any (?::uuid[])`,
+      [clubId, day, `{${athleteIds.join(',')}}`],
     );
+    return new Map(rows.map(({ id, ...kept }) => [id, kept]));
   }
 
   private async workOut(
     clubId: string,
     athleteIds: readonly string[],
-  ): Promise<ReadonlyMap<string, SquadLine>> {
+    now: Date,
+  ): Promise<ReadonlyMap<string, Kept>> {
     if (athleteIds.length === 0) return new Map();
     return this.em.transactional(async (em) => {
       // Whoever adds to what an athlete did holds the athlete: what is kept is never older.
@@ -85,9 +132,7 @@ export class SquadLinesService {
         { lockMode: LockMode.PESSIMISTIC_WRITE, orderBy: { id: 'asc' } },
       );
       // Somebody who asked a moment sooner may have worked them out while we waited.
-      const kept = new Map(
-        (await this.kept(clubId, athleteIds)).map(({ id, line }) => [id, line] as const),
-      );
+      const kept = await this.kept(clubId, athleteIds, dayOf(now));
       const athletes = held.filter(({ id }) => !kept.has(id));
       if (athletes.length === 0) return kept;
       const newest = await this.newest.of(
@@ -100,7 +145,8 @@ export class SquadLinesService {
         clubId,
         [...newest.values()].map(({ setId }) => setId),
       );
-      const lines = athletes.flatMap((athlete): [string, SquadLine][] => {
+      const own = await this.ladders.allOwnLimits(clubId, athleteIds);
+      const working = athletes.flatMap((athlete) => {
         const set = newest.get(athlete.id);
         // Nobody vanishes from the squad because a pattern has no rungs, or cannot be read.
         const patternId = [workingOn(athlete, set), athlete.patternId, ...patterns.keys()].find(
@@ -108,18 +154,44 @@ export class SquadLinesService {
         );
         const pattern = patternId === undefined ? undefined : patterns.get(patternId)?.body;
         if (patternId === undefined || !pattern) return [];
+        const limits = own.get(`${athlete.id} ${patternId}`) ?? [];
         const place = places.of({ athleteId: athlete.id, patternId });
-        const { number, name } = reachedRung(pattern, place.rung);
-        const line = {
-          ...{ patternId, patternName: pattern.name },
-          ...{ rung: number, rungName: name, rungs: pattern.rungs.length },
-          lastSet: (set && last.get(set.setId)) ?? null,
-        };
-        return [[athlete.id, line]];
+        const rung = reachedRung(
+          { ...pattern, rungs: withOwnLimits(pattern.rungs, limits) },
+          place.rung,
+        );
+        const { version } = patterns.get(patternId) ?? { version: 1 };
+        return [{ athleteId: athlete.id, patternId, version, pattern, rung, set }];
       });
+      const ids = working.map(({ athleteId }) => athleteId);
+      const standings = await this.standings.of(clubId, ids, now);
+      const ladders = await this.ladderStandings.of(clubId, working);
+      const courses = await this.courses.since(clubId, squadSince(now), ids);
+      const lines = working.flatMap(
+        ({ athleteId, patternId, pattern, rung, set }): [string, Kept][] => {
+          const standing = standings.get(athleteId);
+          if (!standing) return [];
+          const ladder = ladders.get(athleteId);
+          const line = {
+            ...{ patternId, patternName: pattern.name },
+            ...{ rung: rung.number, rungName: rung.name, rungs: pattern.rungs.length },
+            lastSet: (set && last.get(set.setId)) ?? null,
+            course: shortCourse(
+              (courses.get(athleteId) ?? []).filter((one) => one.patternId === patternId),
+              ladder?.decision.limiting?.gate ?? null,
+              rung.limitsMs,
+            ),
+          };
+          const hasRungAbove = rung.number < pattern.rungs.length;
+          return [[athleteId, { line, member: memberOf(standing, ladder, hasRungAbove) }]];
+        },
+      );
+      const day = dayOf(now);
       await em.upsertMany(
         SquadLineRow,
-        lines.map(([id, line]) => ({ clubId, id, patternId: line.patternId, line })),
+        lines.map(([id, { line, member }]) => ({
+          ...{ clubId, id, patternId: line.patternId, line, day, member },
+        })),
       );
       return new Map([...kept, ...lines]);
     });

@@ -9,6 +9,7 @@ import { Migration20261202Order } from './20261202-order.js';
 import { Migration20261203Imports } from './20261203-imports.js';
 import { Migration20261204People } from './20261204-people.js';
 import { Migration20261205Care } from './20261205-care.js';
+import { Migration20261206SquadNeeds } from './20261206-squad-needs.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -23,4 +24,5 @@ export const MIGRATIONS = [
   { name: '20261203-imports', class: Migration20261203Imports },
   { name: '20261204-people', class: Migration20261204People },
   { name: '20261205-care', class: Migration20261205Care },
+  { name: '20261206-squad-needs', class: Migration20261206SquadNeeds },
 ];

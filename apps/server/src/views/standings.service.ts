@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import type { SquadLineReply, StandingReply } from '@orthokin/contract';
-import { claimsOf, decisionHead, type SquadMember } from '@orthokin/core/progress';
+import type { StandingReply } from '@orthokin/contract';
+import { decisionHead } from '@orthokin/core/progress';
 import { AthleteStandingsService } from '../derived/athlete-standings.service.js';
 import { LadderStandingsService } from '../derived/ladder-standings.service.js';
 import { SquadLinesService } from '../derived/squad-lines.service.js';
@@ -32,24 +32,11 @@ export class StandingsService {
         return version === undefined ? [] : [{ athleteId: athlete.id, patternId, version }];
       }),
     );
-    const members = lines.flatMap((line): (SquadMember & { line: SquadLineReply })[] => {
+    return lines.flatMap((line): StandingReply[] => {
       const standing = standings.get(line.athlete.id);
-      if (!standing) return [];
       const ladder = ladders.get(line.athlete.id);
-      return [
-        {
-          ...{ line, standing, athleteId: line.athlete.id, held: ladder?.held ?? null },
-          answer: ladder?.decision.answer ?? null,
-          hasRungAbove: line.rung < line.rungs,
-        },
-      ];
-    });
-    const claims = claimsOf(members);
-    return members.flatMap(({ line, standing, held }, i): StandingReply[] => {
-      const own = claims[i];
-      const ladder = ladders.get(line.athlete.id);
-      return own && ladder
-        ? [{ ...line, standing, held, claims: own, decision: decisionHead(ladder.decision) }]
+      return standing && ladder
+        ? [{ ...line, standing, held: ladder.held, decision: decisionHead(ladder.decision) }]
         : [];
     });
   }

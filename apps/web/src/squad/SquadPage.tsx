@@ -1,183 +1,160 @@
-import type { LastSetReply, SquadLineReply } from '@orthokin/contract';
-import { Play, UserPlus } from 'lucide-react';
-import type { ReactElement } from 'react';
-import { Link } from 'react-router';
+import type { SquadLineReply } from '@orthokin/contract';
+import { SQUAD_NEEDS } from '@orthokin/core/progress';
+import { UserPlus } from 'lucide-react';
+import { useDeferredValue, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { useSquad } from '../api/squad.js';
 import { useGroupFilter } from '../api/useGroupFilter.js';
+import { useRemembered } from '../device/useRemembered.js';
 import { ButtonLink } from '../parts/Button.js';
-import { answerWords } from '../words/decision.js';
-import { dayWords, listWords } from '../words/format.js';
+import { SearchField } from '../parts/form/SearchField.js';
 import { SelectField } from '../parts/form/SelectField.js';
 import { Failed } from '../parts/Notice.js';
-import { RungMeter } from '../parts/RungMeter.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
-import { colour, MIDDLE, NARROW } from '../parts/tokens.js';
-import { say } from '../words/squad.js';
+import { colour, NARROW } from '../parts/tokens.js';
+import { SquadLine } from './SquadLine.js';
+import { needHeading, say, squadSentence } from '../words/squad.js';
 
-const List = styled.ul`
-  margin: 20px 0 0;
-  padding: 0;
-  list-style: none;
-  border-top: 1px solid ${colour('rule')};
-`;
-
-const Line = styled.li`
-  display: grid;
-  grid-template-columns: minmax(190px, 1.1fr) minmax(240px, 1.3fr) minmax(220px, 1.4fr) auto;
-  grid-template-areas: 'who what last go';
+const Tools = styled.div`
+  display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 6px 28px;
-  padding: 11px 0;
-  border-bottom: 1px solid ${colour('rule')};
-  .who {
-    grid-area: who;
+  gap: 10px 14px;
+  margin-top: 16px;
+  .choice {
+    flex: 0 1 230px;
   }
-  .who strong {
-    display: block;
-    font-size: 19px;
-  }
-  .what {
-    grid-area: what;
-  }
-  .last {
-    grid-area: last;
-  }
-  .go {
-    grid-area: go;
-  }
-  small {
-    font-size: 15px;
-    color: ${colour('quiet')};
-  }
-  .restricted {
-    display: block;
-    font-weight: 650;
-    color: ${colour('bad')};
-  }
-  .note {
-    display: block;
-    margin-top: 2px;
-    max-width: 44ch;
-  }
-  @media (max-width: ${MIDDLE}) {
-    grid-template-columns: 1fr 1.2fr auto;
-    grid-template-areas: 'who what go' 'who last go';
-    gap: 2px 20px;
+  .more {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 10px;
+    margin-left: auto;
   }
   @media (max-width: ${NARROW}) {
-    grid-template-columns: 1fr auto;
-    grid-template-areas: 'who go' 'what what' 'last last';
-    gap: 8px 12px;
+    .choice {
+      flex: 1 1 140px;
+    }
+    .more {
+      flex: 1 0 100%;
+      gap: 8px;
+    }
+    .more a {
+      flex: 1 1 auto;
+      padding-inline: 10px;
+    }
   }
 `;
 
-const What = ({ line }: { line: SquadLineReply }) => (
-  <div className="what">
-    {line.patternName}
-    <br />
-    <small>
-      <RungMeter rung={line.rung} of={line.rungs} />{' '}
-      <Link to={`/ladder/${line.patternId}/${line.athlete.id}`}>{line.rungName}</Link>
-    </small>
-  </div>
+const Need = styled.section`
+  margin-top: 22px;
+  h2 {
+    margin: 0;
+    padding-bottom: 6px;
+    border-bottom: 2px solid ${colour('rule')};
+    font-size: 16px;
+    font-weight: 650;
+    color: ${colour('quiet')};
+  }
+  &[data-need='can move up'] h2 {
+    color: ${colour('good')};
+  }
+  ul {
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+`;
+
+/** Fewer are seen at a glance, without looking for them. */
+const FEWEST_TO_SEARCH = 7;
+
+type Order = 'need' | 'name' | 'squad';
+
+/** Lines under their headings, the most pressing first; headings that nobody stands under are left out. */
+const byNeed = (lines: readonly SquadLineReply[]) =>
+  SQUAD_NEEDS.map((need) => [need, lines.filter((line) => line.need === need)] as const).filter(
+    ([, some]) => some.length > 0,
+  );
+
+const Lines = ({ lines }: { lines: readonly SquadLineReply[] }): ReactElement => (
+  <ul>
+    {lines.map((line) => (
+      <SquadLine key={line.athlete.id} line={line} />
+    ))}
+  </ul>
 );
 
-const Last = ({ last }: { last: LastSetReply | null }) =>
-  last ? (
-    <div className="last">
-      <Link to={`/review/${last.id}`}>{answerWords(last.decision, last.outcome)}</Link>
-      <br />
-      <small>
-        {say('startedatRungRung', { startedAt: dayWords(last.startedAt), rung: last.rung })}
-      </small>
-    </div>
-  ) : (
-    <div className="last">
-      <small>{say('noSetYet')}</small>
-    </div>
-  );
-
-const Athlete = ({ line }: { line: SquadLineReply }) => {
-  const { athlete } = line;
-  return (
-    <Line>
-      <div className="who">
-        <strong>
-          <Link to={`/people/${athlete.id}`}>{athlete.name}</Link>
-        </strong>
-        <small>
-          {line.restricted && <span className="restricted">{say('restrictedNow')}</span>}
-          {say('handHandedAgeband', { hand: athlete.hand, ageBand: athlete.ageBand })}
-          {athlete.note && <span className="note">{athlete.note}</span>}
-        </small>
-      </div>
-      <What line={line} />
-      <Last last={line.lastSet} />
-      <div className="go">
-        <ButtonLink
-          to={`/floor/${athlete.id}`}
-          aria-label={say('startDrillAthlete', { athlete: athlete.name })}
-        >
-          <Play size={17} aria-hidden /> {say('startDrill')}
-        </ButtonLink>
-      </div>
-    </Line>
-  );
-};
-
-/** Who can move up now, in one sentence: where the coach's eye should go first. */
-function squadSentence(lines: readonly SquadLineReply[]): string {
-  const ready = lines.filter(
-    ({ lastSet, rung }) => lastSet?.decision.answer === 'move up' && lastSet.rung === rung,
-  );
-  const oneAway = lines.filter(
-    ({ lastSet }) =>
-      lastSet?.decision.answer === 'not enough reps yet' && lastSet.outcome === 'passed',
-  );
-  const names = (some: readonly SquadLineReply[]) =>
-    listWords(some.map(({ athlete }) => athlete.name));
-  if (lines.length === 0) return say('noAthletesThisClubYet');
-  if (lines.every(({ lastSet }) => lastSet === null)) return say('nobodyTimedYet');
-  if (ready.length > 0) return say('namesCanMoveUp', { names: names(ready) });
-  if (oneAway.length > 0)
-    return say('namesWhichOneMorePassedSet', {
-      names: names(oneAway),
-      which: oneAway.length === 1 ? 'needs' : 'need',
-    });
-  return say('linesEveryoneMiddleRung', { lines: lines.length });
-}
-
-/** The squad: who, what they are working on, how the last set went, and the way to the floor. */
+/** The squad: who needs the coach and for what, how their days went, and the way to the floor. */
 export function SquadPage(): ReactElement {
   const squad = useSquad();
   const groups = useGroupFilter();
-  const lines = squad.data && groups.of(squad.data, ({ athlete }) => athlete.id);
+  const [order, setOrder] = useRemembered<Order>('squad-order', 'need');
+  const [text, setText] = useState('');
+  const wanted = useDeferredValue(text.trim().toLocaleLowerCase());
+  const all = squad.data && groups.of(squad.data, ({ athlete }) => athlete.id);
+  const lines = (all ?? []).filter(({ athlete }) =>
+    athlete.name.toLocaleLowerCase().includes(wanted),
+  );
+  const orders: readonly (readonly [Order, string])[] = [
+    ['need', say('byNeed')],
+    ['name', say('byName')],
+    ...(groups.group ? [['squad', say('bySquad')] as const] : []),
+  ];
+  const shown = orders.some(([name]) => name === order) ? order : 'need';
+  const byName = [...lines].sort((a, b) => a.athlete.name.localeCompare(b.athlete.name));
   return (
     <Page name={say('squad')}>
-      <Headline>{lines ? squadSentence(lines) : say('squad')}</Headline>
-      {squad.error && !lines && <Failed error={squad.error} again={() => void squad.refetch()} />}
+      <Headline>{all ? squadSentence(all) : say('squad')}</Headline>
+      {squad.error && !all && <Failed error={squad.error} again={() => void squad.refetch()} />}
       {squad.isPending && <Quiet>{say('readingSquad')}</Quiet>}
-      {groups.field && (
-        <div style={{ maxWidth: 260, marginTop: 14 }}>
-          <SelectField {...groups.field} />
-        </div>
+      {all && (
+        <Tools>
+          {all.length >= FEWEST_TO_SEARCH && (
+            <SearchField
+              label={say('find')}
+              placeholder={say('findPlaceholder')}
+              value={text}
+              onChange={setText}
+            />
+          )}
+          {groups.field && (
+            <div className="choice">
+              <SelectField {...groups.field} />
+            </div>
+          )}
+          {all.length > 1 && (
+            <div className="choice">
+              <SelectField
+                label={say('orderBy')}
+                hideLabel
+                value={shown}
+                options={orders}
+                onChange={setOrder}
+              />
+            </div>
+          )}
+          <div className="more">
+            <ButtonLink to="/people/new" $weight={all.length === 0 ? 'main' : 'plain'}>
+              <UserPlus size={18} aria-hidden /> {say('addAthlete')}
+            </ButtonLink>
+            <ButtonLink to="/people">{say('everyone')}</ButtonLink>
+          </div>
+        </Tools>
       )}
-      {lines && lines.length > 0 && (
-        <List>
-          {lines.map((line) => (
-            <Athlete key={line.athlete.id} line={line} />
-          ))}
-        </List>
+      {all && all.length > 0 && lines.length === 0 && (
+        <Quiet style={{ marginTop: 20 }}>{say('nobodyFound', { text: text.trim() })}</Quiet>
       )}
-      {lines && (
-        <p style={{ display: 'flex', flexWrap: 'wrap', gap: 12, marginTop: 20 }}>
-          <ButtonLink to="/people/new" $weight={lines.length === 0 ? 'main' : 'plain'}>
-            <UserPlus size={18} aria-hidden /> {say('addAthlete')}
-          </ButtonLink>
-          <ButtonLink to="/people">{say('everyone')}</ButtonLink>
-          <ButtonLink to="/clubs">{say('otherClubs')}</ButtonLink>
-        </p>
+      {shown === 'need' ? (
+        byNeed(byName).map(([need, some]) => (
+          <Need key={need} data-need={need} aria-label={needHeading(need)}>
+            <h2>{needHeading(need)}</h2>
+            <Lines lines={some} />
+          </Need>
+        ))
+      ) : (
+        <Need>
+          <Lines lines={shown === 'squad' ? lines : byName} />
+        </Need>
       )}
     </Page>
   );

@@ -1,96 +1,78 @@
-import type { StandingReply } from '@orthokin/contract';
-import { isNotSeenLately, LATELY_DAYS } from '@orthokin/core/stats';
-import { lackWords } from './decision.js';
-import { commaList, dayWords, listWords, percent } from './format.js';
-import { signed } from './set.js';
+import type { SquadLineReply } from '@orthokin/contract';
+import type { SquadNeed } from '@orthokin/core/progress';
+import { LATELY_DAYS, type ShortCourse } from '@orthokin/core/stats';
+import { answerWords, lackWords } from './decision.js';
+import { listWords, secondsWithUnit } from './format.js';
 import { squad as en } from './en/squad.js';
 import { speaker } from './say.js';
 
-/** What is said at the squad's own page and at the glance over it. */
+/** What is said at the squad's own page. */
 export const say = speaker(en);
 
-const names = (lines: readonly StandingReply[]): string =>
-  listWords(lines.map(({ athlete }) => athlete.name));
+const HEADINGS: Readonly<Record<SquadNeed, string>> = {
+  'can move up': say('needCanMoveUp'),
+  held: say('needHeld'),
+  changed: say('needChanged'),
+  'not seen lately': say('needNotSeen', { days: LATELY_DAYS }),
+  'on their way': say('needOnTheirWay'),
+  'not timed yet': say('needNotTimed'),
+};
 
-export function changeCell({
-  standing,
-  claims,
-}: Pick<StandingReply, 'standing' | 'claims'>): string {
-  const { change, basis } = standing;
-  if (!change) return say('nothingAlikeCompareYet');
-  const words = claims.change ? say('clearlyChange', { change: claims.change }) : say('notClear');
-  // A unit on a line of its own reads as a word of its own.
-  return `${words}, ${signed(change.changeMs)}\u00a0s${basis === 'the standard test' ? '' : ' (weeks)'}`;
-}
+/** What stands above those who need the coach for the same. */
+export const needHeading = (need: SquadNeed): string => HEADINGS[need];
 
-export function heldCell({ decision, held }: Pick<StandingReply, 'decision' | 'held'>): string {
-  const days = held
-    ? say('passshareKeptOverDays', { passShare: percent(held.passShare), days: held.days })
-    : '';
-  if (decision.answer === 'move up') return say('readyMoveUp');
-  if (decision.because === 'top of the ladder') return say('topRungMet');
-  if (decision.limiting) return `${lackWords(decision.limiting)}${days}`;
-  return decision.sets === 0
-    ? say('nothingShownThisRungYet')
-    : say('setidsThisRungDays', { setIds: decision.sets, days });
-}
+/** More names than this nobody reads. */
+const MOST_NAMED = 3;
 
-export function sidesCell({
-  standing,
-  claims,
-}: Pick<StandingReply, 'standing' | 'claims'>): string {
-  const { lean, leanChange } = standing;
-  if (!lean) return say('tooFewDays');
-  if (!claims.slowerSide) return say('noClearDifference');
-  const shown = claims.isNewLean && leanChange ? leanChange.nowPercent : lean.percent;
-  return say('whichSlowersideAbsSlower', {
-    which: claims.isNewLean ? 'new: ' : '',
-    slowerSide: claims.slowerSide,
-    abs: Math.abs(shown).toFixed(0),
-  });
-}
+const namesOf = (lines: readonly SquadLineReply[]): string => {
+  const names = lines.map(({ athlete }) => athlete.name);
+  return names.length <= MOST_NAMED
+    ? listWords(names)
+    : listWords([
+        ...names.slice(0, MOST_NAMED - 1),
+        say('andOthers', { count: names.length - MOST_NAMED + 1 }),
+      ]);
+};
 
-export const lastTimedCell = ({ standing }: Pick<StandingReply, 'standing'>): string =>
-  standing.lastTimedMs === null
-    ? say('notTwelveWeeks')
-    : dayWords(new Date(standing.lastTimedMs).toISOString());
-
-/** What the coach should know of the squad, the most telling first. */
-export function squadSentences(lines: readonly StandingReply[], nowMs = Date.now()): string[] {
-  if (lines.length === 0) return [say('noAthletesThisClubYet')];
-  const better = lines.filter(({ claims }) => claims.change === 'faster');
-  const worse = lines.filter(({ claims }) => claims.change === 'slower');
-  const stuck = lines.filter(({ claims }) => claims.isStuck);
-  const leaning = lines.filter(({ claims }) => claims.isNewLean);
-  const missing = lines.filter((line) => isNotSeenLately(line.standing, nowMs));
+/** Who needs the coach, in one line: where the eye should go first. */
+export function squadSentence(lines: readonly SquadLineReply[]): string {
+  const of = (need: SquadNeed) => lines.filter((line) => line.need === need);
+  const [ready, held, changed] = [of('can move up'), of('held'), of('changed')];
+  if (lines.length === 0) return say('noAthletesThisClubYet');
+  if (of('not timed yet').length === lines.length) return say('nobodyTimedYet');
   const sentences = [
-    say('betterLinesClearlyFasterWhich', {
-      better: better.length,
-      lines: lines.length,
-      which: better.length > 0 && better.length < 4 ? `: ${names(better)}` : '',
-    }),
-  ];
-  if (worse.length > 0) sentences.push(say('clearlySlowerNames', { names: names(worse) }));
-  if (stuck.length > 0)
-    sentences.push(
-      say('heldOneRungDayAfterDay', {
-        stuck: commaList(
-          stuck.map(
-            ({ athlete, decision }) =>
-              `${athlete.name} (${decision.limiting ? decision.limiting.gate : say('noSingleGate')})`,
-          ),
-        ),
-      }),
-    );
-  if (leaning.length > 0)
-    sentences.push(
-      say('newDifferenceBetweenSidesLeaning', {
-        leaning: commaList(leaning.map((line) => `${line.athlete.name} (${sidesCell(line)})`)),
-      }),
-    );
-  if (missing.length > 0)
-    sentences.push(
-      say('notTimedMoreThanLatelydaysDays', { LATELYDAYS: LATELY_DAYS, names: names(missing) }),
-    );
-  return sentences;
+    ready.length > 0 && say('namesCanMoveUp', { names: namesOf(ready) }),
+    held.length > 0 && say('namesAreHeld', { names: namesOf(held), count: held.length }),
+    changed.length > 0 && say('namesChanged', { names: namesOf(changed) }),
+  ].filter(Boolean);
+  if (sentences.length > 0) return sentences.join(' ');
+  const oneAway = lines.filter(
+    ({ lastSet }) =>
+      lastSet?.decision.answer === 'not enough reps yet' && lastSet.outcome === 'passed',
+  );
+  return oneAway.length > 0
+    ? say('namesWhichOneMorePassedSet', {
+        names: namesOf(oneAway),
+        which: oneAway.length === 1 ? 'needs' : 'need',
+      })
+    : say('nobodyNeedsYou', { lines: lines.length });
 }
+
+/** Why somebody stands under their heading, or how their last set went. */
+export function needSentence({ need, claims, lastSet }: SquadLineReply): string {
+  const last = lastSet ? answerWords(lastSet.decision, lastSet.outcome) : say('noSetYet');
+  if (need === 'held') {
+    const gate = lastSet?.decision.limiting;
+    return gate ? say('heldDays', { lack: lackWords(gate) }) : say('heldPlain');
+  }
+  if (need === 'changed')
+    return claims.change === 'slower'
+      ? say('clearlySlower')
+      : say('newSide', { side: claims.slowerSide ?? '' });
+  return claims.change === 'faster' ? `${last}. ${say('clearlyFaster')}` : last;
+}
+
+export const courseCaption = ({ duration, limitMs }: ShortCourse): string =>
+  limitMs === null
+    ? say('courseNoLimit', { duration })
+    : say('courseCaption', { duration, limit: secondsWithUnit(limitMs) });

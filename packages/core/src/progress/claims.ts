@@ -1,14 +1,25 @@
 import type { Side } from '../floor/index.js';
 import { holm } from '../numeric/index.js';
-import { isClear, isLean, leansAnew, type Standing } from '../stats/index.js';
+import {
+  isClear,
+  isLean,
+  leansAnew,
+  type Change,
+  type LeanChange,
+  type SideLean,
+} from '../stats/index.js';
 import type { Answer } from './decide.js';
 import type { HeldOnRung } from './held.js';
 
 /** What is known of one athlete of a squad. */
 export interface SquadMember {
   readonly athleteId: string;
-  readonly standing: Standing;
-  readonly held: HeldOnRung | null;
+  readonly standing: {
+    readonly change: Pick<Change, 'p' | 'words' | 'changeMs'> | null;
+    readonly lean: Pick<SideLean, 'p' | 'percent'> | null;
+    readonly leanChange: LeanChange | null;
+  };
+  readonly held: Pick<HeldOnRung, 'p'> | null;
   /** What the ladder says; `null` before any set. */
   readonly answer: Answer | null;
   /** There is a rung above. */

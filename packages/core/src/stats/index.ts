@@ -105,6 +105,7 @@ export {
   type SeasonPhase,
   type SeasonStretch,
 } from './season.js';
+export { shortCourse, type ShortCourse } from './short-course.js';
 export { NO_SQUAD, squadForm, type SquadForm } from './squad-form.js';
 export {
   isNotSeenLately,

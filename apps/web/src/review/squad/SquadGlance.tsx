@@ -18,7 +18,7 @@ import {
   lastTimedCell,
   sidesCell,
   squadSentences,
-} from '../../words/squad.js';
+} from '../../words/glance.js';
 import { say } from '../../words/review.js';
 
 const Sort = styled.button`

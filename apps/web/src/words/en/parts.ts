@@ -30,4 +30,7 @@ export const parts = {
   callFor: 'Call for {name}',
   nobodyToCall: 'Nobody is written down yet. It is done on the athlete’s own page.',
   close: 'Close',
+  shortCourse:
+    '{duration} over {days, plural, one {# day} other {# days}}: {first} to {last} s{limit}',
+  shortCourseLimit: ', limit {limit} s',
 } as const;

@@ -1,0 +1,123 @@
+import type { SquadLineReply } from '@orthokin/contract';
+import { ArrowUp, Play } from 'lucide-react';
+import type { ReactElement } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { ButtonLink } from '../parts/Button.js';
+import { ShortCourse } from '../parts/ShortCourse.js';
+import { colour, MIDDLE, NARROW } from '../parts/tokens.js';
+import { dayWords } from '../words/format.js';
+import { courseCaption, needSentence, say } from '../words/squad.js';
+
+const Line = styled.li`
+  display: grid;
+  grid-template-columns: minmax(200px, 1fr) minmax(240px, 1.5fr) 216px auto;
+  grid-template-areas: 'who why course go';
+  align-items: center;
+  gap: 6px 28px;
+  padding: 10px 0;
+  border-bottom: 1px solid ${colour('rule')};
+  content-visibility: auto;
+  contain-intrinsic-size: auto 76px;
+  .who {
+    grid-area: who;
+  }
+  .who strong {
+    display: block;
+    font-size: 19px;
+  }
+  .why {
+    grid-area: why;
+  }
+  .course {
+    grid-area: course;
+  }
+  .go {
+    grid-area: go;
+    justify-self: end;
+  }
+  small {
+    font-size: 15px;
+    color: ${colour('quiet')};
+  }
+  .restricted {
+    display: block;
+    font-weight: 650;
+    color: ${colour('bad')};
+  }
+  @media (max-width: ${MIDDLE}) {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr) auto;
+    grid-template-areas: 'who why go' 'who course go';
+    gap: 2px 20px;
+  }
+  @media (max-width: ${NARROW}) {
+    grid-template-columns: minmax(0, 1fr) auto;
+    grid-template-areas: 'who go' 'why why' 'course course';
+    gap: 6px 12px;
+  }
+`;
+
+/** One athlete: why they stand where they stand, their newest days, and the way on. */
+export function SquadLine({ line }: { line: SquadLineReply }): ReactElement {
+  const { athlete, patternId, patternName, rung, rungName, lastSet, course } = line;
+  const ladder = `/ladder/${patternId}/${athlete.id}`;
+  return (
+    <Line>
+      <div className="who">
+        <strong>
+          <Link to={`/people/${athlete.id}`}>{athlete.name}</Link>
+        </strong>
+        <small>
+          {line.restricted && <span className="restricted">{say('restrictedNow')}</span>}
+          <Link to={ladder}>
+            {say('patternRung', { pattern: patternName, rung, name: rungName })}
+          </Link>
+        </small>
+      </div>
+      <div className="why">
+        {lastSet ? (
+          <Link to={`/review/${lastSet.id}`}>{needSentence(line)}</Link>
+        ) : (
+          needSentence(line)
+        )}
+        {lastSet && (
+          <>
+            <br />
+            <small>
+              {say('startedatRungRung', {
+                startedAt: dayWords(lastSet.startedAt),
+                rung: lastSet.rung,
+              })}
+            </small>
+          </>
+        )}
+      </div>
+      <div className="course">
+        {course && (
+          <>
+            <ShortCourse course={course} />
+            <small>{courseCaption(course)}</small>
+          </>
+        )}
+      </div>
+      <div className="go">
+        {line.need === 'can move up' ? (
+          <ButtonLink
+            to={ladder}
+            $weight="main"
+            aria-label={say('toMoveUpAthlete', { athlete: athlete.name })}
+          >
+            <ArrowUp size={17} aria-hidden /> {say('toMoveUp')}
+          </ButtonLink>
+        ) : (
+          <ButtonLink
+            to={`/floor/${athlete.id}`}
+            aria-label={say('startDrillAthlete', { athlete: athlete.name })}
+          >
+            <Play size={17} aria-hidden /> {say('startDrill')}
+          </ButtonLink>
+        )}
+      </div>
+    </Line>
+  );
+}

@@ -1,0 +1,22 @@
+export const glance = {
+  noAthletesThisClubYet: 'No athletes in this club yet.',
+  nothingAlikeCompareYet: 'nothing alike to compare yet',
+  clearlyChange: 'clearly {change}',
+  notClear: 'not clear',
+  passshareKeptOverDays: ', {passShare} kept over {days, plural, one {# day} other {# days}}',
+  readyMoveUp: 'ready to move up',
+  topRungMet: 'top rung met',
+  nothingShownThisRungYet: 'nothing shown on this rung yet',
+  setidsThisRungDays: '{setIds, plural, one {# set} other {# sets}} on this rung{days}',
+  tooFewDays: 'too few days',
+  noClearDifference: 'no clear difference',
+  whichSlowersideAbsSlower: '{which}{slowerSide} {abs} % slower',
+  notTwelveWeeks: 'not in twelve weeks',
+  clearlySlowerNames: 'Clearly slower: {names}.',
+  noSingleGate: 'no single gate',
+  heldOneRungDayAfterDay: 'Held on one rung day after day: {stuck}.',
+  newDifferenceBetweenSidesLeaning: 'A new difference between the sides: {leaning}.',
+  notTimedMoreThanLatelydaysDays: 'Not timed for more than {LATELYDAYS} days: {names}.',
+  betterLinesClearlyFasterWhich:
+    '{better} of {lines, plural, one {# athlete} other {# athletes}} clearly faster{which}.',
+} as const;
