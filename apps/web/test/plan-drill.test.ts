@@ -77,7 +77,7 @@ test('a set that cannot be is refused with the field', () => {
 });
 
 describe('what a rung asks is what is run', () => {
-  const asking = (change: Partial<Rung>): DrillSetupReply => ({
+  const asking = (change: Partial<Omit<Rung, 'targetLimits'>>): DrillSetupReply => ({
     ...SETUP,
     pattern: {
       ...PLAN.pattern,

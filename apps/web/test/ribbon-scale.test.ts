@@ -7,9 +7,16 @@ const at = (name: EventName, atMs: number): TimedEvent => ({ name, atMs, sdMs: 5
 const REP = [at('cue', 5000), at('firstMove', 5240), at('action', 5900), at('home', 7100)];
 const reading = (events: readonly TimedEvent[]) => ({ rep: { events } }) as unknown as RepReading;
 
+const NONE = { limitsMs: {} };
+
 describe('a scale', () => {
   test('holds every rep and every limit between its edges', () => {
-    const { x, endMs, startMs } = scaleFor([reading(REP)], { recovery: 1500 }, 100, 900);
+    const { x, endMs, startMs } = scaleFor(
+      [reading(REP)],
+      { limitsMs: { recovery: 1500 } },
+      100,
+      900,
+    );
     // The limit of the recovery stands at the action and 1.5 s.
     expect(endMs).toBe(900 + 1500 + 60);
     expect(startMs).toBe(-STANCE_MS - 130);
@@ -21,7 +28,7 @@ describe('a scale', () => {
     const longer = REP.map((event) =>
       event.name === 'home' ? { ...event, atMs: event.atMs + 800 } : event,
     );
-    const { startMs, endMs } = scaleFor([reading(REP), reading(longer)], {}, 0, 1000, 'home');
+    const { startMs, endMs } = scaleFor([reading(REP), reading(longer)], NONE, 0, 1000, 'home');
     expect(startMs).toBe(-2900 - STANCE_MS - 130);
     expect(endMs).toBe(460);
   });
@@ -29,12 +36,12 @@ describe('a scale', () => {
   test('a rep without the event it is lined up at stands at its cue', () => {
     const lost = REP.filter(({ name }) => name !== 'home');
     expect(zeroOf(lost, 'home')).toBeUndefined();
-    expect(scaleFor([reading(lost)], {}, 0, 1000, 'home').startMs).toBe(-STANCE_MS - 130);
+    expect(scaleFor([reading(lost)], NONE, 0, 1000, 'home').startMs).toBe(-STANCE_MS - 130);
     expect(zeroOf(lost, 'cue')).toBe(0);
   });
 
   test('shifted, a moment stands where the rep’s zero puts it', () => {
-    const scale = scaleFor([reading(REP)], {}, 0, 1000);
+    const scale = scaleFor([reading(REP)], NONE, 0, 1000);
     expect(shifted(scale, 2100).x(2100)).toBe(scale.x(0));
   });
 
@@ -48,7 +55,7 @@ describe('a scale', () => {
           at('cue', cueMs),
           ...names.map((name, i) => at(name, (now += gaps[i] ?? 0))),
         ];
-        const { x, startMs, endMs } = scaleFor([reading(events)], {}, 20, 800);
+        const { x, startMs, endMs } = scaleFor([reading(events)], NONE, 20, 800);
         const bands = segmentsOf(events);
         for (const { fromMs, toMs } of bands) {
           expect(fromMs).toBeGreaterThanOrEqual(startMs);

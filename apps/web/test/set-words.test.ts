@@ -34,7 +34,7 @@ describe('a difference', () => {
 
 describe('a fade', () => {
   const fade: Fade = {
-    ...{ msPerRep: 12, interval: { low: 4, high: 20 }, n: 12, isFading: true },
+    ...{ msPerRep: 12, interval: { low: 4, high: 20 }, n: 12, words: 'faded' },
     ...{ firstThirdMs: 1000, lastThirdMs: 1100 },
   };
 
@@ -46,12 +46,15 @@ describe('a fade', () => {
   });
 
   test('that may be none is called no clear one, and too few reps say nothing', () => {
-    expect(
-      fadeSentence('cycle', { ...fade, isFading: false, interval: { low: -4, high: 20 } }),
-    ).toMatch(/^No clear fade/);
-    expect(fadeSentence('cycle', { ...fade, interval: null, isFading: false })).not.toContain(
-      '95 %',
+    expect(fadeSentence('cycle', { ...fade, words: 'sped up', msPerRep: -12 })).toMatch(
+      /^It sped up: cycle changed by −0\.012 s a rep/,
     );
+    expect(
+      fadeSentence('cycle', { ...fade, words: 'no clear change', interval: { low: -4, high: 20 } }),
+    ).toMatch(/^No clear change within the set/);
+    expect(
+      fadeSentence('cycle', { ...fade, interval: null, words: 'no clear change' }),
+    ).not.toContain('95 %');
     expect(fadeSentence('cycle', null)).toMatch(/^Too few reps/);
   });
 });

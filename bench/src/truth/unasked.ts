@@ -57,15 +57,21 @@ function fadeOfMadeSet(reps: number, fadePerRep: number, random: Random) {
 export function fades(reps: number, sets: number, random: Random): Finding[] {
   const of = (fadePerRep: number) =>
     Array.from({ length: sets }, () => fadeOfMadeSet(reps, fadePerRep, random));
+  const none = of(0);
   return [
     {
       what: `no fade, sets of ${reps} reps: it faded`,
-      share: shareOf(of(0), (fade) => fade?.isFading === true),
+      share: shareOf(none, (fade) => fade?.words === 'faded'),
+      ...{ of: sets, atMost: MOST_FALSE },
+    },
+    {
+      what: `no fade, sets of ${reps} reps: it sped up`,
+      share: shareOf(none, (fade) => fade?.words === 'sped up'),
       ...{ of: sets, atMost: MOST_FALSE },
     },
     {
       what: `a fade of 1 % a rep, sets of ${reps} reps: found`,
-      share: shareOf(of(0.01), (fade) => fade?.isFading === true),
+      share: shareOf(of(0.01), (fade) => fade?.words === 'faded'),
       of: sets,
     },
   ];

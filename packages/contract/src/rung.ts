@@ -7,6 +7,7 @@ import {
   PRESSURES,
   RECORD_KINDS,
   RUNG_ORDERS,
+  TARGETED_DURATIONS,
   USUAL_RUNG,
   type Doing,
   type LimitSource,
@@ -15,6 +16,8 @@ import {
   type RecordKind,
   type Rung,
   type RungOrder,
+  type TargetedDuration,
+  type TargetLimit,
 } from '@orthokin/core/pattern';
 import { Type } from 'class-transformer';
 import {
@@ -146,6 +149,24 @@ export class LimitSourcesBody {
   cycle?: LimitSourceBody;
 }
 
+/** The limit of one target. */
+export class TargetLimitBody implements TargetLimit {
+  @IsIn(TARGETED_DURATIONS)
+  gate: TargetedDuration;
+
+  @Matches(CAPITAL, { message: 'target must be one capital letter' })
+  target: string;
+
+  @IsPositive()
+  @Max(LONGEST_LIMIT_MS)
+  limitMs: number;
+
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => LimitSourceBody)
+  source: LimitSource;
+}
+
 const MOST_TIME = 3;
 const MOST_SCALE = 2;
 
@@ -201,6 +222,14 @@ export class RungBody implements Rung {
   @ValidateNested()
   @Type(() => LimitSourcesBody)
   limitSources: LimitSources = USUAL_RUNG.limitSources;
+
+  /** Limits of single targets; of the others the rung's hold. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MAX_TARGETS * TARGETED_DURATIONS.length)
+  @ValidateNested({ each: true })
+  @Type(() => TargetLimitBody)
+  targetLimits?: readonly TargetLimitBody[];
 
   @Min(0)
   @Max(1)

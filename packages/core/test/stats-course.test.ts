@@ -74,7 +74,7 @@ test('a set that grows slower fades; one with a far target at its end does not',
     reading({ target: i % 2 ? 'A' : 'B', recovery: 900 + 12 * i + normal(random, 0, 15) }, i),
   );
   const fade = fadeOf(tired, 'recovery');
-  expect(fade?.isFading).toBe(true);
+  expect(fade?.words).toBe('faded');
   expect(fade?.msPerRep).toBeGreaterThan(6);
   expect(fade?.lastThirdMs).toBeGreaterThan(fade?.firstThirdMs ?? Infinity);
   const fresh = Array.from({ length: 18 }, (_, i) =>
@@ -85,7 +85,11 @@ test('a set that grows slower fades; one with a far target at its end does not',
       i,
     ),
   );
-  expect(fadeOf(fresh, 'recovery')?.isFading).toBe(false);
+  expect(fadeOf(fresh, 'recovery')?.words).toBe('no clear change');
+  const warming = Array.from({ length: 18 }, (_, i) =>
+    reading({ target: 'A', recovery: 1200 - 12 * i + normal(random, 0, 15) }, i),
+  );
+  expect(fadeOf(warming, 'recovery')?.words).toBe('sped up');
   expect(fadeOf(fresh.slice(0, 5), 'recovery')).toBeNull();
 });
 

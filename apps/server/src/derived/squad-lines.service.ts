@@ -13,6 +13,7 @@ import { Athlete } from '../domains/athletes/athlete.entity.js';
 import { bandNow } from '../domains/athletes/athletes.service.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { NewestSetsService, workingOn } from '../domains/drills/newest-sets.service.js';
+import { limitsForAll } from '@orthokin/core/pattern';
 import { PatternsService, reachedRung } from '../domains/patterns/patterns.service.js';
 import { LaddersService } from '../domains/progress/ladders.service.js';
 import { PlacesService } from '../domains/progress/places.service.js';
@@ -179,7 +180,7 @@ export class SquadLinesService {
             course: shortCourse(
               (courses.get(athleteId) ?? []).filter((one) => one.patternId === patternId),
               ladder?.decision.limiting?.gate ?? null,
-              rung.limitsMs,
+              limitsForAll(rung),
             ),
           };
           const hasRungAbove = rung.number < pattern.rungs.length;

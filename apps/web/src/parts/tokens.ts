@@ -73,8 +73,11 @@ export const THEME_CSS = `
   [data-theme='dark'] { color-scheme: dark; ${asVariables(DARK)} }
 `;
 
+/** The name of a colour of the theme. */
+export type ThemeColour = keyof Theme;
+
 /** A colour of the theme in force, for styles and drawings alike. */
-export const colour = (name: keyof Theme): string => `var(--${name})`;
+export const colour = (name: ThemeColour): string => `var(--${name})`;
 
 /** Cone colours with the letter's colour on each. None of them is a phase's. */
 export const MARKER_FILLS: Readonly<Record<MarkerColour, readonly [fill: string, letter: string]>> =

@@ -1,5 +1,5 @@
 import type { AthleteCourseReply, CourseSetReply, PatternReply } from '@orthokin/contract';
-import { rungOf, type GatedDuration } from '@orthokin/core/pattern';
+import { limitsForAll, rungOf, type GatedDuration } from '@orthokin/core/pattern';
 import {
   COURSE_DURATIONS,
   groupBy,
@@ -90,9 +90,12 @@ export function spansOf(
   return { before: within(from, until), after: within(since, to), basis: 'the days you chose' };
 }
 
-/** What the rung of a set allows for a duration, ms; `null` where it sets no limit. */
+/** What the rung of a set allows for a duration, ms; `null` where it sets none, or each target its own. */
 export const limitOf = (
   pattern: PatternReply | undefined,
   rung: number,
   duration: CourseDuration,
-): number | null => (pattern && rungOf(pattern, rung)?.limitsMs[duration as GatedDuration]) ?? null;
+): number | null => {
+  const found = pattern && rungOf(pattern, rung);
+  return (found && limitsForAll(found)[duration as GatedDuration]) ?? null;
+};

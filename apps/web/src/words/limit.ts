@@ -1,5 +1,5 @@
 import { RECKONINGS, type LimitSource, type Reckoning } from '@orthokin/core/pattern';
-import { percent, secondsWithUnit } from './format.js';
+import { percent, seconds, secondsWithUnit } from './format.js';
 import { limit as en } from './en/limit.js';
 import { speaker } from './say.js';
 
@@ -18,6 +18,12 @@ function reckoningWords(source: Extract<LimitSource, { kind: 'reckoned' }>): str
   const known = RECKONINGS.find((reckoning) => reckoning === source.how);
   return known ? RECKONED[known](source) : source.how;
 }
+
+/** A limit; of targets with limits of their own the least and the largest. */
+export const limitWords = (limitMs: number, range: readonly [number, number] | null): string =>
+  range
+    ? say('eachTargetsOwn', { least: seconds(range[0]), most: secondsWithUnit(range[1]) })
+    : secondsWithUnit(limitMs);
 
 /** Where a limit comes from, in words. */
 export function sourceWords(source: LimitSource | undefined): string {

@@ -1,4 +1,4 @@
-import { GATED_DURATIONS, type Axis, type Rung } from '@orthokin/core/pattern';
+import { GATED_DURATIONS, limitRange, type Axis, type Rung } from '@orthokin/core/pattern';
 import {
   demandOf,
   type Demand,
@@ -6,7 +6,8 @@ import {
   type MoveBasis,
   type SchoolName,
 } from '@orthokin/core/progress';
-import { capital, percent, secondsWithUnit } from './format.js';
+import { capital, percent } from './format.js';
+import { limitWords } from './limit.js';
 import { rung as en } from './en/rung.js';
 import { speaker } from './say.js';
 
@@ -36,9 +37,9 @@ const ASKED: readonly (readonly [what: string, words: (rung: Rung) => string])[]
     (gate) =>
       [
         capital(gate),
-        ({ limitsMs }: Rung) => {
-          const ms = limitsMs[gate];
-          return ms === undefined ? say('noLimit') : secondsWithUnit(ms);
+        (rung: Rung) => {
+          const ms = rung.limitsMs[gate];
+          return ms === undefined ? say('noLimit') : limitWords(ms, limitRange(rung, gate));
         },
       ] as const,
   ),

@@ -1,5 +1,5 @@
 import type { Target } from '@orthokin/core/floor';
-import type { Fade, PhaseDifference, TravelLine } from '@orthokin/core/stats';
+import type { Fade, FadeWord, PhaseDifference, TravelLine } from '@orthokin/core/stats';
 import type { RepReading } from '@orthokin/core/timing';
 import { capital, seconds, secondsWithUnit, semicolonList } from './format.js';
 import { set as en } from './en/set.js';
@@ -13,10 +13,16 @@ export const signed = (ms: number): string => {
   return words === '0.00' ? '0.00' : `${ms < 0 ? '−' : '+'}${words}`;
 };
 
-/** Whether a set faded, with its numbers. */
+const FADED = {
+  faded: 'fadedNameGrewSlopeSRep',
+  'sped up': 'spedUpNameFellSlope',
+  'no clear change': 'noClearChangeNameChangedSlope',
+} as const satisfies Record<FadeWord, string>;
+
+/** Whether a set faded or sped up, with its numbers. */
 export function fadeSentence(name: string, fade: Fade | null): string {
   if (!fade) return say('tooFewRepsSayWhetherSet');
-  const { msPerRep, interval, firstThirdMs, lastThirdMs, n, isFading } = fade;
+  const { msPerRep, interval, firstThirdMs, lastThirdMs, n, words } = fade;
   const slope = (ms: number) => `${ms < 0 ? '−' : '+'}${(Math.abs(ms) / 1000).toFixed(3)}`;
   const between = interval
     ? say('n95BetweenSlopeSlope2', { slope: slope(interval.low), slope2: slope(interval.high) })
@@ -25,9 +31,7 @@ export function fadeSentence(name: string, fade: Fade | null): string {
     firstThirdMs: secondsWithUnit(firstThirdMs),
     lastThirdMs: secondsWithUnit(lastThirdMs),
   });
-  return isFading
-    ? say('fadedNameGrewSlopeSRep', { name, slope: slope(msPerRep), between, n, thirds })
-    : say('noClearFadeNameChangedSlope', { name, slope: slope(msPerRep), between, n, thirds });
+  return say(FADED[words], { name, slope: slope(msPerRep), between, n, thirds });
 }
 
 /** The target that is slow beyond its distance; or that none is. */

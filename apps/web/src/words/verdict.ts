@@ -14,6 +14,7 @@ import {
   semicolonList,
 } from './format.js';
 import { verdict as en } from './en/verdict.js';
+import { limitWords } from './limit.js';
 import { LOCALE } from './locale.js';
 import { speaker } from './say.js';
 
@@ -25,22 +26,23 @@ const plural = new Intl.PluralRules(LOCALE, { type: 'ordinal' });
 const ordinal = (n: number): string => `${n}${ENDINGS[plural.select(n)] ?? 'th'}`;
 
 function gateSentence(
-  { gate, limitMs, passes, fails, tooClose, needed, overMs }: TimeGate,
+  { gate, limitMs, range, passes, fails, tooClose, needed, overMs }: TimeGate,
   n: number,
 ): string {
   const close = tooClose > 0 ? say('toocloseTooCloseCall', { tooClose }) : '';
   const decisive =
     overMs > 0
-      ? say('ordinalFastestTookLimitms', {
+      ? say(range ? 'ordinalBestWasOver' : 'ordinalFastestTookLimitms', {
           ordinal: ordinal(needed),
           limitMs: secondsWithUnit(limitMs + overMs),
+          overMs: secondsWithUnit(overMs),
         })
       : '';
   return say('gatePassesNInsideLimitmsFails', {
     gate: capital(gate),
     passes,
     n,
-    limitMs: secondsWithUnit(limitMs),
+    limitMs: limitWords(limitMs, range),
     fails,
     close,
     needed,

@@ -14,6 +14,7 @@ export {
   budgetSource,
   ownSpeedOf,
   targetBudget,
+  targetLimits,
   type Budgeted,
   type OwnSpeed,
   type Rally,

@@ -1,10 +1,17 @@
 import { distance, HOME, type Target } from '../floor/index.js';
 import { median } from '../numeric/index.js';
-import { targetOf, type LimitSource, type Pattern, type Rung } from '../pattern/index.js';
+import {
+  targetOf,
+  type LimitSource,
+  type Pattern,
+  type Rung,
+  type TargetLimit,
+} from '../pattern/index.js';
 import { ok, wrong, type Result } from '../result/index.js';
 import { fitTravel, type TravelFit } from './fit-travel.js';
 import { flightOf, type Flight } from './flight.js';
 import type { Projectile } from './projectile.js';
+import { limitFrom } from './threshold.js';
 import { feasibility, recoveryBudget, type Feasibility, type RecoveryBudget } from './time.js';
 import { wayTo, type Coming } from './way.js';
 
@@ -99,6 +106,25 @@ const budgetMs = ({ flight, recovery }: TargetBudget, of: Budgeted): number | nu
     : recovery.ok
       ? recovery.value.totalMs
       : null;
+
+/** A limit of one target from its own budget, times the rung's share of match time. */
+export const targetLimits = (
+  { targets, timeFactor }: Pick<Rung, 'targets' | 'timeFactor'>,
+  of: Budgeted,
+  budgets: readonly TargetBudget[],
+  flightWords: (budget: TargetBudget) => string,
+): TargetLimit[] =>
+  budgets
+    .filter(({ letter }) => targets.includes(letter))
+    .flatMap((budget) => {
+      const ms = budgetMs(budget, of);
+      if (ms === null) return [];
+      const source: LimitSource = {
+        ...{ kind: 'budget', budgetMs: Math.round(ms), factor: timeFactor },
+        flight: flightWords(budget),
+      };
+      return [{ gate: of, target: budget.letter, limitMs: limitFrom(source), source }];
+    });
 
 /**
  * A rung's limit from budgets: that of the target in play that leaves least time, since a limit

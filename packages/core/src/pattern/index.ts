@@ -62,12 +62,19 @@ export {
   DOINGS,
   GATED_DURATIONS,
   LIMIT_SOURCES,
+  limitAt,
+  limitRange,
+  limitsAt,
+  limitsForAll,
   PRESSURES,
   raisedBy,
   RECKONINGS,
   RECORD_KINDS,
   RUNG_ORDERS,
+  TARGETED_DURATIONS,
   USUAL_RUNG,
+  withLimits,
+  withTargetLimits,
   type Axis,
   type Doing,
   type GatedDuration,
@@ -79,6 +86,8 @@ export {
   type Reckoning,
   type Rung,
   type RungOrder,
+  type TargetedDuration,
+  type TargetLimit,
 } from './rung.js';
 export { bestLandmark, landmarksOf, tapeMarks, type Landmark, type TapeMark } from './set-out.js';
 export { copyLegAcross, counterpartOf } from './sides.js';

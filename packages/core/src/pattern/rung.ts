@@ -66,6 +66,19 @@ export type LimitsMs = Readonly<Partial<Record<GatedDuration, number>>>;
 /** Where each limit of a rung comes from. */
 export type LimitSources = Readonly<Partial<Record<GatedDuration, LimitSource>>>;
 
+/** Durations that a far target needs longer for: each target may have a limit of its own. */
+export const TARGETED_DURATIONS = ['response', 'recovery'] as const;
+export type TargetedDuration = (typeof TARGETED_DURATIONS)[number];
+
+/** The limit of one target, in the place of its rung's. */
+export interface TargetLimit {
+  readonly gate: TargetedDuration;
+  /** The target's letter. */
+  readonly target: string;
+  readonly limitMs: number;
+  readonly source: LimitSource;
+}
+
 /** One step of the ladder: what is asked, and what must be shown before the next one. */
 export interface Rung {
   readonly number: number;
@@ -84,6 +97,8 @@ export interface Rung {
   readonly floorScale: number;
   readonly limitsMs: LimitsMs;
   readonly limitSources: LimitSources;
+  /** Limits that hold for one target; of targets without one the rung's holds. */
+  readonly targetLimits?: readonly TargetLimit[];
   /** Share of a set's valid reps that must pass every limit, 0–1. */
   readonly passShare: number;
   /** Largest allowed share of false starts among the cued reps, 0–1. */
@@ -116,6 +131,70 @@ export const USUAL_RUNG = {
   minValidReps: 8,
 } as const satisfies Partial<Rung>;
 
+/**
+ * What a rung allows for a duration at a target, ms: the target's own limit, else the rung's;
+ * `undefined` where it sets none. A duration that the rung does not limit no target does.
+ */
+export function limitAt(
+  { limitsMs, targetLimits = [] }: Pick<Rung, 'limitsMs' | 'targetLimits'>,
+  gate: GatedDuration,
+  target: string,
+): number | undefined {
+  const limitMs = limitsMs[gate];
+  if (limitMs === undefined) return undefined;
+  return targetLimits.find((own) => own.gate === gate && own.target === target)?.limitMs ?? limitMs;
+}
+
+/** All that a rung allows at a target, ms. */
+export const limitsAt = (rung: Pick<Rung, 'limitsMs' | 'targetLimits'>, target: string): LimitsMs =>
+  Object.fromEntries(
+    GATED_DURATIONS.flatMap((gate) => {
+      const limitMs = limitAt(rung, gate, target);
+      return limitMs === undefined ? [] : [[gate, limitMs]];
+    }),
+  );
+
+/** Least and largest limit of the targets in play, ms; `null` where one holds for all, or none. */
+export function limitRange(
+  rung: Pick<Rung, 'limitsMs' | 'targetLimits' | 'targets'>,
+  gate: GatedDuration,
+): readonly [number, number] | null {
+  const limits = rung.targets.flatMap((target) => limitAt(rung, gate, target) ?? []);
+  const [least, most] = [Math.min(...limits), Math.max(...limits)];
+  return least < most ? [least, most] : null;
+}
+
+/** The limits that hold for every target in play alike, ms. */
+export const limitsForAll = (rung: Pick<Rung, 'limitsMs' | 'targetLimits' | 'targets'>): LimitsMs =>
+  Object.fromEntries(
+    GATED_DURATIONS.flatMap((gate) => {
+      const limits = new Set(rung.targets.map((target) => limitAt(rung, gate, target)));
+      const [one] = limits;
+      return limits.size === 1 && one !== undefined ? [[gate, one]] : [];
+    }),
+  );
+
+/** A rung with other limits of single targets for one duration; none for the rung's to hold for all. */
+export function withTargetLimits<Limited extends Pick<Rung, 'targetLimits'>>(
+  rung: Limited,
+  gate: TargetedDuration,
+  own: readonly TargetLimit[],
+): Limited {
+  const others = (rung.targetLimits ?? []).filter((each) => each.gate !== gate);
+  return { ...rung, targetLimits: [...others, ...own] };
+}
+
+/** A rung with other limits: a target's own stands where its duration's limit stays what it was. */
+export function withLimits<Limited extends Pick<Rung, 'limitsMs' | 'targetLimits'>>(
+  rung: Limited,
+  limitsMs: LimitsMs,
+): Limited {
+  const targetLimits = (rung.targetLimits ?? []).filter(
+    ({ gate }) => limitsMs[gate] === rung.limitsMs[gate],
+  );
+  return { ...rung, limitsMs, ...(rung.targetLimits && { targetLimits }) };
+}
+
 /** What a step up the ladder raises. */
 export type Axis = 'speed' | 'complexity';
 
@@ -126,7 +205,11 @@ export function raisedBy(from: Rung, to: Rung): readonly Axis[] {
     GATED_DURATIONS.some(
       (gate) =>
         from.timeFactor === to.timeFactor &&
-        (to.limitsMs[gate] ?? Infinity) < (from.limitsMs[gate] ?? Infinity),
+        to.targets.some(
+          (target) =>
+            from.targets.includes(target) &&
+            (limitAt(to, gate, target) ?? Infinity) < (limitAt(from, gate, target) ?? Infinity),
+        ),
     );
   const richer =
     to.targets.length > from.targets.length ||

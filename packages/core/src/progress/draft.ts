@@ -7,6 +7,7 @@ import {
   type LimitsMs,
   type Pattern,
   type Reckoning,
+  type TargetLimit,
   type Rung,
 } from '../pattern/index.js';
 import { USUAL_MS_PER_BIT } from '../stats/index.js';
@@ -134,8 +135,9 @@ export function draftLadder(
     const before = levels[i - 1];
     return !before || asksMore(each, before);
   });
+  const wayHomeMs = (metres: number) => 1000 * travelTime(metres, laidFor.travel) + PUSH_OFF_MS;
   const farthest = Math.max(...targets.map(({ at }) => distance(HOME, at)));
-  const homeMs = 1000 * travelTime(farthest, laidFor.travel) + PUSH_OFF_MS;
+  const homeMs = wayHomeMs(farthest);
   const choices = told.map((each) => choicesOf(inPlay(each).length, each));
   const ease: EaseOf = (to) =>
     Math.max(EASE_SHARE, hickCostMs(choices[to - 1] ?? 1, choices[to] ?? 1, msPerBit) / homeMs);
@@ -163,6 +165,13 @@ export function draftLadder(
     );
     const { order, doing, pressure, catchShare, switchShare } = richness;
     const own = inPlay(richness);
+    const nearer = targets.filter(
+      ({ letter, at }) => own.includes(letter) && distance(HOME, at) < farthest,
+    );
+    const targetLimits = nearer.map(({ letter, at }): TargetLimit => {
+      const from = source(wayHomeMs(distance(HOME, at)), 'way home');
+      return { gate: 'recovery', target: letter, limitMs: limitFrom(from), source: from };
+    });
     return {
       ...USUAL_RUNG,
       ...{ order, doing, pressure, catchShare, switchShare },
@@ -171,7 +180,7 @@ export function draftLadder(
       name: `${nameOf(own.length, richness)}, ${percent(factor)}`,
       targets: own,
       timeFactor: Math.round(100 * factor) / 100,
-      ...{ limitsMs, limitSources },
+      ...{ limitsMs, limitSources, targetLimits },
     };
   });
 }

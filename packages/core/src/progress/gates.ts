@@ -4,7 +4,9 @@ import type { Fault, Verdict } from '../timing/index.js';
 /** Whether a limit was kept by enough of a set's reps. */
 export interface TimeGate {
   readonly gate: GatedDuration;
+  /** The rung's limit; where targets have their own, `range` is the least and largest of those. */
   readonly limitMs: number;
+  readonly range: readonly [number, number] | null;
   /** Reps by verdict; they add up to the reps judged. */
   readonly passes: number;
   readonly fails: number;
@@ -14,7 +16,7 @@ export interface TimeGate {
   /** P(at least `needed` of the reps truly keep the limit). */
   readonly probability: number;
   readonly verdict: Verdict;
-  /** How far the `needed`-th fastest rep is over the limit, ms; 0 or less when it is not. */
+  /** How far the `needed`-th best rep is over its limit, ms; 0 or less when it is not. */
   readonly overMs: number;
 }
 

@@ -29,7 +29,7 @@ export { firstPattern } from './first-pattern.js';
 export { needOf, SQUAD_NEEDS, type SquadNeed } from './needs.js';
 export type { JudgedSet } from './evidence.js';
 export { heldOnRung, type HeldOnRung } from './held.js';
-export { judgeSet } from './judge.js';
+export { judgeRep, judgeSet, type RepVerdict, type RepVerdicts } from './judge.js';
 export {
   limitingGate,
   passRate,

@@ -1,5 +1,11 @@
 import { probabilityAtLeast, quartiles } from '../numeric/index.js';
-import { GATED_DURATIONS, type GatedDuration, type Rung } from '../pattern/index.js';
+import {
+  GATED_DURATIONS,
+  limitAt,
+  limitRange,
+  type GatedDuration,
+  type Rung,
+} from '../pattern/index.js';
 import { fadeOf } from '../stats/index.js';
 import {
   catchTrials,
@@ -38,30 +44,72 @@ const ROUNDING = 1e-9;
 /** Reps of n that make a share. */
 const shareOf = (n: number, share: number): number => Math.ceil(n * share - ROUNDING);
 
+/** How a rep stands against one limit. */
+export interface RepVerdict {
+  readonly limitMs: number;
+  /** P(the limit was kept). */
+  readonly probability: number;
+  readonly verdict: Verdict;
+}
+/** How a rep stands against each limit of its rung that it was timed for. */
+export type RepVerdicts = Readonly<Partial<Record<GatedDuration, RepVerdict>>>;
+
+/** A rung's limits as far as one rep is held against them. */
+type AgainstLimits = Pick<Rung, 'limitsMs' | 'targetLimits'>;
+
+function verdictAt(
+  { rep, durations }: Pick<RepReading, 'rep' | 'durations'>,
+  rung: AgainstLimits,
+  gate: GatedDuration,
+): RepVerdict | null {
+  const [duration, limitMs] = [durations[gate], limitAt(rung, gate, rep.target)];
+  if (!duration || limitMs === undefined) return null;
+  const probability = probabilityUnder(duration, limitMs);
+  return { limitMs, probability, verdict: verdictOf(probability) };
+}
+
+/**
+ * One rep against its rung's limits, each target's own where it has one: the one judgement of it there
+ * is. A rep that does not count is not judged.
+ */
+export const judgeRep = (reading: RepReading, rung: AgainstLimits): RepVerdicts =>
+  reading.leftOut
+    ? {}
+    : Object.fromEntries(
+        GATED_DURATIONS.flatMap((gate) => {
+          const verdict = verdictAt(reading, rung, gate);
+          return verdict ? [[gate, verdict]] : [];
+        }),
+      );
+
 function judgeTimes(
   gate: GatedDuration,
   limitMs: number,
+  rung: Rung,
   readings: readonly RepReading[],
   needed: number,
 ): { readonly gate: TimeGate; readonly each: readonly number[] } {
-  const measured = readings.flatMap(({ durations }) => durations[gate] ?? []);
-  const each = measured.map((duration) => probabilityUnder(duration, limitMs));
-  const verdicts = each.map(verdictOf);
-  const count = (verdict: Verdict) => verdicts.filter((v) => v === verdict).length;
-  const fastest = measured.map(({ ms }) => ms).sort((a, b) => a - b);
+  const judged = readings.flatMap((reading) => {
+    const [own, duration] = [verdictAt(reading, rung, gate), reading.durations[gate]];
+    return own && duration ? [{ ...own, overMs: duration.ms - own.limitMs }] : [];
+  });
+  const each = judged.map((rep) => rep.probability);
+  const count = (verdict: Verdict) => judged.filter((rep) => rep.verdict === verdict).length;
+  const best = judged.map(({ overMs }) => overMs).sort((a, b) => a - b);
   const probability = probabilityAtLeast(each, needed);
   return {
     each,
     gate: {
       gate,
       limitMs,
+      range: limitRange(rung, gate),
       passes: count('pass'),
       fails: count('fail'),
       tooClose: count('too close to call'),
       needed,
       probability,
       verdict: verdictOf(probability),
-      overMs: (fastest[needed - 1] ?? NaN) - limitMs,
+      overMs: best[needed - 1] ?? NaN,
     },
   };
 }
@@ -120,10 +168,10 @@ const STEEP_SHARE = 0.1;
 function fadeOfSet(readings: readonly RepReading[]): SetFade | null {
   const fade = fadeOf(readings, 'cycle') ?? fadeOf(readings, 'response');
   if (!fade) return null;
-  const { firstThirdMs, lastThirdMs, isFading } = fade;
+  const { firstThirdMs, lastThirdMs, words } = fade;
   return {
     ...{ firstThirdMs, lastThirdMs },
-    isSteep: isFading && lastThirdMs / firstThirdMs - 1 >= STEEP_SHARE,
+    isSteep: words === 'faded' && lastThirdMs / firstThirdMs - 1 >= STEEP_SHARE,
   };
 }
 
@@ -145,7 +193,7 @@ export function judgeSet(
   const timed = valid.filter(isTimed);
   const cued = cuedReps(readings);
   const needed = shareOf(timed.length, rung.passShare);
-  const judged = limits.map(([gate, limitMs]) => judgeTimes(gate, limitMs, timed, needed));
+  const judged = limits.map(([gate, limitMs]) => judgeTimes(gate, limitMs, rung, timed, needed));
   const whole = timed.map((reading, rep) =>
     judged.reduce(
       (product, { each }) => product * (each[rep] ?? 0),

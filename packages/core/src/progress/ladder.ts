@@ -1,7 +1,9 @@
 import type { CueOrder } from '../cue/index.js';
 import {
+  limitsAt,
   RUNG_ORDERS,
   targetOf,
+  withLimits,
   type GatedDuration,
   type LimitSource,
   type LimitsMs,
@@ -68,8 +70,7 @@ export const withOwnLimits = (rungs: readonly Rung[], own: readonly OwnLimits[])
     const limits = own.find((each) => each.rung === rung.number);
     return limits
       ? {
-          ...rung,
-          limitsMs: { ...rung.limitsMs, ...limits.limitsMs },
+          ...withLimits(rung, { ...rung.limitsMs, ...limits.limitsMs }),
           limitSources: { ...rung.limitSources, ...limits.limitSources },
         }
       : rung;
@@ -131,7 +132,7 @@ export function asksTheSame(a: Asked, b: Asked): boolean {
       [...rung.targets].sort().map((letter) => [letter, targetOf(pattern, letter)?.at]),
       ...[rung.order, rung.catchShare, rung.switchShare, rung.doing, rung.pressure],
       rung.floorScale,
-      Object.entries(rung.limitsMs).sort(([x], [y]) => x.localeCompare(y)),
+      [...rung.targets].sort().map((letter) => limitsAt(rung, letter)),
       ...[rung.passShare, rung.falseStartShare, rung.cleanShare, rung.heldShare],
       ...[rung.mostSpread, rung.minValidReps],
     ]);

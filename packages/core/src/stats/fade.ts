@@ -3,6 +3,10 @@ import type { DurationName, RepReading } from '../timing/index.js';
 import { contains, type Interval } from './interval.js';
 import { slopeInterval, theilSen } from './theil-sen.js';
 
+/** What a set did, as codes: the interval of the slope leaves zero out on either side, or does not. */
+export const FADE_WORDS = ['faded', 'sped up', 'no clear change'] as const;
+export type FadeWord = (typeof FADE_WORDS)[number];
+
 /** Whether the reps of a set grow slower as it goes on. */
 export interface Fade {
   readonly n: number;
@@ -12,8 +16,7 @@ export interface Fade {
   /** Median of the last third over that of the first, ms. */
   readonly lastThirdMs: number;
   readonly firstThirdMs: number;
-  /** The interval leaves zero out on the slow side. */
-  readonly isFading: boolean;
+  readonly words: FadeWord;
 }
 
 const FEWEST_REPS = 6;
@@ -38,12 +41,13 @@ export function fadeOf(readings: readonly RepReading[], name: DurationName): Fad
   const third = Math.floor(times.length / 3);
   const { slope } = theilSen(times);
   const interval = slopeInterval(times);
+  const isSure = interval !== null && slope !== 0 && !contains(interval, 0);
   return {
     n: times.length,
     msPerRep: slope,
     interval,
     firstThirdMs: median(times.slice(0, third)),
     lastThirdMs: median(times.slice(-third)),
-    isFading: interval !== null && slope > 0 && !contains(interval, 0),
+    words: isSure ? (slope > 0 ? 'faded' : 'sped up') : 'no clear change',
   };
 }

@@ -52,7 +52,7 @@ export {
   type ExGaussian,
   type ExGaussianFit,
 } from './ex-gaussian.js';
-export { fadeOf, type Fade } from './fade.js';
+export { FADE_WORDS, fadeOf, type Fade, type FadeWord } from './fade.js';
 export { hickLine, USUAL_MS_PER_BIT, type HickLine } from './hick.js';
 export { contains, LEVEL, type Interval } from './interval.js';
 export { kendall, type Kendall } from './kendall.js';

@@ -1,6 +1,6 @@
 import { easedRung } from '@orthokin/core/drill';
 import { onScale } from '@orthokin/core/footwork';
-import type { Pattern, Rung } from '@orthokin/core/pattern';
+import { withLimits, type Pattern, type Rung } from '@orthokin/core/pattern';
 import { storedRung } from '../patterns/patterns.service.js';
 import type { DrillSet } from './drill-set.entity.js';
 
@@ -11,7 +11,7 @@ type RunOn = Pick<DrillSet, 'rung' | 'limitsMs'> & {
 /** The rung a set was run on, as far as it was asked, with the limits it was run against. */
 export function rungAsRun(pattern: Pattern, { rung, limitsMs, conditions }: RunOn): Rung {
   const stored = easedRung(storedRung(pattern, rung), conditions.eased);
-  return limitsMs ? { ...stored, limitsMs } : stored;
+  return limitsMs ? withLimits(stored, limitsMs) : stored;
 }
 
 /** The pattern as a set was run on it: on the rung's scale, against the athlete's own limits. */

@@ -1,11 +1,13 @@
 import { trialOf } from '@orthokin/core/cue';
 import { rungOf, targetOf } from '@orthokin/core/pattern';
+import { judgeRep } from '@orthokin/core/progress';
 import { readRep } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { Marker } from '../../parts/plan/Marker.js';
 import { seconds } from '../../words/format.js';
 import { Unseen } from '../../parts/Text.js';
+import { VERDICT_LOOK } from '../../parts/verdict-look.js';
 import { colour, MONO } from '../../parts/tokens.js';
 import { finishedReps, lastRep, settingsOf } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
@@ -36,9 +38,6 @@ const Table = styled.table`
   td:first-child {
     width: 74px;
   }
-  td.over {
-    color: ${colour('bad')};
-  }
   td.words {
     font: 600 17px/1.2 inherit;
     font-family: inherit;
@@ -55,7 +54,7 @@ const Table = styled.table`
 /** The last finished reps, newest first: reaction, recovery, or why a rep does not count. */
 export function LastReps({ run, most }: { run: Run; most: number }): ReactElement | null {
   const { plan } = run;
-  const limits = rungOf(plan.pattern, plan.rung)?.limitsMs ?? {};
+  const limits = rungOf(plan.pattern, plan.rung) ?? { limitsMs: {} };
   const newest = lastRep(run)?.id;
   const reps = finishedReps(run)
     .sort((a, b) => Number(b.id === newest) - Number(a.id === newest) || b.ordinal - a.ordinal)
@@ -73,7 +72,9 @@ export function LastReps({ run, most }: { run: Run; most: number }): ReactElemen
       <tbody>
         {reps.map((rep) => {
           const cue = plan.cues.find(({ ordinal }) => ordinal === rep.ordinal);
-          const { durations, leftOut } = readRep(rep, settingsOf(plan), cue && trialOf(cue));
+          const reading = readRep(rep, settingsOf(plan), cue && trialOf(cue));
+          const { durations, leftOut } = reading;
+          const verdicts = judgeRep(reading, limits);
           const target = targetOf(plan.pattern, rep.target);
           return (
             <tr key={rep.ordinal}>
@@ -89,11 +90,12 @@ export function LastReps({ run, most }: { run: Run; most: number }): ReactElemen
               ) : (
                 (['reaction', 'recovery'] as const).map((name) => {
                   const duration = durations[name];
-                  const over = duration !== undefined && duration.ms > (limits[name] ?? Infinity);
+                  const look = VERDICT_LOOK[verdicts[name]?.verdict ?? 'pass'];
                   return (
-                    <td key={name} className={over ? 'over' : undefined}>
+                    <td key={name} style={{ color: colour(look.ink) }}>
+                      {look.glyph && <span aria-hidden>{look.glyph} </span>}
                       {duration ? seconds(duration.ms) : '–'}
-                      {over && <Unseen> {say('overLimit')}</Unseen>}
+                      {look.glyph && <Unseen> {look.words}</Unseen>}
                     </td>
                   );
                 })

@@ -1,4 +1,5 @@
-import { rungOf } from '@orthokin/core/pattern';
+import { limitsAt, rungOf } from '@orthokin/core/pattern';
+import { currentCue } from '@orthokin/core/run';
 import { eventOf, type TimedEvent } from '@orthokin/core/timing';
 import { useCallback, useEffect, useRef, type ReactElement } from 'react';
 import { phaseFill, type Phase } from '../../parts/phases.js';
@@ -65,7 +66,9 @@ export function LiveRibbon({ run, clock }: { run: Run; clock: SetClock }): React
   );
   const { events } = run.open;
   const cueMs = eventOf(events, 'cue')?.atMs;
-  const limits = rungOf(run.plan.pattern, run.plan.rung)?.limitsMs ?? {};
+  const rung = rungOf(run.plan.pattern, run.plan.rung);
+  const target = run.open.called ?? currentCue(run)?.target;
+  const limits = rung ? limitsAt(rung, target ?? '') : {};
   const segments = segmentsOf(events);
   const drawnTo = Math.max(0, ...segments.map(({ toMs }) => toMs));
   const action = eventOf(events, 'action');

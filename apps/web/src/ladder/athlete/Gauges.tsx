@@ -3,10 +3,10 @@ import type { SetJudgement, TimeGate } from '@orthokin/core/progress';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { lackWords } from '../../words/decision.js';
-import { capital, orList, percent, secondsWithUnit } from '../../words/format.js';
+import { capital, orList, percent } from '../../words/format.js';
 import { phaseFill, type Phase } from '../../parts/phases.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
-import { sourceWords } from '../../words/limit.js';
+import { limitWords, sourceWords } from '../../words/limit.js';
 import { say } from '../../words/ladder.js';
 
 const Rows = styled.ul`
@@ -119,7 +119,7 @@ function TimeGauge({
   of: number;
   source: string;
 }): ReactElement {
-  const { gate: name, limitMs, overMs, passes, needed, tooClose, verdict } = gate;
+  const { gate: name, limitMs, range, overMs, passes, needed, tooClose, verdict } = gate;
   const phase = PHASE_OF[name];
   const close = tooClose > 0 ? say('toocloseTooCloseCall', { tooClose }) : '';
   return (
@@ -132,7 +132,7 @@ function TimeGauge({
       says={say('passesInsideLimitmsCloseNeededNeeded', {
         passes,
         of,
-        limitMs: secondsWithUnit(limitMs),
+        limitMs: limitWords(limitMs, range),
         close,
         needed,
       })}

@@ -3,9 +3,11 @@ import {
   BUDGETED,
   budgetSource,
   limitFrom,
+  targetLimits,
   type Budgeted,
   type TargetBudget,
 } from '@orthokin/core/budget';
+import { withTargetLimits } from '@orthokin/core/pattern';
 import { withLimit, withOwnLimit, withOwnLimits, type OwnLimits } from '@orthokin/core/progress';
 import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
@@ -74,7 +76,9 @@ export function SetLimits({
     const limitOf = new Map(found.map(({ rung, limit }) => [rung.number, limit]));
     const changed = pattern.rungs.map((rung) => {
       const limit = limitOf.get(rung.number);
-      return limit ? withLimit(rung, gate, limit) : rung;
+      if (!limit) return rung;
+      const own = targetLimits(rung, gate, budgets, ({ wayM, letter }) => words(wayM, letter));
+      return withTargetLimits(withLimit(rung, gate, limit), gate, own);
     });
     savePattern.mutate({ patternId: id, version: version + 1, body: { ...body, rungs: changed } });
   };
@@ -127,7 +131,7 @@ export function SetLimits({
               before: secondsWithUnit(before),
               number: first.rung.number,
             })}
-          {say('limitHoldsEveryTargetPlaySo')}
+          {say(athlete ? 'limitHoldsEveryTargetPlaySo' : 'eachTargetGetsItsOwn')}
         </Quiet>
       )}
       {isSuccess && <p role="status">{say('savedItsSourceSetsRunFrom')}</p>}

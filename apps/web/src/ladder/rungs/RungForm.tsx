@@ -18,6 +18,7 @@ import { TextField } from '../../parts/form/TextField.js';
 import { capital } from '../../words/format.js';
 import { Quiet } from '../../parts/Text.js';
 import { sourceWords } from '../../words/limit.js';
+import { TargetLimits } from './TargetLimits.js';
 import { say } from '../../words/ladder.js';
 
 const RungFields = styled(Fields)`
@@ -147,6 +148,7 @@ export function RungForm({
                   onChange={(ms) => limit(gate, ms)}
                 />
                 <Quiet style={{ fontSize: 15 }}>{sourceWords(rung.limitSources[gate])}</Quiet>
+                <TargetLimits {...{ rung, gate, targets, onChange }} />
               </>
             )}
           </div>

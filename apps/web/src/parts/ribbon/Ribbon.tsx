@@ -1,5 +1,6 @@
 import type { Target } from '@orthokin/core/floor';
-import type { GatedDuration } from '@orthokin/core/pattern';
+import { limitsAt, type GatedDuration } from '@orthokin/core/pattern';
+import { judgeRep, type RepVerdicts } from '@orthokin/core/progress';
 import type { RepReading, TimedEvent } from '@orthokin/core/timing';
 import { Flag } from 'lucide-react';
 import { useContext, type ReactElement } from 'react';
@@ -8,7 +9,8 @@ import { codeOf, FaultNames, type NameOfFault } from '../fault-names.js';
 import { MarkerShapeAt } from '../plan/Marker.js';
 import { PHASE_COLOURS, phaseFill } from '../phases.js';
 import { colour, MONO } from '../tokens.js';
-import { limitsOf, sinceCue, type Limits, type Scale } from './scale.js';
+import { VERDICT_LOOK } from '../verdict-look.js';
+import { limitsOf, sinceCue, type Limits, type RibbonLimits, type Scale } from './scale.js';
 import { segmentsOf, type Segment } from './segments.js';
 import { say } from '../../words/parts.js';
 
@@ -80,24 +82,20 @@ const LimitTicks = ({
   </>
 );
 
-const isOver = ({ durations }: RepReading, name: GatedDuration, limitsMs: Limits): boolean => {
-  const [duration, limit] = [durations[name], limitsMs[name]];
-  return duration !== undefined && limit !== undefined && duration.ms > limit;
-};
-
 function Figure({
   reading,
   name,
-  limitsMs,
+  verdicts,
   x,
 }: {
   reading: RepReading;
   name: GatedDuration;
-  limitsMs: Limits;
+  verdicts: RepVerdicts;
   x: number;
 }): ReactElement {
   const duration = reading.durations[name];
-  const over = isOver(reading, name, limitsMs);
+  const verdict = verdicts[name]?.verdict ?? 'pass';
+  const { glyph, ink } = VERDICT_LOOK[verdict];
   return (
     <text
       x={x}
@@ -106,18 +104,31 @@ function Figure({
       textAnchor="end"
       fontFamily={MONO}
       fontSize={16}
-      fontWeight={over ? 700 : 450}
-      fill={colour(over ? 'bad' : 'ink')}
+      fontWeight={verdict === 'fail' ? 700 : 450}
+      fill={colour(ink)}
     >
+      {glyph && `${glyph} `}
       {duration ? seconds(duration.ms) : '–'}
     </text>
   );
 }
 
-const describe = ({ rep, durations, faults, leftOut }: RepReading, nameOf: NameOfFault): string => {
+const describe = (
+  { rep, durations, faults, leftOut }: RepReading,
+  verdicts: RepVerdicts,
+  nameOf: NameOfFault,
+): string => {
   const times = (['reaction', 'response', 'recovery'] as const).flatMap((name) => {
     const duration = durations[name];
-    return duration ? [say('nameMsSeconds', { name, ms: seconds(duration.ms) })] : [];
+    const verdict = verdicts[name]?.verdict;
+    return duration
+      ? [
+          say('nameMsSeconds', {
+            ...{ name, ms: seconds(duration.ms) },
+            verdict: verdict ? ` ${VERDICT_LOOK[verdict].words}` : '',
+          }),
+        ]
+      : [];
   });
   const notes = [...faults.map(nameOf), leftOut ? say('leftOut') : ''].filter(Boolean);
   return say('repOrdinalTargetValue', {
@@ -137,23 +148,25 @@ const flagWords = ({ faults, leftOut }: RepReading, nameOf: NameOfFault): string
 export function Ribbon({
   reading,
   target,
-  limitsMs,
+  limits,
   scale,
   width,
   roomy,
 }: {
   reading: RepReading;
   target: Target | undefined;
-  limitsMs: Limits;
+  limits: RibbonLimits;
   scale: Scale;
   width: number;
   roomy: boolean;
 }): ReactElement {
   const { rep, leftOut } = reading;
+  const limitsMs = limitsAt(limits, rep.target);
+  const verdicts = judgeRep(reading, limits);
   const nameOf = useContext(FaultNames);
   const flag = flagWords(reading, nameOf);
   return (
-    <g role="img" aria-label={describe(reading, nameOf)}>
+    <g role="img" aria-label={describe(reading, verdicts, nameOf)}>
       <text
         x={22}
         y={BAND / 2}
@@ -178,13 +191,13 @@ export function Ribbon({
           <Figure
             reading={reading}
             name="reaction"
-            limitsMs={limitsMs}
+            verdicts={verdicts}
             x={width - FIGURES_FROM_RIGHT.reaction}
           />
           <Figure
             reading={reading}
             name="recovery"
-            limitsMs={limitsMs}
+            verdicts={verdicts}
             x={width - FIGURES_FROM_RIGHT.recovery}
           />
         </>

@@ -7,7 +7,7 @@ import { useWidth } from '../useWidth.js';
 import { Axis, AXIS } from './Axis.js';
 import { FIGURES_FROM_RIGHT, LEFT, Ribbon, rowHeight } from './Ribbon.js';
 import { ReferenceTicks } from './ReferenceTicks.js';
-import { scaleFor, shifted, zeroOf, type AlignAt, type Limits } from './scale.js';
+import { scaleFor, shifted, zeroOf, type AlignAt, type RibbonLimits } from './scale.js';
 import { say } from '../../words/parts.js';
 
 /** Room for the two figures and a flag on the right; without it flags go under their band. */
@@ -29,14 +29,14 @@ const Frame = styled.div`
 export function Ribbons({
   readings,
   targets,
-  limitsMs,
+  limits,
   at = 'cue',
   reference,
   drawnBeside = [],
 }: {
   readings: readonly RepReading[];
   targets: readonly Target[];
-  limitsMs: Limits;
+  limits: RibbonLimits;
   at?: AlignAt;
   reference?: RepReading | undefined;
   /** Reps of another drawing that has to have the same scale. */
@@ -46,7 +46,7 @@ export function Ribbons({
   const roomy = width >= WIDE_ENOUGH;
   const scale = scaleFor(
     [...readings, ...drawnBeside],
-    limitsMs,
+    limits,
     LEFT,
     width - (roomy ? RIGHT : 6),
     at,
@@ -61,7 +61,7 @@ export function Ribbons({
   return (
     <Frame ref={ref}>
       <svg width={width} height={height}>
-        <Axis scale={scale} height={height - 8} limitsMs={limitsMs} at={at} />
+        <Axis scale={scale} height={height - 8} limitsMs={limits.limitsMs} at={at} />
         {roomy && (
           <g fontSize={14} textAnchor="end" fill={colour('quiet')}>
             <text x={width - FIGURES_FROM_RIGHT.reaction} y={AXIS - 12}>
@@ -79,7 +79,7 @@ export function Ribbons({
               <Ribbon
                 reading={reading}
                 target={targets.find(({ letter }) => letter === reading.rep.target)}
-                limitsMs={limitsMs}
+                limits={limits}
                 scale={own}
                 width={width}
                 roomy={roomy}

@@ -1,4 +1,4 @@
-import type { GatedDuration } from '@orthokin/core/pattern';
+import { limitsAt, type GatedDuration, type Rung } from '@orthokin/core/pattern';
 import {
   endsOf,
   eventOf,
@@ -10,6 +10,9 @@ import { segmentsOf, STANCE_MS } from './segments.js';
 
 /** The longest allowed times of a rung, ms. */
 export type Limits = Readonly<Partial<Record<GatedDuration, number>>>;
+
+/** The limits that ribbons are held against: a rung's, and those of its targets. */
+export type RibbonLimits = Pick<Rung, 'limitsMs' | 'targetLimits'>;
 
 /** Where a moment after the cue falls on the drawing. */
 export interface Scale {
@@ -29,16 +32,17 @@ export const zeroOf = (events: readonly TimedEvent[], at: AlignAt): number | und
 /** A scale that holds every rep and every limit between two edges of the drawing. */
 export function scaleFor(
   readings: readonly RepReading[],
-  limitsMs: Limits,
+  limits: RibbonLimits,
   from: number,
   to: number,
   at: AlignAt = 'cue',
 ): Scale {
   const lined = readings.map(({ rep }) => ({
     events: rep.events,
+    limitsMs: limitsAt(limits, rep.target),
     zeroMs: zeroOf(rep.events, at) ?? 0,
   }));
-  const ends = lined.flatMap(({ events, zeroMs }) => [
+  const ends = lined.flatMap(({ events, limitsMs, zeroMs }) => [
     ...segmentsOf(events).map(({ toMs }) => toMs - zeroMs),
     ...limitsOf(events, limitsMs).map(({ atMs }) => atMs - zeroMs),
   ]);

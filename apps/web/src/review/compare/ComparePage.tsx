@@ -152,7 +152,7 @@ export function ComparePage(): ReactElement {
                   ({ rep }) => at === 'cue' || rep.events.some(({ name }) => name === at),
                 )}
                 targets={side.sets[0]?.pattern.targets ?? []}
-                limitsMs={{}}
+                limits={{ limitsMs: {} }}
                 at={at}
                 reference={medianRep(chosen[0].readings) ?? undefined}
                 drawnBeside={chosen[1 - i]?.readings ?? []}

@@ -1,9 +1,13 @@
+import type { Rung } from '@orthokin/core/pattern';
+import { judgeRep, type RepVerdict } from '@orthokin/core/progress';
 import type { DurationName, RepReading } from '@orthokin/core/timing';
 import { useContext, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { seconds } from '../../words/format.js';
 import { timedBy } from '../../words/verdict.js';
 import { FaultNames } from '../../parts/fault-names.js';
+import { Unseen } from '../../parts/Text.js';
+import { VERDICT_LOOK } from '../../parts/verdict-look.js';
 import { colour, MONO } from '../../parts/tokens.js';
 import { say } from '../../words/review.js';
 
@@ -58,7 +62,13 @@ const words = (name: DurationName): string =>
   name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
 
 /** Every rep with every duration and its error: the figures behind the ribbons. */
-export function RepTable({ readings }: { readings: readonly RepReading[] }): ReactElement {
+export function RepTable({
+  readings,
+  rung,
+}: {
+  readings: readonly RepReading[];
+  rung: Rung | undefined;
+}): ReactElement {
   const [isOpen, setOpen] = useState(false);
   const nameOf = useContext(FaultNames);
   const present = COLUMNS.filter((name) => readings.some(({ durations }) => durations[name]));
@@ -88,14 +98,24 @@ export function RepTable({ readings }: { readings: readonly RepReading[] }): Rea
             <tbody>
               {readings.map((reading) => {
                 const { rep, durations, faults, leftOut } = reading;
+                const verdicts: Readonly<Partial<Record<DurationName, RepVerdict>>> = rung
+                  ? judgeRep(reading, rung)
+                  : {};
                 return (
                   <tr key={rep.ordinal}>
                     <th scope="row">{rep.ordinal}</th>
                     <td>{rep.target}</td>
                     {present.map((name) => {
                       const duration = durations[name];
+                      const look = VERDICT_LOOK[verdicts[name]?.verdict ?? 'pass'];
                       return (
-                        <td key={name}>
+                        <td key={name} style={{ color: colour(look.ink) }}>
+                          {look.glyph && (
+                            <span title={look.words}>
+                              <span aria-hidden>{look.glyph} </span>
+                              <Unseen>{look.words} </Unseen>
+                            </span>
+                          )}
                           {duration ? seconds(duration.ms) : '–'}
                           {duration && duration.sdMs > 0 && ` ± ${seconds(duration.sdMs)}`}
                         </td>

@@ -142,7 +142,7 @@ function SetReview({ setId, review }: { setId: string; review: Review }): ReactE
             <Ribbons
               readings={shown}
               targets={pattern.targets}
-              limitsMs={rung?.limitsMs ?? {}}
+              limits={rung ?? { limitsMs: {} }}
               at={view.at}
               reference={reference}
             />
@@ -154,7 +154,7 @@ function SetReview({ setId, review }: { setId: string; review: Review }): ReactE
             )}
           </Drawing>
           {reference && <Differences readings={shown} reference={reference} />}
-          <RepTable readings={readings} />
+          <RepTable readings={readings} rung={rung} />
           {isStored && (
             <>
               <CorrectRep

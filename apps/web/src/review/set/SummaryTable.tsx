@@ -1,4 +1,4 @@
-import type { Rung } from '@orthokin/core/pattern';
+import { GATED_DURATIONS, limitRange, type Rung } from '@orthokin/core/pattern';
 import type { SetSummary } from '@orthokin/core/stats';
 import type { DurationName } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
@@ -79,7 +79,9 @@ export function SummaryTable({
         {ROWS.map(([name, words, phase]) => {
           const duration = summary.durations[name];
           if (!duration) return null;
-          const limit = rung?.limitsMs[name as keyof Rung['limitsMs']];
+          const gate = GATED_DURATIONS.find((each) => each === name);
+          const limit = gate && rung?.limitsMs[gate];
+          const range = rung && gate ? limitRange(rung, gate) : null;
           return (
             <tr key={name}>
               <th scope="row">
@@ -90,7 +92,13 @@ export function SummaryTable({
               <td>
                 {seconds(duration.lowerQuartileMs)}–{seconds(duration.upperQuartileMs)}
               </td>
-              <td>{limit === undefined ? '' : seconds(limit)}</td>
+              <td>
+                {range
+                  ? `${seconds(range[0])}–${seconds(range[1])}`
+                  : limit === undefined
+                    ? ''
+                    : seconds(limit)}
+              </td>
             </tr>
           );
         })}

@@ -41,7 +41,7 @@ export const floor = {
   lastReps: 'last reps',
   reactionS: 'reaction, s',
   recoveryS: 'recovery, s',
-  overLimit: 'over the limit',
+
   whatAppearedArrival: 'What appeared at arrival',
   arrivalWhich: 'At arrival{which}:',
   floorLitCalled: 'The floor: {lit} is called',

@@ -174,6 +174,10 @@ export const ladder = {
   nowBeforeRungNumber: ' (now {before} on rung {number})',
   limitHoldsEveryTargetPlaySo:
     '. A limit holds for every target in play, so the one that leaves least time sets it.',
+  eachTargetGetsItsOwn:
+    '. Each target gets the limit of its own budget; that of the one that leaves least time holds where a target has none.',
+  eachTargetItsOwn: 'Each target its own',
+  targetNamed: '{letter}, {name}',
   savedItsSourceSetsRunFrom:
     'Saved, with its source. Sets run from now on are held against it; what was shown before against other limits no longer counts.',
   howMuchTimeThere2: 'How much time there is',

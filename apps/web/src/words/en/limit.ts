@@ -7,4 +7,5 @@ export const limit = {
   factorReckonedmsHow: '{factor} of {reckonedMs}: {how}',
   coachsNumber: 'the coach’s number',
   setWithoutSource: 'set without a source',
+  eachTargetsOwn: 'each target’s own limit ({least}–{most})',
 } as const;

@@ -9,7 +9,7 @@ export const parts = {
   limit: 'limit',
   stackedBandsMomentBetweenThemWas: 'Stacked bands: the moment between them was not timed.',
   firstMove: 'first move',
-  nameMsSeconds: '{name} {ms} seconds',
+  nameMsSeconds: '{name} {ms} seconds{verdict}',
   repOrdinalTargetValue: 'Rep {ordinal}, {target}: {value}',
   reaction: 'reaction',
   recovery: 'recovery',
@@ -30,6 +30,9 @@ export const parts = {
   callFor: 'Call for {name}',
   nobodyToCall: 'Nobody is written down yet. It is done on the athlete’s own page.',
   close: 'Close',
+  inside: 'inside the limit',
+  over: 'over the limit',
+  tooClose: 'too close to call',
   shortCourse:
     '{duration} over {days, plural, one {# day} other {# days}}: {first} to {last} s{limit}',
   shortCourseLimit: ', limit {limit} s',

@@ -5,8 +5,10 @@ export const set = {
     'first third {firstThirdMs}, last {lastThirdMs}, each target’s own time set aside',
   fadedNameGrewSlopeSRep:
     'It faded: {name} grew by {slope} s a rep{between} over {n} reps; {thirds}. Rest longer, or fewer reps.',
-  noClearFadeNameChangedSlope:
-    'No clear fade: {name} changed by {slope} s a rep{between} over {n} reps; {thirds}.',
+  spedUpNameFellSlope:
+    'It sped up: {name} changed by {slope} s a rep{between} over {n} reps; {thirds}.',
+  noClearChangeNameChangedSlope:
+    'No clear change within the set: {name} changed by {slope} s a rep{between} over {n} reps; {thirds}.',
   travelLineNWaysAccelerationM:
     'travel line of {n} ways: {acceleration} m/s² and up to {topSpeed} m/s',
   noTargetTakesLongerThanIts: 'No target takes longer than its distance explains ({line}).',

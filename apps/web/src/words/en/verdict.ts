@@ -1,6 +1,7 @@
 export const verdict = {
   toocloseTooCloseCall: ', {tooClose} too close to call',
   ordinalFastestTookLimitms: '; the {ordinal} fastest took {limitMs}',
+  ordinalBestWasOver: '; the {ordinal} best was {overMs} over its own',
   butOnlyPassesKeptEveryLimit: 'But only {passes} kept every limit at once; {needed} needed.',
   heldTrialsHeld: '{held} of {trials, plural, one {# catch trial} other {# catch trials}} held.',
   leftOutParts: 'Left out: {parts}.',
