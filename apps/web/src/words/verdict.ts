@@ -59,13 +59,12 @@ export function gateSentences({
   held,
   spread,
   together,
-  outcome,
 }: SetJudgement): string[] {
   // Counts out of too few reps would look like a verdict.
   const sentences = validReps.met ? times.map((gate) => gateSentence(gate, validReps.reps)) : [];
   if (
     times.length > 1 &&
-    outcome === 'not passed' &&
+    together.passes < together.needed &&
     times.every(({ verdict }) => verdict === 'pass')
   )
     sentences.push(

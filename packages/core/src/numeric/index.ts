@@ -13,6 +13,7 @@ export {
 } from './describe.js';
 export { goldenSection } from './golden-section.js';
 export { holm } from './holm.js';
+export { hypergeometricTail } from './hypergeometric.js';
 export { leastSquares, type FittedLine } from './line.js';
 export { nelderMead, type Minimum } from './nelder-mead.js';
 export { climb, type Slope } from './newton.js';

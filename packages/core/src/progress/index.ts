@@ -26,6 +26,7 @@ export {
   type DraftSettings,
 } from './draft.js';
 export { firstPattern } from './first-pattern.js';
+export { sayThis, type SayThis, type ToKeep, type ToMend } from './say-this.js';
 export { needOf, SQUAD_NEEDS, type SquadNeed } from './needs.js';
 export type { JudgedSet } from './evidence.js';
 export { heldOnRung, type HeldOnRung } from './held.js';

@@ -10,6 +10,7 @@ import { Answer } from './Answer.js';
 import { auditSentence } from '../../words/audit.js';
 import type { DrillActs } from '../set/useDrillActs.js';
 import { say } from '../../words/floor.js';
+import { SayThisOfRun } from './SayThisOfRun.js';
 import { Ways } from './Ways.js';
 
 const Box = styled.div`
@@ -101,6 +102,7 @@ export function Break({
           </>
         )}
       </Ways>
+      {complete && <SayThisOfRun run={run} />}
       {complete && <Audit run={run} />}
       {complete && <Answer run={run} onNext={goingOn === null ? onNext : null} />}
     </Box>

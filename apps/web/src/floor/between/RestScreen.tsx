@@ -18,6 +18,7 @@ import { colour, MONO } from '../../parts/tokens.js';
 import { useAwake } from '../../screens/useAwake.js';
 import { Answer } from './Answer.js';
 import { say } from '../../words/floor.js';
+import { SayThisOfRun } from './SayThisOfRun.js';
 import { Ways } from './Ways.js';
 
 const Screen = styled.main`
@@ -115,6 +116,7 @@ export function RestScreen({
     <InsteadOfPage>
       <Screen data-theme="dark">
         <Quiet>{lastWords(last)}</Quiet>
+        <SayThisOfRun run={last} />
         <Answer run={last} onNext={null} />
         <span className="left" role="timer" aria-label={say('shownSecondsRestLeft', { shown })}>
           {shown}

@@ -20,8 +20,16 @@ const ROW = 36;
 const FLAG = 16;
 /** Room for number and marker on the left of the bands. */
 export const LEFT = 68;
-/** Where the two figures end, from the right edge. */
-export const FIGURES_FROM_RIGHT = { reaction: 192, recovery: 124 } as const;
+/** Where the two figures end, from where the flags begin. */
+export const FIGURES_BEFORE_FLAGS = { reaction: 82, recovery: 14 } as const;
+const FLAG_ROOM = { least: 110, most: 260, icon: 22, letter: 7.4 } as const;
+
+/** Room that the longest flag of some reps takes. */
+export const flagRoom = (readings: readonly RepReading[], nameOf: NameOfFault): number => {
+  const longest = Math.max(0, ...readings.map((reading) => flagWords(reading, nameOf).length));
+  const { least, most, icon, letter } = FLAG_ROOM;
+  return Math.min(most, Math.max(least, icon + letter * longest));
+};
 
 /** How high a rep's row is. */
 export const rowHeight = (reading: RepReading, roomy: boolean): number =>
@@ -150,15 +158,14 @@ export function Ribbon({
   target,
   limits,
   scale,
-  width,
-  roomy,
+  flagsAt,
 }: {
   reading: RepReading;
   target: Target | undefined;
   limits: RibbonLimits;
   scale: Scale;
-  width: number;
-  roomy: boolean;
+  /** Where flags begin; `null` where there is no room beside the bands. */
+  flagsAt: number | null;
 }): ReactElement {
   const { rep, leftOut } = reading;
   const limitsMs = limitsAt(limits, rep.target);
@@ -186,31 +193,33 @@ export function Ribbon({
       </g>
       <SplitNotch events={rep.events} scale={scale} />
       {!leftOut && <LimitTicks events={rep.events} limitsMs={limitsMs} scale={scale} />}
-      {roomy && (
+      {flagsAt !== null && (
         <>
           <Figure
             reading={reading}
             name="reaction"
             verdicts={verdicts}
-            x={width - FIGURES_FROM_RIGHT.reaction}
+            x={flagsAt - FIGURES_BEFORE_FLAGS.reaction}
           />
           <Figure
             reading={reading}
             name="recovery"
             verdicts={verdicts}
-            x={width - FIGURES_FROM_RIGHT.recovery}
+            x={flagsAt - FIGURES_BEFORE_FLAGS.recovery}
           />
         </>
       )}
       {flag && (
         <g
           transform={
-            roomy ? `translate(${width - 110} ${BAND / 2 - 7})` : `translate(${LEFT} ${BAND + 4})`
+            flagsAt === null
+              ? `translate(${LEFT} ${BAND + 4})`
+              : `translate(${flagsAt} ${BAND / 2 - 7})`
           }
           fill={colour('bad')}
         >
           <Flag width={13} height={13} color={colour('bad')} fill={colour('bad')} />
-          <text x={18} y={12} fontSize={roomy ? 14 : 13} fontWeight={650}>
+          <text x={18} y={12} fontSize={flagsAt === null ? 13 : 14} fontWeight={650}>
             {flag}
           </text>
         </g>

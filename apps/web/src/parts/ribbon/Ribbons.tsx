@@ -1,17 +1,18 @@
 import type { Target } from '@orthokin/core/floor';
 import type { RepReading } from '@orthokin/core/timing';
-import { useDeferredValue, type ReactElement } from 'react';
+import { useContext, useDeferredValue, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { colour } from '../tokens.js';
+import { FaultNames } from '../fault-names.js';
 import { useWidth } from '../useWidth.js';
 import { Axis, AXIS } from './Axis.js';
-import { FIGURES_FROM_RIGHT, LEFT, Ribbon, rowHeight } from './Ribbon.js';
+import { FIGURES_BEFORE_FLAGS, flagRoom, LEFT, Ribbon, rowHeight } from './Ribbon.js';
 import { ReferenceTicks } from './ReferenceTicks.js';
 import { scaleFor, shifted, zeroOf, type AlignAt, type RibbonLimits } from './scale.js';
 import { say } from '../../words/parts.js';
 
-/** Room for the two figures and a flag on the right; without it flags go under their band. */
-const RIGHT = 250;
+/** Room for the two figures on the right of the bands; without it flags go under their band. */
+const FIGURES = 140;
 const WIDE_ENOUGH = 640;
 const FIRST_DRAWN = 30;
 
@@ -44,11 +45,13 @@ export function Ribbons({
 }): ReactElement {
   const [ref, width] = useWidth<HTMLDivElement>(800);
   const roomy = width >= WIDE_ENOUGH;
+  const nameOf = useContext(FaultNames);
+  const flagsAt = roomy ? width - flagRoom(readings, nameOf) : null;
   const scale = scaleFor(
     [...readings, ...drawnBeside],
     limits,
     LEFT,
-    width - (roomy ? RIGHT : 6),
+    flagsAt === null ? width - 6 : flagsAt - FIGURES,
     at,
   );
   const tops = readings.reduce<number[]>(
@@ -62,12 +65,12 @@ export function Ribbons({
     <Frame ref={ref}>
       <svg width={width} height={height}>
         <Axis scale={scale} height={height - 8} limitsMs={limits.limitsMs} at={at} />
-        {roomy && (
+        {flagsAt !== null && (
           <g fontSize={14} textAnchor="end" fill={colour('quiet')}>
-            <text x={width - FIGURES_FROM_RIGHT.reaction} y={AXIS - 12}>
+            <text x={flagsAt - FIGURES_BEFORE_FLAGS.reaction} y={AXIS - 12}>
               {say('reaction')}
             </text>
-            <text x={width - FIGURES_FROM_RIGHT.recovery} y={AXIS - 12}>
+            <text x={flagsAt - FIGURES_BEFORE_FLAGS.recovery} y={AXIS - 12}>
               {say('recovery')}
             </text>
           </g>
@@ -81,8 +84,7 @@ export function Ribbons({
                 target={targets.find(({ letter }) => letter === reading.rep.target)}
                 limits={limits}
                 scale={own}
-                width={width}
-                roomy={roomy}
+                flagsAt={flagsAt}
               />
               {reference && (
                 <ReferenceTicks

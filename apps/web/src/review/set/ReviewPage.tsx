@@ -1,16 +1,18 @@
 import type { RungMoveReply } from '@orthokin/contract';
 import { readSet } from '@orthokin/core/drill';
 import { rungOf } from '@orthokin/core/pattern';
-import { judgeSet } from '@orthokin/core/progress';
+import { judgeSet, sayThis } from '@orthokin/core/progress';
 import { fadeOf, summariseSet } from '@orthokin/core/stats';
 import { useMemo, type ReactElement } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { headline, ruleSentence } from '../../words/decision.js';
+import { useClub } from '../../api/club.js';
 import { dayWords, timeWords } from '../../words/format.js';
 import { Failed } from '../../parts/Notice.js';
 import { RibbonLegend } from '../../parts/ribbon/RibbonLegend.js';
 import { Ribbons } from '../../parts/ribbon/Ribbons.js';
+import { SayThis } from '../../parts/SayThis.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
 import { fadeSentence, trialSentence } from '../../words/set.js';
@@ -91,6 +93,7 @@ function useFindings({ set, pattern, reps }: Review) {
       readings,
       summary: summariseSet(readings),
       judgement: rung && judgeSet(readings, rung, set.conditions.watched),
+      said: rung && sayThis(readings, rung, set.conditions.watched),
       fade: fadeOf(readings, 'cycle'),
       trials: trialSentence(readings),
     };
@@ -99,7 +102,8 @@ function useFindings({ set, pattern, reps }: Review) {
 
 function SetReview({ setId, review }: { setId: string; review: Review }): ReactElement {
   const { set, athlete, pattern, decision, moved } = review;
-  const { rung, readings, summary, judgement, fade, trials } = useFindings(review);
+  const { faults } = useClub();
+  const { rung, readings, summary, judgement, said, fade, trials } = useFindings(review);
   const [view, changeView] = useSetView();
   const shown = inView(readings, view);
   const reference = referenceOf(readings, view);
@@ -114,6 +118,11 @@ function SetReview({ setId, review }: { setId: string; review: Review }): ReactE
             {dayWords(set.startedAt)} {timeWords(set.startedAt)}
             {set.endReason === 'stopped early' && say('stoppedEarly')}
           </Quiet>
+          {said && set.source !== 'none' && (
+            <div style={{ margin: '12px 0 18px' }}>
+              <SayThis found={said} targets={pattern.targets} faults={faults} />
+            </div>
+          )}
           <Headline>
             {set.source === 'none'
               ? say('readingsKeptMarkedFilm', { readings: readings.length })

@@ -17,5 +17,6 @@ export const verdict = {
   slowestHomeFromLetterNameRecoveryms: 'Slowest home from {letter}, {name}: {recoveryMs}.',
   gatePassesNInsideLimitmsFails:
     '{gate}: {passes} of {n} inside {limitMs}, {fails} over{close}; {needed} needed{decisive}.',
-  falsestartsCuedrepsCuesAllowedAllowed: '{falseStarts} in {cuedReps} cues; {allowed} allowed.',
+  falsestartsCuedrepsCuesAllowedAllowed:
+    '{falseStarts, plural, one {# false start} other {# false starts}} in {cuedReps} cues; {allowed} allowed.',
 } as const;

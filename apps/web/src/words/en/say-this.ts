@@ -1,0 +1,18 @@
+export const sayThis = {
+  sayThis: 'Say this',
+  keep: 'Keep',
+  at: ' at {letter}, {name}',
+  faultWhy: '{fault} in {reps} of {of} reps{at}.',
+  slowWhy: '{gate} over its limit in {reps} of {of} reps{at}{toGo}.',
+  toGo: '; {overMs} to go',
+  slowReaction: 'See it, and go.',
+  slowResponse: 'Push off harder.',
+  slowRecovery: 'Straight home, no stop.',
+  slowCycle: 'Out and home in one.',
+  slowReactionAt: 'Look for {name}, and go.',
+  slowResponseAt: 'Push off harder toward {name}.',
+  slowRecoveryAt: 'Straight home from {name}.',
+  slowCycleAt: 'Out and home in one: {name}.',
+  keepWithout: 'no {fault} in {of} reps.',
+  keepInside: '{gate} inside its limit in all {of} reps.',
+} as const;
