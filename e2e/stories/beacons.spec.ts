@@ -13,10 +13,7 @@ test.afterAll(() => standIn.stop());
 async function goToBeacons(page: Page, athlete: string, query: string, reps: number) {
   const coach = new Coach(page);
   await coach.goToFloor(athlete, { reps });
-  await page
-    .locator('label')
-    .filter({ hasText: /^Beacons/ })
-    .click();
+  await coach.timeBy('Beacons');
   const address = page.getByRole('textbox', { name: 'Address of the gateway' });
   await address.fill(standIn.address(query));
   await address.press('Enter');

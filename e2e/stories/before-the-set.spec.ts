@@ -106,6 +106,7 @@ test('the coach lends the drill a voice; without a microphone the reason is said
   await expectSound(page);
   await page.getByRole('button', { name: 'Close' }).click();
   await page.reload();
+  await coach.open('Cues');
   await expect(page.getByText(/\d+ of \d+ words are not recorded yet/)).toBeVisible();
   const recorded = await page.evaluate(async () => {
     const db = await new Promise<IDBDatabase>((opened, failed) => {

@@ -49,7 +49,7 @@ test('who may not jump is stopped before the drill, offered what is allowed, and
     page.getByRole('heading', { name: 'Cass Ondry, ready when you are.' }),
   ).toBeVisible();
   await expect(page.getByText(/it says nothing about moving up/)).toBeVisible();
-  await page.getByText('The simulated athlete').click();
+  await coach.timeBy('The simulated athlete');
   await coach.fill('Reps', '3');
   await coach.start();
   await coach.finished(3);

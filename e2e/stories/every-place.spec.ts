@@ -204,6 +204,7 @@ test('lights stay as they were chosen, the keys are listed, and a seed makes the
   const called: (string | null)[] = [];
   for (const seed of [41, 41]) {
     await coach.goToFloor('Lotte Brandvane', { reps: 2, seed });
+    await coach.open('Cues');
     await expect(page.getByText(`Seed ${seed}`)).toBeVisible();
     await coach.start();
     await coach.cue(1);

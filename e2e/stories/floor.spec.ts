@@ -8,7 +8,7 @@ test('catch, switch and freeze trials run apart from what is timed; marks and fa
 }) => {
   const coach = new Coach(page);
   await coach.goToFloor('Amara Quill', { timedBy: 'The simulated athlete', reps: 5 });
-  await page.getByRole('button', { name: /Tests and faults/ }).click();
+  await coach.unfold('Tests and faults');
   await coach.fill('Catch trials', '20');
   await coach.fill('Switched cues', '20');
   await coach.fill('Freeze calls', '20');
@@ -79,10 +79,7 @@ test('cues only: the set runs by itself, and its cues are kept to be marked late
   await expect(
     page.getByText('does not tell red from green: C, D shown in other colours'),
   ).toBeVisible();
-  await page
-    .locator('label')
-    .filter({ hasText: /^Cues only/ })
-    .click();
+  await coach.timeBy('Cues only');
   await coach.start();
   await coach.finished(2);
   const { set, reps } = await coach.seeReview();
@@ -100,7 +97,7 @@ test('work by the clock: cues come until the time is up, at the pace that was se
   await coach.goToFloor('Wren Hallowby', { timedBy: 'The simulated athlete' });
   await coach.choose('Work by', 'seconds');
   await coach.fill('Seconds', '10');
-  await page.getByRole('button', { name: /Waiting and pace/ }).click();
+  await coach.unfold('Waiting and pace');
   await coach.choose('Pace', 'fixed: every so often');
   await coach.fill('A cue every', '2.5');
   await coach.start();

@@ -170,6 +170,7 @@ test('a hand is calibrated by tapping along; what is left of its error is kept w
 }) => {
   const coach = new Coach(page);
   await coach.goToFloor('Juno Marlock', { reps: 1 });
+  await coach.open('Timing');
   await page.getByRole('button', { name: 'Calibrate the hand' }).click();
   await page.getByRole('button', { name: /Hear 20 beeps/ }).click();
   await page.waitForTimeout(1400);
@@ -225,7 +226,7 @@ test('where it is to be all the way home, a rep that turned round short of it do
 }) => {
   const coach = new Coach(page);
   await coach.goToFloor('Juno Marlock', { reps: 2 });
-  await page.getByRole('button', { name: /Waiting and pace/ }).click();
+  await coach.unfold('Waiting and pace');
   await coach.choose('Home', 'all the way home');
   await coach.start();
   await coach.playRep(1);

@@ -77,6 +77,7 @@ test('a limit is derived from a flight, kept with its source, and asked of one a
   const factor = asked?.timeFactor ?? NaN;
   const limit = limitFrom({ kind: 'budget', budgetMs, factor, flight: '' });
   await page.goto(`/floor/${athlete.id}`);
+  await coach.open('Cues');
   await expect(page.getByText(/Limits:/)).toContainText(`response ${(limit / 1000).toFixed(2)} s`);
   await page.goto(`/ladder/${patternId}/${athlete.id}`);
   await expect(page.getByText('own limits').first()).toBeVisible();
@@ -208,7 +209,7 @@ test('a pace that moves by itself: shown as it moves, and read as a staircase af
   const coach = new Coach(page);
   const { athlete, patternId } = await lineOf(page, 'Wren Hallowby');
   await coach.goToFloor(athlete.name, { timedBy: 'The simulated athlete', reps: 10, seed: 5 });
-  await page.getByRole('button', { name: /Waiting and pace/ }).click();
+  await coach.unfold('Waiting and pace');
   await coach.choose('Pace', 'staircase: moves by itself');
   await coach.fill('A cue every, at first', '4');
   await coach.start();
@@ -236,6 +237,7 @@ test('a chosen few start the next set, each on their own rung', async ({ page })
     await page.locator('label').filter({ hasText: name }).click();
   await page.getByRole('button', { name: 'Next set for 2' }).click();
   await expect(headline(page)).toHaveText('Oskar Tvedmoor, ready when you are.');
+  await new Coach(page).open('Who and what');
   await expect(
     page.getByRole('button', { name: 'Take Rafe Lindhollow out of the rota' }),
   ).toBeVisible();
@@ -245,14 +247,16 @@ test('a test day runs the same cues as every time, whatever was chosen last', as
   const coach = new Coach(page);
   const { athlete, patternId } = await lineOf(page, 'Amara Quill');
   await coach.goToFloor(athlete.name, { reps: 5 });
-  await page.getByRole('button', { name: /Tests and faults/ }).click();
+  await coach.unfold('Tests and faults');
   await coach.fill('Catch trials', '40');
   await page.goto(`/ladder/${patternId}/${athlete.id}`);
   await page.getByRole('link', { name: 'Run the standard test' }).click();
   await expect(page.getByText(/^The standard test: the same cues/)).toBeVisible();
+  await coach.open('Cues');
   await expect(page.getByText(/Seed 20261\./)).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Reps' })).toHaveValue('12');
   await expect(page.getByRole('button', { name: /Tests and faults none/ })).toBeVisible();
+  await coach.open('Who and what');
   await expect(page.getByRole('button', { name: /^rung 1 of 6/ })).toBeVisible();
 });
 

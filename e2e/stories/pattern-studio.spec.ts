@@ -51,10 +51,9 @@ test('a star pattern is built from nothing, saved, and run on the floor', async 
   await page.getByRole('button', { name: 'Run it' }).click();
   await expect(page.getByText('On My star.')).toBeVisible();
   await page.getByRole('link', { name: /Juno Marlock/ }).click();
-  await page.locator('label').filter({ hasText: 'The simulated athlete' }).click();
-  await page.getByRole('textbox', { name: 'Reps' }).fill('2');
-  await page.getByRole('textbox', { name: 'Reps' }).press('Tab');
   const coach = new Coach(page);
+  await coach.timeBy('The simulated athlete');
+  await coach.fill('Reps', '2');
   await coach.start();
   await coach.finished(2);
   const { pattern, reps } = await coach.seeReview();

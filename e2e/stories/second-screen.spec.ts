@@ -90,8 +90,7 @@ test('a partner calls from a phone, and a coach times from a tablet', async ({
 }) => {
   const coach = new Coach(page);
   await coach.goToFloor('Oskar Tvedmoor', { reps: 2 });
-  await page.getByRole('button', { name: /Order$/ }).click();
-  await page.getByRole('option', { name: 'called by a person' }).click();
+  await coach.choose('Order', 'called by a person');
   const code = await codeOf(page);
   const partner = await join(browser, served.address, code, 'Call the targets');
   const panel = await join(browser, served.address, code, 'Be the coach’s panel');

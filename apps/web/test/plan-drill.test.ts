@@ -22,6 +22,7 @@ const SETUP = {
   ownLimits: [],
   ladder: USUAL_LADDER as LadderSettingsBody,
   rung: 1,
+  usualMs: {},
   sessionsBefore: 4,
   built: { shoulderM: 'pattern', strideM: 'pattern', reachM: 'pattern' } as const,
   watched: [],

@@ -21,23 +21,45 @@ export class Coach {
     await expect(
       page.getByRole('heading', { name: `${athlete}, ready when you are.` }),
     ).toBeVisible();
-    await page
-      .locator('label')
-      .filter({ hasText: new RegExp(`^${timedBy}`) })
-      .click();
-    await page.getByRole('textbox', { name: 'Reps' }).fill(String(reps));
-    await page.getByRole('textbox', { name: 'Reps' }).press('Tab');
+    await this.timeBy(timedBy);
+    await this.fill('Reps', String(reps));
     if (seed !== undefined) await page.goto(`${page.url()}?seed=${seed}`);
+  }
+
+  /** Opens one of the three parts of the set-up, where it is not open yet. */
+  async open(part: 'Who and what' | 'Cues' | 'Timing'): Promise<void> {
+    // Other pages have fields of the same kind, and no parts.
+    if (!new URL(this.page.url()).pathname.startsWith('/floor/')) return;
+    const chip = this.page.getByRole('button', { name: new RegExp(`^${part} `) });
+    if ((await chip.getAttribute('aria-expanded')) !== 'true') await chip.click();
+  }
+
+  /** Opens a fold among the cues. */
+  async unfold(title: string): Promise<void> {
+    await this.open('Cues');
+    const fold = this.page.getByRole('button', { name: new RegExp(`^${title}`) });
+    if ((await fold.getAttribute('aria-expanded')) !== 'true') await fold.click();
+  }
+
+  /** Settles what times the set. */
+  async timeBy(source: string): Promise<void> {
+    await this.open('Timing');
+    await this.page
+      .locator('label')
+      .filter({ hasText: new RegExp(`^${source}`) })
+      .click();
   }
 
   /** Chooses from a field of the set-up. */
   async choose(label: string, option: string): Promise<void> {
+    await this.open(label === 'Add to the rota' ? 'Who and what' : 'Cues');
     await this.page.getByRole('button', { name: new RegExp(`${label}$`) }).click();
     await this.page.getByRole('option', { name: option, exact: true }).click();
   }
 
   /** Types into a field of the set-up. */
   async fill(label: string, value: string): Promise<void> {
+    await this.open('Cues');
     const field = this.page.getByRole('textbox', { name: label });
     await field.fill(value);
     await field.press('Tab');

@@ -6,6 +6,7 @@ import {
   type Claims,
   type SetOutcome,
   type SquadNeed,
+  type UsualTimes,
 } from '@orthokin/core/progress';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
 import { COURSE_DURATIONS, type CourseDuration, type ShortCourse } from '@orthokin/core/stats';
@@ -146,6 +147,25 @@ export class SquadLineReply {
   course: ShortCourseReply | null;
 }
 
+/** An athlete's usual times, ms. */
+export class UsualTimesReply implements UsualTimes {
+  @IsOptional()
+  @IsNumber()
+  reaction?: number;
+
+  @IsOptional()
+  @IsNumber()
+  response?: number;
+
+  @IsOptional()
+  @IsNumber()
+  recovery?: number;
+
+  @IsOptional()
+  @IsNumber()
+  cycle?: number;
+}
+
 /** Where the lengths come from that the feet of a set-up are laid by. */
 export class BuiltReply {
   @IsIn(BUILD_SOURCES)
@@ -178,6 +198,11 @@ export class DrillSetupReply {
 
   @IsInt()
   rung: number;
+
+  /** Usual times of the newest sets on this pattern, ms; what was never timed is left out. */
+  @ValidateNested()
+  @Type(() => UsualTimesReply)
+  usualMs: UsualTimesReply;
 
   /** Days on which this athlete has trained this pattern before. */
   @IsInt()

@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { readSet } from '@orthokin/core/drill';
 import type { Pattern } from '@orthokin/core/pattern';
 import { judgeSet, readStaircase } from '@orthokin/core/progress';
-import { setFigures } from '@orthokin/core/stats';
+import { setFigures, type SetFigures } from '@orthokin/core/stats';
 import { PatternsService, versionKey } from '../domains/patterns/patterns.service.js';
 import { rungAsRun } from '../domains/drills/as-run.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
@@ -14,6 +14,8 @@ import { SetFiguresRow } from './set-figures.entity.js';
 
 /** Sets whose figures are worked out together. */
 const AT_ONCE = 200;
+/** So many sets say what is usual now. */
+const NEWEST = 6;
 
 /** Works out what follows from sets' reps, once, and keeps it. */
 @Injectable()
@@ -35,6 +37,21 @@ export class FiguresService {
       if (missing.length > AT_ONCE && !this.em.isInTransaction()) this.em.clear();
     }
     return found;
+  }
+
+  /** Figures of an athlete's newest timed sets on a pattern: what is usual for them now. */
+  async ofNewest(clubId: string, athleteId: string, patternId: string): Promise<SetFigures[]> {
+    const sets = await this.em.execute<{ id: string }[]>(
+      `select id from drill_set
+       where club_id = ? and athlete_id = ? and pattern_id = ? and source <> 'none'
+       order by started_at desc limit ?`,
+      [clubId, athleteId, patternId, NEWEST],
+    );
+    const found = await this.of(
+      clubId,
+      sets.map(({ id }) => id),
+    );
+    return [...found.values()].map(({ figures }) => figures);
   }
 
   private async kept(

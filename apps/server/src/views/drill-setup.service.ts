@@ -2,8 +2,9 @@ import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { DrillSetupReply } from '@orthokin/contract';
 import { laidFor, ownBuild } from '@orthokin/core/people';
-import { withOwnLimits } from '@orthokin/core/progress';
+import { usualTimes, withOwnLimits } from '@orthokin/core/progress';
 import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
+import { FiguresService } from '../derived/figures.service.js';
 import { AthleteCareService } from './athlete-care.service.js';
 import { athleteReply, AthletesService } from '../domains/athletes/athletes.service.js';
 import { NewestSetsService, workingOn } from '../domains/drills/newest-sets.service.js';
@@ -27,6 +28,7 @@ export class DrillSetupService {
     private readonly ladders: LaddersService,
     private readonly places: PlacesService,
     private readonly care: AthleteCareService,
+    private readonly figures: FiguresService,
   ) {}
 
   /** On another pattern than the athlete is working on where one is `wanted`. */
@@ -42,12 +44,13 @@ export class DrillSetupService {
         'somebody who is not put away (People brings back)',
       );
     const patternId = wanted ?? workingOn(athlete, newest);
-    const [pattern, ladder, own, place, care, [days]] = await Promise.all([
+    const [pattern, ladder, own, place, care, newestSets, [days]] = await Promise.all([
       this.patterns.newest(clubId, patternId),
       this.ladders.settings(clubId, patternId),
       this.ladders.ownLimits(clubId, athleteId, patternId),
       this.places.place(clubId, athleteId, patternId),
       this.care.of(clubId, athlete),
+      this.figures.ofNewest(clubId, athleteId, patternId),
       this.em.execute<{ n: number }[]>(
         `select count(distinct day)::int as n from drill_set
          where club_id = ? and athlete_id = ? and pattern_id = ?`,
@@ -69,6 +72,7 @@ export class DrillSetupService {
       ownLimits: own.map(({ rung }) => rung),
       ladder,
       rung: reachedRung(pattern.body, place.rung).number,
+      usualMs: usualTimes(newestSets),
       sessionsBefore: days?.n ?? 0,
       simulated: athlete.simulated ?? TYPICAL_ATHLETE,
     };

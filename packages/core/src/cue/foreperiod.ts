@@ -34,6 +34,14 @@ export function foreperiodProblem({ kind, leastMs, mostMs }: Foreperiod): Result
 /** The exponential's mean as a share of the range: at the cut one wait in fifty would be left. */
 const MEAN_SHARE = 1 / 4;
 
+/** Mean of the foreperiods, ms. */
+export function meanForeperiodMs({ kind, leastMs, mostMs }: Foreperiod): number {
+  if (kind === 'fixed') return leastMs;
+  if (kind === 'uniform') return (leastMs + mostMs) / 2;
+  const left = Math.exp(-1 / MEAN_SHARE);
+  return leastMs + (mostMs - leastMs) * (MEAN_SHARE - left / (1 - left));
+}
+
 /** One foreperiod, in whole ms. */
 export function drawForeperiod({ kind, leastMs, mostMs }: Foreperiod, random: Random): number {
   const rangeMs = mostMs - leastMs;

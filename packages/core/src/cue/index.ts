@@ -15,6 +15,7 @@ export {
   FOREPERIOD_KINDS,
   LONGEST_FOREPERIOD_MS,
   drawForeperiod,
+  meanForeperiodMs,
   type Foreperiod,
 } from './foreperiod.js';
 export { chainLength, CUE_ORDERS, type CueOrder } from './order.js';

@@ -27,6 +27,7 @@ export {
 } from './draft.js';
 export { firstPattern } from './first-pattern.js';
 export { sayThis, type SayThis, type ToKeep, type ToMend } from './say-this.js';
+export { foresee, usualTimes, type ComingSet, type Foreseen, type UsualTimes } from './foresee.js';
 export { needOf, SQUAD_NEEDS, type SquadNeed } from './needs.js';
 export type { JudgedSet } from './evidence.js';
 export { heldOnRung, type HeldOnRung } from './held.js';

@@ -1,20 +1,24 @@
+import type { Conditions } from '@orthokin/core/drill';
+import { foresee } from '@orthokin/core/progress';
 import type { SetSource } from '@orthokin/core/run';
+import type { FaultWords } from '@orthokin/core/timing';
 import { rungOf } from '@orthokin/core/pattern';
 import { problemSentence } from '@orthokin/core/result';
 import { Play } from 'lucide-react';
 import { useEffect, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
+import { useClub } from '../../api/club.js';
 import { useFetchSetup } from '../../api/squad.js';
 import { useWatch } from '../../api/people.js';
 import { localDay } from '../../device/local-day.js';
 import { epochNow } from '../../drill/set-clock.js';
 import { useHand } from '../../drill/hand.js';
 import { wordsOfSet } from '../../drill/cue-words.js';
-import { Button } from '../../parts/Button.js';
+import { Button, ButtonLink } from '../../parts/Button.js';
 import { EmergencyCard } from '../../parts/EmergencyCard.js';
 import { Notice } from '../../parts/Notice.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
-import { colour, MIDDLE } from '../../parts/tokens.js';
+import { colour, MIDDLE, NARROW } from '../../parts/tokens.js';
 import { learnWords } from '../../sound/spoken.js';
 import { FloorInPlay } from '../set/FloorInPlay.js';
 import { BeaconsPart } from '../beacons/BeaconsPart.js';
@@ -25,7 +29,9 @@ import { SoundFile } from '../track/SoundFile.js';
 import { BeforePart } from './BeforePart.js';
 import { builtWords, colourWords } from './athlete-words.js';
 import { CarePart, isStopped } from './CarePart.js';
-import { ChoicesForm } from './ChoicesForm.js';
+import { Chip } from './Chip.js';
+import { CuesForm } from './CuesForm.js';
+import { ForeseenPart } from './ForeseenPart.js';
 import { HandPart } from './HandPart.js';
 import { OnSetup } from './OnSetup.js';
 import { PatternPicker } from './PatternPicker.js';
@@ -39,12 +45,21 @@ import {
   type Settled,
 } from './plan-drill.js';
 import { RungPicker } from './RungPicker.js';
+import { SourcePart } from './SourcePart.js';
+import { hasTests, trialWords } from './TrialsPart.js';
 import { RotaPart } from './RotaPart.js';
 import { beforeSet, useBeforeDrill } from './useBeforeDrill.js';
 import { useChoices, useTestReps } from './useChoices.js';
 import { useRota } from './useRota.js';
 import { useSeed } from './useSeed.js';
 import { say } from '../../words/floor.js';
+import {
+  ANOTHER_ATHLETE,
+  CHIP_TITLES,
+  cuesWords,
+  timingWords,
+  whoWords,
+} from '../../words/set-up.js';
 import { restrictionWords, stopLines } from '../../words/care.js';
 import { commaList } from '../../words/format.js';
 
@@ -72,49 +87,66 @@ const Columns = styled.div`
   }
 `;
 
+const Notes = styled.div`
+  max-width: 60ch;
+  margin: 8px 0 16px;
+  p {
+    margin: 4px 0 0;
+  }
+`;
+
+const Chips = styled.div`
+  display: grid;
+  gap: 10px;
+  margin-bottom: 16px;
+`;
+
 const What = styled.div`
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 4px 12px;
-  margin-bottom: 8px;
+  gap: 8px 12px;
 `;
 
 const Before = styled.div`
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 10px 14px;
-  margin-top: 16px;
+  gap: 10px 12px;
+  margin-top: 12px;
 `;
 
+/** Under a thumb whatever is open above it, and the last thing on the page. */
 const StartRow = styled.div`
   position: sticky;
   bottom: 0;
   z-index: 1;
   padding: 12px 0;
   background: ${colour('paper')};
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 12px 18px;
-  .ways {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 8px 12px;
-  }
   > button {
     min-height: 64px;
     padding-inline: 34px;
     font-size: 21px;
   }
+  @media (max-width: ${NARROW}) {
+    padding: 8px 0;
+    > button {
+      width: 100%;
+    }
+  }
 `;
 
 const Care = styled(Quiet)`
+  margin-top: 14px;
   font-size: 16px;
   max-width: 62ch;
 `;
+
+type ChipName = 'who' | 'cues' | 'timing';
+
+/** The tests in a set; nothing where there are none. */
+const testsOf = (conditions: Conditions, faults: readonly FaultWords[]): string =>
+  hasTests(conditions) ? trialWords(conditions, faults) : '';
 
 /** What the set will be, settled before it starts; the choices of last time stand. */
 export function SetUp({
@@ -182,7 +214,21 @@ function SetUpFor({
   const rung = rungOf(pattern, setup.rung);
   const colours = colourWords(setup);
   const built = builtWords(setup);
-  const words = wordsOfSet({ pattern, conditions: conditionsFor(setup, choices) }).join(' ');
+  const conditions = conditionsFor(setup, choices);
+  const { faults } = useClub();
+  const [open, setOpen] = useState<ChipName | null>(null);
+  const chip = (name: ChipName) => ({
+    isOpen: open === name,
+    onOpen: (isOpen: boolean) => setOpen(isOpen ? name : null),
+  });
+  const foreseen =
+    rung && testReps === null
+      ? foresee({
+          ...{ rung, conditions, reps: choices.reps, usualMs: read.usualMs },
+          eventSdMs: source === 'hand' ? hands.hand.sdMs : source === 'none' ? null : 0,
+        })
+      : [];
+  const words = wordsOfSet({ pattern, conditions }).join(' ');
   // Here there is a network; on the floor there may be none.
   useEffect(() => void learnWords(words.split(' ')), [words]);
 
@@ -226,28 +272,66 @@ function SetUpFor({
     <Page name={say('athleteFloor', { athlete: athlete.name })}>
       <Columns>
         <div>
-          <What>
-            <PatternPicker pattern={pattern} minded={before.minded} day={before.day} />
-            <RungPicker
-              pattern={pattern}
-              own={ownRung}
-              rung={setup.rung}
-              stopped={before.stoppedRungs}
-            />
-          </What>
           <Headline>
             {say(isStopped(before) ? 'notAllOfIt' : 'athleteReadyWhenYou', {
               athlete: athlete.name,
             })}
           </Headline>
-          {testReps !== null && (
-            <p style={{ margin: '10px 0 0', maxWidth: '60ch' }}>
-              {say('standardTestSameCuesConditionsEvery')}
-            </p>
-          )}
-          {athlete.note && <p style={{ margin: '10px 0 0', maxWidth: '60ch' }}>{athlete.note}</p>}
-          {built && <Quiet style={{ marginTop: 10, maxWidth: '60ch' }}>{built}</Quiet>}
-          {colours && <p style={{ margin: '10px 0 0', maxWidth: '60ch' }}>{colours}</p>}
+          <Notes>
+            {testReps !== null && <p>{say('standardTestSameCuesConditionsEvery')}</p>}
+            {athlete.note && <p>{athlete.note}</p>}
+            {colours && <p>{colours}</p>}
+            {built && <Quiet>{built}</Quiet>}
+          </Notes>
+          <Chips>
+            <Chip
+              title={CHIP_TITLES.who}
+              says={whoWords(pattern, rung, others.length)}
+              {...chip('who')}
+            >
+              <What>
+                <PatternPicker pattern={pattern} minded={before.minded} day={before.day} />
+                <RungPicker
+                  pattern={pattern}
+                  own={ownRung}
+                  rung={setup.rung}
+                  stopped={before.stoppedRungs}
+                />
+              </What>
+              <Before>
+                <RotaPart athleteId={athlete.id} others={others} onChange={setOthers} />
+                <ButtonLink to="/floor">{ANOTHER_ATHLETE}</ButtonLink>
+              </Before>
+            </Chip>
+            <Chip
+              title={CHIP_TITLES.cues}
+              says={cuesWords(conditions, choices, testsOf(conditions, faults))}
+              {...chip('cues')}
+            >
+              <CuesForm
+                setup={setup}
+                choices={choices}
+                turns={choices.sets * (1 + others.length)}
+                seed={seed}
+                onChange={keep}
+              />
+            </Chip>
+            <Chip
+              title={CHIP_TITLES.timing}
+              says={timingWords(source, hands.hand.sdMs)}
+              {...chip('timing')}
+            >
+              <SourcePart
+                source={source}
+                handSdMs={hands.hand.sdMs}
+                onChange={(next) => keep({ ...choices, source: next })}
+              />
+              {source === 'hand' && <HandPart hands={hands} />}
+              {source === 'sensor' && (
+                <BeaconsPart beacons={beacons} places={rung?.targets ?? []} />
+              )}
+            </Chip>
+          </Chips>
           <CarePart
             {...{ asked, before }}
             onReps={(reps) =>
@@ -260,41 +344,28 @@ function SetUpFor({
             }
             onOverrule={(reason) => void start(reason)}
           />
+          <ForeseenPart foreseen={foreseen} choices={choices} onChange={keep} />
           <Before>
-            <RotaPart athleteId={athlete.id} others={others} onChange={setOthers} />
             <BeforePart athleteIds={[athlete.id, ...others]} patternId={pattern.id} />
+            <SecondScreen room={room} />
+            {conditions.pace.kind !== 'staircase' && (
+              <SoundFile setup={setup} choices={choices} seed={seed} />
+            )}
+            <EmergencyCard
+              name={athlete.name}
+              contacts={setup.care.emergency?.contacts ?? []}
+              note={setup.care.emergency?.note ?? ''}
+            />
           </Before>
-          <ChoicesForm
-            setup={setup}
-            choices={choices}
-            handSdMs={hands.hand.sdMs}
-            turns={choices.sets * (1 + others.length)}
-            seed={seed}
-            onChange={keep}
-          >
-            {source === 'hand' && <HandPart hands={hands} />}
-            {source === 'sensor' && <BeaconsPart beacons={beacons} places={rung?.targets ?? []} />}
-          </ChoicesForm>
+          <Care>{say('warmUpFirstKeepFloorClear')}</Care>
           {problem && <Notice>{problem}</Notice>}
-          <StartRow>
-            {!isStopped(before) && (
+          {!isStopped(before) && (
+            <StartRow>
               <Button weight="main" autoFocus onPress={() => void start()}>
                 <Play size={22} aria-hidden /> {say('startSet')}
               </Button>
-            )}
-            <span className="ways">
-              <SecondScreen room={room} />
-              {choices.conditions.pace.kind !== 'staircase' && (
-                <SoundFile setup={setup} choices={choices} seed={seed} />
-              )}
-            </span>
-          </StartRow>
-          <Care>{say('warmUpFirstKeepFloorClear')}</Care>
-          <EmergencyCard
-            name={athlete.name}
-            contacts={setup.care.emergency?.contacts ?? []}
-            note={setup.care.emergency?.note ?? ''}
-          />
+            </StartRow>
+          )}
         </div>
         <div className="plan">
           <FloorInPlay

@@ -12,6 +12,17 @@ import { commaList, listWords, percent } from '../../words/format.js';
 import { faultWords, namedFaults } from '../../words/fault.js';
 import { say } from '../../words/floor.js';
 
+/** Whether there is anything in a set beside plain reps. */
+export const hasTests = ({
+  catchShare,
+  switchShare,
+  freezeShare,
+  late,
+  varyM,
+  watched,
+}: Conditions) =>
+  catchShare + switchShare + freezeShare + varyM > 0 || late !== null || watched.length > 0;
+
 /** The tests in a set, in words. */
 export function trialWords(conditions: Conditions, own: readonly FaultWords[]): string {
   const { catchShare, switchShare, freezeShare, freezeAt, late, varyM, watched } = conditions;

@@ -2,7 +2,7 @@ import { soundKindOf, type Conditions, type StaircaseSteps } from '@orthokin/cor
 import { rungOf, type Rung } from '@orthokin/core/pattern';
 import { USUAL_STAIRCASE_RULE, EFFORTS, type Rule } from '@orthokin/core/progress';
 import type { DrillSetupReply } from '@orthokin/contract';
-import { useMemo, type ReactElement, type ReactNode } from 'react';
+import { useMemo, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { allWordsOf } from '../../drill/cue-words.js';
 import { commaList, percent, seconds } from '../../words/format.js';
@@ -14,7 +14,6 @@ import { AmountPart } from './AmountPart.js';
 import { CuePart } from './CuePart.js';
 import { guessableSentence } from './guessable.js';
 import { conditionsFor, type DrillChoices } from './plan-drill.js';
-import { SourcePart } from './SourcePart.js';
 import { TrialsPart } from './TrialsPart.js';
 import { WaitingPart } from './WaitingPart.js';
 import { say } from '../../words/floor.js';
@@ -22,9 +21,6 @@ import { say } from '../../words/floor.js';
 const Choices = styled.div`
   display: grid;
   gap: 20px;
-  margin: 20px 0 14px;
-  padding-top: 20px;
-  border-top: 1px solid ${colour('rule')};
   > * > .label {
     display: block;
     margin-bottom: 8px;
@@ -79,23 +75,18 @@ const stepsOf = (rule: Rule): StaircaseSteps => {
   return { passesInARow, stepMs, leastStepMs, reversals };
 };
 
-/** What the coach chooses before a set, and what follows from it. */
-export function ChoicesForm({
+/** How much is done, what is called and how, and what tests are in it. */
+export function CuesForm({
   setup,
   choices,
-  handSdMs,
   turns,
   seed,
-  children,
   onChange,
 }: {
   setup: DrillSetupReply;
   choices: DrillChoices;
-  handSdMs: number;
   turns: number;
   seed: number;
-  /** What belongs to the source that is chosen. */
-  children?: ReactNode;
   onChange: (choices: DrillChoices) => void;
 }): ReactElement {
   const conditions = conditionsFor(setup, choices);
@@ -109,12 +100,6 @@ export function ChoicesForm({
     });
   return (
     <Choices>
-      <SourcePart
-        source={choices.source}
-        handSdMs={handSdMs}
-        onChange={(source) => set({ source })}
-      />
-      {children}
       <AmountPart
         choices={choices}
         usualRatio={EFFORTS[setup.ladder.effort].restRatio}
