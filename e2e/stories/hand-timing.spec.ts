@@ -221,6 +221,51 @@ test.describe('on a phone', () => {
   );
 });
 
+test('a key meant for the last rep presses nothing of what comes after the set', async ({
+  page,
+}) => {
+  const coach = new Coach(page);
+  await coach.goToFloor('Juno Marlock', { reps: 1 });
+  await coach.start();
+  await coach.playRep(1);
+  const done = page.getByRole('heading', { name: 'Set done.' });
+  await expect(done).toBeVisible();
+  for (const key of ['Space', 'Enter', 'KeyX']) await page.keyboard.press(key);
+  await expect(done).toBeVisible();
+  // Later too: the way on has the focus, and is no timing key's to press.
+  await page.waitForTimeout(1200);
+  for (const key of ['Space', 'Enter']) await page.keyboard.press(key);
+  await expect(done).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Strike out rep 1/ })).toBeVisible();
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Shift+Tab');
+  await page.keyboard.press('Enter');
+  await page.waitForURL('**/review/*');
+});
+
+test('in a low window and zoomed four times the cue stays large, and a pause can be left', async ({
+  page,
+}) => {
+  const coach = new Coach(page);
+  await coach.goToFloor('Juno Marlock', { timedBy: 'The simulated athlete', reps: 3 });
+  await coach.start();
+  for (const [width, height] of [
+    [640, 400],
+    [320, 480],
+    [320, 200],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    const cue = page.locator('[data-testid=cue] svg').first();
+    await expect(cue).toBeVisible();
+    const box = await cue.boundingBox();
+    expect(Math.min(box?.width ?? 0, box?.height ?? 0)).toBeGreaterThanOrEqual(
+      Math.min(width, height) / 2 - 1,
+    );
+    await page.keyboard.press('KeyP');
+    await page.getByRole('button', { name: 'Go on' }).click();
+  }
+});
+
 test('where it is to be all the way home, a rep that turned round short of it does not count', async ({
   page,
 }) => {

@@ -166,13 +166,12 @@ test('two sets run in two tabs at once; each has its own reps and no other', asy
   context,
 }) => {
   const names = ['Oskar Tvedmoor', 'Wren Hallowby'] as const;
-  const coaches = await Promise.all(
-    names.map(async (name) => {
-      const coach = new Coach(await context.newPage());
-      await coach.goToFloor(name, { reps: 2 });
-      return coach;
-    }),
-  );
+  const coaches: Coach[] = [];
+  for (const name of names) {
+    const coach = new Coach(await context.newPage());
+    await coach.goToFloor(name, { reps: 2 });
+    coaches.push(coach);
+  }
   // A hidden page pauses; side by side in two windows both are seen.
   for (const { page } of coaches)
     await page.addInitScript(() =>

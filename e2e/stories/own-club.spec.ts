@@ -36,7 +36,7 @@ untouchedTest.describe('on the first opening', () => {
 
       await expect(page.getByRole('heading', { name: /Nell Harrowby/ })).toBeVisible();
       await expect(page.getByRole('link', { name: /Harbour Lane/ })).toBeVisible();
-      await page.getByText('The simulated athlete').click();
+      await coach.timeBy('The simulated athlete');
       await coach.start();
       await coach.finished(10);
       const { set } = await coach.seeReview();

@@ -99,3 +99,5 @@ export const NARROW = '640px';
 export const MIDDLE = '960px';
 /** Below this width a row of big buttons beside a drawing gets too tight. */
 export const WIDE = '1240px';
+/** A window so low holds a cue and its keys only beside each other: a phone on its side, or zoomed. */
+export const LOW = '(max-height: 620px)';

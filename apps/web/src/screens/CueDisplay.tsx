@@ -6,7 +6,7 @@ import type { ReactElement, ReactNode } from 'react';
 import styled from 'styled-components';
 import { capital } from '../words/format.js';
 import { Marker } from '../parts/plan/Marker.js';
-import { colour, MARKER_FILLS, MIDDLE, MONO } from '../parts/tokens.js';
+import { colour, LOW, MARKER_FILLS, MIDDLE, MONO } from '../parts/tokens.js';
 import { numberOf } from '../drill/cue-words.js';
 import type { CuePlan } from '../drill/cue-plan.js';
 import type { Shown } from './present.js';
@@ -70,6 +70,13 @@ const Box = styled.div`
   }
   @media (max-width: ${MIDDLE}) {
     gap: 8px;
+  }
+  @media ${LOW} {
+    gap: 2px;
+    grid-template-rows: minmax(50vmin, 1fr) auto;
+    strong {
+      font-size: 22px;
+    }
   }
 `;
 

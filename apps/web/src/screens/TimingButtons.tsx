@@ -2,7 +2,7 @@ import type { EventName } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { PHASE_COLOURS, type Phase } from '../parts/phases.js';
-import { colour, NARROW } from '../parts/tokens.js';
+import { colour, LOW, NARROW } from '../parts/tokens.js';
 import { say } from '../words/screens.js';
 
 interface HandEvent {
@@ -38,6 +38,10 @@ const Row = styled.div`
     grid-template-columns: 1fr 1fr;
     gap: 8px;
   }
+  @media ${LOW} {
+    grid-template-columns: 1fr 1fr;
+    gap: 6px;
+  }
 `;
 
 const Press = styled.button<{ $phase: Phase }>`
@@ -62,6 +66,20 @@ const Press = styled.button<{ $phase: Phase }>`
   &[aria-disabled='true'] {
     opacity: 0.55;
     border-style: dashed;
+  }
+  @media ${LOW} {
+    min-height: 58px;
+    padding: 2px 4px;
+    font-size: 18px;
+    small {
+      display: inline;
+      margin-left: 6px;
+    }
+  }
+  @media ${LOW} and (max-width: 560px) {
+    small {
+      display: none;
+    }
   }
   &:active {
     background: ${({ $phase }) => PHASE_COLOURS[$phase]};

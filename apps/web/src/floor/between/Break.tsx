@@ -3,6 +3,7 @@ import { rungOf } from '@orthokin/core/pattern';
 import { useEffect, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
+import { LOW } from '../../parts/tokens.js';
 import { Headline, Quiet } from '../../parts/Text.js';
 import { finishedReps, lastRep } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
@@ -21,6 +22,10 @@ const Box = styled.div`
   gap: 18px;
   height: 100%;
   padding-top: clamp(0px, 10vh, 96px);
+  @media ${LOW} {
+    gap: 10px;
+    padding-top: 4px;
+  }
   button {
     min-height: 60px;
     font-size: 18px;

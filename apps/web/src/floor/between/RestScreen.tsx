@@ -19,6 +19,7 @@ import { useAwake } from '../../screens/useAwake.js';
 import { Answer } from './Answer.js';
 import { say } from '../../words/floor.js';
 import { SayThisOfRun } from './SayThisOfRun.js';
+import { IDLE_TIMING_KEYS, useDrillKeys, useQuietAfter } from '../set/useDrillKeys.js';
 import { Ways } from './Ways.js';
 
 const Screen = styled.main`
@@ -85,6 +86,7 @@ export function RestScreen({
   onStop: () => void;
 }): ReactElement {
   useAwake();
+  useDrillKeys(IDLE_TIMING_KEYS, useQuietAfter(true));
   const [endsAt] = useState(() => restEndsAt(rota, epochNow()));
   const [leftMs, setLeftMs] = useState(endsAt - epochNow());
   const [problem, setProblem] = useState<string | null>(null);

@@ -6,7 +6,7 @@ import { lastRep } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 import type { DrillActs } from './useDrillActs.js';
 import { say } from '../../words/floor.js';
-import { colour, MIDDLE, MONO, NARROW, WIDE } from '../../parts/tokens.js';
+import { colour, LOW, MIDDLE, MONO, NARROW, WIDE } from '../../parts/tokens.js';
 
 const Acts = styled.div`
   grid-column: -2;
@@ -30,6 +30,17 @@ const Acts = styled.div`
   }
   @media (max-width: ${MIDDLE}) {
     grid-template-columns: repeat(4, 1fr);
+  }
+  @media ${LOW} {
+    grid-template-columns: repeat(4, 1fr);
+    gap: 6px;
+    button {
+      min-height: 56px;
+      padding: 4px 2px;
+    }
+    kbd {
+      display: none;
+    }
   }
   @media (max-width: ${NARROW}) {
     kbd {

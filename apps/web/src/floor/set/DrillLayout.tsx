@@ -1,5 +1,5 @@
 import styled, { css } from 'styled-components';
-import { colour, MIDDLE, MONO, NARROW } from '../../parts/tokens.js';
+import { colour, LOW, MIDDLE, MONO, NARROW } from '../../parts/tokens.js';
 
 /** The places of the drill's screen: cue, side, foot. */
 export const Screen = styled.main`
@@ -23,12 +23,34 @@ export const Screen = styled.main`
     padding: 10px 14px;
     grid-template-rows: auto minmax(0, 1fr) auto auto;
   }
+  @media ${LOW} {
+    gap: 0 14px;
+    padding: 6px 12px;
+    overflow: auto;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    grid-template-rows: auto minmax(min-content, 1fr);
+    grid-template-areas: 'head head' 'cue foot';
+    &[data-still] {
+      grid-template-columns: minmax(0, 1fr);
+      grid-template-areas: 'head' 'cue';
+    }
+  }
+  @media ${LOW} and (max-width: 560px) {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: auto minmax(min-content, 1fr) auto;
+    grid-template-areas: 'head' 'cue' 'foot';
+  }
 `;
 
 export const CuePlace = styled.div`
   grid-area: cue;
   min-height: 0;
   padding: 10px 0 16px;
+  @media ${LOW} {
+    /* However small the window, a cue fills half of its shorter side. */
+    min-height: calc(50vmin + 34px);
+    padding: 4px 0;
+  }
 `;
 
 export const Side = styled.div`
@@ -45,6 +67,9 @@ export const Side = styled.div`
     display: block;
     padding-bottom: 8px;
   }
+  @media ${LOW} {
+    display: none;
+  }
 `;
 
 export const FloorPlace = styled.div`
@@ -60,6 +85,13 @@ export const Head = styled.div`
   align-items: center;
   gap: 16px;
   color: ${colour('quiet')};
+  @media ${LOW} {
+    > span:first-child {
+      overflow: hidden;
+      text-overflow: ellipsis;
+      white-space: nowrap;
+    }
+  }
 `;
 
 /** The pace a staircase is at; a count after it gives the place beside it up. */
@@ -97,6 +129,15 @@ export const Foot = styled.div`
   grid-area: foot;
   padding-top: 14px;
   border-top: 1px solid ${colour('rule')};
+  @media ${LOW} {
+    align-self: end;
+    padding-top: 6px;
+    border-top: 0;
+    /* What stands still has its own ways on: these would cover them. */
+    [data-still] > & {
+      display: none;
+    }
+  }
 `;
 
 /** What a coach says of a rep: calls, faults, marks. */
@@ -112,13 +153,17 @@ export const FootRow = styled.div`
   grid-template-columns: minmax(180px, 1fr) auto auto;
   align-items: center;
   gap: 12px 24px;
-  @media (max-width: ${MIDDLE}) {
+  @media (max-width: ${MIDDLE}), ${LOW} {
     grid-template-columns: minmax(0, 1fr);
+    gap: 8px;
   }
 `;
 
 export const RibbonPlace = styled.div`
   max-width: 520px;
+  @media ${LOW} {
+    display: none;
+  }
   @media (max-width: ${MIDDLE}) {
     max-width: none;
   }

@@ -38,7 +38,7 @@ import type { Room } from '../second-screen/useRoom.js';
 import { useAwake } from '../../screens/useAwake.js';
 import { useCueing } from '../cueing/useCueing.js';
 import { useDrillActs, type DrillActs } from './useDrillActs.js';
-import { useDrillKeys, type KeyMap } from './useDrillKeys.js';
+import { IDLE_TIMING_KEYS, useDrillKeys, useQuietAfter, type KeyMap } from './useDrillKeys.js';
 import { PaceNow } from './PaceNow.js';
 import { WorkLeft } from './WorkLeft.js';
 import { say } from '../../words/floor.js';
@@ -67,6 +67,7 @@ function keysOf(run: Run, acts: DrillActs, call: (letter: string) => void): KeyM
     }),
     ...faults,
     ...((source === 'hand' || source === 'sensor') && running ? events : {}),
+    ...(run.state === 'complete' ? IDLE_TIMING_KEYS : {}),
     ...(conditions.order === 'called' && running ? calls : {}),
   };
 }
@@ -112,7 +113,7 @@ export function DrillScreen({
   );
   const acts = useDrillActs(session, run, clock);
   useOtherScreens(room.channel, run, clock, acts, call);
-  useDrillKeys(keysOf(run, acts, call));
+  useDrillKeys(keysOf(run, acts, call), useQuietAfter(run.state === 'complete'));
   usePauseWhenHidden(acts.pause);
   useAwake();
 
@@ -122,7 +123,7 @@ export function DrillScreen({
   const end = () => void acts.end().then(onLeave);
   return (
     <InsteadOfPage>
-      <Screen data-theme="dark">
+      <Screen data-theme="dark" {...(!running && { 'data-still': '' })}>
         <Head>
           <span>
             {say('athletePatternRungRung', {

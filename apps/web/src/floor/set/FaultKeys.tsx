@@ -4,13 +4,16 @@ import styled from 'styled-components';
 import { lastRep } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 import { ClubContext } from '../../api/club.js';
-import { colour } from '../../parts/tokens.js';
+import { colour, LOW } from '../../parts/tokens.js';
 import { KeyRow } from './KeyRow.js';
 import { say } from '../../words/floor.js';
 import { faultWords } from '../../words/fault.js';
 
 const Row = styled(KeyRow)`
   margin-bottom: 12px;
+  @media ${LOW} {
+    margin-bottom: 6px;
+  }
   button[aria-pressed='true'] {
     border-color: ${colour('bad')};
     color: ${colour('bad')};
