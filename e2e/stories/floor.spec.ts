@@ -90,6 +90,23 @@ test('cues only: the set runs by itself, and its cues are kept to be marked late
   ).toBeVisible();
 });
 
+test('the way back stops a set that runs and says so; cues only is not meant for the next athlete', async ({
+  page,
+}) => {
+  const coach = new Coach(page);
+  await coach.goToFloor('Juno Marlock', { reps: 5 });
+  await coach.timeBy('Cues only');
+  await coach.start();
+  await page.goBack();
+  await expect(page.getByRole('heading', { name: /^Paused after/ })).toBeVisible();
+  expect(new URL(page.url()).pathname).toMatch(/^\/floor\//);
+  await page.goBack();
+  await page.waitForURL((url) => url.pathname === '/');
+  await page.getByRole('link', { name: 'Start a drill with Rafe Lindhollow' }).click();
+  await expect(page.getByRole('button', { name: /^Timing By hand/ })).toBeVisible();
+  await page.getByRole('button', { name: 'End it there' }).click();
+});
+
 test('work by the clock: cues come until the time is up, at the pace that was set', async ({
   page,
 }) => {

@@ -61,17 +61,17 @@ async function log(id: string, ...actions: Action[]): Promise<void> {
 }
 
 test('nothing kept, or a rota that another tab is running, is not offered', async () => {
-  expect(await brokenOffRota()).toBeNull();
+  expect(await brokenOffRota('club')).toBeNull();
   keepRota(kept());
   locks.set('orthokin-drill-rota-1', () => undefined);
-  expect(await brokenOffRota()).toBeNull();
+  expect(await brokenOffRota('club')).toBeNull();
   locks.clear();
-  expect(await brokenOffRota()).toEqual(kept());
+  expect(await brokenOffRota('club')).toEqual(kept());
 });
 
 test('a rota that no set of was begun yet is nothing to go on with', async () => {
   keepRota(kept({ done: null }));
-  expect(await brokenOffRota()).toBeNull();
+  expect(await brokenOffRota('club')).toBeNull();
 });
 
 const rep = (repId: string, atMs: number): Action[] => [
@@ -85,19 +85,23 @@ test('a set that came to its end before the page could say so is passed on', asy
   const plan = { ...PLAN, id: 'set-whole', cues: cue ? [cue] : [], reps: 1 };
   await log('set-whole', { type: 'started', plan }, ...rep('r1', 3000), ended);
   keepRota(kept({ on: 'set-whole' }));
-  expect(await brokenOffRota()).toMatchObject({ on: null, done: 'set-whole', rota: { place: 1 } });
+  expect(await brokenOffRota('club')).toMatchObject({
+    on: null,
+    done: 'set-whole',
+    rota: { place: 1 },
+  });
 });
 
 test('a set that the coach stopped early ends its rota', async () => {
   await log('set-stopped', { type: 'started', plan: { ...PLAN, id: 'set-stopped' } }, ended);
   keepRota(kept({ on: 'set-stopped' }));
-  expect(await brokenOffRota()).toBeNull();
+  expect(await brokenOffRota('club')).toBeNull();
 });
 
 test('a set that was going on is gone on with, and its turn is still its own', async () => {
   await log('set-now', { type: 'started', plan: { ...PLAN, id: 'set-now' } });
   keepRota(kept({ on: 'set-now' }));
-  const offered = await brokenOffRota();
+  const offered = await brokenOffRota('club');
   expect(offered).toMatchObject({ on: 'set-now', rota: { place: 0 } });
 });
 
@@ -108,7 +112,7 @@ test('each turn goes to the next; after the last nothing is offered', async () =
   expect(passedOn(now, null).rota.worked).toEqual([]);
   while (turnOf(now.rota)) now = passedOn(now, 30_000);
   keepRota(now);
-  expect(await brokenOffRota()).toBeNull();
+  expect(await brokenOffRota('club')).toBeNull();
   keepRota(null);
   expect(remembered('rota', 'gone')).toBeNull();
 });

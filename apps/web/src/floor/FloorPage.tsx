@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, type ReactElement } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useBlocker, useNavigate, useParams } from 'react-router';
 import { allowSound } from '../sound/audio.js';
 import { useOutbox } from '../device/outbox-context.js';
 import { holdDrill } from '../device/drill-lock.js';
@@ -64,6 +64,18 @@ export function FloorPage(): ReactElement {
     const restored = await Session.restore(drillId, outbox);
     await restored?.commit({ type: 'ended', at: new Date(epochNow()).toISOString() });
   };
+
+  // The browser's way back stops a set that runs, and says so; pressed again it leads away.
+  const back = useBlocker(() => {
+    const state = session?.snapshot().run.state;
+    return state === 'waiting' || state === 'cued';
+  });
+  useEffect(() => {
+    if (back.state !== 'blocked' || !session) return;
+    const clock = new SetClock(Date.parse(session.snapshot().run.plan.startedAt));
+    void session.commit({ type: 'paused', atMs: clock.now() });
+    back.reset();
+  }, [back, session]);
 
   // Leaving by the browser's own way back must not leave cues running.
   useEffect(() => {

@@ -29,14 +29,25 @@ const Screen = styled.main`
   display: grid;
   align-content: center;
   justify-items: center;
-  gap: 20px;
+  gap: clamp(8px, 2vh, 20px);
   padding: 24px;
   overflow: auto;
   background: ${colour('paper')};
   color: ${colour('ink')};
   text-align: center;
+  /* Read from five metres, by whoever waits. */
+  > p {
+    max-width: 34ch;
+    font-size: clamp(22px, 3vw, 40px);
+    line-height: 1.2;
+  }
+  h1 {
+    max-width: 18ch;
+    font-size: clamp(40px, 7vw, 104px);
+    line-height: 1.05;
+  }
   .left {
-    font: 750 min(34vh, 40vw) / 1 ${MONO};
+    font: 750 min(28vh, 40vw) / 1 ${MONO};
     font-variant-numeric: tabular-nums;
   }
 `;

@@ -56,7 +56,7 @@ function MapFor({
 }): ReactElement {
   const { athlete, pattern } = setup;
   const { pathname, search } = useLocation();
-  const [{ conditions }] = useChoices();
+  const [{ conditions }] = useChoices(athlete.id);
   const [, keep] = useRemembered<MapKnown | null>(mapName(athlete.id, pattern.id), null);
   const [state, setState] = useState<'learn' | 'asked' | MapResult>('learn');
   const letters = rungOf(pattern, setup.rung)?.targets ?? [];

@@ -2,6 +2,7 @@ import { useEffect, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { isBeingRun, onDrillsLetGo } from '../../device/drill-lock.js';
 import { actionsOf, openDrills } from '../../device/drill-log.js';
+import { useClub } from '../../api/club.js';
 import { Button } from '../../parts/Button.js';
 import { timeWords } from '../../words/format.js';
 import { Notice } from '../../parts/Notice.js';
@@ -17,10 +18,14 @@ const Band = styled.div`
   margin: 0 auto;
 `;
 
-async function newestUnfinished(): Promise<Run | null> {
-  for (const { id } of await openDrills())
+async function newestUnfinished(clubId: string): Promise<Run | null> {
+  for (const { id } of await openDrills()) {
     // One that another tab is running is not broken off.
-    if (!(await isBeingRun(id))) return replayLog(await actionsOf(id));
+    if (await isBeingRun(id)) continue;
+    const run = replayLog(await actionsOf(id));
+    // Another club's waits until that club is opened.
+    if (run?.plan.clubId === clubId) return run;
+  }
   return null;
 }
 
@@ -32,9 +37,9 @@ interface Left {
 
 const NOTHING: Left = { run: null, rota: null };
 
-const whatIsLeft = async (): Promise<Left> => ({
-  run: await newestUnfinished(),
-  rota: await brokenOffRota(),
+const whatIsLeft = async (clubId: string): Promise<Left> => ({
+  run: await newestUnfinished(clubId),
+  rota: await brokenOffRota(clubId),
 });
 
 /** The sets still to come of a rota, in words. */
@@ -59,11 +64,12 @@ export function Unfinished({
   onRest: (rota: KeptRota) => void;
   onEnd: (drillId: string | null) => Promise<void>;
 }): ReactElement | null {
+  const { clubId } = useClub();
   const [{ run, rota }, setLeft] = useState<Left>(NOTHING);
   useEffect(() => {
     let isGone = false;
     const look = async () => {
-      const left = await whatIsLeft();
+      const left = await whatIsLeft(clubId);
       if (!isGone) setLeft(left);
     };
     // A browser without storage has nothing unfinished to offer.
@@ -75,11 +81,11 @@ export function Unfinished({
       isGone = true;
       stop();
     };
-  }, []);
+  }, [clubId]);
   const isOfRota = rota !== null && rota.on === (run?.plan.id ?? null);
   const end = async () => {
     await onEnd(run?.plan.id ?? null);
-    setLeft(await whatIsLeft());
+    setLeft(await whatIsLeft(clubId));
   };
   if (!run)
     return !isOfRota ? null : (

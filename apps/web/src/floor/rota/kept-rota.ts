@@ -9,6 +9,8 @@ import type { FloorSetup, Settled } from '../set-up/plan-drill.js';
 /** All that goes on with a rota of sets, on this device, should the page die between two of them. */
 export interface KeptRota {
   readonly id: string;
+  /** Absent of one kept before there were several clubs. */
+  readonly clubId?: string;
   readonly rota: Rota;
   readonly settled: Settled;
   /** By athlete; fetched before the first set, so that no network is needed after. */
@@ -32,10 +34,10 @@ export const passedOn = (kept: KeptRota, workMs: number | null): KeptRota => ({
   done: kept.on ?? kept.done,
 });
 
-/** A rota that was broken off, and that no other tab is running. */
-export async function brokenOffRota(): Promise<KeptRota | null> {
+/** A club's rota that was broken off, and that no other tab is running. */
+export async function brokenOffRota(clubId: string): Promise<KeptRota | null> {
   const kept = remembered<KeptRota | null>(NAME, null);
-  if (!kept || (await isBeingRun(kept.id))) return null;
+  if (!kept || (kept.clubId ?? clubId) !== clubId || (await isBeingRun(kept.id))) return null;
   const run = kept.on === null ? null : replayLog(await actionsOf(kept.on));
   // The page may have died after a set's end and before what follows from it.
   if (run?.endReason === 'stopped early') return null;

@@ -63,6 +63,7 @@ export function useRunningRota(): RunningRota {
       const rota = beginRota(settled.athleteIds, sets, rest);
       be({
         id: v7(),
+        clubId: club.clubId,
         rota,
         settled,
         setups: [own, ...fetched.map(onRungsFloor)],

@@ -189,7 +189,7 @@ function SetUpFor({
   onSource: (source: SetSource) => void;
   onStart: (settled: Settled, setup: FloorSetup) => Promise<void>;
 }): ReactElement {
-  const [kept, keepOnDevice] = useChoices();
+  const [kept, keepOnDevice] = useChoices(read.athlete.id);
   const testReps = useTestReps();
   // What is watched is the athlete's, not the device's; a standard test is the same every time.
   const [ownWatched, setWatched] = useState(read.watched);

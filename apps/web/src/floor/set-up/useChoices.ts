@@ -12,17 +12,28 @@ export function useTestReps(): number | null {
   return Number.isInteger(reps) && reps >= 1 && reps <= MOST_TEST_REPS ? reps : null;
 }
 
+/** The choices as they are kept: that nobody times is kept for one athlete only. */
+interface KeptChoices extends DrillChoices {
+  readonly untimedFor?: string | null;
+}
+
 /**
- * The choices of last time; what they do not say yet is as usual. A standard test is always run the
+ * The choices of last time; what they do not say yet is as usual. That nobody times was meant for the
+ * athlete it was chosen for: a set of the next one would be lost to the ladder unnoticed. A standard test is always run the
  * same way: only what times it can be chosen.
  */
-export function useChoices(): [DrillChoices, (choices: DrillChoices) => void] {
+export function useChoices(athleteId: string): [DrillChoices, (choices: DrillChoices) => void] {
   const testReps = useTestReps();
-  const [kept, keep] = useRemembered<DrillChoices>('drill-choices', USUAL_CHOICES);
+  const [kept, remember] = useRemembered<KeptChoices>('drill-choices', USUAL_CHOICES);
+  const keep = (next: DrillChoices) =>
+    remember({ ...next, untimedFor: next.source === 'none' ? athleteId : null });
+  const { untimedFor = null, ...last } = kept;
+  const isOthers = last.source === 'none' && untimedFor !== athleteId;
   const choices = {
     ...USUAL_CHOICES,
-    ...kept,
-    conditions: { ...USUAL_CHOICES.conditions, ...kept.conditions },
+    ...last,
+    ...(isOthers && { source: USUAL_CHOICES.source }),
+    conditions: { ...USUAL_CHOICES.conditions, ...last.conditions },
   };
   if (testReps === null) return [choices, keep];
   return [
