@@ -154,7 +154,14 @@ test('two change every set; a page that dies in the rest goes on with whoever is
   // The next set begins by itself when the rest is over.
   await expect(page.getByText(/^Juno Marlock, Star from the T/)).toBeVisible({ timeout: 20_000 });
   await again.finished(1);
-  const { athlete, set } = await again.seeReview();
+  // At the end everybody's sets stand on one page.
+  await page.getByRole('button', { name: 'See where the time went' }).click();
+  await page.waitForURL('**/review/together?sets=*');
+  await expect(page.getByRole('link', { name: 'Amara Quill' })).toBeVisible();
+  await expect(page.getByText(/^Not enough reps yet/).first()).toBeVisible();
+  await expectSound(page);
+  await page.getByRole('link', { name: 'Juno Marlock' }).click();
+  const { athlete, set } = await again.storedReview();
   expect(athlete.name).toBe('Juno Marlock');
   expect(set.conditions.order).toBe('chained');
   await page.goto('/floor');

@@ -47,6 +47,9 @@ const athlete = async () => ({
 const glance = async () => ({
   Component: (await import('../review/squad/SquadGlance.js')).SquadGlance,
 });
+const together = async () => ({
+  Component: (await import('../review/together/TogetherPage.js')).TogetherPage,
+});
 const compare = async () => ({
   Component: (await import('../review/compare/ComparePage.js')).ComparePage,
 });
@@ -86,9 +89,19 @@ const cards = async () => ({
 export function fetchPlacesAhead(): void {
   const fetch = () =>
     void Promise.all(
-      [people, floor, map, rehearse, review, glance, newest, ladder, athleteLadder, library].map(
-        (place) => place().catch(() => undefined),
-      ),
+      [
+        people,
+        floor,
+        map,
+        rehearse,
+        review,
+        together,
+        glance,
+        newest,
+        ladder,
+        athleteLadder,
+        library,
+      ].map((place) => place().catch(() => undefined)),
     );
   if ('requestIdleCallback' in window) requestIdleCallback(fetch);
   else setTimeout(fetch, 1000);
@@ -129,6 +142,7 @@ export const router = createBrowserRouter([
       { path: 'review', lazy: glance },
       { path: 'review/sets', lazy: newest },
       { path: 'review/compare', lazy: compare },
+      { path: 'review/together', lazy: together },
       { path: 'review/athletes/:athleteId', lazy: athlete },
       { path: 'review/athletes/:athleteId/report', lazy: report },
       { path: 'review/data', lazy: files },

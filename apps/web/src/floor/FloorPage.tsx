@@ -89,11 +89,15 @@ export function FloorPage(): ReactElement {
   }, [session]);
 
   const leaveRota = (run: Run | null) => {
+    const last = run && run.recorded.length > 0 ? [run.plan.id] : [];
+    const done = [...new Set([...running.setsDone(), ...last])];
     running.drop();
     setRested(null);
     void leaveFullScreen();
     void client.invalidateQueries();
-    void navigate(run && run.recorded.length > 0 ? `/review/${run.plan.id}` : '/');
+    const [only] = done;
+    if (done.length > 1) void navigate(`/review/together?sets=${done.join(',')}`);
+    else void navigate(only === undefined ? '/' : `/review/${only}`);
   };
 
   const leaveSet = (ended: Session) => {

@@ -4,6 +4,7 @@ import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { ButtonLink } from '../parts/Button.js';
+import { RungMeter } from '../parts/RungMeter.js';
 import { ShortCourse } from '../parts/ShortCourse.js';
 import { colour, MIDDLE, NARROW } from '../parts/tokens.js';
 import { dayWords } from '../words/format.js';
@@ -69,6 +70,7 @@ export function SquadLine({ line }: { line: SquadLineReply }): ReactElement {
         </strong>
         <small>
           {line.restricted && <span className="restricted">{say('restrictedNow')}</span>}
+          <RungMeter rung={rung} of={line.rungs} />
           <Link to={ladder}>
             {say('patternRung', { pattern: patternName, rung, name: rungName })}
           </Link>

@@ -19,6 +19,8 @@ export interface KeptRota {
   readonly on: string | null;
   /** The set that was done last. */
   readonly done: string | null;
+  /** All that were done, in the order they were; absent of one kept before they were noted. */
+  readonly sets?: readonly string[];
 }
 
 const NAME = 'rota';
@@ -32,6 +34,7 @@ export const passedOn = (kept: KeptRota, workMs: number | null): KeptRota => ({
   rota: nextTurn(kept.rota, workMs, epochNow()),
   on: null,
   done: kept.on ?? kept.done,
+  sets: [...(kept.sets ?? []), ...(kept.on === null ? [] : [kept.on])],
 });
 
 /** A club's rota that was broken off, and that no other tab is running. */

@@ -32,6 +32,8 @@ export interface RunningRota {
   readonly plan: () => Promise<DrillPlan>;
   /** The turn is over; false when it was the last. */
   readonly passOn: (workMs: number | null) => boolean;
+  /** The sets that were run, in their order. */
+  readonly setsDone: () => readonly string[];
   readonly drop: () => void;
 }
 
@@ -93,6 +95,7 @@ export function useRunningRota(): RunningRota {
       be(next);
       return turnOf(next.rota) !== undefined;
     },
+    setsDone: () => now.current?.sets ?? [],
     drop: () => be(null),
   };
 }
