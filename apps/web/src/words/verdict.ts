@@ -9,7 +9,6 @@ import {
   capital,
   commaList,
   listWords,
-  seconds,
   secondsWithUnit,
   semicolonList,
 } from './format.js';
@@ -112,7 +111,7 @@ export function sourceSentence(source: SetSource, { durations }: SetSummary): st
   if (source === 'simulated') return say('madeSimulatedAthleteExactNeverPooled');
   if (source === 'none') return say('nobodyTimedThisSetOnlyIts');
   const sd = durations.reaction?.errorSdMs ?? durations.cycle?.errorSdMs;
-  const sure = sd === undefined ? '' : say('oneReactionSureAboutSdS', { sd: seconds(2 * sd) });
+  const sure = sd === undefined ? '' : say('oneReactionSureToSd', { sd: secondsWithUnit(sd) });
   return say('howSureRepNearerItsLimit', { source, sure });
 }
 

@@ -10,6 +10,7 @@ import { TextField } from '../../parts/form/TextField.js';
 import { Sheet } from '../../parts/Sheet.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
+import { secondsWithUnit } from '../../words/format.js';
 import { say } from '../../words/floor.js';
 
 const EVERY_MS = 700;
@@ -86,13 +87,13 @@ export function HandPart({ hands }: { hands: HandKeeping }): ReactElement {
   const said = calibration
     ? say('personPressesAbsMsWhichThis', {
         person: hand.person,
-        abs: Math.abs(Math.round(calibration.biasMs)),
+        early: secondsWithUnit(Math.abs(calibration.biasMs)),
         which: calibration.biasMs < 0 ? 'early' : 'late',
-        round: Math.round(calibration.sdMs),
+        sure: secondsWithUnit(calibration.sdMs),
       })
     : say('personNotCalibratedThisDeviceOne', {
         person: hand.person,
-        round: Math.round(hand.sdMs),
+        sure: secondsWithUnit(hand.sdMs),
       });
   const begin = async () => {
     await allowSound();

@@ -133,7 +133,7 @@ export const floor = {
     'Who knows this order and guesses from the last cue is right {rate} of the time, blind chance {targets}; who has learnt this very list, {guessRateFromPrevious}.{chained}',
   hand: 'Hand',
   youPressFirstMoveActionHome:
-    'You press first move, action and home; one press is sure to about {handSdMs} s.',
+    'You press first move, action and home; one press is sure to ±{handSdMs} s.',
   cueLightsMatsMarkersTimeArrival: 'Cue lights and mats at the markers time arrival and home.',
   cuesOnly: 'Cues only',
   simulatedAthlete: 'The simulated athlete',
@@ -310,9 +310,9 @@ export const floor = {
   cueEverySecondsof: 'a cue every {secondsOf}',
   floorFloorscale: 'floor at {floorScale}',
   personPressesAbsMsWhichThis:
-    '{person} presses {abs} ms {which} on this device, which is taken off; the rest, ±{round} ms, is kept with every press.',
+    '{person} presses {early} {which} on this device, which is taken off; one press is sure to ±{sure}, which is kept with it.',
   personNotCalibratedThisDeviceOne:
-    '{person} is not calibrated on this device: one press is taken to be sure to ±{round} ms.',
+    '{person} is not calibrated on this device: one press is taken to be sure to ±{sure}.',
   doesNotTellColoursApart: 'does not tell colours apart',
   doesNotTellColourvision: 'does not tell {colourVision}',
   rest: 'On to the rest',

@@ -10,7 +10,7 @@ export const verdict = {
   madeSimulatedAthleteExactNeverPooled:
     'Made by the simulated athlete: exact, and never pooled with sets of other sources.',
   nobodyTimedThisSetOnlyIts: 'Nobody timed this set: only its cues are known.',
-  oneReactionSureAboutSdS: ': one reaction is sure to about ±{sd} s',
+  oneReactionSureToSd: ': one reaction is sure to ±{sd}',
   howSureRepNearerItsLimit:
     '{source, select, hand {Timed by hand} sensor {Timed by sensors} other {Timed on film}}{sure}. A rep nearer to its limit than its error allows is too close to call.',
   whichRepsSource: '{which} {reps} by {source}',
