@@ -135,7 +135,7 @@ describe('the answer in words', () => {
     expect(leftOutSentence(summary)).toBe(
       'Left out: rep 10 (false start). Far slower than the rest, but kept: rep 11 (reaction).',
     );
-    expect(sourceSentence('hand', summariseSet([reading(1, 250, 900, 45)]))).toContain('±0.13 s');
+    expect(sourceSentence('hand', summariseSet([reading(1, 250, 900, 45)]))).toContain('±0.06 s');
   });
 
   test('a set that mixes sources says which reps are of which', () => {

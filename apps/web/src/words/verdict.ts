@@ -5,13 +5,7 @@ import type { SetJudgement, TimeGate } from '@orthokin/core/progress';
 import type { SetSummary, TargetFigures } from '@orthokin/core/stats';
 import type { RepReading } from '@orthokin/core/timing';
 import { lackWords } from './decision.js';
-import {
-  capital,
-  commaList,
-  listWords,
-  secondsWithUnit,
-  semicolonList,
-} from './format.js';
+import { capital, commaList, listWords, secondsWithUnit, semicolonList } from './format.js';
 import { verdict as en } from './en/verdict.js';
 import { limitWords } from './limit.js';
 import { LOCALE } from './locale.js';
