@@ -6,7 +6,6 @@ import { rungOf } from '@orthokin/core/pattern';
 import { problemSentence } from '@orthokin/core/result';
 import { Play } from 'lucide-react';
 import { useEffect, useState, type ReactElement } from 'react';
-import styled from 'styled-components';
 import { useClub } from '../../api/club.js';
 import { useFetchSetup } from '../../api/squad.js';
 import { useWatch } from '../../api/people.js';
@@ -18,7 +17,6 @@ import { Button, ButtonLink } from '../../parts/Button.js';
 import { EmergencyCard } from '../../parts/EmergencyCard.js';
 import { Notice } from '../../parts/Notice.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
-import { colour, MIDDLE, NARROW } from '../../parts/tokens.js';
 import { learnWords } from '../../sound/spoken.js';
 import { FloorInPlay } from '../set/FloorInPlay.js';
 import { BeaconsPart } from '../beacons/BeaconsPart.js';
@@ -45,6 +43,7 @@ import {
   type Settled,
 } from './plan-drill.js';
 import { RungPicker } from './RungPicker.js';
+import { Before, Care, Chips, Columns, Notes, StartRow, What } from './SetUpLayout.js';
 import { SourcePart } from './SourcePart.js';
 import { hasTests, trialWords } from './TrialsPart.js';
 import { RotaPart } from './RotaPart.js';
@@ -62,85 +61,6 @@ import {
 } from '../../words/set-up.js';
 import { restrictionWords, stopLines } from '../../words/care.js';
 import { commaList } from '../../words/format.js';
-
-const Columns = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(320px, 470px);
-  gap: 36px;
-  align-items: start;
-  .plan {
-    position: sticky;
-    top: 20px;
-    max-height: 640px;
-  }
-  .plan svg {
-    max-height: 640px;
-  }
-  @media (max-width: ${MIDDLE}) {
-    grid-template-columns: minmax(0, 1fr);
-    .plan {
-      position: static;
-    }
-    .plan svg {
-      max-height: 420px;
-    }
-  }
-`;
-
-const Notes = styled.div`
-  max-width: 60ch;
-  margin: 8px 0 16px;
-  p {
-    margin: 4px 0 0;
-  }
-`;
-
-const Chips = styled.div`
-  display: grid;
-  gap: 10px;
-  margin-bottom: 16px;
-`;
-
-const What = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px 12px;
-`;
-
-const Before = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 10px 12px;
-  margin-top: 12px;
-`;
-
-/** Under a thumb whatever is open above it, and the last thing on the page. */
-const StartRow = styled.div`
-  position: sticky;
-  bottom: 0;
-  z-index: 1;
-  padding: 12px 0;
-  background: ${colour('paper')};
-  > button {
-    min-height: 64px;
-    padding-inline: 34px;
-    font-size: 21px;
-  }
-  @media (max-width: ${NARROW}) {
-    padding: 8px 0;
-    > button {
-      width: 100%;
-    }
-  }
-`;
-
-const Care = styled(Quiet)`
-  margin-top: 14px;
-  font-size: 16px;
-  max-width: 62ch;
-`;
 
 type ChipName = 'who' | 'cues' | 'timing';
 
