@@ -106,7 +106,9 @@ test('a ladder is drafted, edited and undone; its rule is chosen in plain words'
   await coach.choose('What is raised', 'speed first');
   await page.getByRole('button', { name: 'Draft from easy to live' }).click();
   const rungs = page.getByRole('list', { name: 'Rungs, the easiest at the foot' });
-  await expect(rungs.getByRole('listitem').first()).toContainText('2 targets, shuffled, feet only');
+  await expect(rungs.getByRole('listitem').first()).toContainText(
+    'Two targets, any order, feet only',
+  );
   await expect(rungs.getByText('live').last()).toBeVisible();
   const drafted = await rungs.getByRole('listitem').count();
   expect(drafted).toBeGreaterThan(8);

@@ -41,6 +41,12 @@ describe.each(everyDraft)('$axis, $school', (settings) => {
     expect(rungs.at(-1)?.switchShare).toBeGreaterThan(0);
   });
 
+  test('names are a coach’s, and short enough to be kept', () => {
+    expect(rungs[0]?.name).toMatch(/^Three targets, .*, feet only, easy pace$/);
+    expect(rungs.at(-1)?.name).toMatch(/^Six targets, .*live, switched, over match pace$/);
+    for (const { name } of rungs) expect(name.length).toBeLessThanOrEqual(80);
+  });
+
   test('each step raises one axis only, and never lowers complexity', () => {
     for (const [i, rung] of rungs.entries()) {
       const before = rungs[i - 1];

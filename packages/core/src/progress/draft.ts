@@ -6,7 +6,9 @@ import {
   type LimitSources,
   type LimitsMs,
   type Pattern,
+  type Doing,
   type Reckoning,
+  type RungOrder,
   type TargetLimit,
   type Rung,
 } from '../pattern/index.js';
@@ -103,10 +105,47 @@ const WALKS = {
 
 type Reckoned = Extract<LimitSource, { kind: 'reckoned' }>;
 
-const percent = (share: number): string => `${Math.round(100 * share)} %`;
+const COUNTS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight'] as const;
 
-const nameOf = (targets: number, { order, doing, switchShare }: Richness): string =>
-  `${targets} ${targets === 1 ? 'target' : 'targets'}, ${order}, ${doing}${switchShare > 0 ? ', some switched' : ''}`;
+const ORDER_NAMES: Readonly<Record<RungOrder, string>> = {
+  known: 'in turn',
+  blocked: 'one at a time',
+  shuffled: 'any order',
+  chained: 'any order, all pairs',
+};
+
+const DOING_NAMES: Readonly<Record<Doing, string>> = {
+  'feet only': 'feet only',
+  throw: 'with a throw',
+  implement: 'implement',
+  fed: 'fed',
+  live: 'live',
+};
+
+/** Least share of the time there is in a match, for each name of a pace; the easiest first. */
+const PACES = [
+  [1.22, 'easy pace'],
+  [1.1, 'steady'],
+  [1.02, 'brisk'],
+  [0.98, 'match pace'],
+  [0, 'over match pace'],
+] as const;
+
+/** A name as a coach would give it; names are the club's own texts, and are stored as such. */
+const nameOf = (
+  targets: number,
+  { order, doing, switchShare }: Richness,
+  factor: number,
+): string => {
+  const pace = PACES.find(([least]) => factor >= least)?.[1] ?? '';
+  return [
+    `${COUNTS[targets] ?? targets} ${targets === 1 ? 'target' : 'targets'}`,
+    ...(targets > 1 ? [ORDER_NAMES[order]] : []),
+    DOING_NAMES[doing],
+    ...(switchShare > 0 ? ['switched'] : []),
+    pace,
+  ].join(', ');
+};
 
 type ToDraft = Pick<Pattern, 'targets' | 'laidFor'>;
 
@@ -177,7 +216,7 @@ export function draftLadder(
       ...{ order, doing, pressure, catchShare, switchShare },
       ...gates,
       number: i + 1,
-      name: `${nameOf(own.length, richness)}, ${percent(factor)}`,
+      name: nameOf(own.length, richness, factor),
       targets: own,
       timeFactor: Math.round(100 * factor) / 100,
       ...{ limitsMs, limitSources, targetLimits },
