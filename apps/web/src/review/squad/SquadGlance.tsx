@@ -1,11 +1,11 @@
 import type { StandingReply } from '@orthokin/contract';
-import { ArrowDown, ArrowUp } from 'lucide-react';
+import { ArrowDown, ArrowUp, Printer } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useStandings } from '../../api/squad.js';
 import { useGroupFilter } from '../../api/useGroupFilter.js';
-import { ButtonLink } from '../../parts/Button.js';
+import { Button, ButtonLink } from '../../parts/Button.js';
 import { RungMeter } from '../../parts/RungMeter.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Failed } from '../../parts/Notice.js';
@@ -96,7 +96,10 @@ export function SquadGlance(): ReactElement {
   };
   return (
     <Page name={say('review')}>
-      <Headline>{headline}</Headline>
+      <Headline>
+        {groups.group && say('ofGroup', { group: groups.group.name })}
+        {headline}
+      </Headline>
       {rest.map((sentence) => (
         <p key={sentence} style={{ margin: '8px 0 0', maxWidth: '84ch' }}>
           {sentence}
@@ -106,9 +109,12 @@ export function SquadGlance(): ReactElement {
         <ButtonLink to="/review/sets">{say('newestSets')}</ButtonLink>
         <ButtonLink to="/review/compare">{say('twoThingsSideSide')}</ButtonLink>
         <ButtonLink to="/review/data">{say('filesOut')}</ButtonLink>
+        <Button onPress={() => window.print()}>
+          <Printer size={18} aria-hidden /> {say('printThisPage')}
+        </Button>
       </p>
       {groups.field && (
-        <div style={{ maxWidth: 260 }}>
+        <div className="no-print" style={{ maxWidth: 260 }}>
           <SelectField {...groups.field} />
         </div>
       )}

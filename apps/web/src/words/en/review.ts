@@ -266,6 +266,8 @@ export const review = {
   takeOut: 'Take it out',
   takeOutForGood: 'Take it out for good',
   storedOfSets: '{done} of {sets} sets stored. It goes on if you leave this page.',
+  printThisPage: 'Print this page',
+  ofGroup: '{group}: ',
   howSure: 'How sure is that?',
   oneDuration: 'One duration, set by set',
 } as const;
