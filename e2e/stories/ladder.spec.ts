@@ -57,16 +57,36 @@ test('a limit is derived from a flight, kept with its source, and asked of one a
   await expect(page.getByText(/^A needs .* in .*own line says/)).toBeVisible();
   // The figure in the head is too little; here, as off a wall, by a quarter.
   await expect(page.getByText(/^Distance over speed would say \d+/)).toBeVisible();
-  await page.getByRole('button', { name: 'Set for Idris Fennimar' }).click();
-  await expect(page.getByText('Saved, with its source.')).toBeVisible();
-
-  // The same, reckoned from what is on the page.
   const pattern = (await (
     await page.request.get(`${DEMO_CLUB}/patterns/${patternId}`)
   ).json()) as PatternReply;
   const coming = {
     ...{ opponent: { x: 1, y: -1 }, wallForwardM: 5.5, bounceBeforeM: null, speedKept: 0.75 },
   };
+  // The opponent moved on the drawing: the times under the targets are those core reckons.
+  const drawing = page.getByRole('group', { name: /^Where it comes from, and how far Idris/ });
+  const timesFrom = (opponent: { x: number; y: number }) =>
+    pattern.targets.map(({ at }) => {
+      const flight = flightOf({
+        projectile: PROJECTILES[0],
+        launchSpeed: 40 / 3.6,
+        ...wayTo(at, { ...coming, opponent }),
+      });
+      return `${(Math.round(100 * (flight.ok ? flight.value.timeS : NaN)) / 100).toFixed(2)} s`;
+    });
+  for (const time of timesFrom(coming.opponent))
+    await expect(drawing.getByText(time, { exact: true }).first()).toBeVisible();
+  const opponent = drawing.getByRole('button', { name: /^The opponent/ });
+  for (let i = 0; i < 8; i++) await opponent.press('ArrowUp');
+  await expect(opponent).toHaveAccessibleName(/1\.0 m to the right and -0\.2 m forward/);
+  for (const time of timesFrom({ x: 1, y: -0.2 }))
+    await expect(drawing.getByText(time, { exact: true }).first()).toBeVisible();
+  for (let i = 0; i < 8; i++) await opponent.press('ArrowDown');
+
+  await page.getByRole('button', { name: 'Set for Idris Fennimar' }).click();
+  await expect(page.getByText('Saved, with its source.')).toBeVisible();
+
+  // The same, reckoned from what is on the page.
   const flights = pattern.targets.map(({ at }) =>
     flightOf({ projectile: PROJECTILES[0], launchSpeed: 40 / 3.6, ...wayTo(at, coming) }),
   );

@@ -88,3 +88,16 @@ export function flightOf(plan: FlightPlan): Result<Flight> {
     plainOffShare: timeS / plainTimeS - 1,
   });
 }
+
+/** How far along its way it is after so many seconds, m; its whole way once it is there. */
+export function flownMetres(plan: FlightPlan, timeS: number): number {
+  const { projectile, launchSpeed, distanceM, bounce, airDensity = AIR_DENSITY } = plan;
+  const k = dragPerMetre(projectile, airDensity);
+  const flown = (fromSpeed: number, seconds: number) => Math.log1p(k * fromSpeed * seconds) / k;
+  if (timeS <= 0) return 0;
+  if (!bounce) return Math.min(distanceM, flown(launchSpeed, timeS));
+  const toBounceS = Math.expm1(k * bounce.atM) / (k * launchSpeed);
+  if (timeS <= toBounceS) return flown(launchSpeed, timeS);
+  const after = launchSpeed * Math.exp(-k * bounce.atM) * bounce.speedKept;
+  return Math.min(distanceM, bounce.atM + flown(after, timeS - toBounceS));
+}

@@ -1,5 +1,5 @@
 export { fitTravel, type TravelFit, type TravelPair } from './fit-travel.js';
-export { flightOf, type Bounce, type Flight, type FlightPlan } from './flight.js';
+export { flightOf, flownMetres, type Bounce, type Flight, type FlightPlan } from './flight.js';
 export {
   AIR_DENSITY,
   fromMetresPerSecond,
@@ -32,5 +32,11 @@ export {
   type SpareStance,
   type StanceLimits,
 } from './time.js';
-export { distanceCovered, timeToCover, travelTime, type TravelModel } from './travel.js';
-export { wayTo, type Coming } from './way.js';
+export {
+  distanceCovered,
+  distanceReached,
+  timeToCover,
+  travelTime,
+  type TravelModel,
+} from './travel.js';
+export { cornersOf, placeAlong, wayTo, type Coming } from './way.js';

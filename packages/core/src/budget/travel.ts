@@ -18,6 +18,20 @@ export function travelTime(distanceM: number, { acceleration, topSpeed }: Travel
     : distanceM / topSpeed + topSpeed / acceleration;
 }
 
+/**
+ * Farthest that can be gone from rest to rest in so many seconds, m: at²/4 while the top speed is not
+ * reached, else vt − v²/a. The inverse of {@link travelTime}.
+ *
+ * @example
+ * distanceReached(1.55, { acceleration: 5, topSpeed: 8 }).toFixed(1); // '3.0'
+ */
+export function distanceReached(timeS: number, { acceleration, topSpeed }: TravelModel): number {
+  if (timeS <= 0) return 0;
+  return timeS <= (2 * topSpeed) / acceleration
+    ? (acceleration * timeS ** 2) / 4
+    : topSpeed * timeS - topSpeed ** 2 / acceleration;
+}
+
 /** Metres covered after `timeS` seconds of such a run from rest to rest over `distanceM`. */
 export function distanceCovered(timeS: number, distanceM: number, model: TravelModel): number {
   const total = travelTime(distanceM, model);

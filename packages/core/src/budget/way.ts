@@ -12,6 +12,32 @@ export interface Coming {
   readonly speedKept: number;
 }
 
+/** The corners of the way it flies, seen from above, m: opponent, wall where there is one, target. */
+export function cornersOf(target: Point, { opponent, wallForwardM }: Coming): Point[] {
+  if (wallForwardM === null) return [opponent, target];
+  const toWall = Math.abs(wallForwardM - opponent.y);
+  const fromWall = Math.abs(wallForwardM - target.y);
+  const share = toWall + fromWall === 0 ? 0 : toWall / (toWall + fromWall);
+  return [opponent, { x: opponent.x + share * (target.x - opponent.x), y: wallForwardM }, target];
+}
+
+/** The place so many metres along some corners; the last where they are shorter. */
+export function placeAlong(corners: readonly Point[], metres: number): Point {
+  let left = metres;
+  for (const [i, to] of corners.entries()) {
+    const from = corners[i - 1];
+    if (!from) continue;
+    const length = distance(from, to);
+    if (left <= length && length > 0)
+      return {
+        x: from.x + ((to.x - from.x) * left) / length,
+        y: from.y + ((to.y - from.y) * left) / length,
+      };
+    left -= length;
+  }
+  return corners.at(-1) ?? { x: 0, y: 0 };
+}
+
 /**
  * The way it flies, seen from above, m: straight, or off the wall at equal angles, which is as far
  * as from the opponent's mirror image behind the wall. Only one loss of speed is reckoned: the

@@ -10,13 +10,13 @@ import { SelectField } from '../../parts/form/SelectField.js';
 import { commaList, percent, seconds } from '../../words/format.js';
 import { FiguresTable } from '../../parts/FiguresTable.js';
 import { Failed } from '../../parts/Notice.js';
-import { FloorPlan } from '../../parts/plan/FloorPlan.js';
 import { useAddress } from '../../parts/useAddress.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
 import { ownSpeedSentence, plainSentence, reachSentence } from '../../words/budget.js';
 import { FlightForm } from './FlightForm.js';
 import { usualRally, type RallyPlan } from './usual-rally.js';
+import { ReachFloor } from './ReachFloor.js';
 import { SetLimits } from './SetLimits.js';
 import { useOwnSpeed } from './useOwnSpeed.js';
 import { say } from '../../words/ladder.js';
@@ -27,12 +27,6 @@ const Columns = styled.div`
   gap: 26px 44px;
   align-items: start;
   margin-top: 22px;
-  .plan {
-    max-width: 330px;
-  }
-  .plan svg {
-    max-height: 360px;
-  }
   .figures {
     display: grid;
     gap: 22px;
@@ -145,6 +139,11 @@ function Budgets({
           <FlightForm plan={plan} onChange={keep} />
         </div>
         <div className="figures">
+          <ReachFloor
+            {...{ pattern, plan, budgets, name }}
+            own={ownSpeed}
+            onOpponent={(opponent) => keep({ ...plan, coming: { ...plan.coming, opponent } })}
+          />
           <FiguresTable caption={say('timeThereEachTargetSecondsPlain')}>
             <thead>
               <tr>
@@ -194,16 +193,6 @@ function Budgets({
             plan={plan}
             budgets={budgets}
           />
-          <div className="plan">
-            <FloorPlan
-              pattern={pattern}
-              label={say('floorTimeThereEachTarget')}
-              legend={(letter) => {
-                const flight = budgets.find((each) => each.letter === letter)?.flight;
-                return flight?.ok ? [`${seconds(1000 * flight.value.timeS)} s`] : [];
-              }}
-            />
-          </div>
         </div>
       </Columns>
     </Page>

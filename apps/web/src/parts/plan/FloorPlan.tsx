@@ -41,6 +41,8 @@ export function FloorPlan({
   inPlay,
   legend,
   label,
+  isPressed = false,
+  under,
   children,
 }: {
   pattern: FloorOf;
@@ -53,17 +55,22 @@ export function FloorPlan({
   /** What to write beside a target, one line each. */
   legend?: ((letter: string) => readonly string[]) | undefined;
   label: string;
+  /** Something in it can be pressed: then it is no picture. */
+  isPressed?: boolean;
+  /** Drawn on the floor, beneath the markers. */
+  under?: ReactNode;
   children?: ReactNode;
 }): ReactElement {
   const lit = pattern.targets.find(({ letter }) => letter === litTarget);
   return (
     <svg
       viewBox={viewBox(view)}
-      role="img"
+      role={isPressed ? 'group' : 'img'}
       aria-label={label}
       style={{ display: 'block', width: '100%', height: '100%' }}
     >
       <Court floor={pattern} view={view} />
+      {under}
       {lit && (
         <line
           x1={0}

@@ -178,6 +178,17 @@ export const ladder = {
     '. Each target gets the limit of its own budget; that of the one that leaves least time holds where a target has none.',
   eachTargetItsOwn: 'Each target its own',
   targetNamed: '{letter}, {name}',
+  reachLabel: 'Where it comes from, and how far {name} gets in that time',
+  reachPlain: 'Where it comes from, and where it is each tenth of a second',
+  opponentHandle: 'The opponent, {x} m to the right and {y} m forward of home: drag, or arrow keys',
+  spareLeft: '+{s} s',
+  spareLacking: '−{s} s',
+  ringAt: '{s} s',
+  reachHow:
+    'Rings: where {name} can stop so many seconds after the opponent’s contact, from their own reaction and travel line; dashed where no way so long was timed. Under each target: the time there is, and what is to spare. Dots: the {flies} to {letter}, each tenth of a second. Drag the opponent.',
+  pathHow:
+    'Dots: the {flies} to {letter}, each tenth of a second. Choose an athlete to see how far they get. Drag the opponent.',
+  pathTo: 'Path to',
   savedItsSourceSetsRunFrom:
     'Saved, with its source. Sets run from now on are held against it; what was shown before against other limits no longer counts.',
   howMuchTimeThere2: 'How much time there is',
@@ -199,7 +210,6 @@ export const ladder = {
   needs: 'needs',
   spare: 'spare',
   noLineNameSOwnYet: 'No line of {name}’s own yet: {problemSentence}',
-  floorTimeThereEachTarget: 'The floor with the time there is to each target',
   trueShareRepsPassed: 'true share of reps passed, %',
   movedUp: 'moved up, %',
   shareAthletesMovedUpTheirTrue:
