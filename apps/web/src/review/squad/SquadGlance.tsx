@@ -38,7 +38,10 @@ const Cells = styled.div`
   margin-top: 22px;
   td.words,
   th.words {
-    min-width: 17ch;
+    min-width: 15ch;
+    font-family: inherit;
+    text-align: left;
+    white-space: normal;
   }
   td.stands-out a {
     font-weight: 700;
