@@ -99,6 +99,7 @@ export class RunNews {
   @Min(0)
   ordinal: number;
 
+  /** Cues of the set; 0 where it runs for a time. */
   @IsInt()
   @Min(0)
   reps: number;

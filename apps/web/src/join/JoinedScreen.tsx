@@ -96,9 +96,11 @@ function Presses({ role, joined }: { role: Role; joined: Joined }): ReactElement
       </div>
       {set.isByHand && <TimingButtons isOpen={isOpen} onEvent={press} />}
       <div className="row">
-        <Button onPress={() => ask({ act: running ? 'pause' : 'goOn' })}>
-          {running ? say('pause') : say('go')}
-        </Button>
+        {run.state !== 'complete' && (
+          <Button onPress={() => ask({ act: running ? 'pause' : 'goOn' })}>
+            {running ? say('pause') : say('go')}
+          </Button>
+        )}
         <Button onPress={() => ask({ act: 'redo' })}>{say('redo')}</Button>
         <Button onPress={() => ask({ act: 'strike' })}>{say('strikeOutPutBack')}</Button>
       </div>
@@ -119,7 +121,11 @@ export function JoinedScreen({ room, role }: { room: string; role: Role }): Reac
       <header>
         <Quiet>
           {set ? `${set.athlete}, ${set.pattern}` : room}
-          {run && say('finishedRepsDone', { finished: run.finished, reps: run.reps })}{' '}
+          {run &&
+            say(run.reps > 0 ? 'finishedRepsDone' : 'finishedDone', {
+              finished: run.finished,
+              reps: run.reps,
+            })}{' '}
           {channel && <Connection channel={channel} />}
         </Quiet>
         <FullScreen />

@@ -29,7 +29,8 @@ const setNews = (plan: DrillPlan, faults: readonly Fault[], nameOf: NameOfFault)
 const runNews = (run: Run): RunNews => ({
   state: run.state,
   ordinal: run.ordinal,
-  reps: run.plan.reps,
+  // How many cues a time holds nobody knows before it is over.
+  reps: run.plan.conditions.workMs === null ? run.plan.reps : 0,
   finished: finishedReps(run).length,
   openEvents: run.open.events.map(({ name }) => name),
   faults: [...(run.open.repId === null ? (lastRep(run)?.seenFaults ?? []) : run.open.faults)],

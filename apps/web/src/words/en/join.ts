@@ -6,6 +6,7 @@ export const join = {
   redo: 'Redo',
   strikeOutPutBack: 'Strike out, or put back',
   finishedRepsDone: ', {finished} of {reps} done',
+  finishedDone: ', {finished} done',
   joined: 'Joined.',
   nextSetShowsHereItself: 'The next set shows here by itself.',
   givenNotCodeDrillsScreen: "{given} is not a code of the drill''s screen.",
