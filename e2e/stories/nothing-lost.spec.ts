@@ -130,7 +130,7 @@ test('two change every set; a page that dies in the rest goes on with whoever is
   const first = new Coach(await context.newPage());
   await first.goToFloor('Amara Quill', { timedBy: 'The simulated athlete', reps: 1 });
   await first.choose('Add to the rota', 'Juno Marlock');
-  await first.choose('Order', 'chained, pairs alike');
+  await first.choose('Order', 'mixed, every pair of targets alike often');
   await expect(first.page.getByText(/Every pair comes equally often after/)).toBeVisible();
   await first.start();
   await expect(first.page.getByText('Next: Juno Marlock')).toBeVisible({ timeout: 30_000 });

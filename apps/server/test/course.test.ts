@@ -121,6 +121,19 @@ test('the squad: everyone once, with the standard test’s change, sides and the
   expect(wren?.standing.afterSetId).toBe(lastTest.at(-1)?.setId);
 });
 
+test('the usual times of a set-up are of sets timed as the newest was, no others', async () => {
+  const { athlete } = await server.lineOf('Wren Hallowby');
+  const usual = async () => {
+    const at = server.club(`athletes/${athlete.id}/drill-setup`);
+    return ((await server.get(at).expect(200)).body as DrillSetupReply).usualMs;
+  };
+  const before = await usual();
+  expect(before.cycle).toBeGreaterThan(1000);
+  await run('Wren Hallowby', new Date());
+  // One set by hand, after weeks of others: its own times, not a middle of both.
+  expect(await usual()).toMatchObject({ reaction: 250, recovery: 900 });
+});
+
 test('a note of a set is written, changed, taken back and put back', async () => {
   const { sets } = await courseOf('Juno Marlock');
   const id = v7();

@@ -25,7 +25,7 @@ import { begin, change, redo, undo } from '../src/parts/history.js';
 import { fromHome } from '../src/words/marker.js';
 import { baseWords, headingWords } from '../src/words/check-point.js';
 import { rhythmSentence } from '../src/words/rhythm.js';
-import { nudged } from '../src/studio/drawing/useFloorDrag.js';
+import { nudged } from '../src/parts/plan/floor-place.js';
 
 const bare: Pattern = { ...blankPattern('Star'), targets: layoutTargets('star', 2.5) };
 const star = bare.targets.reduce(

@@ -118,8 +118,7 @@ function pageOf(made: Made, changed: number, random: Random) {
     madeCourse(i < changed ? { ...made, change: -0.12 } : { ...made, change: 0 }, random),
   );
   const squad = squadForm(courses);
-  const members = courses.map((sets, i): SquadMember => ({
-    athleteId: String(i),
+  const members = courses.map((sets): SquadMember => ({
     standing: standingOf(sets, squad),
     held: heldOnRung(judgedSets(made, ASKED, random), ASKED),
     ...{ answer: 'stay', hasRungAbove: true },

@@ -19,7 +19,7 @@ const member = (
   standing: Partial<Standing>,
   more: Partial<Omit<SquadMember, 'standing'>> = {},
 ): SquadMember => ({
-  ...{ athleteId: 'a', standing: { ...nothing, ...standing }, held: null },
+  ...{ standing: { ...nothing, ...standing }, held: null },
   ...{ answer: 'stay', hasRungAbove: true },
   ...more,
 });

@@ -1,13 +1,17 @@
 import {
   cornersOf,
   distanceReached,
+  flightPlaces,
   flightOf,
   flownMetres,
   placeAlong,
   PROJECTILES,
+  reachRings,
+  tightestBudget,
   travelTime,
   wayTo,
   type FlightPlan,
+  type TargetBudget,
 } from '@orthokin/core/budget';
 import { distance } from '@orthokin/core/floor';
 import fc from 'fast-check';
@@ -31,6 +35,52 @@ describe('how far somebody gets', () => {
     );
     expect(distanceReached(0, { acceleration: 5, topSpeed: 8 })).toBe(0);
     expect(distanceReached(-1, { acceleration: 5, topSpeed: 8 })).toBe(0);
+  });
+});
+
+describe('what is drawn of it', () => {
+  const own = {
+    ...{ reactionMs: 300, n: 12 },
+    travel: { acceleration: 9, topSpeed: 5, n: 12, rss: 0, residualSdS: 0.05 },
+  };
+
+  test('rings grow with time, and those beyond what was timed are guesses', () => {
+    const rings = reachRings(own, 4);
+    expect(rings.length).toBeGreaterThan(2);
+    for (const [i, { atS, radiusM, isGuess }] of rings.entries()) {
+      expect(travelTime(radiusM, own.travel)).toBeCloseTo(atS - 0.3, 9);
+      expect(isGuess).toBe(radiusM > 4);
+      if (i > 0) expect(radiusM).toBeGreaterThan(rings[i - 1]?.radiusM ?? Infinity);
+    }
+  });
+
+  test('places of a flight lie a tenth of a second apart, as far as it flies by then', () => {
+    const coming = {
+      opponent: { x: 0, y: 9 },
+      wallForwardM: null,
+      bounceBeforeM: null,
+      speedKept: 1,
+    };
+    const rally = { projectile: PROJECTILES[0], speed: 14, coming };
+    const at = { x: 2, y: 1 };
+    const plan = { projectile: PROJECTILES[0], launchSpeed: 14, ...wayTo(at, coming) };
+    const places = flightPlaces(at, rally, 0.1);
+    expect(places.length).toBeGreaterThan(4);
+    for (const [i, place] of places.entries())
+      expect(distance(coming.opponent, place)).toBeCloseTo(flownMetres(plan, 0.1 * (i + 1)), 9);
+  });
+
+  test('the tightest budget is that with least to spare, else with least time', () => {
+    const of = (letter: string, timeS: number, spareMs: number | null): TargetBudget =>
+      ({
+        letter,
+        flight: { ok: true, value: { timeS } },
+        feasible: spareMs === null ? null : { spareMs },
+      }) as unknown as TargetBudget;
+    const none = { letter: 'Z', flight: { ok: false } } as unknown as TargetBudget;
+    expect(tightestBudget([of('A', 0.9, null), of('B', 0.7, null), none])?.letter).toBe('B');
+    expect(tightestBudget([of('A', 0.9, -100), of('B', 0.7, 50), none])?.letter).toBe('A');
+    expect(tightestBudget([none])).toBeNull();
   });
 });
 

@@ -20,6 +20,7 @@ import {
   draftLadder,
   judgeRep,
   judgeSet,
+  withLimit,
   withOwnLimits,
 } from '@orthokin/core/progress';
 import { readRep, type RepReading } from '@orthokin/core/timing';
@@ -73,6 +74,12 @@ describe('a limit of a target’s own', () => {
     expect(outcome).toBe('not passed');
     expect(judgeRep(reading('B', 900), rung).recovery?.verdict).toBe('fail');
     expect(judgeRep(reading('A', 900), rung).recovery?.verdict).toBe('pass');
+  });
+
+  test('goes with the limit it stood in the place of', () => {
+    const without = withLimit(rung, 'recovery', null);
+    expect([without.limitsMs, without.targetLimits]).toEqual([{ reaction: 300 }, []]);
+    expect(withLimit(rung, 'reaction', null).targetLimits).toEqual([near]);
   });
 
   test('an athlete’s own limit, or a set’s, stands above it where it differs', () => {

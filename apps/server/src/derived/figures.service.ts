@@ -39,12 +39,17 @@ export class FiguresService {
     return found;
   }
 
-  /** Figures of an athlete's newest timed sets on a pattern: what is usual for them now. */
+  /**
+   * Figures of an athlete's newest timed sets on a pattern, timed as the newest of them was: what is
+   * usual for them now.
+   */
   async ofNewest(clubId: string, athleteId: string, patternId: string): Promise<SetFigures[]> {
     const sets = await this.em.execute<{ id: string }[]>(
-      `select id from drill_set
-       where club_id = ? and athlete_id = ? and pattern_id = ? and source <> 'none'
-       order by started_at desc limit ?`,
+      `with timed as (
+         select id, source, started_at, first_value(source) over (order by started_at desc) as newest
+         from drill_set
+         where club_id = ? and athlete_id = ? and pattern_id = ? and source <> 'none')
+       select id from timed where source = newest order by started_at desc limit ?`,
       [clubId, athleteId, patternId, NEWEST],
     );
     const found = await this.of(

@@ -8,7 +8,7 @@ import { ClubOwned } from '../platform/storage/club-owned.js';
 export type SquadLine = Omit<SquadLineReply, 'athlete' | 'restricted' | 'need' | 'claims'>;
 
 /** What is to be held against the whole squad before anything of it is said. */
-export type KeptMember = Omit<SquadMember, 'athleteId'> & {
+export type KeptMember = SquadMember & {
   readonly standing: Pick<Standing, 'lastTimedMs'>;
 };
 

@@ -1,5 +1,6 @@
 import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
+import { limitsForAll, type Pattern, type Rung } from '@orthokin/core/pattern';
 import {
   claimsOf,
   decisionHead,
@@ -13,7 +14,6 @@ import { Athlete } from '../domains/athletes/athlete.entity.js';
 import { bandNow } from '../domains/athletes/athletes.service.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { NewestSetsService, workingOn } from '../domains/drills/newest-sets.service.js';
-import { limitsForAll } from '@orthokin/core/pattern';
 import { PatternsService, reachedRung } from '../domains/patterns/patterns.service.js';
 import { LaddersService } from '../domains/progress/ladders.service.js';
 import { PlacesService } from '../domains/progress/places.service.js';
@@ -21,7 +21,7 @@ import { AthleteStandingsService } from './athlete-standings.service.js';
 import { CourseSetsService } from './course-sets.service.js';
 import { DecisionsService } from './decisions.service.js';
 import type { LadderStanding } from './ladder-standing.entity.js';
-import { LadderStandingsService } from './ladder-standings.service.js';
+import { LadderStandingsService, type Climber } from './ladder-standings.service.js';
 import { SquadLineRow, type KeptMember, type SquadLine } from './squad-line.entity.js';
 import { dayOf, squadSince } from './squad-forms.service.js';
 
@@ -36,6 +36,14 @@ interface Row {
   readonly line: SquadLine | null;
   readonly member: KeptMember | null;
   readonly restricted: boolean;
+}
+
+/** What an athlete is working on, and how the last set on it went. */
+interface Working extends Climber {
+  readonly pattern: Pattern;
+  /** Their own, with their own limits. */
+  readonly rung: Rung;
+  readonly lastSet: LastSetReply | null;
 }
 
 /** What is kept of an athlete. */
@@ -94,7 +102,7 @@ export class SquadLinesService {
       const kept = line && member ? { line, member } : fresh.get(row.id);
       return kept ? [{ row, ...kept }] : [];
     });
-    const claims = claimsOf(all.map(({ row, member }) => ({ ...member, athleteId: row.id })));
+    const claims = claimsOf(all.map(({ member }) => member));
     return all.map(({ row, line, member }, i) => {
       const { age_band, born_on, colour_vision, restricted, ...athlete } = row;
       const own = claims[i] ?? NO_CLAIMS;
@@ -147,46 +155,23 @@ export class SquadLinesService {
         [...newest.values()].map(({ setId }) => setId),
       );
       const own = await this.ladders.allOwnLimits(clubId, athleteIds);
-      const working = athletes.flatMap((athlete) => {
+      const working = athletes.flatMap((athlete): Working[] => {
         const set = newest.get(athlete.id);
         // Nobody vanishes from the squad because a pattern has no rungs, or cannot be read.
         const patternId = [workingOn(athlete, set), athlete.patternId, ...patterns.keys()].find(
           (id) => (patterns.get(id)?.body.rungs.length ?? 0) > 0,
         );
-        const pattern = patternId === undefined ? undefined : patterns.get(patternId)?.body;
-        if (patternId === undefined || !pattern) return [];
+        const found = patternId === undefined ? undefined : patterns.get(patternId);
+        if (patternId === undefined || !found) return [];
+        const { body: pattern, version } = found;
         const limits = own.get(`${athlete.id} ${patternId}`) ?? [];
         const place = places.of({ athleteId: athlete.id, patternId });
-        const rung = reachedRung(
-          { ...pattern, rungs: withOwnLimits(pattern.rungs, limits) },
-          place.rung,
-        );
-        const { version } = patterns.get(patternId) ?? { version: 1 };
-        return [{ athleteId: athlete.id, patternId, version, pattern, rung, set }];
+        const rungs = withOwnLimits(pattern.rungs, limits);
+        const rung = reachedRung({ ...pattern, rungs }, place.rung);
+        const lastSet = (set && last.get(set.setId)) ?? null;
+        return [{ athleteId: athlete.id, patternId, version, pattern, rung, lastSet }];
       });
-      const ids = working.map(({ athleteId }) => athleteId);
-      const standings = await this.standings.of(clubId, ids, now);
-      const ladders = await this.ladderStandings.of(clubId, working);
-      const courses = await this.courses.since(clubId, squadSince(now), ids);
-      const lines = working.flatMap(
-        ({ athleteId, patternId, pattern, rung, set }): [string, Kept][] => {
-          const standing = standings.get(athleteId);
-          if (!standing) return [];
-          const ladder = ladders.get(athleteId);
-          const line = {
-            ...{ patternId, patternName: pattern.name },
-            ...{ rung: rung.number, rungName: rung.name, rungs: pattern.rungs.length },
-            lastSet: (set && last.get(set.setId)) ?? null,
-            course: shortCourse(
-              (courses.get(athleteId) ?? []).filter((one) => one.patternId === patternId),
-              ladder?.decision.limiting?.gate ?? null,
-              limitsForAll(rung),
-            ),
-          };
-          const hasRungAbove = rung.number < pattern.rungs.length;
-          return [[athleteId, { line, member: memberOf(standing, ladder, hasRungAbove) }]];
-        },
-      );
+      const lines = await this.keptOf(clubId, working, now);
       const day = dayOf(now);
       await em.upsertMany(
         SquadLineRow,
@@ -195,6 +180,34 @@ export class SquadLinesService {
         })),
       );
       return new Map([...kept, ...lines]);
+    });
+  }
+
+  /** What is kept of athletes, by their standings, their ladders and their newest weeks. */
+  private async keptOf(
+    clubId: string,
+    working: readonly Working[],
+    now: Date,
+  ): Promise<[athleteId: string, Kept][]> {
+    const ids = working.map(({ athleteId }) => athleteId);
+    const standings = await this.standings.of(clubId, ids, now);
+    const ladders = await this.ladderStandings.of(clubId, working);
+    const courses = await this.courses.since(clubId, squadSince(now), ids);
+    return working.flatMap(({ athleteId, patternId, pattern, rung, lastSet }): [string, Kept][] => {
+      const standing = standings.get(athleteId);
+      if (!standing) return [];
+      const ladder = ladders.get(athleteId);
+      const line = {
+        ...{ patternId, patternName: pattern.name, lastSet },
+        ...{ rung: rung.number, rungName: rung.name, rungs: pattern.rungs.length },
+        course: shortCourse(
+          (courses.get(athleteId) ?? []).filter((one) => one.patternId === patternId),
+          ladder?.decision.limiting?.gate ?? null,
+          limitsForAll(rung),
+        ),
+      };
+      const hasRungAbove = rung.number < pattern.rungs.length;
+      return [[athleteId, { line, member: memberOf(standing, ladder, hasRungAbove) }]];
     });
   }
 

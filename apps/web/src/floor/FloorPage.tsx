@@ -21,6 +21,13 @@ import type { KeptRota } from './rota/kept-rota.js';
 import { useRunningRota } from './rota/useRunningRota.js';
 import { say } from '../words/floor.js';
 
+/** Now, on the clock of a set. */
+const nowIn = (session: Session): number =>
+  new SetClock(Date.parse(session.snapshot().run.plan.startedAt)).now();
+
+const pause = (session: Session): void =>
+  void session.commit({ type: 'paused', atMs: nowIn(session) });
+
 /** The floor: choose who, settle what, run the sets. */
 export function FloorPage(): ReactElement {
   const { athleteId } = useParams();
@@ -45,8 +52,7 @@ export function FloorPage(): ReactElement {
     if (rota) running.takeUp(rota);
     const restored = await Session.restore(drillId, outbox);
     if (!restored) return;
-    const clock = new SetClock(Date.parse(restored.snapshot().run.plan.startedAt));
-    await restored.commit({ type: 'resumed', atMs: clock.now() });
+    await restored.commit({ type: 'resumed', atMs: nowIn(restored) });
     setSession(restored);
   };
 
@@ -72,18 +78,16 @@ export function FloorPage(): ReactElement {
   });
   useEffect(() => {
     if (back.state !== 'blocked' || !session) return;
-    const clock = new SetClock(Date.parse(session.snapshot().run.plan.startedAt));
-    void session.commit({ type: 'paused', atMs: clock.now() });
+    pause(session);
     back.reset();
   }, [back, session]);
 
   // Leaving by the browser's own way back must not leave cues running.
   useEffect(() => {
     if (!session) return;
-    const { id, startedAt } = session.snapshot().run.plan;
-    const letGo = holdDrill(id);
+    const letGo = holdDrill(session.snapshot().run.plan.id);
     return () => {
-      void session.commit({ type: 'paused', atMs: new SetClock(Date.parse(startedAt)).now() });
+      pause(session);
       letGo();
     };
   }, [session]);

@@ -2,7 +2,7 @@ import type { ShortCourse as Days } from '@orthokin/core/stats';
 import type { ReactElement } from 'react';
 import { seconds } from '../words/format.js';
 import { say } from '../words/parts.js';
-import { PHASE_COLOURS } from './phases.js';
+import { durationInk } from './phases.js';
 import { colour } from './tokens.js';
 
 const [WIDTH, HEIGHT, EDGE] = [216, 40, 8];
@@ -19,7 +19,7 @@ export function ShortCourse({ course }: { course: Days }): ReactElement {
   const x = (i: number) =>
     daysMs.length < 2 ? WIDTH - EDGE : EDGE + (i * (WIDTH - 2 * EDGE)) / (daysMs.length - 1);
   const y = (ms: number) => EDGE + ((top - ms) / height) * (HEIGHT - 2 * EDGE);
-  const ink = duration in PHASE_COLOURS ? PHASE_COLOURS[duration as 'travel'] : colour('ink');
+  const ink = durationInk(duration, colour('ink'));
   const [first = 0, last = 0] = [daysMs[0], daysMs.at(-1)];
   return (
     <svg

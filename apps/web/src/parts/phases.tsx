@@ -26,6 +26,12 @@ export const PHASE_COLOURS: Readonly<Record<Phase, string>> = {
 
 const light = { stroke: '#fff', strokeOpacity: 0.5, fill: 'none' } as const;
 
+/** The colour of a duration that is a phase; of the others, which hold several, what is given. */
+export const durationInk = (
+  duration: 'reaction' | 'response' | 'travel' | 'recovery' | 'cycle',
+  ink: string,
+): string => (duration === 'response' || duration === 'cycle' ? ink : PHASE_COLOURS[duration]);
+
 /** The hatch of each phase on an 8 × 8 tile; with colour taken away they still differ. */
 const HATCHES: Readonly<Record<Phase, ReactNode>> = {
   stance: null,

@@ -38,6 +38,9 @@ const ORDERS: Readonly<Record<CueOrder, string>> = {
   called: say('called'),
 };
 
+/** An order of cues, as it is called wherever one is chosen or said. */
+export const orderWords = (order: CueOrder): string => ORDERS[order];
+
 const KINDS: Readonly<Record<CueKind, string>> = {
   marker: say('marker'),
   arrow: say('arrow'),

@@ -73,6 +73,4 @@ export function needSentence({ need, claims, lastSet }: SquadLineReply): string 
 }
 
 export const courseCaption = ({ duration, limitMs }: ShortCourse): string =>
-  limitMs === null
-    ? say('courseNoLimit', { duration })
-    : say('courseCaption', { duration, limit: secondsWithUnit(limitMs) });
+  limitMs === null ? duration : say('courseCaption', { duration, limit: secondsWithUnit(limitMs) });

@@ -15,11 +15,13 @@ export {
   ownSpeedOf,
   targetBudget,
   targetLimits,
+  tightestBudget,
   type Budgeted,
   type OwnSpeed,
   type Rally,
   type TargetBudget,
 } from './rally.js';
+export { flightPlaces, reachRings, type ReachRing } from './reach.js';
 export { limitFrom, recordOf } from './threshold.js';
 export {
   feasibility,

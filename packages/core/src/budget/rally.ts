@@ -107,48 +107,62 @@ const budgetMs = ({ flight, recovery }: TargetBudget, of: Budgeted): number | nu
       ? recovery.value.totalMs
       : null;
 
-/** A limit of one target from its own budget, times the rung's share of match time. */
-export const targetLimits = (
-  { targets, timeFactor }: Pick<Rung, 'targets' | 'timeFactor'>,
+type Asking = Pick<Rung, 'targets' | 'timeFactor'>;
+
+/** The source of a limit for each target in play that has a budget. */
+const budgetSources = (
+  { targets, timeFactor }: Asking,
   of: Budgeted,
   budgets: readonly TargetBudget[],
   flightWords: (budget: TargetBudget) => string,
-): TargetLimit[] =>
+) =>
   budgets
     .filter(({ letter }) => targets.includes(letter))
     .flatMap((budget) => {
       const ms = budgetMs(budget, of);
       if (ms === null) return [];
-      const source: LimitSource = {
-        ...{ kind: 'budget', budgetMs: Math.round(ms), factor: timeFactor },
+      const source = {
+        ...{ kind: 'budget' as const, budgetMs: Math.round(ms), factor: timeFactor },
         flight: flightWords(budget),
       };
-      return [{ gate: of, target: budget.letter, limitMs: limitFrom(source), source }];
+      return [{ target: budget.letter, source }];
     });
+
+/** A limit of each target in play from its own budget, times the rung's share of match time. */
+export const targetLimits = (
+  rung: Asking,
+  of: Budgeted,
+  budgets: readonly TargetBudget[],
+  flightWords: (budget: TargetBudget) => string,
+): TargetLimit[] =>
+  budgetSources(rung, of, budgets, flightWords).map(({ target, source }) => ({
+    ...{ gate: of, target, limitMs: limitFrom(source), source },
+  }));
 
 /**
  * A rung's limit from budgets: that of the target in play that leaves least time, since a limit
  * holds for all of them, times the rung's share of match time. `null` where no target has a budget.
  */
 export function budgetSource(
-  { targets, timeFactor }: Pick<Rung, 'targets' | 'timeFactor'>,
+  rung: Asking,
   of: Budgeted,
   budgets: readonly TargetBudget[],
   flightWords: (tightest: TargetBudget) => string,
 ): LimitSource | null {
-  const [least] = budgets
-    .filter(({ letter }) => targets.includes(letter))
-    .flatMap((budget) => {
-      const ms = budgetMs(budget, of);
-      return ms === null ? [] : [{ ms, budget }];
-    })
-    .sort((a, b) => a.ms - b.ms);
-  return least
-    ? {
-        kind: 'budget',
-        budgetMs: Math.round(least.ms),
-        factor: timeFactor,
-        flight: flightWords(least.budget),
-      }
-    : null;
+  const [least] = budgetSources(rung, of, budgets, flightWords).sort(
+    (a, b) => a.source.budgetMs - b.source.budgetMs,
+  );
+  return least?.source ?? null;
+}
+
+/** The budget with least to spare for an athlete's own speed; without one, with least time. */
+export function tightestBudget(budgets: readonly TargetBudget[]): TargetBudget | null {
+  const [tightest] = budgets
+    .flatMap((budget) =>
+      budget.flight.ok
+        ? [{ budget, leftMs: budget.feasible?.spareMs ?? 1000 * budget.flight.value.timeS }]
+        : [],
+    )
+    .sort((a, b) => a.leftMs - b.leftMs);
+  return tightest?.budget ?? null;
 }

@@ -168,9 +168,8 @@ export function limitRange(
 export const limitsForAll = (rung: Pick<Rung, 'limitsMs' | 'targetLimits' | 'targets'>): LimitsMs =>
   Object.fromEntries(
     GATED_DURATIONS.flatMap((gate) => {
-      const limits = new Set(rung.targets.map((target) => limitAt(rung, gate, target)));
-      const [one] = limits;
-      return limits.size === 1 && one !== undefined ? [[gate, one]] : [];
+      const limitMs = limitAt(rung, gate, rung.targets[0] ?? '');
+      return limitMs === undefined || limitRange(rung, gate) ? [] : [[gate, limitMs]];
     }),
   );
 

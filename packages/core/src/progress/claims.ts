@@ -13,7 +13,6 @@ import type { HeldOnRung } from './held.js';
 
 /** What is known of one athlete of a squad. */
 export interface SquadMember {
-  readonly athleteId: string;
   readonly standing: {
     readonly change: Pick<Change, 'p' | 'words' | 'changeMs'> | null;
     readonly lean: Pick<SideLean, 'p' | 'percent'> | null;

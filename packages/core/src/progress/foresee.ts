@@ -1,7 +1,7 @@
 import { meanForeperiodMs } from '../cue/index.js';
 import type { Conditions } from '../drill/index.js';
 import { median, normalCdf, normalQuantile } from '../numeric/index.js';
-import { GATED_DURATIONS, limitRange, type GatedDuration, type Rung } from '../pattern/index.js';
+import { GATED_DURATIONS, limitsForAll, type GatedDuration, type Rung } from '../pattern/index.js';
 import type { SetFigures } from '../stats/index.js';
 import { SURE } from '../timing/index.js';
 import { isCuedAsAsked } from './ladder.js';
@@ -96,9 +96,10 @@ function closeShare(usualMs: number, limitMs: number, sdMs: number): number {
 
 function tooClose({ rung, eventSdMs, usualMs }: ComingSet): Foreseen | null {
   if (eventSdMs === null || eventSdMs === 0) return null;
+  const limitsMs = limitsForAll(rung);
   for (const gate of GATED_DURATIONS) {
-    const [limitMs, own] = [rung.limitsMs[gate], usualMs[gate]];
-    if (limitMs === undefined || own === undefined || limitRange(rung, gate)) continue;
+    const [limitMs, own] = [limitsMs[gate], usualMs[gate]];
+    if (limitMs === undefined || own === undefined) continue;
     // A cue is exact; of a recovery both ends are pressed.
     const sdMs = gate === 'recovery' ? Math.SQRT2 * eventSdMs : eventSdMs;
     const share = closeShare(own, limitMs, sdMs);

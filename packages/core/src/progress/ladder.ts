@@ -82,9 +82,9 @@ export interface SourcedLimit {
   readonly source: LimitSource;
 }
 
-type Limits = Pick<Rung, 'limitsMs' | 'limitSources'>;
+type Limits = Pick<Rung, 'limitsMs' | 'limitSources' | 'targetLimits'>;
 
-/** Limits with one of them set, or taken away. */
+/** Limits with one of them set, or taken away with those of single targets for it. */
 export function withLimit<Limited extends Limits>(
   limits: Limited,
   gate: GatedDuration,
@@ -98,7 +98,13 @@ export function withLimit<Limited extends Limits>(
         limitsMs: { ...limitsMs, [gate]: limit.ms },
         limitSources: { ...limitSources, [gate]: limit.source },
       }
-    : { ...limits, limitsMs, limitSources };
+    : {
+        ...limits,
+        ...{ limitsMs, limitSources },
+        ...(limits.targetLimits && {
+          targetLimits: limits.targetLimits.filter((own) => own.gate !== gate),
+        }),
+      };
 }
 
 /** An athlete's own limits with one of a rung set, or given back to the rung; in the order of rungs. */

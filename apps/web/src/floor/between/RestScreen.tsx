@@ -2,7 +2,7 @@ import { rungOf } from '@orthokin/core/pattern';
 import { judgeSet } from '@orthokin/core/progress';
 import { summariseSet } from '@orthokin/core/stats';
 import { readReps } from '@orthokin/core/timing';
-import { useEffect, useState, type ReactElement } from 'react';
+import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { restEndsAt, turnOf, type Rota } from '@orthokin/core/run';
 import { settingsOf } from '@orthokin/core/run';
@@ -98,6 +98,7 @@ export function RestScreen({
 }): ReactElement {
   useAwake();
   useDrillKeys(IDLE_TIMING_KEYS, useQuietAfter(true));
+  const told = useMemo(() => lastWords(last), [last]);
   const [endsAt] = useState(() => restEndsAt(rota, epochNow()));
   const [leftMs, setLeftMs] = useState(endsAt - epochNow());
   const [problem, setProblem] = useState<string | null>(null);
@@ -128,7 +129,7 @@ export function RestScreen({
   return (
     <InsteadOfPage>
       <Screen data-theme="dark">
-        <Quiet>{lastWords(last)}</Quiet>
+        <Quiet>{told}</Quiet>
         <SayThisOfRun run={last} />
         <Answer run={last} onNext={null} />
         <span className="left" role="timer" aria-label={say('shownSecondsRestLeft', { shown })}>

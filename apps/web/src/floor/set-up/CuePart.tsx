@@ -1,4 +1,4 @@
-import { CUE_ORDERS, type CueOrder } from '@orthokin/core/cue';
+import { CUE_ORDERS } from '@orthokin/core/cue';
 import {
   screenKindOf,
   soundKindOf,
@@ -11,15 +11,7 @@ import type { ReactElement } from 'react';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { say } from '../../words/floor.js';
-
-const ORDER_WORDS: Readonly<Record<CueOrder, string>> = {
-  known: say('knownRoundTurn'),
-  blocked: say('blockedOneOne'),
-  shuffled: say('shuffledBlocks'),
-  chained: say('chainedPairsAlike'),
-  free: say('freeEachAnew'),
-  called: say('calledPerson'),
-};
+import { orderWords } from '../../words/set-up.js';
 
 const SCREEN_WORDS: readonly (readonly [ScreenKind | 'none', string])[] = [
   ['marker', say('shapeLetter')],
@@ -55,7 +47,7 @@ export function CuePart({
       <SelectField
         label={say('order')}
         value={conditions.order}
-        options={CUE_ORDERS.map((order) => [order, ORDER_WORDS[order]] as const)}
+        options={CUE_ORDERS.map((order) => [order, orderWords(order)] as const)}
         onChange={(order) => onChange({ order })}
       />
       <SelectField

@@ -17,6 +17,7 @@ import { conditionsFor, type DrillChoices } from './plan-drill.js';
 import { TrialsPart } from './TrialsPart.js';
 import { WaitingPart } from './WaitingPart.js';
 import { say } from '../../words/floor.js';
+import { orderWords } from '../../words/set-up.js';
 
 const Choices = styled.div`
   display: grid;
@@ -61,7 +62,7 @@ const askedWords = ({
   floorScale,
 }: Rung): string =>
   commaList([
-    order,
+    orderWords(order),
     ...share(catchShare, 'catch'),
     ...share(switchShare, 'switch'),
     doing,

@@ -1,7 +1,5 @@
-import type { Conditions } from '@orthokin/core/drill';
 import { foresee } from '@orthokin/core/progress';
 import type { SetSource } from '@orthokin/core/run';
-import type { FaultWords } from '@orthokin/core/timing';
 import { rungOf } from '@orthokin/core/pattern';
 import { problemSentence } from '@orthokin/core/result';
 import { Play } from 'lucide-react';
@@ -45,7 +43,7 @@ import {
 import { RungPicker } from './RungPicker.js';
 import { Before, Care, Chips, Columns, Notes, StartRow, What } from './SetUpLayout.js';
 import { SourcePart } from './SourcePart.js';
-import { hasTests, trialWords } from './TrialsPart.js';
+import { trialWords } from './TrialsPart.js';
 import { RotaPart } from './RotaPart.js';
 import { beforeSet, useBeforeDrill } from './useBeforeDrill.js';
 import { useChoices, useTestReps } from './useChoices.js';
@@ -63,10 +61,6 @@ import { restrictionWords, stopLines } from '../../words/care.js';
 import { commaList } from '../../words/format.js';
 
 type ChipName = 'who' | 'cues' | 'timing';
-
-/** The tests in a set; nothing where there are none. */
-const testsOf = (conditions: Conditions, faults: readonly FaultWords[]): string =>
-  hasTests(conditions) ? trialWords(conditions, faults) : '';
 
 /** What the set will be, settled before it starts; the choices of last time stand. */
 export function SetUp({
@@ -225,7 +219,7 @@ function SetUpFor({
             </Chip>
             <Chip
               title={CHIP_TITLES.cues}
-              says={cuesWords(conditions, choices, testsOf(conditions, faults))}
+              says={cuesWords(conditions, choices, trialWords(conditions, faults))}
               {...chip('cues')}
             >
               <CuesForm

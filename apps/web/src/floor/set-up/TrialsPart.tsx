@@ -12,18 +12,7 @@ import { commaList, listWords, percent } from '../../words/format.js';
 import { faultWords, namedFaults } from '../../words/fault.js';
 import { say } from '../../words/floor.js';
 
-/** Whether there is anything in a set beside plain reps. */
-export const hasTests = ({
-  catchShare,
-  switchShare,
-  freezeShare,
-  late,
-  varyM,
-  watched,
-}: Conditions) =>
-  catchShare + switchShare + freezeShare + varyM > 0 || late !== null || watched.length > 0;
-
-/** The tests in a set, in words. */
+/** The tests in a set, in words; empty where there are none. */
 export function trialWords(conditions: Conditions, own: readonly FaultWords[]): string {
   const { catchShare, switchShare, freezeShare, freezeAt, late, varyM, watched } = conditions;
   const said = [
@@ -38,7 +27,7 @@ export function trialWords(conditions: Conditions, own: readonly FaultWords[]): 
         watched: listWords(watched.map((fault) => faultWords(fault, own).name)),
       }),
   ];
-  return commaList(said) || say('noTests');
+  return commaList(said);
 }
 
 const SHARES = [
@@ -65,7 +54,7 @@ export function TrialsPart({
     onChange({ watched: [...new Set(kept)] });
   };
   return (
-    <Choice title={say('testsFaults')} says={trialWords(conditions, own)}>
+    <Choice title={say('testsFaults')} says={trialWords(conditions, own) || say('noTests')}>
       <Fields>
         {SHARES.map(([name, label]) => (
           <ShareField

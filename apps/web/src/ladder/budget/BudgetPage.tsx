@@ -1,5 +1,10 @@
 import type { AthleteLadderReply, LadderReply } from '@orthokin/contract';
-import { targetBudget, type OwnSpeed, type TargetBudget } from '@orthokin/core/budget';
+import {
+  targetBudget,
+  tightestBudget,
+  type OwnSpeed,
+  type TargetBudget,
+} from '@orthokin/core/budget';
 import { problemSentence } from '@orthokin/core/result';
 import { useMemo, type ReactElement } from 'react';
 import { Link, useParams } from 'react-router';
@@ -72,12 +77,11 @@ export function BudgetPage(): ReactElement {
 
 /** The answer: what is out of reach, or how much is to spare where it is tightest. */
 function headline(budgets: readonly TargetBudget[], own: OwnSpeed | null, name: string): string {
-  const flights = budgets.flatMap(({ flight, letter }) =>
-    flight.ok ? [{ letter, ms: 1000 * flight.value.timeS }] : [],
-  );
-  const [least] = [...flights].sort((a, b) => a.ms - b.ms);
-  if (!least) return say('howMuchTimeThere');
-  if (!own) return say('msSLetterWhereThereLeast', { ms: seconds(least.ms), letter: least.letter });
+  const tight = tightestBudget(budgets);
+  if (!tight?.flight.ok) return say('howMuchTimeThere');
+  const { letter, flight, feasible } = tight;
+  if (!own)
+    return say('msSLetterWhereThereLeast', { ms: seconds(1000 * flight.value.timeS), letter });
   const out = budgets.filter(({ feasible }) => feasible?.verdict === 'no');
   if (out.length > 0)
     return say('outWhichOutNameSReach', {
@@ -85,13 +89,9 @@ function headline(budgets: readonly TargetBudget[], own: OwnSpeed | null, name: 
       which: out.length === 1 ? 'is' : 'are',
       name,
     });
-  const [tight] = [...budgets].sort(
-    (a, b) => (a.feasible?.spareMs ?? 0) - (b.feasible?.spareMs ?? 0),
-  );
   return say('everyTargetNameSReachLetter', {
-    name,
-    letter: tight?.letter ?? '',
-    spareMs: seconds(tight?.feasible?.spareMs ?? 0),
+    ...{ name, letter },
+    spareMs: seconds(feasible?.spareMs ?? 0),
   });
 }
 

@@ -1,18 +1,18 @@
 import type { PatternReply } from '@orthokin/contract';
 import {
   cornersOf,
-  distanceReached,
-  flownMetres,
-  placeAlong,
-  wayTo,
+  flightPlaces,
+  reachRings,
+  tightestBudget,
   type OwnSpeed,
   type TargetBudget,
 } from '@orthokin/core/budget';
 import { distance, HOME, type Point } from '@orthokin/core/floor';
-import { useState, type KeyboardEvent, type PointerEvent, type ReactElement } from 'react';
+import { useRef, useState, type KeyboardEvent, type PointerEvent, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { FloorPlan } from '../../parts/plan/FloorPlan.js';
+import { floorPoint, nudged } from '../../parts/plan/floor-place.js';
 import { viewOfTargets, type View } from '../../parts/plan/view.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
@@ -38,23 +38,17 @@ const Drawing = styled.div`
   }
 `;
 
-const TICK_S = 0.1;
-const RING_EVERY_S = 0.25;
-/** More rings than this run into each other. */
-const MOST_RINGS = 7;
-const EDGE_M = 0.6;
-const NUDGE_M = 0.1;
-const ARROWS: Readonly<Record<string, Point>> = {
-  ArrowUp: { x: 0, y: NUDGE_M },
-  ArrowDown: { x: 0, y: -NUDGE_M },
-  ArrowLeft: { x: -NUDGE_M, y: 0 },
-  ArrowRight: { x: NUDGE_M, y: 0 },
-};
-/** Nobody strikes from farther off, m. */
+/** The opponent is settled to ten centimetres, and nobody strikes from farther off, m. */
+const STEPS_A_METRE = 10;
 const FARTHEST_M = 40;
+const EDGE_M = 0.6;
+const EVERY_S = 0.1;
 
-const bounded = (metres: number): number =>
-  Math.round(10 * Math.min(FARTHEST_M, Math.max(-FARTHEST_M, metres))) / 10;
+const settled = ({ x, y }: Point): Point => {
+  const within = (metres: number) =>
+    Math.round(Math.min(FARTHEST_M, Math.max(-FARTHEST_M, metres)) * STEPS_A_METRE) / STEPS_A_METRE;
+  return { x: within(x), y: within(y) };
+};
 
 /** A view with some more places in it. */
 function withPlaces({ x, y, width, height }: View, places: readonly Point[]): View {
@@ -66,20 +60,14 @@ function withPlaces({ x, y, width, height }: View, places: readonly Point[]): Vi
 
 /** Where somebody can stop, at equal times after the opponent's contact. */
 function Rings({ own, farM }: { own: OwnSpeed; farM: number }): ReactElement {
-  const first = Math.ceil(own.reactionMs / 1000 / RING_EVERY_S + 1);
-  const rings = Array.from({ length: MOST_RINGS }, (_, i) => {
-    const atS = (first + i) * RING_EVERY_S;
-    return { atS, radiusM: distanceReached(atS - own.reactionMs / 1000, own.travel) };
-  }).filter(({ radiusM }) => radiusM > 0.3 && radiusM < 1.6 * farM);
   return (
     <g fill="none" stroke={colour('ink')} strokeOpacity={0.55} pointerEvents="none">
-      {rings.map(({ atS, radiusM }) => (
+      {reachRings(own, farM).map(({ atS, radiusM, isGuess }) => (
         <g key={atS}>
           <circle
             r={radiusM}
             strokeWidth={0.03}
-            // A longer way than any that was timed is a guess.
-            strokeDasharray={radiusM > farM ? '0.12 0.14' : undefined}
+            strokeDasharray={isGuess ? '0.12 0.14' : undefined}
           />
           <text
             x={0}
@@ -100,23 +88,17 @@ function Rings({ own, farM }: { own: OwnSpeed; farM: number }): ReactElement {
 
 /** The way to one target, with where it is each tenth of a second. */
 function Path({ plan, at }: { plan: RallyPlan; at: Point }): ReactElement {
-  const corners = cornersOf(at, plan.coming);
-  const way = { projectile: plan.projectile, launchSpeed: plan.speed, ...wayTo(at, plan.coming) };
-  const dots: Point[] = [];
-  for (let tick = 1; tick <= 60; tick++) {
-    const metres = flownMetres(way, tick * TICK_S);
-    if (metres >= way.distanceM) break;
-    dots.push(placeAlong(corners, metres));
-  }
   return (
     <g pointerEvents="none">
       <polyline
-        points={corners.map(({ x, y }) => `${x},${-y}`).join(' ')}
+        points={cornersOf(at, plan.coming)
+          .map(({ x, y }) => `${x},${-y}`)
+          .join(' ')}
         fill="none"
         stroke={colour('here')}
         strokeWidth={0.05}
       />
-      {dots.map(({ x, y }, i) => (
+      {flightPlaces(at, plan, EVERY_S).map(({ x, y }, i) => (
         <circle key={i} cx={x} cy={-y} r={0.07} fill={colour('here')} />
       ))}
     </g>
@@ -125,12 +107,10 @@ function Path({ plan, at }: { plan: RallyPlan; at: Point }): ReactElement {
 
 /** The opponent, dragged or moved by the arrow keys. */
 function Opponent({ at, onMove }: { at: Point; onMove: (to: Point) => void }): ReactElement {
+  const handle = useRef<SVGGElement>(null);
   const toFloor = (event: PointerEvent): Point | null => {
-    const svg = (event.currentTarget as SVGGElement).ownerSVGElement;
-    const matrix = svg?.getScreenCTM()?.inverse();
-    if (!matrix) return null;
-    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix);
-    return { x, y: -y };
+    const svg = handle.current?.ownerSVGElement;
+    return svg ? floorPoint(svg, event) : null;
   };
   const drag = useDrag<Point>({
     take: (event) => {
@@ -139,17 +119,19 @@ function Opponent({ at, onMove }: { at: Point; onMove: (to: Point) => void }): R
     },
     move: (grip, event) => {
       const pointer = toFloor(event);
-      if (pointer) onMove({ x: bounded(pointer.x + grip.x), y: bounded(pointer.y + grip.y) });
+      if (pointer) onMove(settled({ x: pointer.x + grip.x, y: pointer.y + grip.y }));
     },
   });
   const key = (event: KeyboardEvent) => {
-    const by = ARROWS[event.key];
-    if (!by) return;
+    const way = nudged({ x: 0, y: 0 }, event.key, false);
+    if (!way) return;
     event.preventDefault();
-    onMove({ x: bounded(at.x + by.x), y: bounded(at.y + by.y) });
+    const step = (along: number) => Math.sign(along) / STEPS_A_METRE;
+    onMove(settled({ x: at.x + step(way.x), y: at.y + step(way.y) }));
   };
   return (
     <g
+      ref={handle}
       className="opponent"
       role="button"
       tabIndex={0}
@@ -186,13 +168,8 @@ export function ReachFloor({
   onOpponent: (to: Point) => void;
 }): ReactElement {
   const [chosen, choose] = useState('');
-  const [tightest] = budgets
-    .flatMap(({ letter, flight, feasible }) =>
-      flight.ok ? [{ letter, spare: feasible?.spareMs ?? flight.value.timeS }] : [],
-    )
-    .sort((a, b) => a.spare - b.spare);
   const target =
-    pattern.targets.find(({ letter }) => letter === (chosen || tightest?.letter)) ??
+    pattern.targets.find(({ letter }) => letter === (chosen || tightestBudget(budgets)?.letter)) ??
     pattern.targets[0];
   const { opponent, wallForwardM } = plan.coming;
   const farM = Math.max(...pattern.targets.map(({ at }) => distance(HOME, at)));

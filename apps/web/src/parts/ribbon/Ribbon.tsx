@@ -7,11 +7,12 @@ import { useContext, type ReactElement } from 'react';
 import { commaList, seconds } from '../../words/format.js';
 import { codeOf, FaultNames, type NameOfFault } from '../fault-names.js';
 import { MarkerShapeAt } from '../plan/Marker.js';
-import { PHASE_COLOURS, phaseFill } from '../phases.js';
+import { PHASE_COLOURS } from '../phases.js';
 import { colour, MONO } from '../tokens.js';
 import { VERDICT_LOOK } from '../verdict-look.js';
 import { limitsOf, sinceCue, type Limits, type RibbonLimits, type Scale } from './scale.js';
-import { segmentsOf, type Segment } from './segments.js';
+import { segmentsOf } from './segments.js';
+import { Band, LimitTick } from './Band.js';
 import { say } from '../../words/parts.js';
 
 const BAND = 20;
@@ -34,25 +35,6 @@ export const flagRoom = (readings: readonly RepReading[], nameOf: NameOfFault): 
 /** How high a rep's row is. */
 export const rowHeight = (reading: RepReading, roomy: boolean): number =>
   ROW + (!roomy && flagWords(reading, codeOf) ? FLAG : 0);
-
-function Band({ segment, scale }: { segment: Segment; scale: Scale }): ReactElement {
-  const x = scale.x(segment.fromMs);
-  const height = BAND / segment.phases.length;
-  return (
-    <>
-      {segment.phases.map((phase, i) => (
-        <rect
-          key={phase}
-          x={x}
-          y={i * height}
-          width={Math.max(0, scale.x(segment.toMs) - x)}
-          height={height}
-          fill={phaseFill(phase)}
-        />
-      ))}
-    </>
-  );
-}
 
 /** The split-step as a hop above the band: take-off to landing. */
 function SplitNotch({ events, scale }: { events: readonly TimedEvent[]; scale: Scale }) {
@@ -78,15 +60,9 @@ const LimitTicks = ({
   scale: Scale;
 }): ReactElement => (
   <>
-    {limitsOf(events, limitsMs).map(({ name, atMs }) => {
-      const x = scale.x(atMs);
-      return (
-        <g key={name} stroke={colour('ink')} strokeWidth={2.5}>
-          <line x1={x} x2={x} y1={-5} y2={BAND + 5} stroke={colour('paper')} strokeWidth={5} />
-          <line x1={x} x2={x} y1={-5} y2={BAND + 5} />
-        </g>
-      );
-    })}
+    {limitsOf(events, limitsMs).map(({ name, atMs }) => (
+      <LimitTick key={name} x={scale.x(atMs)} height={BAND} />
+    ))}
   </>
 );
 
@@ -188,7 +164,7 @@ export function Ribbon({
       {target && <MarkerShapeAt target={target} x={46} y={BAND / 2} size={13} />}
       <g opacity={leftOut ? 0.45 : 1}>
         {segmentsOf(rep.events).map((segment) => (
-          <Band key={segment.fromMs} segment={segment} scale={scale} />
+          <Band key={segment.fromMs} segment={segment} scale={scale} height={BAND} />
         ))}
       </g>
       <SplitNotch events={rep.events} scale={scale} />

@@ -4,13 +4,9 @@ import { useCallback, type ReactElement } from 'react';
 import { axisLook, tooltipLook } from '../../parts/chart/axes.js';
 import { Chart, type Palette } from '../../parts/chart/Chart.js';
 import { capital, dayWords, secondsWithUnit } from '../../words/format.js';
-import { PHASE_COLOURS } from '../../parts/phases.js';
+import { durationInk } from '../../parts/phases.js';
 import type { Kind } from '../course-view.js';
 import { say } from '../../words/review.js';
-
-/** Durations that are a phase have its colour; the others are ink. */
-const inkOf = (duration: CourseDuration, palette: Palette): string =>
-  duration === 'response' || duration === 'cycle' ? palette.ink : PHASE_COLOURS[duration];
 
 const SYMBOLS = ['circle', 'diamond', 'triangle', 'rect', 'roundRect', 'pin'] as const;
 const symbolOf = (rung: number): string => SYMBOLS[(rung - 1) % SYMBOLS.length] ?? 'circle';
@@ -28,7 +24,7 @@ export function CourseChart({
   const { sets } = kind;
   const option = useCallback(
     (palette: Palette) => {
-      const ink = inkOf(duration, palette);
+      const ink = durationInk(duration, palette.ink);
       const rungs = [...new Set(sets.map(({ rung }) => rung))].sort((a, b) => a - b);
       const msOf = (set: CourseSetReply) => (set.figures.mediansMs[duration] ?? NaN) / 1000;
       const [first, last] = [sets[0]?.atMs ?? 0, sets.at(-1)?.atMs ?? 0];

@@ -4,8 +4,8 @@ import { NotebookPen } from 'lucide-react';
 import { useMemo, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
-import { phaseFill } from '../../parts/phases.js';
 import { Axis, AXIS } from '../../parts/ribbon/Axis.js';
+import { Band, LimitTick } from '../../parts/ribbon/Band.js';
 import type { Scale } from '../../parts/ribbon/scale.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour, MONO } from '../../parts/tokens.js';
@@ -84,14 +84,6 @@ function bandsOf(rows: readonly Row[]): { rung: number; from: number; to: number
   return bands;
 }
 
-/** A limit as a tick over the band: the ribbon must stop before it. */
-const Tick = ({ x }: { x: number }): ReactElement => (
-  <g>
-    <line x1={x} x2={x} y1={-3} y2={BAND + 3} stroke={colour('paper')} strokeWidth={5} />
-    <line x1={x} x2={x} y1={-3} y2={BAND + 3} stroke={colour('ink')} strokeWidth={2.5} />
-  </g>
-);
-
 function DayRibbon({
   row: { day, y },
   pattern,
@@ -132,22 +124,15 @@ function DayRibbon({
       >
         {date}
       </text>
-      {stretches.map(({ phases, fromMs, toMs }) =>
-        phases.map((phase, i) => (
-          <rect
-            key={phase}
-            x={scale.x(fromMs)}
-            y={(i * BAND) / phases.length}
-            width={Math.max(0, scale.x(toMs) - scale.x(fromMs))}
-            height={BAND / phases.length}
-            fill={phaseFill(phase)}
-          />
-        )),
-      )}
+      {stretches.map((stretch) => (
+        <Band key={stretch.fromMs} segment={stretch} scale={scale} height={BAND} />
+      ))}
       {reaction !== null && stretches[0]?.phases.includes('reaction') && (
-        <Tick x={scale.x(reaction)} />
+        <LimitTick x={scale.x(reaction)} height={BAND} />
       )}
-      {recovery !== null && spreadMs && <Tick x={scale.x(actionMs + recovery)} />}
+      {recovery !== null && spreadMs && (
+        <LimitTick x={scale.x(actionMs + recovery)} height={BAND} />
+      )}
       {spreadMs && (
         <g stroke={colour('ink')} strokeWidth={2}>
           <line x1={scale.x(spreadMs[0])} x2={scale.x(spreadMs[1])} y1={BAND / 2} y2={BAND / 2} />

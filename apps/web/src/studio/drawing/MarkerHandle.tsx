@@ -8,7 +8,8 @@ import { useEditor } from '../state/editor.js';
 import { useSelection } from '../state/selection.js';
 import { useUnit } from '../state/unit.js';
 import { targetWords } from '../../words/marker.js';
-import { nudged, useFloorDrag, type Surface } from './useFloorDrag.js';
+import { nudged } from '../../parts/plan/floor-place.js';
+import { useFloorDrag, type Surface } from './useFloorDrag.js';
 import { say } from '../../words/studio.js';
 import { Handle, Ring } from './Handle.js';
 

@@ -4,7 +4,8 @@ import { StepSole } from '../../parts/plan/Step.js';
 import { colour } from '../../parts/tokens.js';
 import type { Editor } from '../state/editor.js';
 import type { Selection } from '../state/selection.js';
-import { nudged, useFloorDrag, type Surface } from './useFloorDrag.js';
+import { nudged } from '../../parts/plan/floor-place.js';
+import { useFloorDrag, type Surface } from './useFloorDrag.js';
 import { say } from '../../words/studio.js';
 import { Handle, Ring } from './Handle.js';
 

@@ -1,17 +1,11 @@
 import type { Point } from '@orthokin/core/floor';
 import { useCallback, useLayoutEffect, useRef, type RefObject } from 'react';
+import { floorPoint } from '../../parts/plan/floor-place.js';
 import { useDrag } from '../../parts/useDrag.js';
 import { usePaced } from './usePaced.js';
 
 /** What the drawing's own coordinates are measured in. */
 export type Surface = RefObject<SVGGElement | null>;
-
-/** A place of the page on the floor that `surface` draws: metres, y forward. */
-export function floorPoint(surface: SVGGElement, clientX: number, clientY: number): Point {
-  const matrix = surface.getScreenCTM()?.inverse();
-  const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(matrix);
-  return { x, y: -y };
-}
 
 /** Marks what is dragged itself: the floor under it keeps still. */
 export const TAKES_THE_PRESS = 'data-takes-press';
@@ -47,16 +41,16 @@ export function useFloorDrag(surface: Surface, { at, fall, put, onTake, onDrop }
 
   const drag = useDrag({
     // From the pointer to the thing's own middle, so that it does not jump when taken.
-    take: ({ clientX, clientY }): Point | null => {
+    take: (event): Point | null => {
       if (!surface.current) return null;
-      const pointer = floorPoint(surface.current, clientX, clientY);
+      const pointer = floorPoint(surface.current, event);
       onTake?.();
       return { x: at.x - pointer.x, y: at.y - pointer.y };
     },
-    move: (grip, { clientX, clientY, altKey }, gesture) => {
+    move: (grip, event, gesture) => {
       if (!surface.current) return;
-      const pointer = floorPoint(surface.current, clientX, clientY);
-      const to = fall({ x: pointer.x + grip.x, y: pointer.y + grip.y }, altKey);
+      const pointer = floorPoint(surface.current, event);
+      const to = fall({ x: pointer.x + grip.x, y: pointer.y + grip.y }, event.altKey);
       held.current = to;
       follow();
       paced.tell({ to, gesture });
@@ -71,22 +65,4 @@ export function useFloorDrag(surface: Surface, { at, fall, put, onTake, onDrop }
     },
   });
   return { ref: element, [TAKES_THE_PRESS]: '', ...drag };
-}
-
-const ARROWS: Readonly<Record<string, Point>> = {
-  ArrowUp: { x: 0, y: 1 },
-  ArrowDown: { x: 0, y: -1 },
-  ArrowLeft: { x: -1, y: 0 },
-  ArrowRight: { x: 1, y: 0 },
-};
-const NUDGE_M = 0.05;
-const FINE_NUDGE_M = 0.01;
-
-/** Where an arrow key moves a thing to: 5 cm, 1 cm with Shift; `null` for any other key. */
-export function nudged(at: Point, key: string, fine: boolean): Point | null {
-  const way = ARROWS[key];
-  if (!way) return null;
-  const by = fine ? FINE_NUDGE_M : NUDGE_M;
-  const round = (metres: number) => Math.round(metres * 1000) / 1000;
-  return { x: round(at.x + way.x * by), y: round(at.y + way.y * by) };
 }

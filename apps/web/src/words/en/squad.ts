@@ -34,7 +34,6 @@ export const squad = {
   byName: 'by name',
   bySquad: 'in the squad’s own order',
   courseCaption: '{duration}, limit {limit}',
-  courseNoLimit: '{duration}',
   patternRung: '{pattern}, rung {rung}: {name}',
   namesWhichOneMorePassedSet: '{names} {which} one more passed set to move up.',
   squad: 'Squad',
