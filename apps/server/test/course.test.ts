@@ -129,7 +129,12 @@ test('the usual times of a set-up are of sets timed as the newest was, no others
   };
   const before = await usual();
   expect(before.cycle).toBeGreaterThan(1000);
-  await run('Wren Hallowby', new Date());
+  const set = setOf(await server.lineOf('Wren Hallowby'), { reactionMs: 250, recoveryMs: 900 });
+  await server.put(server.club(`sets/${set.id}`), { ...set.body, source: 'hand' }).expect(200);
+  for (const { id, body } of set.reps) {
+    const events = body.events.map((event) => ({ ...event, source: 'hand' }));
+    await server.put(server.club(`sets/${set.id}/reps/${id}`), { ...body, events }).expect(200);
+  }
   // One set by hand, after weeks of others: its own times, not a middle of both.
   expect(await usual()).toMatchObject({ reaction: 250, recovery: 900 });
 });
