@@ -91,7 +91,7 @@ test('the coach lends the drill a voice; without a microphone the reason is said
 }) => {
   const coach = new Coach(page);
   await coach.goToFloor('Wren Hallowby');
-  await coach.choose('To hear', 'spoken');
+  await coach.choose('To hear', 'a voice');
   await coach.choose('The voice', 'recorded by you');
   await page.getByRole('button', { name: 'Record the words' }).click();
   const hear = page.getByRole('button', { name: 'Hear A', exact: true });

@@ -54,8 +54,8 @@ test('a person calls the targets, and the calling is audited', async ({ page }) 
   const coach = new Coach(page);
   await coach.goToFloor('Oskar Tvedmoor', { timedBy: 'The simulated athlete', reps: 4 });
   await coach.choose('Order', 'called by a person');
-  await coach.choose('On the screen', 'number');
-  await coach.choose('To hear', 'spoken');
+  await coach.choose('On the screen', 'a number');
+  await coach.choose('To hear', 'a voice');
   await coach.start();
   for (const [i, letter] of ['A', 'B', 'A', 'B'].entries()) {
     await expect(page.locator(`[aria-label="cue ${i + 1} of 4"]`)).toBeVisible();

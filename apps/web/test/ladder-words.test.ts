@@ -146,7 +146,7 @@ describe('rungs and limits in words', () => {
   test('a step says only what it changes', () => {
     const next: Rung = { ...rung, number: 3, order: 'chained', limitsMs: { cycle: 1800 } };
     expect(changesBetween(rung, next)).toEqual([
-      { what: 'Order of cues', from: 'shuffled', to: 'chained' },
+      { what: 'Order of cues', from: 'mixed', to: 'mixed, every pair of targets alike often' },
       { what: 'Cycle', from: '2.00 s', to: '1.80 s' },
     ]);
     expect(changesBetween(rung, rung)).toEqual([]);

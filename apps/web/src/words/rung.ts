@@ -10,6 +10,7 @@ import { capital, percent } from './format.js';
 import { limitWords } from './limit.js';
 import { rung as en } from './en/rung.js';
 import { speaker } from './say.js';
+import { orderWords } from './set-up.js';
 
 const say = speaker(en);
 
@@ -23,7 +24,7 @@ export interface RungChange {
 /** What each rung asks, by the name a coach has for it. */
 const ASKED: readonly (readonly [what: string, words: (rung: Rung) => string])[] = [
   [say('targets'), ({ targets }) => targets.join(' ')],
-  [say('orderCues'), ({ order }) => order],
+  [say('orderCues'), ({ order }) => orderWords(order)],
   [say('target'), ({ doing }) => doing],
   [say('against'), ({ pressure }) => (pressure === 'none' ? 'nobody' : pressure)],
   [say('catchTrials'), ({ catchShare }) => percent(catchShare)],

@@ -50,6 +50,9 @@ const KINDS: Readonly<Record<CueKind, string>> = {
   spoken: say('spoken'),
 };
 
+/** A kind of cue, the same. */
+export const kindWords = (kind: CueKind): string => KINDS[kind];
+
 /** How much, in which order, perceived how; and what tests are in it. */
 export function cuesWords(
   { order, cueKinds, workMs }: Conditions,

@@ -1,6 +1,8 @@
 import { CUE_ORDERS } from '@orthokin/core/cue';
 import {
+  SCREEN_KINDS,
   screenKindOf,
+  SOUND_KINDS,
   soundKindOf,
   type Conditions,
   type CueKind,
@@ -11,20 +13,14 @@ import type { ReactElement } from 'react';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { say } from '../../words/floor.js';
-import { orderWords } from '../../words/set-up.js';
+import { kindWords, orderWords } from '../../words/set-up.js';
 
-const SCREEN_WORDS: readonly (readonly [ScreenKind | 'none', string])[] = [
-  ['marker', say('shapeLetter')],
-  ['arrow', 'arrow'],
-  ['number', 'number'],
-  ['word', say('nameWords')],
-  ['none', 'nothing'],
-];
-
-const SOUND_WORDS: readonly (readonly [SoundKind | 'none', string])[] = [
-  ['tone', 'tone'],
-  ['spoken', 'spoken'],
-  ['none', 'nothing'],
+/** Each kind by its words, and none of them. */
+const choices = <Kind extends CueKind>(
+  kinds: readonly Kind[],
+): (readonly [Kind | 'none', string])[] => [
+  ...kinds.map((kind) => [kind, kindWords(kind)] as const),
+  ['none', say('nothing')],
 ];
 
 /** What is called, in which order, and how it is perceived. */
@@ -53,13 +49,13 @@ export function CuePart({
       <SelectField
         label={say('screen')}
         value={screen}
-        options={SCREEN_WORDS}
+        options={choices(SCREEN_KINDS)}
         onChange={(kind) => kinds(kind, sound)}
       />
       <SelectField
         label={say('hear')}
         value={sound}
-        options={SOUND_WORDS}
+        options={choices(SOUND_KINDS)}
         onChange={(kind) => kinds(screen, kind)}
       />
     </Fields>

@@ -17,6 +17,7 @@ import { SelectField } from '../../parts/form/SelectField.js';
 import { TextField } from '../../parts/form/TextField.js';
 import { capital } from '../../words/format.js';
 import { Quiet } from '../../parts/Text.js';
+import { orderWords } from '../../words/set-up.js';
 import { sourceWords } from '../../words/limit.js';
 import { TargetLimits } from './TargetLimits.js';
 import { say } from '../../words/ladder.js';
@@ -96,7 +97,7 @@ export function RungForm({
         <SelectField
           label={say('orderCues')}
           value={rung.order}
-          options={RUNG_ORDERS}
+          options={RUNG_ORDERS.map((order) => [order, orderWords(order)] as const)}
           onChange={(order) => set({ order })}
         />
         <SelectField

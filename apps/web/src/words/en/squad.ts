@@ -30,7 +30,7 @@ export const squad = {
   findPlaceholder: 'Find an athlete',
   nobodyFound: 'Nobody is called “{text}” here.',
   orderBy: 'Order',
-  byNeed: 'by what needs me',
+  byNeed: 'by need',
   byName: 'by name',
   bySquad: 'in the squad’s own order',
   courseCaption: '{duration}, limit {limit}',
