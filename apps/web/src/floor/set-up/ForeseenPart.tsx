@@ -2,24 +2,18 @@ import type { Foreseen } from '@orthokin/core/progress';
 import { TriangleAlert } from 'lucide-react';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
+import { Lines } from '../../parts/Lines.js';
 import { Button } from '../../parts/Button.js';
 import { colour } from '../../parts/tokens.js';
 import { foreseenWords, mendWords } from '../../words/set-up.js';
 import { mended } from './mended.js';
 import type { DrillChoices } from './plan-drill.js';
 
-const List = styled.ul`
+const List = styled(Lines)`
   display: grid;
   gap: 8px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
   li {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 6px 14px;
-    padding: 8px 0 8px 14px;
+    padding-left: 14px;
     border-left: 5px solid ${colour('here')};
   }
   span {

@@ -12,6 +12,7 @@ import { problemSentence } from '@orthokin/core/result';
 import { FilePen } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
+import { Lines } from '../../parts/Lines.js';
 import { Button } from '../../parts/Button.js';
 import { DateField } from '../../parts/form/DateField.js';
 import { Fields, WideField } from '../../parts/form/Fields.js';
@@ -25,17 +26,8 @@ import { say } from '../../words/people.js';
 import { today } from '../today.js';
 import { useSaying } from './useSaying.js';
 
-const List = styled.ul`
-  margin: 0 0 12px;
-  padding: 0;
-  list-style: none;
-  li {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 4px 16px;
-    padding: 5px 0;
-  }
+const List = styled(Lines)`
+  margin-bottom: 12px;
 `;
 
 const Form = styled.div`

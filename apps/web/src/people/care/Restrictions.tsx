@@ -4,6 +4,7 @@ import { ShieldPlus } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { Lines } from '../../parts/Lines.js';
 import { Button } from '../../parts/Button.js';
 import { OpenField } from '../../parts/form/TextField.js';
 import { Notice } from '../../parts/Notice.js';
@@ -19,16 +20,9 @@ import { useSaying } from './useSaying.js';
 /** Newest ones that are shown of what a coach went ahead against. */
 const MOST_WENT = 3;
 
-const List = styled.ul`
-  margin: 0 0 14px;
-  padding: 0;
-  list-style: none;
+const List = styled(Lines)`
+  margin-bottom: 14px;
   li {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 6px 18px;
-    padding: 8px 0;
     border-bottom: 1px solid ${colour('rule')};
   }
   .what {

@@ -5,6 +5,7 @@ import { FaultNames } from '../../parts/fault-names.js';
 import styled from 'styled-components';
 import { useCorrectRep } from '../../api/review.js';
 import { useRemembered } from '../../device/useRemembered.js';
+import { Lines } from '../../parts/Lines.js';
 import { Button } from '../../parts/Button.js';
 import { dayWords, timeWords } from '../../words/format.js';
 import { Heading, Quiet } from '../../parts/Text.js';
@@ -12,17 +13,9 @@ import { colour } from '../../parts/tokens.js';
 import { correctionOf, correctionsOf } from './corrections.js';
 import { say } from '../../words/review.js';
 
-const List = styled.ul`
-  margin: 0;
-  padding: 0;
-  list-style: none;
+const List = styled(Lines)`
   li {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
     justify-content: space-between;
-    gap: 4px 16px;
-    padding: 6px 0;
     border-top: 1px solid ${colour('rule')};
   }
 `;
