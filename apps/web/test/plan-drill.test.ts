@@ -2,6 +2,7 @@ import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import {
   conditionsFor,
+  NOTHING_AT_STAKE,
   USUAL_CHOICES,
   onRungsFloor,
   planDrill,
@@ -12,7 +13,7 @@ import {
 import { easedOf, easedParts } from '../src/floor/set-up/eased-address.js';
 import type { DrillSetupReply, LadderSettingsBody } from '@orthokin/contract';
 import type { Rung } from '@orthokin/core/pattern';
-import { USUAL_LADDER } from '@orthokin/core/progress';
+import { EFFORTS, USUAL_LADDER } from '@orthokin/core/progress';
 import { PLAN } from './plan.js';
 
 const CLUB = { clubId: 'club', name: 'Club', sport: '', unit: 'metres' as const, faults: [] };
@@ -77,6 +78,20 @@ test('a set that cannot be is refused with the field', () => {
   expect(nowhere).toMatchObject({ ok: false, problem: { field: 'targets' } });
 });
 
+test('a pressure ladder has a price on lost reps, cued already; the set’s own cues stay as they are', () => {
+  const pressure = { ...SETUP, ladder: { ...SETUP.ladder, effort: 'pressure' as const } };
+  const made = planDrill(CLUB, pressure, CHOICES, 5, START);
+  if (!made.ok) throw new Error(made.problem.field);
+  const { reps, cues, conditions } = made.value;
+  expect(conditions.lossCost).toEqual({ reps: 1, most: 5 });
+  expect([reps, cues.length]).toEqual([12, 17]);
+  expect(cues.slice(0, 12)).toEqual(plan(5).cues);
+  const without = { ...CHOICES, conditions: { ...CHOICES.conditions, ...NOTHING_AT_STAKE } };
+  expect(planDrill(CLUB, pressure, without, 5, START)).toMatchObject({
+    value: { conditions: NOTHING_AT_STAKE, cues: plan(5).cues },
+  });
+});
+
 describe('what a rung asks is what is run', () => {
   const asking = (change: Partial<Omit<Rung, 'targetLimits'>>): DrillSetupReply => ({
     ...SETUP,
@@ -93,7 +108,10 @@ describe('what a rung asks is what is run', () => {
     expect(conditionsFor(setup, CHOICES)).toMatchObject({
       ...{ order: 'chained', catchShare: 0.25, switchShare: 0.1 },
     });
-    expect(conditionsFor(setup, { ...CHOICES, asRung: false })).toEqual(CHOICES.conditions);
+    expect(conditionsFor(setup, { ...CHOICES, asRung: false })).toEqual({
+      ...CHOICES.conditions,
+      ...EFFORTS.quality.stakes,
+    });
     const made = planDrill(CLUB, setup, CHOICES, 1, START);
     if (!made.ok) throw new Error(made.problem.field);
     expect(made.value.cues.filter((cue) => cue.catch)).toHaveLength(3);

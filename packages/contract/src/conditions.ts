@@ -19,12 +19,14 @@ import {
   CUE_KINDS,
   HOME_RULES,
   LEAST_FLOOR_SHARE,
+  LOSS_COST_LIMITS,
   PACE_KINDS,
   STAIRCASE_LIMITS,
   type Conditions,
   type CueKind,
   type Eased,
   type HomeRule,
+  type LossCost,
   type Pace,
   type StaircaseSteps,
 } from '@orthokin/core/drill';
@@ -37,6 +39,7 @@ import {
   ArrayUnique,
   Equals,
   IsArray,
+  IsBoolean,
   IsDefined,
   IsIn,
   IsInt,
@@ -186,6 +189,16 @@ export class EasedBody implements Eased {
   floorShare: number;
 }
 
+export class LossCostBody implements LossCost {
+  @IsInt()
+  @within(LOSS_COST_LIMITS.reps)
+  reps: number;
+
+  @IsInt()
+  @within(LOSS_COST_LIMITS.most)
+  most: number;
+}
+
 /** How a set is run, as far as its cues and what counts are concerned. */
 export class ConditionsBody implements Conditions {
   @IsIn(CUE_ORDERS)
@@ -272,4 +285,15 @@ export class ConditionsBody implements Conditions {
   @ValidateNested()
   @Type(() => EasedBody)
   eased?: EasedBody | null;
+
+  /** Of a pressure set: what a lost rep adds. */
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => LossCostBody)
+  lossCost?: LossCostBody | null;
+
+  /** Of a quality set: it ends when technique goes. */
+  @IsOptional()
+  @IsBoolean()
+  endsOnFaults?: boolean;
 }

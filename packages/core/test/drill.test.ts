@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import {
+  addedReps,
   auditCalls,
   dueMs,
+  isLost,
   LEAST_REST_MS,
   PLAIN_CONDITIONS,
   restBefore,
@@ -9,7 +11,9 @@ import {
   screenKindOf,
   senseOf,
   soundKindOf,
+  techniqueWent,
 } from '@orthokin/core/drill';
+import type { Fault, LeftOutReason } from '@orthokin/core/timing';
 
 describe('when a cue is due', () => {
   const waiting = { readyMs: 5000, foreperiodMs: 1200, lastCueMs: 3000 };
@@ -72,4 +76,38 @@ test('calls are audited: counts, runs, and how guessable they were', () => {
     { target: 'B', count: 4 },
     { target: 'C', count: 0 },
   ]);
+});
+
+describe('what is at stake in a set', () => {
+  const reading = (faults: Fault[], leftOut: LeftOutReason | null = null) => ({ faults, leftOut });
+
+  test.each<[string, ReturnType<typeof reading>, boolean]>([
+    ['a plain rep', reading([]), false],
+    ['a fault of form', reading(['lean', 'short of home']), false],
+    ['nobody came', reading(['missed'], 'missed'), true],
+    ['went early', reading(['false start'], 'false start'), true],
+    ['went another way', reading(['wrong way']), true],
+    ['moved though nothing was called', reading(['moved on a catch trial'], 'catch'), true],
+    ['home cut short where that counts', reading(['short of home'], 'short of home'), true],
+    ['struck out, whatever it was', reading(['missed'], 'struck out'), false],
+  ])('%s', (_, given, lost) => expect(isLost(given)).toBe(lost));
+
+  test('lost reps add up to the most that is agreed; without a price nothing', () => {
+    const lost = [reading(['missed']), reading([]), reading(['wrong way'])];
+    expect(addedReps(lost, { reps: 2, most: 10 })).toBe(4);
+    expect(addedReps(lost, { reps: 2, most: 3 })).toBe(3);
+    expect(addedReps(lost, null)).toBe(0);
+  });
+
+  test('technique went when the last two reps both carry a watched fault, whichever', () => {
+    const lean = reading(['lean']);
+    const flat = reading(['flat feet']);
+    const clean = reading(['detour']);
+    const watched: Fault[] = ['lean', 'flat feet'];
+    expect(techniqueWent([clean, lean, flat], watched)).toBe(true);
+    expect(techniqueWent([lean, flat, clean], watched)).toBe(false);
+    expect(techniqueWent([lean, reading([], 'struck out'), flat], watched)).toBe(true);
+    expect(techniqueWent([lean], watched)).toBe(false);
+    expect(techniqueWent([lean, lean], [])).toBe(false);
+  });
 });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  addedCues,
   calledTargets,
   chainLength,
   guessRate,
@@ -249,5 +250,26 @@ describe('a guesser who knows an order', () => {
       expect(Math.abs(guessRate(lists(order, 0), lists(order, 50)) - 1 / 6)).toBeLessThan(0.07);
     expect(guessRate([], lists('known', 0))).toBe(0);
     expect(guessRate(lists('known', 0), [])).toBe(0);
+  });
+});
+
+describe('cues that lost reps may add', () => {
+  test('come after the set’s own, are never a catch, and do not go on with its last target', () => {
+    fc.assert(
+      fc.property(
+        ...([anyTargets, fc.integer({ min: 1, max: 30 }), fc.nat()] as const),
+        (targets, most, seed) => {
+          const asked = { ...settings, targets, catchShare: 0.2, maxRun: 2 };
+          const own = scheduleOf(asked, seed);
+          const added = addedCues(asked, own, most, seededRandom(seed + 1));
+          if (!added.ok) throw new Error(added.problem.field);
+          expect(added.value.map(({ ordinal }) => ordinal)).toEqual(
+            Array.from({ length: most }, (_, i) => own.length + i + 1),
+          );
+          expect(added.value.some((cue) => cue.catch)).toBe(false);
+          expect(added.value[0]?.target).not.toBe(own.at(-1)?.target);
+        },
+      ),
+    );
   });
 });

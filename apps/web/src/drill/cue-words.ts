@@ -1,4 +1,4 @@
-import { screenKindOf, soundKindOf } from '@orthokin/core/drill';
+import { isSpoken, screenKindOf, soundKindOf } from '@orthokin/core/drill';
 import type { Target } from '@orthokin/core/floor';
 import { targetOf } from '@orthokin/core/pattern';
 import type { CuePlan } from './cue-plan.js';
@@ -10,6 +10,12 @@ export const numberOf = ({ pattern }: CuePlan, letter: string): number =>
 
 const nameWords = ({ name }: Target): string[] => name.toLowerCase().split(/\s+/);
 
+/** Its colour; where another target has the same, its letter after it. */
+const colourWords = ({ pattern }: CuePlan, { colour, letter }: Target): string[] =>
+  pattern.targets.some((other) => other.colour === colour && other.letter !== letter)
+    ? [colour, letter]
+    : [colour];
+
 /**
  * What is said for a target: what the screen shows (its number, its name), else its letter, which
  * is the shortest. A name for which not every word can be said gives way to the letter.
@@ -17,6 +23,7 @@ const nameWords = ({ name }: Target): string[] => name.toLowerCase().split(/\s+/
 export function cueWords(plan: CuePlan, letter: string): string[] {
   const target = targetOf(plan.pattern, letter);
   const screen = screenKindOf(plan.conditions);
+  if (target && soundKindOf(plan.conditions) === 'spoken colour') return colourWords(plan, target);
   if (screen === 'number') return [String(numberOf(plan, letter))];
   if (target && (screen === 'word' || screen === 'arrow') && canSay(nameWords(target)))
     return nameWords(target);
@@ -24,7 +31,21 @@ export function cueWords(plan: CuePlan, letter: string): string[] {
 }
 
 /** Said besides the cues. */
-const CALLS = ['freeze', 'ready', 'go', 'rest', 'work', 'home', 'change', '1', '2', '3'];
+const CALLS = [
+  'freeze',
+  'ready',
+  'go',
+  'rest',
+  'work',
+  'home',
+  'change',
+  'more',
+  'stop',
+  'technique',
+  '1',
+  '2',
+  '3',
+];
 
 /** Called while a pattern is rehearsed. */
 export const REHEARSED = ['stance', 'split', 'load', 'action', 'recovery', 'through', 'hold'];
@@ -34,6 +55,7 @@ export const allWordsOf = ({ pattern }: Pick<CuePlan, 'pattern'>): string[] => [
   ...new Set([
     ...pattern.targets.map(({ letter }) => letter),
     ...pattern.targets.flatMap(nameWords),
+    ...pattern.targets.map(({ colour }) => colour),
     ...CALLS,
     ...REHEARSED,
   ]),
@@ -42,7 +64,7 @@ export const allWordsOf = ({ pattern }: Pick<CuePlan, 'pattern'>): string[] => [
 /** Every word a set may need. */
 export const wordsOfSet = (plan: CuePlan): string[] => [
   ...CALLS,
-  ...(soundKindOf(plan.conditions) === 'spoken'
+  ...(isSpoken(plan.conditions)
     ? plan.pattern.targets.flatMap(({ letter }) => cueWords(plan, letter))
     : []),
 ];

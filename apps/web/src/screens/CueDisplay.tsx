@@ -57,6 +57,16 @@ const Box = styled.div`
     font-weight: 750;
     line-height: 1.05;
   }
+  /* The letter is there for whoever does not tell this colour from another. */
+  .fill {
+    position: absolute;
+    inset: 0;
+    display: grid;
+    place-items: center;
+    border: 3px solid ${colour('ink')};
+    border-radius: 8px;
+    font: 750 min(56cqh, 44cqw) / 1 ${MONO};
+  }
   .late {
     position: absolute;
     inset: 0;
@@ -90,6 +100,14 @@ function glyphOf(kind: ScreenKind | null, plan: CuePlan, target: Target): ReactN
           <strong>{capital(target.name)}</strong>
         </>
       );
+    case 'colour': {
+      const [fill, ink] = MARKER_FILLS[target.colour];
+      return (
+        <span className="fill" style={{ background: fill, color: ink }}>
+          {target.letter}
+        </span>
+      );
+    }
     case 'arrow':
       return (
         <ArrowUp

@@ -1,4 +1,4 @@
-import { screenKindOf, soundKindOf } from '@orthokin/core/drill';
+import { isSpoken, screenKindOf, soundKindOf } from '@orthokin/core/drill';
 import { cueWords, numberOf } from '../drill/cue-words.js';
 import type { CuePlan } from '../drill/cue-plan.js';
 import { planBeep, type Beep } from '../sound/audio.js';
@@ -29,9 +29,7 @@ export const cueBeep = (plan: CuePlan, letter: string): Beep | null =>
 export function planCueSound(plan: CuePlan, letter: string, pageMs: number): () => void {
   const beep = cueBeep(plan, letter);
   if (beep) return planBeep(beep, pageMs);
-  return soundKindOf(plan.conditions) === 'spoken'
-    ? planWords(cueWords(plan, letter), pageMs)
-    : () => undefined;
+  return isSpoken(plan.conditions) ? planWords(cueWords(plan, letter), pageMs) : () => undefined;
 }
 
 /** "Freeze" is always said: the athlete is not looking at a screen then. */
@@ -39,8 +37,6 @@ export const planFreeze = (pageMs: number): (() => void) => planWords(['freeze']
 
 /** How surely the moment of a cue is known, ms. What is seen or planned is surer than a device's voice. */
 export const cueSdMs = ({ conditions }: CuePlan): number =>
-  screenKindOf(conditions) === null &&
-  soundKindOf(conditions) === 'spoken' &&
-  voiceNow() === 'device'
+  screenKindOf(conditions) === null && isSpoken(conditions) && voiceNow() === 'device'
     ? DEVICE_VOICE_SD_MS
     : SCREEN_SD_MS;

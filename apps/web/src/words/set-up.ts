@@ -4,7 +4,7 @@ import type { Rung } from '@orthokin/core/pattern';
 import type { Foreseen } from '@orthokin/core/progress';
 import type { SetSource } from '@orthokin/core/run';
 import { setUp as en } from './en/set-up.js';
-import { listWords, percent, secondsWithUnit } from './format.js';
+import { commaList, listWords, percent, secondsWithUnit } from './format.js';
 import { speaker } from './say.js';
 
 const say = speaker(en);
@@ -43,11 +43,13 @@ export const orderWords = (order: CueOrder): string => ORDERS[order];
 
 const KINDS: Readonly<Record<CueKind, string>> = {
   marker: say('marker'),
+  colour: say('colour'),
   arrow: say('arrow'),
   number: say('number'),
   word: say('word'),
   tone: say('tone'),
   spoken: say('spoken'),
+  'spoken colour': say('spokenColour'),
 };
 
 /** A kind of cue, the same. */
@@ -67,6 +69,15 @@ export function cuesWords(
     kinds: listWords(cueKinds.map((kind) => KINDS[kind])),
     tests: tests === '' ? '' : say('tests', { tests }),
   });
+}
+
+/** What happens to the set when a rep goes wrong. */
+export function stakesWords({ lossCost, endsOnFaults, workMs }: Conditions): string {
+  const said = [
+    lossCost && workMs === null && say('lostAdds', { reps: lossCost.reps, most: lossCost.most }),
+    endsOnFaults && say('endsOnFaults'),
+  ];
+  return commaList(said) || say('nothingAtStake');
 }
 
 /** What times the set. */

@@ -39,6 +39,7 @@ export {
 } from './recognition.js';
 export {
   USUAL_SWITCH_AFTER_MS,
+  addedCues,
   makeSchedule,
   MAX_MOVED_M,
   MAX_REPS,

@@ -143,3 +143,28 @@ export function makeSchedule(settings: ScheduleSettings, random: Random): Result
   });
   return ok(cues);
 }
+
+/** Draws so often for cues that do not go on with the target the set ended on. */
+const MOST_DRAWS = 20;
+
+/**
+ * Cues for reps that a set may come to owe, after its own: drawn after them, so that the set itself
+ * is the same whether or not any are added. No catch trial is among them: what is owed is work.
+ */
+export function addedCues(
+  settings: ScheduleSettings,
+  cues: readonly Cue[],
+  most: number,
+  random: Random,
+): Result<Cue[]> {
+  const last = cues.at(-1)?.target;
+  const draw = () => makeSchedule({ ...settings, catchShare: 0, reps: most }, random);
+  let added = draw();
+  for (let draws = 1; draws < MOST_DRAWS; draws++) {
+    if (!added.ok || added.value[0]?.target !== last) break;
+    added = draw();
+  }
+  return added.ok
+    ? ok(added.value.map((cue, i) => ({ ...cue, ordinal: cues.length + i + 1 })))
+    : added;
+}

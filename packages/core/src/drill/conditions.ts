@@ -1,11 +1,12 @@
 import { PLAIN_TRIALS, type ScheduleSettings } from '../cue/index.js';
 import type { Fault } from '../timing/index.js';
 import type { Eased } from './eased.js';
+import type { LossCost } from './stakes.js';
 
 /** What the athlete perceives: one thing on the screen, one sound, or both. */
-export const SCREEN_KINDS = ['marker', 'arrow', 'number', 'word'] as const;
+export const SCREEN_KINDS = ['marker', 'colour', 'arrow', 'number', 'word'] as const;
 /** Kinds of cue that are heard. */
-export const SOUND_KINDS = ['tone', 'spoken'] as const;
+export const SOUND_KINDS = ['tone', 'spoken', 'spoken colour'] as const;
 /** All kinds of cue; hearing is quicker than seeing, so the two are not pooled. */
 export const CUE_KINDS = [...SCREEN_KINDS, ...SOUND_KINDS] as const;
 export type ScreenKind = (typeof SCREEN_KINDS)[number];
@@ -60,6 +61,10 @@ export interface Conditions extends Omit<ScheduleSettings, 'targets' | 'reps'> {
   readonly workMs: number | null;
   /** Given where the set asks less than its rung, and so is no evidence for it. */
   readonly eased?: Eased | null;
+  /** Of a pressure set: what a lost rep adds; of a set that lasts a time, nothing. */
+  readonly lossCost?: LossCost | null;
+  /** Of a quality set: it ends when technique goes. */
+  readonly endsOnFaults?: boolean;
 }
 
 /** A set without tests: shuffled markers with a tone, each rep at its own pace. */
@@ -82,6 +87,12 @@ export const screenKindOf = ({ cueKinds }: Pick<Conditions, 'cueKinds'>): Screen
 /** The kind that is heard, `null` where cues are only seen. */
 export const soundKindOf = ({ cueKinds }: Pick<Conditions, 'cueKinds'>): SoundKind | null =>
   SOUND_KINDS.find((kind) => cueKinds.includes(kind)) ?? null;
+
+/** Whether a word is said. */
+export const isSpoken = (conditions: Pick<Conditions, 'cueKinds'>): boolean => {
+  const kind = soundKindOf(conditions);
+  return kind === 'spoken' || kind === 'spoken colour';
+};
 
 /**
  * What answers are quick to: hearing is some 30–50 ms quicker than seeing, so times of the one are

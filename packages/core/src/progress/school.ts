@@ -1,4 +1,5 @@
 import { mean } from '../numeric/index.js';
+import type { Conditions } from '../drill/index.js';
 import type { Doing, Pressure, Rung, RungOrder } from '../pattern/index.js';
 
 /** How rich a rung is: everything but how fast. */
@@ -67,9 +68,12 @@ export const SCHOOL_NAMES = Object.keys(SCHOOLS) as SchoolName[];
 
 /** How hard a set is meant to be, and what a rest is for. */
 export const EFFORTS = {
-  quality: { restRatio: 2 },
-  pressure: { restRatio: 1 },
-} as const satisfies Record<string, { restRatio: number }>;
+  quality: { restRatio: 2, stakes: { lossCost: null, endsOnFaults: true } },
+  pressure: { restRatio: 1, stakes: { lossCost: { reps: 1, most: 5 }, endsOnFaults: false } },
+} as const satisfies Record<
+  string,
+  { restRatio: number; stakes: Pick<Conditions, 'lossCost' | 'endsOnFaults'> }
+>;
 
 export type EffortName = keyof typeof EFFORTS;
 /** Their names, as they are offered. */

@@ -3,16 +3,19 @@ export { placeEvent } from './place-event.js';
 export { SET_SOURCES, type RunPlan, type SetSource } from './plan.js';
 export { beginRota, MOST_IN_ROTA, nextTurn, restEndsAt, turnOf, type Rota } from './rota.js';
 export {
+  addedSoFar,
   apply,
   cueDueMs,
   currentCue,
   END_REASONS,
   everyMsNow,
   finishedReps,
+  hasTechniqueGone,
   isEventOpen,
   lastRep,
   LEAD_IN_MS,
   replay,
+  repsDue,
   RUN_STATES,
   settingsOf,
   staircaseOf,

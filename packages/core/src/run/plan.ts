@@ -15,9 +15,9 @@ export interface RunPlan {
   readonly source: SetSource;
   readonly seed: number;
   readonly conditions: Conditions;
-  /** How many reps; of a set that lasts a time, the most there can be. */
+  /** How many reps, without what lost ones add; of a set that lasts a time, the most there can be. */
   readonly reps: number;
-  /** Empty when they are called live. */
+  /** Empty when they are called live; with those that lost reps may add. */
   readonly cues: readonly Cue[];
   readonly falseStartMs: number;
   readonly responseLimitMs: number;

@@ -1,5 +1,5 @@
 import type { Cue } from '../cue/index.js';
-import { dueMs } from '../drill/index.js';
+import { addedReps, dueMs, techniqueWent } from '../drill/index.js';
 import { readStaircase, type StaircaseReading } from '../progress/index.js';
 import {
   checkEvents,
@@ -10,6 +10,7 @@ import {
   type Fault,
   type Rep,
   type RepMarks,
+  type RepReading,
   type RepSettings,
   type TimedEvent,
 } from '../timing/index.js';
@@ -23,7 +24,7 @@ export interface RecordedRep extends Rep {
 }
 
 /** How a set may end. */
-export const END_REASONS = ['completed', 'stopped early'] as const;
+export const END_REASONS = ['completed', 'stopped early', 'technique went'] as const;
 export type EndReason = (typeof END_REASONS)[number];
 
 /** What can happen in a drill. The log of these is the drill: replayed, it gives the same run. */
@@ -60,6 +61,8 @@ export type Action<Plan extends RunPlan = RunPlan> =
       readonly repId: string;
       readonly newId: string;
       readonly fault: Fault;
+      /** When it was said; absent in logs of before it mattered. */
+      readonly atMs?: number;
     }
   /** An event of a rep that is finished came late. */
   | {
@@ -76,7 +79,7 @@ export type Action<Plan extends RunPlan = RunPlan> =
     }
   | { readonly type: 'ended'; readonly at: string };
 
-/** `complete`: every cue has its rep, and the last can still be redone or struck out. */
+/** `complete`: every cue has its rep, time is up or technique went, and the last can still be redone or struck out. */
 export const RUN_STATES = ['waiting', 'cued', 'paused', 'complete', 'ended'] as const;
 export type RunState = (typeof RUN_STATES)[number];
 
@@ -181,6 +184,23 @@ export const staircaseOf = ({ plan, recorded }: Run): StaircaseReading | null =>
     ? readStaircase(readReps(recorded, plan.cues, settingsOf(plan)), plan.conditions.pace)
     : null;
 
+const readingsOf = ({ plan, recorded }: Run): RepReading[] =>
+  readReps(recorded, plan.cues, settingsOf(plan));
+
+/** Reps that lost ones have added so far, of a pressure set. */
+export const addedSoFar = (run: Run): number => {
+  const { workMs, lossCost } = run.plan.conditions;
+  return workMs === null && lossCost ? addedReps(readingsOf(run), lossCost) : 0;
+};
+
+/** Reps the set has just now: those it was given, and those that lost ones added. */
+export const repsDue = (run: Run): number => run.plan.reps + addedSoFar(run);
+
+/** Whether technique went, in a set that ends with it. */
+export const hasTechniqueGone = (run: Run): boolean =>
+  run.plan.conditions.endsOnFaults === true &&
+  techniqueWent(readingsOf(run), run.plan.conditions.watched);
+
 /** From cue to cue just now, ms; `null` at one's own pace. */
 export const everyMsNow = (run: Run): number | null =>
   staircaseOf(run)?.nextMs ?? run.plan.conditions.pace.everyMs;
@@ -194,9 +214,11 @@ export const cueDueMs = (run: Run): number =>
   });
 
 /** The next cue that has no rep yet. */
-function nextOrdinal({ plan, recorded }: Run): number | undefined {
-  const done = new Set(recorded.map(({ ordinal }) => ordinal));
-  return Array.from({ length: plan.reps }, (_, i) => i + 1).find((ordinal) => !done.has(ordinal));
+function nextOrdinal(run: Run): number | undefined {
+  const done = new Set(run.recorded.map(({ ordinal }) => ordinal));
+  return Array.from({ length: repsDue(run) }, (_, i) => i + 1).find(
+    (ordinal) => !done.has(ordinal),
+  );
 }
 
 /** The cue is perceivable from the first moment that anything shows it. */
@@ -211,6 +233,12 @@ function light<Plan extends RunPlan>(run: Run<Plan>, lit: TimedEvent): Run<Plan>
   );
   return { ...run, open: { ...run.open, events } };
 }
+
+const complete = <Plan extends RunPlan>(run: Run<Plan>): Run<Plan> => ({
+  ...run,
+  state: 'complete',
+  open: NOTHING_OPEN,
+});
 
 /** Closes the open rep and waits for the next cue that has none yet. */
 function close<Plan extends RunPlan>(
@@ -239,8 +267,8 @@ function close<Plan extends RunPlan>(
   };
   const next = nextOrdinal(after);
   const worked = run.workEndsMs !== null && readyMs >= run.workEndsMs;
-  return next === undefined || worked
-    ? { ...after, state: 'complete', open: NOTHING_OPEN }
+  return next === undefined || worked || hasTechniqueGone(after)
+    ? complete(after)
     : waitFor(after, next, readyMs);
 }
 
@@ -330,6 +358,23 @@ function resume<Plan extends RunPlan>(run: Run<Plan>, atMs: number): Run<Plan> {
   };
 }
 
+/**
+ * What a word about a finished rep makes of the wait for the next: the set ends where technique
+ * went or nothing is owed any longer, and goes on where the word is taken back or adds to it.
+ */
+function settle<Plan extends RunPlan>(run: Run<Plan>, atMs = run.readyMs): Run<Plan> {
+  if (run.redoOf !== null || run.workEndsMs !== null) return run;
+  const next = nextOrdinal(run);
+  const isOver = next === undefined || hasTechniqueGone(run);
+  if (run.state === 'waiting' && isOver) return complete(run);
+  return run.state === 'complete' && !isOver ? waitFor(run, next, atMs) : run;
+}
+
+function endReasonOf(run: Run): EndReason {
+  if (run.state !== 'complete') return 'stopped early';
+  return hasTechniqueGone(run) ? 'technique went' : 'completed';
+}
+
 /** What an action makes of a run. An action that has no place in it gives the same run back. */
 export function apply<Plan extends RunPlan>(
   run: Run<Plan> | null,
@@ -360,7 +405,7 @@ export function apply<Plan extends RunPlan>(
     case 'ran out':
       return run.state === 'cued' ? close(run, action.atMs) : run;
     case 'time up':
-      return run.state === 'waiting' ? { ...run, state: 'complete', open: NOTHING_OPEN } : run;
+      return run.state === 'waiting' ? complete(run) : run;
     case 'paused':
       return run.state === 'waiting' || run.state === 'cued'
         ? { ...run, state: 'paused', open: NOTHING_OPEN, pausedAtMs: action.atMs }
@@ -370,11 +415,14 @@ export function apply<Plan extends RunPlan>(
     case 'redone':
       return redo(run, action.atMs);
     case 'struck':
-      return strike(run, action);
+      return settle(strike(run, action));
     case 'fault seen':
-      return amend(run, action, ({ seenFaults }) => ({
-        seenFaults: toggled(seenFaults, action.fault),
-      }));
+      return settle(
+        amend(run, action, ({ seenFaults }) => ({
+          seenFaults: toggled(seenFaults, action.fault),
+        })),
+        action.atMs,
+      );
     case 'event found':
       return addFound(run, action);
     case 'marked':
@@ -385,7 +433,7 @@ export function apply<Plan extends RunPlan>(
         ...run,
         state: 'ended',
         open: NOTHING_OPEN,
-        endReason: run.state === 'complete' ? 'completed' : 'stopped early',
+        endReason: endReasonOf(run),
       };
   }
 }

@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
 import { LOW } from '../../parts/tokens.js';
 import { Headline, Quiet } from '../../parts/Text.js';
-import { finishedReps, lastRep } from '@orthokin/core/run';
+import { finishedReps, hasTechniqueGone, lastRep, repsDue } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 import { Answer } from './Answer.js';
 import { auditSentence } from '../../words/audit.js';
@@ -74,10 +74,12 @@ export function Break({
     <Box>
       <Headline>
         {complete
-          ? say('setDone')
+          ? hasTechniqueGone(run)
+            ? say('techniqueWent')
+            : say('setDone')
           : say('pausedAfterDoneWhich', {
               done,
-              which: run.workEndsMs === null ? say('reps', { reps: run.plan.reps }) : '',
+              which: run.workEndsMs === null ? say('reps', { reps: repsDue(run) }) : '',
             })}
       </Headline>
       <Quiet>{done === 0 ? say('noRepFinishedYet') : say('doneKeptThisDevice', { done })}</Quiet>

@@ -1,7 +1,7 @@
 import type { Fault } from '@orthokin/core/timing';
 import { rungOf } from '@orthokin/core/pattern';
 import { useContext, useEffect, useMemo, useRef } from 'react';
-import { finishedReps, lastRep } from '@orthokin/core/run';
+import { finishedReps, lastRep, repsDue } from '@orthokin/core/run';
 import type { DrillPlan, Run } from '../../drill/plan.js';
 import { matOf } from '../../beacons/fleet.js';
 import type { BeaconLink } from '../../beacons/link.js';
@@ -30,7 +30,7 @@ const runNews = (run: Run): RunNews => ({
   state: run.state,
   ordinal: run.ordinal,
   // How many cues a time holds nobody knows before it is over.
-  reps: run.plan.conditions.workMs === null ? run.plan.reps : 0,
+  reps: run.plan.conditions.workMs === null ? repsDue(run) : 0,
   finished: finishedReps(run).length,
   openEvents: run.open.events.map(({ name }) => name),
   faults: [...(run.open.repId === null ? (lastRep(run)?.seenFaults ?? []) : run.open.faults)],

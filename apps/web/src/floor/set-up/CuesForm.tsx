@@ -1,4 +1,4 @@
-import { soundKindOf, type Conditions, type StaircaseSteps } from '@orthokin/core/drill';
+import { isSpoken, type Conditions, type StaircaseSteps } from '@orthokin/core/drill';
 import { rungOf, type Rung } from '@orthokin/core/pattern';
 import { USUAL_STAIRCASE_RULE, EFFORTS, type Rule } from '@orthokin/core/progress';
 import type { DrillSetupReply } from '@orthokin/contract';
@@ -14,6 +14,7 @@ import { AmountPart } from './AmountPart.js';
 import { CuePart } from './CuePart.js';
 import { guessableSentence } from './guessable.js';
 import { conditionsFor, type DrillChoices } from './plan-drill.js';
+import { StakesPart } from './StakesPart.js';
 import { TrialsPart } from './TrialsPart.js';
 import { WaitingPart } from './WaitingPart.js';
 import { say } from '../../words/floor.js';
@@ -116,7 +117,7 @@ export function CuesForm({
         </CheckField>
       )}
       <CuePart conditions={conditions} onChange={settle} />
-      {soundKindOf(conditions) === 'spoken' && <VoicePart words={allWordsOf(setup)} />}
+      {isSpoken(conditions) && <VoicePart words={allWordsOf(setup)} />}
       <div className="folds">
         <WaitingPart
           conditions={conditions}
@@ -125,6 +126,7 @@ export function CuesForm({
           onChange={settle}
         />
         <TrialsPart conditions={conditions} onChange={settle} />
+        <StakesPart conditions={conditions} onChange={settle} />
       </div>
       <Quiet>
         {say('targets')} {commaList(rung?.targets ?? [])}

@@ -1,6 +1,6 @@
 import type { SetSource } from '@orthokin/core/run';
 import type { ClubReply, DrillSetupReply } from '@orthokin/contract';
-import { makeSchedule, MAX_REPS, seededRandom, type Cue } from '@orthokin/core/cue';
+import { addedCues, makeSchedule, MAX_REPS, seededRandom, type Cue } from '@orthokin/core/cue';
 import { easedRung, PLAIN_CONDITIONS, type Conditions, type Eased } from '@orthokin/core/drill';
 import { onScale } from '@orthokin/core/footwork';
 import { seenTargets, type Target } from '@orthokin/core/floor';
@@ -51,6 +51,12 @@ export const USUAL_CHOICES: DrillChoices = {
   asRung: true,
 };
 
+/** Nothing happens to a set because a rep went wrong: it is always the same. */
+export const NOTHING_AT_STAKE = {
+  lossCost: null,
+  endsOnFaults: false,
+} as const satisfies Partial<Conditions>;
+
 /** Nobody is cued more often than this. */
 const LEAST_CYCLE_MS = 1200;
 
@@ -66,13 +72,17 @@ export const repsOf = ({ reps, conditions }: DrillChoices): number =>
     ? reps
     : Math.min(MAX_REPS, Math.ceil(conditions.workMs / LEAST_CYCLE_MS));
 
+type CuedSetup = Pick<FloorSetup, 'pattern' | 'rung' | 'eased' | 'watched' | 'ladder'>;
+
 /** The conditions of a set on the athlete's rung. */
 export function conditionsFor(
-  { pattern, rung, eased, watched }: Pick<FloorSetup, 'pattern' | 'rung' | 'eased' | 'watched'>,
+  { pattern, rung, eased, watched, ladder }: CuedSetup,
   { conditions: chosen, asRung }: Pick<DrillChoices, 'conditions' | 'asRung'>,
 ): Conditions {
   const asked = rungOf(pattern, rung);
   const conditions = {
+    // What the ladder's effort puts at stake, until the coach chooses otherwise.
+    ...EFFORTS[ladder.effort].stakes,
     ...chosen,
     watched,
     ...(eased && { eased }),
@@ -100,15 +110,27 @@ export function onRungsFloor(setup: FloorSetup): FloorSetup {
 }
 
 /** The cues of a set on the athlete's rung, drawn from the seed. */
-export function scheduleFor(
-  setup: Pick<FloorSetup, 'pattern' | 'rung' | 'eased' | 'watched'>,
-  choices: DrillChoices,
-  seed: number,
-): Result<Cue[]> {
+export function scheduleFor(setup: CuedSetup, choices: DrillChoices, seed: number): Result<Cue[]> {
   const targets = rungOf(setup.pattern, setup.rung)?.targets ?? [];
   return makeSchedule(
     { ...conditionsFor(setup, choices), targets, reps: repsOf(choices) },
     seededRandom(seed),
+  );
+}
+
+/** The cues of reps that lost ones may add; none where nothing is at stake. */
+function cuesAtStake(
+  setup: CuedSetup,
+  choices: DrillChoices,
+  cues: readonly Cue[],
+  seed: number,
+): Result<Cue[]> {
+  const { lossCost, workMs, order, ...conditions } = conditionsFor(setup, choices);
+  if (!lossCost || workMs !== null || order === 'called') return { ok: true, value: [] };
+  const targets = rungOf(setup.pattern, setup.rung)?.targets ?? [];
+  return addedCues(
+    { ...conditions, order, targets, reps: lossCost.most },
+    ...([cues, lossCost.most, seededRandom(seed + 1)] as const),
   );
 }
 
@@ -127,6 +149,8 @@ export function planDrill(
 ): Result<DrillPlan> {
   const schedule = scheduleFor(setup, choices, seed);
   if (!schedule.ok) return schedule;
+  const atStake = cuesAtStake(setup, choices, schedule.value, seed);
+  if (!atStake.ok) return atStake;
   const startedAt = new Date(startedAtEpochMs);
   const { athlete, pattern, ownLimits, rung } = setup;
   const limitsMs = ownLimits.includes(rung) ? (rungOf(pattern, rung)?.limitsMs ?? null) : null;
@@ -142,7 +166,7 @@ export function planDrill(
       seed,
       conditions: conditionsFor(setup, choices),
       reps: repsOf(choices),
-      cues: schedule.value,
+      cues: [...schedule.value, ...atStake.value],
       falseStartMs: USUAL_FALSE_START_MS,
       responseLimitMs: USUAL_RESPONSE_LIMIT_MS,
       startedAt: startedAt.toISOString(),

@@ -1,6 +1,6 @@
 import { useSearchParams } from 'react-router';
 import { useRemembered } from '../../device/useRemembered.js';
-import { USUAL_CHOICES, type DrillChoices } from './plan-drill.js';
+import { NOTHING_AT_STAKE, USUAL_CHOICES, type DrillChoices } from './plan-drill.js';
 
 /** The most a test of the address may ask. */
 const MOST_TEST_REPS = 60;
@@ -37,7 +37,12 @@ export function useChoices(athleteId: string): [DrillChoices, (choices: DrillCho
   };
   if (testReps === null) return [choices, keep];
   return [
-    { ...USUAL_CHOICES, source: choices.source, reps: testReps },
+    {
+      ...USUAL_CHOICES,
+      source: choices.source,
+      reps: testReps,
+      conditions: { ...USUAL_CHOICES.conditions, ...NOTHING_AT_STAKE },
+    },
     ({ source }) => keep({ ...choices, source }),
   ];
 }

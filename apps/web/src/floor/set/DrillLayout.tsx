@@ -120,6 +120,11 @@ export const Count = styled.span<{ $large?: boolean }>`
         line-height: 1;
       `}
   }
+  em {
+    margin-left: 10px;
+    font: 650 22px ${MONO};
+    color: ${colour('ink')};
+  }
   ${Pace} ~ & {
     margin-left: 0;
   }

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useSyncExternalStore, type ReactElement } from 'rea
 import { rungOf } from '@orthokin/core/pattern';
 import { InsteadOfPage } from '../../parts/InsteadOfPage.js';
 import { Notice } from '../../parts/Notice.js';
-import { currentCue, finishedReps, isEventOpen } from '@orthokin/core/run';
+import { addedSoFar, currentCue, finishedReps, isEventOpen, repsDue } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 import type { Session } from '../../drill/session.js';
 import { SetClock } from '../../drill/set-clock.js';
@@ -40,6 +40,7 @@ import { useCueing } from '../cueing/useCueing.js';
 import { useDrillActs, type DrillActs } from './useDrillActs.js';
 import { IDLE_TIMING_KEYS, useDrillKeys, useQuietAfter, type KeyMap } from './useDrillKeys.js';
 import { PaceNow } from './PaceNow.js';
+import { useStakesAloud } from './useStakesAloud.js';
 import { WorkLeft } from './WorkLeft.js';
 import { say } from '../../words/floor.js';
 
@@ -116,10 +117,12 @@ export function DrillScreen({
   useDrillKeys(keysOf(run, acts, call), useQuietAfter(run.state === 'complete'));
   usePauseWhenHidden(acts.pause);
   useAwake();
+  useStakesAloud(run);
 
   const { plan, state, ordinal } = run;
   const running = state === 'waiting' || state === 'cued';
   const cue = currentCue(run);
+  const added = addedSoFar(run);
   const end = () => void acts.end().then(onLeave);
   return (
     <InsteadOfPage>
@@ -133,8 +136,9 @@ export function DrillScreen({
             })}
           </span>
           {plan.conditions.workMs === null ? (
-            <Count aria-label={say('cueOrdinalReps', { ordinal, reps: plan.reps })}>
-              <b>{ordinal}</b> {say('reps2', { reps: plan.reps })}
+            <Count aria-label={say('cueOrdinalReps', { ordinal, reps: repsDue(run) })}>
+              <b>{ordinal}</b> {say('reps2', { reps: repsDue(run) })}
+              {added > 0 && <em data-testid="owed">{say('addedReps', { added })}</em>}
             </Count>
           ) : (
             <WorkLeft run={run} clock={clock} />

@@ -45,7 +45,9 @@ export function useDrillActs(session: Session, run: Run, clock: SetClock): Drill
     fault: (fault) =>
       void commit((now) => {
         const repId = spokenOf(now);
-        return repId === null ? null : { type: 'fault seen', repId, newId: v7(), fault };
+        return repId === null
+          ? null
+          : { type: 'fault seen', repId, newId: v7(), fault, atMs: clock.now() };
       }),
     mark: (marks) =>
       void commit((now) => {

@@ -10,7 +10,12 @@ import { trackOf } from '@orthokin/core/run';
 import { useOutbox } from '../../device/outbox-context.js';
 import { Button } from '../../parts/Button.js';
 import { download, fileName } from '../../parts/download.js';
-import { conditionsFor, planDrill, type DrillChoices } from '../set-up/plan-drill.js';
+import {
+  conditionsFor,
+  NOTHING_AT_STAKE,
+  planDrill,
+  type DrillChoices,
+} from '../set-up/plan-drill.js';
 import { renderTrack } from './render-track.js';
 import { say } from '../../words/floor.js';
 
@@ -31,7 +36,10 @@ export function SoundFile({
   const outbox = useOutbox();
   const [said, setSaid] = useState<string | null>(null);
   const make = async () => {
-    const made = planDrill(club, setup, { ...choices, source: 'none' }, seed, epochNow());
+    // A file plays on whatever happens.
+    const conditions = { ...choices.conditions, ...NOTHING_AT_STAKE };
+    const asked = { ...choices, conditions, source: 'none' } as const;
+    const made = planDrill(club, setup, asked, seed, epochNow());
     if (!made.ok) throw new Error(problemSentence(made.problem));
     const plan = made.value;
     const file = new Blob([await renderTrack(plan)], { type: 'audio/wav' });

@@ -55,7 +55,7 @@ export async function renderTrack(plan: DrillPlan): Promise<Uint8Array<ArrayBuff
       cueKinds:
         plan.conditions.cueKinds.includes('tone') && plan.conditions.cueKinds.length === 1
           ? ['tone']
-          : ['spoken'],
+          : [plan.conditions.cueKinds.includes('spoken colour') ? 'spoken colour' : 'spoken'],
     },
   };
   await learnWords(wordsOfSet(spoken));

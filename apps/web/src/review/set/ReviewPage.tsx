@@ -117,6 +117,7 @@ function SetReview({ setId, review }: { setId: string; review: Review }): ReactE
             {say('patternRungRung', { pattern: pattern.name, rung: set.rung })} {rung?.name},{' '}
             {dayWords(set.startedAt)} {timeWords(set.startedAt)}
             {set.endReason === 'stopped early' && say('stoppedEarly')}
+            {set.endReason === 'technique went' && say('endedWhenTechniqueWent')}
           </Quiet>
           {said && set.source !== 'none' && (
             <div style={{ margin: '12px 0 18px' }}>

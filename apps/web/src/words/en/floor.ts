@@ -265,6 +265,17 @@ export const floor = {
     '{POSITIONWORDS}: “{point}” did not hold in {failed} of {of}, at {targets}',
   paceWay: 'Pace of the way',
   thenOnceThrough: 'then once through',
+  whenRepGoesWrong: 'When a rep goes wrong',
+  lostRepAddsReps: 'A lost rep adds reps (pressure)',
+  eachAdds: 'each lost rep adds',
+  mostAdded: 'at most, in all',
+  endsWhenTechniqueGoes:
+    'The set ends when technique goes: two reps running with a watched fault (quality)',
+  nothingIsWatchedYet: 'No fault is watched yet: choose one under tests and faults.',
+  whatLostMeans:
+    'A rep is lost when nobody came in time, when the athlete went early or another way, or moved though nothing was called; where the rule is all the way home, also when home was not touched.',
+  addedReps: '+{added} added',
+  techniqueWent: 'Technique went: the set is over',
   callsSpoken: 'calls spoken',
   lettersTargetsSidesTurnCallsCalls:
     '{letters} targets, the sides in turn: {calls} calls, about {minutes}. Nothing is timed.',

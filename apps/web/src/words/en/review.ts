@@ -69,6 +69,7 @@ export const review = {
   athleteSetReview: '{athlete}, a set · Review',
   patternRungRung: ', {pattern}, rung {rung}:',
   stoppedEarly: ', stopped early',
+  endedWhenTechniqueWent: ', ended when technique went',
   readingsKeptMarkedFilm:
     '{readings, plural, one {# cue} other {# cues}} kept, to be marked on film.',
   cycle: 'the cycle',
