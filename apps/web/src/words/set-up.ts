@@ -72,10 +72,10 @@ export function cuesWords(
 }
 
 /** What happens to the set when a rep goes wrong. */
-export function stakesWords({ lossCost, endsOnFaults, workMs }: Conditions): string {
+export function stakesWords({ lossCost, endsOnFaults, workMs, watched }: Conditions): string {
   const said = [
     lossCost && workMs === null && say('lostAdds', { reps: lossCost.reps, most: lossCost.most }),
-    endsOnFaults && say('endsOnFaults'),
+    endsOnFaults && watched.length > 0 && say('endsOnFaults'),
   ];
   return commaList(said) || say('nothingAtStake');
 }

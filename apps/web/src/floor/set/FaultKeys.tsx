@@ -21,9 +21,16 @@ const Row = styled(KeyRow)`
   }
 `;
 
-/** Faults that have a key in this set: those watched for, and turning round short of home. */
-export const keyedFaults = ({ plan }: Run): Fault[] => [
-  ...new Set<Fault>([...plan.conditions.watched, 'short of home']),
+/**
+ * Faults that have a key in this set: those watched for, turning round short of home, and what only
+ * an eye sees of a lost rep where one has its price.
+ */
+export const keyedFaults = ({ plan: { conditions } }: Run): Fault[] => [
+  ...new Set<Fault>([
+    ...conditions.watched,
+    'short of home',
+    ...(conditions.lossCost ? (['wrong way'] as const) : []),
+  ]),
 ];
 
 /** Faults a coach can say of the rep going on, or of the last one. */

@@ -17,7 +17,7 @@ export const setUp = {
   free: 'each by chance',
   called: 'called by a person',
   marker: 'the marker',
-  colour: 'its colour, all over',
+  colour: 'a full screen of its colour',
   arrow: 'an arrow',
   number: 'a number',
   word: 'a word to read',
