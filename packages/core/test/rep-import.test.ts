@@ -8,6 +8,7 @@ const settings: ImportSettings = {
   unit: 'seconds',
   source: 'hand',
   sdMs: 45,
+  lastDay: '2026-03-31',
   athletes: ['Amara Quill', 'Cass Ondry'],
   targets: ['A', 'B'],
 };
@@ -83,4 +84,27 @@ test.each<[string, string[], string, string]>([
   expect(problems[0]).toMatchObject({ row: 2, field });
   expect(problems[0]?.given).toContain(given);
   expect(sets.flatMap(({ reps }) => reps.map((rep) => rep.row))).toEqual([1]);
+});
+
+describe('a name that nobody has', () => {
+  const people = Array.from({ length: 40 }, (_, i) => `Player Number ${i + 1}`);
+  const allowed = (given: string, athletes: readonly string[]) =>
+    readRepRows([withCell(0, given)], { ...settings, athletes }).problems[0]?.allowed;
+
+  test('is answered with the nearest, not with all forty', () => {
+    expect(allowed('Amra Quil', [...people, 'Amara Quill'])).toBe('Amara Quill?');
+  });
+
+  test('where none is near, with all that there are if they are few', () => {
+    expect(allowed('Zed', settings.athletes)).toBe('Amara Quill, Cass Ondry');
+    expect(allowed('Zed', people)).toBe('one of 40 known names');
+    expect(allowed('', people)).toBe('one of 40 known names');
+  });
+});
+
+test('a day that is still to come is refused', () => {
+  const { problems } = readRepRows([withCell(1, '2027-03-01')], settings);
+  expect(problems).toEqual([
+    { row: 1, field: 'day', given: '2027-03-01', allowed: 'a day up to 2026-03-31' },
+  ]);
 });

@@ -1,5 +1,5 @@
 import { checkEvents, type TimedEvent, type TimingSource } from '../timing/index.js';
-import { dayOf, matchHeads, type Columns, type RowProblem } from './table-rows.js';
+import { dayOf, matchHeads, namesAllowed, type Columns, type RowProblem } from './table-rows.js';
 
 /** What a column of somebody else's table can be. */
 export const IMPORT_FIELDS = [
@@ -27,6 +27,8 @@ export interface ImportSettings {
   readonly source: TimingSource;
   /** Sd of one event's timing error, ms. */
   readonly sdMs: number;
+  /** Today, `YYYY-MM-DD`: nothing was timed after it. */
+  readonly lastDay: string;
   /** Names that are known, as the club writes them. */
   readonly athletes: readonly string[];
   /** Letters of the targets in play. */
@@ -102,7 +104,7 @@ class RowReader {
   oneOf(field: ImportField, known: readonly string[]): string {
     const text = this.text(field);
     const match = known.find((each) => each.toLowerCase() === text.toLowerCase());
-    if (match === undefined) this.refuse(field, text, known.join(', '));
+    if (match === undefined) this.refuse(field, text, namesAllowed(text, known));
     return match ?? '';
   }
 
@@ -110,6 +112,8 @@ class RowReader {
     const text = this.text('day');
     const day = dayOf(text);
     if (day === null) this.refuse('day', text, 'a day like 2026-01-31 or 31.1.2026');
+    else if (day > this.settings.lastDay)
+      this.refuse('day', text, `a day up to ${this.settings.lastDay}`);
     return day ?? '';
   }
 
