@@ -90,6 +90,9 @@ for (const [theme, size] of [
     await page.getByRole('link', { name: 'Report to print' }).click();
     await expect(page.getByRole('heading', { name: 'Take care' })).toBeVisible();
     await expectSound(page);
+    await page.goto('/words');
+    await expect(page.getByRole('heading', { name: 'What every figure means' })).toBeVisible();
+    await expectSound(page);
     await page.goto('/review/data');
     await expect(page.getByRole('button', { name: 'Choose a table' })).toBeVisible();
     await expectSound(page);

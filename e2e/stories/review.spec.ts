@@ -284,3 +284,17 @@ test('a club is taken out, wiped, and brought back as it was', async ({ page }) 
   await page.goto('/review');
   await expect(page.getByRole('rowheader')).toHaveCount(8);
 });
+
+test('a figure says what it means, how it was worked out and how sure it is; all of them on a page', async ({
+  page,
+}) => {
+  await openNewest(page, 'Amara Quill');
+  await page.getByRole('rowheader', { name: 'recovery' }).getByRole('button').click();
+  const told = page.getByRole('dialog', { name: 'recovery' });
+  for (const part of ['What it means', 'How it is worked out', 'How sure it is'])
+    await expect(told.getByText(part)).toBeVisible();
+  await expect(told.getByText('until both feet are inside home base')).toBeVisible();
+  await told.getByRole('link', { name: 'All words and figures' }).click();
+  await expect(page.getByRole('heading', { name: 'What every figure means' })).toBeVisible();
+  await expect(page.getByRole('term').filter({ hasText: 'Is it better?' })).toBeVisible();
+});

@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { Dialog, DialogTrigger, Heading } from 'react-aria-components';
 import styled from 'styled-components';
-import { Button } from '../parts/Button.js';
+import { Button, ButtonLink } from '../parts/Button.js';
 import { IconButton } from '../parts/IconButton.js';
 import { Sheet } from '../parts/Sheet.js';
 import { Heading as SmallHeading } from '../parts/Text.js';
@@ -92,6 +92,9 @@ export const Shortcuts = ({ onWalk }: { onWalk: () => void }): ReactElement => (
               >
                 {say('takeWalk')}
               </Button>
+              <ButtonLink to="/words" onClick={close}>
+                {say('whatFiguresMean')}
+              </ButtonLink>
               <Button onPress={close}>{say('close')}</Button>
             </p>
           </>

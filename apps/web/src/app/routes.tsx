@@ -56,6 +56,7 @@ const compare = async () => ({
 const report = async () => ({
   Component: (await import('../review/report/ReportPage.js')).ReportPage,
 });
+const glossary = async () => ({ Component: (await import('./GlossaryPage.js')).GlossaryPage });
 const files = async () => ({ Component: (await import('../review/files/FilesPage.js')).FilesPage });
 const ladder = async () => ({
   Component: (await import('../ladder/everyone/EveryonePage.js')).EveryonePage,
@@ -139,6 +140,7 @@ export const router = createBrowserRouter([
       { path: 'floor/:athleteId?', lazy: floor },
       { path: 'floor/:athleteId/map', lazy: map },
       { path: 'floor/:athleteId/rehearse', lazy: rehearse },
+      { path: 'words', lazy: glossary },
       { path: 'review', lazy: glance },
       { path: 'review/sets', lazy: newest },
       { path: 'review/compare', lazy: compare },

@@ -4,6 +4,7 @@ import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { ButtonLink } from '../parts/Button.js';
+import { Explained } from '../parts/explained/Explained.js';
 import { RungMeter } from '../parts/RungMeter.js';
 import { ShortCourse } from '../parts/ShortCourse.js';
 import { colour, MIDDLE, NARROW } from '../parts/tokens.js';
@@ -98,7 +99,9 @@ export function SquadLine({ line }: { line: SquadLineReply }): ReactElement {
         {course && (
           <>
             <ShortCourse course={course} />
-            <small>{courseCaption(course)}</small>
+            <small>
+              <Explained what="shortCourse">{courseCaption(course)}</Explained>
+            </small>
           </>
         )}
       </div>

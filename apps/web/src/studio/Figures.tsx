@@ -2,9 +2,8 @@ import { legFigures, MAX_DETOUR, patternFigures, type WayFigures } from '@orthok
 import { lengthWords, type LengthUnit } from '@orthokin/core/floor';
 import type { Leg, Pattern } from '@orthokin/core/pattern';
 import { memo, type ReactElement } from 'react';
-import { Button, Dialog, DialogTrigger, Popover } from 'react-aria-components';
 import styled from 'styled-components';
-import { colour } from '../parts/tokens.js';
+import { Explains } from '../parts/explained/Explains.js';
 import { useEditor } from './state/editor.js';
 import { useUnit } from './state/unit.js';
 import { say } from '../words/studio.js';
@@ -21,44 +20,16 @@ const Row = styled.div`
   flex-wrap: wrap;
   gap: 0 20px;
   padding-top: 6px;
-  button {
-    padding: 4px 0;
-    border: 0;
-    background: none;
-    color: ${colour('ink')};
-    font-size: 16px;
-    text-align: left;
-    cursor: pointer;
-    text-decoration: underline dotted ${colour('quiet')};
-    text-underline-offset: 4px;
-  }
   strong {
     font-size: 18px;
   }
 `;
 
-const How = styled(Popover)`
-  max-width: 360px;
-  padding: 14px 18px;
-  border: 1.5px solid ${colour('ink')};
-  border-radius: 5px;
-  background: ${colour('raised')};
-  color: ${colour('ink')};
-  section {
-    outline: none;
-  }
-`;
-
 const FigureButton = memo(function FigureButton({ value, words, how }: Figure): ReactElement {
   return (
-    <DialogTrigger>
-      <Button>
-        <strong>{value}</strong> {words}
-      </Button>
-      <How placement="top">
-        <Dialog aria-label={say('howWordsWasWorkedOut', { words })}>{how}</Dialog>
-      </How>
-    </DialogTrigger>
+    <Explains label={say('howWordsWasWorkedOut', { words })} how={how}>
+      <strong>{value}</strong> {words}
+    </Explains>
   );
 });
 

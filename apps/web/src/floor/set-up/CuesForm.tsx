@@ -6,6 +6,7 @@ import { useMemo, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { allWordsOf } from '../../drill/cue-words.js';
 import { commaList, percent, seconds } from '../../words/format.js';
+import { HowKnown } from '../../parts/explained/HowKnown.js';
 import { CheckField } from '../../parts/form/CheckField.js';
 import { Quiet, Time } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
@@ -130,7 +131,7 @@ export function CuesForm({
       </div>
       <Quiet>
         {say('targets')} {commaList(rung?.targets ?? [])}
-        {say('guessableLimits', { guessable })}{' '}
+        {say('guessableSaid', { guessable })} <HowKnown what="guessable" /> {say('limitsAre')}{' '}
         {Object.entries(rung?.limitsMs ?? {}).map(([name, ms], i) => (
           <span key={name}>
             {i > 0 && ', '}

@@ -7,6 +7,8 @@ import { useAthleteLadder } from '../../api/ladder.js';
 import { ButtonLink } from '../../parts/Button.js';
 import { headline, ruleSentence, trainWords } from '../../words/decision.js';
 import { dayWords } from '../../words/format.js';
+import { Explained } from '../../parts/explained/Explained.js';
+import { HowKnown } from '../../parts/explained/HowKnown.js';
 import { Failed } from '../../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
@@ -128,7 +130,8 @@ function OnLadder({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
         <div className="answer">
           <Headline>{headline(decision, rung)}</Headline>
           <p className="says">
-            {ruleSentence(decision)} {demand} {train && say('whatTrainTrain', { train })}
+            {ruleSentence(decision)} {demand} {demand && <HowKnown what="lost" />}{' '}
+            {train && say('whatTrainTrain', { train })}
           </p>
           <MoveWays ladder={ladder} />
           {newest && here && (
@@ -141,7 +144,9 @@ function OnLadder({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
             </section>
           )}
           <section>
-            <Heading>{say('evidenceSoFar')}</Heading>
+            <Heading>
+              <Explained what="evidence">{say('evidenceSoFar')}</Explained>
+            </Heading>
             <RulePath decision={decision} evidence={evidence} />
           </section>
           {here && next && <NextRung from={here} to={next} />}

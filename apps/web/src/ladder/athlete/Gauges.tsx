@@ -4,10 +4,12 @@ import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { lackWords } from '../../words/decision.js';
 import { capital, orList, percent } from '../../words/format.js';
+import { Explained } from '../../parts/explained/Explained.js';
 import { phaseFill, type Phase } from '../../parts/phases.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
 import { limitWords, sourceWords } from '../../words/limit.js';
 import { say } from '../../words/ladder.js';
+import type { Quantity } from '../../words/quantity.js';
 
 const Rows = styled.ul`
   margin: 0;
@@ -67,6 +69,7 @@ function Bar({ share, tick, fill }: { share: number; tick: number; fill: string 
 
 function Gauge({
   name,
+  what,
   share,
   tick,
   fill,
@@ -75,6 +78,7 @@ function Gauge({
   why,
 }: {
   name: string;
+  what: Quantity;
   share: number;
   tick: number;
   fill: string;
@@ -85,7 +89,9 @@ function Gauge({
 }): ReactElement {
   return (
     <Row>
-      <strong>{name}</strong>
+      <strong>
+        <Explained what={what}>{name}</Explained>
+      </strong>
       <Bar share={share} tick={tick} fill={fill} />
       <span className="says">
         {met !== null && <span className={met ? 'met' : 'not'}>{met ? 'met' : say('notYet')}</span>}
@@ -125,6 +131,7 @@ function TimeGauge({
   return (
     <Gauge
       name={capital(name)}
+      what={name}
       share={(LIMIT_AT * (limitMs + overMs)) / limitMs}
       tick={LIMIT_AT}
       fill={phase ? phaseFill(phase) : colour('ink')}
@@ -163,6 +170,7 @@ export function Gauges({
       ))}
       <Gauge
         name={say('technique')}
+        what="clean"
         share={cuedReps > 0 ? technique.clean / cuedReps : 0}
         tick={cuedReps > 0 ? technique.needed / cuedReps : LIMIT_AT}
         fill={phaseFill('load')}
@@ -180,6 +188,7 @@ export function Gauges({
       />
       <Gauge
         name={say('wentEarly')}
+        what="wentEarly"
         share={cuedReps > 0 ? falseStarts.falseStarts / cuedReps / 0.5 : 0}
         tick={cuedReps > 0 ? falseStarts.allowed / cuedReps / 0.5 : 0}
         fill={phaseFill('split')}
@@ -193,6 +202,7 @@ export function Gauges({
       {held && (
         <Gauge
           name={say('catchTrials')}
+          what="catchTrials"
           share={held.held / held.trials}
           tick={held.needed / held.trials}
           fill={phaseFill('ready margin')}
@@ -207,6 +217,7 @@ export function Gauges({
       {spread && (
         <Gauge
           name="Spread"
+          what="spread"
           share={(LIMIT_AT * spread.share) / spread.most}
           tick={LIMIT_AT}
           fill={phaseFill('stance')}
@@ -220,6 +231,7 @@ export function Gauges({
       {!validReps.met && (
         <Gauge
           name="Reps"
+          what="counted"
           share={validReps.reps / validReps.needed}
           tick={1}
           fill={colour('quiet')}

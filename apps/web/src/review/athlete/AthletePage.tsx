@@ -14,6 +14,7 @@ import { useCourse } from '../../api/review.js';
 import { ButtonLink } from '../../parts/Button.js';
 import { dayWords } from '../../words/format.js';
 import { Failed } from '../../parts/Notice.js';
+import { HowKnown } from '../../parts/explained/HowKnown.js';
 import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import {
   betterSentence,
@@ -145,7 +146,9 @@ function CourseOfKind({
       {compared && (
         <Part>
           <Heading>{say('howSure')}</Heading>
-          <p>{doubtSentence(compared)}</p>
+          <p>
+            {doubtSentence(compared)} <HowKnown what="change" />
+          </p>
         </Part>
       )}
       <Ways className="no-print">

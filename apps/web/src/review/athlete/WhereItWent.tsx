@@ -1,6 +1,7 @@
 import { isClear, type PhaseChange } from '@orthokin/core/stats';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
+import { Explained } from '../../parts/explained/Explained.js';
 import { phaseFill } from '../../parts/phases.js';
 import { Heading } from '../../parts/Text.js';
 import { colour, MONO } from '../../parts/tokens.js';
@@ -41,7 +42,9 @@ export function WhereItWent({ phases }: { phases: readonly PhaseChange[] }): Rea
           const isSure = isClear(change.words);
           return (
             <div key={phase}>
-              <dt>{seasonPhase(phase)}</dt>
+              <dt>
+                <Explained what={phase}>{seasonPhase(phase)}</Explained>
+              </dt>
               <dd className={isSure ? '' : 'unclear'}>
                 {isSure && (
                   <svg

@@ -5,6 +5,7 @@ import { useContext, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { seconds } from '../../words/format.js';
 import { timedBy } from '../../words/verdict.js';
+import { Explained } from '../../parts/explained/Explained.js';
 import { FaultNames } from '../../parts/fault-names.js';
 import { Unseen } from '../../parts/Text.js';
 import { VERDICT_LOOK } from '../../parts/verdict-look.js';
@@ -47,7 +48,7 @@ const Details = styled.details`
   }
 `;
 
-const COLUMNS: readonly DurationName[] = [
+const COLUMNS = [
   'splitOffset',
   'reaction',
   'travel',
@@ -56,7 +57,7 @@ const COLUMNS: readonly DurationName[] = [
   'response',
   'cycle',
   'readyMargin',
-];
+] as const satisfies readonly DurationName[];
 
 const words = (name: DurationName): string =>
   name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
@@ -84,7 +85,7 @@ export function RepTable({
                 <th scope="col">{say('target')}</th>
                 {present.map((name) => (
                   <th key={name} scope="col">
-                    {words(name)}, s
+                    <Explained what={name}>{`${words(name)}, s`}</Explained>
                   </th>
                 ))}
                 <th scope="col" style={{ textAlign: 'left' }}>

@@ -13,6 +13,7 @@ import { Failed } from '../../parts/Notice.js';
 import { RibbonLegend } from '../../parts/ribbon/RibbonLegend.js';
 import { Ribbons } from '../../parts/ribbon/Ribbons.js';
 import { SayThis } from '../../parts/SayThis.js';
+import { HowKnown } from '../../parts/explained/HowKnown.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
 import { fadeSentence, trialSentence } from '../../words/set.js';
@@ -134,13 +135,18 @@ function SetReview({ setId, review }: { setId: string; review: Review }): ReactE
                   : say('setThisDeviceWhatComesNext')}
           </Headline>
           <p className="evidence">
-            {judgement && gateSentences(judgement).join(' ')} {leftOutSentence(summary)}
+            {judgement && gateSentences(judgement).join(' ')} {leftOutSentence(summary)}{' '}
+            <HowKnown what="verdict" />
           </p>
           {trials && <p className="evidence">{trials}</p>}
-          {set.source !== 'none' && <p className="evidence">{fadeSentence(say('cycle'), fade)}</p>}
+          {set.source !== 'none' && (
+            <p className="evidence">
+              {fadeSentence(say('cycle'), fade)} <HowKnown what="fade" />
+            </p>
+          )}
           {decision && (
             <Quiet className="evidence" style={{ marginTop: 6 }}>
-              {ruleSentence(decision)}
+              {ruleSentence(decision)} <HowKnown what="evidence" />
             </Quiet>
           )}
           {decision && !decision.setIds.includes(setId) && (

@@ -3,6 +3,7 @@ import type { SetSummary } from '@orthokin/core/stats';
 import type { DurationName } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
+import { Explained } from '../../parts/explained/Explained.js';
 import { PhaseSwatch, type Phase } from '../../parts/phases.js';
 import { seconds } from '../../words/format.js';
 import { colour, MONO } from '../../parts/tokens.js';
@@ -47,14 +48,14 @@ const Table = styled.table`
   }
 `;
 
-const ROWS: readonly (readonly [DurationName, string, Phase | null])[] = [
+const ROWS = [
   ['reaction', 'reaction', 'reaction'],
   ['travel', 'travel', 'travel'],
   ['load', 'load', 'load'],
   ['recovery', 'recovery', 'recovery'],
   ['response', 'response', null],
   ['cycle', 'cycle', null],
-];
+] as const satisfies readonly (readonly [DurationName, string, Phase | null])[];
 
 /** Median, middle half and limit of every duration that was timed. */
 export function SummaryTable({
@@ -66,13 +67,21 @@ export function SummaryTable({
 }): ReactElement {
   return (
     <Table>
-      <caption>{say('nCountedSeconds', { n: summary.n })}</caption>
+      <caption>
+        <Explained what="counted">{say('nCountedSeconds', { n: summary.n })}</Explained>
+      </caption>
       <thead>
         <tr>
           <th scope="col">{say('duration')}</th>
-          <th scope="col">{say('median')}</th>
-          <th scope="col">{say('middleHalf')}</th>
-          <th scope="col">{say('limit')}</th>
+          <th scope="col">
+            <Explained what="median">{say('median')}</Explained>
+          </th>
+          <th scope="col">
+            <Explained what="middleHalf">{say('middleHalf')}</Explained>
+          </th>
+          <th scope="col">
+            <Explained what="limit">{say('limit')}</Explained>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -86,7 +95,7 @@ export function SummaryTable({
             <tr key={name}>
               <th scope="row">
                 {phase && <PhaseSwatch phase={phase} />}
-                {words}
+                <Explained what={name}>{words}</Explained>
               </th>
               <td>{seconds(duration.medianMs)}</td>
               <td>

@@ -7,6 +7,7 @@ import styled from 'styled-components';
 import { commaList, seconds, semicolonList } from '../../words/format.js';
 import { FloorPlan } from '../../parts/plan/FloorPlan.js';
 import { viewOfTargets } from '../../parts/plan/view.js';
+import { HowKnown } from '../../parts/explained/HowKnown.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { residualSentence, signed } from '../../words/set.js';
 import { slowestHome } from '../../words/verdict.js';
@@ -74,7 +75,8 @@ export function TargetFloor({
               given: line.problem.given,
               field: line.problem.field,
               allowed: line.problem.allowed,
-            })}
+            })}{' '}
+        <HowKnown what="slowTarget" />
       </Quiet>
     </Section>
   );

@@ -6,6 +6,7 @@ import styled from 'styled-components';
 import { useStandings } from '../../api/squad.js';
 import { useGroupFilter } from '../../api/useGroupFilter.js';
 import { Button, ButtonLink } from '../../parts/Button.js';
+import { Explained } from '../../parts/explained/Explained.js';
 import { RungMeter } from '../../parts/RungMeter.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Failed } from '../../parts/Notice.js';
@@ -20,6 +21,7 @@ import {
   squadSentences,
 } from '../../words/glance.js';
 import { say } from '../../words/review.js';
+import type { Quantity } from '../../words/quantity.js';
 
 const Sort = styled.button`
   display: inline-flex;
@@ -63,6 +65,14 @@ const COLUMNS = {
   'last timed': ({ standing }: StandingReply) => standing.lastTimedMs ?? 0,
 } as const;
 type Column = keyof typeof COLUMNS;
+
+/** What the columns mean: their heads are pressed to sort. */
+const COLUMNS_TOLD = [
+  ['rung', 'rung'],
+  ['change', 'is it better?'],
+  ['heldBy', 'held back by'],
+  ['sides', 'sides'],
+] as const satisfies readonly (readonly [Quantity, Column | 'is it better?'])[];
 
 function sorted(lines: readonly StandingReply[], by: Column, up: boolean): StandingReply[] {
   const value = COLUMNS[by];
@@ -155,7 +165,13 @@ export function SquadGlance(): ReactElement {
         </Cells>
       )}
       <Quiet style={{ marginTop: 12, fontSize: 16, maxWidth: '84ch' }}>
-        {say('eachAthleteHeldAgainstThemselvesDay')}
+        {say('eachAthleteHeldAgainstThemselvesDay')}{' '}
+        {COLUMNS_TOLD.map(([what, words]) => (
+          <span key={what}>
+            {' · '}
+            <Explained what={what}>{words}</Explained>
+          </span>
+        ))}
       </Quiet>
     </Page>
   );

@@ -63,6 +63,7 @@ export const app = {
   hours: '{n, plural, one {an hour} other {# hours}}',
   days: '{n, plural, one {a day} other {# days}}',
   shortWalk: 'A short walk',
+  whatFiguresMean: 'What the figures mean',
   takeWalk: 'Take the short walk',
   stopOf: '{n} of {of}.',
   walkSquad:

@@ -157,7 +157,8 @@ export const floor = {
   home: 'Home',
   cuesRungNumberAsksAskedwords: 'Cues as rung {number} asks: {askedWords}',
   targets: 'Targets',
-  guessableLimits: '. {guessable} Limits:',
+  guessableSaid: '. {guessable}',
+  limitsAre: 'Limits:',
   seed: '. Seed',
   tapAlongSpaceHereCountCalibrationbeeps:
     'Tap along: space, or here. {count} of {CALIBRATIONBEEPS}',

@@ -1,4 +1,5 @@
 export const parts = {
+  howKnown: 'how this is known',
   tryAgain: 'Try again',
   nameOrthokin: '{name} · Orthokin',
   rungRung: 'rung {rung} of {of}',

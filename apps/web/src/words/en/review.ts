@@ -231,7 +231,7 @@ export const review = {
   repOrdinal: 'rep {ordinal}',
   outResponsems: 'out {responseMs}',
   homeRecoveryms: 'home {recoveryMs}',
-  lineOff: 'line {off}',
+  lineOff: '{off} for its distance',
   setThisDeviceWhatComesNext: 'The set is on this device; what comes next is said when it is sent.',
   versionVersion: ', version {version}',
   patternVersionSourceSenseCues:
