@@ -151,7 +151,7 @@ describe('rungs and limits in words', () => {
     ]);
     expect(changesBetween(rung, rung)).toEqual([]);
     expect(raisesWords(['speed'])).toBe('faster, nothing else');
-    expect(raisesWords([])).toBe('neither faster nor richer');
+    expect(raisesWords([])).toBe('neither faster nor more to do');
     expect(raisesWords(['speed', 'complexity'])).toContain('two things at once');
   });
 

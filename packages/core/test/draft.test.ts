@@ -3,6 +3,7 @@ import type { CueOrder } from '@orthokin/core/cue';
 import {
   layoutTargets,
   raisedBy,
+  stepUp,
   TYPICAL_BUILD,
   USUAL_RUNG,
   type Layout,
@@ -162,11 +163,12 @@ describe('limits of one’s own', () => {
   });
 });
 
+const base: Rung = {
+  ...USUAL_RUNG,
+  ...{ number: 1, name: '', targets: ['A', 'B'], limitsMs: { cycle: 2000 } },
+};
+
 test('what a step raises: speed, complexity, both or nothing', () => {
-  const base: Rung = {
-    ...USUAL_RUNG,
-    ...{ number: 1, name: '', targets: ['A', 'B'], limitsMs: { cycle: 2000 } },
-  };
   expect(raisedBy(base, { ...base, timeFactor: 0.9 })).toEqual(['speed']);
   expect(raisedBy(base, { ...base, limitsMs: { cycle: 1900 } })).toEqual(['speed']);
   expect(raisedBy(base, { ...base, pressure: 'one opponent' })).toEqual(['complexity']);
@@ -195,4 +197,39 @@ test('a set cued more guessably than its rung asks is no evidence', () => {
   expect(counts('called', 'shuffled')).toBe(true);
   expect(counts('known', 'shuffled')).toBe(false);
   expect(counts('free', 'chained')).toBe(false);
+});
+
+describe('what a step changes', () => {
+  test('each thing by itself, in the order a coach names them', () => {
+    const changes: [Partial<Rung>, ReturnType<typeof stepUp>][] = [
+      [{ targets: [...base.targets, 'Z'] }, [{ what: 'targets', more: 1 }]],
+      [{ order: 'blocked' }, [{ what: 'order', order: 'blocked' }]],
+      [{ doing: 'live' }, [{ what: 'doing', doing: 'live' }]],
+      [{ pressure: 'one opponent' }, [{ what: 'pressure', pressure: 'one opponent' }]],
+      [
+        { catchShare: base.catchShare > 0 ? 0 : 0.3 },
+        [{ what: 'catch', comes: base.catchShare === 0 }],
+      ],
+      [{ switchShare: 0.1 }, [{ what: 'switch', comes: true }]],
+      [{ floorScale: 0.5 }, [{ what: 'floor', larger: false }]],
+      [{ timeFactor: base.timeFactor * 0.9 }, [{ what: 'pace', quicker: true }]],
+      [{ limitsMs: { ...base.limitsMs, cycle: 60_000 } }, [{ what: 'pace', quicker: false }]],
+    ];
+    for (const [change, said] of changes)
+      expect(stepUp(base, { ...base, ...change })).toEqual(said);
+    expect(stepUp(base, base)).toEqual([]);
+  });
+
+  test('limits that move both ways are no pace; a new one is none either', () => {
+    const two = { ...base, limitsMs: { cycle: 3000, reaction: 300 } };
+    expect(stepUp(two, { ...two, limitsMs: { cycle: 2900, reaction: 310 } })).toEqual([]);
+    expect(stepUp(base, { ...base, limitsMs: { ...base.limitsMs, response: 900 } })).toEqual([]);
+  });
+
+  test('on a drafted ladder every step changes something', () => {
+    const rungs = draftLadder(star, USUAL_DRAFT);
+    rungs.slice(1).forEach((rung, i) => {
+      expect(stepUp(rungs[i] as Rung, rung)).not.toEqual([]);
+    });
+  });
 });

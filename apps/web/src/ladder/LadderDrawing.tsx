@@ -1,8 +1,20 @@
-import type { Rung } from '@orthokin/core/pattern';
+import {
+  GATED_DURATIONS,
+  limitRange,
+  stepUp,
+  type Pattern,
+  type Rung,
+} from '@orthokin/core/pattern';
 import type { ReactElement, ReactNode } from 'react';
 import styled from 'styled-components';
+import { PhaseSwatch } from '../parts/phases.js';
 import { Sole } from '../parts/plan/Sole.js';
-import { colour, NARROW } from '../parts/tokens.js';
+import { colour, MONO, NARROW } from '../parts/tokens.js';
+import { percent } from '../words/format.js';
+import { say } from '../words/ladder.js';
+import { shortLimit } from '../words/limit.js';
+import { stepWords } from '../words/rung.js';
+import { RungFloor } from './RungFloor.js';
 
 const Rails = styled.ol`
   display: flex;
@@ -21,21 +33,59 @@ const Rails = styled.ol`
 const RungLine = styled.li`
   position: relative;
   display: grid;
-  grid-template-columns: 34px minmax(0, 1fr) auto;
-  align-items: end;
-  gap: 2px 8px;
-  min-height: 54px;
-  padding: 8px 10px 7px 12px;
+  grid-template-columns: 24px 88px minmax(0, 1fr);
+  align-items: center;
+  gap: 2px 14px;
+  padding: 9px 12px 8px;
   border-bottom: 3px solid ${colour('rule')};
   color: ${colour('quiet')};
   .number {
     font-weight: 750;
-    font-size: 21px;
+    font-size: 22px;
     line-height: 1.15;
   }
-  .when {
+  .top {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: space-between;
+    gap: 2px 8px;
+  }
+  .name {
+    font-size: 17px;
+    line-height: 1.25;
+  }
+  .asks {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 1px 12px;
+    margin-top: 4px;
     font-size: 15px;
+  }
+  .asks span:first-child {
+    flex-basis: 100%;
+  }
+  .asks span {
+    display: inline-flex;
+    align-items: center;
+    gap: 6px;
     white-space: nowrap;
+  }
+  b {
+    font: 450 15px ${MONO};
+  }
+  .step {
+    padding: 1px 10px;
+    border: 1px solid ${colour('rule')};
+    border-radius: 12px;
+    background: ${colour('raised')};
+    color: ${colour('ink')};
+    font-size: 14px;
+    line-height: 1.4;
+  }
+  .when {
+    margin-left: auto;
+    font-size: 15px;
   }
   &[data-reached='true'] {
     border-bottom-color: ${colour('ink')};
@@ -48,42 +98,63 @@ const RungLine = styled.li`
   &[data-here='true'] .name,
   &[data-here='true'] .number {
     font-weight: 750;
-    font-size: 18px;
   }
   &[data-here='true'] .number {
     color: ${colour('bad')};
-    font-size: 23px;
   }
   .feet {
     position: absolute;
     left: -50px;
-    bottom: -2px;
+    bottom: 14px;
     color: ${colour('bad')};
   }
   .who {
-    grid-column: 2 / -1;
+    grid-column: 3;
+  }
+  @media (max-width: ${NARROW}) {
+    gap: 2px 8px;
+    padding-inline: 8px;
+    .who {
+      grid-column: 2 / -1;
+    }
   }
 `;
 
+/** The limits a rung asks, each under its phase. */
+const Limits = ({ rung }: { rung: Rung }): ReactElement[] =>
+  GATED_DURATIONS.flatMap((gate) => {
+    const limitMs = rung.limitsMs[gate];
+    if (limitMs === undefined) return [];
+    return [
+      <span key={gate}>
+        {gate === 'reaction' || gate === 'recovery' ? <PhaseSwatch phase={gate} /> : gate}
+        <b>{shortLimit(limitMs, limitRange(rung, gate))}</b>
+      </span>,
+    ];
+  });
+
 /** The ladder from its easiest rung at the foot to its hardest, with a place on it. */
 export function LadderDrawing({
-  rungs,
+  pattern,
   here = null,
   label,
   when,
   who,
 }: {
-  rungs: readonly Rung[];
+  pattern: Pattern;
   /** Where the one athlete stands; `null` where it is everyone's. */
   here?: number | null;
   label: string;
   when?: (rung: Rung) => ReactNode;
   who?: (rung: Rung) => ReactNode;
 }): ReactElement {
+  const { rungs } = pattern;
   return (
     <Rails aria-label={label}>
-      {rungs.map((rung) => {
+      {rungs.map((rung, i) => {
         const isHere = rung.number === here;
+        const below = rungs[i - 1];
+        const step = below && stepWords(stepUp(below, rung));
         return (
           <RungLine
             key={rung.number}
@@ -98,8 +169,18 @@ export function LadderDrawing({
               </svg>
             )}
             <span className="number">{rung.number}</span>
-            <span className="name">{rung.name}</span>
-            <span className="when">{when?.(rung)}</span>
+            <RungFloor pattern={pattern} rung={rung} />
+            <span>
+              <span className="top">
+                <span className="name">{rung.name}</span>
+                {step && <span className="step">{step}</span>}
+              </span>
+              <span className="asks">
+                <span>{say('timeOfMatch', { share: percent(rung.timeFactor) })}</span>
+                <Limits rung={rung} />
+                {when && <span className="when">{when(rung)}</span>}
+              </span>
+            </span>
             {who && <span className="who">{who(rung)}</span>}
           </RungLine>
         );

@@ -25,6 +25,10 @@ export const limitWords = (limitMs: number, range: readonly [number, number] | n
     ? say('eachTargetsOwn', { least: seconds(range[0]), most: secondsWithUnit(range[1]) })
     : secondsWithUnit(limitMs);
 
+/** The same, as short as can be: seconds without their unit. */
+export const shortLimit = (limitMs: number, range: readonly [number, number] | null): string =>
+  range ? `${seconds(range[0])}–${seconds(range[1])}` : seconds(limitMs);
+
 /** Where a limit comes from, in words. */
 export function sourceWords(source: LimitSource | undefined): string {
   switch (source?.kind) {

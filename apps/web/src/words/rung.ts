@@ -1,4 +1,11 @@
-import { GATED_DURATIONS, limitRange, type Axis, type Rung } from '@orthokin/core/pattern';
+import {
+  GATED_DURATIONS,
+  limitRange,
+  type Axis,
+  type Doing,
+  type Rung,
+  type StepUp,
+} from '@orthokin/core/pattern';
 import {
   demandOf,
   type Demand,
@@ -6,13 +13,22 @@ import {
   type MoveBasis,
   type SchoolName,
 } from '@orthokin/core/progress';
-import { capital, percent } from './format.js';
+import { capital, commaList, percent } from './format.js';
 import { limitWords } from './limit.js';
 import { rung as en } from './en/rung.js';
 import { speaker } from './say.js';
 import { orderWords } from './set-up.js';
 
 const say = speaker(en);
+
+/** What is done at the target, as it comes in with a step. */
+const DOING_COMES: Readonly<Record<Doing, string>> = {
+  'feet only': say('feetOnly'),
+  throw: say('withAThrow'),
+  implement: say('implementInHand'),
+  fed: say('objectFed'),
+  live: say('livePlay'),
+};
 
 /** One thing that differs between two rungs. */
 export interface RungChange {
@@ -51,6 +67,38 @@ export const changesBetween = (from: Rung, to: Rung): RungChange[] =>
   ASKED.flatMap(([what, words]) =>
     words(from) === words(to) ? [] : [{ what, from: words(from), to: words(to) }],
   );
+
+/** More things than this at once nobody reads on a chip. */
+const MOST_ON_CHIP = 2;
+
+function stepPart(step: StepUp): string {
+  switch (step.what) {
+    case 'targets':
+      return step.more > 0
+        ? say('moreTargets', { count: step.more })
+        : say('fewerTargets', { count: -step.more });
+    case 'order':
+      return orderWords(step.order);
+    case 'doing':
+      return DOING_COMES[step.doing];
+    case 'pressure':
+      return step.pressure === 'none' ? say('againstNobody') : say('againstOf', step);
+    case 'catch':
+      return say(step.comes ? 'catchComes' : 'catchGoes');
+    case 'switch':
+      return say(step.comes ? 'switchComes' : 'switchGoes');
+    case 'floor':
+      return say(step.larger ? 'largerFloor' : 'smallerFloor');
+    case 'pace':
+      return say(step.quicker ? 'quicker' : 'easierPace');
+  }
+}
+
+/** What a step changes, on a chip; empty where it changes nothing. */
+export const stepWords = (steps: readonly StepUp[]): string => {
+  const said = steps.slice(0, MOST_ON_CHIP).map(stepPart);
+  return steps.length > MOST_ON_CHIP ? say('andMore', { said: commaList(said) }) : commaList(said);
+};
 
 const AXIS_WORDS: Readonly<Record<Axis, string>> = {
   speed: say('fasterNothingElse'),

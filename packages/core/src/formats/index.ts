@@ -19,7 +19,7 @@ export {
   type TimeUnit,
 } from './rep-import.js';
 export { SET_COLUMNS, setDictionary, type SetColumn, type SetTableSet } from './set-table.js';
-export { type Columns, type RowProblem } from './table-rows.js';
+export { type Columns, type NearestName, type RowProblem } from './table-rows.js';
 export {
   matchRoster,
   readRoster,

@@ -1,5 +1,12 @@
 import { checkEvents, type TimedEvent, type TimingSource } from '../timing/index.js';
-import { dayOf, matchHeads, namesAllowed, type Columns, type RowProblem } from './table-rows.js';
+import {
+  dayOf,
+  matchHeads,
+  namesAllowed,
+  type Columns,
+  type NearestName,
+  type RowProblem,
+} from './table-rows.js';
 
 /** What a column of somebody else's table can be. */
 export const IMPORT_FIELDS = [
@@ -31,6 +38,7 @@ export interface ImportSettings {
   readonly lastDay: string;
   /** Names that are known, as the club writes them. */
   readonly athletes: readonly string[];
+  readonly nearestName: NearestName;
   /** Letters of the targets in play. */
   readonly targets: readonly string[];
 }
@@ -104,7 +112,8 @@ class RowReader {
   oneOf(field: ImportField, known: readonly string[]): string {
     const text = this.text(field);
     const match = known.find((each) => each.toLowerCase() === text.toLowerCase());
-    if (match === undefined) this.refuse(field, text, namesAllowed(text, known));
+    if (match === undefined)
+      this.refuse(field, text, namesAllowed(text, known, this.settings.nearestName));
     return match ?? '';
   }
 

@@ -1,4 +1,3 @@
-import { closest, distance } from 'fastest-levenshtein';
 import type { Problem } from '../result/index.js';
 
 /** What is wrong in a row; rows count from 1 below the header. */
@@ -25,8 +24,9 @@ export function matchHeads<Field extends string>(
   return found;
 }
 
-/** More than this share of a name's letters are other ones: it is another name. */
-const MISSPELT_SHARE = 0.34;
+/** The known name that a misspelt one was probably meant to be; `null` where none is near. */
+export type NearestName = (given: string, known: readonly string[]) => string | null;
+
 /** So many names and fewer are all said. */
 const FEW_NAMES = 8;
 
@@ -34,18 +34,13 @@ const FEW_NAMES = 8;
  * What is allowed in place of a name that nobody has: the one it was probably meant to be, or,
  * where none is near, all there are if they are few.
  */
-export function namesAllowed(given: string, known: readonly string[]): string {
-  const nearest = closest(
-    given.toLowerCase(),
-    known.map((name) => name.toLowerCase()),
-  );
-  const name = known.find((each) => each.toLowerCase() === nearest);
-  if (
-    given !== '' &&
-    name !== undefined &&
-    distance(given.toLowerCase(), nearest) <= Math.max(1, MISSPELT_SHARE * name.length)
-  )
-    return `${name}?`;
+export function namesAllowed(
+  given: string,
+  known: readonly string[],
+  nearestOf: NearestName,
+): string {
+  const nearest = given === '' ? null : nearestOf(given, known);
+  if (nearest !== null) return `${nearest}?`;
   return known.length <= FEW_NAMES ? known.join(', ') : `one of ${known.length} known names`;
 }
 

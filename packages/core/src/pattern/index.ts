@@ -89,6 +89,7 @@ export {
   type TargetedDuration,
   type TargetLimit,
 } from './rung.js';
+export { stepUp, type StepUp } from './step-up.js';
 export { bestLandmark, landmarksOf, tapeMarks, type Landmark, type TapeMark } from './set-out.js';
 export { copyLegAcross, counterpartOf } from './sides.js';
 export { checkPattern } from './valid.js';

@@ -24,7 +24,7 @@ import { say } from '../../words/ladder.js';
 
 const Columns = styled.div`
   display: grid;
-  grid-template-columns: minmax(320px, 0.62fr) minmax(0, 1fr);
+  grid-template-columns: minmax(320px, 0.75fr) minmax(0, 1fr);
   gap: 0 44px;
   align-items: start;
   margin-top: 14px;
@@ -100,7 +100,7 @@ function OnLadder({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
               athlete: athlete.name,
               rung,
             })}
-            rungs={pattern.rungs}
+            pattern={pattern}
             here={rung}
             when={({ number }) =>
               number < rung

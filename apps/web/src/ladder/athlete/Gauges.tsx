@@ -171,7 +171,7 @@ export function Gauges({
       <Gauge
         name={say('technique')}
         what="clean"
-        share={cuedReps > 0 ? technique.clean / cuedReps : 0}
+        share={isWatched && cuedReps > 0 ? technique.clean / cuedReps : 0}
         tick={cuedReps > 0 ? technique.needed / cuedReps : LIMIT_AT}
         fill={phaseFill('load')}
         met={isWatched ? technique.met : null}

@@ -136,7 +136,9 @@ function Everyone({
   return (
     <Page name={say('ladder')}>
       <Headline>{readySentence(everyone)}</Headline>
-      <Quiet style={{ margin: '8px 0 18px', maxWidth: '80ch' }}>{ruleWords(settings.rule)}</Quiet>
+      <Quiet style={{ margin: '8px 0 18px', maxWidth: '80ch' }}>
+        {ruleWords(settings.rule)} <Link to="/ladder/rules">{say('whatWouldRuleDo')}</Link>
+      </Quiet>
       <Columns>
         <div>
           <div className="pattern no-print">
@@ -157,7 +159,7 @@ function Everyone({
           ) : (
             <LadderDrawing
               label={say('ladderPatternEveryone', { pattern: pattern.name })}
-              rungs={pattern.rungs}
+              pattern={pattern}
               who={({ number }) => (
                 <span className="names">
                   {everyone
@@ -177,6 +179,10 @@ function Everyone({
               )}
             />
           )}
+          <div className="ways no-print">
+            <ButtonLink to={`/ladder/${pattern.id}/rungs`}>{say('rungsRule')}</ButtonLink>
+            <ButtonLink to={`/ladder/${pattern.id}/budget`}>{say('howMuchTimeThere')}</ButtonLink>
+          </div>
         </div>
         <div>
           <Heading>{say('nextSet')}</Heading>
@@ -204,9 +210,6 @@ function Everyone({
               <Play size={18} aria-hidden />{' '}
               {chosen.length > 1 ? say('nextSetChosen', { chosen: chosen.length }) : say('nextSet')}
             </Button>
-            <ButtonLink to={`/ladder/${pattern.id}/rungs`}>{say('rungsRule')}</ButtonLink>
-            <ButtonLink to={`/ladder/${pattern.id}/budget`}>{say('howMuchTimeThere')}</ButtonLink>
-            <ButtonLink to="/ladder/rules">{say('whatWouldRuleDo')}</ButtonLink>
           </div>
         </div>
       </Columns>

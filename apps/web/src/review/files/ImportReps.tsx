@@ -18,6 +18,7 @@ import { useLibrary } from '../../api/patterns.js';
 import { Refused } from '../../api/client.js';
 import { useImportSets, type Import } from '../../api/review.js';
 import { useSquad } from '../../api/squad.js';
+import { nearestName } from './nearest-name.js';
 import { localDay } from '../../device/local-day.js';
 import { Button } from '../../parts/Button.js';
 import { NumberField } from '../../parts/form/NumberFields.js';
@@ -99,6 +100,7 @@ function OfTable({ table }: { table: Table }): ReactElement {
   const people = (squad.data ?? []).map(({ athlete }) => athlete);
   const read = readRepRows(rows, {
     ...{ columns, unit, source, sdMs },
+    nearestName,
     lastDay: localDay(new Date()),
     athletes: people.map(({ name }) => name),
     targets: rung?.targets ?? [],

@@ -49,7 +49,9 @@ export function TargetFloor({
     return [
       out,
       home,
-      off === undefined ? '' : say('lineOff', { off: signed(off) }),
+      off === undefined || signed(off) === '0.00'
+        ? ''
+        : say(off > 0 ? 'slowBy' : 'quickBy', { by: seconds(Math.abs(off)) }),
       faulty.length > 0 ? say('seenFaults', { faults: faulty.length }) : '',
     ].filter((words) => words !== '');
   };

@@ -1,4 +1,5 @@
 export const ladder = {
+  timeOfMatch: '{share} of match time',
   moveUp: 'move up',
   easeBack: 'ease back',
   nobodyWorksThisPatternYet: 'Nobody works on this pattern yet.',

@@ -231,7 +231,8 @@ export const review = {
   repOrdinal: 'rep {ordinal}',
   outResponsems: 'out {responseMs}',
   homeRecoveryms: 'home {recoveryMs}',
-  lineOff: '{off} for its distance',
+  slowBy: '{by} slow',
+  quickBy: '{by} quick',
   setThisDeviceWhatComesNext: 'The set is on this device; what comes next is said when it is sent.',
   versionVersion: ', version {version}',
   patternVersionSourceSenseCues:
