@@ -159,7 +159,7 @@ test('a finding says its number, points at its step, and may stand with a reason
   await page.getByRole('button', { name: 'Let it stand', exact: true }).click();
   await expect(finding).toContainText('It stands: small steps for juniors.');
   await page
-    .getByRole('button', { name: /detour/ })
+    .getByRole('button', { name: /longer than straight/ })
     .first()
     .click();
   await expect(page.getByRole('dialog')).toContainText('path ÷ straight');

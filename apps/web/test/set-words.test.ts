@@ -243,7 +243,7 @@ describe('where a limit is from', () => {
     ],
     [
       { ...reckoned, how: 'reaction to a choice', choices: 4, msPerBit: 95 },
-      /among 4 at 95 ms a bit/,
+      /among 4, 95 ms more each time/,
     ],
     [{ ...reckoned, how: 'way home' }, /way home from the farthest target/],
     [{ ...reckoned, how: 'what the coach wrote long ago' }, /what the coach wrote long ago/],

@@ -130,7 +130,7 @@ describe('words and figures', () => {
 
   test('a rhythm is said as a ratio, and whether it quickens', () => {
     expect(rhythmSentence(rhythmOf([0, 200, 380, 520]))).toBe(
-      'Rhythm out: 1 : 0.9 : 0.7, quickening.',
+      'Rhythm out, each step as a part of the first: 1 : 0.9 : 0.7, quickening.',
     );
     expect(rhythmSentence(rhythmOf([0, 200, 500]))).toBe('Rhythm out: 1 : 1.5, not quickening.');
     expect(rhythmSentence(rhythmOf([0, 200]))).toBe('Rhythm out: 1.');

@@ -6,6 +6,7 @@ import styled from 'styled-components';
 import { Explains } from '../parts/explained/Explains.js';
 import { useEditor } from './state/editor.js';
 import { useUnit } from './state/unit.js';
+import { percent } from '../words/format.js';
 import { say } from '../words/studio.js';
 
 /** A figure with the way it was worked out. */
@@ -56,7 +57,7 @@ function pathFigure(
     value: length(pathM),
     words: say('pathNameWhich', {
       name,
-      which: detour === null ? '' : say('detourDetour', { detour: detour.toFixed(2) }),
+      which: detour === null ? '' : say('detourDetour', { percent: percent(detour - 1) }),
     }),
     how: say('middleBetweenFeetMovesFromStep', { ends, length: length(pathM), ratio }),
   };
@@ -99,8 +100,8 @@ function ofPattern(pattern: Pattern, unit: LengthUnit): Figure[] {
   const targets = pattern.targets.length;
   const figures: Figure[] = [
     {
-      value: bitsOfChoice.toFixed(2),
-      words: say('bitsChoice'),
+      value: say('targetsCount', { targets }),
+      words: say('bitsChoice', { bits: bitsOfChoice.toFixed(2) }),
       how: say('log2TargetsTargetsEachLikelyAny', { targets }),
     },
     {

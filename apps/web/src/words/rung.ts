@@ -3,6 +3,7 @@ import {
   limitRange,
   type Axis,
   type Doing,
+  type Pressure,
   type Rung,
   type StepUp,
 } from '@orthokin/core/pattern';
@@ -30,6 +31,19 @@ const DOING_COMES: Readonly<Record<Doing, string>> = {
   live: say('livePlay'),
 };
 
+/** What is done at the target, in words. */
+export const doingWords = (doing: Doing): string => DOING_COMES[doing];
+
+const AGAINST: Readonly<Record<Pressure, string>> = {
+  none: say('nobody'),
+  'hampered opponent': say('opponentHeldBack'),
+  'one opponent': say('oneOpponent'),
+  'two opponents': say('twoOpponents'),
+};
+
+/** Who plays against, in words. */
+export const againstWords = (pressure: Pressure): string => AGAINST[pressure];
+
 /** One thing that differs between two rungs. */
 export interface RungChange {
   readonly what: string;
@@ -41,8 +55,8 @@ export interface RungChange {
 const ASKED: readonly (readonly [what: string, words: (rung: Rung) => string])[] = [
   [say('targets'), ({ targets }) => targets.join(' ')],
   [say('orderCues'), ({ order }) => orderWords(order)],
-  [say('target'), ({ doing }) => doing],
-  [say('against'), ({ pressure }) => (pressure === 'none' ? 'nobody' : pressure)],
+  [say('target'), ({ doing }) => doingWords(doing)],
+  [say('against'), ({ pressure }) => againstWords(pressure)],
   [say('catchTrials'), ({ catchShare }) => percent(catchShare)],
   [say('switchedCues'), ({ switchShare }) => percent(switchShare)],
   [say('floor'), ({ floorScale }) => percent(floorScale)],
@@ -82,7 +96,7 @@ function stepPart(step: StepUp): string {
     case 'doing':
       return DOING_COMES[step.doing];
     case 'pressure':
-      return step.pressure === 'none' ? say('againstNobody') : say('againstOf', step);
+      return say('againstOf', { pressure: againstWords(step.pressure) });
     case 'catch':
       return say(step.comes ? 'catchComes' : 'catchGoes');
     case 'switch':

@@ -1,5 +1,5 @@
-import type { CueOrder } from '@orthokin/core/cue';
-import type { Conditions, CueKind } from '@orthokin/core/drill';
+import type { CueOrder, Foreperiod } from '@orthokin/core/cue';
+import type { Conditions, CueKind, HomeRule } from '@orthokin/core/drill';
 import type { Rung } from '@orthokin/core/pattern';
 import type { Foreseen } from '@orthokin/core/progress';
 import type { SetSource } from '@orthokin/core/run';
@@ -54,6 +54,23 @@ const KINDS: Readonly<Record<CueKind, string>> = {
 
 /** A kind of cue, the same. */
 export const kindWords = (kind: CueKind): string => KINDS[kind];
+
+const FOREPERIODS: Readonly<Record<Foreperiod['kind'], string>> = {
+  fixed: say('waitFixed'),
+  uniform: say('waitUniform'),
+  'non-ageing': say('waitNonAgeing'),
+};
+
+/** A way of drawing the wait for a cue. */
+export const foreperiodWords = (kind: Foreperiod['kind']): string => FOREPERIODS[kind];
+
+const HOMES: Readonly<Record<HomeRule, string>> = {
+  'home zone': say('homeZone'),
+  'all the way home': say('allTheWayHome'),
+};
+
+/** What counts as home. */
+export const homeWords = (rule: HomeRule): string => HOMES[rule];
 
 /** How much, in which order, perceived how; and what tests are in it. */
 export function cuesWords(

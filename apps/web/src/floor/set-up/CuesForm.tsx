@@ -19,6 +19,7 @@ import { StakesPart } from './StakesPart.js';
 import { TrialsPart } from './TrialsPart.js';
 import { WaitingPart } from './WaitingPart.js';
 import { say } from '../../words/floor.js';
+import { againstWords, doingWords } from '../../words/rung.js';
 import { orderWords } from '../../words/set-up.js';
 
 const Choices = styled.div`
@@ -67,8 +68,8 @@ const askedWords = ({
     orderWords(order),
     ...share(catchShare, 'catch'),
     ...share(switchShare, 'switch'),
-    doing,
-    ...(pressure === 'none' ? [] : [pressure]),
+    doingWords(doing),
+    ...(pressure === 'none' ? [] : [say('againstPressure', { pressure: againstWords(pressure) })]),
     ...(floorScale === 1 ? [] : [say('floorFloorscale', { floorScale: percent(floorScale) })]),
   ]);
 

@@ -12,6 +12,7 @@ import { SelectField } from '../../parts/form/SelectField.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { Choice } from './Choice.js';
 import { say } from '../../words/floor.js';
+import { foreperiodWords, homeWords } from '../../words/set-up.js';
 
 const PACE_WORDS: Readonly<Record<Pace['kind'], string>> = {
   self: say('ownAfterEachHome'),
@@ -46,7 +47,7 @@ export function waitingWords({ foreperiod, pace, homeRule, maxRun }: Conditions)
             passesInARow: pace.steps?.passesInARow ?? 0,
           })
         : say('cueEverySecondsof', { secondsOf: secondsOf(pace.everyMs) });
-  return say('waitMostMaxrunOneRowHomerule', { wait, maxRun, homeRule });
+  return say('waitMostMaxrunOneRowHomerule', { wait, maxRun, homeRule: homeWords(homeRule) });
 }
 
 /** How long to wait, at whose pace, and what counts as home. */
@@ -83,7 +84,7 @@ export function WaitingPart({
         <SelectField
           label={say('fromReadyCue')}
           value={foreperiod.kind}
-          options={FOREPERIOD_KINDS}
+          options={FOREPERIOD_KINDS.map((kind) => [kind, foreperiodWords(kind)] as const)}
           onChange={(kind) => onChange({ foreperiod: { ...foreperiod, kind } })}
         />
         <SecondsField
@@ -138,7 +139,7 @@ export function WaitingPart({
         <SelectField
           label={say('home')}
           value={homeRule}
-          options={HOME_RULES}
+          options={HOME_RULES.map((rule) => [rule, homeWords(rule)] as const)}
           onChange={(rule) => onChange({ homeRule: rule })}
         />
       </Fields>

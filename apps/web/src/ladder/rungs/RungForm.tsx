@@ -21,6 +21,7 @@ import { orderWords } from '../../words/set-up.js';
 import { sourceWords } from '../../words/limit.js';
 import { TargetLimits } from './TargetLimits.js';
 import { say } from '../../words/ladder.js';
+import { againstWords, doingWords } from '../../words/rung.js';
 
 const RungFields = styled(Fields)`
   align-items: start;
@@ -103,13 +104,13 @@ export function RungForm({
         <SelectField
           label={say('target')}
           value={rung.doing}
-          options={DOINGS}
+          options={DOINGS.map((each) => [each, doingWords(each)] as const)}
           onChange={(doing) => set({ doing })}
         />
         <SelectField
           label={say('against')}
           value={rung.pressure}
-          options={PRESSURES.map((each) => [each, each === 'none' ? 'nobody' : each] as const)}
+          options={PRESSURES.map((each) => [each, againstWords(each)] as const)}
           onChange={(pressure) => set({ pressure })}
         />
         {share('catchShare', say('catchTrials'), 0.5)}

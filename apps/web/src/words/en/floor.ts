@@ -143,7 +143,7 @@ export const floor = {
   fixedEverySoOften: 'fixed: every so often',
   demandMatch: 'demand: as in the match',
   staircaseMovesItself: 'staircase: moves by itself',
-  notAgeing: ', not ageing',
+  notAgeing: ', without a hint',
   waitMostMaxrunOneRowHomerule: '{wait}, at most {maxRun} of one in a row, {homeRule}',
   waitingPace: 'Waiting and pace',
   fromReadyCue: 'From ready to cue',
@@ -159,7 +159,7 @@ export const floor = {
   targets: 'Targets',
   guessableSaid: '. {guessable}',
   limitsAre: 'Limits:',
-  seed: '. Seed',
+  seed: '. List number (the same number gives the same cues):',
   tapAlongSpaceHereCountCalibrationbeeps:
     'Tap along: space, or here. {count} of {CALIBRATIONBEEPS}',
   calibrateAgain: 'Calibrate again',
@@ -277,6 +277,7 @@ export const floor = {
     'A rep is lost when nobody came in time, when the athlete went early or another way, or moved though nothing was called; where the rule is all the way home, also when home was not touched.',
   addedReps: '+{added} added',
   techniqueWent: 'Technique went: the set is over',
+  againstPressure: 'against {pressure}',
   callsSpoken: 'calls spoken',
   lettersTargetsSidesTurnCallsCalls:
     '{letters} targets, the sides in turn: {calls} calls, about {minutes}. Nothing is timed.',

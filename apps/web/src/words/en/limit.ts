@@ -2,7 +2,7 @@ export const limit = {
   factorBudgetmsThereFlight: '{factor} of the {budgetMs} there are: {flight}',
   factorTheirOwnRecordmsOverN: '{factor} of their own {of} of {recordMs}, over {n} reps',
   reactionToOne: 'a reaction with nothing to choose',
-  reactionToAChoice: 'a reaction among {choices} at {msPerBit} ms a bit of choice',
+  reactionToAChoice: 'a reaction among {choices}, {msPerBit} ms more each time the choices double',
   wayHome: 'the way home from the farthest target, by the travel model',
   factorReckonedmsHow: '{factor} of {reckonedMs}: {how}',
   coachsNumber: 'the coach’s number',

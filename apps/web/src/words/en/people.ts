@@ -43,7 +43,7 @@ export const people = {
   height: 'Height',
   shoulder: 'Shoulder width',
   hip: 'Hip width',
-  reach: 'Reach with the implement',
+  reach: 'Reach with racket, bat or stick',
   aboutFor: 'usually about {length} at this height',
   armAboutFor: 'the arm alone: usually about {length}',
   goal: 'Goal, in their own words',

@@ -151,7 +151,8 @@ export const review = {
   chooseTwoSetsLaySideSide: 'Choose two sets to lay side by side.',
   first: 'First',
   second: 'Second',
-  underEachBandMiddleFirstSide: 'Under each band: the middle of the first side, as lines.',
+  underEachBandMiddleFirstSide:
+    'The thin lines under each band are the middle rep of the first of the two.',
   athleteFirstLast: '{athlete}: first and last',
   hasAthleteChanged: 'Has the athlete changed?',
   firstSetsSecondSets2:

@@ -1,6 +1,6 @@
 export const rhythm = {
   oneStepOutHasNoRhythm: 'One step out has no rhythm.',
-  rhythmOutRatio: 'Rhythm out: {ratio}.',
+  rhythmOutRatio: 'Rhythm out, each step as a part of the first: {ratio}.',
   notQuickening: 'not quickening',
-  rhythmOutRatioWhich: 'Rhythm out: {ratio}, {which}.',
+  rhythmOutRatioWhich: 'Rhythm out, each step as a part of the first: {ratio}, {which}.',
 } as const;

@@ -1,6 +1,7 @@
 export const studio = {
   howWordsWasWorkedOut: 'How {words} was worked out',
-  detourDetour: ', detour {detour}',
+  detourDetour: ', {percent} longer than straight',
+  targetsCount: '{targets, plural, one {# target} other {# targets}}',
   pathNameWhich: 'path {name}{which}',
   middleBetweenFeetMovesFromStep:
     'The middle between the feet moves from step to step; the pieces of its path between {ends} add up to {length}.{ratio}',
@@ -14,7 +15,7 @@ export const studio = {
     'From the middle of home base to the marker, as a tape would measure it.',
   outStepsPlacementsAfterSplitLoad:
     'Out: {steps} placements after the split, the load and a step in included. Back: {steps2}, to both feet in stance.',
-  bitsChoice: 'bits of choice',
+  bitsChoice: 'to choose from ({bits} bits)',
   log2TargetsTargetsEachLikelyAny:
     'log2 of {targets} targets, each as likely as any other. A known or guessable order has fewer.',
   rep: 'a rep',
