@@ -90,6 +90,9 @@ for (const [theme, size] of [
     await page.getByRole('link', { name: 'Report to print' }).click();
     await expect(page.getByRole('heading', { name: 'Take care' })).toBeVisible();
     await expectSound(page);
+    await page.goto(`${page.url()}?for=specialist`);
+    await expect(page.getByRole('heading', { name: 'Next steps' })).toBeVisible();
+    await expectSound(page);
     await page.goto('/words');
     await expect(page.getByRole('heading', { name: 'What every figure means' })).toBeVisible();
     await expectSound(page);

@@ -244,11 +244,23 @@ test('a table of reps is matched and looked at; bad rows are named; then it is s
   await expect(page.getByRole('row').last()).toContainText('2.38');
 });
 
-test('a report prints on two pages without the shell', async ({ page }) => {
+test('a report is a plain page for the family, and two with the figures, printed without the shell', async ({
+  page,
+}) => {
   await page.goto('/review');
   await page.getByRole('link', { name: 'Lotte Brandvane' }).click();
   await page.getByRole('link', { name: 'Report to print' }).click();
   await expect(page.getByRole('heading', { name: 'Lotte Brandvane' })).toBeVisible();
+  await expect(page.getByText(/^Getting back to the middle.*: clearly quicker, by/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What to do at home' })).toBeVisible();
+  await expect(page.getByText(/95 %|typical error|median/)).toBeHidden();
+  await page.getByRole('textbox', { name: /^Your own words/ }).fill('A calm, honest month.');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('heading', { name: 'From the coach' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('paragraph').filter({ hasText: 'honest month' })).toBeVisible();
+  await page.getByRole('button', { name: /For whom$/ }).click();
+  await page.getByRole('option', { name: /for a specialist/ }).click();
   await expect(page.getByText(/^Clearly faster: recovery/)).toBeVisible();
   await expect(page.getByText(/Only what the clinician in charge has cleared/)).toBeVisible();
   await expect(page.getByRole('img', { name: /^Cycle of \d+ sets/ }).locator('svg')).toBeVisible();

@@ -132,8 +132,12 @@ describe('words and figures', () => {
     expect(rhythmSentence(rhythmOf([0, 200, 380, 520]))).toBe(
       'Rhythm out, each step as a part of the first: 1 : 0.9 : 0.7, quickening.',
     );
-    expect(rhythmSentence(rhythmOf([0, 200, 500]))).toBe('Rhythm out: 1 : 1.5, not quickening.');
-    expect(rhythmSentence(rhythmOf([0, 200]))).toBe('Rhythm out: 1.');
+    expect(rhythmSentence(rhythmOf([0, 200, 500]))).toBe(
+      'Rhythm out, each step as a part of the first: 1 : 1.5, not quickening.',
+    );
+    expect(rhythmSentence(rhythmOf([0, 200]))).toBe(
+      'Rhythm out, each step as a part of the first: 1.',
+    );
     expect(rhythmSentence(rhythmOf([0]))).toBe('One step out has no rhythm.');
   });
 

@@ -10,6 +10,7 @@ const Ways = styled.div`
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
+  align-items: end;
   margin-bottom: 22px;
 `;
 

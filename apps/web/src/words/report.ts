@@ -1,11 +1,55 @@
 import type { AthleteReply, CourseSetReply, SquadLineReply } from '@orthokin/contract';
-import { contains, isNewLean, type LeanChange, type SideLean } from '@orthokin/core/stats';
-import { FAULT_HELP } from './fault.js';
+import {
+  contains,
+  isClear,
+  isNewLean,
+  type Better,
+  type LeanChange,
+  type NotComparable,
+  type SideLean,
+} from '@orthokin/core/stats';
+import type { Fault, FaultWords } from '@orthokin/core/timing';
+import { FAULT_HELP, faultWords } from './fault.js';
+import { seconds, secondsWithUnit } from './format.js';
 import { lackWords } from './decision.js';
 import { report as en } from './en/report.js';
 import { speaker } from './say.js';
 
 const say = speaker(en);
+
+const PLAIN: Readonly<Record<'cycle' | 'reaction' | 'recovery', string>> = {
+  cycle: say('plainCycle'),
+  reaction: say('plainReaction'),
+  recovery: say('plainRecovery'),
+};
+
+/** Whether something changed, for whoever does not read figures. */
+export function plainChange(
+  better: Better | NotComparable,
+  duration: 'cycle' | 'reaction' | 'recovery',
+): string {
+  const what = PLAIN[duration];
+  if (typeof better === 'string') return say('plainNotYet', { what });
+  const { words, changeMs, beforeMs, afterMs } = better.change;
+  const by = secondsWithUnit(Math.abs(changeMs));
+  const course = { before: seconds(beforeMs), after: secondsWithUnit(afterMs) };
+  if (words === 'no clear change') return say('plainNoChange', { what, ...course });
+  const way = changeMs < 0 ? 'quicker' : 'slower';
+  return say(isClear(words) ? 'plainClearly' : 'plainProbably', { what, way, by, ...course });
+}
+
+/** Where somebody stands, for whoever does not know the ladder. */
+export const standsAt = (
+  name: string,
+  { rung, rungs, rungName, patternName }: SquadLineReply,
+): string => say('standsAt', { name, rung, rungs, rungName, patternName });
+
+/** What can be done without the coach: first what mends the faults watched for, then what is always good. */
+export const atHome = (watched: readonly Fault[], own: readonly FaultWords[]): string[] => [
+  ...watched.map((fault) => faultWords(fault, own).mend),
+  say('homeWalk'),
+  say('homeStance'),
+];
 
 /** What was trained, a row for each kind of sets. */
 export const trainedRows = (

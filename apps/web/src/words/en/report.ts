@@ -1,4 +1,16 @@
 export const report = {
+  plainCycle: 'A whole rep, from the call until ready again',
+  plainReaction: 'Setting off after the call',
+  plainRecovery: 'Getting back to the middle, ready for the next',
+  plainNotYet: '{what}: not enough training days yet to compare.',
+  plainNoChange:
+    '{what}: no clear change yet ({before} s, lately {after}). Two days differ by that much anyway.',
+  plainClearly: '{what}: clearly {way}, by {by} ({before} s, now {after}).',
+  plainProbably: '{what}: probably {way}, by {by} ({before} s, now {after}). More days will tell.',
+  standsAt: '{name} works on {patternName} and stands on step {rung} of {rungs}: {rungName}.',
+  homeWalk:
+    'Walk the pattern slowly, ten times each way: out, stop, and all the way back. No clock.',
+  homeStance: 'Between reps stand ready: feet wide, weight even, knees bent, chest forward.',
   lowHigh: '{low} to {high}',
   sumSum2WithoutFaultWasSeen:
     '{sum} of {sum2, plural, one {# rep} other {# reps}} without a fault that was seen, {sum3, plural, one {# false start} other {# false starts}}',

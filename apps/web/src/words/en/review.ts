@@ -1,4 +1,16 @@
 export const review = {
+  forTheFamily: 'for the athlete and the family',
+  forASpecialist: 'for a specialist: figures, method, doubts',
+  reader: 'For whom',
+  series: 'Which sets',
+  whatFiguresMean: 'What the figures mean',
+  theWeeks: 'The weeks in a picture',
+  howToReadWeeks:
+    'A row is a training day, the oldest on top: from the call at the left until ready again at the right. Shorter is quicker. The black ticks are what is asked.',
+  whatToDoAtHome: 'What to do at home',
+  fromTheCoach: 'From the coach',
+  yourOwnWords: 'Your own words, printed with the page',
+  keptOnThisDevice: 'Kept on this device.',
   chooseClubZip: 'Choose a club.zip',
   bringingClub: 'Bringing the club in…',
   dataHere: '{data} is here.',
