@@ -20,4 +20,5 @@ export { climb, type Slope } from './newton.js';
 export { erfc, logScaledErfc, normalCdf, normalQuantile, scaledErfc } from './normal.js';
 export { probabilityAtLeast } from './poisson-binomial.js';
 export { medianInPlace, quartilesInPlace } from './select.js';
+export { inverse, times, type Matrix } from './solve.js';
 export { studentCdf, studentQuantile } from './student.js';

@@ -1,0 +1,74 @@
+/** A camera at this rate and over is marked as surely as an eye can, a slower one less. */
+const [FAST_GAP_MS, SLOW_GAP_MS] = [1000 / 120, 1000 / 30];
+const [FAST_SD_MS, SLOW_SD_MS] = [8, 15];
+
+/**
+ * How much one person's marks of the same event differ, ms, where it was not measured: 8 at 120
+ * frames a second and over, 15 at 30, in between by the gap between frames.
+ *
+ * @param gapMs between two frames as they were captured
+ */
+export function usualRepeatabilityMs(gapMs: number): number {
+  const share = (gapMs - FAST_GAP_MS) / (SLOW_GAP_MS - FAST_GAP_MS);
+  return FAST_SD_MS + (SLOW_SD_MS - FAST_SD_MS) * Math.min(1, Math.max(0, share));
+}
+
+/** A marker's own repeatability from marking the same events again, blind: sd of the differences / √2. */
+export function repeatabilityMs(first: readonly number[], again: readonly number[]): number | null {
+  const differences = first.slice(0, again.length).map((ms, i) => ms - (again[i] as number));
+  if (differences.length < 2) return null;
+  const mean = differences.reduce((sum, each) => sum + each, 0) / differences.length;
+  const squares = differences.reduce((sum, each) => sum + (each - mean) ** 2, 0);
+  return Math.sqrt(squares / (differences.length - 1) / 2);
+}
+
+/** A moment between the frame that does not show it yet and the one that does. */
+export interface Mark {
+  /** On the recording's clock, ms. */
+  readonly recordingMs: number;
+  /** As it was captured, the marker's own repeatability included, ms. */
+  readonly sdMs: number;
+}
+
+/**
+ * An event that a frame is the first to show: it lies between the frame before and this one.
+ *
+ * @param framesMs presentation times, ms, in order
+ * @param index of the first frame that shows it
+ * @param rate ms of recording to one of capture: 4 of a film slowed four times
+ * @param ownSdMs the marker's own repeatability, ms; usual for the gap where it is not known
+ */
+export function markAt(
+  framesMs: readonly number[],
+  index: number,
+  rate: number,
+  ownSdMs: number | null = null,
+): Mark {
+  const shown = framesMs[index] ?? 0;
+  const before = framesMs[index - 1] ?? shown - ((framesMs[index + 1] ?? shown) - shown);
+  const gapMs = (shown - before) / rate;
+  const own = ownSdMs ?? usualRepeatabilityMs(gapMs);
+  return { recordingMs: (before + shown) / 2, sdMs: Math.hypot(gapMs / Math.sqrt(12), own) };
+}
+
+/** The frame that is on the screen at a moment: the last that is not later; the first before all. */
+export function frameAt(framesMs: readonly number[], recordingMs: number): number {
+  let [low, high] = [0, framesMs.length - 1];
+  while (low < high) {
+    const middle = (low + high + 1) >> 1;
+    if ((framesMs[middle] as number) <= recordingMs) low = middle;
+    else high = middle - 1;
+  }
+  return low;
+}
+
+/** How evenly frames come: the usual gap, ms, and whether gaps differ by more than a tenth of it. */
+export function frameRate(framesMs: readonly number[]): {
+  readonly gapMs: number;
+  readonly varies: boolean;
+} {
+  const gaps = framesMs.slice(1).map((ms, i) => ms - (framesMs[i] as number));
+  const sorted = [...gaps].sort((a, b) => a - b);
+  const gapMs = sorted[Math.floor(sorted.length / 2)] ?? 0;
+  return { gapMs, varies: gaps.some((gap) => Math.abs(gap - gapMs) > 0.1 * gapMs) };
+}

@@ -1,0 +1,123 @@
+import { median } from '../numeric/index.js';
+
+/** The long window tells a tone from noise, the short one says when it began. */
+const LONG_S = 0.03;
+const SHORT_S = 0.006;
+/** Amplitudes are looked at so often. */
+const HOP_S = 0.001;
+/** A band beside the tone that must be quieter: speech and steps fill both. */
+const GUARD_SHARE = 1.19;
+const OVER_FLOOR = 6;
+const OVER_GUARD = 2.5;
+/** Two tones are never nearer than this, ms. */
+const APART_MS = 350;
+/** A tone lasts; a click does not. */
+const LEAST_MS = 45;
+/** The direct sound's level is that of the first moments: a hall only adds later. */
+const DIRECT_MS = 9;
+const ONSET_SHARE = 0.5;
+const BEFORE_MS = 45;
+
+/** Amplitude at a frequency in a centred window, each hop: two sums of a quadrature filter. */
+function amplitudes(
+  samples: Float32Array,
+  rateHz: number,
+  hz: number,
+  windowS: number,
+): Float32Array {
+  const hop = Math.max(1, Math.round(HOP_S * rateHz));
+  const half = Math.max(1, Math.round((windowS * rateHz) / 2));
+  const turn = (2 * Math.PI * hz) / rateHz;
+  const count = Math.floor(samples.length / hop);
+  const out = new Float32Array(count);
+  const length = 2 * half;
+  // Sums up to each sample, kept round a ring as long as the window.
+  const ring = { i: new Float64Array(length), q: new Float64Array(length) };
+  const [stepCos, stepSin] = [Math.cos(turn), Math.sin(turn)];
+  let [cos, sin, sumI, sumQ] = [1, 0, 0, 0];
+  for (let n = 0; n < samples.length + half; n++) {
+    const sample = samples[n] ?? 0;
+    const place = n % length;
+    const [i, q] = [sample * cos, sample * sin];
+    sumI += i - (ring.i[place] as number);
+    sumQ += q - (ring.q[place] as number);
+    ring.i[place] = i;
+    ring.q[place] = q;
+    const nextCos = cos * stepCos - sin * stepSin;
+    sin = sin * stepCos + cos * stepSin;
+    cos = nextCos;
+    const middle = n - half + 1;
+    if (middle >= 0 && middle % hop === 0 && middle / hop < count)
+      out[middle / hop] = (2 * Math.hypot(sumI, sumQ)) / length;
+    if (place === 0) {
+      // What rounding adds to a turning pointer is taken off now and then.
+      const size = Math.hypot(cos, sin);
+      cos /= size;
+      sin /= size;
+    }
+  }
+  return out;
+}
+
+/** Where a tone that is heard at a hop began: half of its direct sound is in a window centred there. */
+function onsetAt(short: Float32Array, hop: number, floor: number): number | null {
+  const from = Math.max(0, hop - BEFORE_MS);
+  for (let at = from; at < Math.min(short.length, hop + BEFORE_MS); at++) {
+    if ((short[at] as number) < 3 * floor) continue;
+    // Loud from the start: the tail of the tone before, in a hall.
+    if (at === from && from > 0) return null;
+    const direct = Math.max(...short.subarray(at, at + DIRECT_MS));
+    for (let k = at; k < at + DIRECT_MS; k++) {
+      const [before, now] = [short[k - 1] ?? 0, short[k] as number];
+      const level = ONSET_SHARE * direct;
+      if (now >= level) return before >= level ? k : k - 1 + (level - before) / (now - before);
+    }
+  }
+  return null;
+}
+
+/**
+ * When tones of a frequency begin in a recording, ms from its first sample. The onset is walked back
+ * to on a short window; the steepest step of energy would be late in a hall.
+ *
+ * @param samples one channel, −1 to 1
+ * @param hz the tone's frequency
+ */
+export function findTones(samples: Float32Array, rateHz: number, hz: number): number[] {
+  const long = amplitudes(samples, rateHz, hz, LONG_S);
+  const guards = [hz / GUARD_SHARE, hz * GUARD_SHARE].map((each) =>
+    amplitudes(samples, rateHz, each, LONG_S),
+  );
+  const short = amplitudes(samples, rateHz, hz, SHORT_S);
+  const floor = Math.max(1e-5, median(thinned(long)));
+  const shortFloor = Math.max(2e-5, median(thinned(short)));
+  const isTone = (hop: number) => {
+    const level = long[hop] as number;
+    return (
+      level > OVER_FLOOR * floor &&
+      guards.every((guard) => level > OVER_GUARD * (guard[hop] as number))
+    );
+  };
+  const onsets: number[] = [];
+  for (let hop = 0; hop < long.length; hop++) {
+    if (!isTone(hop)) continue;
+    let end = hop;
+    while (end < long.length && isTone(end)) end++;
+    const onset = end - hop >= LEAST_MS ? onsetAt(short, hop, shortFloor) : null;
+    const last = onsets.at(-1);
+    if (onset !== null && (last === undefined || onset - last > APART_MS)) onsets.push(onset);
+    hop = end;
+  }
+  const hopMs = (1000 * Math.max(1, Math.round(HOP_S * rateHz))) / rateHz;
+  return onsets.map((onset) => onset * hopMs);
+}
+
+/** Enough of them for a median. */
+const ENOUGH = 20_000;
+const thinned = (values: Float32Array): number[] => {
+  const step = Math.max(1, Math.floor(values.length / ENOUGH));
+  return Array.from(
+    { length: Math.floor(values.length / step) },
+    (_, i) => values[i * step] as number,
+  );
+};

@@ -1,0 +1,246 @@
+import fc from 'fast-check';
+import { normal, seededRandom } from '@orthokin/core/cue';
+import {
+  alignByMarks,
+  alignCues,
+  distanceOf,
+  findTones,
+  frameAt,
+  frameRate,
+  groundOf,
+  inPicture,
+  inRecording,
+  markAt,
+  onFloor,
+  onSetClock,
+  repeatabilityMs,
+  usualRepeatabilityMs,
+  type Ground,
+} from '@orthokin/core/film';
+import { median } from '@orthokin/core/numeric';
+
+const RATE_HZ = 16_000;
+const HZ = 880;
+
+/** A recording with tones at these times (ms): direct sound, a hall's tail of so long, noise of so much. */
+function recording(
+  onsetsMs: readonly number[],
+  {
+    seed = 1,
+    hallS = 0,
+    noise = 0,
+    hz = HZ,
+    lengthS = 0.14,
+  }: { seed?: number; hallS?: number; noise?: number; hz?: number; lengthS?: number } = {},
+): Float32Array {
+  const random = seededRandom(seed);
+  const samples = new Float32Array(Math.ceil((((onsetsMs.at(-1) ?? 0) + 2500) / 1000) * RATE_HZ));
+  const echoes = Array.from({ length: hallS > 0 ? 60 : 0 }, () => {
+    const s = 0.012 + random() * hallS;
+    return { s, gain: 0.28 * Math.exp((-3 * s) / hallS) * (random() < 0.5 ? -1 : 1) };
+  });
+  for (const onset of onsetsMs)
+    for (const { s, gain } of [{ s: 0, gain: 0.5 }, ...echoes]) {
+      const start = (onset / 1000 + s) * RATE_HZ;
+      for (let n = Math.ceil(start); n < start + lengthS * RATE_HZ && n < samples.length; n++)
+        samples[n] =
+          (samples[n] ?? 0) + gain * Math.sin((2 * Math.PI * hz * (n - start)) / RATE_HZ);
+    }
+  return noise === 0 ? samples : samples.map((sample) => sample + noise * normal(random, 0, 1));
+}
+
+const ONSETS = [503.2, 3120.7, 5044.4, 8250.9, 10_771.3, 14_002.6];
+
+describe('tones in a recording', () => {
+  test.each([
+    ['in a dry room', {}],
+    ['in noise', { noise: 0.08 }],
+    ['in a hall', { hallS: 1.2 }],
+    ['in a noisy hall', { hallS: 0.8, noise: 0.05 }],
+    ['slowed four times', { hz: HZ / 4, lengthS: 0.56 }],
+  ])('are found within 3 ms in the middle, %s', (_, room) => {
+    const errors = [1, 2, 3, 4, 5].flatMap((seed) => {
+      const found = findTones(
+        recording(ONSETS, { seed, ...room }),
+        RATE_HZ,
+        'hz' in room ? room.hz : HZ,
+      );
+      expect(found).toHaveLength(ONSETS.length);
+      return found.map((ms, i) => Math.abs(ms - (ONSETS[i] as number)));
+    });
+    expect(median(errors)).toBeLessThan(3);
+  });
+
+  test('neither silence, noise, another tone nor a click is one', () => {
+    expect(findTones(new Float32Array(RATE_HZ), RATE_HZ, HZ)).toEqual([]);
+    expect(findTones(recording([2000], { noise: 0.2, hz: 3000 }), RATE_HZ, HZ)).toEqual([]);
+    expect(findTones(recording([2000], { lengthS: 0.004 }), RATE_HZ, HZ)).toEqual([]);
+  });
+});
+
+describe('a recording against its set', () => {
+  test('whatever is missed or false, the line is found, and what was false is named', () => {
+    fc.assert(
+      fc.property(
+        ...([
+          fc.array(fc.integer({ min: 1500, max: 4800 }), { minLength: 8, maxLength: 20 }),
+          fc.constantFrom(1, 2, 4, 8),
+          fc.integer({ min: -5000, max: 90_000 }),
+          fc.integer({ min: 0, max: 2 }),
+        ] as const),
+        (gaps, rate, offset, drop) => {
+          let at = 0;
+          const planned = gaps.map((gap) => (at += gap));
+          const heard = planned
+            .filter((_, i) => i < planned.length - drop)
+            .map((ms) => offset + rate * ms);
+          const stray = offset + rate * ((planned[0] ?? 0) + 700);
+          const all = [...heard, stray].sort((a, b) => a - b);
+          const found = alignCues(planned, all);
+          if (!found.ok) throw new Error(found.problem.given);
+          expect(found.value.rate).toBeCloseTo(rate, 6);
+          expect(found.value.strays).toEqual([stray]);
+          for (const ms of planned)
+            expect(onSetClock(found.value, inRecording(found.value, ms))).toBeCloseTo(ms, 6);
+        },
+      ),
+    );
+  });
+
+  test('a recording of another set is not taken for this one', () => {
+    const planned = [1000, 4200, 6100, 9900, 12_000, 15_800];
+    expect(alignCues(planned, [500, 900])).toMatchObject({
+      ok: false,
+      problem: { field: 'heard' },
+    });
+    expect(alignCues(planned, [])).toMatchObject({ ok: false });
+  });
+
+  test('without sound two marked cues fix it; in the wrong order they cannot', () => {
+    const first = { setMs: 1000, recordingMs: 5000 };
+    const marked = alignByMarks([first, { setMs: 11_000, recordingMs: 45_000 }], 40);
+    expect(marked).toMatchObject({ ok: true, value: { rate: 4, offsetMs: 1000, sdMs: 10 } });
+    expect(alignByMarks([first, { setMs: 11_000, recordingMs: 4000 }], 40).ok).toBe(false);
+    expect(alignByMarks([first, first], 40).ok).toBe(false);
+  });
+});
+
+describe('an event marked at a frame', () => {
+  const at120 = Array.from({ length: 100 }, (_, i) => 33 + (i * 1000) / 120);
+
+  test('lies in the middle of the gap, sure to the gap and the marker', () => {
+    const mark = markAt(at120, 10, 1);
+    expect(mark.recordingMs).toBeCloseTo(33 + (9.5 * 1000) / 120);
+    expect(mark.sdMs).toBeCloseTo(Math.hypot(1000 / 120 / Math.sqrt(12), 8));
+    // Slowed four times the gap that counts is a quarter.
+    expect(markAt(at120, 10, 4, 0).sdMs).toBeCloseTo(1000 / 480 / Math.sqrt(12));
+    expect(markAt(at120, 0, 1).recordingMs).toBeLessThan(33);
+  });
+
+  test('a slower camera is marked less surely', () => {
+    expect(usualRepeatabilityMs(1000 / 240)).toBe(8);
+    expect(usualRepeatabilityMs(1000 / 30)).toBe(15);
+    expect(usualRepeatabilityMs(1000 / 60)).toBeCloseTo(10.33, 1);
+    expect(usualRepeatabilityMs(1000 / 10)).toBe(15);
+  });
+
+  test('marked again, blind, it tells the marker’s own repeatability', () => {
+    const random = seededRandom(7);
+    const truth = Array.from({ length: 400 }, (_, i) => 1000 * i);
+    const marked = () => truth.map((ms) => ms + 9 * normal(random, 0, 1));
+    expect(repeatabilityMs(marked(), marked())).toBeGreaterThan(8);
+    expect(repeatabilityMs(marked(), marked())).toBeLessThan(10);
+    expect(repeatabilityMs([1], [2])).toBeNull();
+  });
+
+  test('the frame on the screen is the last that is not later', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 1, max: 60 }), { minLength: 2, maxLength: 60 }),
+        fc.integer({ min: -50, max: 4000 }),
+        (gaps, ms) => {
+          let at = 40;
+          const frames = gaps.map((gap) => (at += gap));
+          const shown = frames[frameAt(frames, ms)] as number;
+          const slow = frames.filter((frame) => frame <= ms).at(-1) ?? frames[0];
+          expect(shown).toBe(slow);
+        },
+      ),
+    );
+    expect(frameRate(at120)).toMatchObject({ varies: false });
+    expect(frameRate([0, 33, 66, 166, 199])).toEqual({ gapMs: 33, varies: true });
+  });
+});
+
+describe('the floor under a picture', () => {
+  const camera = (x: number, y: number) => ({
+    x: 640 + (700 * x) / (6 + y),
+    y: 300 + 2600 / (6 + y),
+  });
+  const floor = [
+    [-2, 2],
+    [2, 2],
+    [2, -2],
+    [-2, -2],
+    [0, 2.4],
+    [2.4, 0],
+  ].map(([x = 0, y = 0]) => ({ x, y }));
+  const ground = (sdPx: number, seed: number | null): Ground => {
+    const random = seededRandom(seed ?? 1);
+    const off = () => (seed === null ? 0 : sdPx * normal(random, 0, 1));
+    const found = groundOf(
+      floor.map((place) => {
+        const { x, y } = camera(place.x, place.y);
+        return { floor: place, image: { x: x + off(), y: y + off() } };
+      }),
+      sdPx,
+    );
+    if (!found.ok) throw new Error(found.problem.given);
+    return found.value;
+  };
+
+  test('what is drawn back falls on what was clicked; a click gives its place', () => {
+    const exact = ground(2, null);
+    for (const place of floor) {
+      expect(inPicture(exact, place).x).toBeCloseTo(camera(place.x, place.y).x, 4);
+      const { x, y } = onFloor(exact, camera(place.x, place.y));
+      expect(x).toBeCloseTo(place.x, 5);
+      expect(y).toBeCloseTo(place.y, 5);
+    }
+  });
+
+  test('a base width is within twice its said error of the truth nineteen times of twenty', () => {
+    const feet = [
+      { x: 0.9, y: 0.4 },
+      { x: 1.5, y: 1.1 },
+    ] as const;
+    const truth = Math.hypot(0.6, 0.7);
+    const runs = 400;
+    let inside = 0;
+    for (let seed = 1; seed <= runs; seed++) {
+      const random = seededRandom(9000 + seed);
+      const own = ground(2, seed);
+      const [a, b] = feet.map(({ x, y }) => {
+        const at = camera(x, y);
+        return onFloor(own, {
+          x: at.x + 2 * normal(random, 0, 1),
+          y: at.y + 2 * normal(random, 0, 1),
+        });
+      });
+      if (!a || !b) throw new Error('two feet');
+      const { m, sdM } = distanceOf(a, b);
+      if (Math.abs(m - truth) <= 1.96 * sdM) inside++;
+    }
+    expect(inside / runs).toBeGreaterThanOrEqual(0.95);
+  });
+
+  test('too few places, or places in a line, are refused by name', () => {
+    const known = floor.map((place) => ({ floor: place, image: camera(place.x, place.y) }));
+    expect(groundOf(known.slice(0, 3), 2)).toMatchObject({
+      ok: false,
+      problem: { field: 'places', given: '3' },
+    });
+    const line = [0, 1, 2, 3].map((x) => ({ floor: { x, y: 0 }, image: { x: 100 * x, y: 50 } }));
+    expect(groundOf(line, 2).ok).toBe(false);
+  });
+});
