@@ -1,4 +1,4 @@
-import type { SetReviewReply } from '@orthokin/contract';
+import type { RepBody, SetReviewReply } from '@orthokin/contract';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { v4, v7 } from 'uuid';
 import { TestServer } from './support/server.js';
@@ -192,6 +192,38 @@ describe('sets out of the ordinary', () => {
     const events = rep?.body.events.filter(({ name }) => name === 'cue');
     await server.put(path(set, `/reps/${v7()}`), { ...rep?.body, events }).expect(200);
     expect((await review(set)).judgement).toMatchObject({ outcome: 'too few reps' });
+  });
+
+  test('once a rep is marked on film, the set is timed by film; what is not marked yet is not missed', async () => {
+    const set = await fresh();
+    const untimed = { ...set.body, source: 'none' };
+    await server.put(path(set), untimed).expect(200);
+    const bare = set.reps.map(({ id, body }) => ({
+      id,
+      body: { ...body, events: body.events.filter(({ name }) => name === 'cue') },
+    }));
+    for (const { id, body } of bare) await server.put(path(set, `/reps/${id}`), body).expect(200);
+    const [first] = bare;
+    const corrected = { by: 'Mara', at: new Date().toISOString() };
+    const mark = (events: RepBody['events']) =>
+      server
+        .put(path(set, `/reps/${v7()}`), {
+          ...first?.body,
+          ...{ events, replaces: first?.id, corrected },
+        })
+        .expect(200);
+    // A cue alone, moved to where it was heard, times nothing.
+    const onFilm = set.reps[0]?.body.events.map((each) => ({ ...each, source: 'film', sdMs: 9 }));
+    const events = (onFilm ?? []) as RepBody['events'];
+    await mark(events.slice(0, 1));
+    expect((await review(set)).set.source).toBe('none');
+    await mark(events);
+    const marked = await review(set);
+    expect(marked.set.source).toBe('film');
+    expect(marked.judgement.validReps).toMatchObject({ reps: 1 });
+    // The device may say the beginning of the set once more, as it was then.
+    await server.put(path(set), untimed).expect(200);
+    expect((await review(set)).set.source).toBe('film');
   });
 
   test.each<[string, object, string]>([

@@ -9,7 +9,8 @@ import {
 import { ok, wrong } from '@orthokin/core/result';
 import { durationsOf, readRep, type RepReading } from '@orthokin/core/timing';
 import { importBody, tooLong } from '../src/review/files/import-sets.js';
-import { changeWords, correctionOf, correctionsOf, moved } from '../src/review/set/corrections.js';
+import { correctionOf } from '../src/drill/corrections.js';
+import { changeWords, correctionsOf, moved } from '../src/review/set/corrections.js';
 import { inView, PLAIN_VIEW, referenceOf } from '../src/review/set/useSetView.js';
 import { workOut } from '../src/review/sums/sums.js';
 import {

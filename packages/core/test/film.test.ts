@@ -169,6 +169,8 @@ describe('an event marked at a frame', () => {
     );
     expect(frameRate(at120)).toMatchObject({ varies: false });
     expect(frameRate([0, 33, 66, 166, 199])).toEqual({ gapMs: 33, varies: true });
+    expect(frameRate([0, 17, 33, 50]).gapMs).toBeCloseTo(1000 / 60);
+    expect(frameRate([5])).toEqual({ gapMs: 0, varies: false });
   });
 });
 

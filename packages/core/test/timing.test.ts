@@ -165,6 +165,13 @@ describe('validity and faults', () => {
       'missed',
     );
     expect(readRep(rep([event('cue', 0), event('home', 2500)]), settings).leftOut).toBeNull();
+    // On film a rep without a mark was not looked at; one with a late move was.
+    const film = { ...settings, isFromFilm: true };
+    expect(readRep(rep([event('cue', 0)]), film)).toMatchObject({
+      leftOut: 'unmarked',
+      faults: [],
+    });
+    expect(readRep(rep([event('cue', 0), event('firstMove', 3001)]), film).leftOut).toBe('missed');
   });
 
   test('struck out outranks the other reasons', () => {

@@ -92,6 +92,30 @@ export function useCorrectRep(setId: string): UseMutationResult<RepReply, Error,
   });
 }
 
+/** Keeps reps as they were marked on film; without a network they are kept here and sent later. */
+export function useKeepMarks(setId: string): UseMutationResult<void, Error, readonly RepBody[]> {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  const outbox = useOutbox();
+  return useMutation({
+    mutationFn: async (bodies) => {
+      for (const body of bodies) {
+        const params = { clubId, setId, repId: v7() };
+        try {
+          await call(ROUTES.recordRep, params, { body });
+        } catch (error) {
+          if (!(error instanceof Unreachable)) throw error;
+          await outbox.queue({
+            ...{ subject: `drill:${setId}`, method: ROUTES.recordRep.method, body },
+            path: pathOf(ROUTES.recordRep, params),
+          });
+        }
+      }
+    },
+    onSuccess: () => afterSets(client, clubId),
+  });
+}
+
 /** Writes a note of a set, or takes it back; without a network it is kept here and sent later. */
 export function useWriteNote(): UseMutationResult<SetNoteReply, Error, SetNoteReply> {
   const { clubId } = useClub();

@@ -68,7 +68,7 @@ const Bar = styled.header`
     flex-wrap: wrap;
     padding: 4px 12px 0;
     gap: 0 10px;
-    /* Five places and what is not sent yet do not fit beside each other. */
+    /* Six places and what is not sent yet do not fit beside each other. */
     nav {
       order: 1;
       flex: 1 0 100%;
@@ -203,6 +203,7 @@ export function Frame(): ReactElement {
           </NavLink>
           <NavLink to="/patterns">{say('patterns')}</NavLink>
           <NavLink to="/floor">{say('floor')}</NavLink>
+          <NavLink to="/film">{say('film')}</NavLink>
           <NavLink to="/review">{say('review')}</NavLink>
           <NavLink to="/ladder">{say('ladder')}</NavLink>
         </nav>

@@ -57,6 +57,8 @@ const report = async () => ({
   Component: (await import('../review/report/ReportPage.js')).ReportPage,
 });
 const glossary = async () => ({ Component: (await import('./GlossaryPage.js')).GlossaryPage });
+const film = async () => ({ Component: (await import('../film/FilmPage.js')).FilmPage });
+const filmRoom = async () => ({ Component: (await import('../film/FilmRoom.js')).FilmRoom });
 const files = async () => ({ Component: (await import('../review/files/FilesPage.js')).FilesPage });
 const ladder = async () => ({
   Component: (await import('../ladder/everyone/EveryonePage.js')).EveryonePage,
@@ -141,6 +143,8 @@ export const router = createBrowserRouter([
       { path: 'floor/:athleteId/map', lazy: map },
       { path: 'floor/:athleteId/rehearse', lazy: rehearse },
       { path: 'words', lazy: glossary },
+      { path: 'film', lazy: film },
+      { path: 'film/:setId', lazy: filmRoom },
       { path: 'review', lazy: glance },
       { path: 'review/sets', lazy: newest },
       { path: 'review/compare', lazy: compare },

@@ -23,4 +23,5 @@ export const readSet = (
     ...{ falseStartMs, responseLimitMs, splitWindowMs },
     allTheWayHome: conditions.homeRule === 'all the way home',
     isTimed: source !== 'none',
+    isFromFilm: source === 'film',
   });

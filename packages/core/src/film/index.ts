@@ -24,4 +24,13 @@ export {
   usualRepeatabilityMs,
   type Mark,
 } from './mark.js';
+export {
+  filmedReps,
+  seenBy,
+  USUAL_CAMERA,
+  whereAt,
+  type Camera,
+  type FilmedRep,
+  type SetToFilm,
+} from './simulated-film.js';
 export { findTones } from './tones.js';

@@ -1,3 +1,5 @@
+import { mean, median, sd } from '../numeric/index.js';
+
 /** A camera at this rate and over is marked as surely as an eye can, a slower one less. */
 const [FAST_GAP_MS, SLOW_GAP_MS] = [1000 / 120, 1000 / 30];
 const [FAST_SD_MS, SLOW_SD_MS] = [8, 15];
@@ -17,9 +19,7 @@ export function usualRepeatabilityMs(gapMs: number): number {
 export function repeatabilityMs(first: readonly number[], again: readonly number[]): number | null {
   const differences = first.slice(0, again.length).map((ms, i) => ms - (again[i] as number));
   if (differences.length < 2) return null;
-  const mean = differences.reduce((sum, each) => sum + each, 0) / differences.length;
-  const squares = differences.reduce((sum, each) => sum + (each - mean) ** 2, 0);
-  return Math.sqrt(squares / (differences.length - 1) / 2);
+  return sd(differences) / Math.SQRT2;
 }
 
 /** A moment between the frame that does not show it yet and the one that does. */
@@ -62,13 +62,18 @@ export function frameAt(framesMs: readonly number[], recordingMs: number): numbe
   return low;
 }
 
-/** How evenly frames come: the usual gap, ms, and whether gaps differ by more than a tenth of it. */
+/** Gaps that differ by more than this share of the usual one are no rounding of the file's. */
+const UNEVEN = 0.1;
+
+/** The usual gap between frames, ms, and whether they come unevenly. */
 export function frameRate(framesMs: readonly number[]): {
   readonly gapMs: number;
   readonly varies: boolean;
 } {
   const gaps = framesMs.slice(1).map((ms, i) => ms - (framesMs[i] as number));
-  const sorted = [...gaps].sort((a, b) => a - b);
-  const gapMs = sorted[Math.floor(sorted.length / 2)] ?? 0;
-  return { gapMs, varies: gaps.some((gap) => Math.abs(gap - gapMs) > 0.1 * gapMs) };
+  if (gaps.length === 0) return { gapMs: 0, varies: false };
+  const usual = median(gaps);
+  const varies = gaps.some((gap) => Math.abs(gap - usual) > UNEVEN * usual);
+  // Files keep whole milliseconds: of even frames only the mean is the rate they were taken at.
+  return { gapMs: varies ? usual : mean(gaps), varies };
 }

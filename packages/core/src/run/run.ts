@@ -455,6 +455,7 @@ export const settingsOf = ({
   splitWindowMs: pattern.splitWindowMs,
   allTheWayHome: conditions.homeRule === 'all the way home',
   isTimed: source !== 'none',
+  isFromFilm: source === 'film',
 });
 
 /** How long the athlete worked: from the set's beginning to its last event. */

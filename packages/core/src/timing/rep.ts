@@ -37,6 +37,8 @@ export interface RepSettings {
   readonly allTheWayHome?: boolean;
   /** False for a set that nobody timed: that nothing was seen then means nothing. */
   readonly isTimed?: boolean;
+  /** Timed on film, rep by rep: one without a mark was not looked at yet, and so not missed. */
+  readonly isFromFilm?: boolean;
   /** A sensor watched home: who was not seen there turned round outside it. */
   readonly isHomeWatched?: boolean;
 }
@@ -48,7 +50,7 @@ export const USUAL_RESPONSE_LIMIT_MS = 3000;
 
 /** Why a rep takes no part in the times. */
 export type LeftOutReason =
-  'false start' | 'missed' | 'struck out' | 'short of home' | Exclude<Trial, 'plain'>;
+  'false start' | 'missed' | 'struck out' | 'short of home' | 'unmarked' | Exclude<Trial, 'plain'>;
 
 /** A repetition with everything that follows from its events. */
 export interface RepReading {
@@ -64,9 +66,11 @@ export interface RepReading {
 export const hasNoneOf = ({ faults }: Pick<RepReading, 'faults'>, of: readonly Fault[]): boolean =>
   !faults.some((fault) => of.includes(fault));
 
-/** The plain reps of a set that nobody struck out: what was asked and answered, well or not. */
+/** The plain reps of a set that were looked at and not struck out: what was asked and answered, well or not. */
 export const cuedReps = (readings: readonly RepReading[]): RepReading[] =>
-  readings.filter(({ trial, leftOut }) => trial === 'plain' && leftOut !== 'struck out');
+  readings.filter(
+    ({ trial, leftOut }) => trial === 'plain' && leftOut !== 'struck out' && leftOut !== 'unmarked',
+  );
 
 /** Catch trials, and those of them in which nobody moved. */
 export function catchTrials(readings: readonly RepReading[]): {
@@ -90,12 +94,17 @@ function faultsFromEvents(
   const responded = [reaction, response, cycle].some(
     (duration) => duration && duration.ms <= settings.responseLimitMs,
   );
-  if (!responded && settings.isTimed !== false) faults.push('missed');
+  if (!responded && settings.isTimed !== false && !isUnmarked(events, settings))
+    faults.push('missed');
   if (splitOffset && splitOffset.ms < settings.splitWindowMs[0]) faults.push('early split');
   if (splitOffset && splitOffset.ms > settings.splitWindowMs[1]) faults.push('late split');
   if (settings.isHomeWatched && response && !eventOf(events, 'home')) faults.push('short of home');
   return faults;
 }
+
+/** A rep of a film in which nothing was marked yet. */
+const isUnmarked = (events: readonly TimedEvent[], { isFromFilm = false }: RepSettings): boolean =>
+  isFromFilm && events.every(({ name }) => name === 'cue');
 
 /** An athlete who moved although nothing was called. */
 const moved = (events: readonly TimedEvent[]): boolean =>
@@ -125,12 +134,13 @@ function leftOutReason(
   rep: Rep,
   faults: readonly Fault[],
   trial: Trial,
-  { allTheWayHome = false }: RepSettings,
+  settings: RepSettings,
 ): LeftOutReason | null {
   if (rep.struckOut) return 'struck out';
   if (trial !== 'plain') return trial;
   for (const fault of ['false start', 'missed'] as const) if (faults.includes(fault)) return fault;
-  return allTheWayHome && faults.includes('short of home') ? 'short of home' : null;
+  if (isUnmarked(rep.events, settings)) return 'unmarked';
+  return settings.allTheWayHome && faults.includes('short of home') ? 'short of home' : null;
 }
 
 /** A row of a set: a rep, or a correction that names the one it replaces. */

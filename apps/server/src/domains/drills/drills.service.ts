@@ -83,12 +83,24 @@ export class DrillsService {
         clubId,
         id,
         ...body,
+        source: await this.sourceNow(em, clubId, id, body),
         limitsMs: body.limitsMs ?? null,
         startedAt: new Date(body.startedAt),
       });
       await this.changes.tell(em, { of: 'sets', clubId, athleteId });
     });
     return setReply(await this.set(clubId, id));
+  }
+
+  /** Sent again, a set that nobody timed may have been marked on film since: it stays timed by that. */
+  private async sourceNow(
+    em: EntityManager,
+    clubId: string,
+    id: string,
+    { source }: DrillSetBody,
+  ): Promise<DrillSetBody['source']> {
+    const stored = source === 'none' ? await em.findOne(DrillSet, { clubId, id }) : null;
+    return stored?.source === 'film' ? 'film' : source;
   }
 
   private async checkSet(clubId: string, body: DrillSetBody): Promise<void> {
@@ -195,6 +207,10 @@ export class DrillsService {
       await this.hold(em, clubId, athleteId);
       if (!(await held(em, 'drill_set', clubId, setId))) throw unknown('setId', setId, 'a set');
       await insertOnce(em, RepRow, { clubId, id, setId, ...body });
+      if (isMarkedOnFilm(body)) {
+        await em.nativeUpdate(DrillSet, { clubId, id: setId, source: 'none' }, { source: 'film' });
+        await this.changes.tell(em, { of: 'sets', clubId, athleteId });
+      }
       await this.changes.tell(em, { of: 'reps', clubId, athleteId, setId });
     });
     return { ...body, id };
@@ -249,6 +265,10 @@ export class DrillsService {
     return repsIn(this.em, clubId, setIds);
   }
 }
+
+/** Whether anything but the cue was read off film: then a set that nobody timed is timed. */
+const isMarkedOnFilm = ({ events }: RepBody): boolean =>
+  events.some(({ name, source }) => name !== 'cue' && source === 'film');
 
 /** Cues there must be, unless somebody calls them live; and of targets in play. */
 function checkCues({ cues, conditions }: DrillSetBody, inPlay: readonly string[]): Result<null> {

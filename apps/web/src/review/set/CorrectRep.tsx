@@ -11,7 +11,8 @@ import { TextField } from '../../parts/form/TextField.js';
 import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
-import { correctionOf, moved, effectiveRep } from './corrections.js';
+import { correctionOf, effectiveRep } from '../../drill/corrections.js';
+import { moved } from './corrections.js';
 import { say } from '../../words/review.js';
 
 const Panel = styled.section`

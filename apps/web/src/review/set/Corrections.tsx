@@ -10,7 +10,8 @@ import { Button } from '../../parts/Button.js';
 import { dayWords, timeWords } from '../../words/format.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
-import { correctionOf, correctionsOf } from './corrections.js';
+import { correctionOf } from '../../drill/corrections.js';
+import { correctionsOf } from './corrections.js';
 import { say } from '../../words/review.js';
 
 const List = styled(Lines)`

@@ -1,5 +1,5 @@
 import { stepOf } from '@orthokin/core/progress';
-import { ArrowDown, ArrowUp, Download, Play, Undo2 } from 'lucide-react';
+import { ArrowDown, ArrowUp, Clapperboard, Download, Play, Undo2 } from 'lucide-react';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { useClub } from '../../api/club.js';
@@ -46,8 +46,14 @@ export function NextSteps({ setId, review }: { setId: string; review: Review }):
             })}
           </Button>
         )}
-        <ButtonLink to={`/floor/${athlete.id}`} $weight={canMove ? 'plain' : 'main'}>
+        <ButtonLink
+          to={`/floor/${athlete.id}`}
+          $weight={canMove || set.source === 'none' ? 'plain' : 'main'}
+        >
           <Play size={17} aria-hidden /> {say('nextSetRungRung', { rung })}
+        </ButtonLink>
+        <ButtonLink to={`/film/${setId}`} $weight={set.source === 'none' ? 'main' : 'plain'}>
+          <Clapperboard size={18} aria-hidden /> {say('markOnFilm')}
         </ButtonLink>
         <ButtonLink to={`/ladder/${set.patternId}/${athlete.id}`}>{say('ladder')}</ButtonLink>
         {moved && (

@@ -1,10 +1,9 @@
-import type { RepBody, RepReply } from '@orthokin/contract';
+import type { RepReply } from '@orthokin/contract';
 import { codeOf, type NameOfFault } from '../../parts/fault-names.js';
 import {
   checkEvents,
   eventOf,
   HAND_SD_MS,
-  effectiveReps,
   type EventName,
   type TimedEvent,
 } from '@orthokin/core/timing';
@@ -14,12 +13,6 @@ import { ALIGN_WORDS } from '../../parts/ribbon/Axis.js';
 import { signed } from '../../words/set.js';
 import { say } from '../../words/review.js';
 import { commaList, semicolonList } from '../../words/format.js';
-
-/** The rep of an ordinal that stands after all corrections. */
-export const effectiveRep = (reps: readonly RepReply[], ordinal: number): RepReply | undefined =>
-  effectiveReps(reps.map((rep) => ({ ...rep, replaces: rep.replaces ?? null }))).find(
-    (rep) => rep.ordinal === ordinal,
-  );
 
 /** A rep with an event moved to so many ms after its cue; judged by eye, so by hand. */
 export function moved(rep: RepReply, name: EventName, afterCueMs: number): Result<TimedEvent[]> {
@@ -31,15 +24,6 @@ export function moved(rep: RepReply, name: EventName, afterCueMs: number): Resul
   );
   const checked = checkEvents(events, false);
   return checked.ok ? ok(events) : checked;
-}
-
-/** A correction of a rep, as it is sent. */
-export function correctionOf(
-  { id, ...rep }: RepReply,
-  change: Partial<RepBody>,
-  by: string,
-): RepBody {
-  return { ...rep, ...change, replaces: id, corrected: { by, at: new Date().toISOString() } };
 }
 
 const eventWords = (name: EventName): string =>

@@ -64,6 +64,7 @@ export const app = {
   days: '{n, plural, one {a day} other {# days}}',
   shortWalk: 'A short walk',
   whatFiguresMean: 'What the figures mean',
+  film: 'Film',
   takeWalk: 'Take the short walk',
   stopOf: '{n} of {of}.',
   walkSquad:

@@ -1,4 +1,5 @@
 export const review = {
+  markOnFilm: 'Mark it on film',
   forTheFamily: 'for the athlete and the family',
   forASpecialist: 'for a specialist: figures, method, doubts',
   reader: 'For whom',

@@ -1,0 +1,267 @@
+import type { SetReviewReply } from '@orthokin/contract';
+import { frameAt, frameRate, markAt, onSetClock } from '@orthokin/core/film';
+import { problemSentence } from '@orthokin/core/result';
+import type { TimedEvent } from '@orthokin/core/timing';
+import { useEffect, useMemo, useState, type ReactElement } from 'react';
+import styled from 'styled-components';
+import { useKeepMarks } from '../api/review.js';
+import { useRemembered } from '../device/useRemembered.js';
+import { Button, ButtonLink } from '../parts/Button.js';
+import { TextField } from '../parts/form/TextField.js';
+import { Notice } from '../parts/Notice.js';
+import { Headline, Quiet } from '../parts/Text.js';
+import { colour, MIDDLE, MONO } from '../parts/tokens.js';
+import { toneHz } from '../screens/sounds.js';
+import { fineSeconds, fromCue, say, tieSentences } from '../words/film.js';
+import { percent } from '../words/format.js';
+import {
+  calledReps,
+  correctionsFrom,
+  cueInRecording,
+  eventsOf,
+  isMarked,
+  MARKED,
+  NOTHING_MARKED,
+  tiedByHand,
+  withMark,
+  withMissed,
+  type Marked,
+  type Marks,
+} from './marks.js';
+import { useFilm } from './read/useFilm.js';
+import { Strip, THUMB_HEIGHT, thumbFrames, type Stretch } from './Strip.js';
+import { useFilmKeys } from './useFilmKeys.js';
+import { RepsRow } from './RepsRow.js';
+import { Transport } from './Transport.js';
+import { usePlay } from './usePlay.js';
+import { Row } from './Row.js';
+import { MARK_KEYS, MarkKeys } from './MarkKeys.js';
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1.7fr) minmax(300px, 1fr);
+  gap: 16px 32px;
+  align-items: start;
+  margin-top: 14px;
+  @media (max-width: ${MIDDLE}) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+const Screen = styled.div`
+  position: relative;
+  background: ${colour('rule')};
+  border: 1.5px solid ${colour('ink')};
+  canvas {
+    display: block;
+    width: 100%;
+    max-height: 62vh;
+    object-fit: contain;
+  }
+  output {
+    position: absolute;
+    top: 12px;
+    left: 12px;
+    padding: 4px 12px;
+    border-radius: 3px;
+    background: ${colour('raised')};
+    color: ${colour('ink')};
+    font: 700 19px ${MONO};
+  }
+  output small {
+    margin-left: 8px;
+    font-size: 16px;
+    font-weight: 450;
+    color: ${colour('quiet')};
+  }
+`;
+
+/** A strip begins so long before its cue, and shows at most so much of a rep. */
+const BEFORE_MS = 400;
+const LONGEST_MS = 5000;
+const MANY = 10;
+/** A film beside its set: the cues heard, each rep on a strip, its events marked and kept. */
+export function FilmDesk({ review, file }: { review: SetReviewReply; file: Blob }): ReactElement {
+  const { set, pattern } = review;
+  const { info, ask, heard, onScreen, shown, thumbs, hearing, unreadable } = useFilm(file);
+  const reps = useMemo(() => calledReps(review), [review]);
+  const [marks, setMarks] = useRemembered<Marks>(`film-marks.${set.id}`, {});
+  const [place, setPlace] = useState(0);
+  const [chosen, setChosen] = useState<number | null>(null);
+  const [by, setBy] = useRemembered('coach-name', '');
+  const keep = useKeepMarks(set.id);
+
+  useEffect(() => {
+    if (!info) return;
+    const plan = { pattern, conditions: set.conditions };
+    const tonesHz = [...new Set(reps.map(({ target }) => Math.round(toneHz(plan, target))))];
+    const plannedMs = reps.map(({ cue }) => cue.atMs);
+    ask({ ask: 'hear', plannedMs, tonesHz });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what is kept of the set changes no cue
+  }, [info, ask]);
+
+  const framesMs = useMemo(() => info?.framesMs ?? [], [info]);
+  const alignment = heard?.alignment ?? tiedByHand(reps, marks, framesMs);
+  const rep = reps[place];
+  const next = reps[place + 1];
+  const cueMs = rep?.cue.atMs ?? 0;
+  const nextMs = next?.cue.atMs;
+  const stretch: Stretch = {
+    fromMs: -BEFORE_MS,
+    toMs: Math.min(LONGEST_MS, nextMs === undefined ? LONGEST_MS : nextMs - cueMs),
+  };
+  // Until somebody goes elsewhere, the first cue is on the screen as soon as it is known where that is.
+  const index =
+    chosen ?? (rep && alignment ? frameAt(framesMs, cueInRecording(rep, alignment)) : 0);
+  useEffect(() => {
+    if (framesMs.length > 0) ask({ ask: 'show', index });
+  }, [ask, framesMs, index]);
+  const go = (to: number) => {
+    const within = Math.min(framesMs.length - 1, Math.max(0, to));
+    setChosen(within);
+  };
+  const goToRep = (to: number) => {
+    const one = reps[to];
+    if (!one) return;
+    setPlace(to);
+    if (alignment) go(frameAt(framesMs, cueInRecording(one, alignment)));
+  };
+  const tie = alignment && `${alignment.offsetMs} ${alignment.rate}`;
+  useEffect(() => {
+    if (!alignment || !rep || framesMs.length === 0) return;
+    ask({
+      ask: 'thumbs',
+      indices: thumbFrames(framesMs, alignment, cueMs, stretch),
+      heightPx: THUMB_HEIGHT,
+    });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what it follows from is the tie and the rep
+  }, [tie, place, framesMs, ask]);
+  const loop = alignment
+    ? {
+        fromMs: alignment.offsetMs + alignment.rate * (cueMs + stretch.fromMs),
+        toMs: alignment.offsetMs + alignment.rate * (cueMs + stretch.toMs),
+        rate: alignment.rate,
+      }
+    : { fromMs: 0, toMs: framesMs.at(-1) ?? 0, rate: 1 };
+  const play = usePlay(framesMs, index, go, loop);
+  const mark = (name: Marked | 'cue') => {
+    if (rep) setMarks(withMark(marks, rep.ordinal, name, index));
+  };
+  const miss = () => {
+    if (rep) setMarks(withMissed(marks, rep.ordinal));
+  };
+  useFilmKeys({
+    ArrowLeft: () => go(index - 1),
+    ArrowRight: () => go(index + 1),
+    'Shift+ArrowLeft': () => go(index - MANY),
+    'Shift+ArrowRight': () => go(index + MANY),
+    Space: play.toggle,
+    BracketLeft: () => goToRep(place - 1),
+    BracketRight: () => goToRep(place + 1),
+    KeyQ: () => mark('cue'),
+    KeyM: miss,
+    ...Object.fromEntries(MARKED.map((name) => [MARK_KEYS[name][0], () => mark(name)])),
+  });
+
+  const own = (rep && marks[rep.ordinal]) ?? NOTHING_MARKED;
+  const timed = rep && alignment ? eventsOf(rep, own, framesMs, alignment) : null;
+  const events: readonly TimedEvent[] = timed?.ok ? timed.value : rep ? [rep.cue] : [];
+  const marked = reps.filter(({ ordinal }) => isMarked(marks[ordinal] ?? NOTHING_MARKED));
+  const author = by.trim();
+  const bodies = alignment ? correctionsFrom(reps, marks, framesMs, alignment, author) : [];
+  const { gapMs, varies } = frameRate(framesMs);
+  const nowMs = alignment ? onSetClock(alignment, framesMs[index] ?? 0) - cueMs : null;
+  const sureMs = alignment ? markAt(framesMs, index, alignment.rate).sdMs : null;
+
+  return (
+    <Columns>
+      <div>
+        <Screen>
+          <canvas ref={onScreen} aria-hidden data-frame={shown ?? ''} />
+          {nowMs !== null && sureMs !== null && (
+            <output>
+              {say('fromCue', { at: fromCue(nowMs) })}
+              <small>{say('sure', { sure: fineSeconds(sureMs) })}</small>
+            </output>
+          )}
+        </Screen>
+        {alignment && rep && (
+          <div style={{ marginTop: 10 }}>
+            <Strip
+              thumbs={thumbs}
+              {...{ events, stretch, index, framesMs, alignment }}
+              label={say('ribbonOf', { ordinal: rep.ordinal })}
+              onGo={go}
+            />
+          </div>
+        )}
+        <Transport
+          {...{ play }}
+          onStep={(by) => go(index + by)}
+          before={place > 0 ? () => goToRep(place - 1) : null}
+          next={next ? () => goToRep(place + 1) : null}
+        />
+        <RepsRow {...{ reps, place, marks }} targets={pattern.targets} onGo={goToRep} />
+      </div>
+      <div>
+        {unreadable ? (
+          <Notice>
+            {unreadable.why === 'codec'
+              ? say('codec', { codec: unreadable.codec })
+              : say(unreadable.why === 'no film' ? 'noFilm' : 'noPicture')}
+          </Notice>
+        ) : !info ? (
+          <Quiet>{say('opening')}</Quiet>
+        ) : hearing !== null || !heard ? (
+          <Quiet role="status">{say('listening', { share: percent(hearing ?? 0) })}</Quiet>
+        ) : (
+          tieSentences(alignment, {
+            ...{ cues: reps.length, marked: marked.length, tones: heard.tones },
+            heard: heard.alignment !== null,
+          }).map((sentence, i) =>
+            i === 0 ? (
+              <Headline key={sentence} as="p" style={{ fontSize: 22 }}>
+                {sentence}
+              </Headline>
+            ) : (
+              <Quiet key={sentence}>{sentence}</Quiet>
+            ),
+          )
+        )}
+        {info && gapMs > 0 && (
+          <Quiet style={{ fontSize: 15 }}>
+            {say('gaps', {
+              rate: Math.round((1000 / gapMs) * (alignment?.rate ?? 1)),
+              varies: varies ? say('notEvenly') : '',
+            })}
+          </Quiet>
+        )}
+        <MarkKeys
+          {...{ own, events, cueMs }}
+          isTied={alignment !== null}
+          wantsCue={!heard?.alignment}
+          onMark={mark}
+          onMiss={miss}
+        />
+        {timed && !timed.ok && <Notice>{problemSentence(timed.problem)}</Notice>}
+        <div style={{ marginTop: 18, maxWidth: 280 }}>
+          <TextField label={say('yourName')} value={by} onChange={setBy} maxLength={60} required />
+        </div>
+        <Row>
+          <Button
+            weight="main"
+            isDisabled={author === '' || bodies.length === 0 || keep.isPending}
+            onPress={() => keep.mutate(bodies)}
+          >
+            {say('keep', { count: bodies.length })}
+          </Button>
+          {keep.isSuccess && <ButtonLink to={`/review/${set.id}`}>{say('seeReview')}</ButtonLink>}
+        </Row>
+        {author === '' && bodies.length > 0 && <Quiet>{say('whoMarked')}</Quiet>}
+        {keep.isSuccess && <Quiet role="status">{say('keptAll')}</Quiet>}
+        {keep.error && <Notice>{keep.error.message}</Notice>}
+        <Quiet style={{ marginTop: 18, fontSize: 15 }}>{say('staysHere')}</Quiet>
+      </div>
+    </Columns>
+  );
+}

@@ -1,0 +1,123 @@
+import type { CourseSetReply } from '@orthokin/contract';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Trash2 } from 'lucide-react';
+import type { ReactElement } from 'react';
+import { Link } from 'react-router';
+import styled from 'styled-components';
+import { useCourse } from '../api/review.js';
+import { useSquad } from '../api/squad.js';
+import { useAddress } from '../parts/useAddress.js';
+import { Button } from '../parts/Button.js';
+import { SelectField } from '../parts/form/SelectField.js';
+import { Failed } from '../parts/Notice.js';
+import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
+import { colour } from '../parts/tokens.js';
+import { say } from '../words/film.js';
+import { dayWords, timeWords } from '../words/format.js';
+import { keptFilms, letGo } from './keep/film-store.js';
+
+const List = styled.ul`
+  max-width: 720px;
+  margin: 14px 0 0;
+  padding: 0;
+  list-style: none;
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px 18px;
+    min-height: 48px;
+    border-top: 1px solid ${colour('rule')};
+  }
+  .end {
+    margin-left: auto;
+  }
+`;
+
+const MOST_SHOWN = 20;
+const MEGA = 1e6;
+const KEPT = ['kept films'];
+
+/** Films on this device, and the sets that a film can be marked of. */
+export function FilmPage(): ReactElement {
+  const squad = useSquad();
+  const [address, change] = useAddress();
+  const people = (squad.data ?? []).map(({ athlete }) => athlete);
+  const athleteId = address.get('athlete') ?? people[0]?.id ?? '';
+  const course = useCourse(athleteId);
+  const error = squad.error ?? course.error;
+  return (
+    <Page name={say('film')}>
+      <Headline>{say('whoseFilm')}</Headline>
+      <Quiet>{say('chooseSet')}</Quiet>
+      {error && !course.data && <Failed error={error} again={() => void squad.refetch()} />}
+      {people.length > 0 && (
+        <div style={{ maxWidth: 320, marginTop: 14 }}>
+          <SelectField
+            label={say('athlete')}
+            value={athleteId}
+            options={people.map(({ id, name }) => [id, name] as const)}
+            onChange={(id) => change({ athlete: id })}
+          />
+        </div>
+      )}
+      {course.data && <Sets sets={course.data.sets} />}
+      <Kept />
+    </Page>
+  );
+}
+
+/** The newest sets; those that nobody timed wait for their film. */
+function Sets({ sets }: { sets: readonly CourseSetReply[] }): ReactElement {
+  const newest = [...sets].sort((a, b) => b.atMs - a.atMs);
+  const waiting = newest.filter(({ source }) => source === 'none');
+  const others = newest.filter(({ source }) => source !== 'none');
+  const shown = [...waiting, ...others].slice(0, MOST_SHOWN);
+  if (shown.length === 0) return <Quiet style={{ marginTop: 14 }}>{say('noSets')}</Quiet>;
+  return (
+    <List>
+      {shown.map(({ setId, atMs, source }) => {
+        const at = new Date(atMs).toISOString();
+        return (
+          <li key={setId}>
+            <Link to={`/film/${setId}`}>
+              {dayWords(at)} {timeWords(at)}
+            </Link>
+            <Quiet as="span">
+              {source === 'none' ? say('notTimed') : say('timedBy', { source })}
+            </Quiet>
+          </li>
+        );
+      })}
+    </List>
+  );
+}
+
+function Kept(): ReactElement {
+  const client = useQueryClient();
+  const films = useQuery({ queryKey: KEPT, queryFn: keptFilms, staleTime: 0 });
+  const remove = (setId: string) =>
+    void letGo(setId).then(() => client.invalidateQueries({ queryKey: KEPT }));
+  return (
+    <section style={{ marginTop: 34 }}>
+      <Heading>{say('keptHere')}</Heading>
+      <Quiet>{say('staysHere')}</Quiet>
+      {films.data?.length === 0 && <Quiet>{say('nothingKept')}</Quiet>}
+      <List>
+        {(films.data ?? []).map(({ setId, name, bytes, keptAt }) => (
+          <li key={setId}>
+            <Link to={`/film/${setId}`}>
+              {say('keptFilm', { name, megabytes: Math.max(1, Math.round(bytes / MEGA)) })}
+            </Link>
+            <Quiet as="span">{dayWords(new Date(keptAt).toISOString())}</Quiet>
+            <span className="end">
+              <Button aria-label={say('deleteFilm', { name })} onPress={() => remove(setId)}>
+                <Trash2 size={18} aria-hidden />
+              </Button>
+            </span>
+          </li>
+        ))}
+      </List>
+    </section>
+  );
+}

@@ -1,0 +1,151 @@
+import type { SetReviewReply } from '@orthokin/contract';
+import { agreementOn, isUnderAge } from '@orthokin/core/people';
+import { useEffect, useState, type ReactElement } from 'react';
+import { DropZone, FileTrigger, type DropZoneProps } from 'react-aria-components';
+import { Link, useParams } from 'react-router';
+import styled from 'styled-components';
+import { useAthleteCare } from '../api/care.js';
+import { useSetReview } from '../api/review.js';
+import { Button, ButtonLink } from '../parts/Button.js';
+import { Failed, Notice } from '../parts/Notice.js';
+import { Headline, Page, Quiet } from '../parts/Text.js';
+import { colour } from '../parts/tokens.js';
+import { toneHz } from '../screens/sounds.js';
+import { say } from '../words/film.js';
+import { dayWords, percent } from '../words/format.js';
+import { FilmDesk } from './FilmDesk.js';
+import { filmOf, keepFilm, NoRoom } from './keep/film-store.js';
+import { calledReps } from './marks.js';
+import { useFilmMaker } from './simulate/useFilmMaker.js';
+
+const Drop = styled(DropZone)`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 12px;
+  max-width: 640px;
+  margin: 18px 0;
+  padding: 28px;
+  border: 2px dashed ${colour('rule')};
+  border-radius: 6px;
+  &[data-drop-target] {
+    border-color: ${colour('ink')};
+  }
+`;
+
+const MEGA = 1e6;
+const SIMULATED_RATE = 60;
+
+/** The film of one set. */
+export function FilmRoom(): ReactElement {
+  const { setId = '' } = useParams();
+  const review = useSetReview(setId, true);
+  if (review.data) return <Room key={setId} review={review.data} />;
+  return (
+    <Page name={say('film')}>
+      {review.error ? (
+        <Failed error={review.error} again={() => void review.refetch()} />
+      ) : (
+        <Quiet>{say('readingSet')}</Quiet>
+      )}
+    </Page>
+  );
+}
+
+/** Whether a guardian's agreement to film is missing on the day of the set. */
+function useLacksAgreement({ athlete, set }: SetReviewReply): boolean {
+  const care = useAthleteCare(athlete.id);
+  if (!care.data) return false;
+  const { said, bornOn } = care.data;
+  const agreements = said.flatMap(({ agreement }) => agreement ?? []);
+  const underAge = isUnderAge(athlete.ageBand, bornOn, set.day);
+  const { state } = agreementOn('filming', agreements, underAge, set.day);
+  return state === 'missing' || state === 'ran out';
+}
+
+function Room({ review }: { review: SetReviewReply }): ReactElement {
+  const { set, athlete, pattern } = review;
+  const [film, setFilm] = useState<File | null | undefined>(undefined);
+  const [problem, setProblem] = useState<string | null>(null);
+  const lacksAgreement = useLacksAgreement(review);
+  useEffect(() => {
+    void filmOf(set.id).then(setFilm);
+  }, [set.id]);
+  const take = (file: File) => {
+    setProblem(null);
+    setFilm(file);
+    // It can be worked on at once; whether it is there tomorrow is another question.
+    void keepFilm(set.id, file).catch((error: unknown) => {
+      if (!(error instanceof NoRoom)) throw error;
+      const megabytes = (bytes: number) => Math.ceil(bytes / MEGA);
+      setProblem(say('noRoom', { needed: megabytes(error.needed), left: megabytes(error.left) }));
+    });
+  };
+  const maker = useFilmMaker(take);
+  const simulate = () => {
+    const reps = calledReps(review);
+    const plan = { pattern, conditions: set.conditions };
+    maker.make({
+      set: {
+        seed: set.seed,
+        targets: pattern.targets,
+        cues: reps.map(({ ordinal, target, cue }) => ({ ordinal, target, atMs: cue.atMs })),
+      },
+      tonesHz: reps.map(({ target }) => toneHz(plan, target)),
+      framesPerS: SIMULATED_RATE,
+    });
+  };
+  const drop = async ({ items }: Parameters<NonNullable<DropZoneProps['onDrop']>>[0]) => {
+    for (const item of items) if (item.kind === 'file') take(await item.getFile());
+  };
+  return (
+    <Page name={say('filmOf', { athlete: athlete.name })}>
+      <Quiet style={{ marginBottom: 10 }}>
+        <Link to={`/people/${athlete.id}`}>{athlete.name}</Link>,{' '}
+        <Link to={`/review/${set.id}`}>
+          {say('setOn', { pattern: pattern.name, rung: set.rung, day: dayWords(set.startedAt) })}
+        </Link>
+      </Quiet>
+      {lacksAgreement && (
+        <Notice action={<ButtonLink to={`/people/${athlete.id}`}>{say('writeDown')}</ButtonLink>}>
+          {say('noAgreement', { athlete: athlete.name })}
+        </Notice>
+      )}
+      {problem && <Notice>{problem}</Notice>}
+      {film ? (
+        <>
+          <FilmDesk key={`${film.name} ${film.lastModified}`} review={review} file={film} />
+          <p>
+            <Button onPress={() => setFilm(null)}>{say('anotherFilm')}</Button>
+          </p>
+        </>
+      ) : (
+        film === null && (
+          <>
+            <Headline>{say('bringFilm')}</Headline>
+            <Drop onDrop={(event) => void drop(event)}>
+              <FileTrigger
+                acceptedFileTypes={['video/*']}
+                onSelect={(files) => {
+                  const file = files?.[0];
+                  if (file) take(file);
+                }}
+              >
+                <Button weight="main">{say('chooseFilm')}</Button>
+              </FileTrigger>
+              <Quiet as="span">{say('orDrop')}</Quiet>
+            </Drop>
+            <Quiet>{say('staysHere')}</Quiet>
+            <Quiet style={{ margin: '24px 0 10px' }}>{say('tryWithout')}</Quiet>
+            <Button isDisabled={maker.share !== null} onPress={simulate}>
+              {maker.share === null
+                ? say('filmSimulated')
+                : say('filming', { share: percent(maker.share) })}
+            </Button>
+            {maker.failed && <Notice>{say('couldNotFilm', { why: maker.failed })}</Notice>}
+          </>
+        )
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,109 @@
+import { ALL_FORMATS, BlobSource, EncodedPacketSink, Input, type VideoSample } from 'mediabunny';
+import { Frames } from './frames.js';
+import { hear } from './hear.js';
+import type { Answered, Asked } from './messages.js';
+
+/** What is open; a worker reads one film. */
+interface Open {
+  readonly input: Input;
+  readonly frames: Frames;
+  readonly screen: OffscreenCanvas;
+}
+
+let open: Open | null = null;
+/** The frame asked for last: what was asked before it is no longer wanted. */
+let wanted = -1;
+let showing: Promise<void> = Promise.resolve();
+
+const tell = (answer: Answered, transfer: Transferable[] = []): void =>
+  self.postMessage(answer, { transfer });
+
+async function openFilm(file: Blob, screen: OffscreenCanvas): Promise<void> {
+  const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
+  if (!(await input.canRead())) {
+    tell({ tell: 'unreadable', why: 'no film' });
+    return;
+  }
+  const track = await input.getPrimaryVideoTrack();
+  if (!track) {
+    tell({ tell: 'unreadable', why: 'no picture' });
+    return;
+  }
+  const codec = (await track.getCodec()) ?? '';
+  if (!(await track.canDecode())) {
+    tell({ tell: 'unreadable', why: 'codec', codec });
+    return;
+  }
+  const framesS: number[] = [];
+  const packets = new EncodedPacketSink(track).packets(undefined, undefined, {
+    metadataOnly: true,
+  });
+  for await (const { timestamp } of packets) framesS.push(timestamp);
+  // Packets come in the order they are decoded in.
+  framesS.sort((a, b) => a - b);
+  const [widthPx, heightPx] = [await track.getDisplayWidth(), await track.getDisplayHeight()];
+  Object.assign(screen, { width: widthPx, height: heightPx });
+  open = { input, frames: new Frames(track, framesS), screen };
+  const hasSound = (await input.getPrimaryAudioTrack()) !== null;
+  const framesMs = framesS.map((s) => 1000 * s);
+  tell({ tell: 'opened', info: { widthPx, heightPx, framesMs, hasSound, codec } });
+}
+
+function draw({ screen }: Open, sample: VideoSample): void {
+  const context = screen.getContext('2d');
+  if (context) sample.draw(context, 0, 0, screen.width, screen.height);
+}
+
+async function show(index: number): Promise<void> {
+  if (!open || index !== wanted) return;
+  if (!open.frames.at(index)) await open.frames.around(index, () => wanted === index);
+  const sample = open.frames.at(index);
+  if (!sample || index !== wanted) return;
+  draw(open, sample);
+  tell({ tell: 'shown', index });
+}
+
+async function thumbs(indices: readonly number[], heightPx: number): Promise<void> {
+  if (!open) return;
+  const { screen, frames } = open;
+  const widthPx = Math.max(1, Math.round((screen.width / screen.height) * heightPx));
+  const pictures: ImageBitmap[] = [];
+  for await (const sample of frames.each(indices)) {
+    const small = new OffscreenCanvas(widthPx, heightPx);
+    const context = small.getContext('2d');
+    if (sample && context) sample.draw(context, 0, 0, widthPx, heightPx);
+    sample?.close();
+    pictures.push(small.transferToImageBitmap());
+  }
+  tell({ tell: 'thumbs', pictures }, pictures);
+}
+
+async function listen(plannedMs: readonly number[], tonesHz: readonly number[]): Promise<void> {
+  const track = await open?.input.getPrimaryAudioTrack();
+  const heard = track
+    ? await hear(track, plannedMs, tonesHz, (share) => tell({ tell: 'hearing', share }))
+    : { alignment: null, tones: 0 };
+  tell({ tell: 'heard', ...heard });
+}
+
+self.onmessage = ({ data }: MessageEvent<Asked>): void => {
+  switch (data.ask) {
+    case 'open':
+      void openFilm(data.file, data.screen).catch(() =>
+        tell({ tell: 'unreadable', why: 'no film' }),
+      );
+      return;
+    case 'show':
+      wanted = data.index;
+      // One after the other: two decoders on one film would only slow each other.
+      showing = showing.then(() => show(data.index)).catch(() => undefined);
+      return;
+    case 'thumbs':
+      showing = showing.then(() => thumbs(data.indices, data.heightPx)).catch(() => undefined);
+      return;
+    case 'hear':
+      void listen(data.plannedMs, data.tonesHz).catch(() =>
+        tell({ tell: 'heard', alignment: null, tones: 0 }),
+      );
+  }
+};

@@ -1,0 +1,37 @@
+import type { Alignment } from '@orthokin/core/film';
+
+/** What is known of a film once it is open. */
+export interface FilmInfo {
+  readonly widthPx: number;
+  readonly heightPx: number;
+  /** When each frame is shown, ms from the recording's zero, in order. */
+  readonly framesMs: readonly number[];
+  readonly hasSound: boolean;
+  readonly codec: string;
+}
+
+/** Why a film cannot be read. */
+export type Unreadable =
+  | { readonly why: 'no film' }
+  | { readonly why: 'no picture' }
+  | { readonly why: 'codec'; readonly codec: string };
+
+/** What the reader is asked. */
+export type Asked =
+  | { readonly ask: 'open'; readonly file: Blob; readonly screen: OffscreenCanvas }
+  | { readonly ask: 'show'; readonly index: number }
+  | { readonly ask: 'thumbs'; readonly indices: readonly number[]; readonly heightPx: number }
+  | {
+      readonly ask: 'hear';
+      readonly plannedMs: readonly number[];
+      readonly tonesHz: readonly number[];
+    };
+
+/** What it answers. */
+export type Answered =
+  | { readonly tell: 'opened'; readonly info: FilmInfo }
+  | ({ readonly tell: 'unreadable' } & Unreadable)
+  | { readonly tell: 'shown'; readonly index: number }
+  | { readonly tell: 'thumbs'; readonly pictures: readonly ImageBitmap[] }
+  | { readonly tell: 'hearing'; readonly share: number }
+  | { readonly tell: 'heard'; readonly alignment: Alignment | null; readonly tones: number };

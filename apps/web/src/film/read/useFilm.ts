@@ -1,0 +1,72 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Alignment } from '@orthokin/core/film';
+import type { Answered, Asked, FilmInfo, Unreadable } from './messages.js';
+
+/** A film as far as it has been read. */
+export interface Film {
+  readonly info: FilmInfo | null;
+  readonly unreadable: Unreadable | null;
+  /** The frame on the screen. */
+  readonly shown: number | null;
+  readonly thumbs: readonly ImageBitmap[];
+  /** Share of the listening that is done; `null` when none is going on. */
+  readonly hearing: number | null;
+  /** `undefined` until it was listened to. */
+  readonly heard: { readonly alignment: Alignment | null; readonly tones: number } | undefined;
+  /** Where the frames are drawn. */
+  readonly onScreen: (canvas: HTMLCanvasElement | null) => void;
+  readonly ask: (asked: Exclude<Asked, { ask: 'open' }>) => void;
+}
+
+type State = Omit<Film, 'onScreen' | 'ask'>;
+
+const NOTHING: State = {
+  ...{ info: null, unreadable: null, shown: null, thumbs: [], hearing: null },
+  heard: undefined,
+};
+
+function told(state: State, answer: Answered): State {
+  switch (answer.tell) {
+    case 'opened':
+      return { ...state, info: answer.info };
+    case 'unreadable':
+      return { ...state, unreadable: answer };
+    case 'shown':
+      return { ...state, shown: answer.index };
+    case 'thumbs':
+      for (const picture of state.thumbs) picture.close();
+      return { ...state, thumbs: answer.pictures };
+    case 'hearing':
+      return { ...state, hearing: answer.share };
+    case 'heard':
+      return {
+        ...state,
+        hearing: null,
+        heard: { alignment: answer.alignment, tones: answer.tones },
+      };
+  }
+}
+
+/** Reads a film in a worker of its own; nothing of it leaves the device. */
+export function useFilm(file: Blob): Film {
+  const [state, setState] = useState(NOTHING);
+  const [screen, setScreen] = useState<HTMLCanvasElement | null>(null);
+  const worker = useRef<Worker | null>(null);
+  useEffect(() => {
+    if (!screen) return;
+    const reader = new Worker(new URL('./film.worker.ts', import.meta.url), { type: 'module' });
+    worker.current = reader;
+    reader.onmessage = ({ data }: MessageEvent<Answered>) => setState((now) => told(now, data));
+    const drawn = screen.transferControlToOffscreen();
+    reader.postMessage({ ask: 'open', file, screen: drawn } satisfies Asked, [drawn]);
+    return () => {
+      reader.terminate();
+      worker.current = null;
+    };
+  }, [file, screen]);
+  return {
+    ...state,
+    onScreen: setScreen,
+    ask: useCallback((asked) => worker.current?.postMessage(asked), []),
+  };
+}

@@ -1,0 +1,92 @@
+import { normal, seededRandom } from '@orthokin/core/cue';
+import { filmedReps, type SetToFilm } from '@orthokin/core/film';
+import {
+  AudioSample,
+  AudioSampleSource,
+  BufferTarget,
+  CanvasSource,
+  Output,
+  Quality,
+  WebMOutputFormat,
+} from 'mediabunny';
+import { drawFrame, FILM_HEIGHT, FILM_WIDTH } from './draw-frame.js';
+
+/** A set to be filmed, and how. */
+export interface FilmOrder {
+  readonly set: SetToFilm;
+  /** The tone of each cue, Hz, in the order of the cues. */
+  readonly tonesHz: readonly number[];
+  readonly framesPerS: number;
+}
+
+export type FilmMade =
+  { readonly share: number } | { readonly film: Blob } | { readonly failed: string };
+
+const BEFORE_MS = 1500;
+const AFTER_MS = 3500;
+const RATE_HZ = 48_000;
+const TONE_S = 0.14;
+const NOISE = 0.01;
+const CHUNK_S = 1;
+
+/** The sound of a second of the film: the cues' tones, and a quiet room. */
+function soundOf({ set, tonesHz }: FilmOrder, fromMs: number, startS: number): Float32Array {
+  const random = seededRandom(Math.round(1000 * startS) + 1);
+  const samples = Float32Array.from({ length: CHUNK_S * RATE_HZ }, () => normal(random, 0, NOISE));
+  set.cues.forEach(({ atMs }, i) => {
+    const cueS = (atMs - fromMs) / 1000 - startS;
+    const hz = tonesHz[i] ?? 0;
+    const first = Math.max(0, Math.ceil(cueS * RATE_HZ));
+    const last = Math.min(samples.length, Math.ceil((cueS + TONE_S) * RATE_HZ));
+    for (let n = first; n < last; n++)
+      samples[n] = (samples[n] ?? 0) + 0.4 * Math.sin(2 * Math.PI * hz * (n / RATE_HZ - cueS));
+  });
+  return samples;
+}
+
+async function make(order: FilmOrder): Promise<Blob> {
+  const { set, framesPerS } = order;
+  const reps = filmedReps(set);
+  const fromMs = (set.cues[0]?.atMs ?? 0) - BEFORE_MS;
+  const lengthS = ((set.cues.at(-1)?.atMs ?? 0) + AFTER_MS - fromMs) / 1000;
+  const canvas = new OffscreenCanvas(FILM_WIDTH, FILM_HEIGHT);
+  const context = canvas.getContext('2d');
+  if (!context) throw new Error('no drawing');
+  const target = new BufferTarget();
+  const output = new Output({ format: new WebMOutputFormat(), target });
+  const picture = new CanvasSource(canvas, { codec: 'vp8', quality: new Quality('medium') });
+  const sound = new AudioSampleSource({ codec: 'opus', quality: new Quality('medium') });
+  output.addVideoTrack(picture, { frameRate: framesPerS });
+  output.addAudioTrack(sound);
+  await output.start();
+  const frames = Math.ceil(lengthS * framesPerS);
+  let heardS = 0;
+  for (let frame = 0; frame < frames; frame++) {
+    const atS = frame / framesPerS;
+    if (atS >= heardS) {
+      await sound.add(
+        new AudioSample({
+          ...{ format: 'f32', sampleRate: RATE_HZ, numberOfChannels: 1 },
+          data: soundOf(order, fromMs, heardS),
+          timestamp: heardS,
+        }),
+      );
+      heardS += CHUNK_S;
+    }
+    drawFrame(context, set, reps, fromMs + 1000 * atS);
+    await picture.add(atS, 1 / framesPerS);
+    if (frame % framesPerS === 0) self.postMessage({ share: frame / frames } satisfies FilmMade);
+  }
+  await output.finalize();
+  return new Blob([target.buffer ?? new ArrayBuffer(0)], { type: 'video/webm' });
+}
+
+self.onmessage = ({ data }: MessageEvent<FilmOrder>): void => {
+  void make(data).then(
+    (film) => self.postMessage({ film } satisfies FilmMade),
+    (error: unknown) =>
+      self.postMessage({
+        failed: error instanceof Error ? error.message : String(error),
+      } satisfies FilmMade),
+  );
+};

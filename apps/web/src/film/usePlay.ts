@@ -1,0 +1,42 @@
+import { frameAt } from '@orthokin/core/film';
+import { useEffect, useState } from 'react';
+
+/** How fast a film is played, as shares of the time it was filmed in. */
+export const SPEEDS = [1, 0.5, 0.25, 0.1] as const;
+export type Speed = (typeof SPEEDS)[number];
+
+/** A film as it plays or stands. */
+export interface Playing {
+  readonly playing: boolean;
+  readonly toggle: () => void;
+  readonly speed: Speed;
+  readonly setSpeed: (speed: Speed) => void;
+}
+
+/** Plays the frames of a film from the one on the screen on, over and over between two moments. */
+export function usePlay(
+  framesMs: readonly number[],
+  index: number,
+  go: (index: number) => void,
+  loop: { readonly fromMs: number; readonly toMs: number; readonly rate: number },
+): Playing {
+  const [playing, setPlaying] = useState(false);
+  const [speed, setSpeed] = useState<Speed>(0.25);
+  const { fromMs, toMs, rate } = loop;
+  useEffect(() => {
+    if (!playing) return;
+    let beganAt = performance.now();
+    let beganMs = framesMs[index] ?? 0;
+    let request = requestAnimationFrame(function step(now) {
+      let at = beganMs + (now - beganAt) * speed * rate;
+      if (at > toMs) {
+        [beganAt, beganMs, at] = [now, fromMs, fromMs];
+      }
+      go(frameAt(framesMs, at));
+      request = requestAnimationFrame(step);
+    });
+    return () => cancelAnimationFrame(request);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- it plays on from where it began
+  }, [playing, speed, fromMs, toMs, rate, framesMs]);
+  return { playing, toggle: () => setPlaying(!playing), speed, setSpeed };
+}

@@ -1,0 +1,34 @@
+import type { Alignment } from '@orthokin/core/film';
+import { film as en } from './en/film.js';
+import { seconds } from './format.js';
+import { speaker } from './say.js';
+
+/** What is said in the film room. */
+export const say = speaker(en);
+
+/** Nobody is told a surer time than is shown. */
+const LEAST_SHOWN_MS = 1;
+
+/** Milliseconds as seconds with three decimals: film is finer than a hand. */
+export const fineSeconds = (ms: number): string => (ms / 1000).toFixed(3);
+
+/** A moment from the cue, with its sign. */
+export const fromCue = (ms: number): string =>
+  `${Math.round(ms) < 0 ? '−' : '+'}${fineSeconds(Math.abs(ms))}`;
+
+/** What the film was tied to the set by, and how surely. */
+export function tieSentences(
+  alignment: Alignment | null,
+  { cues, marked, tones, heard }: { cues: number; marked: number; tones: number; heard: boolean },
+): string[] {
+  if (!alignment) return [say('notHeard', { tones }), say('otherSet')];
+  const sure = fineSeconds(Math.max(LEAST_SHOWN_MS, alignment.sdMs));
+  const factor = Math.round(alignment.rate);
+  return [
+    heard
+      ? say('heardCues', { heard: alignment.heard.size, cues, sure, marked })
+      : say('twoCuesMarked', { sure: seconds(alignment.sdMs) }),
+    ...(factor > 1 ? [say('slowed', { factor })] : []),
+    ...(alignment.strays.length > 0 ? [say('strays', { count: alignment.strays.length })] : []),
+  ];
+}

@@ -1,0 +1,142 @@
+import type { RepReply, SetReviewReply } from '@orthokin/contract';
+import { alignCues, type Alignment } from '@orthokin/core/film';
+import { durationsOf, type TimedEvent } from '@orthokin/core/timing';
+import {
+  calledReps,
+  correctionsFrom,
+  cueInRecording,
+  eventsOf,
+  isMarked,
+  NOTHING_MARKED,
+  tiedByHand,
+  withMark,
+  withMissed,
+  type CalledRep,
+  type Marks,
+  type RepMarks,
+} from '../src/film/marks.js';
+import { fromCue, tieSentences } from '../src/words/film.js';
+import { setBody } from '../src/drill/requests.js';
+import { runOf } from './played.js';
+
+const CUES_MS = [2000, 6000, 11_000];
+const cueAt = (atMs: number): TimedEvent => ({ name: 'cue', atMs, sdMs: 3, source: 'sensor' });
+const rep = (ordinal: number, change: Partial<RepReply> = {}): RepReply => ({
+  ...{ id: `r${ordinal}`, ordinal, target: ordinal % 2 ? 'A' : 'B' },
+  events: [cueAt(CUES_MS[ordinal - 1] ?? NaN)],
+  ...{ seenFaults: [], struckOut: false, replaces: null, marks: null, corrected: null },
+  ...change,
+});
+const REPS = [rep(1), rep(2), rep(3)];
+const set = { ...setBody(runOf([])), id: 'set', endedAt: null, endReason: null };
+const reviewOf = (reps: RepReply[]) => ({ reps, set }) as Pick<SetReviewReply, 'reps' | 'set'>;
+const CALLED = calledReps(reviewOf(REPS));
+const [FIRST] = CALLED as [CalledRep, CalledRep, CalledRep];
+const ownOf = (marks: Marks, ordinal: number): RepMarks => marks[ordinal] ?? NOTHING_MARKED;
+
+/** A film at 120 frames a second that begins half a second into the set, slowed so many times. */
+const filmed = (rate = 1) => {
+  const framesMs = Array.from({ length: 1600 }, (_, i) => (i * 1000 * rate) / 120);
+  const found = alignCues(
+    CUES_MS,
+    CUES_MS.map((ms) => (ms - 500) * rate),
+  );
+  if (!found.ok) throw new Error('heard');
+  return { framesMs, alignment: { ...found.value, sdMs: 4 } satisfies Alignment };
+};
+/** The first frame at or after a moment of the set. */
+const frameOf = (setMs: number): number => Math.ceil(((setMs - 500) * 120) / 1000);
+
+describe('marks of a film', () => {
+  test.each([1, 4])(
+    'become events on the set’s clock, each with its error, slowed %i times',
+    (rate) => {
+      const { framesMs, alignment } = filmed(rate);
+      const marks = (
+        [
+          ['firstMove', 240],
+          ['action', 1100],
+          ['home', 2300],
+        ] as const
+      ).reduce<Marks>((all, [name, ms]) => withMark(all, 1, name, frameOf(2000 + ms)), {});
+      const read = eventsOf(FIRST, ownOf(marks, 1), framesMs, alignment);
+      if (!read.ok) throw new Error(read.problem.field);
+      expect(read.value.map(({ name, source }) => [name, source])).toEqual([
+        ['cue', 'sensor'],
+        ['firstMove', 'film'],
+        ['action', 'film'],
+        ['home', 'film'],
+      ]);
+      const { reaction, recovery } = durationsOf(read.value);
+      expect(Math.abs((reaction?.ms ?? NaN) - 240)).toBeLessThan(1000 / 120);
+      expect(Math.abs((recovery?.ms ?? NaN) - 1200)).toBeLessThan(1000 / 120);
+      // The tie to the set is in the cue: it counts once in a reaction, not at all in a recovery.
+      expect(read.value[0]?.sdMs).toBe(5);
+      expect(cueInRecording(FIRST, alignment)).toBeCloseTo(1500 * rate, 3);
+    },
+  );
+
+  test('an event out of its order is a problem that names both', () => {
+    const { framesMs, alignment } = filmed();
+    const marks = withMark(withMark({}, 1, 'home', frameOf(2500)), 1, 'action', frameOf(3000));
+    expect(eventsOf(FIRST, ownOf(marks, 1), framesMs, alignment)).toMatchObject({ ok: false });
+    expect(correctionsFrom(CALLED, marks, framesMs, alignment, 'Mara')).toEqual([]);
+  });
+
+  test('a mark at the same frame is taken back; a rep may be missed', () => {
+    const once = withMark({}, 2, 'home', 77);
+    expect(isMarked(ownOf(once, 2))).toBe(true);
+    expect(isMarked(ownOf(withMark(once, 2, 'home', 77), 2))).toBe(false);
+    expect(withMark(once, 2, 'home', 78)[2]?.frames.home).toBe(78);
+    expect(isMarked(ownOf(withMissed({}, 2), 2))).toBe(true);
+    expect(isMarked(ownOf(withMark({}, 2, 'cue', 5), 2))).toBe(false);
+    expect(isMarked(NOTHING_MARKED)).toBe(false);
+  });
+
+  test('only what is not kept yet is kept, and marked again the tie counts no second time', () => {
+    const { framesMs, alignment } = filmed();
+    const marks = withMissed(withMark({}, 1, 'firstMove', frameOf(2240)), 2);
+    const [first, second, ...none] = correctionsFrom(CALLED, marks, framesMs, alignment, 'Mara');
+    expect(none).toEqual([]);
+    expect(first).toMatchObject({ replaces: 'r1', corrected: { by: 'Mara' } });
+    expect(second).toMatchObject({ replaces: 'r2', seenFaults: ['missed'] });
+    const kept = [...REPS, { ...first, id: 'c1' }, { ...second, id: 'c2' }] as RepReply[];
+    const now = calledReps(reviewOf(kept));
+    expect(now.map(({ id }) => id)).toEqual(['c1', 'c2', 'r3']);
+    expect(correctionsFrom(now, marks, framesMs, alignment, 'Mara')).toEqual([]);
+    const moved = withMark(marks, 1, 'firstMove', frameOf(2300));
+    const [again] = correctionsFrom(now, moved, framesMs, alignment, 'Mara');
+    expect(again).toMatchObject({ replaces: 'c1' });
+    expect(again?.events[0]?.sdMs).toBe(5);
+  });
+
+  test('without sound two cues that were marked tie film and set', () => {
+    const { framesMs } = filmed();
+    const one = withMark({}, 1, 'cue', frameOf(2000));
+    expect(tiedByHand(CALLED, one, framesMs)).toBeNull();
+    const tied = tiedByHand(CALLED, withMark(one, 3, 'cue', frameOf(11_000)), framesMs);
+    expect(tied?.rate).toBeCloseTo(1, 2);
+    expect(tied?.sdMs).toBeGreaterThan(10);
+  });
+});
+
+describe('what is said of a film', () => {
+  const said = { cues: 3, marked: 1, tones: 3, heard: true };
+
+  test('how many cues were heard, how surely, and that it is slowed', () => {
+    expect(tieSentences(filmed(4).alignment, said)).toEqual([
+      '3 of 3 cues heard in the film (sure to ±0.004 s), 1 rep marked.',
+      'The film is slowed 4 times: times are as they were filmed.',
+    ]);
+  });
+
+  test('what to do where they were not', () => {
+    const [first] = tieSentences(null, { ...said, tones: 1 });
+    expect(first).toContain('(one tone found)');
+    expect(first).toContain('Mark the cue');
+  });
+
+  test('a moment from the cue has its sign, and nothing is minus nothing', () => {
+    expect([-120, -0.2, 0, 1383].map(fromCue)).toEqual(['−0.120', '+0.000', '+0.000', '+1.383']);
+  });
+});

@@ -1,0 +1,140 @@
+import { expect, type Page } from '@playwright/test';
+import type { SetReviewReply } from '@orthokin/contract';
+import { filmedReps, type FilmedRep } from '@orthokin/core/film';
+import { eventOf, type EventName } from '@orthokin/core/timing';
+import { Coach, timeOf } from './support/coach.js';
+import { untouchedTest as test } from './support/served.js';
+import { expectSound } from './support/sound.js';
+
+const REPS = 3;
+const FRAME_MS = 1000 / 60;
+
+/** What the simulated athlete on film really did. */
+const truthOf = ({ set, reps, pattern }: SetReviewReply): FilmedRep[] =>
+  filmedReps({
+    seed: set.seed,
+    targets: pattern.targets,
+    cues: reps.map(({ ordinal, target, events }) => ({
+      ...{ ordinal, target, atMs: eventOf(events, 'cue')?.atMs ?? NaN },
+    })),
+  });
+
+/** Milliseconds from the cue of the frame on the screen. */
+const shownMs = async (page: Page): Promise<number> => {
+  const words = await page.getByRole('status').filter({ hasText: '±' }).first().innerText();
+  return 1000 * Number(/[+−][\d.]+/.exec(words)?.[0].replace('−', '-'));
+};
+
+/** Steps until the first frame at or after a moment from the cue is shown. */
+async function stepTo(page: Page, ms: number): Promise<void> {
+  for (let step = 0; step < 400; step++) {
+    const now = await shownMs(page);
+    if (now >= ms && now - ms < 1.2 * FRAME_MS) return;
+    const far = Math.abs(ms - now) > 12 * FRAME_MS;
+    await page.keyboard.press(`${far ? 'Shift+' : ''}Arrow${now < ms ? 'Right' : 'Left'}`);
+  }
+  throw new Error(`no frame at ${ms}`);
+}
+
+const MARKS: readonly (readonly [EventName, string])[] = [
+  ['firstMove', 'KeyF'],
+  ['arrival', 'KeyA'],
+  ['action', 'KeyC'],
+  ['home', 'KeyH'],
+];
+
+/** Runs a set with cues only, as a coach with a camera does. */
+async function runCuesOnly(page: Page): Promise<SetReviewReply> {
+  const coach = new Coach(page);
+  await coach.goToFloor('Idris Fennimar', { reps: REPS });
+  await coach.timeBy('Cues only');
+  await coach.start();
+  await coach.finished(REPS);
+  return coach.seeReview();
+}
+
+test('a set run with cues only is filmed, its cues heard, its reps marked, reviewed and counted', async ({
+  page,
+}) => {
+  const away: string[] = [];
+  page.on('request', (request) => {
+    const { protocol, hostname } = new URL(request.url());
+    if (protocol.startsWith('http') && hostname !== '127.0.0.1') away.push(request.url());
+  });
+  const untimed = await runCuesOnly(page);
+  expect(untimed.set.source).toBe('none');
+  await page.getByRole('link', { name: 'Mark it on film' }).click();
+  await expect(page.getByRole('button', { name: 'Choose a film' })).toBeVisible();
+  await expectSound(page);
+  const sent: string[] = [];
+  page.on('request', (request) => {
+    if (request.method() !== 'GET') sent.push(request.url());
+  });
+  await page.getByRole('button', { name: 'Film the simulated athlete' }).click();
+  await expect(page.getByText(`${REPS} of ${REPS} cues heard in the film`)).toBeVisible({
+    timeout: 90_000,
+  });
+  await expect(page.getByText('60 frames a second')).toBeVisible();
+  await expectSound(page);
+  expect(sent.filter((url) => !url.startsWith('blob:'))).toEqual([]);
+
+  const truth = truthOf(untimed);
+  await page.getByRole('textbox', { name: 'Your name' }).fill('Mara');
+  await page.keyboard.press('Tab');
+  for (const [i, { ordinal, events }] of truth.slice(0, 2).entries()) {
+    await page.getByRole('button', { name: new RegExp(`^Rep ${ordinal},`) }).click();
+    const cueMs = timeOf({ events: [...events] } as never, 'cue');
+    for (const [name, key] of MARKS) {
+      await stepTo(page, (eventOf(events, name)?.atMs ?? NaN) - cueMs);
+      await page.keyboard.press(key);
+    }
+    await expect(
+      page.getByRole('button', { name: `Keep ${i === 0 ? 'this rep' : 'these 2 reps'}` }),
+    ).toBeEnabled();
+  }
+
+  // The page is closed in the middle: film and marks are there when it is opened again.
+  await page.reload();
+  await expect(page.getByText('2 reps marked')).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Keep these 2 reps' }).click();
+  await page.getByRole('link', { name: 'See where the time went' }).click();
+  const filmed = await new Coach(page).storedReview();
+  expect(filmed.set.source).toBe('film');
+  expect(filmed.judgement.validReps.reps).toBe(2);
+  for (const { ordinal, events } of truth.slice(0, 2)) {
+    const rep = filmed.reps.filter((each) => each.ordinal === ordinal).at(-1);
+    const since = (of: readonly { name: EventName; atMs: number }[], name: EventName) =>
+      (of.find((each) => each.name === name)?.atMs ?? NaN) -
+      (of.find((each) => each.name === 'cue')?.atMs ?? NaN);
+    for (const [name] of MARKS) {
+      const marked = rep?.events.find((each) => each.name === name);
+      const off = Math.abs(since(rep?.events ?? [], name) - since(events, name));
+      expect(off).toBeLessThan(FRAME_MS);
+      expect(marked).toMatchObject({ source: 'film' });
+      expect(off).toBeLessThan(2 * (marked?.sdMs ?? 0));
+    }
+  }
+  await expect(page.getByText('2 reps counted', { exact: false })).toBeVisible();
+  expect(away).toEqual([]);
+});
+
+test('what is no film is refused calmly; a film is kept and can be deleted', async ({ page }) => {
+  const { set } = await runCuesOnly(page);
+  await page.goto(`/film/${set.id}`);
+  const choose = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Choose a film' }).click();
+  await (
+    await choose
+  ).setFiles({
+    ...{ name: 'holiday.mp4', mimeType: 'video/mp4', buffer: Buffer.from('no film at all') },
+  });
+  await expect(page.getByText('This file cannot be read as a film')).toBeVisible();
+  await page
+    .getByRole('navigation', { name: 'Places' })
+    .getByRole('link', { name: 'Film' })
+    .click();
+  await expect(page.getByRole('link', { name: 'holiday.mp4, 1 MB' })).toBeVisible();
+  await expectSound(page);
+  await page.getByRole('button', { name: 'Delete holiday.mp4' }).click();
+  await expect(page.getByText('No film is kept on this device.')).toBeVisible();
+});

@@ -1,0 +1,80 @@
+import { seededRandom } from '../cue/index.js';
+import { HOME, type Point, type Target } from '../floor/index.js';
+import {
+  positionAt,
+  simulateTrial,
+  TYPICAL_ATHLETE,
+  type SimulatedAthlete,
+} from '../simulation/index.js';
+import { eventOf, type TimedEvent } from '../timing/index.js';
+
+/** A rep that a film shows: what was called, and the truth of what happened, on the set's clock. */
+export interface FilmedRep {
+  readonly ordinal: number;
+  readonly at: Point;
+  readonly events: readonly TimedEvent[];
+}
+
+/** What of a set a film of it is made from. */
+export interface SetToFilm {
+  readonly seed: number;
+  readonly targets: readonly Target[];
+  /** Cues that were called, on the set's clock, ms. */
+  readonly cues: readonly {
+    readonly ordinal: number;
+    readonly target: string;
+    readonly atMs: number;
+  }[];
+}
+
+/** What the simulated athlete did on each cue of a set: the same seed gives the same film. */
+export const filmedReps = (
+  { seed, targets, cues }: SetToFilm,
+  athlete: SimulatedAthlete = TYPICAL_ATHLETE,
+): FilmedRep[] =>
+  cues.map(({ ordinal, target, atMs }, i) => {
+    const at = targets.find(({ letter }) => letter === target)?.at ?? HOME;
+    const { events } = simulateTrial(
+      athlete,
+      { atMs, target: at, repsBefore: i, sessionsBefore: 20 },
+      {},
+      seededRandom(seed + ordinal),
+    );
+    return { ordinal, at, events };
+  });
+
+/** Where the athlete is at a moment of the set, on the floor, m; home between reps. */
+export function whereAt(reps: readonly FilmedRep[], atMs: number): Point {
+  const now = reps.findLast(({ events }) => (eventOf(events, 'cue')?.atMs ?? Infinity) <= atMs);
+  if (!now) return HOME;
+  return positionAt(now.events, now.at, TYPICAL_ATHLETE.travel, atMs);
+}
+
+/** A camera on a stand: behind home base, looking forward and down. Lengths m, angle degrees. */
+export interface Camera {
+  readonly behindM: number;
+  readonly heightM: number;
+  readonly downDeg: number;
+  /** Of the lens, as a share of the picture's width. */
+  readonly focal: number;
+}
+
+/** As a coach would put one up. */
+export const USUAL_CAMERA: Camera = { behindM: 7.5, heightM: 2.6, downDeg: 15, focal: 0.85 };
+
+/**
+ * Where the camera sees a place: shares of the picture's width, from its middle, right and down.
+ *
+ * @param heightM above the floor
+ */
+export function seenBy(
+  { behindM, heightM: lensM, downDeg, focal }: Camera,
+  { x, y }: Point,
+  heightM = 0,
+): Point {
+  const down = (downDeg * Math.PI) / 180;
+  const [ahead, up] = [y + behindM, heightM - lensM];
+  const depth = ahead * Math.cos(down) - up * Math.sin(down);
+  const above = ahead * Math.sin(down) + up * Math.cos(down);
+  return { x: (focal * x) / depth, y: (-focal * above) / depth };
+}
