@@ -55,7 +55,7 @@ const Screen = styled.div`
   canvas {
     display: block;
     width: 100%;
-    max-height: 62vh;
+    max-height: 50vh;
     object-fit: contain;
   }
   output {

@@ -1,4 +1,5 @@
-import type { CourseSetReply } from '@orthokin/contract';
+import type { AthleteCourseReply } from '@orthokin/contract';
+import type { SetSource } from '@orthokin/core/run';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Trash2 } from 'lucide-react';
 import type { ReactElement } from 'react';
@@ -34,6 +35,14 @@ const List = styled.ul`
   }
 `;
 
+const SOURCE_WORDS: Readonly<Record<SetSource, string>> = {
+  hand: say('byHand'),
+  sensor: say('byBeacons'),
+  film: say('byFilm'),
+  simulated: say('bySimulated'),
+  none: '',
+};
+
 const MOST_SHOWN = 20;
 const MEGA = 1e6;
 const KEPT = ['kept films'];
@@ -61,14 +70,14 @@ export function FilmPage(): ReactElement {
           />
         </div>
       )}
-      {course.data && <Sets sets={course.data.sets} />}
+      {course.data && <Sets course={course.data} />}
       <Kept />
     </Page>
   );
 }
 
 /** The newest sets; those that nobody timed wait for their film. */
-function Sets({ sets }: { sets: readonly CourseSetReply[] }): ReactElement {
+function Sets({ course: { sets, patterns } }: { course: AthleteCourseReply }): ReactElement {
   const newest = [...sets].sort((a, b) => b.atMs - a.atMs);
   const waiting = newest.filter(({ source }) => source === 'none');
   const others = newest.filter(({ source }) => source !== 'none');
@@ -76,15 +85,23 @@ function Sets({ sets }: { sets: readonly CourseSetReply[] }): ReactElement {
   if (shown.length === 0) return <Quiet style={{ marginTop: 14 }}>{say('noSets')}</Quiet>;
   return (
     <List>
-      {shown.map(({ setId, atMs, source }) => {
+      {shown.map(({ setId, atMs, source, patternId, rung }) => {
         const at = new Date(atMs).toISOString();
         return (
           <li key={setId}>
             <Link to={`/film/${setId}`}>
               {dayWords(at)} {timeWords(at)}
             </Link>
+            <span>
+              {say('patternRung', {
+                pattern: patterns.find(({ id }) => id === patternId)?.name ?? '',
+                rung,
+              })}
+            </span>
             <Quiet as="span">
-              {source === 'none' ? say('notTimed') : say('timedBy', { source })}
+              {source === 'none'
+                ? say('notTimed')
+                : say('timedBy', { source: SOURCE_WORDS[source] })}
             </Quiet>
           </li>
         );

@@ -1,4 +1,4 @@
-import { median } from '../numeric/index.js';
+import { median, quantile } from '../numeric/index.js';
 
 /** The long window tells a tone from noise, the short one says when it began. */
 const LONG_S = 0.03;
@@ -17,6 +17,12 @@ const LEAST_MS = 45;
 const DIRECT_MS = 9;
 const ONSET_SHARE = 0.5;
 const BEFORE_MS = 45;
+const LOUD_SHARE = 0.25;
+/** Of the levels found: half of them may be a hall's. */
+const LOUD_QUANTILE = 0.75;
+const RINGING_SHARE = 0.35;
+const QUIET_BEFORE_MS = 8;
+const QUIET_SHARE = 0.4;
 
 /** Amplitude at a frequency in a centred window, each hop: two sums of a quadrature filter. */
 function amplitudes(
@@ -62,15 +68,20 @@ function amplitudes(
 /** Where a tone that is heard at a hop began: half of its direct sound is in a window centred there. */
 function onsetAt(short: Float32Array, hop: number, floor: number): number | null {
   const from = Math.max(0, hop - BEFORE_MS);
+  // Noise jumps over its own floor now and then, but not to a share of the tone's height.
+  const loud = Math.max(3 * floor, LOUD_SHARE * Math.max(...short.subarray(hop, hop + LEAST_MS)));
   for (let at = from; at < Math.min(short.length, hop + BEFORE_MS); at++) {
-    if ((short[at] as number) < 3 * floor) continue;
+    if ((short[at] as number) < loud) continue;
     // Loud from the start: the tail of the tone before, in a hall.
     if (at === from && from > 0) return null;
     const direct = Math.max(...short.subarray(at, at + DIRECT_MS));
     for (let k = at; k < at + DIRECT_MS; k++) {
       const [before, now] = [short[k - 1] ?? 0, short[k] as number];
       const level = ONSET_SHARE * direct;
-      if (now >= level) return before >= level ? k : k - 1 + (level - before) / (now - before);
+      if (now < level) continue;
+      // A tone begins out of quiet; a ringing hall only swells.
+      if ((short[k - QUIET_BEFORE_MS] ?? 0) > QUIET_SHARE * direct) return null;
+      return before >= level ? k : k - 1 + (level - before) / (now - before);
     }
   }
   return null;
@@ -98,18 +109,26 @@ export function findTones(samples: Float32Array, rateHz: number, hz: number): nu
       guards.every((guard) => level > OVER_GUARD * (guard[hop] as number))
     );
   };
-  const onsets: number[] = [];
+  const heard: { readonly onset: number; readonly level: number }[] = [];
   for (let hop = 0; hop < long.length; hop++) {
     if (!isTone(hop)) continue;
     let end = hop;
     while (end < long.length && isTone(end)) end++;
     const onset = end - hop >= LEAST_MS ? onsetAt(short, hop, shortFloor) : null;
-    const last = onsets.at(-1);
-    if (onset !== null && (last === undefined || onset - last > APART_MS)) onsets.push(onset);
+    const last = heard.at(-1)?.onset;
+    if (onset !== null && (last === undefined || onset - last > APART_MS))
+      heard.push({ onset, level: Math.max(...long.subarray(hop, hop + LEAST_MS)) });
     hop = end;
   }
   const hopMs = (1000 * Math.max(1, Math.round(HOP_S * rateHz))) / rateHz;
-  return onsets.map((onset) => onset * hopMs);
+  // One speaker plays them all about as loud; what is far below is a hall that rings on.
+  const usual = quantile(
+    heard.map(({ level }) => level),
+    LOUD_QUANTILE,
+  );
+  return heard
+    .filter(({ level }) => level >= RINGING_SHARE * usual)
+    .map(({ onset }) => onset * hopMs);
 }
 
 /** Enough of them for a median. */
