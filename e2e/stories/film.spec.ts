@@ -1,6 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import type { SetReviewReply } from '@orthokin/contract';
-import { filmedReps, type FilmedRep } from '@orthokin/core/film';
+import { filmedReps, seenBy, USUAL_CAMERA, type FilmedRep } from '@orthokin/core/film';
+import type { Point } from '@orthokin/core/floor';
 import { eventOf, type EventName } from '@orthokin/core/timing';
 import { Coach, timeOf } from './support/coach.js';
 import { untouchedTest as test } from './support/served.js';
@@ -8,6 +9,8 @@ import { expectSound } from './support/sound.js';
 
 const REPS = 3;
 const FRAME_MS = 1000 / 60;
+/** Between the feet of the simulated athlete on film. */
+const STANCE_M = 0.44;
 
 /** What the simulated athlete on film really did. */
 const truthOf = ({ set, reps, pattern }: SetReviewReply): FilmedRep[] =>
@@ -42,6 +45,40 @@ const MARKS: readonly (readonly [EventName, string])[] = [
   ['action', 'KeyC'],
   ['home', 'KeyH'],
 ];
+
+/**
+ * Clicks the markers where the made-up camera sees them, then both feet in stance: their distance must
+ * be the truth within twice what is said of it.
+ */
+async function measureStance(page: Page, { pattern }: SetReviewReply): Promise<void> {
+  await page.getByRole('button', { name: 'Rep before' }).click();
+  await page.getByRole('button', { name: 'Measure on the floor' }).click();
+  const picture = page.getByRole('img', { name: 'The picture: click the floor in it' });
+  const click = async (place: Point) => {
+    await picture.scrollIntoViewIfNeeded();
+    const box = await picture.boundingBox();
+    if (!box) throw new Error('no picture');
+    const { x, y } = seenBy(USUAL_CAMERA, place);
+    await picture.click({
+      position: { x: box.width * (0.5 + x), y: box.height / 2 + box.width * y },
+    });
+  };
+  for (const { letter, at } of pattern.targets) {
+    await expect(page.getByText(`Click marker ${letter} where it stands`)).toBeVisible();
+    await click(at);
+  }
+  await expect(page.getByText('Click the middle of home base')).toBeVisible();
+  await click({ x: 0, y: 0 });
+  await expect(page.getByText('Click two places on the floor')).toBeVisible();
+  await expectSound(page);
+  await click({ x: -STANCE_M / 2, y: 0 });
+  await click({ x: STANCE_M / 2, y: 0 });
+  const said = await page.getByText(/Click two other places/).innerText();
+  const [, m, sd] = /([\d.]+) ± ([\d.]+) m/.exec(said) ?? [];
+  expect(Math.abs(Number(m) - STANCE_M)).toBeLessThan(2 * Number(sd));
+  expect(Number(sd)).toBeLessThan(0.08);
+  await page.getByRole('button', { name: 'Done measuring' }).click();
+}
 
 /** Runs a set with cues only, as a coach with a camera does. */
 async function runCuesOnly(page: Page): Promise<SetReviewReply> {
@@ -92,6 +129,8 @@ test('a set run with cues only is filmed, its cues heard, its reps marked, revie
       page.getByRole('button', { name: `Keep ${i === 0 ? 'this rep' : 'these 2 reps'}` }),
     ).toBeEnabled();
   }
+
+  await measureStance(page, untimed);
 
   // The page is closed in the middle: film and marks are there when it is opened again.
   await page.reload();

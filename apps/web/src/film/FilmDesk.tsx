@@ -1,9 +1,12 @@
 import type { SetReviewReply } from '@orthokin/contract';
 import { frameAt, frameRate, markAt, onSetClock } from '@orthokin/core/film';
+import type { Pattern } from '@orthokin/core/pattern';
 import { problemSentence } from '@orthokin/core/result';
 import type { TimedEvent } from '@orthokin/core/timing';
 import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
+import { usePeople } from '../api/people.js';
+import { useWidth } from '../parts/useWidth.js';
 import { useKeepMarks } from '../api/review.js';
 import { useRemembered } from '../device/useRemembered.js';
 import { Button, ButtonLink } from '../parts/Button.js';
@@ -28,6 +31,9 @@ import {
   type Marked,
   type Marks,
 } from './marks.js';
+import { GroundOverlay } from './ground/GroundOverlay.js';
+import { GroundPart } from './ground/GroundPart.js';
+import { useGround } from './ground/useGround.js';
 import { useFilm } from './read/useFilm.js';
 import { Strip, THUMB_HEIGHT, thumbFrames, type Stretch } from './Strip.js';
 import { useFilmKeys } from './useFilmKeys.js';
@@ -55,8 +61,6 @@ const Screen = styled.div`
   canvas {
     display: block;
     width: 100%;
-    max-height: 50vh;
-    object-fit: contain;
   }
   output {
     position: absolute;
@@ -80,8 +84,18 @@ const Screen = styled.div`
 const BEFORE_MS = 400;
 const LONGEST_MS = 5000;
 const MANY = 10;
+const USUAL_RATIO = 16 / 9;
 /** A film beside its set: the cues heard, each rep on a strip, its events marked and kept. */
-export function FilmDesk({ review, file }: { review: SetReviewReply; file: Blob }): ReactElement {
+export function FilmDesk({
+  review,
+  floor,
+  file,
+}: {
+  review: SetReviewReply;
+  /** The pattern on the floor that the set was run on. */
+  floor: Pattern;
+  file: Blob;
+}): ReactElement {
   const { set, pattern } = review;
   const { info, ask, heard, onScreen, shown, thumbs, hearing, unreadable } = useFilm(file);
   const reps = useMemo(() => calledReps(review), [review]);
@@ -136,6 +150,12 @@ export function FilmDesk({ review, file }: { review: SetReviewReply; file: Blob 
     });
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what it follows from is the tie and the rep
   }, [tie, place, framesMs, ask]);
+  const [screenRef, screenWidth] = useWidth<HTMLDivElement>(800);
+  const ratio = info ? info.widthPx / info.heightPx : USUAL_RATIO;
+  const unit = (info?.widthPx ?? screenWidth) / screenWidth;
+  const ground = useGround(set.id, floor, unit);
+  const people = usePeople();
+  const shoulderM = people.data?.find(({ id }) => id === set.athleteId)?.shoulderM ?? null;
   const loop = alignment
     ? {
         fromMs: alignment.offsetMs + alignment.rate * (cueMs + stretch.fromMs),
@@ -176,8 +196,16 @@ export function FilmDesk({ review, file }: { review: SetReviewReply; file: Blob 
   return (
     <Columns>
       <div>
-        <Screen>
+        <Screen ref={screenRef} style={{ maxWidth: `calc(50vh * ${ratio})` }}>
           <canvas ref={onScreen} aria-hidden data-frame={shown ?? ''} />
+          {info && ground.isOn && (
+            <GroundOverlay
+              work={ground}
+              {...{ floor, unit }}
+              widthPx={info.widthPx}
+              heightPx={info.heightPx}
+            />
+          )}
           {nowMs !== null && sureMs !== null && (
             <output>
               {say('fromCue', { at: fromCue(nowMs) })}
@@ -243,6 +271,7 @@ export function FilmDesk({ review, file }: { review: SetReviewReply; file: Blob 
           onMark={mark}
           onMiss={miss}
         />
+        {info && <GroundPart work={ground} shoulderM={shoulderM} />}
         {timed && !timed.ok && <Notice>{problemSentence(timed.problem)}</Notice>}
         <div style={{ marginTop: 18, maxWidth: 280 }}>
           <TextField label={say('yourName')} value={by} onChange={setBy} maxLength={60} required />

@@ -1,6 +1,8 @@
 import type { SetReviewReply } from '@orthokin/contract';
+import { onScale } from '@orthokin/core/footwork';
+import { rungOf } from '@orthokin/core/pattern';
 import { agreementOn, isUnderAge } from '@orthokin/core/people';
-import { useEffect, useState, type ReactElement } from 'react';
+import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import { DropZone, FileTrigger, type DropZoneProps } from 'react-aria-components';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
@@ -81,6 +83,8 @@ function Room({ review }: { review: SetReviewReply }): ReactElement {
       setProblem(say('noRoom', { needed: megabytes(error.needed), left: megabytes(error.left) }));
     });
   };
+  const scale = rungOf(pattern, set.rung)?.floorScale ?? 1;
+  const floor = useMemo(() => onScale(pattern, scale), [pattern, scale]);
   const maker = useFilmMaker(take);
   const simulate = () => {
     const reps = calledReps(review);
@@ -88,7 +92,7 @@ function Room({ review }: { review: SetReviewReply }): ReactElement {
     maker.make({
       set: {
         seed: set.seed,
-        targets: pattern.targets,
+        targets: floor.targets,
         cues: reps.map(({ ordinal, target, cue }) => ({ ordinal, target, atMs: cue.atMs })),
       },
       tonesHz: reps.map(({ target }) => toneHz(plan, target)),
@@ -114,7 +118,7 @@ function Room({ review }: { review: SetReviewReply }): ReactElement {
       {problem && <Notice>{problem}</Notice>}
       {film ? (
         <>
-          <FilmDesk key={`${film.name} ${film.lastModified}`} review={review} file={film} />
+          <FilmDesk key={`${film.name} ${film.lastModified}`} {...{ review, floor }} file={film} />
           <p>
             <Button onPress={() => setFilm(null)}>{say('anotherFilm')}</Button>
           </p>

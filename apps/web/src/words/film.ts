@@ -32,3 +32,11 @@ export function tieSentences(
     ...(alignment.strays.length > 0 ? [say('strays', { count: alignment.strays.length })] : []),
   ];
 }
+
+/** A length with its error, no finer than that. */
+export const measuredWords = ({ m, sdM }: { readonly m: number; readonly sdM: number }): string =>
+  say('metres', { m: m.toFixed(2), sd: Math.max(0.01, sdM).toFixed(2) });
+
+/** A length in shoulder widths. */
+export const inShoulders = ({ m }: { readonly m: number }, shoulderM: number): string =>
+  say('shouldersWide', { times: (m / shoulderM).toFixed(1) });

@@ -210,6 +210,22 @@ export function groundOf(places: readonly KnownPlace[], clickSdPx: number): Resu
 export const inPicture = ({ h, scale }: Ground, floor: Point): Point =>
   fromScale(scale.image, project(h, toScale(scale.floor, floor)));
 
+/** A line on the floor is followed in pieces of this, m: in the picture it may leave the camera's view. */
+const PIECE_M = 0.25;
+/** Nearer to the camera than this share of the known places' distance it is not drawn. */
+const NEAREST_W = 0.15;
+
+/** A line of the floor in the picture, px: as much of it as lies before the camera. */
+export function lineInPicture(ground: Ground, from: Point, to: Point): Point[] {
+  const pieces = Math.max(1, Math.ceil(Math.hypot(to.x - from.x, to.y - from.y) / PIECE_M));
+  return Array.from({ length: pieces + 1 }, (_, i) => {
+    const share = i / pieces;
+    return { x: from.x + share * (to.x - from.x), y: from.y + share * (to.y - from.y) };
+  })
+    .filter((at) => project(ground.h, toScale(ground.scale.floor, at)).w > NEAREST_W)
+    .map((at) => inPicture(ground, at));
+}
+
 /** The floor under a place of the picture; first-order errors of all clicks. Hartley & Zisserman 2004. */
 export function onFloor({ h, scale, covariance, clickSdPx }: Ground, image: Point): FloorPlace {
   const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, k = 0] = h;

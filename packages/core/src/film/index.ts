@@ -11,6 +11,7 @@ export {
   FEWEST_PLACES,
   groundOf,
   inPicture,
+  lineInPicture,
   onFloor,
   type FloorPlace,
   type Ground,

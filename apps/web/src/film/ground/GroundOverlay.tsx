@@ -1,0 +1,117 @@
+import { inPicture, lineInPicture, type Ground } from '@orthokin/core/film';
+import { courtOf, courtOnFloor, type Point } from '@orthokin/core/floor';
+import type { Pattern } from '@orthokin/core/pattern';
+import type { PointerEvent, ReactElement } from 'react';
+import styled from 'styled-components';
+import { colour, MONO } from '../../parts/tokens.js';
+import { measuredWords, say } from '../../words/film.js';
+import type { GroundWork } from './useGround.js';
+
+const Over = styled.svg`
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  cursor: crosshair;
+  touch-action: none;
+  text {
+    font-family: ${MONO};
+    font-weight: 700;
+  }
+`;
+
+const pointsOf = (points: readonly Point[]): string =>
+  points.map(({ x, y }) => `${x},${y}`).join(' ');
+
+/** The court as the fit sees it: where it does not lie on the picture, the fit is wrong. */
+const Court = ({
+  ground,
+  floor,
+  unit,
+}: {
+  ground: Ground;
+  floor: Pick<Pattern, 'court' | 'sizeM' | 'home' | 'targets'>;
+  unit: number;
+}): ReactElement => {
+  const { lines } = courtOnFloor(courtOf(floor.court, floor.sizeM), floor.home.onCourt);
+  return (
+    <g fill="none" stroke={colour('here')} strokeWidth={1.5 * unit}>
+      {lines.map(({ from, to }, i) => (
+        <polyline key={i} points={pointsOf(lineInPicture(ground, from, to))} />
+      ))}
+      {floor.targets.map(({ letter, at }) => {
+        const { x, y } = inPicture(ground, at);
+        return <circle key={letter} cx={x} cy={y} r={9 * unit} />;
+      })}
+    </g>
+  );
+};
+
+/** What is clicked and measured of the floor, over the picture; coordinates are pixels of the film. */
+export function GroundOverlay({
+  work,
+  floor,
+  widthPx,
+  heightPx,
+  unit,
+}: {
+  work: GroundWork;
+  floor: Pick<Pattern, 'court' | 'sizeM' | 'home' | 'targets'>;
+  widthPx: number;
+  heightPx: number;
+  /** Pixels of the film to one of the screen. */
+  unit: number;
+}): ReactElement {
+  const { ground, clicked, from, measured, click } = work;
+  const press = ({ currentTarget, clientX, clientY }: PointerEvent<SVGSVGElement>) => {
+    const { left, top, width, height } = currentTarget.getBoundingClientRect();
+    click({
+      x: ((clientX - left) / width) * widthPx,
+      y: ((clientY - top) / height) * heightPx,
+    });
+  };
+  return (
+    <Over
+      viewBox={`0 0 ${widthPx} ${heightPx}`}
+      preserveAspectRatio="none"
+      role="img"
+      aria-label={say('pictureToClick')}
+      onPointerDown={press}
+    >
+      {ground && <Court {...{ ground, floor, unit }} />}
+      {clicked.map(({ x, y }) => (
+        <path
+          key={`${x} ${y}`}
+          d={`M${x - 6 * unit} ${y}h${12 * unit}M${x} ${y - 6 * unit}v${12 * unit}`}
+          stroke={colour('ink')}
+          strokeWidth={2 * unit}
+        />
+      ))}
+      {from && <circle cx={from.x} cy={from.y} r={5 * unit} fill={colour('here')} />}
+      {measured && (
+        <g>
+          <line
+            x1={measured.from.x}
+            y1={measured.from.y}
+            x2={measured.to.x}
+            y2={measured.to.y}
+            stroke={colour('here')}
+            strokeWidth={3 * unit}
+          />
+          <text
+            x={(measured.from.x + measured.to.x) / 2}
+            y={Math.max(measured.from.y, measured.to.y) + 26 * unit}
+            textAnchor="middle"
+            fontSize={18 * unit}
+            fill={colour('ink')}
+            stroke={colour('raised')}
+            strokeWidth={5 * unit}
+            paintOrder="stroke"
+          >
+            {measuredWords(measured)}
+          </text>
+        </g>
+      )}
+    </Over>
+  );
+}

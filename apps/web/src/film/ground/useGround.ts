@@ -1,0 +1,105 @@
+import { distanceOf, FEWEST_PLACES, groundOf, onFloor, type Ground } from '@orthokin/core/film';
+import { HOME, type Point } from '@orthokin/core/floor';
+import type { Pattern } from '@orthokin/core/pattern';
+import { useMemo, useState } from 'react';
+import { useRemembered } from '../../device/useRemembered.js';
+
+/** A place of the floor that can be clicked: home base, or a target by its letter. */
+export interface Place {
+  readonly letter: string;
+  readonly floor: Point;
+}
+
+export const HOME_PLACE = 'home';
+
+/** What has been clicked of a film's floor; a place out of the picture is `null`. */
+type Clicked = Readonly<Record<string, Point | null>>;
+
+/** A length on the floor, m. */
+export interface Measured {
+  readonly from: Point;
+  readonly to: Point;
+  readonly m: number;
+  readonly sdM: number;
+}
+
+export interface GroundWork {
+  readonly isOn: boolean;
+  readonly begin: () => void;
+  readonly end: () => void;
+  readonly again: () => void;
+  /** What is to be clicked next; `null` once every place is clicked or passed over. */
+  readonly asked: Place | null;
+  readonly clicked: readonly Point[];
+  readonly ground: Ground | null;
+  readonly problem: boolean;
+  /** First end of a length whose second is to be clicked. */
+  readonly from: Point | null;
+  readonly measured: Measured | null;
+  readonly click: (at: Point) => void;
+  readonly passOver: () => void;
+}
+
+/** A click is this sure, in pixels of the screen. */
+const CLICK_SD_PX = 2;
+
+const placesOf = ({ targets }: Pick<Pattern, 'targets'>): Place[] => [
+  ...targets.map(({ letter, at }) => ({ letter, floor: at })),
+  { letter: HOME_PLACE, floor: HOME },
+];
+
+/**
+ * The floor under a film: its markers are clicked one after the other, then lengths are measured by
+ * two clicks.
+ *
+ * @param pxPerScreenPx pixels of the film to one of the screen
+ */
+export function useGround(
+  setId: string,
+  floor: Pick<Pattern, 'targets'>,
+  pxPerScreenPx: number,
+): GroundWork {
+  const [isOn, setOn] = useState(false);
+  const [clicks, keep] = useRemembered<Clicked>(`film-ground.${setId}`, {});
+  const [ends, setEnds] = useState<readonly Point[]>([]);
+  const sdPx = CLICK_SD_PX * pxPerScreenPx;
+  const places = useMemo(() => placesOf(floor), [floor]);
+  const asked = places.find(({ letter }) => clicks[letter] === undefined) ?? null;
+  const known = useMemo(
+    () =>
+      places.flatMap(({ letter, floor: at }) => {
+        const image = clicks[letter];
+        return image ? [{ floor: at, image }] : [];
+      }),
+    [places, clicks],
+  );
+  const fit = useMemo(
+    () => (known.length >= FEWEST_PLACES ? groundOf(known, sdPx) : null),
+    [known, sdPx],
+  );
+  const ground = fit?.ok ? fit.value : null;
+  const [from, to] = ends;
+  const measured =
+    ground && from && to
+      ? { from, to, ...distanceOf(onFloor(ground, from), onFloor(ground, to)) }
+      : null;
+  return {
+    ...{ isOn, asked, ground, measured },
+    problem: (fit !== null && !fit.ok) || (asked === null && known.length < FEWEST_PLACES),
+    clicked: known.map(({ image }) => image),
+    from: measured ? null : (from ?? null),
+    begin: () => setOn(true),
+    end: () => setOn(false),
+    again: () => {
+      keep({});
+      setEnds([]);
+    },
+    click: (at) => {
+      if (asked) keep({ ...clicks, [asked.letter]: at });
+      else if (ground) setEnds(ends.length === 1 ? [...ends, at] : [at]);
+    },
+    passOver: () => {
+      if (asked) keep({ ...clicks, [asked.letter]: null });
+    },
+  };
+}
