@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import type { SetReviewReply } from '@orthokin/contract';
 import { filmedReps, seenBy, USUAL_CAMERA, type FilmedRep } from '@orthokin/core/film';
@@ -131,6 +132,22 @@ test('a set run with cues only is filmed, its cues heard, its reps marked, revie
   }
 
   await measureStance(page, untimed);
+
+  await page.getByRole('button', { name: new RegExp(`^Rep ${truth[0]?.ordinal ?? 1},`) }).click();
+  const positions = page.getByRole('region', { name: 'Positions' });
+  await expect(positions.getByRole('listitem')).toHaveText([/Stance/, /Load/, /Recovery/]);
+  const [stills] = await Promise.all([
+    page.waitForEvent('download'),
+    positions.getByRole('button', { name: 'Stills as a picture' }).click(),
+  ]);
+  expect(stills.suggestedFilename()).toMatch(/^idris-fennimar-rep-1-to-[a-z]\.png$/);
+  const [vtt] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Marks as WebVTT' }).click(),
+  ]);
+  const written = readFileSync(await vtt.path(), 'utf8');
+  expect(written).toMatch(/^WEBVTT\n\n00:00:01\.\d{3} --> /);
+  expect(written.match(/ --> /g)).toHaveLength(REPS + 2 * MARKS.length);
 
   // The page is closed in the middle: film and marks are there when it is opened again.
   await page.reload();

@@ -10,11 +10,14 @@ import {
   groundOf,
   inPicture,
   inRecording,
+  lineInPicture,
   markAt,
+  marksVtt,
   onFloor,
   onSetClock,
   repeatabilityMs,
   usualRepeatabilityMs,
+  vttTime,
   type Ground,
 } from '@orthokin/core/film';
 import { median } from '@orthokin/core/numeric';
@@ -256,4 +259,59 @@ describe('the floor under a picture', () => {
     const line = [0, 1, 2, 3].map((x) => ({ floor: { x, y: 0 }, image: { x: 100 * x, y: 50 } }));
     expect(groundOf(line, 2).ok).toBe(false);
   });
+});
+
+describe('marks as WebVTT', () => {
+  test('are in order, one giving way to the next, and can hold any words', () => {
+    expect(
+      marksVtt([
+        { atMs: 3_725_250, words: 'home' },
+        { atMs: 1500, words: 'cue A' },
+        { atMs: 1744.6, words: 'first <move> &\n\ngo' },
+      ]),
+    ).toBe(
+      [
+        'WEBVTT\n',
+        '00:00:01.500 --> 00:00:01.745\ncue A\n',
+        '00:00:01.745 --> 00:00:02.345\nfirst &lt;move&gt; &amp; go\n',
+        '01:02:05.250 --> 01:02:05.850\nhome\n',
+      ].join('\n'),
+    );
+    expect(vttTime(-3)).toBe('00:00:00.000');
+  });
+
+  test('no cue ends before it begins, whatever the times', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 0, max: 500_000 }), { maxLength: 30 }), (times) => {
+        const lines = marksVtt(times.map((atMs) => ({ atMs, words: 'x' })))
+          .split('\n')
+          .filter((line) => line.includes('-->'));
+        expect(lines).toHaveLength(times.length);
+        for (const line of lines) {
+          const [from = '', to = ''] = line.split(' --> ');
+          expect(from < to).toBe(true);
+        }
+      }),
+    );
+  });
+});
+
+test('a line of the floor is drawn as far as it lies before the camera', () => {
+  const places = [
+    [-2, 2],
+    [2, 2],
+    [2, -2],
+    [-2, -2],
+  ].map(([x = 0, y = 0]) => ({
+    floor: { x, y },
+    image: { x: 640 + (700 * x) / (6 + y), y: 300 + 2600 / (6 + y) },
+  }));
+  const found = groundOf(places, 2);
+  if (!found.ok) throw new Error(found.problem.given);
+  const seen = lineInPicture(found.value, { x: 0, y: 2 }, { x: 0, y: -20 });
+  expect(seen.length).toBeGreaterThan(10);
+  expect(seen.length).toBeLessThan(60);
+  // Nearer is lower: behind the camera it would come back from above.
+  for (const [i, { y }] of seen.entries())
+    if (i > 0) expect(y).toBeGreaterThan(seen[i - 1]?.y ?? Infinity);
 });

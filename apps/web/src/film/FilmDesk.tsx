@@ -1,5 +1,5 @@
 import type { SetReviewReply } from '@orthokin/contract';
-import { frameAt, frameRate, markAt, onSetClock } from '@orthokin/core/film';
+import { frameAt, onSetClock } from '@orthokin/core/film';
 import type { Pattern } from '@orthokin/core/pattern';
 import { problemSentence } from '@orthokin/core/result';
 import type { TimedEvent } from '@orthokin/core/timing';
@@ -7,19 +7,14 @@ import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { usePeople } from '../api/people.js';
 import { useWidth } from '../parts/useWidth.js';
-import { useKeepMarks } from '../api/review.js';
 import { useRemembered } from '../device/useRemembered.js';
-import { Button, ButtonLink } from '../parts/Button.js';
-import { TextField } from '../parts/form/TextField.js';
 import { Notice } from '../parts/Notice.js';
-import { Headline, Quiet } from '../parts/Text.js';
-import { colour, MIDDLE, MONO } from '../parts/tokens.js';
+import { Quiet } from '../parts/Text.js';
+import { MIDDLE } from '../parts/tokens.js';
 import { toneHz } from '../screens/sounds.js';
-import { fineSeconds, fromCue, say, tieSentences } from '../words/film.js';
-import { percent } from '../words/format.js';
+import { say } from '../words/film.js';
 import {
   calledReps,
-  correctionsFrom,
   cueInRecording,
   eventsOf,
   isMarked,
@@ -37,10 +32,13 @@ import { useGround } from './ground/useGround.js';
 import { useFilm } from './read/useFilm.js';
 import { Strip, THUMB_HEIGHT, thumbFrames, type Stretch } from './Strip.js';
 import { useFilmKeys } from './useFilmKeys.js';
+import { FrameTime, Screen } from './FrameTime.js';
+import { KeepPart } from './KeepPart.js';
+import { TieNote } from './TieNote.js';
+import { Positions, positionsSeen, STILL_HEIGHT } from './Positions.js';
 import { RepsRow } from './RepsRow.js';
 import { Transport } from './Transport.js';
 import { usePlay } from './usePlay.js';
-import { Row } from './Row.js';
 import { MARK_KEYS, MarkKeys } from './MarkKeys.js';
 
 const Columns = styled.div`
@@ -51,32 +49,6 @@ const Columns = styled.div`
   margin-top: 14px;
   @media (max-width: ${MIDDLE}) {
     grid-template-columns: minmax(0, 1fr);
-  }
-`;
-
-const Screen = styled.div`
-  position: relative;
-  background: ${colour('rule')};
-  border: 1.5px solid ${colour('ink')};
-  canvas {
-    display: block;
-    width: 100%;
-  }
-  output {
-    position: absolute;
-    top: 12px;
-    left: 12px;
-    padding: 4px 12px;
-    border-radius: 3px;
-    background: ${colour('raised')};
-    color: ${colour('ink')};
-    font: 700 19px ${MONO};
-  }
-  output small {
-    margin-left: 8px;
-    font-size: 16px;
-    font-weight: 450;
-    color: ${colour('quiet')};
   }
 `;
 
@@ -97,13 +69,12 @@ export function FilmDesk({
   file: Blob;
 }): ReactElement {
   const { set, pattern } = review;
-  const { info, ask, heard, onScreen, shown, thumbs, hearing, unreadable } = useFilm(file);
+  const { info, ask, heard, onScreen, shown, strip, positions, hearing, unreadable } =
+    useFilm(file);
   const reps = useMemo(() => calledReps(review), [review]);
   const [marks, setMarks] = useRemembered<Marks>(`film-marks.${set.id}`, {});
   const [place, setPlace] = useState(0);
   const [chosen, setChosen] = useState<number | null>(null);
-  const [by, setBy] = useRemembered('coach-name', '');
-  const keep = useKeepMarks(set.id);
 
   useEffect(() => {
     if (!info) return;
@@ -144,7 +115,7 @@ export function FilmDesk({
   useEffect(() => {
     if (!alignment || !rep || framesMs.length === 0) return;
     ask({
-      ask: 'thumbs',
+      ...{ ask: 'pictures', of: 'strip' },
       indices: thumbFrames(framesMs, alignment, cueMs, stretch),
       heightPx: THUMB_HEIGHT,
     });
@@ -186,12 +157,15 @@ export function FilmDesk({
   const own = (rep && marks[rep.ordinal]) ?? NOTHING_MARKED;
   const timed = rep && alignment ? eventsOf(rep, own, framesMs, alignment) : null;
   const events: readonly TimedEvent[] = timed?.ok ? timed.value : rep ? [rep.cue] : [];
+  const cueFrame = rep && alignment ? frameAt(framesMs, cueInRecording(rep, alignment)) : 0;
+  const seen = positionsSeen(own, cueFrame);
+  const seenAt = seen.map(({ frame }) => frame).join(' ');
+  useEffect(() => {
+    const indices = seenAt.split(' ').map(Number);
+    if (indices.length > 1)
+      ask({ ...{ ask: 'pictures', of: 'positions' }, indices, heightPx: STILL_HEIGHT });
+  }, [ask, seenAt]);
   const marked = reps.filter(({ ordinal }) => isMarked(marks[ordinal] ?? NOTHING_MARKED));
-  const author = by.trim();
-  const bodies = alignment ? correctionsFrom(reps, marks, framesMs, alignment, author) : [];
-  const { gapMs, varies } = frameRate(framesMs);
-  const nowMs = alignment ? onSetClock(alignment, framesMs[index] ?? 0) - cueMs : null;
-  const sureMs = alignment ? markAt(framesMs, index, alignment.rate).sdMs : null;
 
   return (
     <Columns>
@@ -206,17 +180,12 @@ export function FilmDesk({
               heightPx={info.heightPx}
             />
           )}
-          {nowMs !== null && sureMs !== null && (
-            <output>
-              {say('fromCue', { at: fromCue(nowMs) })}
-              <small>{say('sure', { sure: fineSeconds(sureMs) })}</small>
-            </output>
-          )}
+          {alignment && <FrameTime {...{ index, framesMs, alignment, cueMs }} />}
         </Screen>
         {alignment && rep && (
           <div style={{ marginTop: 10 }}>
             <Strip
-              thumbs={thumbs}
+              pictures={strip}
               {...{ events, stretch, index, framesMs, alignment }}
               label={say('ribbonOf', { ordinal: rep.ordinal })}
               onGo={go}
@@ -230,40 +199,25 @@ export function FilmDesk({
           next={next ? () => goToRep(place + 1) : null}
         />
         <RepsRow {...{ reps, place, marks }} targets={pattern.targets} onGo={goToRep} />
+        {rep && alignment && (
+          <Positions
+            {...{ seen, pattern }}
+            pictures={positions}
+            letter={rep.target}
+            fromCueMs={(frame) => onSetClock(alignment, framesMs[frame] ?? 0) - cueMs}
+            title={say('stillsOf', {
+              ...{ athlete: review.athlete.name, ordinal: rep.ordinal, letter: rep.target },
+            })}
+            onGo={go}
+          />
+        )}
       </div>
       <div>
-        {unreadable ? (
-          <Notice>
-            {unreadable.why === 'codec'
-              ? say('codec', { codec: unreadable.codec })
-              : say(unreadable.why === 'no film' ? 'noFilm' : 'noPicture')}
-          </Notice>
-        ) : !info ? (
-          <Quiet>{say('opening')}</Quiet>
-        ) : hearing !== null || !heard ? (
-          <Quiet role="status">{say('listening', { share: percent(hearing ?? 0) })}</Quiet>
-        ) : (
-          tieSentences(alignment, {
-            ...{ cues: reps.length, marked: marked.length, tones: heard.tones },
-            heard: heard.alignment !== null,
-          }).map((sentence, i) =>
-            i === 0 ? (
-              <Headline key={sentence} as="p" style={{ fontSize: 22 }}>
-                {sentence}
-              </Headline>
-            ) : (
-              <Quiet key={sentence}>{sentence}</Quiet>
-            ),
-          )
-        )}
-        {info && gapMs > 0 && (
-          <Quiet style={{ fontSize: 15 }}>
-            {say('gaps', {
-              rate: Math.round((1000 / gapMs) * (alignment?.rate ?? 1)),
-              varies: varies ? say('notEvenly') : '',
-            })}
-          </Quiet>
-        )}
+        <TieNote
+          {...{ info, unreadable, hearing, heard, alignment }}
+          cues={reps.length}
+          marked={marked.length}
+        />
         <MarkKeys
           {...{ own, events, cueMs }}
           isTied={alignment !== null}
@@ -273,22 +227,7 @@ export function FilmDesk({
         />
         {info && <GroundPart work={ground} shoulderM={shoulderM} />}
         {timed && !timed.ok && <Notice>{problemSentence(timed.problem)}</Notice>}
-        <div style={{ marginTop: 18, maxWidth: 280 }}>
-          <TextField label={say('yourName')} value={by} onChange={setBy} maxLength={60} required />
-        </div>
-        <Row>
-          <Button
-            weight="main"
-            isDisabled={author === '' || bodies.length === 0 || keep.isPending}
-            onPress={() => keep.mutate(bodies)}
-          >
-            {say('keep', { count: bodies.length })}
-          </Button>
-          {keep.isSuccess && <ButtonLink to={`/review/${set.id}`}>{say('seeReview')}</ButtonLink>}
-        </Row>
-        {author === '' && bodies.length > 0 && <Quiet>{say('whoMarked')}</Quiet>}
-        {keep.isSuccess && <Quiet role="status">{say('keptAll')}</Quiet>}
-        {keep.error && <Notice>{keep.error.message}</Notice>}
+        {alignment && <KeepPart {...{ review, reps, marks, framesMs, alignment }} />}
         <Quiet style={{ marginTop: 18, fontSize: 15 }}>{say('staysHere')}</Quiet>
       </div>
     </Columns>

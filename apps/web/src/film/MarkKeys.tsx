@@ -35,7 +35,8 @@ const Keys = styled.div`
   }
 `;
 
-const MARK_WORDS: Readonly<Record<Marked, string>> = {
+/** What each event is called in the film room. */
+export const MARK_WORDS: Readonly<Record<Marked, string>> = {
   splitLanding: say('splitLanding'),
   firstMove: say('firstMove'),
   arrival: say('arrival'),

@@ -1,6 +1,6 @@
 import { frameAt, inRecording, onSetClock, type Alignment } from '@orthokin/core/film';
 import { eventOf, type TimedEvent } from '@orthokin/core/timing';
-import { useEffect, useMemo, useRef, type PointerEvent, type ReactElement } from 'react';
+import { useMemo, type PointerEvent, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { Band } from '../parts/ribbon/Band.js';
 import type { Scale } from '../parts/ribbon/scale.js';
@@ -8,6 +8,7 @@ import { segmentsOf } from '../parts/ribbon/segments.js';
 import { colour, MONO } from '../parts/tokens.js';
 import { useWidth } from '../parts/useWidth.js';
 import { say } from '../words/film.js';
+import { Picture } from './Picture.js';
 
 /** Pictures along the strip, and how high they are. */
 export const THUMBS = 8;
@@ -50,17 +51,6 @@ const Box = styled.div`
   }
 `;
 
-function Picture({ bitmap }: { bitmap: ImageBitmap }): ReactElement {
-  const ref = useRef<HTMLCanvasElement>(null);
-  useEffect(() => {
-    const canvas = ref.current;
-    if (!canvas || bitmap.width === 0) return;
-    Object.assign(canvas, { width: bitmap.width, height: bitmap.height });
-    canvas.getContext('2d')?.drawImage(bitmap, 0, 0);
-  }, [bitmap]);
-  return <canvas ref={ref} />;
-}
-
 /** The stretch of a rep that a strip shows, ms from its cue. */
 export interface Stretch {
   readonly fromMs: number;
@@ -85,7 +75,7 @@ const SECOND = 1000;
 
 /** Frames of a rep on the cue's time axis, over the ribbon that is made from them. */
 export function Strip({
-  thumbs,
+  pictures,
   events,
   stretch,
   index,
@@ -94,7 +84,7 @@ export function Strip({
   label,
   onGo,
 }: {
-  thumbs: readonly ImageBitmap[];
+  pictures: readonly ImageBitmap[];
   /** Of the rep, its cue among them. */
   events: readonly TimedEvent[];
   stretch: Stretch;
@@ -139,7 +129,7 @@ export function Strip({
       onPointerMove={go}
     >
       <div className="pictures">
-        {thumbs.map((bitmap, i) => (
+        {pictures.map((bitmap, i) => (
           <Picture key={i} bitmap={bitmap} />
         ))}
       </div>

@@ -35,3 +35,4 @@ export {
   type SetToFilm,
 } from './simulated-film.js';
 export { findTones } from './tones.js';
+export { marksVtt, vttTime, type VttMark } from './vtt.js';

@@ -1,7 +1,7 @@
 import { ALL_FORMATS, BlobSource, EncodedPacketSink, Input, type VideoSample } from 'mediabunny';
 import { Frames } from './frames.js';
 import { hear } from './hear.js';
-import type { Answered, Asked } from './messages.js';
+import type { Answered, Asked, PicturesOf } from './messages.js';
 
 /** What is open; a worker reads one film. */
 interface Open {
@@ -63,7 +63,11 @@ async function show(index: number): Promise<void> {
   tell({ tell: 'shown', index });
 }
 
-async function thumbs(indices: readonly number[], heightPx: number): Promise<void> {
+async function picture(
+  of: PicturesOf,
+  indices: readonly number[],
+  heightPx: number,
+): Promise<void> {
   if (!open) return;
   const { screen, frames } = open;
   const widthPx = Math.max(1, Math.round((screen.width / screen.height) * heightPx));
@@ -75,7 +79,7 @@ async function thumbs(indices: readonly number[], heightPx: number): Promise<voi
     sample?.close();
     pictures.push(small.transferToImageBitmap());
   }
-  tell({ tell: 'thumbs', pictures }, pictures);
+  tell({ tell: 'pictures', of, pictures }, pictures);
 }
 
 async function listen(plannedMs: readonly number[], tonesHz: readonly number[]): Promise<void> {
@@ -98,8 +102,10 @@ self.onmessage = ({ data }: MessageEvent<Asked>): void => {
       // One after the other: two decoders on one film would only slow each other.
       showing = showing.then(() => show(data.index)).catch(() => undefined);
       return;
-    case 'thumbs':
-      showing = showing.then(() => thumbs(data.indices, data.heightPx)).catch(() => undefined);
+    case 'pictures':
+      showing = showing
+        .then(() => picture(data.of, data.indices, data.heightPx))
+        .catch(() => undefined);
       return;
     case 'hear':
       void listen(data.plannedMs, data.tonesHz).catch(() =>

@@ -16,11 +16,19 @@ export type Unreadable =
   | { readonly why: 'no picture' }
   | { readonly why: 'codec'; readonly codec: string };
 
+/** What small pictures are for: the strip under the film, or the positions of a rep. */
+export type PicturesOf = 'strip' | 'positions';
+
 /** What the reader is asked. */
 export type Asked =
   | { readonly ask: 'open'; readonly file: Blob; readonly screen: OffscreenCanvas }
   | { readonly ask: 'show'; readonly index: number }
-  | { readonly ask: 'thumbs'; readonly indices: readonly number[]; readonly heightPx: number }
+  | {
+      readonly ask: 'pictures';
+      readonly of: PicturesOf;
+      readonly indices: readonly number[];
+      readonly heightPx: number;
+    }
   | {
       readonly ask: 'hear';
       readonly plannedMs: readonly number[];
@@ -32,6 +40,10 @@ export type Answered =
   | { readonly tell: 'opened'; readonly info: FilmInfo }
   | ({ readonly tell: 'unreadable' } & Unreadable)
   | { readonly tell: 'shown'; readonly index: number }
-  | { readonly tell: 'thumbs'; readonly pictures: readonly ImageBitmap[] }
+  | {
+      readonly tell: 'pictures';
+      readonly of: PicturesOf;
+      readonly pictures: readonly ImageBitmap[];
+    }
   | { readonly tell: 'hearing'; readonly share: number }
   | { readonly tell: 'heard'; readonly alignment: Alignment | null; readonly tones: number };

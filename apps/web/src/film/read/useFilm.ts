@@ -8,7 +8,8 @@ export interface Film {
   readonly unreadable: Unreadable | null;
   /** The frame on the screen. */
   readonly shown: number | null;
-  readonly thumbs: readonly ImageBitmap[];
+  readonly strip: readonly ImageBitmap[];
+  readonly positions: readonly ImageBitmap[];
   /** Share of the listening that is done; `null` when none is going on. */
   readonly hearing: number | null;
   /** `undefined` until it was listened to. */
@@ -21,7 +22,7 @@ export interface Film {
 type State = Omit<Film, 'onScreen' | 'ask'>;
 
 const NOTHING: State = {
-  ...{ info: null, unreadable: null, shown: null, thumbs: [], hearing: null },
+  ...{ info: null, unreadable: null, shown: null, strip: [], positions: [], hearing: null },
   heard: undefined,
 };
 
@@ -33,9 +34,9 @@ function told(state: State, answer: Answered): State {
       return { ...state, unreadable: answer };
     case 'shown':
       return { ...state, shown: answer.index };
-    case 'thumbs':
-      for (const picture of state.thumbs) picture.close();
-      return { ...state, thumbs: answer.pictures };
+    case 'pictures':
+      for (const picture of state[answer.of]) picture.close();
+      return { ...state, [answer.of]: answer.pictures };
     case 'hearing':
       return { ...state, hearing: answer.share };
     case 'heard':

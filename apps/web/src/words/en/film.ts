@@ -91,5 +91,14 @@ export const film = {
   tooFewPlaces: 'Four places or more, not in a line, are needed: click all again.',
   fits: 'The lines drawn should lie on the court’s. The places fit to {px} px.',
   onlyOnFloor: 'True for what touches the floor: soles, heels, toes.',
+  positions: 'Positions',
+  markForPositions:
+    'Mark the split landing, the arrival or home, and the positions of this rep stand here beside the plan.',
+  planOf: 'The plan: {position}',
+  goThere: 'Go there',
+  takeStills: 'Stills as a picture',
+  stillsOf: '{athlete}, rep {ordinal} to {letter}',
+  marksAsVtt: 'Marks as WebVTT',
+  marksOf: 'marks {athlete}',
   ribbonOf: 'Rep {ordinal} from the cue',
 } as const;

@@ -1,0 +1,52 @@
+import { markAt, onSetClock, type Alignment } from '@orthokin/core/film';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { colour, MONO } from '../parts/tokens.js';
+import { fineSeconds, fromCue, say } from '../words/film.js';
+
+/** What the film is shown on, with what lies over it. */
+export const Screen = styled.div`
+  position: relative;
+  background: ${colour('rule')};
+  border: 1.5px solid ${colour('ink')};
+  canvas {
+    display: block;
+    width: 100%;
+  }
+  output {
+    position: absolute;
+    top: 12px;
+    left: 12px;
+    padding: 4px 12px;
+    border-radius: 3px;
+    background: ${colour('raised')};
+    color: ${colour('ink')};
+    font: 700 19px ${MONO};
+  }
+  output small {
+    margin-left: 8px;
+    font-size: 16px;
+    font-weight: 450;
+    color: ${colour('quiet')};
+  }
+`;
+
+/** When the frame on the screen was, from its rep's cue, and how surely an event marked there would be. */
+export const FrameTime = ({
+  index,
+  framesMs,
+  alignment,
+  cueMs,
+}: {
+  index: number;
+  framesMs: readonly number[];
+  alignment: Alignment;
+  cueMs: number;
+}): ReactElement => (
+  <output>
+    {say('fromCue', { at: fromCue(onSetClock(alignment, framesMs[index] ?? 0) - cueMs) })}
+    <small>
+      {say('sure', { sure: fineSeconds(markAt(framesMs, index, alignment.rate).sdMs) })}
+    </small>
+  </output>
+);

@@ -1,0 +1,65 @@
+import type { SetReviewReply } from '@orthokin/contract';
+import { marksVtt, type Alignment } from '@orthokin/core/film';
+import { Captions } from 'lucide-react';
+import type { ReactElement } from 'react';
+import { useKeepMarks } from '../api/review.js';
+import { useRemembered } from '../device/useRemembered.js';
+import { Button, ButtonLink } from '../parts/Button.js';
+import { download, fileName } from '../parts/download.js';
+import { TextField } from '../parts/form/TextField.js';
+import { Notice } from '../parts/Notice.js';
+import { Quiet } from '../parts/Text.js';
+import { say } from '../words/film.js';
+import { correctionsFrom, type CalledRep, type Marks } from './marks.js';
+import { Row } from './Row.js';
+import { vttMarks } from './vtt-marks.js';
+
+/** Keeps what was marked with the set, under a name, and gives it out as a file. */
+export function KeepPart({
+  review,
+  reps,
+  marks,
+  framesMs,
+  alignment,
+}: {
+  review: SetReviewReply;
+  reps: readonly CalledRep[];
+  marks: Marks;
+  framesMs: readonly number[];
+  alignment: Alignment;
+}): ReactElement {
+  const { set, athlete } = review;
+  const [by, setBy] = useRemembered('coach-name', '');
+  const keep = useKeepMarks(set.id);
+  const author = by.trim();
+  const bodies = correctionsFrom(reps, marks, framesMs, alignment, author);
+  const saveVtt = () =>
+    download(
+      fileName(say('marksOf', { athlete: athlete.name }), 'vtt'),
+      marksVtt(vttMarks(reps, marks, framesMs, alignment)),
+      'text/vtt',
+    );
+  return (
+    <>
+      <div style={{ marginTop: 18, maxWidth: 280 }}>
+        <TextField label={say('yourName')} value={by} onChange={setBy} maxLength={60} required />
+      </div>
+      {author === '' && bodies.length > 0 && <Quiet>{say('whoMarked')}</Quiet>}
+      <Row>
+        <Button
+          weight="main"
+          isDisabled={author === '' || bodies.length === 0 || keep.isPending}
+          onPress={() => keep.mutate(bodies)}
+        >
+          {say('keep', { count: bodies.length })}
+        </Button>
+        {keep.isSuccess && <ButtonLink to={`/review/${set.id}`}>{say('seeReview')}</ButtonLink>}
+        <Button onPress={saveVtt}>
+          <Captions size={18} aria-hidden /> {say('marksAsVtt')}
+        </Button>
+      </Row>
+      {keep.isSuccess && bodies.length === 0 && <Quiet role="status">{say('keptAll')}</Quiet>}
+      {keep.error && <Notice>{keep.error.message}</Notice>}
+    </>
+  );
+}
