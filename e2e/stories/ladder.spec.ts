@@ -275,7 +275,7 @@ test('a test day runs the same cues as every time, whatever was chosen last', as
   await page.getByRole('link', { name: 'Run the standard test' }).click();
   await expect(page.getByText(/^The standard test: the same cues/)).toBeVisible();
   await coach.open('Cues');
-  await expect(page.getByText(/Seed 20261\./)).toBeVisible();
+  await expect(page.getByText(/List number .* 20261\./)).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'Reps' })).toHaveValue('12');
   await expect(page.getByRole('button', { name: /Tests and faults none/ })).toBeVisible();
   await coach.open('Who and what');

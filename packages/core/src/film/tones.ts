@@ -7,6 +7,8 @@ const SHORT_S = 0.006;
 const HOP_S = 0.001;
 /** A band beside the tone that must be quieter: speech and steps fill both. */
 const GUARD_SHARE = 1.19;
+/** Silence of a file, so that a floor is never nothing. */
+const LEAST_LEVEL = 1e-5;
 const OVER_FLOOR = 6;
 const OVER_GUARD = 2.5;
 /** Two tones are never nearer than this, ms. */
@@ -65,27 +67,62 @@ function amplitudes(
   return out;
 }
 
+/** The same at a single hop: for the few places that are looked at closely. */
+function amplitudeAt(
+  samples: Float32Array,
+  rateHz: number,
+  hz: number,
+  windowS: number,
+  hop: number,
+): number {
+  const middle = hop * Math.max(1, Math.round(HOP_S * rateHz));
+  const half = Math.max(1, Math.round((windowS * rateHz) / 2));
+  const turn = (2 * Math.PI * hz) / rateHz;
+  let [sumI, sumQ] = [0, 0];
+  for (let n = middle - half; n < middle + half; n++) {
+    const sample = samples[n] ?? 0;
+    sumI += sample * Math.cos(turn * n);
+    sumQ += sample * Math.sin(turn * n);
+  }
+  return Math.hypot(sumI, sumQ) / half;
+}
+
+/** Amplitude in the short window at a hop, worked out where it is asked for. */
+type Short = (hop: number) => number;
+
+const most = (short: Short, from: number, count: number): number =>
+  Math.max(...Array.from({ length: count }, (_, i) => short(from + i)));
+
 /** Where a tone that is heard at a hop began: half of its direct sound is in a window centred there. */
-function onsetAt(short: Float32Array, hop: number, floor: number): number | null {
+function onsetAt(short: Short, hop: number, floor: number): number | null {
   const from = Math.max(0, hop - BEFORE_MS);
   // Noise jumps over its own floor now and then, but not to a share of the tone's height.
-  const loud = Math.max(3 * floor, LOUD_SHARE * Math.max(...short.subarray(hop, hop + LEAST_MS)));
-  for (let at = from; at < Math.min(short.length, hop + BEFORE_MS); at++) {
-    if ((short[at] as number) < loud) continue;
+  const loud = Math.max(3 * floor, LOUD_SHARE * most(short, hop, LEAST_MS));
+  for (let at = from; at < hop + BEFORE_MS; at++) {
+    if (short(at) < loud) continue;
     // Loud from the start: the tail of the tone before, in a hall.
     if (at === from && from > 0) return null;
-    const direct = Math.max(...short.subarray(at, at + DIRECT_MS));
+    const level = ONSET_SHARE * most(short, at, DIRECT_MS);
     for (let k = at; k < at + DIRECT_MS; k++) {
-      const [before, now] = [short[k - 1] ?? 0, short[k] as number];
-      const level = ONSET_SHARE * direct;
+      const [before, now] = [short(k - 1), short(k)];
       if (now < level) continue;
       // A tone begins out of quiet; a ringing hall only swells.
-      if ((short[k - QUIET_BEFORE_MS] ?? 0) > QUIET_SHARE * direct) return null;
+      if (short(k - QUIET_BEFORE_MS) > (QUIET_SHARE / ONSET_SHARE) * level) return null;
       return before >= level ? k : k - 1 + (level - before) / (now - before);
     }
   }
   return null;
 }
+
+/** Enough hops for a median. */
+const ENOUGH = 4000;
+
+/** The middle of an amplitude over the whole recording: what is there without a tone. */
+const floorOf = (hops: number, amplitude: Short, least: number): number => {
+  const step = Math.max(1, Math.floor(hops / ENOUGH));
+  const some = Array.from({ length: Math.floor(hops / step) }, (_, i) => amplitude(i * step));
+  return Math.max(least, some.length > 0 ? median(some) : 0);
+};
 
 /**
  * When tones of a frequency begin in a recording, ms from its first sample. The onset is walked back
@@ -96,17 +133,21 @@ function onsetAt(short: Float32Array, hop: number, floor: number): number | null
  */
 export function findTones(samples: Float32Array, rateHz: number, hz: number): number[] {
   const long = amplitudes(samples, rateHz, hz, LONG_S);
-  const guards = [hz / GUARD_SHARE, hz * GUARD_SHARE].map((each) =>
-    amplitudes(samples, rateHz, each, LONG_S),
-  );
-  const short = amplitudes(samples, rateHz, hz, SHORT_S);
-  const floor = Math.max(1e-5, median(thinned(long)));
-  const shortFloor = Math.max(2e-5, median(thinned(short)));
+  const known = new Map<number, number>();
+  const short: Short = (hop) => {
+    const found = known.get(hop) ?? amplitudeAt(samples, rateHz, hz, SHORT_S, hop);
+    known.set(hop, found);
+    return found;
+  };
+  const floor = floorOf(long.length, (hop) => long[hop] ?? 0, LEAST_LEVEL);
+  const shortFloor = floorOf(long.length, short, 2 * LEAST_LEVEL);
   const isTone = (hop: number) => {
-    const level = long[hop] as number;
+    const level = long[hop] ?? 0;
     return (
       level > OVER_FLOOR * floor &&
-      guards.every((guard) => level > OVER_GUARD * (guard[hop] as number))
+      [hz / GUARD_SHARE, hz * GUARD_SHARE].every(
+        (guard) => level > OVER_GUARD * amplitudeAt(samples, rateHz, guard, LONG_S, hop),
+      )
     );
   };
   const heard: { readonly onset: number; readonly level: number }[] = [];
@@ -130,13 +171,3 @@ export function findTones(samples: Float32Array, rateHz: number, hz: number): nu
     .filter(({ level }) => level >= RINGING_SHARE * usual)
     .map(({ onset }) => onset * hopMs);
 }
-
-/** Enough of them for a median. */
-const ENOUGH = 20_000;
-const thinned = (values: Float32Array): number[] => {
-  const step = Math.max(1, Math.floor(values.length / ENOUGH));
-  return Array.from(
-    { length: Math.floor(values.length / step) },
-    (_, i) => values[i * step] as number,
-  );
-};

@@ -159,7 +159,7 @@ export const floor = {
   targets: 'Targets',
   guessableSaid: '. {guessable}',
   limitsAre: 'Limits:',
-  seed: '. List number (the same number gives the same cues):',
+  seed: '. List number (the same number, the same cues)',
   tapAlongSpaceHereCountCalibrationbeeps:
     'Tap along: space, or here. {count} of {CALIBRATIONBEEPS}',
   calibrateAgain: 'Calibrate again',
