@@ -10,6 +10,7 @@ import { useSquad } from '../api/squad.js';
 import { useAddress } from '../parts/useAddress.js';
 import { Button } from '../parts/Button.js';
 import { SelectField } from '../parts/form/SelectField.js';
+import { Lines } from '../parts/Lines.js';
 import { Failed } from '../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
 import { colour } from '../parts/tokens.js';
@@ -17,16 +18,10 @@ import { say } from '../words/film.js';
 import { dayWords, timeWords } from '../words/format.js';
 import { keptFilms, letGo } from './keep/film-store.js';
 
-const List = styled.ul`
+const List = styled(Lines)`
   max-width: 720px;
-  margin: 14px 0 0;
-  padding: 0;
-  list-style: none;
+  margin-top: 14px;
   li {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 4px 18px;
     min-height: 48px;
     border-top: 1px solid ${colour('rule')};
   }

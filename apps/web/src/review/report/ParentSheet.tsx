@@ -8,11 +8,12 @@ import { useRemembered } from '../../device/useRemembered.js';
 import { TextField } from '../../parts/form/TextField.js';
 import { Quiet } from '../../parts/Text.js';
 import { longDay } from '../../words/format.js';
-import { atHome, cautions, plainChange, standsAt } from '../../words/report.js';
+import { atHome, plainChange, standsAt } from '../../words/report.js';
 import { say } from '../../words/review.js';
 import { Season } from '../athlete/Season.js';
 import type { Kind } from '../course-view.js';
 import { Sheet } from './Sheet.js';
+import { TakeCare } from './TakeCare.js';
 
 const DURATIONS = ['cycle', 'reaction', 'recovery'] as const satisfies readonly CourseDuration[];
 const LONGEST_WORDS = 1200;
@@ -83,12 +84,7 @@ export function ParentSheet({
         />
         <Quiet style={{ fontSize: 14 }}>{say('keptOnThisDevice')}</Quiet>
       </div>
-      <h2>{say('takeCare')}</h2>
-      <ul>
-        {cautions(athlete).map((caution) => (
-          <li key={caution}>{caution}</li>
-        ))}
-      </ul>
+      <TakeCare athlete={athlete} />
     </Sheet>
   );
 }

@@ -14,7 +14,6 @@ import {
   whyNotSentence,
 } from '../../words/change.js';
 import {
-  cautions,
   leanSentence,
   MEANINGS,
   nextSteps,
@@ -24,6 +23,7 @@ import {
 import { longDay } from '../../words/format.js';
 import { say } from '../../words/review.js';
 import { Sheet } from './Sheet.js';
+import { TakeCare } from './TakeCare.js';
 
 const DURATIONS: readonly CourseDuration[] = ['reaction', 'recovery', 'cycle'];
 
@@ -146,12 +146,7 @@ export function MethodSheet({
           <li key={step}>{step}</li>
         ))}
       </ul>
-      <h2>{say('takeCare')}</h2>
-      <ul>
-        {cautions(athlete).map((caution) => (
-          <li key={caution}>{caution}</li>
-        ))}
-      </ul>
+      <TakeCare athlete={athlete} />
     </Sheet>
   );
 }
