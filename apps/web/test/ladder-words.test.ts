@@ -20,7 +20,13 @@ import {
   trainWords,
 } from '../src/words/decision.js';
 import { sourceWords } from '../src/words/limit.js';
-import { changesBetween, demandSentence, moveWords, raisesWords } from '../src/words/rung.js';
+import {
+  changesBetween,
+  demandSentence,
+  moveWords,
+  raisesWords,
+  stepWords,
+} from '../src/words/rung.js';
 
 const rung: Rung = {
   ...USUAL_RUNG,
@@ -150,6 +156,21 @@ describe('rungs and limits in words', () => {
       { what: 'Cycle', from: '2.00 s', to: '1.80 s' },
     ]);
     expect(changesBetween(rung, rung)).toEqual([]);
+    // On the chip between two rungs there is room for two things.
+    expect(stepWords([])).toBe('');
+    expect(stepWords([{ what: 'targets', more: 1 }])).toBe('one more target');
+    expect(
+      stepWords([
+        { what: 'targets', more: 2 },
+        { what: 'pressure', pressure: 'one opponent' },
+        { what: 'pace', quicker: false },
+      ]),
+    ).toBe('2 more targets, against one opponent and more');
+    expect(
+      (['catch', 'switch'] as const).map((what) => stepWords([{ what, comes: true }])),
+    ).toEqual(['catch trials come in', 'switched cues come in']);
+    expect(stepWords([{ what: 'floor', larger: true }])).toBe('larger floor');
+    expect(stepWords([{ what: 'doing', doing: 'fed' }])).toBe('ball fed');
     expect(raisesWords(['speed'])).toBe('faster, nothing else');
     expect(raisesWords([])).toBe('neither faster nor more to do');
     expect(raisesWords(['speed', 'complexity'])).toContain('two things at once');

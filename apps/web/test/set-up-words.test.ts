@@ -1,8 +1,17 @@
-import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
+import { PLAIN_CONDITIONS, type Conditions } from '@orthokin/core/drill';
+import type { Target } from '@orthokin/core/floor';
 import type { Foreseen } from '@orthokin/core/progress';
 import { mended } from '../src/floor/set-up/mended.js';
 import { USUAL_CHOICES } from '../src/floor/set-up/plan-drill.js';
-import { cuesWords, foreseenWords, mendWords, timingWords, whoWords } from '../src/words/set-up.js';
+import { cueWords, wordsOfSet } from '../src/drill/cue-words.js';
+import {
+  cuesWords,
+  foreseenWords,
+  mendWords,
+  stakesWords,
+  timingWords,
+  whoWords,
+} from '../src/words/set-up.js';
 import { PLAN } from './plan.js';
 
 const [rung] = PLAN.pattern.rungs;
@@ -28,6 +37,32 @@ describe('what a set will be', () => {
     ],
   ])('how much and how cued: %j %j', (change, amount, tests, said) => {
     expect(cuesWords({ ...PLAIN_CONDITIONS, ...change }, amount, tests)).toBe(said);
+  });
+
+  test('what happens when a rep goes wrong; technique only where something is watched', () => {
+    const said = (change: Partial<Conditions>) => stakesWords({ ...PLAIN_CONDITIONS, ...change });
+    expect(said({})).toBe('the set is as long as it is');
+    expect(said({ endsOnFaults: true })).toBe('the set is as long as it is');
+    const cost = { lossCost: { reps: 2, most: 8 } };
+    expect(said(cost)).toBe('each lost rep adds 2, up to 8');
+    expect(said({ ...cost, workMs: 20_000 })).toBe('the set is as long as it is');
+    expect(said({ ...cost, endsOnFaults: true, watched: ['lean'] })).toContain(
+      'ends after two reps running with a watched fault',
+    );
+  });
+
+  test('a colour is said, with the letter where two targets have it', () => {
+    const [first, second] = PLAN.pattern.targets;
+    if (!first || !second) throw new Error('two targets');
+    const plan = (targets: readonly Target[]) => ({
+      pattern: { targets },
+      conditions: { cueKinds: ['spoken colour' as const] },
+    });
+    const apart = plan([first, { ...second, colour: 'green' }]);
+    expect(cueWords(apart, first.letter)).toEqual([first.colour]);
+    const alike = plan([first, { ...second, colour: first.colour }]);
+    expect(cueWords(alike, second.letter)).toEqual([first.colour, second.letter]);
+    expect(wordsOfSet(apart)).toEqual(expect.arrayContaining(['green', 'more', 'stop']));
   });
 
   test('what times it, by hand with its error', () => {
