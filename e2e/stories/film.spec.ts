@@ -141,6 +141,17 @@ test('a set run with cues only is filmed, its cues heard, its reps marked, revie
     positions.getByRole('button', { name: 'Stills as a picture' }).click(),
   ]);
   expect(stills.suggestedFilename()).toMatch(/^idris-fennimar-rep-1-to-[a-z]\.png$/);
+  await page.getByRole('button', { name: 'Mark again, blind' }).click();
+  await expect(page.getByText('0 of at least 6 events marked twice')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^First move/ })).toHaveAttribute(
+    'aria-pressed',
+    'false',
+  );
+  await page.getByRole('button', { name: 'Back to the first marks' }).click();
+  await expect(page.getByRole('button', { name: /^First move/ })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
   const [vtt] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Marks as WebVTT' }).click(),

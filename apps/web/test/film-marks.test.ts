@@ -2,11 +2,13 @@ import type { RepReply, SetReviewReply } from '@orthokin/contract';
 import { alignCues, type Alignment } from '@orthokin/core/film';
 import { durationsOf, type TimedEvent } from '@orthokin/core/timing';
 import {
+  betterRep,
   calledReps,
   correctionsFrom,
   cueInRecording,
   eventsOf,
   isMarked,
+  markedTwice,
   NOTHING_MARKED,
   tiedByHand,
   withMark,
@@ -108,6 +110,55 @@ describe('marks of a film', () => {
     const [again] = correctionsFrom(now, moved, framesMs, alignment, 'Mara');
     expect(again).toMatchObject({ replaces: 'c1' });
     expect(again?.events[0]?.sdMs).toBe(5);
+  });
+
+  test('events marked again, blind, tell how surely this person marks, and that goes into the reps', () => {
+    const { framesMs, alignment } = filmed(4);
+    const names = ['firstMove', 'arrival', 'action', 'home'] as const;
+    const at = (off: number): Marks =>
+      [1, 2].reduce<Marks>(
+        (all, ordinal) =>
+          names.reduce(
+            (some, name, i) =>
+              withMark(
+                some,
+                ordinal,
+                name,
+                frameOf(3000 * ordinal) + 20 * i + ((i + ordinal) % 2) * off,
+              ),
+            all,
+          ),
+        {},
+      );
+    const { events, sdMs } = markedTwice(at(0), at(2), framesMs, alignment.rate);
+    expect(events).toBe(8);
+    // Half of them two frames later: sd of the differences over √2.
+    expect(sdMs).toBeCloseTo((2 * (1000 / 120) * Math.sqrt(8 / 7)) / 2 / Math.SQRT2, 3);
+    expect(markedTwice(at(0), withMark({}, 1, 'home', 5), framesMs, 1)).toEqual({
+      ...{ events: 1, sdMs: null },
+    });
+    const surer = eventsOf(FIRST, ownOf(at(0), 1), framesMs, alignment, 0);
+    const usual = eventsOf(FIRST, ownOf(at(0), 1), framesMs, alignment);
+    if (!surer.ok || !usual.ok) throw new Error('marked');
+    expect(surer.value[1]?.sdMs).toBeLessThan(usual.value[1]?.sdMs ?? 0);
+  });
+
+  test('beside a rep stands one to the same target that was home sooner, if there is one', () => {
+    const { framesMs, alignment } = filmed();
+    const homes = withMark(
+      withMark({}, 1, 'home', frameOf(2000 + 2600)),
+      3,
+      'home',
+      frameOf(11_000 + 2300),
+    );
+    const [first, second, third] = CALLED as [CalledRep, CalledRep, CalledRep];
+    const better = (marks: Marks, rep: CalledRep) =>
+      betterRep(CALLED, marks, framesMs, alignment, rep)?.ordinal ?? null;
+    expect(better(homes, first)).toBe(3);
+    expect(better(homes, third)).toBeNull();
+    // To another target nothing is better; unmarked, nobody knows.
+    expect(better(homes, second)).toBeNull();
+    expect(better({}, first)).toBeNull();
   });
 
   test('without sound two cues that were marked tie film and set', () => {

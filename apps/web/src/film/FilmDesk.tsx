@@ -7,13 +7,13 @@ import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { usePeople } from '../api/people.js';
 import { useWidth } from '../parts/useWidth.js';
-import { useRemembered } from '../device/useRemembered.js';
 import { Notice } from '../parts/Notice.js';
 import { Quiet } from '../parts/Text.js';
 import { MIDDLE } from '../parts/tokens.js';
 import { toneHz } from '../screens/sounds.js';
 import { say } from '../words/film.js';
 import {
+  betterRep,
   calledReps,
   cueInRecording,
   eventsOf,
@@ -21,10 +21,8 @@ import {
   MARKED,
   NOTHING_MARKED,
   tiedByHand,
-  withMark,
-  withMissed,
+  type CalledRep,
   type Marked,
-  type Marks,
 } from './marks.js';
 import { GroundOverlay } from './ground/GroundOverlay.js';
 import { GroundPart } from './ground/GroundPart.js';
@@ -38,6 +36,9 @@ import { TieNote } from './TieNote.js';
 import { Positions, positionsSeen, STILL_HEIGHT } from './Positions.js';
 import { RepsRow } from './RepsRow.js';
 import { Transport } from './Transport.js';
+import { useMarking } from './useMarking.js';
+import { useOwnSd } from './useOwnSd.js';
+import { BlindPart } from './BlindPart.js';
 import { usePlay } from './usePlay.js';
 import { MARK_KEYS, MarkKeys } from './MarkKeys.js';
 
@@ -72,7 +73,9 @@ export function FilmDesk({
   const { info, ask, heard, onScreen, shown, strip, positions, hearing, unreadable } =
     useFilm(file);
   const reps = useMemo(() => calledReps(review), [review]);
-  const [marks, setMarks] = useRemembered<Marks>(`film-marks.${set.id}`, {});
+  const marking = useMarking(set.id);
+  const { marks, shown: made } = marking;
+  const marker = useOwnSd();
   const [place, setPlace] = useState(0);
   const [chosen, setChosen] = useState<number | null>(null);
 
@@ -136,10 +139,10 @@ export function FilmDesk({
     : { fromMs: 0, toMs: framesMs.at(-1) ?? 0, rate: 1 };
   const play = usePlay(framesMs, index, go, loop);
   const mark = (name: Marked | 'cue') => {
-    if (rep) setMarks(withMark(marks, rep.ordinal, name, index));
+    if (rep) marking.mark(rep.ordinal, name, index);
   };
   const miss = () => {
-    if (rep) setMarks(withMissed(marks, rep.ordinal));
+    if (rep) marking.miss(rep.ordinal);
   };
   useFilmKeys({
     ArrowLeft: () => go(index - 1),
@@ -154,12 +157,19 @@ export function FilmDesk({
     ...Object.fromEntries(MARKED.map((name) => [MARK_KEYS[name][0], () => mark(name)])),
   });
 
-  const own = (rep && marks[rep.ordinal]) ?? NOTHING_MARKED;
-  const timed = rep && alignment ? eventsOf(rep, own, framesMs, alignment) : null;
+  const own = (rep && made[rep.ordinal]) ?? NOTHING_MARKED;
+  const timed = rep && alignment ? eventsOf(rep, own, framesMs, alignment, marker.ownSdMs) : null;
   const events: readonly TimedEvent[] = timed?.ok ? timed.value : rep ? [rep.cue] : [];
-  const cueFrame = rep && alignment ? frameAt(framesMs, cueInRecording(rep, alignment)) : 0;
-  const seen = positionsSeen(own, cueFrame);
-  const seenAt = seen.map(({ frame }) => frame).join(' ');
+  const seenIn = (one: CalledRep | null | undefined) =>
+    one && alignment
+      ? positionsSeen(
+          made[one.ordinal] ?? NOTHING_MARKED,
+          frameAt(framesMs, cueInRecording(one, alignment)),
+        )
+      : [];
+  const better = rep && alignment && betterRep(reps, made, framesMs, alignment, rep);
+  const [seen, seenBetter] = [seenIn(rep), seenIn(better)];
+  const seenAt = [...seen, ...seenBetter].map(({ frame }) => frame).join(' ');
   useEffect(() => {
     const indices = seenAt.split(' ').map(Number);
     if (indices.length > 1)
@@ -180,7 +190,9 @@ export function FilmDesk({
               heightPx={info.heightPx}
             />
           )}
-          {alignment && <FrameTime {...{ index, framesMs, alignment, cueMs }} />}
+          {alignment && (
+            <FrameTime {...{ index, framesMs, alignment, cueMs }} ownSdMs={marker.ownSdMs} />
+          )}
         </Screen>
         {alignment && rep && (
           <div style={{ marginTop: 10 }}>
@@ -198,10 +210,11 @@ export function FilmDesk({
           before={place > 0 ? () => goToRep(place - 1) : null}
           next={next ? () => goToRep(place + 1) : null}
         />
-        <RepsRow {...{ reps, place, marks }} targets={pattern.targets} onGo={goToRep} />
+        <RepsRow {...{ reps, place }} marks={made} targets={pattern.targets} onGo={goToRep} />
         {rep && alignment && (
           <Positions
             {...{ seen, pattern }}
+            better={better ? { ordinal: better.ordinal, seen: seenBetter } : null}
             pictures={positions}
             letter={rep.target}
             fromCueMs={(frame) => onSetClock(alignment, framesMs[frame] ?? 0) - cueMs}
@@ -227,7 +240,16 @@ export function FilmDesk({
         />
         {info && <GroundPart work={ground} shoulderM={shoulderM} />}
         {timed && !timed.ok && <Notice>{problemSentence(timed.problem)}</Notice>}
-        {alignment && <KeepPart {...{ review, reps, marks, framesMs, alignment }} />}
+        {alignment && (
+          <>
+            <KeepPart {...{ review, reps, marks, framesMs, alignment, marker }} />
+            <BlindPart
+              {...{ marking, framesMs, alignment }}
+              ownSdMs={marker.ownSdMs}
+              onKnown={marker.keep}
+            />
+          </>
+        )}
         <Quiet style={{ marginTop: 18, fontSize: 15 }}>{say('staysHere')}</Quiet>
       </div>
     </Columns>

@@ -37,16 +37,19 @@ export const FrameTime = ({
   framesMs,
   alignment,
   cueMs,
+  ownSdMs,
 }: {
   index: number;
   framesMs: readonly number[];
   alignment: Alignment;
   cueMs: number;
+  /** Of whoever marks, ms; `null` for what is usual. */
+  ownSdMs: number | null;
 }): ReactElement => (
   <output>
     {say('fromCue', { at: fromCue(onSetClock(alignment, framesMs[index] ?? 0) - cueMs) })}
     <small>
-      {say('sure', { sure: fineSeconds(markAt(framesMs, index, alignment.rate).sdMs) })}
+      {say('sure', { sure: fineSeconds(markAt(framesMs, index, alignment.rate, ownSdMs).sdMs) })}
     </small>
   </output>
 );

@@ -3,7 +3,6 @@ import { marksVtt, type Alignment } from '@orthokin/core/film';
 import { Captions } from 'lucide-react';
 import type { ReactElement } from 'react';
 import { useKeepMarks } from '../api/review.js';
-import { useRemembered } from '../device/useRemembered.js';
 import { Button, ButtonLink } from '../parts/Button.js';
 import { download, fileName } from '../parts/download.js';
 import { TextField } from '../parts/form/TextField.js';
@@ -12,6 +11,7 @@ import { Quiet } from '../parts/Text.js';
 import { say } from '../words/film.js';
 import { correctionsFrom, type CalledRep, type Marks } from './marks.js';
 import { Row } from './Row.js';
+import type { useOwnSd } from './useOwnSd.js';
 import { vttMarks } from './vtt-marks.js';
 
 /** Keeps what was marked with the set, under a name, and gives it out as a file. */
@@ -21,18 +21,18 @@ export function KeepPart({
   marks,
   framesMs,
   alignment,
+  marker: { person: author, setPerson, ownSdMs },
 }: {
   review: SetReviewReply;
   reps: readonly CalledRep[];
   marks: Marks;
   framesMs: readonly number[];
   alignment: Alignment;
+  marker: ReturnType<typeof useOwnSd>;
 }): ReactElement {
   const { set, athlete } = review;
-  const [by, setBy] = useRemembered('coach-name', '');
   const keep = useKeepMarks(set.id);
-  const author = by.trim();
-  const bodies = correctionsFrom(reps, marks, framesMs, alignment, author);
+  const bodies = correctionsFrom(reps, marks, framesMs, alignment, author, ownSdMs);
   const saveVtt = () =>
     download(
       fileName(say('marksOf', { athlete: athlete.name }), 'vtt'),
@@ -42,7 +42,13 @@ export function KeepPart({
   return (
     <>
       <div style={{ marginTop: 18, maxWidth: 280 }}>
-        <TextField label={say('yourName')} value={by} onChange={setBy} maxLength={60} required />
+        <TextField
+          label={say('yourName')}
+          value={author}
+          onChange={setPerson}
+          maxLength={60}
+          required
+        />
       </div>
       {author === '' && bodies.length > 0 && <Quiet>{say('whoMarked')}</Quiet>}
       <Row>

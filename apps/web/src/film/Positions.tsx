@@ -70,6 +70,7 @@ export const positionsSeen = ({ frames }: RepMarks, cueFrame: number): SeenPosit
 /** The positions of a rep as stills, each beside the plan's; to look at and to take along. */
 export function Positions({
   seen,
+  better,
   pictures,
   pattern,
   letter,
@@ -78,6 +79,9 @@ export function Positions({
   onGo,
 }: {
   seen: readonly SeenPosition[];
+  /** A rep to the same target that was home sooner. */
+  better: { readonly ordinal: number; readonly seen: readonly SeenPosition[] } | null;
+  /** Of the positions seen, then of those of the better rep. */
   pictures: readonly ImageBitmap[];
   pattern: Pattern;
   letter: string;
@@ -87,13 +91,17 @@ export function Positions({
   onGo: (frame: number) => void;
 }): ReactElement | null {
   const leg = legOf(pattern, letter);
-  if (seen.length < 2 || pictures.length !== seen.length)
+  const others = better?.seen ?? [];
+  if (seen.length < 2 || pictures.length !== seen.length + others.length)
     return <Quiet style={{ marginTop: 18 }}>{say('markForPositions')}</Quiet>;
   const save = async () => {
     const captions = seen.map(
       ({ name, frame }) => `${POSITION_WORDS[name]} ${fromCue(fromCueMs(frame))} s`,
     );
-    download(fileName(title, 'png'), await sheetOf(title, pictures, captions));
+    download(
+      fileName(title, 'png'),
+      await sheetOf(title, pictures.slice(0, seen.length), captions),
+    );
   };
   return (
     <section style={{ marginTop: 18 }} aria-label={say('positions')}>
@@ -102,6 +110,8 @@ export function Positions({
         {seen.map(({ name, frame }, i) => {
           const plan = leg && positionOf(pattern, leg, name);
           const bitmap = pictures[i];
+          const other = others.findIndex((each) => each.name === name);
+          const besides = other < 0 ? undefined : pictures[seen.length + other];
           return (
             <li key={name} style={{ borderColor: PHASE_COLOURS[name] }}>
               <div className="stills">
@@ -114,6 +124,12 @@ export function Positions({
                     height={84}
                     label={say('planOf', { position: POSITION_WORDS[name] })}
                   />
+                )}
+                {besides && better && (
+                  <>
+                    <Picture bitmap={besides} />
+                    <small>{say('betterRep', { ordinal: better.ordinal })}</small>
+                  </>
                 )}
               </div>
               <b>{POSITION_WORDS[name]}</b> <small>{fromCue(fromCueMs(frame))}</small>

@@ -1,5 +1,12 @@
 import type { RepBody, RepReply, SetReviewReply } from '@orthokin/contract';
-import { alignByMarks, inRecording, markAt, onSetClock, type Alignment } from '@orthokin/core/film';
+import {
+  alignByMarks,
+  inRecording,
+  markAt,
+  onSetClock,
+  repeatabilityMs,
+  type Alignment,
+} from '@orthokin/core/film';
 import {
   checkEvents,
   eventOf,
@@ -83,11 +90,12 @@ export function eventsOf(
   { frames }: RepMarks,
   framesMs: readonly number[],
   alignment: Alignment,
+  ownSdMs: number | null = null,
 ): Result<TimedEvent[]> {
   const marked = MARKED.flatMap((name): TimedEvent[] => {
     const frame = frames[name];
     if (frame === undefined) return [];
-    const { recordingMs, sdMs } = markAt(framesMs, frame, alignment.rate);
+    const { recordingMs, sdMs } = markAt(framesMs, frame, alignment.rate, ownSdMs);
     const atMs = Math.round(TENTHS * onSetClock(alignment, recordingMs)) / TENTHS;
     return [{ name, atMs, sdMs: Math.round(TENTHS * sdMs) / TENTHS, source: 'film' }];
   });
@@ -113,16 +121,54 @@ export const correctionsFrom = (
   framesMs: readonly number[],
   alignment: Alignment,
   by: string,
+  ownSdMs: number | null = null,
 ): RepBody[] =>
   reps.flatMap(({ cue, ...rep }) => {
     const own = marks[rep.ordinal];
     if (!own || !isMarked(own)) return [];
-    const read = eventsOf({ cue }, own, framesMs, alignment);
+    const read = eventsOf({ cue }, own, framesMs, alignment, ownSdMs);
     if (!read.ok || saysTheSame(rep, read.value, own.missed)) return [];
     const others = rep.seenFaults.filter((fault) => fault !== 'missed');
     const seenFaults: Fault[] = own.missed ? [...others, 'missed'] : others;
     return [correctionOf(rep, { events: read.value, seenFaults }, by)];
   });
+
+/** Fewer events marked twice say nothing of whoever marked them. */
+export const FEWEST_TWICE = 6;
+
+/** How many events were marked twice, and how much the marks differ. */
+export interface Twice {
+  readonly events: number;
+  /** The marker's own repeatability, ms of capture; `null` with too few events. */
+  readonly sdMs: number | null;
+}
+
+/** The same events marked again, blind, held against the first time. */
+export function markedTwice(
+  marks: Marks,
+  again: Marks,
+  framesMs: readonly number[],
+  rate: number,
+): Twice {
+  const pairs = Object.entries(again).flatMap(([ordinal, { frames }]) =>
+    MARKED.flatMap((name) => {
+      const [first, second] = [marks[Number(ordinal)]?.frames[name], frames[name]];
+      return first === undefined || second === undefined
+        ? []
+        : [[(framesMs[first] ?? 0) / rate, (framesMs[second] ?? 0) / rate] as const];
+    }),
+  );
+  return {
+    events: pairs.length,
+    sdMs:
+      pairs.length < FEWEST_TWICE
+        ? null
+        : repeatabilityMs(
+            pairs.map(([first]) => first),
+            pairs.map(([, second]) => second),
+          ),
+  };
+}
 
 /** The alignment that two marked cues fix, where the sound did not; `null` with fewer. */
 export function tiedByHand(
@@ -145,3 +191,24 @@ export function tiedByHand(
 /** Where a rep's cue is in the recording, ms. */
 export const cueInRecording = ({ cue }: Pick<CalledRep, 'cue'>, alignment: Alignment): number =>
   inRecording(alignment, cue.atMs);
+
+/** Another rep to the same target that was home sooner after its cue, by its marks; the soonest of them. */
+export function betterRep(
+  reps: readonly CalledRep[],
+  marks: Marks,
+  framesMs: readonly number[],
+  alignment: Alignment,
+  rep: CalledRep,
+): CalledRep | null {
+  const cycleMs = (of: CalledRep): number => {
+    const home = marks[of.ordinal]?.frames.home;
+    return home === undefined
+      ? Infinity
+      : (framesMs[home] ?? Infinity) / alignment.rate -
+          cueInRecording(of, alignment) / alignment.rate;
+  };
+  const [best] = reps
+    .filter(({ target, ordinal }) => target === rep.target && ordinal !== rep.ordinal)
+    .sort((a, b) => cycleMs(a) - cycleMs(b));
+  return best && cycleMs(best) < cycleMs(rep) ? best : null;
+}

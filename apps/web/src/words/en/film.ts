@@ -100,5 +100,15 @@ export const film = {
   stillsOf: '{athlete}, rep {ordinal} to {letter}',
   marksAsVtt: 'Marks as WebVTT',
   marksOf: 'marks {athlete}',
+  howSurelyYouMark: 'How surely you mark',
+  usualMarker:
+    'Not measured: as people usually do. Mark some events again without seeing the first marks.',
+  knownMarker: 'Marked again, yours differ by ±{sd} s; that is in the error of every mark.',
+  markAgainBlind: 'Mark again, blind',
+  markedTwice: 'The first marks are hidden. {events} of at least {needed} events marked twice.',
+  marksDiffer: 'Your marks differ by ±{sd} s ({events} events).',
+  useIt: 'Use it',
+  backToFirst: 'Back to the first marks',
+  betterRep: 'rep {ordinal}, home sooner',
   ribbonOf: 'Rep {ordinal} from the cue',
 } as const;

@@ -1,0 +1,36 @@
+import { useState } from 'react';
+import { useRemembered } from '../device/useRemembered.js';
+import { withMark, withMissed, type Marked, type Marks } from './marks.js';
+
+/** The marks of a film, and the same events marked once more without seeing the first. */
+export interface Marking {
+  /** What counts. */
+  readonly marks: Marks;
+  /** Marked again, blind; no rep is ever made of them. */
+  readonly again: Marks;
+  readonly isBlind: boolean;
+  /** Those that are being made: blind, the first are not shown. */
+  readonly shown: Marks;
+  readonly mark: (ordinal: number, name: Marked | 'cue', frame: number) => void;
+  readonly miss: (ordinal: number) => void;
+  readonly beginBlind: () => void;
+  readonly endBlind: () => void;
+}
+
+/** Every mark is kept on this device as it is made: the page may be closed at any moment. */
+export function useMarking(setId: string): Marking {
+  const [marks, setMarks] = useRemembered<Marks>(`film-marks.${setId}`, {});
+  const [again, setAgain] = useRemembered<Marks>(`film-again.${setId}`, {});
+  const [isBlind, setBlind] = useState(false);
+  const [shown, keep] = isBlind ? [again, setAgain] : [marks, setMarks];
+  return {
+    ...{ marks, again, isBlind, shown },
+    mark: (ordinal, name, frame) => keep(withMark(shown, ordinal, name, frame)),
+    miss: (ordinal) => keep(withMissed(shown, ordinal)),
+    beginBlind: () => {
+      setAgain({});
+      setBlind(true);
+    },
+    endBlind: () => setBlind(false),
+  };
+}
