@@ -3,6 +3,7 @@ import { normal, seededRandom } from '@orthokin/core/cue';
 import {
   alignByMarks,
   alignCues,
+  asHeardByAthlete,
   distanceOf,
   findTones,
   frameAt,
@@ -119,6 +120,17 @@ describe('a recording against its set', () => {
         },
       ),
     );
+  });
+
+  test('who stands nearer to the loudspeaker than the camera heard the cue sooner', () => {
+    const found = alignCues([1000, 4200, 7700], [2000, 8400, 15_400]);
+    if (!found.ok) throw new Error(found.problem.given);
+    const at = (toCameraM: number, toAthleteM: number) =>
+      asHeardByAthlete(found.value, { toCameraM, toAthleteM });
+    expect(at(5, 5)).toEqual(found.value);
+    // Ten metres nearer: 29 ms of the set sooner, twice that in a film slowed twice.
+    expect(inRecording(at(12, 2), 4200)).toBeCloseTo(8400 - 58, 6);
+    expect(onSetClock(at(12, 2), 8400)).toBeCloseTo(4200 + 29, 6);
   });
 
   test('a recording of another set is not taken for this one', () => {

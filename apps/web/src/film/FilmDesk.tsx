@@ -1,5 +1,5 @@
 import type { SetReviewReply } from '@orthokin/contract';
-import { frameAt, onSetClock } from '@orthokin/core/film';
+import { asHeardByAthlete, frameAt, onSetClock, type SoundWay } from '@orthokin/core/film';
 import type { Pattern } from '@orthokin/core/pattern';
 import { problemSentence } from '@orthokin/core/result';
 import type { TimedEvent } from '@orthokin/core/timing';
@@ -10,6 +10,7 @@ import { useWidth } from '../parts/useWidth.js';
 import { Notice } from '../parts/Notice.js';
 import { Quiet } from '../parts/Text.js';
 import { MIDDLE } from '../parts/tokens.js';
+import { useRemembered } from '../device/useRemembered.js';
 import { toneHz } from '../screens/sounds.js';
 import { say } from '../words/film.js';
 import {
@@ -38,6 +39,7 @@ import { RepsRow } from './RepsRow.js';
 import { Transport } from './Transport.js';
 import { useMarking } from './useMarking.js';
 import { useOwnSd } from './useOwnSd.js';
+import { HEARD_TOGETHER, SoundWayPart } from './SoundWayPart.js';
 import { BlindPart } from './BlindPart.js';
 import { usePlay } from './usePlay.js';
 import { MARK_KEYS, MarkKeys } from './MarkKeys.js';
@@ -89,7 +91,9 @@ export function FilmDesk({
   }, [info, ask]);
 
   const framesMs = useMemo(() => info?.framesMs ?? [], [info]);
-  const alignment = heard?.alignment ?? tiedByHand(reps, marks, framesMs);
+  const [way, setWay] = useRemembered<SoundWay>(`film-sound.${set.id}`, HEARD_TOGETHER);
+  const heardAt = heard?.alignment;
+  const alignment = heardAt ? asHeardByAthlete(heardAt, way) : tiedByHand(reps, marks, framesMs);
   const rep = reps[place];
   const next = reps[place + 1];
   const cueMs = rep?.cue.atMs ?? 0;
@@ -231,10 +235,11 @@ export function FilmDesk({
           cues={reps.length}
           marked={marked.length}
         />
+        {heardAt && <SoundWayPart way={way} onChange={setWay} />}
         <MarkKeys
           {...{ own, events, cueMs }}
           isTied={alignment !== null}
-          wantsCue={!heard?.alignment}
+          wantsCue={!heardAt}
           onMark={mark}
           onMiss={miss}
         />

@@ -130,6 +130,28 @@ export function alignByMarks(
   return ok({ offsetMs, rate, sdMs: sdMs / rate, heard: new Map(), strays: [] });
 }
 
+/** Sound takes so long for a metre of air, ms. */
+export const SOUND_MS_PER_M = 2.9;
+
+/** How far a cue's sound goes, m. */
+export interface SoundWay {
+  /** From the loudspeaker to the camera's microphone. */
+  readonly toCameraM: number;
+  readonly toAthleteM: number;
+}
+
+/**
+ * The same alignment with the cue where the athlete heard it: the camera heard it at its own distance.
+ * Nearer to the loudspeaker than the camera, the athlete heard it sooner.
+ */
+export const asHeardByAthlete = (
+  alignment: Alignment,
+  { toCameraM, toAthleteM }: SoundWay,
+): Alignment => ({
+  ...alignment,
+  offsetMs: alignment.offsetMs - alignment.rate * SOUND_MS_PER_M * (toCameraM - toAthleteM),
+});
+
 /** A moment of the set in the recording, ms. */
 export const inRecording = ({ offsetMs, rate }: Line, setMs: number): number =>
   offsetMs + rate * setMs;

@@ -1,10 +1,13 @@
 export {
   alignByMarks,
   alignCues,
+  asHeardByAthlete,
   inRecording,
   onSetClock,
   SLOW_FACTORS,
+  SOUND_MS_PER_M,
   type Alignment,
+  type SoundWay,
 } from './align.js';
 export {
   distanceOf,

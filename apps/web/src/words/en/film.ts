@@ -110,5 +110,10 @@ export const film = {
   useIt: 'Use it',
   backToFirst: 'Back to the first marks',
   betterRep: 'rep {ordinal}, home sooner',
+  soundTakesTime: 'Sound takes its time',
+  soundTakesTimeHow:
+    'Nearly 3 ms a metre. Say how far the loudspeaker was, and reactions are counted from when the athlete heard the cue.',
+  toCamera: 'To the camera',
+  toAthlete: 'To the athlete',
   ribbonOf: 'Rep {ordinal} from the cue',
 } as const;
