@@ -29,7 +29,7 @@ export class Coach {
   /** Opens one of the three parts of the set-up, where it is not open yet. */
   async open(part: 'Who and what' | 'Cues' | 'Timing'): Promise<void> {
     // Other pages have fields of the same kind, and no parts.
-    if (!new URL(this.page.url()).pathname.startsWith('/floor/')) return;
+    if (!/^\/floor\/[^/]+$/.test(new URL(this.page.url()).pathname)) return;
     const chip = this.page.getByRole('button', { name: new RegExp(`^${part} `) });
     if ((await chip.getAttribute('aria-expanded')) !== 'true') await chip.click();
   }

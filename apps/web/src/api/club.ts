@@ -43,10 +43,16 @@ export function useBringClub(): UseMutationResult<ClubReply, Error, Blob> {
 export function useSaveClub(): UseMutationResult<ClubReply, Error, ClubBody> {
   const { clubId } = useClub();
   const client = useQueryClient();
+  const mutationKey = ['save club', clubId];
   return useMutation({
+    mutationKey,
+    // One after the other: each says the whole club, and the last said must be the last stored.
+    scope: { id: mutationKey.join(' ') },
     mutationFn: (body) => call(ROUTES.saveClub, { clubId }, { body }),
     // Shown at once: the next change is made on top of this one, though nobody has answered yet.
-    onMutate: ({ name, sport, unit, faults }) => {
+    onMutate: async ({ name, sport, unit, faults }) => {
+      // A reading begun before this change would put the club back to what it was.
+      await client.cancelQueries({ queryKey: keys.clubs });
       client.setQueryData<ClubReply[]>(keys.clubs, (clubs) =>
         clubs?.map((club) =>
           club.clubId === clubId
@@ -58,7 +64,11 @@ export function useSaveClub(): UseMutationResult<ClubReply, Error, ClubBody> {
         ),
       );
     },
-    onSettled: () => client.invalidateQueries({ queryKey: keys.clubs }),
+    // While another change waits, what the server says is out of date.
+    onSettled: () =>
+      client.isMutating({ mutationKey }) === 1
+        ? client.invalidateQueries({ queryKey: keys.clubs })
+        : undefined,
   });
 }
 
