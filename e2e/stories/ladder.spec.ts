@@ -132,7 +132,7 @@ test('a ladder is drafted, edited and undone; its rule is chosen in plain words'
   await expect(rungs.getByText('live').last()).toBeVisible();
   const drafted = await rungs.getByRole('listitem').count();
   expect(drafted).toBeGreaterThan(8);
-  await expect(page.getByText(/100 ms a bit/)).toBeVisible();
+  await expect(page.getByText(/100 ms more each time the choices double/)).toBeVisible();
 
   const recovery = page.getByRole('textbox', { name: 'Recovery' });
   const before = await recovery.inputValue();
