@@ -21,7 +21,8 @@ function slowServer() {
     const isPut = init?.method === 'PUT';
     const seen = stored;
     await after(isPut && puts++ === 0 ? 3 * SLOW_MS : SLOW_MS);
-    if (isPut) stored = { ...stored, ...(JSON.parse(init.body as string) as ClubBody) } as ClubReply;
+    if (isPut)
+      stored = { ...stored, ...(JSON.parse(init.body as string) as ClubBody) } as ClubReply;
     const body = isPut ? stored : [seen];
     return {
       ...{ ok: true, status: 200, headers: new Headers(), statusText: '' },
