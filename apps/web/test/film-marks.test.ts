@@ -1,22 +1,21 @@
-import type { RepReply, SetReviewReply } from '@orthokin/contract';
-import { alignCues, type Alignment } from '@orthokin/core/film';
-import { durationsOf, type TimedEvent } from '@orthokin/core/timing';
 import {
+  alignCues,
+  type Alignment,
   betterRep,
-  calledReps,
-  correctionsFrom,
   cueInRecording,
-  eventsOf,
   isMarked,
+  markedEvents,
   markedTwice,
+  type Marks,
   NOTHING_MARKED,
+  type RepMarks,
   tiedByHand,
   withMark,
   withMissed,
-  type CalledRep,
-  type Marks,
-  type RepMarks,
-} from '../src/film/marks.js';
+} from '@orthokin/core/film';
+import type { RepReply, SetReviewReply } from '@orthokin/contract';
+import { durationsOf, type TimedEvent } from '@orthokin/core/timing';
+import { calledReps, correctionsFrom, type CalledRep } from '../src/film/marks.js';
 import { fromCue, tieSentences } from '../src/words/film.js';
 import { setBody } from '../src/drill/requests.js';
 import { runOf } from './played.js';
@@ -61,7 +60,7 @@ describe('marks of a film', () => {
           ['home', 2300],
         ] as const
       ).reduce<Marks>((all, [name, ms]) => withMark(all, 1, name, frameOf(2000 + ms)), {});
-      const read = eventsOf(FIRST, ownOf(marks, 1), framesMs, alignment);
+      const read = markedEvents(FIRST, ownOf(marks, 1), framesMs, alignment);
       if (!read.ok) throw new Error(read.problem.field);
       expect(read.value.map(({ name, source }) => [name, source])).toEqual([
         ['cue', 'sensor'],
@@ -81,7 +80,7 @@ describe('marks of a film', () => {
   test('an event out of its order is a problem that names both', () => {
     const { framesMs, alignment } = filmed();
     const marks = withMark(withMark({}, 1, 'home', frameOf(2500)), 1, 'action', frameOf(3000));
-    expect(eventsOf(FIRST, ownOf(marks, 1), framesMs, alignment)).toMatchObject({ ok: false });
+    expect(markedEvents(FIRST, ownOf(marks, 1), framesMs, alignment)).toMatchObject({ ok: false });
     expect(correctionsFrom(CALLED, marks, framesMs, alignment, 'Mara')).toEqual([]);
   });
 
@@ -93,6 +92,16 @@ describe('marks of a film', () => {
     expect(isMarked(ownOf(withMissed({}, 2), 2))).toBe(true);
     expect(isMarked(ownOf(withMark({}, 2, 'cue', 5), 2))).toBe(false);
     expect(isMarked(NOTHING_MARKED)).toBe(false);
+  });
+
+  test('a rep that was run again is looked for at its last cue, whatever was corrected since', () => {
+    const again = rep(2, { id: 'r2b', replaces: 'r2', events: [cueAt(8400)] });
+    const corrected = rep(2, {
+      ...{ id: 'c2', replaces: 'r2b', events: [{ ...cueAt(8400), sdMs: 40 }] },
+      corrected: { by: 'Mara', at: '2026-03-02T10:00:00.000Z' },
+    });
+    const [, second] = calledReps(reviewOf([...REPS, again, corrected]));
+    expect(second).toMatchObject({ id: 'c2', cue: { atMs: 8400, sdMs: 3 } });
   });
 
   test('only what is not kept yet is kept, and marked again the tie counts no second time', () => {
@@ -137,8 +146,8 @@ describe('marks of a film', () => {
     expect(markedTwice(at(0), withMark({}, 1, 'home', 5), framesMs, 1)).toEqual({
       ...{ events: 1, sdMs: null },
     });
-    const surer = eventsOf(FIRST, ownOf(at(0), 1), framesMs, alignment, 0);
-    const usual = eventsOf(FIRST, ownOf(at(0), 1), framesMs, alignment);
+    const surer = markedEvents(FIRST, ownOf(at(0), 1), framesMs, alignment, 0);
+    const usual = markedEvents(FIRST, ownOf(at(0), 1), framesMs, alignment);
     if (!surer.ok || !usual.ok) throw new Error('marked');
     expect(surer.value[1]?.sdMs).toBeLessThan(usual.value[1]?.sdMs ?? 0);
   });

@@ -122,6 +122,21 @@ describe('a recording against its set', () => {
     );
   });
 
+  test('of few cues the error said is that of the tones, not smaller', () => {
+    const planned = [1000, 4200, 7700, 12_300];
+    const squares = Array.from({ length: 600 }, (_, seed) => {
+      const random = seededRandom(seed + 1);
+      const found = alignCues(
+        planned,
+        planned.map((ms) => ms + normal(random, 0, 2)),
+      );
+      return found.ok ? found.value.sdMs ** 2 : NaN;
+    });
+    const sdMs = Math.sqrt(squares.reduce((sum, each) => sum + each, 0) / squares.length);
+    expect(sdMs).toBeGreaterThan(1.85);
+    expect(sdMs).toBeLessThan(2.15);
+  });
+
   test('who stands nearer to the loudspeaker than the camera heard the cue sooner', () => {
     const found = alignCues([1000, 4200, 7700], [2000, 8400, 15_400]);
     if (!found.ok) throw new Error(found.problem.given);

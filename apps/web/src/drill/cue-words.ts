@@ -1,4 +1,4 @@
-import { isSpoken, screenKindOf, soundKindOf } from '@orthokin/core/drill';
+import { isSpoken, LOSS_COST_LIMITS, screenKindOf, soundKindOf } from '@orthokin/core/drill';
 import type { Target } from '@orthokin/core/floor';
 import { targetOf } from '@orthokin/core/pattern';
 import type { CuePlan } from './cue-plan.js';
@@ -32,19 +32,9 @@ export function cueWords(plan: CuePlan, letter: string): string[] {
 
 /** Said besides the cues. */
 const CALLS = [
-  'freeze',
-  'ready',
-  'go',
-  'rest',
-  'work',
-  'home',
-  'change',
-  'more',
-  'stop',
-  'technique',
-  '1',
-  '2',
-  '3',
+  ...['freeze', 'ready', 'go', 'rest', 'work', 'home', 'change', 'more', 'stop', 'technique'],
+  // Counted down with, and what one lost rep may add.
+  ...Array.from({ length: LOSS_COST_LIMITS.reps[1] }, (_, i) => String(i + 1)),
 ];
 
 /** Called while a pattern is rehearsed. */

@@ -1,9 +1,8 @@
-import type { Alignment } from '@orthokin/core/film';
+import { type Alignment, FEWEST_TWICE, markedTwice } from '@orthokin/core/film';
 import type { ReactElement } from 'react';
 import { Button } from '../parts/Button.js';
 import { Heading, Quiet } from '../parts/Text.js';
 import { fineSeconds, say } from '../words/film.js';
-import { FEWEST_TWICE, markedTwice } from './marks.js';
 import { Row } from './Row.js';
 import type { Marking } from './useMarking.js';
 

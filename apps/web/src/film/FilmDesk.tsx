@@ -1,5 +1,16 @@
+import {
+  betterRep,
+  cueInRecording,
+  frameAt,
+  inRecording,
+  isMarked,
+  type Marked,
+  MARKED,
+  markedEvents,
+  NOTHING_MARKED,
+  onSetClock,
+} from '@orthokin/core/film';
 import type { SetReviewReply } from '@orthokin/contract';
-import { asHeardByAthlete, frameAt, onSetClock, type SoundWay } from '@orthokin/core/film';
 import type { Pattern } from '@orthokin/core/pattern';
 import { problemSentence } from '@orthokin/core/result';
 import type { TimedEvent } from '@orthokin/core/timing';
@@ -10,21 +21,8 @@ import { useWidth } from '../parts/useWidth.js';
 import { Notice } from '../parts/Notice.js';
 import { Quiet } from '../parts/Text.js';
 import { MIDDLE } from '../parts/tokens.js';
-import { useRemembered } from '../device/useRemembered.js';
-import { toneHz } from '../screens/sounds.js';
 import { say } from '../words/film.js';
-import {
-  betterRep,
-  calledReps,
-  cueInRecording,
-  eventsOf,
-  isMarked,
-  MARKED,
-  NOTHING_MARKED,
-  tiedByHand,
-  type CalledRep,
-  type Marked,
-} from './marks.js';
+import { calledReps, type CalledRep } from './marks.js';
 import { GroundOverlay } from './ground/GroundOverlay.js';
 import { GroundPart } from './ground/GroundPart.js';
 import { useGround } from './ground/useGround.js';
@@ -39,9 +37,10 @@ import { RepsRow } from './RepsRow.js';
 import { Transport } from './Transport.js';
 import { useMarking } from './useMarking.js';
 import { useOwnSd } from './useOwnSd.js';
-import { HEARD_TOGETHER, SoundWayPart } from './SoundWayPart.js';
+import { SoundWayPart } from './SoundWayPart.js';
 import { BlindPart } from './BlindPart.js';
 import { usePlay } from './usePlay.js';
+import { useTie } from './useTie.js';
 import { MARK_KEYS, MarkKeys } from './MarkKeys.js';
 
 const Columns = styled.div`
@@ -60,6 +59,7 @@ const BEFORE_MS = 400;
 const LONGEST_MS = 5000;
 const MANY = 10;
 const USUAL_RATIO = 16 / 9;
+
 /** A film beside its set: the cues heard, each rep on a strip, its events marked and kept. */
 export function FilmDesk({
   review,
@@ -72,28 +72,20 @@ export function FilmDesk({
   file: Blob;
 }): ReactElement {
   const { set, pattern } = review;
-  const { info, ask, heard, onScreen, shown, strip, positions, hearing, unreadable } =
-    useFilm(file);
+  const film = useFilm(file);
+  const { info, ask, heard, onScreen, shown, strip, positions, hearing, unreadable } = film;
+  // Marks are of frames: another film of the same set has others.
+  const filmKey = `${set.id}.${file.size}`;
   const reps = useMemo(() => calledReps(review), [review]);
-  const marking = useMarking(set.id);
+  const marking = useMarking(filmKey);
   const { marks, shown: made } = marking;
   const marker = useOwnSd();
   const [place, setPlace] = useState(0);
   const [chosen, setChosen] = useState<number | null>(null);
 
-  useEffect(() => {
-    if (!info) return;
-    const plan = { pattern, conditions: set.conditions };
-    const tonesHz = [...new Set(reps.map(({ target }) => Math.round(toneHz(plan, target))))];
-    const plannedMs = reps.map(({ cue }) => cue.atMs);
-    ask({ ask: 'hear', plannedMs, tonesHz });
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- what is kept of the set changes no cue
-  }, [info, ask]);
-
   const framesMs = useMemo(() => info?.framesMs ?? [], [info]);
-  const [way, setWay] = useRemembered<SoundWay>(`film-sound.${set.id}`, HEARD_TOGETHER);
-  const heardAt = heard?.alignment;
-  const alignment = heardAt ? asHeardByAthlete(heardAt, way) : tiedByHand(reps, marks, framesMs);
+  const tie = useTie(filmKey, review, reps, film, marks);
+  const { alignment } = tie;
   const rep = reps[place];
   const next = reps[place + 1];
   const cueMs = rep?.cue.atMs ?? 0;
@@ -118,7 +110,7 @@ export function FilmDesk({
     setPlace(to);
     if (alignment) go(frameAt(framesMs, cueInRecording(one, alignment)));
   };
-  const tie = alignment && `${alignment.offsetMs} ${alignment.rate}`;
+  const tiedAt = alignment && `${alignment.offsetMs} ${alignment.rate}`;
   useEffect(() => {
     if (!alignment || !rep || framesMs.length === 0) return;
     ask({
@@ -127,17 +119,17 @@ export function FilmDesk({
       heightPx: THUMB_HEIGHT,
     });
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what it follows from is the tie and the rep
-  }, [tie, place, framesMs, ask]);
+  }, [tiedAt, place, framesMs, ask]);
   const [screenRef, screenWidth] = useWidth<HTMLDivElement>(800);
   const ratio = info ? info.widthPx / info.heightPx : USUAL_RATIO;
   const unit = (info?.widthPx ?? screenWidth) / screenWidth;
-  const ground = useGround(set.id, floor, unit);
+  const ground = useGround(filmKey, floor, unit);
   const people = usePeople();
   const shoulderM = people.data?.find(({ id }) => id === set.athleteId)?.shoulderM ?? null;
   const loop = alignment
     ? {
-        fromMs: alignment.offsetMs + alignment.rate * (cueMs + stretch.fromMs),
-        toMs: alignment.offsetMs + alignment.rate * (cueMs + stretch.toMs),
+        fromMs: inRecording(alignment, cueMs + stretch.fromMs),
+        toMs: inRecording(alignment, cueMs + stretch.toMs),
         rate: alignment.rate,
       }
     : { fromMs: 0, toMs: framesMs.at(-1) ?? 0, rate: 1 };
@@ -162,7 +154,8 @@ export function FilmDesk({
   });
 
   const own = (rep && made[rep.ordinal]) ?? NOTHING_MARKED;
-  const timed = rep && alignment ? eventsOf(rep, own, framesMs, alignment, marker.ownSdMs) : null;
+  const timed =
+    rep && alignment ? markedEvents(rep, own, framesMs, alignment, marker.ownSdMs) : null;
   const events: readonly TimedEvent[] = timed?.ok ? timed.value : rep ? [rep.cue] : [];
   const seenIn = (one: CalledRep | null | undefined) =>
     one && alignment
@@ -235,11 +228,11 @@ export function FilmDesk({
           cues={reps.length}
           marked={marked.length}
         />
-        {heardAt && <SoundWayPart way={way} onChange={setWay} />}
+        {tie.isHeard && <SoundWayPart way={tie.way} onChange={tie.setWay} />}
         <MarkKeys
           {...{ own, events, cueMs }}
           isTied={alignment !== null}
-          wantsCue={!heardAt}
+          wantsCue={!tie.isHeard}
           onMark={mark}
           onMiss={miss}
         />

@@ -5,6 +5,7 @@ import { Trash2 } from 'lucide-react';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { useClub } from '../api/club.js';
 import { useCourse } from '../api/review.js';
 import { useSquad } from '../api/squad.js';
 import { useAddress } from '../parts/useAddress.js';
@@ -106,8 +107,13 @@ function Sets({ course: { sets, patterns } }: { course: AthleteCourseReply }): R
 }
 
 function Kept(): ReactElement {
+  const { clubId } = useClub();
   const client = useQueryClient();
-  const films = useQuery({ queryKey: KEPT, queryFn: keptFilms, staleTime: 0 });
+  const films = useQuery({
+    queryKey: [...KEPT, clubId],
+    queryFn: () => keptFilms(clubId),
+    staleTime: 0,
+  });
   const remove = (setId: string) =>
     void letGo(setId).then(() => client.invalidateQueries({ queryKey: KEPT }));
   return (

@@ -7,12 +7,13 @@ import { DropZone, FileTrigger, type DropZoneProps } from 'react-aria-components
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAthleteCare } from '../api/care.js';
+import { useClub } from '../api/club.js';
 import { useSetReview } from '../api/review.js';
 import { Button, ButtonLink } from '../parts/Button.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
 import { colour } from '../parts/tokens.js';
-import { toneHz } from '../screens/sounds.js';
+import { cueBeep } from '../screens/sounds.js';
 import { say } from '../words/film.js';
 import { dayWords, percent } from '../words/format.js';
 import { FilmDesk } from './FilmDesk.js';
@@ -54,6 +55,13 @@ export function FilmRoom(): ReactElement {
   );
 }
 
+/** Why a film could not be kept, in words. */
+function whyNotKept(error: unknown): string {
+  if (!(error instanceof NoRoom)) return say('cannotKeep');
+  const megabytes = (bytes: number) => Math.ceil(bytes / MEGA);
+  return say('noRoom', { needed: megabytes(error.needed), left: megabytes(error.left) });
+}
+
 /** Whether a guardian's agreement to film is missing on the day of the set. */
 function useLacksAgreement({ athlete, set }: SetReviewReply): boolean {
   const care = useAthleteCare(athlete.id);
@@ -67,6 +75,7 @@ function useLacksAgreement({ athlete, set }: SetReviewReply): boolean {
 
 function Room({ review }: { review: SetReviewReply }): ReactElement {
   const { set, athlete, pattern } = review;
+  const { clubId } = useClub();
   const [film, setFilm] = useState<File | null | undefined>(undefined);
   const [problem, setProblem] = useState<string | null>(null);
   const lacksAgreement = useLacksAgreement(review);
@@ -77,25 +86,25 @@ function Room({ review }: { review: SetReviewReply }): ReactElement {
     setProblem(null);
     setFilm(file);
     // It can be worked on at once; whether it is there tomorrow is another question.
-    void keepFilm(set.id, file).catch((error: unknown) => {
-      if (!(error instanceof NoRoom)) throw error;
-      const megabytes = (bytes: number) => Math.ceil(bytes / MEGA);
-      setProblem(say('noRoom', { needed: megabytes(error.needed), left: megabytes(error.left) }));
-    });
+    void keepFilm({ clubId, setId: set.id }, file).catch((error: unknown) =>
+      setProblem(whyNotKept(error)),
+    );
   };
   const scale = rungOf(pattern, set.rung)?.floorScale ?? 1;
   const floor = useMemo(() => onScale(pattern, scale), [pattern, scale]);
   const maker = useFilmMaker(take);
   const simulate = () => {
     const reps = calledReps(review);
-    const plan = { pattern, conditions: set.conditions };
     maker.make({
       set: {
         seed: set.seed,
         targets: floor.targets,
         cues: reps.map(({ ordinal, target, cue }) => ({ ordinal, target, atMs: cue.atMs })),
       },
-      tonesHz: reps.map(({ target }) => toneHz(plan, target)),
+      // A cue that was spoken has no tone: nothing is heard of it.
+      tonesHz: reps.map(
+        ({ target }) => cueBeep({ pattern, conditions: set.conditions }, target)?.hz ?? 0,
+      ),
       framesPerS: SIMULATED_RATE,
     });
   };

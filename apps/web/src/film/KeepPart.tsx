@@ -1,5 +1,5 @@
+import { type Alignment, type Marks, marksVtt } from '@orthokin/core/film';
 import type { SetReviewReply } from '@orthokin/contract';
-import { marksVtt, type Alignment } from '@orthokin/core/film';
 import { Captions } from 'lucide-react';
 import type { ReactElement } from 'react';
 import { useKeepMarks } from '../api/review.js';
@@ -9,7 +9,7 @@ import { TextField } from '../parts/form/TextField.js';
 import { Notice } from '../parts/Notice.js';
 import { Quiet } from '../parts/Text.js';
 import { say } from '../words/film.js';
-import { correctionsFrom, type CalledRep, type Marks } from './marks.js';
+import { correctionsFrom, type CalledRep } from './marks.js';
 import { Row } from './Row.js';
 import type { useOwnSd } from './useOwnSd.js';
 import { vttMarks } from './vtt-marks.js';

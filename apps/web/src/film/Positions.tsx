@@ -1,3 +1,4 @@
+import { type RepMarks } from '@orthokin/core/film';
 import type { Pattern, PositionName } from '@orthokin/core/pattern';
 import { legOf, positionOf } from '@orthokin/core/pattern';
 import { ImageDown } from 'lucide-react';
@@ -11,7 +12,6 @@ import { Heading, Quiet } from '../parts/Text.js';
 import { colour, MONO } from '../parts/tokens.js';
 import { fromCue, say } from '../words/film.js';
 import { POSITION_WORDS } from '../words/position.js';
-import type { RepMarks } from './marks.js';
 import { Picture } from './Picture.js';
 import { Row } from './Row.js';
 import { sheetOf } from './still-sheet.js';

@@ -1,3 +1,4 @@
+import { isMarked, NOTHING_MARKED, type Marks } from '@orthokin/core/film';
 import type { Target } from '@orthokin/core/floor';
 import { Check } from 'lucide-react';
 import type { ReactElement } from 'react';
@@ -5,7 +6,7 @@ import styled from 'styled-components';
 import { Marker } from '../parts/plan/Marker.js';
 import { colour } from '../parts/tokens.js';
 import { say } from '../words/film.js';
-import { isMarked, NOTHING_MARKED, type CalledRep, type Marks } from './marks.js';
+import { type CalledRep } from './marks.js';
 
 const Reps = styled.ol`
   display: flex;

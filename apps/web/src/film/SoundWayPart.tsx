@@ -5,10 +5,11 @@ import { NumberField } from '../parts/form/NumberFields.js';
 import { Quiet } from '../parts/Text.js';
 import { say } from '../words/film.js';
 
-/** Where nothing is said, camera and athlete are taken to hear a cue together. */
-export const HEARD_TOGETHER: SoundWay = { toCameraM: 0, toAthleteM: 0 };
-
 const FARTHEST_M = 60;
+const WAYS = [
+  ['toCameraM', say('toCamera')],
+  ['toAthleteM', say('toAthlete')],
+] as const;
 
 /** How far the cue's sound goes to the camera and to the athlete. */
 export const SoundWayPart = ({
@@ -22,24 +23,18 @@ export const SoundWayPart = ({
     <summary>{say('soundTakesTime')}</summary>
     <Quiet style={{ fontSize: 15 }}>{say('soundTakesTimeHow')}</Quiet>
     <Fields>
-      <NumberField
-        label={say('toCamera')}
-        unit="m"
-        decimals={1}
-        min={0}
-        max={FARTHEST_M}
-        value={way.toCameraM}
-        onChange={(toCameraM) => onChange({ ...way, toCameraM })}
-      />
-      <NumberField
-        label={say('toAthlete')}
-        unit="m"
-        decimals={1}
-        min={0}
-        max={FARTHEST_M}
-        value={way.toAthleteM}
-        onChange={(toAthleteM) => onChange({ ...way, toAthleteM })}
-      />
+      {WAYS.map(([end, words]) => (
+        <NumberField
+          key={end}
+          label={words}
+          unit="m"
+          decimals={1}
+          min={0}
+          max={FARTHEST_M}
+          value={way[end]}
+          onChange={(metres) => onChange({ ...way, [end]: metres })}
+        />
+      ))}
     </Fields>
   </details>
 );

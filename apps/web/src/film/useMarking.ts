@@ -1,6 +1,6 @@
+import { withMark, withMissed, type Marked, type Marks } from '@orthokin/core/film';
 import { useState } from 'react';
 import { useRemembered } from '../device/useRemembered.js';
-import { withMark, withMissed, type Marked, type Marks } from './marks.js';
 
 /** The marks of a film, and the same events marked once more without seeing the first. */
 export interface Marking {
@@ -18,9 +18,9 @@ export interface Marking {
 }
 
 /** Every mark is kept on this device as it is made: the page may be closed at any moment. */
-export function useMarking(setId: string): Marking {
-  const [marks, setMarks] = useRemembered<Marks>(`film-marks.${setId}`, {});
-  const [again, setAgain] = useRemembered<Marks>(`film-again.${setId}`, {});
+export function useMarking(filmKey: string): Marking {
+  const [marks, setMarks] = useRemembered<Marks>(`film-marks.${filmKey}`, {});
+  const [again, setAgain] = useRemembered<Marks>(`film-again.${filmKey}`, {});
   const [isBlind, setBlind] = useState(false);
   const [shown, keep] = isBlind ? [again, setAgain] : [marks, setMarks];
   return {

@@ -1,7 +1,13 @@
-import type { Alignment, VttMark } from '@orthokin/core/film';
+import {
+  type Alignment,
+  markedEvents,
+  type Marks,
+  NOTHING_MARKED,
+  type VttMark,
+} from '@orthokin/core/film';
 import { inRecording } from '@orthokin/core/film';
 import { fromCue, say } from '../words/film.js';
-import { eventsOf, NOTHING_MARKED, type CalledRep, type Marks } from './marks.js';
+import { type CalledRep } from './marks.js';
 import { MARK_WORDS } from './MarkKeys.js';
 
 /** Every cue and every mark of a film, as players show them over it. */
@@ -16,7 +22,7 @@ export const vttMarks = (
       atMs: inRecording(alignment, rep.cue.atMs),
       words: say('rep', { ordinal: rep.ordinal, letter: rep.target }),
     };
-    const read = eventsOf(rep, marks[rep.ordinal] ?? NOTHING_MARKED, framesMs, alignment);
+    const read = markedEvents(rep, marks[rep.ordinal] ?? NOTHING_MARKED, framesMs, alignment);
     if (!read.ok) return [cue];
     return [
       cue,

@@ -14,7 +14,7 @@ const SCALE = [0, 2, 4, 7, 9, 12, 14, 16, 19, 21, 24, 26];
 const LOWEST_HZ = 330;
 
 /** With nothing on the screen each target has a note of its own; else one tone says "now". */
-export const toneHz = (plan: CuePlan, letter: string): number =>
+const toneHz = (plan: CuePlan, letter: string): number =>
   screenKindOf(plan.conditions) === null
     ? LOWEST_HZ * 2 ** ((SCALE[numberOf(plan, letter) - 1] ?? 0) / 12)
     : CUE_HZ;

@@ -34,7 +34,15 @@ const FigureButton = memo(function FigureButton({ value, words, how }: Figure): 
   );
 });
 
+const STRAIGHT_SHARE = 0.005;
+
 const s = (ms: number): string => `${(ms / 1000).toFixed(2)} s`;
+
+/** By how much a way is longer than straight; less than half a per cent is straight. */
+const detourWords = (detour: number): string =>
+  detour - 1 < STRAIGHT_SHARE
+    ? say('isStraight')
+    : say('detourDetour', { percent: percent(detour - 1) });
 
 /** The way the middle between the feet takes, and by how much it is longer than straight. */
 function pathFigure(
@@ -57,7 +65,7 @@ function pathFigure(
     value: length(pathM),
     words: say('pathNameWhich', {
       name,
-      which: detour === null ? '' : say('detourDetour', { percent: percent(detour - 1) }),
+      which: detour === null ? '' : detourWords(detour),
     }),
     how: say('middleBetweenFeetMovesFromStep', { ends, length: length(pathM), ratio }),
   };
@@ -81,7 +89,7 @@ function ofLeg(pattern: Pattern, leg: Leg, unit: LengthUnit): Figure[] {
   return [
     {
       value: lengthWords(toTargetM, unit),
-      words: 'straight',
+      words: say('toTheMarker'),
       how: say('fromMiddleHomeBaseMarkerTape'),
     },
     pathFigure(out, 'out', unit),

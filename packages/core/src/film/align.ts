@@ -1,4 +1,4 @@
-import { leastSquares, sd } from '../numeric/index.js';
+import { leastSquares } from '../numeric/index.js';
 import { ok, wrong, type Result } from '../result/index.js';
 
 /** How a recording's clock runs against the set's: `recording = offsetMs + rate · set`. */
@@ -57,13 +57,18 @@ function matched(
   return found;
 }
 
-const lineThrough = (plannedMs: readonly number[], found: ReadonlyMap<number, number>): Line => {
-  const { intercept, slope } = leastSquares(
+/** The line through what was heard; the sd of what it leaves over, ms of the set. */
+function lineThrough(
+  plannedMs: readonly number[],
+  found: ReadonlyMap<number, number>,
+): Line & { readonly sdMs: number } {
+  const { intercept, slope, rss } = leastSquares(
     [...found.keys()].map((i) => plannedMs[i] as number),
     [...found.values()],
   );
-  return { offsetMs: intercept, rate: slope };
-};
+  // A line takes two degrees of freedom: of few cues the plain sd would be too small.
+  return { offsetMs: intercept, rate: slope, sdMs: Math.sqrt(rss / (found.size - 2)) / slope };
+}
 
 /**
  * Where a set's cues are in a recording, from the tones heard in it: every pair of a planned and a
@@ -88,7 +93,7 @@ export function alignCues(
   const needed = Math.max(FEWEST_HEARD, Math.ceil(LEAST_SHARE * plannedMs.length));
   if (!best || best.count < needed)
     return wrong('heard', best?.count ?? 0, `${needed} or more of ${plannedMs.length} cues`);
-  let { line } = best;
+  let line: Line = best.line;
   let found = matched(plannedMs, heardMs, line, COARSE_MS * line.rate);
   for (let i = 0; i < REFINEMENTS; i++) {
     line = lineThrough(plannedMs, found);
@@ -96,15 +101,9 @@ export function alignCues(
     if (found.size < FEWEST_HEARD)
       return wrong('heard', found.size, `${needed} or more of ${plannedMs.length} cues`);
   }
-  line = lineThrough(plannedMs, found);
-  const { offsetMs, rate } = line;
-  const left = [...found].map(
-    ([i, heard]) => (heard - offsetMs - rate * (plannedMs[i] as number)) / rate,
-  );
   const known = new Set(found.values());
   return ok({
-    ...line,
-    sdMs: sd(left),
+    ...lineThrough(plannedMs, found),
     heard: found,
     strays: heardMs.filter((each) => !known.has(each)),
   });

@@ -37,5 +37,23 @@ export {
   type FilmedRep,
   type SetToFilm,
 } from './simulated-film.js';
+export {
+  betterRep,
+  cueInRecording,
+  FEWEST_TWICE,
+  isMarked,
+  MARKED,
+  markedEvents,
+  markedTwice,
+  NOTHING_MARKED,
+  tiedByHand,
+  withMark,
+  withMissed,
+  type FilmRep,
+  type Marked,
+  type Marks,
+  type RepMarks,
+  type Twice,
+} from './marks.js';
 export { findTones } from './tones.js';
 export { marksVtt, vttTime, type VttMark } from './vtt.js';

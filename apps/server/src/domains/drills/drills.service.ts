@@ -208,8 +208,9 @@ export class DrillsService {
       if (!(await held(em, 'drill_set', clubId, setId))) throw unknown('setId', setId, 'a set');
       await insertOnce(em, RepRow, { clubId, id, setId, ...body });
       if (isMarkedOnFilm(body)) {
-        await em.nativeUpdate(DrillSet, { clubId, id: setId, source: 'none' }, { source: 'film' });
-        await this.changes.tell(em, { of: 'sets', clubId, athleteId });
+        const untimed = { clubId, id: setId, source: 'none' as const };
+        const changed = await em.nativeUpdate(DrillSet, untimed, { source: 'film' });
+        if (changed > 0) await this.changes.tell(em, { of: 'sets', clubId, athleteId });
       }
       await this.changes.tell(em, { of: 'reps', clubId, athleteId, setId });
     });

@@ -55,12 +55,12 @@ const placesOf = ({ targets }: Pick<Pattern, 'targets'>): Place[] => [
  * @param pxPerScreenPx pixels of the film to one of the screen
  */
 export function useGround(
-  setId: string,
+  filmKey: string,
   floor: Pick<Pattern, 'targets'>,
   pxPerScreenPx: number,
 ): GroundWork {
   const [isOn, setOn] = useState(false);
-  const [clicks, keep] = useRemembered<Clicked>(`film-ground.${setId}`, {});
+  const [clicks, keep] = useRemembered<Clicked>(`film-ground.${filmKey}`, {});
   const [ends, setEnds] = useState<readonly Point[]>([]);
   const sdPx = CLICK_SD_PX * pxPerScreenPx;
   const places = useMemo(() => placesOf(floor), [floor]);

@@ -1,5 +1,6 @@
 /** A film that is kept on this device. */
 export interface KeptFilm {
+  readonly clubId: string;
   readonly setId: string;
   readonly name: string;
   readonly bytes: number;
@@ -41,12 +42,18 @@ export async function roomLeft(): Promise<number> {
 }
 
 /** Keeps a film of a set in the browser's private files, in place of one kept before. */
-export async function keepFilm(setId: string, film: File): Promise<void> {
+export async function keepFilm(
+  { clubId, setId }: Pick<KeptFilm, 'clubId' | 'setId'>,
+  film: File,
+): Promise<void> {
   const left = await roomLeft();
   if (film.size > left) throw new NoRoom(film.size, left);
   const own = await (await folder()).getDirectoryHandle(setId, { create: true });
   await write(own, FILE, film);
-  const about = { setId, name: film.name, bytes: film.size, keptAt: Date.now() } satisfies KeptFilm;
+  const about: KeptFilm = {
+    ...{ clubId, setId, name: film.name, bytes: film.size },
+    keptAt: Date.now(),
+  };
   await write(own, ABOUT, new Blob([JSON.stringify(about)]));
 }
 
@@ -60,8 +67,8 @@ export async function filmOf(setId: string): Promise<File | null> {
   }
 }
 
-/** Every film that is kept, the newest first. */
-export async function keptFilms(): Promise<KeptFilm[]> {
+/** Every film of a club that is kept, the newest first; another club's is none of its business. */
+export async function keptFilms(clubId: string): Promise<KeptFilm[]> {
   const films: KeptFilm[] = [];
   for await (const own of (await folder()).values()) {
     if (!(own instanceof FileSystemDirectoryHandle)) continue;
@@ -73,7 +80,7 @@ export async function keptFilms(): Promise<KeptFilm[]> {
       await (await folder()).removeEntry(own.name, { recursive: true });
     }
   }
-  return films.sort((a, b) => b.keptAt - a.keptAt);
+  return films.filter((film) => film.clubId === clubId).sort((a, b) => b.keptAt - a.keptAt);
 }
 
 /** Takes a film off the device for good. */

@@ -64,13 +64,13 @@ async function make(order: FilmOrder): Promise<Blob> {
   for (let frame = 0; frame < frames; frame++) {
     const atS = frame / framesPerS;
     if (atS >= heardS) {
-      await sound.add(
-        new AudioSample({
-          ...{ format: 'f32', sampleRate: RATE_HZ, numberOfChannels: 1 },
-          data: soundOf(order, fromMs, heardS),
-          timestamp: heardS,
-        }),
-      );
+      const second = new AudioSample({
+        ...{ format: 'f32', sampleRate: RATE_HZ, numberOfChannels: 1 },
+        data: soundOf(order, fromMs, heardS),
+        timestamp: heardS,
+      });
+      await sound.add(second);
+      second.close();
       heardS += CHUNK_S;
     }
     drawFrame(context, set, reps, fromMs + 1000 * atS);

@@ -1,4 +1,5 @@
-import { LOSS_COST_LIMITS, type Conditions } from '@orthokin/core/drill';
+import { LOSS_COST_LIMITS, type Conditions, type LossCost } from '@orthokin/core/drill';
+import { EFFORTS } from '@orthokin/core/progress';
 import type { ReactElement } from 'react';
 import { CheckField } from '../../parts/form/CheckField.js';
 import { Fields } from '../../parts/form/Fields.js';
@@ -8,7 +9,7 @@ import { say } from '../../words/floor.js';
 import { stakesWords } from '../../words/set-up.js';
 import { Choice } from './Choice.js';
 
-const USUAL_COST = { reps: 1, most: 5 };
+const USUAL_COST: LossCost = EFFORTS.pressure.stakes.lossCost;
 
 /** What happens to the set when a rep goes wrong: more of them, or its end. */
 export function StakesPart({
@@ -19,7 +20,7 @@ export function StakesPart({
   onChange: (change: Partial<Conditions>) => void;
 }): ReactElement {
   const { lossCost, endsOnFaults = false, watched, workMs } = conditions;
-  const cost = (change: Partial<typeof USUAL_COST>) =>
+  const cost = (change: Partial<LossCost>) =>
     onChange({ lossCost: { ...USUAL_COST, ...lossCost, ...change } });
   return (
     <Choice title={say('whenRepGoesWrong')} says={stakesWords(conditions)}>

@@ -50,6 +50,11 @@ const Drawing = styled.div`
     background: none;
     cursor: pointer;
   }
+  @media print {
+    ol {
+      display: none;
+    }
+  }
   ol button:hover,
   ol button[aria-expanded='true'] {
     box-shadow: inset 0 0 0 2px ${colour('ink')};
@@ -167,6 +172,7 @@ export function Season({
   pattern,
   open,
   onOpen,
+  caption = say('ribbonADay'),
 }: {
   course: AthleteCourseReply;
   days: readonly SeasonDay[];
@@ -174,6 +180,8 @@ export function Season({
   /** The day that is open, as {@link keyOfDay} names it; empty for none. */
   open: string;
   onOpen: (key: string) => void;
+  /** How to read it. */
+  caption?: string;
 }): ReactElement {
   const [ref, width] = useWidth<HTMLDivElement>(900);
   const [isWhole, setWhole] = useState(false);
@@ -246,7 +254,7 @@ export function Season({
           ))}
         </ol>
       </Drawing>
-      <Quiet style={{ marginTop: 8, fontSize: 15 }}>{say('ribbonADay')}</Quiet>
+      <Quiet style={{ marginTop: 8, fontSize: 15 }}>{caption}</Quiet>
     </>
   );
 }

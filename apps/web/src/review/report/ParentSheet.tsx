@@ -55,12 +55,12 @@ export function ParentSheet({
       ))}
       {line && <p>{standsAt(athlete.name, line)}</p>}
       <h2>{say('theWeeks')}</h2>
-      <Quiet style={{ fontSize: 14 }}>{say('howToReadWeeks')}</Quiet>
       <Season
         {...{ course, days }}
         open=""
         onOpen={(day) => void navigate(`/review/athletes/${athlete.id}?day=${day}`)}
         pattern={kind.pattern}
+        caption={say('howToReadWeeks')}
       />
       <h2>{say('whatToDoAtHome')}</h2>
       <ul>

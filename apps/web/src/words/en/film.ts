@@ -26,6 +26,8 @@ export const film = {
   filmSimulated: 'Film the simulated athlete',
   filming: 'Filming, {share}',
   couldNotFilm: 'This browser cannot make the film: {why}.',
+  cannotKeep:
+    'This browser could not keep the film: it can be marked now, and must be brought in again next time.',
   noRoom:
     'There is no room to keep this film: it needs {needed} MB, {left} MB are left. Delete another one first.',
   noAgreement:

@@ -1,5 +1,7 @@
 export const studio = {
   howWordsWasWorkedOut: 'How {words} was worked out',
+  toTheMarker: 'to the marker',
+  isStraight: ', straight',
   detourDetour: ', {percent} longer than straight',
   targetsCount: '{targets, plural, one {# target} other {# targets}}',
   pathNameWhich: 'path {name}{which}',

@@ -1,0 +1,53 @@
+import type { SetReviewReply } from '@orthokin/contract';
+import {
+  asHeardByAthlete,
+  tiedByHand,
+  type Alignment,
+  type Marks,
+  type SoundWay,
+} from '@orthokin/core/film';
+import { useEffect } from 'react';
+import { useRemembered } from '../device/useRemembered.js';
+import { cueBeep } from '../screens/sounds.js';
+import type { CalledRep } from './marks.js';
+import type { Film } from './read/useFilm.js';
+
+/** Where nothing is said, camera and athlete are taken to hear a cue together. */
+const HEARD_TOGETHER: SoundWay = { toCameraM: 0, toAthleteM: 0 };
+
+/** How a film hangs together with its set. */
+export interface Tie {
+  /** `null` until its cues were heard, or two of them marked. */
+  readonly alignment: Alignment | null;
+  readonly isHeard: boolean;
+  readonly way: SoundWay;
+  readonly setWay: (way: SoundWay) => void;
+}
+
+/** Listens for the set's cues in the film; where they are not heard, two marked ones tie it. */
+export function useTie(
+  filmKey: string,
+  { set, pattern }: Pick<SetReviewReply, 'set' | 'pattern'>,
+  reps: readonly CalledRep[],
+  { info, heard, ask }: Film,
+  marks: Marks,
+): Tie {
+  const [way, setWay] = useRemembered<SoundWay>(`film-sound.${filmKey}`, HEARD_TOGETHER);
+  useEffect(() => {
+    if (!info) return;
+    const plan = { pattern, conditions: set.conditions };
+    const tonesHz = new Set(reps.flatMap(({ target }) => cueBeep(plan, target)?.hz ?? []));
+    ask({
+      ask: 'hear',
+      plannedMs: reps.map(({ cue }) => cue.atMs),
+      tonesHz: [...tonesHz],
+    });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what is kept of the set changes no cue
+  }, [info, ask]);
+  const found = heard?.alignment;
+  return {
+    alignment: found ? asHeardByAthlete(found, way) : tiedByHand(reps, marks, info?.framesMs ?? []),
+    isHeard: Boolean(found),
+    ...{ way, setWay },
+  };
+}

@@ -1,0 +1,164 @@
+import { ok, type Result } from '../result/index.js';
+import { checkEvents, type EventName, type TimedEvent } from '../timing/index.js';
+import { alignByMarks, inRecording, onSetClock, type Alignment } from './align.js';
+import { markAt, repeatabilityMs } from './mark.js';
+
+/** Events that are marked on film, in the order they happen. */
+export const MARKED = [
+  'splitLanding',
+  'firstMove',
+  'arrival',
+  'action',
+  'departure',
+  'home',
+] as const satisfies readonly EventName[];
+/** One of them. */
+export type Marked = (typeof MARKED)[number];
+
+/** What was marked of a rep: the first frame that shows each event. */
+export interface RepMarks {
+  readonly frames: Readonly<Partial<Record<Marked | 'cue', number>>>;
+  /** Nobody came. */
+  readonly missed: boolean;
+}
+
+/** Of a set, by the rep's ordinal. */
+export type Marks = Readonly<Record<number, RepMarks>>;
+
+/** A rep that nobody has marked. */
+export const NOTHING_MARKED: RepMarks = { frames: {}, missed: false };
+
+/** Whether anything but the cue is marked of a rep. */
+export const isMarked = ({ frames, missed }: RepMarks): boolean =>
+  missed || MARKED.some((name) => frames[name] !== undefined);
+
+/** The marks with an event at a frame; marked there already, it is taken back. */
+export function withMark(
+  marks: Marks,
+  ordinal: number,
+  name: Marked | 'cue',
+  frame: number,
+): Marks {
+  const own = marks[ordinal] ?? NOTHING_MARKED;
+  const { [name]: before, ...others } = own.frames;
+  const frames = before === frame ? others : { ...others, [name]: frame };
+  return { ...marks, [ordinal]: { ...own, frames } };
+}
+
+/** The marks with a rep called missed, or no longer. */
+export const withMissed = (marks: Marks, ordinal: number): Marks => {
+  const own = marks[ordinal] ?? NOTHING_MARKED;
+  return { ...marks, [ordinal]: { ...own, missed: !own.missed } };
+};
+
+const TENTHS = 10;
+/** A cue that is seen is marked this surely at best, ms of the recording. */
+const SEEN_CUE_MS = 15;
+
+/** A rep of the film: what was called, and its cue as the drill knew it. */
+export interface FilmRep {
+  readonly ordinal: number;
+  /** The target's letter. */
+  readonly target: string;
+  readonly cue: TimedEvent;
+}
+
+/** The events of a rep as its marks time them, checked: each with its own error, the cue with the tie's. */
+export function markedEvents(
+  { cue }: Pick<FilmRep, 'cue'>,
+  { frames }: RepMarks,
+  framesMs: readonly number[],
+  alignment: Alignment,
+  ownSdMs: number | null = null,
+): Result<TimedEvent[]> {
+  const marked = MARKED.flatMap((name): TimedEvent[] => {
+    const frame = frames[name];
+    if (frame === undefined) return [];
+    const { recordingMs, sdMs } = markAt(framesMs, frame, alignment.rate, ownSdMs);
+    const atMs = Math.round(TENTHS * onSetClock(alignment, recordingMs)) / TENTHS;
+    return [{ name, atMs, sdMs: Math.round(TENTHS * sdMs) / TENTHS, source: 'film' }];
+  });
+  const tieMs = Math.round(TENTHS * Math.hypot(cue.sdMs, alignment.sdMs)) / TENTHS;
+  const events = [{ ...cue, sdMs: tieMs }, ...marked];
+  const checked = checkEvents(events, false);
+  return checked.ok ? ok(events) : checked;
+}
+
+/** Fewer events marked twice say nothing of whoever marked them. */
+export const FEWEST_TWICE = 6;
+
+/** How many events were marked twice, and how much the marks differ. */
+export interface Twice {
+  readonly events: number;
+  /** The marker's own repeatability, ms of capture; `null` with too few events. */
+  readonly sdMs: number | null;
+}
+
+/** The same events marked again, blind, held against the first time. */
+export function markedTwice(
+  marks: Marks,
+  again: Marks,
+  framesMs: readonly number[],
+  rate: number,
+): Twice {
+  const pairs = Object.entries(again).flatMap(([ordinal, { frames }]) =>
+    MARKED.flatMap((name) => {
+      const [first, second] = [marks[Number(ordinal)]?.frames[name], frames[name]];
+      return first === undefined || second === undefined
+        ? []
+        : [[(framesMs[first] ?? 0) / rate, (framesMs[second] ?? 0) / rate] as const];
+    }),
+  );
+  return {
+    events: pairs.length,
+    sdMs:
+      pairs.length < FEWEST_TWICE
+        ? null
+        : repeatabilityMs(
+            pairs.map(([first]) => first),
+            pairs.map(([, second]) => second),
+          ),
+  };
+}
+
+/** The alignment that two marked cues fix, where the sound did not; `null` with fewer. */
+export function tiedByHand(
+  reps: readonly FilmRep[],
+  marks: Marks,
+  framesMs: readonly number[],
+): Alignment | null {
+  const seen = reps.flatMap(({ ordinal, cue }) => {
+    const frame = marks[ordinal]?.frames.cue;
+    return frame === undefined
+      ? []
+      : [{ setMs: cue.atMs, recordingMs: markAt(framesMs, frame, 1).recordingMs }];
+  });
+  const [first, last] = [seen[0], seen.at(-1)];
+  if (!first || !last || first === last) return null;
+  const tied = alignByMarks([first, last], SEEN_CUE_MS);
+  return tied.ok ? tied.value : null;
+}
+
+/** Where a rep's cue is in the recording, ms. */
+export const cueInRecording = ({ cue }: Pick<FilmRep, 'cue'>, alignment: Alignment): number =>
+  inRecording(alignment, cue.atMs);
+
+/** Another rep to the same target that was home sooner after its cue, by its marks; the soonest of them. */
+export function betterRep<Rep extends FilmRep>(
+  reps: readonly Rep[],
+  marks: Marks,
+  framesMs: readonly number[],
+  alignment: Alignment,
+  rep: Rep,
+): Rep | null {
+  const cycleMs = ({ ordinal, cue }: FilmRep): number => {
+    const home = marks[ordinal]?.frames.home;
+    return home === undefined
+      ? Infinity
+      : onSetClock(alignment, framesMs[home] ?? Infinity) - cue.atMs;
+  };
+  const [best] = reps
+    .filter(({ target, ordinal }) => target === rep.target && ordinal !== rep.ordinal)
+    .sort((a, b) => cycleMs(a) - cycleMs(b));
+  return best && cycleMs(best) < cycleMs(rep) ? best : null;
+}
