@@ -82,6 +82,32 @@ test('a limit is derived from a flight, kept with its source, and asked of one a
   for (const time of timesFrom({ x: 1, y: -0.2 }))
     await expect(drawing.getByText(time, { exact: true }).first()).toBeVisible();
   for (let i = 0; i < 8; i++) await opponent.press('ArrowDown');
+  // Waiting elsewhere changes what is to spare, as core reckons it from the athlete's own line.
+  const places = page.getByRole('button', { name: 'Everything back to where the pattern has it' });
+  const waits = drawing.getByRole('button', { name: /^Where they wait/ });
+  await expect(places).toBeHidden();
+  const spares = () => drawing.getByText(/^[+−]\d\.\d\d s$/).allTextContents();
+  const before = await spares();
+  for (let i = 0; i < 10; i++) await waits.press('ArrowUp');
+  await expect(waits).toHaveAccessibleName(/1\.0 m forward/);
+  await expect.poll(spares).not.toEqual(before);
+  await places.click();
+  await expect.poll(spares).toEqual(before);
+  // With its height reckoned it takes longer, bounces where it was put, and is seen from the side.
+  await page.getByText('Reckon its height too').click();
+  await coach.fill('Bounces before contact', '1.5');
+  await expect(
+    page.getByRole('img', { name: /^From the side: to .* at its highest$/ }),
+  ).toBeVisible();
+  const bounce = drawing.getByRole('button', { name: /^Where it bounces/ });
+  await bounce.press('ArrowUp');
+  await expect(places).toBeVisible();
+  await places.click();
+  await coach.fill('Bounces before contact', '0');
+  await page.getByText('Reckon its height too').click();
+  await page.getByRole('button', { name: 'Show everyone on this ladder' }).click();
+  const reached = page.getByRole('region', { name: /^To spare at each target/ });
+  await expect(reached.getByRole('row', { name: /^Idris Fennimar/ })).toContainText('−');
 
   await page.getByRole('button', { name: 'Set for Idris Fennimar' }).click();
   await expect(page.getByText('Saved, with its source.')).toBeVisible();

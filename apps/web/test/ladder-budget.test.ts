@@ -1,12 +1,22 @@
 import { ownSpeedOf, PROJECTILES, targetBudget, type OwnSpeed } from '@orthokin/core/budget';
 import { layoutTargets } from '@orthokin/core/pattern';
 import {
+  hasOwnPlaces,
+  movedHome,
+  withBounce,
+  withoutOwnPlaces,
+  withTaken,
+} from '../src/ladder/budget/own-places.js';
+import {
+  bestHomeSentence,
   flightWords,
+  noRecoverySentence,
   ownSpeedSentence,
   plainSentence,
   reachSentence,
+  spareWords,
 } from '../src/words/budget.js';
-import { usualRally, type RallyPlan } from '../src/ladder/budget/usual-rally.js';
+import { USUAL_LIFT, usualRally, type RallyPlan } from '../src/ladder/budget/usual-rally.js';
 
 const targets = layoutTargets('star', 3);
 const [target] = targets as [(typeof targets)[number]];
@@ -76,6 +86,49 @@ describe('how much time there is', () => {
     expect(plainSentence([none])).toBeNull();
     expect(flightWords({ ...squash, projectile: PROJECTILES[0], unit: 'km/h' }, 9.24, 'A')).toBe(
       'squash ball, 50 km/h over 9.2 m to A',
+    );
+  });
+
+  test('a thing is moved, and put back where the pattern has it', () => {
+    const [a, b] = targets as [(typeof targets)[number], (typeof targets)[number]];
+    const moved = withTaken(withBounce(movedHome(squash, { x: 0, y: -1 }), b.letter, 1.26), a, {
+      x: a.at.x + 1,
+      y: a.at.y,
+    });
+    expect(moved.waitsAt).toEqual({ x: 0, y: -1 });
+    expect(moved.taken).toEqual({
+      [a.letter]: { at: { x: a.at.x + 1, y: a.at.y } },
+      [b.letter]: { bounceBeforeM: 1.3 },
+    });
+    expect(hasOwnPlaces(moved)).toBe(true);
+    // Put back by hand, one thing after the other; what else was settled of a target stays.
+    expect(movedHome(moved, { x: 0.05, y: 0 }).waitsAt).toBeUndefined();
+    expect(withTaken(moved, a, a.at).taken).toEqual({ [b.letter]: { bounceBeforeM: 1.3 } });
+    const both = withTaken(moved, b, { x: 0, y: 0 });
+    expect(withTaken(both, b, b.at).taken?.[b.letter]).toEqual({ bounceBeforeM: 1.3 });
+    expect(withoutOwnPlaces(moved)).toEqual(squash);
+    expect(withBounce(squash, 'A', 0).taken?.['A']?.bounceBeforeM).toBe(0.1);
+  });
+
+  test('what is to spare has a mark, and a better place to wait is told with what it brings', () => {
+    const feasible = { needsMs: 900, stance: 'open' } as const;
+    expect(spareWords({ ...feasible, spareMs: 210, verdict: 'yes' })).toBe('+0.21');
+    expect(spareWords({ ...feasible, spareMs: -40, verdict: 'only just' })).toBe('≈ −0.04');
+    expect(spareWords({ ...feasible, spareMs: -300, verdict: 'no' })).toBe('× −0.30');
+    expect(
+      bestHomeSentence(
+        { at: { x: 0.2, y: -0.5 }, spareMs: 60, nowSpareMs: -120 },
+        { x: 0, y: 0 },
+        'Ada',
+      ),
+    ).toBe(
+      'Waiting 0.5 m further back, 0.2 m to the right (green ring), Ada’s tightest target would be 0.06 s in time instead of 0.12 s late.',
+    );
+    const slow = { ...squash, ownSpeed: 0.1, lift: USUAL_LIFT };
+    expect(noRecoverySentence([targetBudget(target, slow, null)])).toMatch(/from A, going back: /);
+    expect(noRecoverySentence([targetBudget(target, squash, null)])).toBeNull();
+    expect(flightWords({ ...squash, lift: { ...USUAL_LIFT, isLobbed: true } }, 8, 'A')).toMatch(
+      /squash ball lobbed, 50 km/,
     );
   });
 });

@@ -88,9 +88,11 @@ describe('the way it flies', () => {
   };
 
   test('straight, with the bounce as far before contact as was said', () => {
-    expect(wayTo({ x: 3, y: 6 }, straight)).toEqual({ distanceM: 5, bounce: null });
+    expect(wayTo({ x: 3, y: 6 }, straight)).toEqual({
+      ...{ distanceM: 5, wallAtM: null, bounce: null },
+    });
     expect(wayTo({ x: 3, y: 6 }, { ...straight, bounceBeforeM: 1 })).toEqual({
-      distanceM: 5,
+      ...{ distanceM: 5, wallAtM: null },
       bounce: { atM: 4, speedKept: 0.7 },
     });
   });
@@ -130,10 +132,10 @@ describe('time there is', () => {
   test('recovery: the own object’s flight and the handling of it', () => {
     const [projectile] = PROJECTILES as [FlightPlan['projectile']];
     const plan = { projectile, launchSpeed: 20, distanceM: 10, bounce: null };
-    const budget = recoveryBudget(plan, 300);
+    const budget = recoveryBudget(flightOf(plan), 300);
     if (!budget.ok) throw new Error(budget.problem.field);
     expect(budget.value.totalMs).toBeCloseTo(1000 * timeOf(plan) + 300, 9);
-    expect(recoveryBudget(plan, -1)).toMatchObject({ problem: { field: 'handlingMs' } });
+    expect(recoveryBudget(flightOf(plan), -1)).toMatchObject({ problem: { field: 'handlingMs' } });
   });
 });
 

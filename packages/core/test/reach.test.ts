@@ -1,7 +1,7 @@
 import {
   cornersOf,
   distanceReached,
-  flightPlaces,
+  drawnFlight,
   flightOf,
   flownMetres,
   placeAlong,
@@ -61,12 +61,15 @@ describe('what is drawn of it', () => {
       bounceBeforeM: null,
       speedKept: 1,
     };
-    const rally = { projectile: PROJECTILES[0], speed: 14, coming };
+    const rally = {
+      ...{ projectile: PROJECTILES[0], speed: 14, ownSpeed: 12, coming, handlingMs: 300 },
+    };
     const at = { x: 2, y: 1 };
     const plan = { projectile: PROJECTILES[0], launchSpeed: 14, ...wayTo(at, coming) };
-    const places = flightPlaces(at, rally, 0.1);
-    expect(places.length).toBeGreaterThan(4);
-    for (const [i, place] of places.entries())
+    const { above, bounceAt, side } = drawnFlight({ letter: 'A', at }, rally, 0.1);
+    expect(above.length).toBeGreaterThan(4);
+    expect([bounceAt, side]).toEqual([null, null]);
+    for (const [i, place] of above.entries())
       expect(distance(coming.opponent, place)).toBeCloseTo(flownMetres(plan, 0.1 * (i + 1)), 9);
   });
 

@@ -1,6 +1,20 @@
-import type { AthleteRepsReply } from '@orthokin/contract';
+import type { AthleteCourseReply, AthleteRepsReply, PoolQuery } from '@orthokin/contract';
 import type { CourseDuration } from '@orthokin/core/stats';
-import { useAthleteReps, useCourse } from '../api/review.js';
+import { useAthleteReps, useAthletesReps, useCourse, useCourses } from '../api/review.js';
+
+/** The newest kind of sets on a pattern in which a duration was timed; `null` when there is none. */
+function newestPool(
+  course: AthleteCourseReply | undefined,
+  patternId: string,
+  timed: CourseDuration,
+): PoolQuery | null {
+  const newest = course?.sets.findLast(
+    (set) => set.patternId === patternId && set.figures.mediansMs[timed] !== undefined,
+  );
+  if (!newest) return null;
+  const { patternVersion, source, sense } = newest;
+  return { patternId, patternVersion, source, sense };
+}
 
 /**
  * An athlete's counted reps on a pattern, of the newest kind of sets in which a duration was timed;
@@ -12,18 +26,21 @@ export function usePooledReps(
   timed: CourseDuration,
 ): AthleteRepsReply | null | undefined {
   const course = useCourse(athleteId);
-  const newest = course.data?.sets.findLast(
-    (set) => set.patternId === patternId && set.figures.mediansMs[timed] !== undefined,
+  const pool = newestPool(course.data, patternId, timed);
+  const reps = useAthleteReps(athleteId, pool);
+  return course.data && !pool ? null : reps.data;
+}
+
+/** The same of several athletes, in the order asked for. */
+export function usePooledRepsOf(
+  athleteIds: readonly string[],
+  patternId: string,
+  timed: CourseDuration,
+): readonly (AthleteRepsReply | null | undefined)[] {
+  const courses = useCourses(athleteIds);
+  const pools = courses.map((course) => newestPool(course, patternId, timed));
+  const reps = useAthletesReps(
+    athleteIds.map((athleteId, i) => ({ athleteId, pool: pools[i] ?? null })),
   );
-  const reps = useAthleteReps(
-    athleteId,
-    newest
-      ? {
-          patternId: newest.patternId,
-          patternVersion: newest.patternVersion,
-          ...{ source: newest.source, sense: newest.sense },
-        }
-      : null,
-  );
-  return course.data && !newest ? null : reps.data;
+  return athleteIds.map((_, i) => (courses[i] && !pools[i] ? null : reps[i]));
 }

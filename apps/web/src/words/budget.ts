@@ -1,12 +1,15 @@
 import {
   fromMetresPerSecond,
+  type BestHome,
+  type Feasibility,
   type OwnSpeed,
   type Rally,
   type SpeedUnit,
   type TargetBudget,
 } from '@orthokin/core/budget';
+import type { Point } from '@orthokin/core/floor';
 import { problemSentence } from '@orthokin/core/result';
-import { secondsWithUnit } from './format.js';
+import { commaList, seconds, secondsWithUnit } from './format.js';
 import { budget as en } from './en/budget.js';
 import { speaker } from './say.js';
 
@@ -59,13 +62,76 @@ export function plainSentence(budgets: readonly TargetBudget[]): string | null {
   });
 }
 
+/** What is to spare, with a mark for what is in reach, only just, or out. */
+export function spareWords({ spareMs, verdict }: Feasibility): string {
+  const s = seconds(Math.abs(spareMs));
+  switch (verdict) {
+    case 'yes':
+      return say('spareYes', { s });
+    case 'only just':
+      return say(spareMs < 0 ? 'spareJustUnder' : 'spareJust', { s });
+    case 'no':
+      return say('spareNo', { s });
+  }
+}
+
+const SAME_M = 0.05;
+
+/** How one place lies to another, in words: half a metre back, to the left. */
+function asideWords(from: Point, to: Point): string {
+  const [right, forward] = [to.x - from.x, to.y - from.y];
+  const words = [
+    ...(Math.abs(forward) < SAME_M
+      ? []
+      : [say(forward > 0 ? 'forwardBy' : 'backBy', { m: metres(Math.abs(forward)) })]),
+    ...(Math.abs(right) < SAME_M
+      ? []
+      : [say(right > 0 ? 'rightBy' : 'leftBy', { m: metres(Math.abs(right)) })]),
+  ];
+  return commaList(words);
+}
+
+/** Where waiting leaves most at the tightest target, and what it brings. */
+export const bestHomeSentence = (
+  { at, spareMs, nowSpareMs }: BestHome,
+  waitsAt: Point,
+  name: string,
+): string =>
+  say('bestHome', {
+    ...{ name, aside: asideWords(waitsAt, at) },
+    now: signed(nowSpareMs),
+    then: signed(spareMs),
+  });
+
+const signed = (ms: number): string =>
+  say(ms < 0 ? 'minusS' : 'plusS', { s: seconds(Math.abs(ms)) });
+
+/** Why no recovery is reckoned for some targets; `null` where it is for all. */
+export function noRecoverySentence(budgets: readonly TargetBudget[]): string | null {
+  const missing = budgets.flatMap(({ letter, recovery }) =>
+    recovery.ok ? [] : [{ letter, problem: recovery.problem }],
+  );
+  const [first] = missing;
+  if (!first) return null;
+  return say('noRecovery', {
+    letters: commaList(missing.map(({ letter }) => letter)),
+    problem: problemSentence(first.problem),
+  });
+}
+
 /** What flew, as it is kept with a limit. */
 export function flightWords(
-  { projectile, speed, unit }: Pick<Rally, 'projectile' | 'speed'> & { readonly unit: SpeedUnit },
+  {
+    projectile,
+    speed,
+    unit,
+    lift,
+  }: Pick<Rally, 'projectile' | 'speed' | 'lift'> & { readonly unit: SpeedUnit },
   wayM: number,
   letter: string,
 ): string {
-  return say('projectileFrommetrespersecondUnitOverMetresLetter', {
+  const key = lift?.isLobbed ? 'lobbedOver' : 'projectileFrommetrespersecondUnitOverMetresLetter';
+  return say(key, {
     projectile: projectile.name,
     fromMetresPerSecond: fromMetresPerSecond(speed, unit).toFixed(0),
     unit,

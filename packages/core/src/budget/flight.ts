@@ -50,7 +50,7 @@ function problemOf(plan: FlightPlan): Result<never> | null {
 }
 
 /** k of v′ = −k·v²: ρ·Cd·A/(2m), 1/m. */
-const dragPerMetre = (
+export const dragPerMetre = (
   { massKg, diameterM, dragCoefficient }: Projectile,
   airDensity: number,
 ): number => (airDensity * dragCoefficient * Math.PI * (diameterM / 2) ** 2) / (2 * massKg);

@@ -1,3 +1,12 @@
+export { aimedArc, type Aim, type AimedArc, type Lift } from './aim.js';
+export {
+  arcOf,
+  arcPlaces,
+  type Arc,
+  type ArcPlace,
+  type ArcPlan,
+  type FloorBounce,
+} from './arc.js';
 export { fitTravel, type TravelFit, type TravelPair } from './fit-travel.js';
 export { flightOf, flownMetres, type Bounce, type Flight, type FlightPlan } from './flight.js';
 export {
@@ -9,19 +18,19 @@ export {
   type Projectile,
   type SpeedUnit,
 } from './projectile.js';
+export { bestHome, type BestHome } from './best-home.js';
+export { BUDGETED, budgetSource, targetLimits, type Budgeted } from './budget-limits.js';
+export { ownFeasibility, ownSpeedOf, type OwnSpeed, type TimedWays } from './own-speed.js';
 export {
-  BUDGETED,
-  budgetSource,
-  ownSpeedOf,
+  comingTo,
+  takenAt,
   targetBudget,
-  targetLimits,
   tightestBudget,
-  type Budgeted,
-  type OwnSpeed,
   type Rally,
+  type Taken,
   type TargetBudget,
 } from './rally.js';
-export { flightPlaces, reachRings, type ReachRing } from './reach.js';
+export { drawnFlight, reachRings, type DrawnFlight, type ReachRing } from './reach.js';
 export { limitFrom, recordOf } from './threshold.js';
 export {
   feasibility,
@@ -41,4 +50,5 @@ export {
   travelTime,
   type TravelModel,
 } from './travel.js';
-export { cornersOf, placeAlong, wayTo, type Coming } from './way.js';
+export { PLAYING_LEVELS, typicalSpeeds, type PlayingLevel } from './typical-speeds.js';
+export { cornersOf, placeAlong, wayTo, type Coming, type Way } from './way.js';

@@ -1,19 +1,18 @@
-import { distance, HOME, type Target } from '../floor/index.js';
-import { median } from '../numeric/index.js';
-import {
-  targetOf,
-  type LimitSource,
-  type Pattern,
-  type Rung,
-  type TargetLimit,
-} from '../pattern/index.js';
-import { ok, wrong, type Result } from '../result/index.js';
-import { fitTravel, type TravelFit } from './fit-travel.js';
+import { distance, HOME, type Point, type Target } from '../floor/index.js';
+import { ok, type Result } from '../result/index.js';
+import { aimedArc, type Aim, type AimedArc, type Lift } from './aim.js';
 import { flightOf, type Flight } from './flight.js';
+import { ownFeasibility, type OwnSpeed } from './own-speed.js';
 import type { Projectile } from './projectile.js';
-import { limitFrom } from './threshold.js';
-import { feasibility, recoveryBudget, type Feasibility, type RecoveryBudget } from './time.js';
+import { recoveryBudget, type Feasibility, type RecoveryBudget } from './time.js';
 import { wayTo, type Coming } from './way.js';
+
+/** Where it is taken at one target, where that differs from the marker and from the others. */
+export interface Taken {
+  readonly at?: Point;
+  /** As in {@link Coming}; `undefined`: as at all targets. */
+  readonly bounceBeforeM?: number | null;
+}
 
 /** What is settled of a rally, to reckon how much time there is. */
 export interface Rally {
@@ -24,135 +23,95 @@ export interface Rally {
   readonly coming: Coming;
   /** The opponent's handling, ms. */
   readonly handlingMs: number;
-}
-
-/** What an athlete brings: their own reaction and travel line. */
-export interface OwnSpeed {
-  readonly reactionMs: number;
-  readonly travel: TravelFit;
-  /** Timed ways the line is from. */
-  readonly n: number;
-}
-
-/** Reps as columns, as far as an athlete's own speed needs them; ms, `null` where not timed. */
-export interface TimedWays {
-  readonly target: readonly string[];
-  readonly reaction: readonly (number | null)[];
-  readonly travel: readonly (number | null)[];
-}
-
-/** An athlete's reaction and travel line out of their counted reps. */
-export function ownSpeedOf(
-  { target, reaction, travel }: TimedWays,
-  pattern: Pick<Pattern, 'targets'>,
-): Result<OwnSpeed> {
-  const pairs = travel.flatMap((ms, i) => {
-    const to = targetOf(pattern, target[i] ?? '');
-    return ms === null || !to ? [] : [{ distanceM: distance(HOME, to.at), timeS: ms / 1000 }];
-  });
-  const fit = fitTravel(pairs);
-  if (!fit.ok) return fit;
-  const reactions = reaction.filter((ms) => ms !== null);
-  if (reactions.length === 0) return wrong('reactions', 0, 'at least one timed reaction');
-  return ok({ reactionMs: median(reactions), travel: fit.value, n: pairs.length });
+  /** With height reckoned; level flight when absent. */
+  readonly lift?: Lift | null;
+  /** By letter of the target. */
+  readonly taken?: Readonly<Record<string, Taken>>;
+  /** Where the athlete waits; home base when absent. */
+  readonly waitsAt?: Point;
 }
 
 /** How much time there is to one target, and whether it is enough. */
 export interface TargetBudget {
   readonly letter: string;
   readonly name: string;
+  /** Where the athlete gets to, and how far that is from where they wait, m. */
+  readonly at: Point;
   readonly distanceM: number;
   /** What flies, from the opponent to here, m. */
   readonly wayM: number;
   readonly flight: Result<Flight>;
+  /** With height: how it flies. */
+  readonly arc: AimedArc | null;
   readonly recovery: Result<RecoveryBudget>;
   /** `null` without an own speed, or without a flight. */
   readonly feasible: Feasibility | null;
 }
 
-/** The time, ms, from the opponent's contact to the athlete's at a target. A problem names what cannot fly so. */
-export function targetBudget(
-  { letter, name, at }: Pick<Target, 'letter' | 'name' | 'at'>,
-  { projectile, speed, ownSpeed, coming, handlingMs }: Rally,
-  own: OwnSpeed | null,
-): TargetBudget {
-  const way = wayTo(at, coming);
-  const back = wayTo(coming.opponent, { ...coming, opponent: at });
-  const flight = flightOf({ projectile, launchSpeed: speed, ...way });
-  const distanceM = distance(HOME, at);
+/** How it comes to a target: as to all of them, but for what was settled for this one. */
+export function comingTo({ coming, taken = {} }: Rally, letter: string): Coming {
+  const bounceBeforeM = taken[letter]?.bounceBeforeM;
+  return bounceBeforeM === undefined ? coming : { ...coming, bounceBeforeM };
+}
+
+/** Where it is taken at a target: at the marker, or where that was moved to. */
+export const takenAt = ({ taken = {} }: Rally, { letter, at }: Pick<Target, 'letter' | 'at'>) =>
+  taken[letter]?.at ?? at;
+
+/** The aim of a flight with height along a way seen from above. */
+export function aimAlong(
+  rally: Pick<Rally, 'projectile' | 'coming'>,
+  lift: Lift,
+  launchSpeed: number,
+  way: { readonly distanceM: number; readonly wallAtM: number | null },
+): Aim {
+  const { projectile, coming } = rally;
   return {
-    ...{ letter, name, distanceM, wayM: way.distanceM, flight },
-    recovery: recoveryBudget({ projectile, launchSpeed: ownSpeed, ...back }, handlingMs),
-    feasible:
-      own && flight.ok
-        ? feasibility(1000 * flight.value.timeS, distanceM, {
-            reactionMs: own.reactionMs,
-            travel: own.travel,
-            scatterMs: 1000 * own.travel.residualSdS,
-          })
-        : null,
+    ...{ projectile, launchSpeed, distanceM: way.distanceM, launchHeightM: lift.struckM },
+    ...{ takenM: lift.takenM, isLobbed: lift.isLobbed },
+    ...{ alongKept: lift.alongKept, upKept: lift.upKept },
+    bounceBeforeM: coming.bounceBeforeM,
+    wall: way.wallAtM === null ? null : { atM: way.wallAtM, speedKept: coming.speedKept },
   };
 }
 
-/** The durations a budget gives a limit for. */
-export const BUDGETED = ['response', 'recovery'] as const;
-export type Budgeted = (typeof BUDGETED)[number];
+/** A flight from one place to another at a speed, level or with height. */
+function flightAlong(
+  rally: Rally,
+  coming: Coming,
+  to: Point,
+  launchSpeed: number,
+): { readonly flight: Result<Flight>; readonly arc: AimedArc | null; readonly wayM: number } {
+  const { projectile, lift } = rally;
+  const way = wayTo(to, coming);
+  const wayM = way.distanceM;
+  if (!lift) return { flight: flightOf({ projectile, launchSpeed, ...way }), arc: null, wayM };
+  const arc = aimedArc(aimAlong({ projectile, coming }, lift, launchSpeed, way));
+  if (!arc.ok) return { flight: arc, arc: null, wayM };
+  const { timeS, speed } = arc.value;
+  const plainTimeS = wayM / launchSpeed;
+  const flight = { timeS, arrivalSpeed: speed, plainTimeS, plainOffShare: timeS / plainTimeS - 1 };
+  return { flight: ok(flight), arc: arc.value, wayM };
+}
 
-const budgetMs = ({ flight, recovery }: TargetBudget, of: Budgeted): number | null =>
-  of === 'response'
-    ? flight.ok
-      ? 1000 * flight.value.timeS
-      : null
-    : recovery.ok
-      ? recovery.value.totalMs
-      : null;
-
-type Asking = Pick<Rung, 'targets' | 'timeFactor'>;
-
-/** The source of a limit for each target in play that has a budget. */
-const budgetSources = (
-  { targets, timeFactor }: Asking,
-  of: Budgeted,
-  budgets: readonly TargetBudget[],
-  flightWords: (budget: TargetBudget) => string,
-) =>
-  budgets
-    .filter(({ letter }) => targets.includes(letter))
-    .flatMap((budget) => {
-      const ms = budgetMs(budget, of);
-      if (ms === null) return [];
-      const source = {
-        ...{ kind: 'budget' as const, budgetMs: Math.round(ms), factor: timeFactor },
-        flight: flightWords(budget),
-      };
-      return [{ target: budget.letter, source }];
-    });
-
-/** A limit of each target in play from its own budget, times the rung's share of match time. */
-export const targetLimits = (
-  rung: Asking,
-  of: Budgeted,
-  budgets: readonly TargetBudget[],
-  flightWords: (budget: TargetBudget) => string,
-): TargetLimit[] =>
-  budgetSources(rung, of, budgets, flightWords).map(({ target, source }) => ({
-    ...{ gate: of, target, limitMs: limitFrom(source), source },
-  }));
-
-/**
- * A rung's limit from budgets: that of the target in play that leaves least time, since a limit
- * holds for all of them, times the rung's share of match time. `null` where no target has a budget.
- */
-export function budgetSource(
-  rung: Asking,
-  of: Budgeted,
-  budgets: readonly TargetBudget[],
-  flightWords: (tightest: TargetBudget) => string,
-): LimitSource | null {
-  const [least] = budgetSources(rung, of, budgets, flightWords).sort(
-    (a, b) => a.source.budgetMs - b.source.budgetMs,
-  );
-  return least?.source ?? null;
+/** The time, ms, from the opponent's contact to the athlete's at a target. A problem names what cannot fly so. */
+export function targetBudget(
+  target: Pick<Target, 'letter' | 'name' | 'at'>,
+  rally: Rally,
+  own: OwnSpeed | null,
+): TargetBudget {
+  const { letter, name } = target;
+  const coming = comingTo(rally, letter);
+  const at = takenAt(rally, target);
+  const { flight, arc, wayM } = flightAlong(rally, coming, at, rally.speed);
+  const back = { ...coming, opponent: at };
+  const home = flightAlong(rally, back, coming.opponent, rally.ownSpeed).flight;
+  const distanceM = distance(rally.waitsAt ?? HOME, at);
+  return {
+    ...{ letter, name, at, distanceM, wayM, flight, arc },
+    recovery: recoveryBudget(home, rally.handlingMs),
+    feasible: own && flight.ok ? ownFeasibility(own, 1000 * flight.value.timeS, distanceM) : null,
+  };
 }
 
 /** The budget with least to spare for an athlete's own speed; without one, with least time. */

@@ -1,6 +1,9 @@
-import type { Point } from '../floor/index.js';
+import type { Point, Target } from '../floor/index.js';
+import { aimedArc } from './aim.js';
+import { arcPlaces, type ArcPlace } from './arc.js';
 import { flownMetres } from './flight.js';
-import type { OwnSpeed, Rally } from './rally.js';
+import type { OwnSpeed } from './own-speed.js';
+import { aimAlong, comingTo, takenAt, type Rally } from './rally.js';
 import { distanceReached } from './travel.js';
 import { cornersOf, placeAlong, wayTo } from './way.js';
 
@@ -34,15 +37,50 @@ export function reachRings({ reactionMs, travel }: OwnSpeed, farM: number): Reac
 /** More places than these nobody tells apart. */
 const MOST_PLACES = 60;
 
-/** Where it is every so many seconds on its way from the opponent to a target, seen from above, m. */
-export function flightPlaces(
-  target: Point,
-  { projectile, speed, coming }: Pick<Rally, 'projectile' | 'speed' | 'coming'>,
+/** A flight to draw, from above and from the side. */
+export interface DrawnFlight {
+  /** Where it is every so many seconds, seen from above, m. */
+  readonly above: readonly Point[];
+  /** Where it bounces on the floor before it is taken, seen from above. */
+  readonly bounceAt: Point | null;
+  /** From the side; `null` in level flight. */
+  readonly side: {
+    readonly line: readonly ArcPlace[];
+    readonly each: readonly ArcPlace[];
+    readonly wallAtM: number | null;
+  } | null;
+}
+
+/** Where it is every so many seconds on its way from the opponent to a target. */
+export function drawnFlight(
+  target: Pick<Target, 'letter' | 'at'>,
+  rally: Rally,
   everyS: number,
-): Point[] {
-  const plan = { projectile, launchSpeed: speed, ...wayTo(target, coming) };
-  const corners = cornersOf(target, coming);
-  return Array.from({ length: MOST_PLACES }, (_, i) => flownMetres(plan, (i + 1) * everyS))
-    .filter((metres) => metres < plan.distanceM)
-    .map((metres) => placeAlong(corners, metres));
+): DrawnFlight {
+  const { projectile, speed, lift } = rally;
+  const coming = comingTo(rally, target.letter);
+  const at = takenAt(rally, target);
+  const corners = cornersOf(at, coming);
+  const way = wayTo(at, coming);
+  const toFloor = (metres: number) => placeAlong(corners, metres);
+  const bounceM = coming.bounceBeforeM === null ? null : way.distanceM - coming.bounceBeforeM;
+  // Level flight off a wall reckons no floor.
+  const hasBounce = bounceM !== null && bounceM > 0 && (lift || way.wallAtM === null);
+  const bounceAt = hasBounce ? toFloor(bounceM) : null;
+  if (!lift) {
+    const plan = { projectile, launchSpeed: speed, ...way };
+    const above = Array.from({ length: MOST_PLACES }, (_, i) => flownMetres(plan, (i + 1) * everyS))
+      .filter((metres) => metres < plan.distanceM)
+      .map(toFloor);
+    return { above, bounceAt, side: null };
+  }
+  const aim = aimAlong({ projectile, coming }, lift, speed, way);
+  const arc = aimedArc(aim);
+  if (!arc.ok) return { above: [], bounceAt, side: null };
+  const { line, each } = arcPlaces({ ...aim, launchAngleDeg: arc.value.launchAngleDeg }, everyS);
+  return {
+    above: each.slice(0, MOST_PLACES).map(({ atM }) => toFloor(atM)),
+    bounceAt,
+    side: { line, each, wallAtM: way.wallAtM },
+  };
 }

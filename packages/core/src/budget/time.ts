@@ -1,5 +1,5 @@
 import { ok, wrong, type Result } from '../result/index.js';
-import { flightOf, type Flight, type FlightPlan } from './flight.js';
+import type { Flight } from './flight.js';
 import { travelTime, type TravelModel } from './travel.js';
 
 /** Load stances by the time there is to spare at arrival. */
@@ -31,17 +31,12 @@ export interface RecoveryBudget {
   readonly totalMs: number;
 }
 
-/** The time, ms, for all of the way home: the athlete's own object to the opponent, and the opponent's handling. */
-export function recoveryBudget(plan: FlightPlan, handlingMs: number): Result<RecoveryBudget> {
+/** The time, ms, for all of the way home: the flight of the athlete's own object to the opponent, and the opponent's handling. */
+export function recoveryBudget(flight: Result<Flight>, handlingMs: number): Result<RecoveryBudget> {
   if (!(handlingMs >= 0)) return wrong('handlingMs', handlingMs, '0 ms or more');
-  const flight = flightOf(plan);
-  return flight.ok
-    ? ok({
-        flight: flight.value,
-        handlingMs,
-        totalMs: 1000 * flight.value.timeS + handlingMs,
-      })
-    : flight;
+  if (!flight.ok) return flight;
+  const totalMs = 1000 * flight.value.timeS + handlingMs;
+  return ok({ flight: flight.value, handlingMs, totalMs });
 }
 
 /** What an athlete needs to a target, from their own reaction and their own travel line. */

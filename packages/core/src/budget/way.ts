@@ -38,25 +38,31 @@ export function placeAlong(corners: readonly Point[], metres: number): Point {
   return corners.at(-1) ?? { x: 0, y: 0 };
 }
 
+/** A way seen from above: how long, m, where along it the wall is, and where speed is lost in level flight. */
+export interface Way {
+  readonly distanceM: number;
+  readonly wallAtM: number | null;
+  readonly bounce: Bounce | null;
+}
+
 /**
  * The way it flies, seen from above, m: straight, or off the wall at equal angles, which is as far
- * as from the opponent's mirror image behind the wall. Only one loss of speed is reckoned: the
+ * as from the opponent's mirror image behind the wall. Level flight reckons one loss of speed: the
  * wall's where there is one, else the bounce's.
  */
 export function wayTo(
   target: Point,
   { opponent, wallForwardM, bounceBeforeM, speedKept }: Coming,
-): { readonly distanceM: number; readonly bounce: Bounce | null } {
+): Way {
   if (wallForwardM === null) {
     const distanceM = distance(opponent, target);
-    return {
-      distanceM,
-      bounce: bounceBeforeM === null ? null : { atM: distanceM - bounceBeforeM, speedKept },
-    };
+    const bounce = bounceBeforeM === null ? null : { atM: distanceM - bounceBeforeM, speedKept };
+    return { distanceM, wallAtM: null, bounce };
   }
   const image = { x: opponent.x, y: 2 * wallForwardM - opponent.y };
   const distanceM = distance(image, target);
   const toWall = Math.abs(wallForwardM - opponent.y);
   const fromWall = Math.abs(wallForwardM - target.y);
-  return { distanceM, bounce: { atM: (distanceM * toWall) / (toWall + fromWall), speedKept } };
+  const wallAtM = (distanceM * toWall) / (toWall + fromWall);
+  return { distanceM, wallAtM, bounce: { atM: wallAtM, speedKept } };
 }

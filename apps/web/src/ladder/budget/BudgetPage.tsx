@@ -1,12 +1,13 @@
 import type { AthleteLadderReply, LadderReply } from '@orthokin/contract';
 import {
+  bestHome,
   targetBudget,
   tightestBudget,
   type OwnSpeed,
   type TargetBudget,
 } from '@orthokin/core/budget';
 import { problemSentence } from '@orthokin/core/result';
-import { useMemo, type ReactElement } from 'react';
+import { useDeferredValue, useMemo, type ReactElement } from 'react';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAthleteLadder, useLadder } from '../../api/ladder.js';
@@ -18,12 +19,20 @@ import { Failed } from '../../parts/Notice.js';
 import { useAddress } from '../../parts/useAddress.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
-import { ownSpeedSentence, plainSentence, reachSentence } from '../../words/budget.js';
+import {
+  noRecoverySentence,
+  ownSpeedSentence,
+  plainSentence,
+  reachSentence,
+} from '../../words/budget.js';
+import { BestHomePart } from './BestHomePart.js';
 import { FlightForm } from './FlightForm.js';
 import { usualRally, type RallyPlan } from './usual-rally.js';
+import { movedHome } from './own-places.js';
 import { ReachFloor } from './ReachFloor.js';
 import { SetLimits } from './SetLimits.js';
 import { useOwnSpeed } from './useOwnSpeed.js';
+import { WhoReaches } from './WhoReaches.js';
 import { say } from '../../words/ladder.js';
 
 const Columns = styled.div`
@@ -106,14 +115,21 @@ function Budgets({
 }): ReactElement {
   const { pattern, everyone } = ladder;
   const [plan, keep] = useRemembered<RallyPlan>(`rally-${pattern.id}`, usualRally(pattern));
+  // A dragged thing follows the finger; what is reckoned from it comes as soon as it can.
+  const settled = useDeferredValue(plan);
   const speed = useOwnSpeed(own?.athlete.id ?? '', pattern);
   const ownSpeed = own && speed?.ok ? speed.value : null;
   const budgets = useMemo(
-    () => pattern.targets.map((target) => targetBudget(target, plan, ownSpeed)),
-    [pattern, plan, ownSpeed],
+    () => pattern.targets.map((target) => targetBudget(target, settled, ownSpeed)),
+    [pattern, settled, ownSpeed],
+  );
+  const best = useMemo(
+    () => (ownSpeed ? bestHome(pattern.targets, settled, ownSpeed) : null),
+    [pattern, settled, ownSpeed],
   );
   const name = own?.athlete.name ?? '';
   const plain = plainSentence(budgets);
+  const noRecovery = noRecoverySentence(budgets);
   return (
     <Page name={say('patternHowMuchTimeThere', { pattern: pattern.name })}>
       <Quiet>
@@ -142,8 +158,16 @@ function Budgets({
           <ReachFloor
             {...{ pattern, plan, budgets, name }}
             own={ownSpeed}
-            onOpponent={(opponent) => keep({ ...plan, coming: { ...plan.coming, opponent } })}
+            best={best?.at ?? null}
+            onPlan={keep}
           />
+          {best && (
+            <BestHomePart
+              {...{ best, name }}
+              waitsAt={plan.waitsAt}
+              onWait={(at) => keep(movedHome(plan, at))}
+            />
+          )}
           <FiguresTable caption={say('timeThereEachTargetSecondsPlain')}>
             <thead>
               <tr>
@@ -167,6 +191,7 @@ function Budgets({
               ))}
             </tbody>
           </FiguresTable>
+          {noRecovery && <Quiet style={{ fontSize: 15 }}>{noRecovery}</Quiet>}
           {own && speed && (
             <div>
               <Quiet style={{ marginBottom: 8, maxWidth: '76ch' }}>
@@ -186,6 +211,7 @@ function Budgets({
               )}
             </div>
           )}
+          <WhoReaches ladder={ladder} plan={settled} />
           <SetLimits
             key={own?.athlete.id ?? 'everyone'}
             pattern={pattern}

@@ -10,6 +10,8 @@ import { CheckField } from '../../parts/form/CheckField.js';
 import { NumberField, SecondsField, ShareField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Heading, Quiet } from '../../parts/Text.js';
+import { LiftForm } from './LiftForm.js';
+import { SpeedPart } from './SpeedPart.js';
 import type { RallyPlan } from './usual-rally.js';
 import { Fields, WideField } from '../../parts/form/Fields.js';
 import { say } from '../../words/ladder.js';
@@ -81,6 +83,7 @@ export function FlightForm({
         />
       </Fields>
       <Heading>{say('howComes')}</Heading>
+      <SpeedPart plan={plan} onChange={onChange} />
       <Fields style={{ marginBottom: 18 }}>
         {speedField(say('speedOffOpponent'), speed, (given) => set({ speed: given }))}
         <SelectField
@@ -126,7 +129,7 @@ export function FlightForm({
             onChange={(wallForwardM) => comes({ wallForwardM })}
           />
         )}
-        {coming.wallForwardM === null && (
+        {(coming.wallForwardM === null || plan.lift) && (
           <NumberField
             label={say('bouncesBeforeContact0Not')}
             unit="m"
@@ -137,7 +140,7 @@ export function FlightForm({
             onChange={(m) => comes({ bounceBeforeM: m === 0 ? null : m })}
           />
         )}
-        {(coming.wallForwardM !== null || coming.bounceBeforeM !== null) && (
+        {(coming.wallForwardM !== null || (coming.bounceBeforeM !== null && !plan.lift)) && (
           <ShareField
             label={coming.wallForwardM === null ? say('bounceKeepsSpeed') : say('wallKeepsSpeed')}
             min={0.05}
@@ -146,6 +149,7 @@ export function FlightForm({
           />
         )}
       </Fields>
+      <LiftForm plan={plan} onChange={onChange} />
       <Heading>{say('back')}</Heading>
       <Fields style={{ marginBottom: 18 }}>
         {speedField(say('speedOffAthlete'), ownSpeed, (given) => set({ ownSpeed: given }))}

@@ -1,24 +1,29 @@
 import type { PatternReply } from '@orthokin/contract';
 import {
+  comingTo,
   cornersOf,
-  flightPlaces,
-  reachRings,
+  drawnFlight,
+  takenAt,
   tightestBudget,
+  wayTo,
   type OwnSpeed,
   type TargetBudget,
 } from '@orthokin/core/budget';
 import { distance, HOME, type Point } from '@orthokin/core/floor';
-import { useRef, useState, type KeyboardEvent, type PointerEvent, type ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
+import { Button } from '../../parts/Button.js';
 import { SelectField } from '../../parts/form/SelectField.js';
+import { FloorHandle } from '../../parts/plan/FloorHandle.js';
 import { FloorPlan } from '../../parts/plan/FloorPlan.js';
-import { floorPoint, nudged } from '../../parts/plan/floor-place.js';
 import { viewOfTargets, type View } from '../../parts/plan/view.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
-import { useDrag } from '../../parts/useDrag.js';
 import { seconds } from '../../words/format.js';
 import { say } from '../../words/ladder.js';
+import { hasOwnPlaces, movedHome, withBounce, withoutOwnPlaces, withTaken } from './own-places.js';
+import { Rings } from './Rings.js';
+import { SideView } from './SideView.js';
 import type { RallyPlan } from './usual-rally.js';
 
 const Drawing = styled.div`
@@ -28,27 +33,18 @@ const Drawing = styled.div`
   .floor svg {
     max-height: 560px;
   }
-  .opponent {
-    cursor: grab;
-    touch-action: none;
-  }
-  .opponent:focus-visible circle {
-    stroke: ${colour('focus')};
-    stroke-width: 0.1;
+  .choices {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: end;
+    gap: 10px 16px;
+    margin-bottom: 12px;
   }
 `;
 
-/** The opponent is settled to ten centimetres, and nobody strikes from farther off, m. */
-const STEPS_A_METRE = 10;
-const FARTHEST_M = 40;
 const EDGE_M = 0.6;
+const LEGEND_BELOW_M = 0.6;
 const EVERY_S = 0.1;
-
-const settled = ({ x, y }: Point): Point => {
-  const within = (metres: number) =>
-    Math.round(Math.min(FARTHEST_M, Math.max(-FARTHEST_M, metres)) * STEPS_A_METRE) / STEPS_A_METRE;
-  return { x: within(x), y: within(y) };
-};
 
 /** A view with some more places in it. */
 function withPlaces({ x, y, width, height }: View, places: readonly Point[]): View {
@@ -58,98 +54,7 @@ function withPlaces({ x, y, width, height }: View, places: readonly Point[]): Vi
   return { x: left, y: top, width: Math.max(...xs) - left, height: Math.max(...ys) - top };
 }
 
-/** Where somebody can stop, at equal times after the opponent's contact. */
-function Rings({ own, farM }: { own: OwnSpeed; farM: number }): ReactElement {
-  return (
-    <g fill="none" stroke={colour('ink')} strokeOpacity={0.55} pointerEvents="none">
-      {reachRings(own, farM).map(({ atS, radiusM, isGuess }) => (
-        <g key={atS}>
-          <circle
-            r={radiusM}
-            strokeWidth={0.03}
-            strokeDasharray={isGuess ? '0.12 0.14' : undefined}
-          />
-          <text
-            x={0}
-            y={-radiusM - 0.06}
-            textAnchor="middle"
-            fontSize={0.22}
-            fill={colour('ink')}
-            stroke="none"
-            className="mono"
-          >
-            {say('ringAt', { s: atS.toFixed(2) })}
-          </text>
-        </g>
-      ))}
-    </g>
-  );
-}
-
-/** The way to one target, with where it is each tenth of a second. */
-function Path({ plan, at }: { plan: RallyPlan; at: Point }): ReactElement {
-  return (
-    <g pointerEvents="none">
-      <polyline
-        points={cornersOf(at, plan.coming)
-          .map(({ x, y }) => `${x},${-y}`)
-          .join(' ')}
-        fill="none"
-        stroke={colour('here')}
-        strokeWidth={0.05}
-      />
-      {flightPlaces(at, plan, EVERY_S).map(({ x, y }, i) => (
-        <circle key={i} cx={x} cy={-y} r={0.07} fill={colour('here')} />
-      ))}
-    </g>
-  );
-}
-
-/** The opponent, dragged or moved by the arrow keys. */
-function Opponent({ at, onMove }: { at: Point; onMove: (to: Point) => void }): ReactElement {
-  const handle = useRef<SVGGElement>(null);
-  const toFloor = (event: PointerEvent): Point | null => {
-    const svg = handle.current?.ownerSVGElement;
-    return svg ? floorPoint(svg, event) : null;
-  };
-  const drag = useDrag<Point>({
-    take: (event) => {
-      const pointer = toFloor(event);
-      return pointer && { x: at.x - pointer.x, y: at.y - pointer.y };
-    },
-    move: (grip, event) => {
-      const pointer = toFloor(event);
-      if (pointer) onMove(settled({ x: pointer.x + grip.x, y: pointer.y + grip.y }));
-    },
-  });
-  const key = (event: KeyboardEvent) => {
-    const way = nudged({ x: 0, y: 0 }, event.key, false);
-    if (!way) return;
-    event.preventDefault();
-    const step = (along: number) => Math.sign(along) / STEPS_A_METRE;
-    onMove(settled({ x: at.x + step(way.x), y: at.y + step(way.y) }));
-  };
-  return (
-    <g
-      ref={handle}
-      className="opponent"
-      role="button"
-      tabIndex={0}
-      aria-label={say('opponentHandle', { x: at.x.toFixed(1), y: at.y.toFixed(1) })}
-      transform={`translate(${at.x} ${-at.y})`}
-      onKeyDown={key}
-      {...drag}
-    >
-      <circle r={0.55} fill="transparent" />
-      <circle r={0.3} fill={colour('paper')} stroke={colour('ink')} strokeWidth={0.06} />
-      <path
-        d="M-0.14 -0.14 0.14 0.14M0.14 -0.14 -0.14 0.14"
-        stroke={colour('ink')}
-        strokeWidth={0.06}
-      />
-    </g>
-  );
-}
+const placed = ({ x, y }: Point) => ({ x: x.toFixed(1), y: y.toFixed(1) });
 
 /** How much time there is, drawn: where it comes from, and how far the athlete gets meanwhile. */
 export function ReachFloor({
@@ -158,23 +63,32 @@ export function ReachFloor({
   budgets,
   own,
   name,
-  onOpponent,
+  best,
+  onPlan,
 }: {
   pattern: PatternReply;
   plan: RallyPlan;
   budgets: readonly TargetBudget[];
   own: OwnSpeed | null;
   name: string;
-  onOpponent: (to: Point) => void;
+  /** Where waiting would be best; `null` where that is not known. */
+  best: Point | null;
+  onPlan: (plan: RallyPlan) => void;
 }): ReactElement {
   const [chosen, choose] = useState('');
   const target =
     pattern.targets.find(({ letter }) => letter === (chosen || tightestBudget(budgets)?.letter)) ??
     pattern.targets[0];
-  const { opponent, wallForwardM } = plan.coming;
+  const { opponent } = plan.coming;
+  const waitsAt = plan.waitsAt ?? HOME;
   const farM = Math.max(...pattern.targets.map(({ at }) => distance(HOME, at)));
-  const wall = target && wallForwardM !== null ? cornersOf(target.at, plan.coming).slice(1, 2) : [];
-  const view = withPlaces(viewOfTargets(pattern), [opponent, ...wall]);
+  const drawn = target && drawnFlight(target, plan, EVERY_S);
+  const corners = target ? cornersOf(takenAt(plan, target), comingTo(plan, target.letter)) : [];
+  const view = withPlaces(viewOfTargets(pattern), [
+    ...[opponent, waitsAt, ...corners],
+    ...budgets.flatMap(({ at }) => [at, { x: at.x, y: at.y - LEGEND_BELOW_M }]),
+  ]);
+  const arc = budgets.find(({ letter }) => letter === target?.letter)?.arc;
   const legend = (letter: string): string[] => {
     const budget = budgets.find((each) => each.letter === letter);
     if (!budget?.flight.ok) return [];
@@ -185,6 +99,12 @@ export function ReachFloor({
         ? []
         : [say(spare < 0 ? 'spareLacking' : 'spareLeft', { s: seconds(Math.abs(spare)) })]),
     ];
+  };
+  const moveBounce = (to: Point) => {
+    if (!target) return;
+    const at = takenAt(plan, target);
+    const { distanceM } = wayTo(at, comingTo(plan, target.letter));
+    onPlan(withBounce(plan, target.letter, Math.min(distance(to, at), distanceM)));
   };
   const words = { flies: plan.projectile.name, letter: target?.letter ?? '', name };
   return (
@@ -198,28 +118,138 @@ export function ReachFloor({
           legend={legend}
           under={
             <>
-              {own && <Rings own={own} farM={farM} />}
-              {target && <Path plan={plan} at={target.at} />}
+              {own && <Rings own={own} from={waitsAt} farM={farM} />}
+              <g pointerEvents="none">
+                <polyline
+                  points={corners.map(({ x, y }) => `${x},${-y}`).join(' ')}
+                  fill="none"
+                  stroke={colour('here')}
+                  strokeWidth={0.05}
+                />
+                {drawn?.above.map(({ x, y }, i) => (
+                  <circle key={i} cx={x} cy={-y} r={0.07} fill={colour('here')} />
+                ))}
+                {best && (
+                  <circle
+                    cx={best.x}
+                    cy={-best.y}
+                    r={pattern.home.radiusM}
+                    fill="none"
+                    stroke={colour('good')}
+                    strokeWidth={0.07}
+                    strokeDasharray="0.16 0.12"
+                  />
+                )}
+              </g>
             </>
           }
         >
-          <Opponent at={opponent} onMove={onOpponent} />
+          {pattern.targets.map((each) => (
+            <Taken
+              key={each.letter}
+              marker={each.at}
+              at={takenAt(plan, each)}
+              letter={each.letter}
+              onMove={(to) => onPlan(withTaken(plan, each, to))}
+            />
+          ))}
+          <FloorHandle
+            at={waitsAt}
+            label={say('waitsHandle', placed(waitsAt))}
+            onMove={(to) => onPlan(movedHome(plan, to))}
+          >
+            <circle r={0.2} fill={colour('ink')} />
+            <circle r={0.08} fill={colour('paper')} />
+          </FloorHandle>
+          {drawn?.bounceAt && (
+            <FloorHandle at={drawn.bounceAt} label={say('bounceHandle', words)} onMove={moveBounce}>
+              <path
+                d="M-0.2 -0.05Q0 0.25 0.2 -0.05"
+                fill="none"
+                stroke={colour('ink')}
+                strokeWidth={0.08}
+              />
+              <circle cy={-0.12} r={0.1} fill={colour('here')} />
+            </FloorHandle>
+          )}
+          <FloorHandle
+            at={opponent}
+            label={say('opponentHandle', placed(opponent))}
+            onMove={(to) => onPlan({ ...plan, coming: { ...plan.coming, opponent: to } })}
+          >
+            <circle r={0.3} fill={colour('paper')} stroke={colour('ink')} strokeWidth={0.06} />
+            <path
+              d="M-0.14 -0.14 0.14 0.14M0.14 -0.14 -0.14 0.14"
+              stroke={colour('ink')}
+              strokeWidth={0.06}
+            />
+          </FloorHandle>
         </FloorPlan>
       </div>
       <Quiet style={{ margin: '8px 0 12px', fontSize: 15, maxWidth: '76ch' }}>
         {say(own ? 'reachHow' : 'pathHow', words)}
       </Quiet>
-      <div style={{ maxWidth: 200 }}>
-        <SelectField
-          label={say('pathTo')}
-          value={target?.letter ?? ''}
-          options={pattern.targets.map(({ letter, name: words2 }) => [
-            letter,
-            say('targetNamed', { letter, name: words2 }),
-          ])}
-          onChange={choose}
-        />
+      <div className="choices">
+        <div style={{ width: 200 }}>
+          <SelectField
+            label={say('pathTo')}
+            value={target?.letter ?? ''}
+            options={pattern.targets.map(({ letter, name: words2 }) => [
+              letter,
+              say('targetNamed', { letter, name: words2 }),
+            ])}
+            onChange={choose}
+          />
+        </div>
+        {hasOwnPlaces(plan) && (
+          <Button onPress={() => onPlan(withoutOwnPlaces(plan))}>{say('placesBack')}</Button>
+        )}
       </div>
+      {drawn?.side && arc && target && (
+        <SideView side={drawn.side} letter={target.letter} highestM={arc.highestM} />
+      )}
     </Drawing>
   );
 }
+
+/** Where it is taken at a target: moved away from the marker, with a line to it. */
+const Taken = ({
+  marker,
+  at,
+  letter,
+  onMove,
+}: {
+  marker: Point;
+  at: Point;
+  letter: string;
+  onMove: (to: Point) => void;
+}): ReactElement => (
+  <>
+    {distance(marker, at) > 0 && (
+      <line
+        x1={marker.x}
+        y1={-marker.y}
+        x2={at.x}
+        y2={-at.y}
+        stroke={colour('ink')}
+        strokeWidth={0.04}
+        strokeDasharray="0.1 0.1"
+        pointerEvents="none"
+      />
+    )}
+    <FloorHandle at={at} label={say('takenHandle', { letter, ...placed(at) })} onMove={onMove}>
+      {distance(marker, at) > 0 && (
+        <rect
+          x={-0.13}
+          y={-0.13}
+          width={0.26}
+          height={0.26}
+          fill={colour('paper')}
+          stroke={colour('ink')}
+          strokeWidth={0.06}
+          transform="rotate(45)"
+        />
+      )}
+    </FloorHandle>
+  </>
+);

@@ -1,4 +1,4 @@
-import { PROJECTILES, type Rally, type SpeedUnit } from '@orthokin/core/budget';
+import { PROJECTILES, type Lift, type Rally, type SpeedUnit } from '@orthokin/core/budget';
 import type { Pattern } from '@orthokin/core/pattern';
 
 /** A rally as the coach settles it, speeds shown in the unit they think in. */
@@ -7,6 +7,12 @@ export interface RallyPlan extends Rally {
 }
 
 const [SQUASH_BALL] = PROJECTILES;
+
+/** Struck and taken at the waist, flat, off a hard floor. */
+export const USUAL_LIFT: Lift = {
+  ...{ struckM: 1, takenM: 1, isLobbed: false },
+  ...{ alongKept: 0.7, upKept: 0.7 },
+};
 
 /** What flies in each sport. */
 const FLIES: Readonly<Record<string, string>> = {

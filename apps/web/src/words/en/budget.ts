@@ -12,4 +12,18 @@ export const budget = {
     '{projectile}, {fromMetresPerSecond} {unit} over {metres} to {letter}',
   nameReactionReactionmsSpeedingUpAcceleration:
     '{name}: reaction {reactionMs}, speeding up at {acceleration} m/s² to {topSpeed} m/s, by {n} timed ways; single ways lie about {residualSdS} off that line.',
+  lobbedOver: '{projectile} lobbed, {fromMetresPerSecond} {unit} over {metres} to {letter}',
+  spareYes: '+{s}',
+  spareJust: '≈ +{s}',
+  spareJustUnder: '≈ −{s}',
+  spareNo: '× −{s}',
+  forwardBy: '{m} further forward',
+  backBy: '{m} further back',
+  rightBy: '{m} to the right',
+  leftBy: '{m} to the left',
+  plusS: '{s} s in time',
+  minusS: '{s} s late',
+  bestHome:
+    'Waiting {aside} (green ring), {name}’s tightest target would be {then} instead of {now}.',
+  noRecovery: 'No time for the way home from {letters}, going back: {problem}',
 } as const;

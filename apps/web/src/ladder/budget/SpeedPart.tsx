@@ -1,0 +1,57 @@
+import { fromMetresPerSecond, toMetresPerSecond, typicalSpeeds } from '@orthokin/core/budget';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { Button } from '../../parts/Button.js';
+import { SliderField } from '../../parts/form/SliderField.js';
+import { say } from '../../words/ladder.js';
+import type { RallyPlan } from './usual-rally.js';
+
+const Typical = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin: 2px 0 14px;
+`;
+
+/** The slider reaches to twice the fastest that is typical, m/s. */
+const BEYOND_TYPICAL = 2;
+const UNKNOWN_MOST = 60;
+
+/** How fast it comes: on a slider, with what is typical of who plays. */
+export function SpeedPart({
+  plan,
+  onChange,
+}: {
+  plan: RallyPlan;
+  onChange: (plan: RallyPlan) => void;
+}): ReactElement {
+  const { projectile, speed, unit } = plan;
+  const typical = typicalSpeeds(projectile.name);
+  const most = BEYOND_TYPICAL * (typical.at(-1)?.speed ?? UNKNOWN_MOST / BEYOND_TYPICAL);
+  const inUnit = (metresPerSecond: number) =>
+    Math.round(fromMetresPerSecond(metresPerSecond, unit));
+  return (
+    <>
+      <SliderField
+        label={say('howFastItComes')}
+        words={say('speedIn', { speed: inUnit(speed), unit })}
+        value={inUnit(speed)}
+        minValue={1}
+        maxValue={inUnit(most)}
+        step={1}
+        onChange={(given) => onChange({ ...plan, speed: toMetresPerSecond(given, unit) })}
+      />
+      <Typical role="group" aria-label={say('typicalOf', { flies: projectile.name })}>
+        {typical.map(({ level, speed: usual }) => (
+          <Button
+            key={level}
+            aria-pressed={inUnit(usual) === inUnit(speed)}
+            onPress={() => onChange({ ...plan, speed: usual })}
+          >
+            {say('typicalSpeed', { level, speed: inUnit(usual), unit })}
+          </Button>
+        ))}
+      </Typical>
+    </>
+  );
+}

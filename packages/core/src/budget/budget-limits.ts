@@ -1,0 +1,64 @@
+import type { LimitSource, Rung, TargetLimit } from '../pattern/index.js';
+import type { TargetBudget } from './rally.js';
+import { limitFrom } from './threshold.js';
+
+/** The durations a budget gives a limit for. */
+export const BUDGETED = ['response', 'recovery'] as const;
+export type Budgeted = (typeof BUDGETED)[number];
+
+const budgetMs = ({ flight, recovery }: TargetBudget, of: Budgeted): number | null =>
+  of === 'response'
+    ? flight.ok
+      ? 1000 * flight.value.timeS
+      : null
+    : recovery.ok
+      ? recovery.value.totalMs
+      : null;
+
+type Asking = Pick<Rung, 'targets' | 'timeFactor'>;
+
+/** The source of a limit for each target in play that has a budget. */
+const budgetSources = (
+  { targets, timeFactor }: Asking,
+  of: Budgeted,
+  budgets: readonly TargetBudget[],
+  flightWords: (budget: TargetBudget) => string,
+) =>
+  budgets
+    .filter(({ letter }) => targets.includes(letter))
+    .flatMap((budget) => {
+      const ms = budgetMs(budget, of);
+      if (ms === null) return [];
+      const source = {
+        ...{ kind: 'budget' as const, budgetMs: Math.round(ms), factor: timeFactor },
+        flight: flightWords(budget),
+      };
+      return [{ target: budget.letter, source }];
+    });
+
+/** A limit of each target in play from its own budget, times the rung's share of match time. */
+export const targetLimits = (
+  rung: Asking,
+  of: Budgeted,
+  budgets: readonly TargetBudget[],
+  flightWords: (budget: TargetBudget) => string,
+): TargetLimit[] =>
+  budgetSources(rung, of, budgets, flightWords).map(({ target, source }) => ({
+    ...{ gate: of, target, limitMs: limitFrom(source), source },
+  }));
+
+/**
+ * A rung's limit from budgets: that of the target in play that leaves least time, since a limit
+ * holds for all of them, times the rung's share of match time. `null` where no target has a budget.
+ */
+export function budgetSource(
+  rung: Asking,
+  of: Budgeted,
+  budgets: readonly TargetBudget[],
+  flightWords: (tightest: TargetBudget) => string,
+): LimitSource | null {
+  const [least] = budgetSources(rung, of, budgets, flightWords).sort(
+    (a, b) => a.source.budgetMs - b.source.budgetMs,
+  );
+  return least?.source ?? null;
+}
