@@ -3,8 +3,10 @@ import {
   COLOUR_VISIONS,
   colourSeen,
   COURT_NAMES,
+  courtMarks,
   courtOf,
   courtOnFloor,
+  distance,
   hasOwnSize,
   heading,
   lengthWords,
@@ -12,11 +14,13 @@ import {
   MARKER_SHAPES,
   parseLength,
   pathLength,
+  placeOnCourt,
   seenTargets,
   sideOf,
   snapped,
   swapSides,
   turn,
+  withinCourt,
   type Target,
 } from '@orthokin/core/floor';
 
@@ -194,5 +198,50 @@ describe('markers for those who do not tell certain colours apart', () => {
     // A colour that is seen well stays where it was.
     for (const [i, { colour }] of targets.entries())
       if (colourSeen(colour, vision)) expect(shown[i]?.colour).toBe(colour);
+  });
+});
+
+describe('the words a court has for its lines', () => {
+  const names = fc.constantFrom(...COURT_NAMES);
+  const place = fc.record({
+    x: fc.double({ min: -60, max: 60, noNaN: true }),
+    y: fc.double({ min: -60, max: 60, noNaN: true }),
+  });
+
+  test('every line lies on its court, and a place says how it lies to the nearest', () => {
+    fc.assert(
+      fc.property(names, place, (name, at) => {
+        const { widthM, lengthM } = courtOf(name, null);
+        const { across, along } = courtMarks(name, null);
+        for (const { atM } of across) expect(atM >= 0 && atM <= lengthM).toBe(true);
+        for (const { atM } of along) expect(Math.abs(atM)).toBeLessThanOrEqual(widthM / 2);
+        const found = placeOnCourt(name, null, at);
+        expect(found.across.atM + found.beforeM).toBeCloseTo(at.y, 9);
+        expect(found.along.atM + found.rightM).toBeCloseTo(at.x, 9);
+        for (const { atM } of across)
+          expect(Math.abs(at.y - atM)).toBeGreaterThanOrEqual(Math.abs(found.beforeM) - 1e-9);
+      }),
+    );
+  });
+
+  test('a place outside is brought to the edge; one inside stays', () => {
+    fc.assert(
+      fc.property(names, place, (name, at) => {
+        const inside = withinCourt(name, null, at);
+        expect(withinCourt(name, null, inside)).toEqual(inside);
+        expect(distance(inside, at)).toBeLessThanOrEqual(
+          distance(withinCourt(name, null, { x: 0, y: 0 }), at) + 1e-9,
+        );
+      }),
+    );
+    expect(placeOnCourt('squash', null, { x: 0, y: 3.26 })).toMatchObject({
+      ...{ across: { name: 'short line' }, along: { name: 'middle' }, rightM: 0 },
+    });
+  });
+
+  test('a marker falls onto a court line that is near', () => {
+    const lines = { across: [4.26], along: [-1.6] };
+    expect(snapped({ x: -1.55, y: 4.2 }, [], lines)).toEqual({ x: -1.6, y: 4.26 });
+    expect(snapped({ x: -1.4, y: 4.4 }, [], lines)).toEqual({ x: -1.4, y: 4.4 });
   });
 });

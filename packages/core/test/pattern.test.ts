@@ -212,6 +212,8 @@ describe('a pattern whose parts do not fit', () => {
     ['targets[1].letter', { targets: [someTarget, someTarget] }],
     ['sizeM', { sizeM: null }],
     ['sizeM', { court: 'squash' }],
+    ['home.onCourt', { home: { onCourt: { x: 40, y: 2 }, radiusM: 0.4 } }],
+    ['home.onCourt', { home: { onCourt: { x: 0, y: -0.1 }, radiusM: 0.4 } }],
     ['splitWindowMs', { splitWindowMs: [100, -60] }],
     [
       'positions.stance.cue',

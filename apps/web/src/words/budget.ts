@@ -8,7 +8,7 @@ import {
   type TargetBudget,
 } from '@orthokin/core/budget';
 import type { Point } from '@orthokin/core/floor';
-import { problemSentence } from '@orthokin/core/result';
+import { problemSentence, type Problem } from '@orthokin/core/result';
 import { commaList, seconds, secondsWithUnit } from './format.js';
 import { budget as en } from './en/budget.js';
 import { speaker } from './say.js';
@@ -17,12 +17,20 @@ const say = speaker(en);
 
 const metres = (m: number): string => `${m.toFixed(1)} m`;
 
+/** Why it does not get there so: the two that a slider leads to, in words of their own. */
+const flightProblem = (problem: Problem): string =>
+  problem.field === 'launchSpeed'
+    ? say('tooSlow')
+    : problem.field === 'bounces'
+      ? say('bouncesTwice')
+      : problemSentence(problem);
+
 /** Whether a target is in reach, with its numbers. */
 export function reachSentence(
   { letter, distanceM, flight, feasible }: TargetBudget,
   name: string,
 ): string {
-  if (!flight.ok) return `${letter}: ${problemSentence(flight.problem)}`;
+  if (!flight.ok) return `${letter}: ${flightProblem(flight.problem)}`;
   const needs = say('letterNeedsMetresTimes', {
     letter,
     metres: metres(distanceM),
@@ -115,7 +123,7 @@ export function noRecoverySentence(budgets: readonly TargetBudget[]): string | n
   if (!first) return null;
   return say('noRecovery', {
     letters: commaList(missing.map(({ letter }) => letter)),
-    problem: problemSentence(first.problem),
+    problem: flightProblem(first.problem),
   });
 }
 

@@ -1,5 +1,5 @@
-import type { Comparison } from '@orthokin/core/stats';
-import { capital, listWords, seconds, secondsWithUnit } from './format.js';
+import type { Comparison, CourseSet, SuggestedPair } from '@orthokin/core/stats';
+import { capital, dayWords, listWords, seconds, secondsWithUnit } from './format.js';
 import { signed } from './set.js';
 import { compare as en } from './en/compare.js';
 import { speaker } from './say.js';
@@ -37,3 +37,41 @@ export function compareSentence(
 
 export const notAlikeSentence = (differs: readonly string[]): string =>
   say('notComparedFiguresDifferentFormat', { format: listWords(differs) });
+
+/** What a suggested pair is, as its name. */
+export function pairTitle({ of, sides: [a, b] }: SuggestedPair): string {
+  switch (of) {
+    case 'first and newest':
+      return say('firstAndNewest');
+    case 'best and newest':
+      return say('bestAndNewest');
+    case 'left and right':
+      return say('leftAndRight');
+    case 'mirror':
+      return say('acrossFrom', { a: listWords(a.letters), b: listWords(b.letters) });
+  }
+}
+
+/** What it lays beside what: the days, or the targets and out of how many sets. */
+export function pairWhy(
+  { of, sides: [a, b], duration }: SuggestedPair,
+  setOf: (setId: string) => Pick<CourseSet, 'atMs' | 'rung'> | undefined,
+): string {
+  const day = (setId = '') => {
+    const set = setOf(setId);
+    return set ? dayWords(new Date(set.atMs).toISOString()) : '';
+  };
+  const days = { a: day(a.setIds[0]), b: day(b.setIds[0]), duration };
+  switch (of) {
+    case 'first and newest':
+      return say('firstAndNewestWhy', { ...days, rung: setOf(a.setIds[0] ?? '')?.rung ?? '' });
+    case 'best and newest':
+      return say('bestAndNewestWhy', days);
+    case 'left and right':
+      return say('leftAndRightWhy', {
+        ...{ a: listWords(a.letters), b: listWords(b.letters), sets: a.setIds.length },
+      });
+    case 'mirror':
+      return say('acrossFromWhy', { sets: a.setIds.length });
+  }
+}

@@ -42,5 +42,13 @@ export {
   type Line,
   type SizeM,
 } from './court.js';
-export { snapped } from './snap.js';
+export { snapped, type SnapLines } from './snap.js';
+export {
+  courtMarks,
+  placeOnCourt,
+  withinCourt,
+  type CourtMark,
+  type CourtMarks,
+  type PlaceOnCourt,
+} from './court-marks.js';
 export { COURT_NAMES, courtOf, COURTS, hasOwnSize, type CourtName } from './courts.js';

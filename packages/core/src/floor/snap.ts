@@ -10,11 +10,21 @@ function snapCoordinate(value: number, lines: readonly number[]): number {
   return Math.round(Math.round(value / GRID_M) * GRID_M * 1000) / 1000;
 }
 
+/** Lines that a place may fall onto, in floor coordinates, m: across the floor, and along it. */
+export interface SnapLines {
+  readonly across: readonly number[];
+  readonly along: readonly number[];
+}
+
 /**
- * The place that a dragged marker falls into: in line with home base or another marker where it is
- * nearly so, else on a grid of 5 cm.
+ * The place that a dragged marker falls into: in line with home base, another marker or a court line
+ * where it is nearly so, else on a grid of 5 cm.
  */
-export const snapped = ({ x, y }: Point, others: readonly Point[]): Point => ({
-  x: snapCoordinate(x, [0, ...others.flatMap((other) => [other.x, 0 - other.x])]),
-  y: snapCoordinate(y, [0, ...others.map((other) => other.y)]),
+export const snapped = (
+  { x, y }: Point,
+  others: readonly Point[],
+  lines: SnapLines = { across: [], along: [] },
+): Point => ({
+  x: snapCoordinate(x, [0, ...others.flatMap((other) => [other.x, 0 - other.x]), ...lines.along]),
+  y: snapCoordinate(y, [0, ...others.map((other) => other.y), ...lines.across]),
 });

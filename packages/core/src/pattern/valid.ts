@@ -1,5 +1,5 @@
 import { ok, wrong, type Result } from '../result/index.js';
-import { hasOwnSize } from '../floor/index.js';
+import { courtOf, distance, hasOwnSize, withinCourt } from '../floor/index.js';
 import type { Leg } from './leg.js';
 import { MAX_CUE_WORDS, wordCount } from './notes.js';
 import { MAX_TARGETS, type Pattern } from './pattern.js';
@@ -48,6 +48,15 @@ export function checkPattern<Checked extends Pattern>(pattern: Checked): Result<
         ? 'a width and a length'
         : 'null: this court has the size of its rules',
     );
+  const { onCourt } = pattern.home;
+  if (distance(onCourt, withinCourt(pattern.court, pattern.sizeM, onCourt)) > 0) {
+    const { widthM, lengthM } = courtOf(pattern.court, pattern.sizeM);
+    return wrong(
+      'home.onCourt',
+      `${onCourt.x}, ${onCourt.y}`,
+      `on the floor: ${-widthM / 2} to ${widthM / 2} m across, 0 to ${lengthM} m from the back`,
+    );
+  }
   const [earliest, latest] = pattern.splitWindowMs;
   if (earliest > latest) return wrong('splitWindowMs', pattern.splitWindowMs, 'the earliest first');
   for (const [name, { cue }] of Object.entries(pattern.positions))

@@ -87,6 +87,13 @@ export {
 } from './set-figures.js';
 export { asymmetry, asymmetryPercent, mirroredLetters, type Asymmetry } from './sides.js';
 export {
+  PAIRS,
+  suggestPairs,
+  type PairOf,
+  type PairSide,
+  type SuggestedPair,
+} from './suggest-pairs.js';
+export {
   isLean,
   isNewLean,
   leanChange,

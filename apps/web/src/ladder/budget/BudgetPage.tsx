@@ -43,6 +43,7 @@ const Columns = styled.div`
   margin-top: 22px;
   .figures {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 22px;
     padding-left: 36px;
     border-left: 1px solid ${colour('rule')};

@@ -26,7 +26,7 @@ export function ChooseSet({
         label={say('labelAthlete', { label })}
         value={athleteId}
         options={[
-          ['', say('shown')],
+          ['', say(chosen.length === 0 ? 'chooseWhose' : 'shown')],
           ...(squad.data ?? []).map(({ athlete }) => [athlete.id, athlete.name] as const),
         ]}
         onChange={setAthleteId}

@@ -6,10 +6,8 @@ import { useMemo, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { useAddress } from '../../parts/useAddress.js';
 import { useCourse, useSetReviews } from '../../api/review.js';
-import { useStandings } from '../../api/squad.js';
-import { ButtonLink } from '../../parts/Button.js';
 import { SelectField } from '../../parts/form/SelectField.js';
-import { dayWords } from '../../words/format.js';
+import { dayWords, listWords } from '../../words/format.js';
 import { Failed, Notice } from '../../parts/Notice.js';
 import { RibbonLegend } from '../../parts/ribbon/RibbonLegend.js';
 import { Ribbons } from '../../parts/ribbon/Ribbons.js';
@@ -20,6 +18,7 @@ import { colour, MIDDLE } from '../../parts/tokens.js';
 import { betterSentence, settleSentence, whyNotSentence } from '../../words/change.js';
 import { compareSentence, notAlikeSentence } from '../../words/compare.js';
 import { ChooseSet } from './ChooseSet.js';
+import { Suggestions } from './Suggestions.js';
 import { TimesChart } from './TimesChart.js';
 import { say } from '../../words/review.js';
 
@@ -58,28 +57,29 @@ const Sides = styled.div`
 
 /** One of the two sides: some sets of one athlete, read together. */
 interface Side {
+  /** Which targets of them; all where none are named. */
+  readonly letters: readonly string[];
   readonly sets: readonly SetReviewReply[];
   readonly readings: readonly RepReading[];
   readonly name: string;
 }
 
-const readingsOf = ({ set, reps, pattern }: SetReviewReply): RepReading[] =>
-  readSet(set, reps, pattern);
-
-const sideOf = (sets: readonly SetReviewReply[]): Side => {
+const sideOf = (sets: readonly SetReviewReply[], letters: readonly string[]): Side => {
   const [first, last] = [sets[0], sets.at(-1)];
   const [from = '', to = ''] = [first, last].map((each) => each && dayWords(each.set.startedAt));
   const when = from === to ? from : say('fromTo', { from, to });
+  const of = first && { athlete: first.athlete.name, when, rung: first.set.rung };
   return {
-    sets,
-    readings: sets.flatMap(readingsOf),
-    name: first
-      ? say('athleteWhenRungRung', {
-          athlete: first.athlete.name,
-          when,
-          rung: first.set.rung,
-        })
-      : '',
+    ...{ sets, letters },
+    readings: sets
+      .flatMap(({ set, reps, pattern }) => readSet(set, reps, pattern))
+      .filter(({ rep }) => letters.length === 0 || letters.includes(rep.target)),
+    name:
+      of === undefined
+        ? ''
+        : letters.length === 0
+          ? say('athleteWhenRungRung', of)
+          : say('toTargetsWhen', { ...of, letters: listWords(letters) }),
   };
 };
 
@@ -100,17 +100,24 @@ const unlike = (a: Side, b: Side): string[] => {
   return Object.keys(x).filter((name) => x[name] !== y[name]);
 };
 
+/** A list in the address. */
+const listed = (text: string): string[] => text.split(',').filter((each) => each !== '');
+
 /** Two sets, two athletes on the same pattern, or before and after, side by side. */
 export function ComparePage(): ReactElement {
   const [params, change] = useAddress();
-  const ids = (name: string) => (params.get(name) ?? '').split(',').filter((id) => id !== '');
+  const ids = (name: 'a' | 'b') => listed(params.get(name) ?? '');
+  const [toA, toB] = [params.get('aTo') ?? '', params.get('bTo') ?? ''];
   const [a, b] = [useSetReviews(ids('a')), useSetReviews(ids('b'))];
   const duration =
     COURSE_DURATIONS.find((name) => name === params.get('duration')) ?? COURSE_DURATIONS[4];
   const at = ALIGN_AT.find((name) => name === params.get('at')) ?? 'cue';
   const sides = useMemo(
-    () => (a.sets && b.sets ? ([sideOf(a.sets), sideOf(b.sets)] as const) : null),
-    [a.sets, b.sets],
+    () =>
+      a.sets && b.sets
+        ? ([sideOf(a.sets, listed(toA)), sideOf(b.sets, listed(toB))] as const)
+        : null,
+    [a.sets, b.sets, toA, toB],
   );
   const error = a.error ?? b.error;
   const chosen = sides?.every((side) => side.sets.length > 0) ? sides : null;
@@ -121,26 +128,36 @@ export function ComparePage(): ReactElement {
       ) : error ? (
         <Failed error={error} again={() => void Promise.all([a.again(), b.again()])} />
       ) : (
-        <>
-          <Headline>{say('chooseTwoSetsLaySideSide')}</Headline>
-          <Offers />
-        </>
+        <Suggestions />
       )}
+      {!chosen && <Heading>{say('orAnyTwo')}</Heading>}
       <Row className="no-print">
-        <ChooseSet label={say('first')} chosen={ids('a')} onChoose={(id) => change({ a: id })} />
-        <ChooseSet label={say('second')} chosen={ids('b')} onChoose={(id) => change({ b: id })} />
-        <SelectField
-          label={say('duration2')}
-          value={duration}
-          options={COURSE_DURATIONS}
-          onChange={(name) => change({ duration: name })}
+        <ChooseSet
+          label={say('first')}
+          chosen={ids('a')}
+          onChoose={(id) => change({ a: id, aTo: null })}
         />
-        <SelectField
-          label={say('lineUp')}
-          value={at}
-          options={ALIGN_AT.map((name) => [name, ALIGN_WORDS[name]] as const)}
-          onChange={(name) => change({ at: name })}
+        <ChooseSet
+          label={say('second')}
+          chosen={ids('b')}
+          onChoose={(id) => change({ b: id, bTo: null })}
         />
+        {chosen && (
+          <>
+            <SelectField
+              label={say('duration2')}
+              value={duration}
+              options={COURSE_DURATIONS}
+              onChange={(name) => change({ duration: name })}
+            />
+            <SelectField
+              label={say('lineUp')}
+              value={at}
+              options={ALIGN_AT.map((name) => [name, ALIGN_WORDS[name]] as const)}
+              onChange={(name) => change({ at: name })}
+            />
+          </>
+        )}
       </Row>
       {chosen && (
         <Sides>
@@ -166,26 +183,6 @@ export function ComparePage(): ReactElement {
         <Quiet style={{ marginTop: 10, fontSize: 16 }}>{say('underEachBandMiddleFirstSide')}</Quiet>
       )}
     </Page>
-  );
-}
-
-/** The first against the last of each athlete: what most come here to see. */
-function Offers(): ReactElement | null {
-  const { data = [] } = useStandings();
-  const offered = data.flatMap(({ athlete, standing: { beforeSetId, afterSetId, duration } }) =>
-    beforeSetId && afterSetId && beforeSetId !== afterSetId
-      ? [{ athlete, to: `?a=${beforeSetId}&b=${afterSetId}&duration=${duration}` }]
-      : [],
-  );
-  if (offered.length === 0) return null;
-  return (
-    <Row className="no-print">
-      {offered.map(({ athlete, to }) => (
-        <ButtonLink key={athlete.id} to={to}>
-          {say('athleteFirstLast', { athlete: athlete.name })}
-        </ButtonLink>
-      ))}
-    </Row>
   );
 }
 
@@ -235,6 +232,7 @@ function Compared({
   );
   const differs = unlike(first, second);
   const isOther = first.sets[0]?.athlete.id !== second.sets[0]?.athlete.id;
+  const isWhole = first.letters.length === 0 && second.letters.length === 0;
   const isComparable = differs.every((name) => name === 'rung');
   const comparison = isComparable ? compareTimes(...times) : null;
   return (
@@ -258,7 +256,7 @@ function Compared({
       {comparison && (
         <>
           <p style={{ maxWidth: '78ch', margin: '10px 0' }}>{say('theseSingleRepsSetsNamedSo')}</p>
-          {!isOther && differs.length === 0 && (
+          {!isOther && isWhole && differs.length === 0 && (
             <HasChanged first={first} second={second} duration={duration} />
           )}
           <TimesChart

@@ -1,5 +1,12 @@
-import { lengthWords, snapped, type Point, type Target } from '@orthokin/core/floor';
-import { withTarget } from '@orthokin/core/pattern';
+import {
+  courtMarks,
+  lengthWords,
+  snapped,
+  type Point,
+  type SnapLines,
+  type Target,
+} from '@orthokin/core/floor';
+import { withTarget, type Pattern } from '@orthokin/core/pattern';
 import { useState, type KeyboardEvent, type ReactElement } from 'react';
 import { MARKER_M } from '../../parts/plan/FloorPlan.js';
 import { MarkerShapeAt } from '../../parts/plan/Marker.js';
@@ -14,6 +21,15 @@ import { say } from '../../words/studio.js';
 import { Handle, Ring } from './Handle.js';
 
 const MARKER_SCALE_ON_LEG = 0.75;
+
+/** The court's named lines, as seen from home base. */
+function courtLines({ court, sizeM, home: { onCourt } }: Pattern): SnapLines {
+  const { across, along } = courtMarks(court, sizeM);
+  return {
+    across: across.map(({ atM }) => atM - onCourt.y),
+    along: along.map(({ atM }) => atM - onCourt.x),
+  };
+}
 
 /** A marker that can be dragged and nudged; on a leg it only shows where the way leads. */
 export function MarkerHandle({
@@ -38,6 +54,7 @@ export function MarkerHandle({
         : snapped(
             pointer,
             others.map(({ at }) => at),
+            courtLines(pattern),
           ),
     put: move,
     onTake: () => setHeld(true),

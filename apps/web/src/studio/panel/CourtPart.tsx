@@ -1,10 +1,13 @@
 import {
   COURT_NAMES,
+  courtMarks,
   COURTS,
   courtOf,
   hasOwnSize,
   LENGTH_UNITS,
+  withinCourt,
   type CourtName,
+  type SizeM,
 } from '@orthokin/core/floor';
 import type { Pattern } from '@orthokin/core/pattern';
 import type { ReactElement } from 'react';
@@ -13,7 +16,13 @@ import { SelectField } from '../../parts/form/SelectField.js';
 import { useEditor } from '../state/editor.js';
 import { useUnit } from '../state/unit.js';
 import { Part, Row } from './Part.js';
+import { homeWords } from '../../words/court.js';
 import { say } from '../../words/studio.js';
+
+/** Not in the middle of a named line. */
+const ELSEWHERE = 'elsewhere';
+
+const isSame = (a: number, b: number): boolean => Math.abs(a - b) < 0.005;
 
 const COURT_OPTIONS = COURT_NAMES.map((name) => [name, COURTS[name].name] as const);
 
@@ -35,6 +44,15 @@ export function CourtPart(): ReactElement {
   const onCourt = (change: Partial<Pattern['home']['onCourt']>) =>
     edit((now) => ({ ...now, home: { ...now.home, onCourt: { ...now.home.onCourt, ...change } } }));
   const { widthM, lengthM } = courtOf(court, sizeM);
+  // A smaller floor takes home base with it: outside it nobody waits.
+  const resize = (to: SizeM) =>
+    edit((now) => ({
+      ...now,
+      sizeM: to,
+      home: { ...now.home, onCourt: withinCourt(court, to, now.home.onCourt) },
+    }));
+  const { across } = courtMarks(court, sizeM);
+  const on = across.find(({ atM }) => isSame(atM, home.onCourt.y) && isSame(0, home.onCourt.x));
   return (
     <Part aria-label={say('court')}>
       <Row $columns="2fr 1fr">
@@ -46,6 +64,20 @@ export function CourtPart(): ReactElement {
           onChange={setUnit}
         />
       </Row>
+      <Row $columns="1fr">
+        <SelectField
+          label={say('homeStands')}
+          value={on?.name ?? ELSEWHERE}
+          options={[
+            [ELSEWHERE, homeWords(court, sizeM, home.onCourt, unit)],
+            ...across.map(({ name }) => [name, say('inMiddleOf', { name })] as const),
+          ]}
+          onChange={(name) => {
+            const chosen = across.find((each) => each.name === name);
+            if (chosen) onCourt({ x: 0, y: chosen.atM });
+          }}
+        />
+      </Row>
       <Row>
         {sizeM && (
           <>
@@ -55,7 +87,7 @@ export function CourtPart(): ReactElement {
               min={1}
               max={120}
               value={widthM}
-              onChange={(width) => edit((now) => ({ ...now, sizeM: { lengthM, widthM: width } }))}
+              onChange={(width) => resize({ lengthM, widthM: width })}
             />
             <LengthField
               label={say('length')}
@@ -63,7 +95,7 @@ export function CourtPart(): ReactElement {
               min={1}
               max={120}
               value={lengthM}
-              onChange={(length) => edit((now) => ({ ...now, sizeM: { widthM, lengthM: length } }))}
+              onChange={(length) => resize({ widthM, lengthM: length })}
             />
             <span />
           </>
@@ -71,12 +103,16 @@ export function CourtPart(): ReactElement {
         <LengthField
           label={say('homeFromMiddle')}
           unit={unit}
+          min={-widthM / 2}
+          max={widthM / 2}
           value={home.onCourt.x}
           onChange={(x) => onCourt({ x })}
         />
         <LengthField
           label={say('homeFromBack')}
           unit={unit}
+          min={0}
+          max={lengthM}
           value={home.onCourt.y}
           onChange={(y) => onCourt({ y })}
         />

@@ -19,8 +19,8 @@ import { say } from '../../words/studio.js';
 
 const MarkerRow = styled.li`
   display: grid;
-  grid-template-columns: 30px minmax(0, 1fr) 86px 86px 40px;
-  gap: 4px 8px;
+  grid-template-columns: 30px minmax(0, 1fr) 94px 94px;
+  gap: 2px 8px;
   align-items: center;
   padding: 7px 0;
   border-top: 1px solid ${colour('rule')};
@@ -30,8 +30,11 @@ const MarkerRow = styled.li`
     grid-template-columns: repeat(3, minmax(0, 1fr));
     gap: 8px;
   }
-  small {
+  .where {
     grid-column: 2 / -1;
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
     font-size: 15px;
     color: ${colour('quiet')};
   }
@@ -75,13 +78,15 @@ function MarkerFields({ target }: { target: Target }): ReactElement {
         value={target.at.y}
         onChange={(y) => change({ at: { ...target.at, y } })}
       />
-      <IconButton
-        aria-label={say('takeMarkerLetterAway', { letter: target.letter })}
-        onPress={() => edit((now) => withoutTarget(now, target.letter))}
-      >
-        <Trash2 size={17} />
-      </IconButton>
-      <small>{say('fromhomeFromHomeBase', { fromHome: fromHome(target, unit) })}</small>
+      <div className="where">
+        {say('fromhomeFromHomeBase', { fromHome: fromHome(target, unit) })}
+        <IconButton
+          aria-label={say('takeMarkerLetterAway', { letter: target.letter })}
+          onPress={() => edit((now) => withoutTarget(now, target.letter))}
+        >
+          <Trash2 size={17} />
+        </IconButton>
+      </div>
       {more && (
         <div className="more">
           <SelectField

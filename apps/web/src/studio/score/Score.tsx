@@ -96,6 +96,10 @@ function Axis({ scale }: { scale: Scale }): ReactElement {
   );
 }
 
+/** No block is narrower than its number; on a wide one the number is as large as elsewhere. */
+const LEAST_PX = 14;
+const WIDE_PX = 18;
+
 /** Landings are set to this, ms. */
 const GRAIN_MS = 5;
 
@@ -168,12 +172,12 @@ const Block = memo(function Block({
         y={(LANE_PX - 8) / 2}
         dy="0.36em"
         textAnchor="middle"
-        fontSize={13}
+        fontSize={width >= WIDE_PX ? 13 : 11}
         fontWeight={650}
         fill={foot === 'left' ? colour('ink') : colour('sheet')}
         className="mono"
       >
-        {width >= 14 ? index + 1 : ''}
+        {index + 1}
       </text>
     </g>
   );
@@ -196,7 +200,7 @@ function Blocks({ leg, scale }: { leg: Leg; scale: Scale }): ReactElement {
             atMs={fromMs}
             leastMs={leg.placements[index - 1]?.atMs ?? -Infinity}
             mostMs={leg.placements[index + 1]?.atMs ?? Infinity}
-            width={Math.max(9, scale.x(toMs) - left - 2)}
+            width={Math.max(LEAST_PX, scale.x(toMs) - left - 2)}
             msPerPx={scale.msPerPx}
             picked={step === index}
           />

@@ -26,4 +26,6 @@ export const budget = {
   bestHome:
     'Waiting {aside} (green ring), {name}’s tightest target would be {then} instead of {now}.',
   noRecovery: 'No time for the way home from {letters}, going back: {problem}',
+  tooSlow: 'it is too slow to get there so.',
+  bouncesTwice: 'it would come down once more before it gets there.',
 } as const;

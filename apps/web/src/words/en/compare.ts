@@ -6,4 +6,14 @@ export const compare = {
   figuresNoClearDifferenceDoubt: '{figures}: no clear difference{doubt}.',
   figuresSecondTypicallyAbsWhichDoubt: '{figures}: the {second} typically {abs} {which}{doubt}.',
   notComparedFiguresDifferentFormat: 'Not to be compared in figures: different {format}.',
+  firstAndNewest: 'The first set and the newest',
+  bestAndNewest: 'The best set and the newest',
+  leftAndRight: 'Left and right',
+  acrossFrom: '{a} beside its mirror {b}',
+  firstAndNewestWhy: '{a} and {b}, both on rung {rung}',
+  bestAndNewestWhy: '{a}, with the quickest {duration}, and {b}',
+  leftAndRightWhy:
+    'To {a} and to {b}, as far from home, {sets, plural, one {in the newest set} other {in the newest # sets}}',
+  acrossFromWhy:
+    'The same way to either side, {sets, plural, one {in the newest set} other {in the newest # sets}}',
 } as const;

@@ -220,4 +220,6 @@ export const studio = {
   middleLine: 'on the middle line',
   offWhichMiddle: '{off} {which} of the middle',
   drawingEmpty: 'The drawing is empty.',
+  homeStands: 'Home base stands',
+  inMiddleOf: 'in the middle of the {name}',
 } as const;

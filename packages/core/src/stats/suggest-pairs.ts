@@ -1,0 +1,70 @@
+import type { Target } from '../floor/index.js';
+import { counterpartOf } from '../pattern/index.js';
+import { likenessOf, type CourseSet } from './course.js';
+import type { CourseDuration } from './set-figures.js';
+import { mirroredLetters } from './sides.js';
+
+/** Some sets of an athlete, and which targets of them; all where none are named. */
+export interface PairSide {
+  readonly setIds: readonly string[];
+  readonly letters: readonly string[];
+}
+
+/** What is worth laying side by side. */
+export const PAIRS = ['first and newest', 'best and newest', 'left and right', 'mirror'] as const;
+export type PairOf = (typeof PAIRS)[number];
+
+export interface SuggestedPair {
+  readonly of: PairOf;
+  readonly sides: readonly [PairSide, PairSide];
+  readonly duration: CourseDuration;
+}
+
+/** Newest sets whose reps of either side are read together: one set has too few of each. */
+const SETS_FOR_SIDES = 4;
+
+/** What shows most of a rep that is in all of these sets. */
+const BY: readonly CourseDuration[] = ['cycle', 'response', 'recovery', 'travel', 'reaction'];
+
+/**
+ * What is worth comparing of an athlete, from sets alike in everything but the day: the kind and rung
+ * of the newest. `targets` are those of its pattern. Empty where nothing was timed.
+ */
+export function suggestPairs(
+  sets: readonly CourseSet[],
+  targets: readonly Target[],
+): SuggestedPair[] {
+  const newest = [...sets].sort((a, b) => a.atMs - b.atMs).at(-1);
+  if (!newest) return [];
+  const alike = sets
+    .filter((set) => likenessOf(set) === likenessOf(newest))
+    .sort((a, b) => a.atMs - b.atMs);
+  const duration = BY.find((name) => newest.figures.mediansMs[name] !== undefined);
+  const [first] = alike;
+  if (!duration || !first) return [];
+  const whole = ({ setId }: CourseSet): PairSide => ({ setIds: [setId], letters: [] });
+  const medianOf = ({ figures }: CourseSet) => figures.mediansMs[duration] ?? Infinity;
+  const best = alike.reduce((a, b) => (medianOf(b) < medianOf(a) ? b : a));
+  const recent = alike.slice(-SETS_FOR_SIDES).map(({ setId }) => setId);
+  const { left, right } = mirroredLetters(targets);
+  const across = (a: readonly string[], b: readonly string[]): SuggestedPair['sides'] => [
+    { setIds: recent, letters: a },
+    { setIds: recent, letters: b },
+  ];
+  const pair = (of: PairOf, sides: SuggestedPair['sides']): SuggestedPair => ({
+    ...{ of, sides, duration },
+  });
+  return [
+    ...(first === newest ? [] : [pair('first and newest', [whole(first), whole(newest)])]),
+    ...(best === newest || best === first
+      ? []
+      : [pair('best and newest', [whole(best), whole(newest)])]),
+    ...(left.length > 0 && right.length > 0 ? [pair('left and right', across(left, right))] : []),
+    ...(left.length > 1
+      ? left.flatMap((letter) => {
+          const there = counterpartOf({ targets }, letter);
+          return there ? [pair('mirror', across([letter], [there.letter]))] : [];
+        })
+      : []),
+  ];
+}
