@@ -190,6 +190,10 @@ describe('rungs and limits in words', () => {
       { kind: 'reckoned', reckonedMs: 1000, factor: 1.3, how: 'the way' },
       '130 % of 1.00 s: the way',
     ],
+    [
+      { kind: 'own line', lineMs: 1310, factor: 1.1, n: 60 },
+      '110 % of the 1.31 s their own reaction and travel line says, over 60 timed ways',
+    ],
     [undefined, 'set without a source'],
   ])('a limit from %j', (source, words) => {
     expect(sourceWords(source)).toBe(words);

@@ -12,7 +12,12 @@ import {
   type StandardTest,
 } from '@orthokin/core/progress';
 import { MAX_SEED } from '@orthokin/core/cue';
-import { MAX_RUNGS, type LimitSources } from '@orthokin/core/pattern';
+import {
+  MAX_RUNGS,
+  MAX_TARGETS,
+  TARGETED_DURATIONS,
+  type LimitSources,
+} from '@orthokin/core/pattern';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -32,7 +37,7 @@ import {
 } from 'class-validator';
 import { IsMoment } from './moment.js';
 import { OrNull } from './or-null.js';
-import { LimitsBody, LimitSourcesBody } from './rung.js';
+import { LimitsBody, LimitSourcesBody, TargetLimitBody } from './rung.js';
 
 const of = (kind: Rule['kind']) => ValidateIf(({ kind: own }: RuleBody) => own === kind);
 
@@ -182,6 +187,13 @@ export class OwnLimitsBody implements OwnLimits {
   @ValidateNested()
   @Type(() => LimitSourcesBody)
   limitSources: LimitSources;
+
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(TARGETED_DURATIONS.length * MAX_TARGETS)
+  @ValidateNested({ each: true })
+  @Type(() => TargetLimitBody)
+  targetLimits?: readonly TargetLimitBody[];
 }
 
 /** An athlete's own limits on a pattern's rungs; the newest saved stand, all of them. */

@@ -119,8 +119,14 @@ export class LimitSourceBody {
   @Max(LONGEST_LIMIT_MS)
   recordMs?: number;
 
-  /** Of a record: the reps it comes from. */
-  @ValidateIf(({ kind }: LimitSourceBody) => kind === 'record')
+  /** Of an own travel line: what it says of the target. */
+  @ValidateIf(({ kind }: LimitSourceBody) => kind === 'own line')
+  @IsPositive()
+  @Max(LONGEST_LIMIT_MS)
+  lineMs?: number;
+
+  /** Of a record, or an own line: the reps or ways it comes from. */
+  @ValidateIf(({ kind }: LimitSourceBody) => kind === 'record' || kind === 'own line')
   @IsInt()
   @Min(1)
   @Max(1_000_000)

@@ -1,4 +1,4 @@
-import { targetLimits } from '@orthokin/core/budget';
+import { lineLimits, targetLimits, travelTime } from '@orthokin/core/budget';
 import { HOME } from '@orthokin/core/floor';
 import {
   GATED_DURATIONS,
@@ -21,6 +21,7 @@ import {
   judgeRep,
   judgeSet,
   withLimit,
+  withOwnLimit,
   withOwnLimits,
 } from '@orthokin/core/progress';
 import { readRep, type RepReading } from '@orthokin/core/timing';
@@ -88,6 +89,38 @@ describe('a limit of a target’s own', () => {
     expect(theirs && limitAt(theirs, 'recovery', 'B')).toBe(950);
     const same = withLimits(rung, { reaction: 280, recovery: 1000 });
     expect([limitAt(same, 'recovery', 'B'), limitAt(same, 'reaction', 'B')]).toEqual([700, 280]);
+  });
+
+  test('an athlete’s own line gives each target in play its own, the far one more', () => {
+    const pattern = { targets: layoutTargets('star', 3) };
+    const own = {
+      ...{ reactionMs: 250, n: 40 },
+      travel: { acceleration: 8, topSpeed: 4, n: 40, rss: 0, residualSdS: 0.03 },
+    };
+    const letters = pattern.targets.map(({ letter }) => letter);
+    const asked = { ...rung, number: 3, targets: letters, floorScale: 0.5, limitsMs: {} };
+    const limits = lineLimits(asked, pattern, own, 1.1);
+    expect(limits.map(({ target }) => target)).toEqual(letters);
+    for (const { target, limitMs, source } of limits) {
+      const at = pattern.targets.find(({ letter }) => letter === target)?.at ?? HOME;
+      const lineMs = 250 + 1000 * travelTime(0.5 * Math.hypot(at.x, at.y), own.travel);
+      expect(source).toEqual({ kind: 'own line', lineMs: Math.round(lineMs), factor: 1.1, n: 40 });
+      expect(Math.abs(limitMs - 1.1 * lineMs)).toBeLessThan(6);
+    }
+    expect(lineLimits({ ...asked, targets: ['Z'] }, pattern, own, 1)).toEqual([]);
+
+    // Set for the athlete, each target keeps its own; given back, nothing is left of it.
+    const most = limits.reduce((a, b) => (b.limitMs > a.limitMs ? b : a));
+    const limit = { ms: most.limitMs, source: most.source };
+    const set = withOwnLimit([], 3, 'response', limit, limits);
+    const [theirs] = withOwnLimits([asked], set);
+    for (const { target, limitMs } of limits)
+      expect(theirs && limitAt(theirs, 'response', target)).toBe(limitMs);
+    expect(withOwnLimit(set, 3, 'response', null)).toEqual([]);
+    const coach = withOwnLimit(set, 3, 'response', { ms: 900, source: { kind: 'coach' } });
+    expect(coach).toEqual([
+      { rung: 3, limitsMs: { response: 900 }, limitSources: { response: { kind: 'coach' } } },
+    ]);
   });
 
   test('is something else that is asked: what was shown before does not count', () => {

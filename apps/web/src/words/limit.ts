@@ -45,6 +45,12 @@ export function sourceWords(source: LimitSource | undefined): string {
         recordMs: secondsWithUnit(source.recordMs),
         n: source.n,
       });
+    case 'own line':
+      return say('factorOwnLine', {
+        factor: percent(source.factor),
+        lineMs: secondsWithUnit(source.lineMs),
+        n: source.n,
+      });
     case 'reckoned':
       return say('factorReckonedmsHow', {
         factor: percent(source.factor),

@@ -1,6 +1,15 @@
-import type { LimitSource, Rung, TargetLimit } from '../pattern/index.js';
+import { distance, HOME } from '../floor/index.js';
+import {
+  targetOf,
+  type LimitSource,
+  type Pattern,
+  type Rung,
+  type TargetLimit,
+} from '../pattern/index.js';
+import type { OwnSpeed } from './own-speed.js';
 import type { TargetBudget } from './rally.js';
 import { limitFrom } from './threshold.js';
+import { travelTime } from './travel.js';
 
 /** The durations a budget gives a limit for. */
 export const BUDGETED = ['response', 'recovery'] as const;
@@ -62,3 +71,22 @@ export function budgetSource(
   );
   return least?.source ?? null;
 }
+
+/**
+ * A response limit of each target in play from an athlete's own reaction and travel line, times a
+ * factor: a far target is given what a far way takes this athlete.
+ */
+export const lineLimits = (
+  { targets, floorScale }: Pick<Rung, 'targets' | 'floorScale'>,
+  pattern: Pick<Pattern, 'targets'>,
+  { reactionMs, travel, n }: OwnSpeed,
+  factor: number,
+): TargetLimit[] =>
+  targets.flatMap((target) => {
+    const to = targetOf(pattern, target);
+    if (!to) return [];
+    const wayM = floorScale * distance(HOME, to.at);
+    const lineMs = Math.round(reactionMs + 1000 * travelTime(wayM, travel));
+    const source = { kind: 'own line' as const, lineMs, factor, n };
+    return [{ gate: 'response' as const, target, limitMs: limitFrom(source), source }];
+  });

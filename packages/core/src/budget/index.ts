@@ -19,7 +19,13 @@ export {
   type SpeedUnit,
 } from './projectile.js';
 export { bestHome, type BestHome } from './best-home.js';
-export { BUDGETED, budgetSource, targetLimits, type Budgeted } from './budget-limits.js';
+export {
+  BUDGETED,
+  budgetSource,
+  lineLimits,
+  targetLimits,
+  type Budgeted,
+} from './budget-limits.js';
 export { ownFeasibility, ownSpeedOf, type OwnSpeed, type TimedWays } from './own-speed.js';
 export {
   comingTo,

@@ -17,7 +17,9 @@ export function limitFrom(source: LimitSource, coachMs = NaN): number {
           ? source.budgetMs
           : source.kind === 'record'
             ? source.recordMs
-            : source.reckonedMs);
+            : source.kind === 'own line'
+              ? source.lineMs
+              : source.reckonedMs);
   return source.kind === 'coach' ? exact : STEP_MS * Math.round(exact / STEP_MS);
 }
 

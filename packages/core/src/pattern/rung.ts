@@ -51,6 +51,13 @@ export type LimitSource =
       readonly recordMs: number;
       readonly factor: number;
       readonly n: number;
+    }
+  /** What a target takes by the athlete's own reaction and travel line, times a factor; from `n` timed ways. */
+  | {
+      readonly kind: 'own line';
+      readonly lineMs: number;
+      readonly factor: number;
+      readonly n: number;
     };
 
 /** The kinds of source, as stored. */
@@ -59,6 +66,7 @@ export const LIMIT_SOURCES = [
   'reckoned',
   'budget',
   'record',
+  'own line',
 ] as const satisfies LimitSource['kind'][];
 
 /** Longest allowed times, ms. A duration without a limit is not judged. */

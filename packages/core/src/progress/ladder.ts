@@ -2,8 +2,10 @@ import type { CueOrder } from '../cue/index.js';
 import {
   limitsAt,
   RUNG_ORDERS,
+  TARGETED_DURATIONS,
   targetOf,
   withLimits,
+  withTargetLimits,
   type GatedDuration,
   type LimitSource,
   type LimitsMs,
@@ -11,6 +13,7 @@ import {
   type Pattern,
   type Rung,
   type RungOrder,
+  type TargetLimit,
 } from '../pattern/index.js';
 import { ok, wrong, type Result } from '../result/index.js';
 import type { AxisOrder } from './draft.js';
@@ -62,18 +65,23 @@ export interface OwnLimits {
   readonly rung: number;
   readonly limitsMs: LimitsMs;
   readonly limitSources: LimitSources;
+  /** Of single targets, for gates that have a limit here. */
+  readonly targetLimits?: readonly TargetLimit[];
 }
 
 /** The rungs as they are asked of an athlete with limits of their own. */
 export const withOwnLimits = (rungs: readonly Rung[], own: readonly OwnLimits[]): Rung[] =>
   rungs.map((rung) => {
     const limits = own.find((each) => each.rung === rung.number);
-    return limits
-      ? {
-          ...withLimits(rung, { ...rung.limitsMs, ...limits.limitsMs }),
-          limitSources: { ...rung.limitSources, ...limits.limitSources },
-        }
-      : rung;
+    if (!limits) return rung;
+    const asked = {
+      ...withLimits(rung, { ...rung.limitsMs, ...limits.limitsMs }),
+      limitSources: { ...rung.limitSources, ...limits.limitSources },
+    };
+    return TARGETED_DURATIONS.reduce((with_, gate) => {
+      const own = (limits.targetLimits ?? []).filter((each) => each.gate === gate);
+      return own.length > 0 ? withTargetLimits(with_, gate, own) : with_;
+    }, asked);
   });
 
 /** A limit of a duration with where it comes from. */
@@ -113,9 +121,15 @@ export function withOwnLimit(
   rung: number,
   gate: GatedDuration,
   limit: SourcedLimit | null,
+  targets: readonly TargetLimit[] = [],
 ): OwnLimits[] {
   const before = own.find((each) => each.rung === rung);
-  const changed = withLimit(before ?? { rung, limitsMs: {}, limitSources: {} }, gate, limit);
+  const set = withLimit(before ?? { rung, limitsMs: {}, limitSources: {} }, gate, limit);
+  // What was settled target by target before goes with the limit that it stood for.
+  const others = (set.targetLimits ?? []).filter((each) => each.gate !== gate);
+  const all = [...others, ...targets];
+  const { targetLimits, ...rest } = set;
+  const changed = all.length > 0 ? { ...rest, targetLimits: all } : rest;
   return [...own.filter((each) => each.rung !== rung), changed]
     .filter(({ limitsMs }) => Object.keys(limitsMs).length > 0)
     .sort((a, b) => a.rung - b.rung);

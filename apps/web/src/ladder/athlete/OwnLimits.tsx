@@ -1,17 +1,23 @@
 import type { AthleteLadderReply } from '@orthokin/contract';
-import { limitFrom, recordOf } from '@orthokin/core/budget';
-import { GATED_DURATIONS, type GatedDuration, type RecordKind } from '@orthokin/core/pattern';
+import { limitFrom, lineLimits, recordOf } from '@orthokin/core/budget';
+import {
+  GATED_DURATIONS,
+  type GatedDuration,
+  type RecordKind,
+  type TargetLimit,
+} from '@orthokin/core/pattern';
 import { withOwnLimit, type SourcedLimit } from '@orthokin/core/progress';
-import { problemSentence, type Result } from '@orthokin/core/result';
+import { problemSentence, wrong, type Result } from '@orthokin/core/result';
 import { useState, type ReactElement } from 'react';
 import { useSaveOwnLimits } from '../../api/ladder.js';
 import { Button } from '../../parts/Button.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { SecondsField, ShareField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
-import { capital, secondsWithUnit } from '../../words/format.js';
+import { capital, seconds, secondsWithUnit } from '../../words/format.js';
 import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
+import { useOwnSpeed } from '../useOwnSpeed.js';
 import { usePooledReps } from '../usePooledReps.js';
 import { sourceWords } from '../../words/limit.js';
 import { say } from '../../words/ladder.js';
@@ -19,10 +25,11 @@ import { say } from '../../words/ladder.js';
 const FROM_WORDS: readonly (readonly [from: From, words: string])[] = [
   ['best quartile', say('theirOwnBestQuartile')],
   ['median', say('theirOwnMedian')],
+  ['own line', say('theirOwnLine')],
   ['coach', say('yourOwnNumber')],
   ['rung', say('rungEveryone')],
 ];
-type From = RecordKind | 'coach' | 'rung';
+type From = RecordKind | 'own line' | 'coach' | 'rung';
 
 /** Limits for this athlete alone: from their own record, or the coach's number. */
 export function OwnLimits({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
@@ -38,15 +45,23 @@ export function OwnLimits({ ladder }: { ladder: AthleteLadderReply }): ReactElem
   const now = asked?.limitsMs[gate];
   const numberMs = coachMs ?? now ?? 1000;
   const timesMs = (reps?.[gate] ?? []).filter((ms) => ms !== null);
+  const speed = useOwnSpeed(athlete.id, pattern);
+  const byLine =
+    from === 'own line' && asked && speed?.ok
+      ? lineLimits(asked, pattern, speed.value, factor)
+      : [];
   const wished: Result<SourcedLimit> | null =
     from === 'rung'
       ? null
-      : from === 'coach'
-        ? { ok: true, value: { source: { kind: 'coach' }, ms: numberMs } }
-        : recorded(timesMs, from, factor);
+      : from === 'own line'
+        ? speed && (speed.ok ? widest(byLine) : speed)
+        : from === 'coach'
+          ? { ok: true, value: { source: { kind: 'coach' }, ms: numberMs } }
+          : recorded(timesMs, from, factor);
   const set = () => {
     if (wished && !wished.ok) return;
-    const limits = withOwnLimit(ownLimits, rung, gate, wished?.value ?? null);
+    if (from !== 'rung' && !wished) return;
+    const limits = withOwnLimit(ownLimits, rung, gate, wished?.value ?? null, byLine);
     save.mutate({
       athleteId: athlete.id,
       patternId: pattern.id,
@@ -69,10 +84,18 @@ export function OwnLimits({ ladder }: { ladder: AthleteLadderReply }): ReactElem
           label={say('limit')}
           value={gate}
           options={GATED_DURATIONS}
-          onChange={setGate}
+          onChange={(chosen) => {
+            setGate(chosen);
+            if (chosen !== 'response' && from === 'own line') setFrom('best quartile');
+          }}
         />
-        <SelectField label={say('from')} value={from} options={FROM_WORDS} onChange={setFrom} />
-        {(from === 'median' || from === 'best quartile') && (
+        <SelectField
+          label={say('from')}
+          value={from}
+          options={FROM_WORDS.filter(([each]) => each !== 'own line' || gate === 'response')}
+          onChange={setFrom}
+        />
+        {(from === 'median' || from === 'best quartile' || from === 'own line') && (
           <ShareField
             label={say('times')}
             min={0.5}
@@ -112,12 +135,26 @@ export function OwnLimits({ ladder }: { ladder: AthleteLadderReply }): ReactElem
                 ms: secondsWithUnit(wished.value.ms),
                 sourceWords: sourceWords(wished.value.source),
               })
-            : problemSentence(wished.problem))}
+            : problemSentence(wished.problem))}{' '}
+        {byLine.length > 1 && eachTarget(byLine)}
       </Quiet>
       {save.error && <Notice>{save.error.message}</Notice>}
     </section>
   );
 }
+
+/** The limit of the target that is given most: it stands for the rung, each target for itself. */
+function widest(limits: readonly TargetLimit[]): Result<SourcedLimit> {
+  const [most] = [...limits].sort((a, b) => b.limitMs - a.limitMs);
+  return most
+    ? { ok: true, value: { ms: most.limitMs, source: most.source } }
+    : wrong('targets', 0, say('aTargetInPlay'));
+}
+
+const eachTarget = (limits: readonly TargetLimit[]): string =>
+  say('eachTargetGets', {
+    list: limits.map(({ target, limitMs }) => `${target} ${seconds(limitMs)}`).join(', '),
+  });
 
 function recorded(
   timesMs: readonly number[],

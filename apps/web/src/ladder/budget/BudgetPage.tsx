@@ -31,7 +31,7 @@ import { usualRally, type RallyPlan } from './usual-rally.js';
 import { movedHome } from './own-places.js';
 import { ReachFloor } from './ReachFloor.js';
 import { SetLimits } from './SetLimits.js';
-import { useOwnSpeed } from './useOwnSpeed.js';
+import { useOwnSpeed } from '../useOwnSpeed.js';
 import { WhoReaches } from './WhoReaches.js';
 import { say } from '../../words/ladder.js';
 

@@ -8,4 +8,6 @@ export const limit = {
   coachsNumber: 'the coach’s number',
   setWithoutSource: 'set without a source',
   eachTargetsOwn: 'each target’s own limit ({least}–{most})',
+  factorOwnLine:
+    '{factor} of the {lineMs} their own reaction and travel line says, over {n} timed ways',
 } as const;

@@ -2,8 +2,8 @@ import { ownSpeedOf, type OwnSpeed } from '@orthokin/core/budget';
 import type { Pattern } from '@orthokin/core/pattern';
 import { wrong, type Result } from '@orthokin/core/result';
 import { useMemo } from 'react';
-import { say } from '../../words/ladder.js';
-import { usePooledReps } from '../usePooledReps.js';
+import { say } from '../words/ladder.js';
+import { usePooledReps } from './usePooledReps.js';
 
 /** An athlete's own speed on a pattern; `null` while it is read. */
 export function useOwnSpeed(
