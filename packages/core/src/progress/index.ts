@@ -131,6 +131,7 @@ export {
   type StaircaseReading,
   type StaircaseRule,
 } from './staircase.js';
+export { targetGauges, type TargetGauge, type TargetTimes } from './target-gauges.js';
 export {
   suggestCount,
   suggestSequential,

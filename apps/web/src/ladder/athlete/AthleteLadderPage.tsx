@@ -20,6 +20,7 @@ import { MoveWays } from './MoveWays.js';
 import { NextRung } from './NextRung.js';
 import { OwnLimits } from './OwnLimits.js';
 import { RulePath } from './RulePath.js';
+import { TargetBars } from './TargetBars.js';
 import { say } from '../../words/ladder.js';
 
 const Columns = styled.div`
@@ -143,6 +144,7 @@ function OnLadder({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
               <Gauges judgement={newest.judgement} sources={here.limitSources} />
             </section>
           )}
+          {here && evidence.length > 0 && <TargetBars ladder={ladder} rung={here} />}
           <section>
             <Heading>
               <Explained what="evidence">{say('evidenceSoFar')}</Explained>

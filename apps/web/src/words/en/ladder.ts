@@ -52,6 +52,13 @@ export const ladder = {
   leave: 'Leave as it is',
   rungNumberRaiseswords: 'Rung {number}: {raisesWords}',
   theirOwnBestQuartile: 'their own best quartile',
+  eachTargetAgainstItsLimit: 'Each target against its own limit',
+  eachTargetHow:
+    'The middle rep of {sets, plural, one {the set} other {the # sets}} on this rung as a bar, the middle half of the reps as a line on it, the limit as a tick: × the whole middle half is over it, ≈ it lies within. Whether a set passes is judged rep by rep.',
+  gateByTarget: '{gate} by target',
+  targetInside: '{median} s, {by} in hand',
+  targetOver: '{median} s, {by} over',
+  targetLimit: 'limit {limit} s, {n, plural, one {# rep} other {# reps}}',
   theirOwnLine: 'their own line, target by target',
   aTargetInPlay: 'at least one target in play',
   eachTargetGets: 'By target: {list} s.',

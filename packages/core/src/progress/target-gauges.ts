@@ -1,0 +1,41 @@
+import { median, quantile } from '../numeric/index.js';
+import { limitAt, TARGETED_DURATIONS, type Rung, type TargetedDuration } from '../pattern/index.js';
+
+/** How one target's times lie to what it is allowed, ms. */
+export interface TargetGauge {
+  readonly target: string;
+  readonly n: number;
+  readonly medianMs: number;
+  /** The middle half. */
+  readonly middle: readonly [number, number];
+  readonly limitMs: number;
+}
+
+/** Counted reps as columns, as far as these gauges need them; `null` where not timed. */
+export interface TargetTimes extends Readonly<
+  Record<TargetedDuration, readonly (number | null)[]>
+> {
+  readonly target: readonly string[];
+}
+
+/**
+ * Each target in play against its own limit, for every duration that a far target needs longer for
+ * and that the rung limits. Targets nobody was timed to are left out.
+ */
+export function targetGauges(
+  reps: TargetTimes,
+  rung: Pick<Rung, 'targets' | 'limitsMs' | 'targetLimits'>,
+): { readonly gate: TargetedDuration; readonly targets: readonly TargetGauge[] }[] {
+  return TARGETED_DURATIONS.flatMap((gate) => {
+    const targets = rung.targets.flatMap((target): TargetGauge[] => {
+      const limitMs = limitAt(rung, gate, target);
+      const timed = reps[gate].flatMap((ms, i) =>
+        reps.target[i] === target && ms !== null ? [ms] : [],
+      );
+      if (limitMs === undefined || timed.length === 0) return [];
+      const middle = [quantile(timed, 0.25), quantile(timed, 0.75)] as const;
+      return [{ ...{ target, limitMs, middle }, n: timed.length, medianMs: median(timed) }];
+    });
+    return targets.length > 0 ? [{ gate, targets }] : [];
+  });
+}
