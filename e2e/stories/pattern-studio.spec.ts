@@ -332,23 +332,24 @@ test('somebody else saved meanwhile: nothing is lost, and the coach chooses', as
   );
 });
 
-test('the set-out sheet and the position cards print on one page each, without the shell', async ({
+test('the set-out sheet and the position cards print on a page each, without the shell', async ({
   page,
 }) => {
   await openPattern(page, 'Star from the T');
   const studio = page.url().split('?')[0] ?? '';
-  for (const [sheet, heading] of [
-    ['set-out', 'Star from the T'],
-    ['cards/F', 'F, wide right'],
+  for (const [sheet, heading, sheets] of [
+    ['set-out', 'Star from the T', 1],
+    ['cards/F', 'F, wide right', 1],
+    ['cards', 'A, short right', 6],
   ] as const) {
     await page.goto(`${studio}/${sheet}`);
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText(heading);
+    await expect(page.getByRole('heading', { level: 1 }).first()).toHaveText(heading);
     await page.emulateMedia({ media: 'print' });
     await expect(page.getByRole('navigation')).toBeHidden();
     await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
     const pdf = await page.pdf({ format: 'A4', printBackground: true });
     const pages = pdf.toString('latin1').match(/\/Type\s*\/Page\b/g);
-    expect(pages).toHaveLength(1);
+    expect(pages).toHaveLength(sheets);
     await page.emulateMedia({ media: 'screen' });
   }
 });

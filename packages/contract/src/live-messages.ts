@@ -90,6 +90,30 @@ export class SetNews {
   faults: KeyedFault[];
 }
 
+/** The last finished rep, for whoever stands away from the drill's screen; times in ms. */
+export class LastRepNews {
+  @IsInt()
+  @Min(0)
+  ordinal: number;
+
+  @Matches(CAPITAL, LETTER)
+  letter: string;
+
+  @OrNull()
+  @IsNumber()
+  reactionMs: number | null;
+
+  @OrNull()
+  @IsNumber()
+  recoveryMs: number | null;
+
+  /** Why it does not count; `null` where it does. */
+  @OrNull()
+  @IsString()
+  @MaxLength(60)
+  leftOut: string | null;
+}
+
 /** How far the set is: told with every change. */
 export class RunNews {
   @IsIn(RUN_STATES)
@@ -118,6 +142,17 @@ export class RunNews {
   @ArrayMaxSize(MOST_FAULTS)
   @IsIn(FAULTS, { each: true })
   faults: Fault[];
+
+  /** When a set that lasts a time is over, epoch ms on the drill screen's clock; else `null`. */
+  @OrNull()
+  @IsNumber()
+  endsAtMs: number | null;
+
+  @OrNull()
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => LastRepNews)
+  last: LastRepNews | null;
 }
 
 class SwitchComing {

@@ -22,7 +22,8 @@ const GOOD: Readonly<Record<LiveMessageName, readonly object[]>> = {
   run: [
     {
       ...{ state: 'cued', ordinal: 3, reps: 10, finished: 2 },
-      ...{ openEvents: ['cue'], faults: ['lean'] },
+      ...{ openEvents: ['cue'], faults: ['lean'], endsAtMs: 1500 },
+      last: { ordinal: 2, letter: 'A', reactionMs: 210, recoveryMs: 900, leftOut: 'missed' },
     },
   ],
   coming: [
@@ -91,7 +92,7 @@ test.each(SPOTS)(
         expect(allowed).not.toBe('');
         expect(given.length).toBeLessThan(200);
       }),
-      { numRuns: 60 },
+      { numRuns: 40 },
     );
   },
 );

@@ -18,7 +18,7 @@ const set = {
 };
 const run = {
   ...{ state: 'cued', ordinal: 3, reps: 10, finished: 2 },
-  ...{ openEvents: ['cue'], faults: [] },
+  ...{ openEvents: ['cue'], faults: [], endsAtMs: null, last: null },
 };
 const coming = { letter: 'A', dueMs: 1500, switchTo: null, freezeMs: null, late: null };
 
@@ -26,6 +26,10 @@ test.each<[LiveMessageName, object]>([
   ['here', {}],
   ['set', set],
   ['run', run],
+  [
+    'run',
+    { ...run, last: { ordinal: 2, letter: 'A', reactionMs: 210, recoveryMs: null, leftOut: null } },
+  ],
   ['coming', coming],
   ['coming', { ...coming, switchTo: { letter: 'B', atMs: 1620 }, freezeMs: 2000 }],
   [
@@ -52,6 +56,7 @@ test.each<[LiveMessageName, object, string]>([
   ['set', { ...set, cueKinds: ['smell'] }, 'cueKinds'],
   ['run', { ...run, state: 'asleep' }, 'state'],
   ['run', { ...run, ordinal: -1 }, 'ordinal'],
+  ['run', { ...run, last: { ordinal: 2, letter: 'A' } }, 'last.reactionMs'],
   ['coming', { ...coming, dueMs: 'now' }, 'dueMs'],
   ['coming', { ...coming, switchTo: { letter: 'B' } }, 'switchTo.atMs'],
   ['coming', { letter: 'A', dueMs: 1500, switchTo: null, freezeMs: null }, 'late'],

@@ -162,6 +162,7 @@ export const router = createBrowserRouter([
       { path: 'patterns', lazy: library },
       { path: 'patterns/:patternId', lazy: studio },
       { path: 'patterns/:patternId/set-out', lazy: setOut },
+      { path: 'patterns/:patternId/cards', lazy: cards },
       { path: 'patterns/:patternId/cards/:letter', lazy: cards },
       { path: '*', element: <Lost /> },
     ],

@@ -18,12 +18,15 @@ export function PositionStill({
   width,
   height,
   label,
+  goesDeg,
 }: {
   standing: Standing;
   phase: Phase;
   width: number;
   height: number;
   label: string;
+  /** Where it goes from here, degrees from forward. */
+  goesDeg?: number | undefined;
 }): ReactElement {
   const { left, right } = standing;
   const middle = { x: (left.at.x + right.at.x) / 2, y: (left.at.y + right.at.y) / 2 };
@@ -61,6 +64,17 @@ export function PositionStill({
         strokeWidth={0.012}
         strokeDasharray="0.04 0.03"
       />
+      {goesDeg !== undefined && (
+        <path
+          d="M0 -0.08V-0.34M-0.08 -0.26 0 -0.36 0.08 -0.26"
+          transform={`rotate(${goesDeg}) scale(${zoom})`}
+          fill="none"
+          stroke={colour('ink')}
+          strokeWidth={0.028}
+          strokeLinecap="round"
+          strokeLinejoin="round"
+        />
+      )}
       {(['left', 'right'] as const).map((foot) => (
         <Sole
           key={foot}

@@ -65,6 +65,7 @@ export function StudioMenu(): ReactElement {
   };
   const acts: Readonly<Record<string, () => void>> = {
     'set-out': () => void navigate(`/patterns/${patternId}/set-out`),
+    allCards: () => void navigate(`/patterns/${patternId}/cards`),
     cards: () => void navigate(`/patterns/${patternId}/cards/${letter ?? ''}`),
     json: () =>
       download(
@@ -87,6 +88,7 @@ export function StudioMenu(): ReactElement {
       <Items placement="bottom end">
         <Menu onAction={(key) => acts[String(key)]?.()}>
           <MenuItem id="set-out">{say('setOutSheetPrint')}</MenuItem>
+          <MenuItem id="allCards">{say('allPositionCardsPrint')}</MenuItem>
           {letter !== null && <MenuItem id="cards">{say('positionCardsPrint')}</MenuItem>}
           <MenuItem id="json">{say('patternFileJson')}</MenuItem>
           {drawings.flatMap(({ what, selector }) =>

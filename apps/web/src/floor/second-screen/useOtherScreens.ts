@@ -1,7 +1,8 @@
-import type { Fault } from '@orthokin/core/timing';
+import { trialOf } from '@orthokin/core/cue';
+import { readRep, type Fault } from '@orthokin/core/timing';
 import { rungOf } from '@orthokin/core/pattern';
 import { useContext, useEffect, useMemo, useRef } from 'react';
-import { finishedReps, lastRep, repsDue } from '@orthokin/core/run';
+import { finishedReps, lastRep, repsDue, settingsOf } from '@orthokin/core/run';
 import type { DrillPlan, Run } from '../../drill/plan.js';
 import { matOf } from '../../beacons/fleet.js';
 import type { BeaconLink } from '../../beacons/link.js';
@@ -26,7 +27,22 @@ const setNews = (plan: DrillPlan, faults: readonly Fault[], nameOf: NameOfFault)
   faults: faults.map((fault) => ({ fault, name: nameOf(fault) })),
 });
 
-const runNews = (run: Run): RunNews => ({
+/** The last finished rep that was not struck out, as it is read on this screen. */
+function lastNews(run: Run): RunNews['last'] {
+  const rep = lastRep(run);
+  if (!rep) return null;
+  const cue = run.plan.cues.find(({ ordinal }) => ordinal === rep.ordinal);
+  const { durations, leftOut } = readRep(rep, settingsOf(run.plan), cue && trialOf(cue));
+  return {
+    ...{ ordinal: rep.ordinal, letter: rep.target, leftOut },
+    reactionMs: durations.reaction?.ms ?? null,
+    recoveryMs: durations.recovery?.ms ?? null,
+  };
+}
+
+const runNews = (run: Run, clock: SetClock): RunNews => ({
+  endsAtMs: run.workEndsMs === null ? null : epochOf(clock.toPage(run.workEndsMs)),
+  last: lastNews(run),
   state: run.state,
   ordinal: run.ordinal,
   // How many cues a time holds nobody knows before it is over.
@@ -68,14 +84,14 @@ export function useOtherScreens(
   const now = useRef({ run, acts, call, nameOf });
   useEffect(() => {
     now.current = { run, acts, call, nameOf };
-    channel?.tell('run', runNews(run));
+    channel?.tell('run', runNews(run, clock));
   });
   useEffect(() => {
     if (!channel) return;
     const tellAll = (to?: string) => {
       const current = now.current.run;
       channel.tell('set', setNews(plan, keyedFaults(current), now.current.nameOf), to);
-      channel.tell('run', runNews(current), to);
+      channel.tell('run', runNews(current, clock), to);
     };
     tellAll();
     const stops = [

@@ -21,7 +21,7 @@ export const PatternSheet = ({
     back={back}
     backWords={say('backPattern')}
     ways={(['svg', 'png'] as const).map((kind) => (
-      <Button key={kind} onPress={() => void downloadDrawings('#sheet-plan svg', name, kind)}>
+      <Button key={kind} onPress={() => void downloadDrawings('.sheet-plan svg', name, kind)}>
         <Download size={18} aria-hidden /> {say('planKind', { kind: kind.toUpperCase() })}
       </Button>
     ))}

@@ -1,13 +1,13 @@
 import { legFigures, pathsOf } from '@orthokin/core/footwork';
-import { HOME, lengthWords, type LengthUnit } from '@orthokin/core/floor';
+import { heading, HOME, lengthWords, type LengthUnit, type Point } from '@orthokin/core/floor';
 import {
-  legOf,
   notesOf,
   POSITION_NAMES,
   positionOf,
   targetOf,
   type Leg,
   type Pattern,
+  type PositionName,
 } from '@orthokin/core/pattern';
 import type { ReactElement } from 'react';
 import { useParams } from 'react-router';
@@ -39,15 +39,16 @@ const Grid = styled.div`
     break-inside: avoid;
   }
   h2 {
-    display: flex;
-    justify-content: space-between;
-    gap: 8px;
-    margin: 0 0 1.5mm;
-    font-size: 18px;
-  }
-  h2 span {
+    margin: 0;
+    font-size: 17px;
     font-weight: 450;
     color: ${colour('quiet')};
+  }
+  h2 + p {
+    margin: 0 0 1.5mm;
+    font-size: 24px;
+    font-weight: 700;
+    line-height: 1.15;
   }
   .facts {
     display: flex;
@@ -57,6 +58,9 @@ const Grid = styled.div`
     margin: 1.5mm 0 0;
     padding: 0;
     list-style: none;
+  }
+  .facts > div {
+    line-height: 1.3;
   }
   li::before {
     content: '';
@@ -73,6 +77,12 @@ const Grid = styled.div`
     grid-template-columns: minmax(0, 1fr);
   }
 `;
+
+/** Where an athlete goes from a position: to the target, home again, or nowhere yet. */
+function goesFrom(name: PositionName, target: Point): number | undefined {
+  if (name === 'split') return heading(HOME, target);
+  return name === 'action' ? heading(target, HOME) : undefined;
+}
 
 function Cards({
   pattern,
@@ -113,19 +123,19 @@ function Cards({
           if (!standing) return null;
           return (
             <article key={name} style={{ borderColor: PHASE_COLOURS[name] }}>
-              <h2>
-                {POSITION_WORDS[name]} <span>{cue && `“${cue}”`}</span>
-              </h2>
+              <h2>{POSITION_WORDS[name]}</h2>
+              <p>{cue && `“${cue}”`}</p>
               <div className="facts">
                 <PositionStill
                   standing={standing}
                   phase={name}
-                  width={116}
-                  height={96}
+                  width={176}
+                  height={138}
                   label={POSITION_WORDS[name]}
+                  goesDeg={goesFrom(name, targetOf(pattern, leg.target)?.at ?? HOME)}
                 />
                 <div>
-                  <WeightBar leftWeight={standing.leftWeight} width={88} />
+                  <WeightBar leftWeight={standing.leftWeight} width={52} />
                   <div>{baseWords(standing, pattern, unit)}</div>
                   <div>{headingWords(standing)}</div>
                   <div>{windowWords(name, pattern)}</div>
@@ -139,8 +149,8 @@ function Cards({
             </article>
           );
         })}
-        <article className="way" id="sheet-plan" style={{ borderColor: PHASE_COLOURS.travel }}>
-          <h2>{say('way')}</h2>
+        <article className="way sheet-plan" style={{ borderColor: PHASE_COLOURS.travel }}>
+          <h2 style={{ marginBottom: '2mm' }}>{say('way')}</h2>
           <FloorPlan
             pattern={{
               ...pattern,
@@ -162,21 +172,44 @@ function Cards({
   );
 }
 
-/** The positions of one leg on one printed page. */
+/** Every leg on a page of its own. */
+const Sheets = styled.div`
+  > section + section {
+    margin-top: 14mm;
+    break-before: page;
+  }
+  @media print {
+    > section + section {
+      margin-top: 0;
+    }
+  }
+`;
+
+/** The positions of one leg on one printed page, or of every leg on as many. */
 export function PositionCards(): ReactElement {
-  const { patternId = '', letter = '' } = useParams();
+  const { patternId = '', letter } = useParams();
   const { pattern, isPending } = usePrintable(patternId);
   const [unit] = useRemembered<LengthUnit>('length-unit', 'metres');
-  const leg = pattern && legOf(pattern, letter);
+  const legs = pattern?.legs.filter(({ target }) => letter === undefined || target === letter);
   return (
     <PatternSheet
-      back={`/patterns/${patternId}?leg=${letter}`}
-      name={`${pattern?.name ?? ''} ${letter}`}
+      back={`/patterns/${patternId}${letter === undefined ? '' : `?leg=${letter}`}`}
+      name={[pattern?.name, letter].filter((part) => part !== undefined).join(' ')}
     >
-      {pattern && leg ? (
-        <Cards pattern={pattern} leg={leg} unit={unit} />
+      {pattern && legs && legs.length > 0 ? (
+        <Sheets>
+          {legs.map((leg) => (
+            <section key={leg.target} aria-label={say('cardsOf', { letter: leg.target })}>
+              <Cards pattern={pattern} leg={leg} unit={unit} />
+            </section>
+          ))}
+        </Sheets>
       ) : (
-        <Quiet>{isPending ? say('openingPattern') : say('noFeetLaidThisTarget')}</Quiet>
+        <Quiet>
+          {isPending
+            ? say('openingPattern')
+            : say(letter === undefined ? 'noFeetLaidAnyTarget' : 'noFeetLaidThisTarget')}
+        </Quiet>
       )}
     </PatternSheet>
   );

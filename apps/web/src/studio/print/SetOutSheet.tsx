@@ -223,7 +223,7 @@ function Sheet({ pattern, unit }: { pattern: Pattern; unit: LengthUnit }): React
           </Quiet>
         </div>
         <div className="plan">
-          <div id="sheet-plan">
+          <div className="sheet-plan">
             <Plan pattern={pattern} second={second} />
           </div>
           <Needed pattern={pattern} second={second} unit={unit} />

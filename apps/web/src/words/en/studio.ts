@@ -222,4 +222,7 @@ export const studio = {
   drawingEmpty: 'The drawing is empty.',
   homeStands: 'Home base stands',
   inMiddleOf: 'in the middle of the {name}',
+  cardsOf: 'Position cards of {letter}',
+  allPositionCardsPrint: 'Position cards of all targets, to print',
+  noFeetLaidAnyTarget: 'No feet are laid for any target yet: lay them in the studio.',
 } as const;
