@@ -6,6 +6,7 @@ import { useMemo, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { useAddress } from '../../parts/useAddress.js';
 import { useCourse, useSetReviews } from '../../api/review.js';
+import { HowKnown } from '../../parts/explained/HowKnown.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { dayWords, listWords } from '../../words/format.js';
 import { Failed, Notice } from '../../parts/Notice.js';
@@ -209,7 +210,8 @@ function HasChanged({
       <strong>{say('hasAthleteChanged')}</strong>{' '}
       {typeof better === 'string'
         ? whyNotSentence(better)
-        : [betterSentence(better, duration), settleSentence(better.change)].join(' ')}
+        : [betterSentence(better, duration), settleSentence(better.change)].join(' ')}{' '}
+      <HowKnown what="change" />
     </p>
   );
 }
@@ -255,7 +257,9 @@ function Compared({
       )}
       {comparison && (
         <>
-          <p style={{ maxWidth: '78ch', margin: '10px 0' }}>{say('theseSingleRepsSetsNamedSo')}</p>
+          <p style={{ maxWidth: '78ch', margin: '10px 0' }}>
+            {say('theseSingleRepsSetsNamedSo')} <HowKnown what={duration} />
+          </p>
           {!isOther && isWhole && differs.length === 0 && (
             <HasChanged first={first} second={second} duration={duration} />
           )}

@@ -2,6 +2,8 @@ import type { AthleteCourseReply, SquadLineReply } from '@orthokin/contract';
 import { isItBetter, leanOf, usualSpans, type CourseDuration } from '@orthokin/core/stats';
 import type { ReactElement } from 'react';
 import { useClub } from '../../api/club.js';
+import { Explained } from '../../parts/explained/Explained.js';
+import { HowKnown } from '../../parts/explained/HowKnown.js';
 import { FloorPlan } from '../../parts/plan/FloorPlan.js';
 import { PhaseSwatch } from '../../parts/phases.js';
 import { Quiet } from '../../parts/Text.js';
@@ -62,7 +64,9 @@ export function FiguresSheet({
             <th scope="col">{say('pattern2')}</th>
             <th scope="col">{say('days')}</th>
             <th scope="col">{say('sets2')}</th>
-            <th scope="col">{say('repsCounted')}</th>
+            <th scope="col">
+              <Explained what="counted">{say('repsCounted')}</Explained>
+            </th>
             <th scope="col">{say('rungs')}</th>
           </tr>
         </thead>
@@ -87,6 +91,10 @@ export function FiguresSheet({
             <strong>
               {isCompared ? betterSentence(better, duration) : whyNotSentence(better)}
             </strong>
+            <span className="no-print">
+              {' '}
+              <HowKnown what="change" />
+            </span>
             {isCompared && (
               <small>
                 {settleSentence(better.change)} {doubtSentence(better)}
@@ -99,7 +107,10 @@ export function FiguresSheet({
         {say('comparedBasisWords', { basis, words: kind.words })}
       </Quiet>
       <p style={{ marginTop: '2mm' }}>
-        {techniqueSentence(kind.sets)} {leanSentence(leanOf(kind.sets))}
+        {techniqueSentence(kind.sets)} {leanSentence(leanOf(kind.sets))}{' '}
+        <span className="no-print">
+          <HowKnown what="clean" />
+        </span>
       </p>
       <CourseChart course={course} kind={kind} duration="cycle" />
     </Sheet>
