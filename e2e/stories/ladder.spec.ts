@@ -318,7 +318,7 @@ test('what would this rule do? Two rules on one chart, and settings for a wished
   const summary = async () => (await chart.getAttribute('aria-label')) ?? '';
   const first = await summary();
   expect(first).toMatch(/Rule A: .*Rule B: /);
-  await expect(page.getByText(/^Rule A moves up \d/)).toBeVisible();
+  await expect(page.getByText(/^Rule A: of athletes who pass .* would move up/)).toBeVisible();
   await expect(page.getByText('Counting sets:')).toBeVisible({ timeout: 60_000 });
   await coach.fill('Moved up too soon, at most', '2');
   await expect(page.getByText(/Too soon within 20 sets: (1|0\.\d|2) %/)).toBeVisible();
@@ -326,5 +326,7 @@ test('what would this rule do? Two rules on one chart, and settings for a wished
   await expect.poll(summary, { timeout: 60_000 }).not.toBe(first);
   await expect(headline(page)).toContainText('B moves up too soon less often');
   await page.reload();
-  await expect(page.getByText(/Rule B moves up \d/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/Rule B: of athletes who pass .* would move up/)).toBeVisible({
+    timeout: 60_000,
+  });
 });

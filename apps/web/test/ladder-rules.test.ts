@@ -28,7 +28,7 @@ test('rules are followed at every true rate, the same draws for each, and progre
   );
   expect(comparisonSentence([], TOLD)).toBeNull();
   expect(ruleVerdict('Rule A', answer[0] ?? [], TOLD)).toMatch(
-    /^Rule A moves up \d+ % of athletes who pass 70 % of their reps, and 100 % of those who pass 90 %/,
+    /^Rule A: of athletes who pass 70 % of their reps \d in 10 would move up; of those who pass 90 %, all, half/,
   );
   expect(ruleVerdict('Rule A', [], TOLD)).toBe('');
 });
@@ -72,7 +72,11 @@ test('shares are shown with their doubt, and sets with their middle half', () =>
 test('rules are told by who is clearly not ready and who clearly is, wherever ready lies', () => {
   const answer = simulateRules(question, () => undefined);
   const low = ruleVerdict('A', answer[0] ?? [], { readyRate: 0.65, isLearning: false });
-  expect(low).toMatch(/who pass 55 % of their reps, and .* who pass 75 %/);
+  expect(low).toMatch(
+    /who pass 55 % of their reps \d in 100 would move up; of those who pass 75 %, /,
+  );
   const edge = ruleVerdict('A', answer[0] ?? [], { readyRate: 0.99, isLearning: true });
-  expect(edge).toMatch(/who begin by passing 85 % of their reps, and .* passing 95 %/);
+  expect(edge).toMatch(
+    /who begin by passing 85 % of their reps .* would move up; of those who begin by passing 95 %/,
+  );
 });

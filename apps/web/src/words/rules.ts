@@ -44,6 +44,16 @@ export interface Told {
   readonly isLearning: boolean;
 }
 
+/** A share of athletes told as people: of ten, or where that would be nobody, of a hundred. */
+export function peopleWords(share: number): string {
+  const ofHundred = Math.round(100 * share);
+  if (ofHundred === 0) return say('none');
+  if (ofHundred === 100) return say('all');
+  return ofHundred < 10 || ofHundred > 90
+    ? say('ofHundred', { n: ofHundred })
+    : say('ofTen', { n: Math.round(10 * share) });
+}
+
 /** What a rule does with who is not ready and who is, in a sentence. */
 export function ruleVerdict(
   name: string,
@@ -58,10 +68,10 @@ export function ruleVerdict(
   const half = setsWords(high).split(' ')[0] ?? '';
   return say('nameMovesUpFinepercentAthletesWho', {
     name,
-    finePercent: finePercent(low.moved),
+    low: peopleWords(low.moved),
     who,
     below: below ?? '',
-    finePercent2: finePercent(high.moved),
+    high: peopleWords(high.moved),
     above: above ?? '',
     half,
   });

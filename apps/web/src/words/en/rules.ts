@@ -2,7 +2,11 @@ export const rules = {
   whoBeginPassing: 'who begin by passing',
   whoPass: 'who pass',
   nameMovesUpFinepercentAthletesWho:
-    '{name} moves up {finePercent} of athletes {who} {below} of their reps, and {finePercent2} of those {who} {above}, half of them within {half} sets.',
+    '{name}: of athletes {who} {below} of their reps {low} would move up; of those {who} {above}, {high}, half of them within {half} sets.',
+  ofTen: '{n} in 10',
+  ofHundred: '{n} in 100',
+  none: 'none',
+  all: 'all',
   bothMoveUpTooSoonAbout: 'Both move up too soon about as often',
   whichMovesUpTooSoonLess: '{which} moves up too soon less often',
   readyWaitAboutLong: 'the ready wait about as long',
