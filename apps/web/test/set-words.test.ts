@@ -222,7 +222,7 @@ describe('how much time there is', () => {
     expect(reachSentence(budget({}), 'Mara')).toContain('0.80 s');
     expect(
       reachSentence(budget({ flight: wrong('launchSpeed', 0, 'more than 0') }), 'Mara'),
-    ).toContain('launchSpeed');
+    ).toContain('too slow');
   });
 
   test('the figure in the head is off by a range over the targets', () => {
