@@ -81,6 +81,34 @@ async function measureStance(page: Page, { pattern }: SetReviewReply): Promise<v
   await page.getByRole('button', { name: 'Done measuring' }).click();
 }
 
+/**
+ * Clicks feet on the way to the rep's target and back as they would land: they stand on the floor where
+ * they were clicked, and open as a pattern of their own.
+ */
+async function readSteps(page: Page, { at }: { at: Point }): Promise<void> {
+  await page.getByRole('button', { name: 'Click the feet as they land' }).click();
+  const picture = page.getByRole('img', { name: /^The picture: click the feet/ });
+  const box = await picture.boundingBox();
+  if (!box) throw new Error('no picture');
+  for (const share of [0.25, 0.6, 1, 0.6, 0.2, 0]) {
+    for (let step = 0; step < 3; step++) await page.keyboard.press('Shift+ArrowRight');
+    const { x, y } = seenBy(USUAL_CAMERA, { x: share * at.x, y: share * at.y });
+    await picture.click({
+      position: { x: box.width * (0.5 + x), y: box.height / 2 + box.width * y },
+    });
+  }
+  const steps = page.getByRole('region', { name: 'These steps beside the plan' });
+  const figure = async (name: RegExp): Promise<number> =>
+    Number(await steps.getByRole('row', { name }).getByRole('cell').first().innerText());
+  expect((await figure(/^Steps out/)) + (await figure(/^Steps back/))).toBe(6);
+  // The last foot was clicked in the middle of home base.
+  expect(await figure(/^Short of home/)).toBeLessThan(0.05);
+  await page.getByRole('button', { name: 'Take the last back' }).click();
+  await expect(page.getByText('Foot 6: go to the first frame')).toBeVisible();
+  await expectSound(page);
+  await page.getByRole('button', { name: 'Done with the feet' }).click();
+}
+
 /** Runs a set with cues only, as a coach with a camera does. */
 async function runCuesOnly(page: Page): Promise<SetReviewReply> {
   const coach = new Coach(page);
@@ -133,6 +161,10 @@ test('a set run with cues only is filmed, its cues heard, its reps marked, revie
 
   await measureStance(page, untimed);
 
+  const rep = truth[0] ?? { ordinal: 1, at: { x: 0, y: 0 } };
+  await page.getByRole('button', { name: new RegExp(`^Rep ${rep.ordinal},`) }).click();
+  await readSteps(page, rep);
+
   await page.getByRole('button', { name: new RegExp(`^Rep ${truth[0]?.ordinal ?? 1},`) }).click();
   const positions = page.getByRole('region', { name: 'Positions' });
   await expect(positions.getByRole('listitem')).toHaveText([/Stance/, /Load/, /Recovery/]);
@@ -183,6 +215,13 @@ test('a set run with cues only is filmed, its cues heard, its reps marked, revie
   }
   await expect(page.getByText('2 reps counted', { exact: false })).toBeVisible();
   expect(away).toEqual([]);
+
+  // The feet are there still, and open in the studio.
+  await page.goto(`/film/${untimed.set.id}`);
+  await page.getByRole('button', { name: 'Open as a new pattern' }).click({ timeout: 30_000 });
+  await expect(page.getByRole('textbox', { name: 'Name of the pattern' })).toHaveValue(
+    new RegExp(`^Idris Fennimar, rep ${rep.ordinal} to`),
+  );
 });
 
 test('what is no film is refused calmly; a film is kept and can be deleted', async ({ page }) => {

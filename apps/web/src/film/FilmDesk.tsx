@@ -42,6 +42,9 @@ import { BlindPart } from './BlindPart.js';
 import { usePlay } from './usePlay.js';
 import { useTie } from './useTie.js';
 import { MARK_KEYS, MarkKeys } from './MarkKeys.js';
+import { StepsOverlay } from './steps/StepsOverlay.js';
+import { StepsPart } from './steps/StepsPart.js';
+import { useSteps } from './steps/useSteps.js';
 
 const Columns = styled.div`
   display: grid;
@@ -124,6 +127,12 @@ export function FilmDesk({
   const ratio = info ? info.widthPx / info.heightPx : USUAL_RATIO;
   const unit = (info?.widthPx ?? screenWidth) / screenWidth;
   const ground = useGround(filmKey, floor, unit);
+  const steps = useSteps(filmKey, rep?.ordinal ?? 0);
+  const floorUnder = ground.ground;
+  const reading = useMemo(
+    () => floorUnder && alignment && { ground: floorUnder, framesMs, alignment, cueMs },
+    [floorUnder, alignment, framesMs, cueMs],
+  );
   const people = usePeople();
   const shoulderM = people.data?.find(({ id }) => id === set.athleteId)?.shoulderM ?? null;
   const loop = alignment
@@ -187,6 +196,15 @@ export function FilmDesk({
               heightPx={info.heightPx}
             />
           )}
+          {info && steps.isOn && !ground.isOn && (
+            <StepsOverlay
+              work={steps}
+              frame={index}
+              {...{ unit }}
+              widthPx={info.widthPx}
+              heightPx={info.heightPx}
+            />
+          )}
           {alignment && (
             <FrameTime {...{ index, framesMs, alignment, cueMs }} ownSdMs={marker.ownSdMs} />
           )}
@@ -237,6 +255,17 @@ export function FilmDesk({
           onMiss={miss}
         />
         {info && <GroundPart work={ground} shoulderM={shoulderM} />}
+        {info && rep && (
+          <StepsPart
+            work={steps}
+            {...{ reading, events }}
+            pattern={floor}
+            letter={rep.target}
+            title={say('stillsOf', {
+              ...{ athlete: review.athlete.name, ordinal: rep.ordinal, letter: rep.target },
+            })}
+          />
+        )}
         {timed && !timed.ok && <Notice>{problemSentence(timed.problem)}</Notice>}
         {alignment && (
           <>

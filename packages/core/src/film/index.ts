@@ -55,5 +55,12 @@ export {
   type RepMarks,
   type Twice,
 } from './marks.js';
+export {
+  filmedSteps,
+  legOnFilm,
+  type FilmedStep,
+  type FootClick,
+  type StepReading,
+} from './steps.js';
 export { findTones } from './tones.js';
 export { marksVtt, vttTime, type VttMark } from './vtt.js';

@@ -1,4 +1,4 @@
-import { distance, HOME, heading, pathLength, turn, type Point } from '../floor/index.js';
+import { distance, HOME, heading, midpoint, pathLength, turn, type Point } from '../floor/index.js';
 import {
   arrivalMs,
   baseWidth,
@@ -69,6 +69,14 @@ export function legFigures(pattern: Pattern, leg: Leg): LegFigures {
     back: wayFigures(paths.back, stepsIn('recovery'), home === null ? null : home - leg.actionMs),
     baseWidthsM: widths,
   };
+}
+
+/** How far outside home base the middle between the feet ends, m; 0 inside it, `null` without a way home. */
+export function shortOfHomeM(pattern: Pattern, leg: Leg): number | null {
+  const standing = positionOf(pattern, leg, 'recovery');
+  if (!standing) return null;
+  const middle = midpoint(standing.left.at, standing.right.at);
+  return Math.max(0, distance(middle, HOME) - pattern.home.radiusM);
 }
 
 /** A path turns where its heading changes by more than this, degrees. */

@@ -3,6 +3,7 @@ export {
   changesOfDirection,
   detourRatio,
   legFigures,
+  shortOfHomeM,
   patternFigures,
   type LegFigures,
   type PatternFigures,

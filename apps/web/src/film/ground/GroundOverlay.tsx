@@ -1,24 +1,11 @@
 import { inPicture, lineInPicture, type Ground } from '@orthokin/core/film';
 import { courtOf, courtOnFloor, type Point } from '@orthokin/core/floor';
 import type { Pattern } from '@orthokin/core/pattern';
-import type { PointerEvent, ReactElement } from 'react';
-import styled from 'styled-components';
-import { colour, MONO } from '../../parts/tokens.js';
+import type { ReactElement } from 'react';
+import { colour } from '../../parts/tokens.js';
 import { measuredWords, say } from '../../words/film.js';
+import { PictureSurface } from '../PictureSurface.js';
 import type { GroundWork } from './useGround.js';
-
-const Over = styled.svg`
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  height: 100%;
-  cursor: crosshair;
-  touch-action: none;
-  text {
-    font-family: ${MONO};
-    font-weight: 700;
-  }
-`;
 
 const pointsOf = (points: readonly Point[]): string =>
   points.map(({ x, y }) => `${x},${y}`).join(' ');
@@ -63,21 +50,8 @@ export function GroundOverlay({
   unit: number;
 }): ReactElement {
   const { ground, clicked, from, measured, click } = work;
-  const press = ({ currentTarget, clientX, clientY }: PointerEvent<SVGSVGElement>) => {
-    const { left, top, width, height } = currentTarget.getBoundingClientRect();
-    click({
-      x: ((clientX - left) / width) * widthPx,
-      y: ((clientY - top) / height) * heightPx,
-    });
-  };
   return (
-    <Over
-      viewBox={`0 0 ${widthPx} ${heightPx}`}
-      preserveAspectRatio="none"
-      role="img"
-      aria-label={say('pictureToClick')}
-      onPointerDown={press}
-    >
+    <PictureSurface label={say('pictureToClick')} {...{ widthPx, heightPx }} onPress={click}>
       {ground && <Court {...{ ground, floor, unit }} />}
       {clicked.map(({ x, y }) => (
         <path
@@ -112,6 +86,6 @@ export function GroundOverlay({
           </text>
         </g>
       )}
-    </Over>
+    </PictureSurface>
   );
 }

@@ -1,0 +1,49 @@
+import type { FootClick } from '@orthokin/core/film';
+import { otherSide, type Point, type Side } from '@orthokin/core/floor';
+import { useState } from 'react';
+import { useRemembered } from '../../device/useRemembered.js';
+
+/** The feet clicked in a film, by the rep's ordinal. */
+type Clicked = Readonly<Record<number, readonly FootClick[]>>;
+
+/** Feet of one rep, clicked one after the other in the order they land. */
+export interface StepWork {
+  readonly isOn: boolean;
+  readonly begin: () => void;
+  readonly end: () => void;
+  readonly clicks: readonly FootClick[];
+  /** The foot that the next click is. */
+  readonly foot: Side;
+  readonly setFoot: (foot: Side) => void;
+  readonly click: (at: Point, frame: number) => void;
+  /** Where the toe of the last foot is: then its heading is known. */
+  readonly clickToe: (at: Point) => void;
+  readonly takeBack: () => void;
+}
+
+const FIRST_FOOT: Side = 'right';
+
+/** Every click is kept on this device as it is made. */
+export function useSteps(filmKey: string, ordinal: number): StepWork {
+  const [all, keep] = useRemembered<Clicked>(`film-steps.${filmKey}`, {});
+  const [isOn, setOn] = useState(false);
+  const [chosen, choose] = useState<Side | null>(null);
+  const clicks = all[ordinal] ?? [];
+  const last = clicks.at(-1);
+  const foot = chosen ?? (last ? otherSide(last.foot) : FIRST_FOOT);
+  const put = (own: readonly FootClick[]) => keep({ ...all, [ordinal]: own });
+  return {
+    ...{ isOn, clicks, foot },
+    begin: () => setOn(true),
+    end: () => setOn(false),
+    setFoot: choose,
+    click: (at, frame) => {
+      put([...clicks, { frame, foot, at }]);
+      choose(null);
+    },
+    clickToe: (toe) => {
+      if (last) put([...clicks.slice(0, -1), { ...last, toe }]);
+    },
+    takeBack: () => put(clicks.slice(0, -1)),
+  };
+}
