@@ -3,6 +3,7 @@ import {
   type Alignment,
   betterRep,
   cueInRecording,
+  eventFrame,
   isMarked,
   markedEvents,
   markedTwice,
@@ -10,6 +11,7 @@ import {
   NOTHING_MARKED,
   type RepMarks,
   tiedByHand,
+  withFault,
   withMark,
   withMissed,
 } from '@orthokin/core/film';
@@ -198,5 +200,38 @@ describe('what is said of a film', () => {
 
   test('a moment from the cue has its sign, and nothing is minus nothing', () => {
     expect([-120, -0.2, 0, 1383].map(fromCue)).toEqual(['−0.120', '+0.000', '+0.000', '+1.383']);
+  });
+
+  test('a fault seen on film counts, with or without times, and can be taken back', () => {
+    const { framesMs, alignment } = filmed();
+    const marks = withFault({}, 1, 'narrow base', FIRST.seenFaults);
+    const [body, ...none] = correctionsFrom(CALLED, marks, framesMs, alignment, 'Mara');
+    expect(none).toEqual([]);
+    expect(body).toMatchObject({ ordinal: 1, seenFaults: ['narrow base'], events: FIRST.events });
+    // What is kept already makes no correction; taken back, it makes one again.
+    const kept = CALLED.map((each) =>
+      each.ordinal === 1 ? { ...each, seenFaults: ['narrow base' as const] } : each,
+    );
+    expect(correctionsFrom(kept, marks, framesMs, alignment, 'Mara')).toEqual([]);
+    const back = withFault(marks, 1, 'narrow base', ['narrow base']);
+    expect(ownOf(back, 1).faults).toEqual([]);
+    expect(correctionsFrom(kept, back, framesMs, alignment, 'Mara')[0]?.seenFaults).toEqual([]);
+    // Times marked as well: both are in the one correction.
+    const timed = withMark(marks, 1, 'firstMove', frameOf(2240));
+    const [both] = correctionsFrom(CALLED, timed, framesMs, alignment, 'Mara');
+    expect(both?.events).toHaveLength(2);
+    expect(both?.seenFaults).toEqual(['narrow base']);
+  });
+
+  test('a rep is stepped through by its events, from the cue to the last', () => {
+    const own: RepMarks = { frames: { home: 90, firstMove: 20, arrival: 60 }, missed: false };
+    const walk = [0, 1, 2, 3].reduce<number[]>(
+      (at) => [...at, eventFrame(own, 5, at.at(-1) ?? 0, 1) ?? -1],
+      [],
+    );
+    expect(walk).toEqual([5, 20, 60, 90]);
+    expect(eventFrame(own, 5, 90, 1)).toBeNull();
+    expect(eventFrame(own, 5, 60, -1)).toBe(20);
+    expect(eventFrame({ ...own, frames: { cue: 7 } }, 5, 6, 1)).toBe(7);
   });
 });

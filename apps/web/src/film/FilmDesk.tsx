@@ -1,6 +1,7 @@
 import {
   betterRep,
   cueInRecording,
+  eventFrame,
   frameAt,
   inRecording,
   isMarked,
@@ -29,6 +30,7 @@ import { useGround } from './ground/useGround.js';
 import { useFilm } from './read/useFilm.js';
 import { Strip, THUMB_HEIGHT, thumbFrames, type Stretch } from './Strip.js';
 import { useFilmKeys } from './useFilmKeys.js';
+import { FaultsPart } from './FaultsPart.js';
 import { FrameTime, Screen } from './FrameTime.js';
 import { KeepPart } from './KeepPart.js';
 import { TieNote } from './TieNote.js';
@@ -146,6 +148,12 @@ export function FilmDesk({
   const mark = (name: Marked | 'cue') => {
     if (rep) marking.mark(rep.ordinal, name, index);
   };
+  const own = (rep && made[rep.ordinal]) ?? NOTHING_MARKED;
+  const goToEvent = (way: 1 | -1) => {
+    if (!rep || !alignment) return;
+    const to = eventFrame(own, frameAt(framesMs, cueInRecording(rep, alignment)), index, way);
+    if (to !== null) go(to);
+  };
   const miss = () => {
     if (rep) marking.miss(rep.ordinal);
   };
@@ -154,6 +162,8 @@ export function FilmDesk({
     ArrowRight: () => go(index + 1),
     'Shift+ArrowLeft': () => go(index - MANY),
     'Shift+ArrowRight': () => go(index + MANY),
+    ArrowUp: () => goToEvent(-1),
+    ArrowDown: () => goToEvent(1),
     Space: play.toggle,
     BracketLeft: () => goToRep(place - 1),
     BracketRight: () => goToRep(place + 1),
@@ -162,7 +172,7 @@ export function FilmDesk({
     ...Object.fromEntries(MARKED.map((name) => [MARK_KEYS[name][0], () => mark(name)])),
   });
 
-  const own = (rep && made[rep.ordinal]) ?? NOTHING_MARKED;
+  const faultsSeen = (rep && (marks[rep.ordinal]?.faults ?? rep.seenFaults)) ?? [];
   const timed =
     rep && alignment ? markedEvents(rep, own, framesMs, alignment, marker.ownSdMs) : null;
   const events: readonly TimedEvent[] = timed?.ok ? timed.value : rep ? [rep.cue] : [];
@@ -222,6 +232,7 @@ export function FilmDesk({
         <Transport
           {...{ play }}
           onStep={(by) => go(index + by)}
+          onEvent={alignment && rep ? goToEvent : null}
           before={place > 0 ? () => goToRep(place - 1) : null}
           next={next ? () => goToRep(place + 1) : null}
         />
@@ -254,6 +265,13 @@ export function FilmDesk({
           onMark={mark}
           onMiss={miss}
         />
+        {rep && (
+          <FaultsPart
+            watched={set.conditions.watched}
+            seen={faultsSeen}
+            onFault={(fault) => marking.fault(rep.ordinal, fault, rep.seenFaults)}
+          />
+        )}
         {info && <GroundPart work={ground} shoulderM={shoulderM} />}
         {info && rep && (
           <StepsPart

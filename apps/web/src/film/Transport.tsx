@@ -11,11 +11,14 @@ import { SPEEDS, type Playing, type Speed } from './usePlay.js';
 export function Transport({
   play,
   onStep,
+  onEvent,
   before,
   next,
 }: {
   play: Playing;
   onStep: (by: number) => void;
+  /** Goes to the event marked before or after; `null` where no frame has a time yet. */
+  onEvent: ((way: 1 | -1) => void) | null;
   /** Goes to the rep before; `null` at the first. */
   before: (() => void) | null;
   next: (() => void) | null;
@@ -27,6 +30,12 @@ export function Transport({
       </Button>
       <Button onPress={() => onStep(1)}>
         {say('stepOn')} <kbd>→</kbd> <ChevronRight size={18} aria-hidden />
+      </Button>
+      <Button isDisabled={onEvent === null} onPress={() => onEvent?.(-1)}>
+        {say('eventBefore')} <kbd>↑</kbd>
+      </Button>
+      <Button isDisabled={onEvent === null} onPress={() => onEvent?.(1)}>
+        {say('nextEvent')} <kbd>↓</kbd>
       </Button>
       <Button onPress={play.toggle}>
         {play.playing ? <Pause size={18} aria-hidden /> : <Play size={18} aria-hidden />}

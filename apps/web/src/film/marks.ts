@@ -6,6 +6,7 @@ import {
   type FilmRep,
   type Marks,
 } from '@orthokin/core/film';
+import { ok } from '@orthokin/core/result';
 import { eventOf, type Fault, type TimedEvent } from '@orthokin/core/timing';
 import { correctionOf, effectiveRep } from '../drill/corrections.js';
 
@@ -27,16 +28,24 @@ export function calledReps({ reps, set }: Pick<SetReviewReply, 'reps' | 'set'>):
   });
 }
 
-/** Whether marks say of a rep what is kept of it already. */
-const saysTheSame = (rep: RepReply, events: readonly TimedEvent[], missed: boolean): boolean =>
-  rep.seenFaults.includes('missed') === missed &&
+/** Whether a rep is kept already as marks would have it. */
+const saysTheSame = (
+  rep: RepReply,
+  events: readonly TimedEvent[],
+  faults: readonly Fault[],
+): boolean =>
+  rep.seenFaults.length === faults.length &&
+  faults.every((fault) => rep.seenFaults.includes(fault)) &&
   rep.events.length === events.length &&
   events.every((event) => {
     const kept = eventOf(rep.events, event.name);
     return kept?.atMs === event.atMs && kept.sdMs === event.sdMs;
   });
 
-/** Corrections that what was marked makes; none of a rep that says it already, or cannot be. */
+/**
+ * Corrections that what was marked makes; none of a rep that says it already, or cannot be. Where only
+ * faults were seen, its times stay as they were.
+ */
 export const correctionsFrom = (
   reps: readonly CalledRep[],
   marks: Marks,
@@ -47,10 +56,16 @@ export const correctionsFrom = (
 ): RepBody[] =>
   reps.flatMap(({ cue, ...rep }) => {
     const own = marks[rep.ordinal];
-    if (!own || !isMarked(own)) return [];
-    const read = markedEvents({ cue }, own, framesMs, alignment, ownSdMs);
-    if (!read.ok || saysTheSame(rep, read.value, own.missed)) return [];
-    const others = rep.seenFaults.filter((fault) => fault !== 'missed');
-    const seenFaults: Fault[] = own.missed ? [...others, 'missed'] : others;
-    return [correctionOf(rep, { events: read.value, seenFaults }, by)];
+    const isTimed = own !== undefined && isMarked(own);
+    if (!own || (!isTimed && own.faults === undefined)) return [];
+    const read = isTimed
+      ? markedEvents({ cue }, own, framesMs, alignment, ownSdMs)
+      : ok([...rep.events]);
+    if (!read.ok) return [];
+    const others = (own.faults ?? rep.seenFaults).filter((fault) => fault !== 'missed');
+    const isMissed = isTimed ? own.missed : rep.seenFaults.includes('missed');
+    const seenFaults: Fault[] = isMissed ? [...others, 'missed'] : others;
+    return saysTheSame(rep, read.value, seenFaults)
+      ? []
+      : [correctionOf(rep, { events: read.value, seenFaults }, by)];
   });

@@ -1,4 +1,5 @@
-import { withMark, withMissed, type Marked, type Marks } from '@orthokin/core/film';
+import { withFault, withMark, withMissed, type Marked, type Marks } from '@orthokin/core/film';
+import type { Fault } from '@orthokin/core/timing';
 import { useState } from 'react';
 import { useRemembered } from '../device/useRemembered.js';
 
@@ -13,6 +14,7 @@ export interface Marking {
   readonly shown: Marks;
   readonly mark: (ordinal: number, name: Marked | 'cue', frame: number) => void;
   readonly miss: (ordinal: number) => void;
+  readonly fault: (ordinal: number, fault: Fault, standing: readonly Fault[]) => void;
   readonly beginBlind: () => void;
   readonly endBlind: () => void;
 }
@@ -27,6 +29,8 @@ export function useMarking(filmKey: string): Marking {
     ...{ marks, again, isBlind, shown },
     mark: (ordinal, name, frame) => keep(withMark(shown, ordinal, name, frame)),
     miss: (ordinal) => keep(withMissed(shown, ordinal)),
+    // Faults are no moments: blind or not, what was seen counts.
+    fault: (ordinal, fault, standing) => setMarks(withFault(marks, ordinal, fault, standing)),
     beginBlind: () => {
       setAgain({});
       setBlind(true);

@@ -40,6 +40,7 @@ export {
 export {
   betterRep,
   cueInRecording,
+  eventFrame,
   FEWEST_TWICE,
   isMarked,
   MARKED,
@@ -47,6 +48,7 @@ export {
   markedTwice,
   NOTHING_MARKED,
   tiedByHand,
+  withFault,
   withMark,
   withMissed,
   type FilmRep,

@@ -1,5 +1,5 @@
 import { ok, type Result } from '../result/index.js';
-import { checkEvents, type EventName, type TimedEvent } from '../timing/index.js';
+import { checkEvents, type EventName, type Fault, type TimedEvent } from '../timing/index.js';
 import { alignByMarks, inRecording, onSetClock, type Alignment } from './align.js';
 import { markAt, repeatabilityMs } from './mark.js';
 
@@ -20,6 +20,8 @@ export interface RepMarks {
   readonly frames: Readonly<Partial<Record<Marked | 'cue', number>>>;
   /** Nobody came. */
   readonly missed: boolean;
+  /** Faults that were seen on film; `undefined` while nobody looked: those of the floor stand. */
+  readonly faults?: readonly Fault[];
 }
 
 /** Of a set, by the rep's ordinal. */
@@ -50,6 +52,31 @@ export const withMissed = (marks: Marks, ordinal: number): Marks => {
   const own = marks[ordinal] ?? NOTHING_MARKED;
   return { ...marks, [ordinal]: { ...own, missed: !own.missed } };
 };
+
+/** The marks with a fault seen in a rep, or seen no longer; `standing` are those it had before. */
+export function withFault(
+  marks: Marks,
+  ordinal: number,
+  fault: Fault,
+  standing: readonly Fault[],
+): Marks {
+  const own = marks[ordinal] ?? NOTHING_MARKED;
+  const now = own.faults ?? standing;
+  const faults = now.includes(fault) ? now.filter((each) => each !== fault) : [...now, fault];
+  return { ...marks, [ordinal]: { ...own, faults } };
+}
+
+/** The frame of the event of a rep that comes next, or before; `null` where there is none. */
+export function eventFrame(
+  { frames }: RepMarks,
+  cueFrame: number,
+  from: number,
+  way: 1 | -1,
+): number | null {
+  const { cue = cueFrame, ...marked } = frames;
+  const stops = [cue, ...Object.values(marked)].sort((a, b) => way * (a - b));
+  return stops.find((frame) => way * (frame - from) > 0) ?? null;
+}
 
 const TENTHS = 10;
 /** A cue that is seen is marked this surely at best, ms of the recording. */

@@ -145,4 +145,8 @@ export const film = {
   homeS: 'Action to home, s',
   baseLoadM: 'Feet apart at the load, m',
   shortOfHomeM: 'Short of home, m',
+  eventBefore: 'Event before',
+  nextEvent: 'Next event',
+  seenInRep: 'Seen in this rep',
+  anotherFault: 'another fault',
 } as const;

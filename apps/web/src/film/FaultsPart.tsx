@@ -1,0 +1,58 @@
+import { SEEN_FAULTS, type Fault } from '@orthokin/core/timing';
+import { useContext, type ReactElement } from 'react';
+import { Button } from '../parts/Button.js';
+import { FaultNames } from '../parts/fault-names.js';
+import { SelectField } from '../parts/form/SelectField.js';
+import { Heading } from '../parts/Text.js';
+import { say } from '../words/film.js';
+import { Row } from './Row.js';
+
+const NONE = '';
+
+/** Faults that are seen on film: those watched and those seen so far as keys, every other one by name. */
+export function FaultsPart({
+  watched,
+  seen,
+  onFault,
+}: {
+  watched: readonly Fault[];
+  /** In this rep. */
+  seen: readonly Fault[];
+  onFault: (fault: Fault) => void;
+}): ReactElement {
+  const nameOf = useContext(FaultNames);
+  const keys = [...new Set([...watched, ...seen])].filter((fault) => SEEN_FAULTS.includes(fault));
+  const others = SEEN_FAULTS.filter((fault) => fault !== 'missed' && !keys.includes(fault));
+  return (
+    <section style={{ marginTop: 18 }} aria-label={say('seenInRep')}>
+      <Heading>{say('seenInRep')}</Heading>
+      <Row>
+        {keys.map((fault) => (
+          <Button
+            key={fault}
+            aria-pressed={seen.includes(fault)}
+            weight={seen.includes(fault) ? 'main' : 'plain'}
+            onPress={() => onFault(fault)}
+          >
+            {nameOf(fault)}
+          </Button>
+        ))}
+        <div style={{ width: 200 }}>
+          <SelectField
+            label={say('anotherFault')}
+            hideLabel
+            value={NONE}
+            options={[
+              [NONE, say('anotherFault')],
+              ...others.map((fault) => [fault, nameOf(fault)] as const),
+            ]}
+            onChange={(chosen) => {
+              const fault = others.find((each) => each === chosen);
+              if (fault) onFault(fault);
+            }}
+          />
+        </div>
+      </Row>
+    </section>
+  );
+}
