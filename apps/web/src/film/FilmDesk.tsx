@@ -31,7 +31,9 @@ import { useFilm } from './read/useFilm.js';
 import { Strip, THUMB_HEIGHT, thumbFrames, type Stretch } from './Strip.js';
 import { useFilmKeys } from './useFilmKeys.js';
 import { FaultsPart } from './FaultsPart.js';
-import { FrameTime, Screen } from './FrameTime.js';
+import { FrameTime } from './FrameTime.js';
+import { Screen } from './Screen.js';
+import { usePictureZoom } from './usePictureZoom.js';
 import { KeepPart } from './KeepPart.js';
 import { TieNote } from './TieNote.js';
 import { Positions, positionsSeen, STILL_HEIGHT } from './Positions.js';
@@ -127,7 +129,9 @@ export function FilmDesk({
   }, [tiedAt, place, framesMs, ask]);
   const [screenRef, screenWidth] = useWidth<HTMLDivElement>(800);
   const ratio = info ? info.widthPx / info.heightPx : USUAL_RATIO;
-  const unit = (info?.widthPx ?? screenWidth) / screenWidth;
+  const zoom = usePictureZoom();
+  const size = info && { widthPx: info.widthPx, heightPx: info.heightPx };
+  const unit = (info?.widthPx ?? screenWidth) / screenWidth / zoom.transform.k;
   const ground = useGround(filmKey, floor, unit);
   const steps = useSteps(filmKey, rep?.ordinal ?? 0);
   const floorUnder = ground.ground;
@@ -196,29 +200,26 @@ export function FilmDesk({
   return (
     <Columns>
       <div>
-        <Screen ref={screenRef} style={{ maxWidth: `calc(50vh * ${ratio})` }}>
-          <canvas ref={onScreen} aria-hidden data-frame={shown ?? ''} />
-          {info && ground.isOn && (
-            <GroundOverlay
-              work={ground}
-              {...{ floor, unit }}
-              widthPx={info.widthPx}
-              heightPx={info.heightPx}
-            />
-          )}
-          {info && steps.isOn && !ground.isOn && (
-            <StepsOverlay
-              work={steps}
-              frame={index}
-              {...{ unit }}
-              widthPx={info.widthPx}
-              heightPx={info.heightPx}
-            />
-          )}
-          {alignment && (
-            <FrameTime {...{ index, framesMs, alignment, cueMs }} ownSdMs={marker.ownSdMs} />
-          )}
-        </Screen>
+        <div ref={screenRef} style={{ maxWidth: `calc(50vh * ${ratio})` }}>
+          <Screen
+            zoom={zoom}
+            picture={
+              <>
+                <canvas ref={onScreen} aria-hidden data-frame={shown ?? ''} />
+                {size && ground.isOn && (
+                  <GroundOverlay work={ground} {...{ floor, unit }} {...size} />
+                )}
+                {size && steps.isOn && !ground.isOn && (
+                  <StepsOverlay work={steps} frame={index} {...{ unit }} {...size} />
+                )}
+              </>
+            }
+          >
+            {alignment && (
+              <FrameTime {...{ index, framesMs, alignment, cueMs }} ownSdMs={marker.ownSdMs} />
+            )}
+          </Screen>
+        </div>
         {alignment && rep && (
           <div style={{ marginTop: 10 }}>
             <Strip

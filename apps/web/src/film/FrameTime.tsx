@@ -4,26 +4,17 @@ import styled from 'styled-components';
 import { colour, MONO } from '../parts/tokens.js';
 import { fineSeconds, fromCue, say } from '../words/film.js';
 
-/** What the film is shown on, with what lies over it. */
-export const Screen = styled.div`
-  position: relative;
-  background: ${colour('rule')};
-  border: 1.5px solid ${colour('ink')};
-  canvas {
-    display: block;
-    width: 100%;
-  }
-  output {
-    position: absolute;
-    top: 12px;
-    left: 12px;
-    padding: 4px 12px;
-    border-radius: 3px;
-    background: ${colour('raised')};
-    color: ${colour('ink')};
-    font: 700 19px ${MONO};
-  }
-  output small {
+const Time = styled.output`
+  position: absolute;
+  top: 12px;
+  left: 12px;
+  padding: 4px 12px;
+  border-radius: 3px;
+  background: ${colour('raised')};
+  color: ${colour('ink')};
+  font: 700 19px ${MONO};
+  pointer-events: none;
+  small {
     margin-left: 8px;
     font-size: 16px;
     font-weight: 450;
@@ -46,10 +37,10 @@ export const FrameTime = ({
   /** Of whoever marks, ms; `null` for what is usual. */
   ownSdMs: number | null;
 }): ReactElement => (
-  <output>
+  <Time>
     {say('fromCue', { at: fromCue(onSetClock(alignment, framesMs[index] ?? 0) - cueMs) })}
     <small>
       {say('sure', { sure: fineSeconds(markAt(framesMs, index, alignment.rate, ownSdMs).sdMs) })}
     </small>
-  </output>
+  </Time>
 );

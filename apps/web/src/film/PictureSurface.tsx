@@ -2,6 +2,7 @@ import type { Point } from '@orthokin/core/floor';
 import type { PointerEvent, ReactElement, ReactNode } from 'react';
 import styled from 'styled-components';
 import { MONO } from '../parts/tokens.js';
+import { KEEPS_PRESSES } from './usePictureZoom.js';
 
 const Over = styled.svg`
   position: absolute;
@@ -47,6 +48,7 @@ export function PictureSurface({
       role="img"
       aria-label={label}
       onPointerDown={press}
+      {...{ [KEEPS_PRESSES]: '' }}
     >
       {children}
     </Over>

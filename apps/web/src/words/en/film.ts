@@ -149,4 +149,7 @@ export const film = {
   nextEvent: 'Next event',
   seenInRep: 'Seen in this rep',
   anotherFault: 'another fault',
+  closer: 'Closer',
+  farther: 'Farther away',
+  wholePicture: 'The whole picture',
 } as const;
