@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
+import { ALL_FORMATS, BufferSource, Input } from 'mediabunny';
 import type { SetReviewReply } from '@orthokin/contract';
 import { filmedReps, seenBy, USUAL_CAMERA, type FilmedRep } from '@orthokin/core/film';
 import type { Point } from '@orthokin/core/floor';
@@ -183,6 +184,21 @@ test('a set run with cues only is filmed, its cues heard, its reps marked, revie
   await expect(page.getByRole('button', { name: /^First move/ })).toHaveAttribute(
     'aria-pressed',
     'true',
+  );
+  // A clip of the rep: every frame from half a second before its cue to half a second after home.
+  const [clip] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'This rep as a clip, at 25 %' }).click(),
+  ]);
+  expect(clip.suggestedFilename()).toMatch(/^idris-fennimar-rep-1-to-[a-z]\.webm$/);
+  const taken = new Input({
+    source: new BufferSource(readFileSync(await clip.path())),
+    formats: ALL_FORMATS,
+  });
+  const home = eventOf(truth[0]?.events ?? [], 'home')?.atMs ?? NaN;
+  const cue = eventOf(truth[0]?.events ?? [], 'cue')?.atMs ?? NaN;
+  expect(Math.abs((await taken.computeDuration()) - (4 * (home - cue + 1000)) / 1000)).toBeLessThan(
+    0.25,
   );
   const [vtt] = await Promise.all([
     page.waitForEvent('download'),

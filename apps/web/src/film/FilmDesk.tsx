@@ -30,6 +30,7 @@ import { useGround } from './ground/useGround.js';
 import { useFilm } from './read/useFilm.js';
 import { Strip, THUMB_HEIGHT, thumbFrames, type Stretch } from './Strip.js';
 import { useFilmKeys } from './useFilmKeys.js';
+import { ClipPart } from './ClipPart.js';
 import { FaultsPart } from './FaultsPart.js';
 import { FrameTime } from './FrameTime.js';
 import { Screen } from './Screen.js';
@@ -37,6 +38,7 @@ import { usePictureZoom } from './usePictureZoom.js';
 import { KeepPart } from './KeepPart.js';
 import { TieNote } from './TieNote.js';
 import { Positions, positionsSeen, STILL_HEIGHT } from './Positions.js';
+import { Row } from './Row.js';
 import { RepsRow } from './RepsRow.js';
 import { Transport } from './Transport.js';
 import { useMarking } from './useMarking.js';
@@ -197,6 +199,9 @@ export function FilmDesk({
   }, [ask, seenAt]);
   const marked = reps.filter(({ ordinal }) => isMarked(marks[ordinal] ?? NOTHING_MARKED));
 
+  const repTitle = ({ ordinal, target }: CalledRep): string =>
+    say('stillsOf', { athlete: review.athlete.name, ordinal, letter: target });
+
   return (
     <Columns>
       <div>
@@ -245,9 +250,7 @@ export function FilmDesk({
             pictures={positions}
             letter={rep.target}
             fromCueMs={(frame) => onSetClock(alignment, framesMs[frame] ?? 0) - cueMs}
-            title={say('stillsOf', {
-              ...{ athlete: review.athlete.name, ordinal: rep.ordinal, letter: rep.target },
-            })}
+            title={repTitle(rep)}
             onGo={go}
           />
         )}
@@ -280,10 +283,17 @@ export function FilmDesk({
             {...{ reading, events }}
             pattern={floor}
             letter={rep.target}
-            title={say('stillsOf', {
-              ...{ athlete: review.athlete.name, ordinal: rep.ordinal, letter: rep.target },
-            })}
+            title={repTitle(rep)}
           />
+        )}
+        {rep && alignment && (
+          <Row>
+            <ClipPart
+              {...{ film, events, framesMs, alignment }}
+              speed={play.speed}
+              title={repTitle(rep)}
+            />
+          </Row>
         )}
         {timed && !timed.ok && <Notice>{problemSentence(timed.problem)}</Notice>}
         {alignment && (

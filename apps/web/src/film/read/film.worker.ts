@@ -1,4 +1,5 @@
 import { ALL_FORMATS, BlobSource, EncodedPacketSink, Input, type VideoSample } from 'mediabunny';
+import { clipOf, type ClipOrder } from './clip.js';
 import { Frames } from './frames.js';
 import { hear } from './hear.js';
 import type { Answered, Asked, PicturesOf } from './messages.js';
@@ -82,6 +83,15 @@ async function picture(
   tell({ tell: 'pictures', of, pictures }, pictures);
 }
 
+async function clip(order: ClipOrder): Promise<void> {
+  if (!open) return;
+  const { frames, screen } = open;
+  const film = await clipOf(frames.between(order.from, order.to), screen, order, (share) =>
+    tell({ tell: 'clipping', share }),
+  );
+  tell({ tell: 'clip', film });
+}
+
 async function listen(plannedMs: readonly number[], tonesHz: readonly number[]): Promise<void> {
   const track = await open?.input.getPrimaryAudioTrack();
   const heard = track
@@ -106,6 +116,11 @@ self.onmessage = ({ data }: MessageEvent<Asked>): void => {
       showing = showing
         .then(() => picture(data.of, data.indices, data.heightPx))
         .catch(() => undefined);
+      return;
+    case 'clip':
+      showing = showing
+        .then(() => clip(data.order))
+        .catch(() => tell({ tell: 'clip', film: null }));
       return;
     case 'hear':
       void listen(data.plannedMs, data.tonesHz).catch(() =>

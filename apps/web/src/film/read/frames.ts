@@ -44,6 +44,11 @@ export class Frames {
     }
   }
 
+  /** Frames of a stretch in order, each to be let go by whoever takes it. */
+  between(from: number, to: number): AsyncGenerator<VideoSample, void, unknown> {
+    return this.sink.samples(this.framesS[from] ?? 0, this.framesS[to + 1] ?? Infinity);
+  }
+
   /** Single frames, for a strip: each decoded, given and let go. */
   async *each(indices: readonly number[]): AsyncGenerator<VideoSample | null> {
     yield* this.sink.samplesAtTimestamps(indices.map((index) => this.framesS[index] ?? 0));

@@ -1,4 +1,5 @@
 import type { Alignment } from '@orthokin/core/film';
+import type { ClipOrder } from './clip.js';
 
 /** What is known of a film once it is open. */
 export interface FilmInfo {
@@ -29,6 +30,7 @@ export type Asked =
       readonly indices: readonly number[];
       readonly heightPx: number;
     }
+  | { readonly ask: 'clip'; readonly order: ClipOrder }
   | {
       readonly ask: 'hear';
       readonly plannedMs: readonly number[];
@@ -45,5 +47,8 @@ export type Answered =
       readonly of: PicturesOf;
       readonly pictures: readonly ImageBitmap[];
     }
+  | { readonly tell: 'clipping'; readonly share: number }
+  /** `null` where it could not be made. */
+  | { readonly tell: 'clip'; readonly film: Blob | null }
   | { readonly tell: 'hearing'; readonly share: number }
   | { readonly tell: 'heard'; readonly alignment: Alignment | null; readonly tones: number };

@@ -14,6 +14,10 @@ export interface Film {
   readonly hearing: number | null;
   /** `undefined` until it was listened to. */
   readonly heard: { readonly alignment: Alignment | null; readonly tones: number } | undefined;
+  /** Share of a clip that is made; `null` when none is being made. */
+  readonly clipping: number | null;
+  /** The clip made last; `failed` where it could not be. */
+  readonly clip: Blob | 'failed' | null;
   /** Where the frames are drawn. */
   readonly onScreen: (canvas: HTMLCanvasElement | null) => void;
   readonly ask: (asked: Exclude<Asked, { ask: 'open' }>) => void;
@@ -23,6 +27,7 @@ type State = Omit<Film, 'onScreen' | 'ask'>;
 
 const NOTHING: State = {
   ...{ info: null, unreadable: null, shown: null, strip: [], positions: [], hearing: null },
+  ...{ clipping: null, clip: null },
   heard: undefined,
 };
 
@@ -37,6 +42,10 @@ function told(state: State, answer: Answered): State {
     case 'pictures':
       for (const picture of state[answer.of]) picture.close();
       return { ...state, [answer.of]: answer.pictures };
+    case 'clipping':
+      return { ...state, clipping: answer.share, clip: null };
+    case 'clip':
+      return { ...state, clipping: null, clip: answer.film ?? 'failed' };
     case 'hearing':
       return { ...state, hearing: answer.share };
     case 'heard':

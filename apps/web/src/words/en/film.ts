@@ -152,4 +152,8 @@ export const film = {
   closer: 'Closer',
   farther: 'Farther away',
   wholePicture: 'The whole picture',
+  takeClip: 'This rep as a clip, at {speed}',
+  makingClip: 'Making the clip, {share}',
+  clipFailed: 'This browser could not make the clip.',
+  markForClip: 'Mark an event first: the clip shows what was marked.',
 } as const;
