@@ -57,11 +57,14 @@ function draw({ screen }: Open, sample: VideoSample): void {
 
 async function show(index: number): Promise<void> {
   if (!open || index !== wanted) return;
-  if (!open.frames.at(index)) await open.frames.around(index, () => wanted === index);
-  const sample = open.frames.at(index);
-  if (!sample || index !== wanted) return;
+  const { frames } = open;
+  const isStillWanted = () => wanted === index;
+  await frames.upTo(index, isStillWanted);
+  const sample = frames.at(index);
+  if (!sample || !isStillWanted()) return;
   draw(open, sample);
   tell({ tell: 'shown', index });
+  await frames.onFrom(index, isStillWanted);
 }
 
 async function picture(

@@ -4,11 +4,15 @@ import { VideoSampleSink, type InputVideoTrack, type VideoSample } from 'mediabu
 const BEFORE = 20;
 const AFTER = 40;
 
+type Samples = AsyncGenerator<VideoSample, void, unknown>;
+
 /** Frames of a film by their place, decoded in windows: one alone costs as much as its key frame's. */
 export class Frames {
   private readonly kept = new Map<number, VideoSample>();
   private readonly placeOf = new Map<number, number>();
   private readonly sink: VideoSampleSink;
+  /** Decoding as it goes on, and the place of the frame that comes next. */
+  private ahead: { readonly samples: Samples; next: number } | null = null;
 
   constructor(
     track: InputVideoTrack,
@@ -23,29 +27,50 @@ export class Frames {
     return this.kept.get(index);
   }
 
-  /** Decodes what is missing round a frame, and lets go of what is far from it. */
-  async around(index: number, isStillWanted: () => boolean): Promise<void> {
+  /**
+   * Decodes on until a frame is there, and lets go of what is far from it. Decoding goes on from where
+   * it stopped: only a jump begins anew, at the key frame before.
+   */
+  async upTo(index: number, isStillWanted: () => boolean): Promise<void> {
     const from = Math.max(0, index - BEFORE);
-    const to = Math.min(this.framesS.length - 1, index + AFTER);
     for (const [place, sample] of this.kept)
-      if (place < from || place > to) {
+      if (place < from || place > index + AFTER) {
         sample.close();
         this.kept.delete(place);
       }
+    if (this.kept.has(index)) return;
     let first = index;
     while (first > from && !this.kept.has(first - 1)) first--;
-    if (this.kept.has(index)) return;
-    const [start, end] = [this.framesS[first] ?? 0, this.framesS[to + 1] ?? Infinity];
-    for await (const sample of this.sink.samples(start, end)) {
+    if (this.ahead?.next !== first) {
+      await this.ahead?.samples.return();
+      this.ahead = { samples: this.sink.samples(this.framesS[first] ?? 0), next: first };
+    }
+    await this.decode(index, from, isStillWanted);
+  }
+
+  /** Decodes what comes after a frame, so that stepping on need not wait. */
+  async onFrom(index: number, isStillWanted: () => boolean): Promise<void> {
+    await this.decode(
+      Math.min(this.framesS.length - 1, index + AFTER),
+      Math.max(0, index - BEFORE),
+      isStillWanted,
+    );
+  }
+
+  private async decode(to: number, from: number, isStillWanted: () => boolean): Promise<void> {
+    const { ahead } = this;
+    while (ahead && ahead.next <= to && isStillWanted()) {
+      const { done, value: sample } = await ahead.samples.next();
+      if (done) return;
       const place = this.placeOf.get(micros(sample.timestamp));
-      if (place === undefined || this.kept.has(place) || place < from || place > to) sample.close();
+      if (place === undefined || this.kept.has(place) || place < from) sample.close();
       else this.kept.set(place, sample);
-      if (!isStillWanted()) break;
+      if (place !== undefined) ahead.next = place + 1;
     }
   }
 
   /** Frames of a stretch in order, each to be let go by whoever takes it. */
-  between(from: number, to: number): AsyncGenerator<VideoSample, void, unknown> {
+  between(from: number, to: number): Samples {
     return this.sink.samples(this.framesS[from] ?? 0, this.framesS[to + 1] ?? Infinity);
   }
 
