@@ -1,0 +1,103 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Page } from '@playwright/test';
+import { Coach } from '../stories/support/coach.js';
+import { test } from '../stories/support/served.js';
+import { figures } from './support/figures.js';
+import { watchMachine } from './support/machine.js';
+
+const REPS = 6;
+const STEPS = 150;
+/** Somebody who holds a key down asks for a frame about this often, ms. */
+const EVERY_MS = 33;
+
+/** How long each step takes, from the key to the frame on the screen. */
+const stepTimes = (page: Page, code: string, steps: number, everyMs: number): Promise<number[]> =>
+  page.evaluate(
+    async ({ key, count, pauseMs }) => {
+      const canvas = document.querySelector<HTMLCanvasElement>('canvas[data-frame]');
+      if (!canvas) throw new Error('No film is open.');
+      const took: number[] = [];
+      for (let n = 0; n < count; n++) {
+        const began = performance.now();
+        const shown = new Promise<void>((done) => {
+          const watch = new MutationObserver(() => {
+            watch.disconnect();
+            done();
+          });
+          watch.observe(canvas, { attributes: true, attributeFilter: ['data-frame'] });
+        });
+        window.dispatchEvent(new KeyboardEvent('keydown', { code: key }));
+        await shown;
+        took.push(performance.now() - began);
+        await new Promise((done) => setTimeout(done, pauseMs));
+      }
+      return took;
+    },
+    { key: code, count: steps, pauseMs: everyMs },
+  );
+
+/** The same steps by the browser's own film element, sought frame by frame: the peer. */
+const seekTimes = (page: Page, film: Buffer, steps: number): Promise<number[]> =>
+  page.evaluate(
+    async ({ base64, count }) => {
+      const bytes = Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
+      const video = document.createElement('video');
+      video.muted = true;
+      video.src = URL.createObjectURL(new Blob([bytes], { type: 'video/webm' }));
+      await new Promise((done) => video.addEventListener('loadeddata', done, { once: true }));
+      const took: number[] = [];
+      for (let n = 0; n < count; n++) {
+        const began = performance.now();
+        const sought = new Promise((done) =>
+          video.addEventListener('seeked', done, { once: true }),
+        );
+        video.currentTime = 0.5 + (n + 0.5) / 60;
+        await sought;
+        took.push(performance.now() - began);
+      }
+      return took;
+    },
+    { base64: film.toString('base64'), count: steps },
+  );
+
+test('a film is opened and stepped through, beside the browser’s own film element', async ({
+  page,
+}) => {
+  const coach = new Coach(page);
+  await coach.goToFloor('Idris Fennimar', { reps: REPS });
+  await coach.timeBy('Cues only');
+  await coach.start();
+  await coach.finished(REPS);
+  const { set } = await coach.seeReview();
+  await page.goto(`/film/${set.id}`);
+  await page.getByRole('button', { name: 'Film the simulated athlete' }).click();
+  await expect(page.getByText(`${REPS} of ${REPS} cues heard in the film`)).toBeVisible({
+    timeout: 180_000,
+  });
+  const began = Date.now();
+  await page.reload();
+  await page.locator('canvas[data-frame]:not([data-frame=""])').waitFor();
+  console.log(`film, page opened anew to first frame: ${Date.now() - began} ms`);
+  await expect(page.getByText('cues heard in the film')).toBeVisible({ timeout: 60_000 });
+  await page.waitForTimeout(1500);
+
+  let taken = watchMachine();
+  const held = await stepTimes(page, 'ArrowRight', STEPS, EVERY_MS);
+  console.log(figures('film, step on with the key held', held), `(${taken()})`);
+  taken = watchMachine();
+  const apart = await stepTimes(page, 'ArrowRight', STEPS, 4 * EVERY_MS);
+  console.log(figures('film, step on, one by one', apart), `(${taken()})`);
+  const back = await stepTimes(page, 'ArrowLeft', STEPS, EVERY_MS);
+  console.log(figures('film, step back', back));
+
+  await page.getByRole('button', { name: 'First move' }).click();
+  await page.keyboard.press('ArrowRight');
+  const [clip] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: /^This rep as a clip/ }).click(),
+  ]);
+  // A page of its own: the app's own rules let it play nothing made in the page.
+  const blank = await page.context().newPage();
+  const sought = await seekTimes(blank, readFileSync(await clip.path()), STEPS);
+  console.log(figures('the browser’s own film element, sought frame by frame', sought));
+});
