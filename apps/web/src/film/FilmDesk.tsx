@@ -24,6 +24,9 @@ import { Quiet } from '../parts/Text.js';
 import { MIDDLE } from '../parts/tokens.js';
 import { say } from '../words/film.js';
 import { calledReps, type CalledRep } from './marks.js';
+import { DrawOverlay } from './draw/DrawOverlay.js';
+import { DrawPart } from './draw/DrawPart.js';
+import { useDrawing } from './draw/useDrawing.js';
 import { GroundOverlay } from './ground/GroundOverlay.js';
 import { GroundPart } from './ground/GroundPart.js';
 import { useGround } from './ground/useGround.js';
@@ -136,6 +139,7 @@ export function FilmDesk({
   const unit = (info?.widthPx ?? screenWidth) / screenWidth / zoom.transform.k;
   const ground = useGround(filmKey, floor, unit);
   const steps = useSteps(filmKey, rep?.ordinal ?? 0);
+  const drawing = useDrawing(filmKey, index);
   const floorUnder = ground.ground;
   const reading = useMemo(
     () => floorUnder && alignment && { ground: floorUnder, framesMs, alignment, cueMs },
@@ -214,6 +218,9 @@ export function FilmDesk({
                 {size && ground.isOn && (
                   <GroundOverlay work={ground} {...{ floor, unit }} {...size} />
                 )}
+                {size && !steps.isOn && !ground.isOn && (
+                  <DrawOverlay work={drawing} {...{ unit }} {...size} />
+                )}
                 {size && steps.isOn && !ground.isOn && (
                   <StepsOverlay work={steps} frame={index} {...{ unit }} {...size} />
                 )}
@@ -276,6 +283,7 @@ export function FilmDesk({
             onFault={(fault) => marking.fault(rep.ordinal, fault, rep.seenFaults)}
           />
         )}
+        {info && <DrawPart work={drawing} />}
         {info && <GroundPart work={ground} shoulderM={shoulderM} />}
         {info && rep && (
           <StepsPart

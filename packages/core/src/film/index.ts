@@ -9,6 +9,7 @@ export {
   type Alignment,
   type SoundWay,
 } from './align.js';
+export { angleAt, DRAWN_KINDS, drawnFrom, leanOf, type Drawn, type DrawnKind } from './drawing.js';
 export {
   distanceOf,
   FEWEST_PLACES,
