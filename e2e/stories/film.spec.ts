@@ -185,6 +185,43 @@ test('a set run with cues only is filmed, its cues heard, its reps marked, revie
     'aria-pressed',
     'true',
   );
+  // A knee drawn on the load, a fault seen, and both on the athlete's page.
+  await positions.getByRole('button', { name: 'Go there' }).nth(1).click();
+  const draw = page.getByRole('region', { name: 'Draw on this frame' });
+  await draw.getByRole('button', { name: 'Angle' }).click();
+  const surface = page.getByRole('img', { name: 'The picture: click to draw on it' });
+  await surface.scrollIntoViewIfNeeded();
+  const box = await surface.boundingBox();
+  if (!box) throw new Error('no picture');
+  for (const [x, y] of [
+    [0.3, 0.3],
+    [0.5, 0.3],
+    [0.5, 0.3 + (0.2 * box.width) / box.height],
+  ] as const)
+    await surface.click({ position: { x: x * box.width, y: y * box.height } });
+  await expect(surface.getByText('90°')).toBeVisible();
+  await draw.getByRole('button', { name: 'Done drawing' }).click();
+  await expect(page.getByRole('img', { name: 'One thing is drawn on this frame' })).toBeVisible();
+  await expectSound(page);
+  const seen = page.getByRole('region', { name: 'Seen in this rep' });
+  await seen.getByRole('button', { name: /another fault/ }).click();
+  await page.getByRole('option', { name: 'narrow base' }).click();
+  await expect(seen.getByRole('button', { name: 'narrow base' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  const athletes = page.getByRole('region', { name: 'A page for the athlete' });
+  await expect(athletes.getByRole('button', { name: /Correction 1/ })).toContainText('narrow base');
+  const [sheet] = await Promise.all([
+    page.waitForEvent('download'),
+    athletes.getByRole('button', { name: 'Take the page along' }).click(),
+  ]);
+  expect(sheet.suggestedFilename()).toMatch(/page\.png$/);
+  expect(
+    readFileSync(await sheet.path())
+      .subarray(1, 4)
+      .toString(),
+  ).toBe('PNG');
   // A clip of the rep: every frame from half a second before its cue to half a second after home.
   const [clip] = await Promise.all([
     page.waitForEvent('download'),
@@ -216,6 +253,9 @@ test('a set run with cues only is filmed, its cues heard, its reps marked, revie
   const filmed = await new Coach(page).storedReview();
   expect(filmed.set.source).toBe('film');
   expect(filmed.judgement.validReps.reps).toBe(2);
+  expect(
+    filmed.reps.filter(({ ordinal }) => ordinal === truth[0]?.ordinal).at(-1)?.seenFaults,
+  ).toEqual(['narrow base']);
   for (const { ordinal, events } of truth.slice(0, 2)) {
     const rep = filmed.reps.filter((each) => each.ordinal === ordinal).at(-1);
     const since = (of: readonly { name: EventName; atMs: number }[], name: EventName) =>

@@ -1,9 +1,11 @@
 import { SEEN_FAULTS, type Fault } from '@orthokin/core/timing';
 import { useContext, type ReactElement } from 'react';
+import { useClub } from '../api/club.js';
 import { Button } from '../parts/Button.js';
 import { FaultNames } from '../parts/fault-names.js';
 import { SelectField } from '../parts/form/SelectField.js';
 import { Heading } from '../parts/Text.js';
+import { namedFaults } from '../words/fault.js';
 import { say } from '../words/film.js';
 import { Row } from './Row.js';
 
@@ -22,7 +24,8 @@ export function FaultsPart({
 }): ReactElement {
   const nameOf = useContext(FaultNames);
   const keys = [...new Set([...watched, ...seen])].filter((fault) => SEEN_FAULTS.includes(fault));
-  const others = SEEN_FAULTS.filter((fault) => fault !== 'missed' && !keys.includes(fault));
+  const { faults: own } = useClub();
+  const others = namedFaults(own).filter((fault) => fault !== 'missed' && !keys.includes(fault));
   return (
     <section style={{ marginTop: 18 }} aria-label={say('seenInRep')}>
       <Heading>{say('seenInRep')}</Heading>

@@ -48,6 +48,7 @@ import { useMarking } from './useMarking.js';
 import { useOwnSd } from './useOwnSd.js';
 import { SoundWayPart } from './SoundWayPart.js';
 import { BlindPart } from './BlindPart.js';
+import { PagePart } from './page/PagePart.js';
 import { usePlay } from './usePlay.js';
 import { useTie } from './useTie.js';
 import { MARK_KEYS, MarkKeys } from './MarkKeys.js';
@@ -302,6 +303,15 @@ export function FilmDesk({
               title={repTitle(rep)}
             />
           </Row>
+        )}
+        {rep && alignment && (
+          <PagePart
+            {...{ film, seen }}
+            seenFaults={faultsSeen}
+            drawnAt={drawing.drawnAt}
+            fromCueMs={(frame) => onSetClock(alignment, framesMs[frame] ?? 0) - cueMs}
+            title={repTitle(rep)}
+          />
         )}
         {timed && !timed.ok && <Notice>{problemSentence(timed.problem)}</Notice>}
         {alignment && (

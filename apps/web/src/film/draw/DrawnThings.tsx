@@ -1,43 +1,7 @@
-import { angleAt, leanOf, type Drawn } from '@orthokin/core/film';
-import type { Point } from '@orthokin/core/floor';
+import type { Drawn } from '@orthokin/core/film';
 import type { ReactElement } from 'react';
 import { colour } from '../../parts/tokens.js';
-import { say } from '../../words/film.js';
-
-const middle = (a: Point, b: Point): Point => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
-
-/** What is written beside a thing, and where. */
-function wordsOf(thing: Drawn): { readonly at: Point; readonly text: string } | null {
-  switch (thing.kind) {
-    case 'line':
-      return {
-        at: middle(thing.from, thing.to),
-        text: say('leans', { degrees: Math.round(leanOf(thing.from, thing.to)) }),
-      };
-    case 'angle':
-      return {
-        at: thing.at,
-        text: say('degrees', { degrees: Math.round(angleAt(thing.from, thing.at, thing.to)) }),
-      };
-    case 'word':
-      return { at: thing.at, text: thing.text };
-    case 'path':
-      return null;
-  }
-}
-
-const placesOf = (thing: Drawn): readonly Point[] => {
-  switch (thing.kind) {
-    case 'line':
-      return [thing.from, thing.to];
-    case 'angle':
-      return [thing.from, thing.at, thing.to];
-    case 'path':
-      return thing.places;
-    case 'word':
-      return [];
-  }
-};
+import { drawnPlaces, drawnWords } from './drawn-words.js';
 
 /** Things drawn on a picture, with their angles; `unit`: pixels of the film to one of the screen. */
 export const DrawnThings = ({
@@ -49,11 +13,11 @@ export const DrawnThings = ({
 }): ReactElement => (
   <g>
     {drawn.map((thing, i) => {
-      const words = wordsOf(thing);
+      const words = drawnWords(thing);
       return (
         <g key={i}>
           <polyline
-            points={placesOf(thing)
+            points={drawnPlaces(thing)
               .map(({ x, y }) => `${x},${y}`)
               .join(' ')}
             fill="none"

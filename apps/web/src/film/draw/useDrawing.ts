@@ -13,6 +13,7 @@ export interface DrawWork {
   readonly choose: (tool: DrawnKind | null) => void;
   /** On this frame. */
   readonly drawn: readonly Drawn[];
+  readonly drawnAt: (frame: number) => readonly Drawn[];
   /** Clicked so far of what is being drawn. */
   readonly places: readonly Point[];
   readonly text: string;
@@ -38,6 +39,7 @@ export function useDrawing(filmKey: string, frame: number): DrawWork {
   };
   return {
     ...{ tool, drawn, places, text, setText },
+    drawnAt: (at) => all[at] ?? [],
     choose: (next) => {
       setTool(next);
       setPlaces([]);

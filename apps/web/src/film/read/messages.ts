@@ -17,8 +17,8 @@ export type Unreadable =
   | { readonly why: 'no picture' }
   | { readonly why: 'codec'; readonly codec: string };
 
-/** What small pictures are for: the strip under the film, or the positions of a rep. */
-export type PicturesOf = 'strip' | 'positions';
+/** What pictures are for: the strip under the film, the positions of a rep, or an athlete's page. */
+export type PicturesOf = 'strip' | 'positions' | 'page';
 
 /** What the reader is asked. */
 export type Asked =

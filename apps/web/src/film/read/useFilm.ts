@@ -10,6 +10,7 @@ export interface Film {
   readonly shown: number | null;
   readonly strip: readonly ImageBitmap[];
   readonly positions: readonly ImageBitmap[];
+  readonly page: readonly ImageBitmap[];
   /** Share of the listening that is done; `null` when none is going on. */
   readonly hearing: number | null;
   /** `undefined` until it was listened to. */
@@ -26,7 +27,15 @@ export interface Film {
 type State = Omit<Film, 'onScreen' | 'ask'>;
 
 const NOTHING: State = {
-  ...{ info: null, unreadable: null, shown: null, strip: [], positions: [], hearing: null },
+  ...{
+    info: null,
+    unreadable: null,
+    shown: null,
+    strip: [],
+    positions: [],
+    page: [],
+    hearing: null,
+  },
   ...{ clipping: null, clip: null },
   heard: undefined,
 };

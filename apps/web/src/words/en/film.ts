@@ -174,4 +174,11 @@ export const film = {
   degrees: '{degrees}°',
   drawnOnFrame: '{count, plural, one {One thing is} other {# things are}} drawn on this frame',
   pictureToDraw: 'The picture: click to draw on it',
+  athletesPage: 'A page for the athlete',
+  markForPage: 'Mark two positions, and they can be taken along with what to work on.',
+  stillN: 'Still {n}',
+  correctionN: 'Correction {n}',
+  noCorrection: 'none',
+  takePage: 'Take the page along',
+  pageFor: '{title} page',
 } as const;

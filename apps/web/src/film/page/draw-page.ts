@@ -1,0 +1,104 @@
+import type { Drawn } from '@orthokin/core/film';
+import { drawnPlaces, drawnWords } from '../draw/drawn-words.js';
+
+/** A still on an athlete's page. */
+export interface PageStill {
+  readonly picture: ImageBitmap;
+  readonly caption: string;
+  readonly drawn: readonly Drawn[];
+  /** Pixels of the picture to one of the film. */
+  readonly scale: number;
+}
+
+/** A correction: what to think of, and what mends it. */
+export interface Correction {
+  readonly say: string;
+  readonly mend: string;
+}
+
+const WIDTH = 1240;
+const [EDGE, GAP] = [60, 40];
+const LINE = 40;
+/** Paper is always light: what is printed or sent has no dark side. */
+const [PAPER, INK] = ['white', 'black'];
+
+/** A text in lines no wider than there is room. */
+export function linesOf(text: string, widest: number, measure: (text: string) => number): string[] {
+  return text.split(/\s+/).reduce<string[]>((lines, word) => {
+    const last = lines.at(-1);
+    const longer = last === undefined ? word : `${last} ${word}`;
+    return last !== undefined && measure(longer) <= widest
+      ? [...lines.slice(0, -1), longer]
+      : [...lines, word];
+  }, []);
+}
+
+function drawThings(
+  context: OffscreenCanvasRenderingContext2D,
+  { drawn, scale }: PageStill,
+  left: number,
+  top: number,
+  stretch: number,
+): void {
+  const at = ({ x, y }: { x: number; y: number }): [number, number] => [
+    left + x * scale * stretch,
+    top + y * scale * stretch,
+  ];
+  context.strokeStyle = INK;
+  context.lineWidth = 4;
+  context.font = '700 26px sans-serif';
+  for (const thing of drawn) {
+    context.beginPath();
+    for (const place of drawnPlaces(thing)) context.lineTo(...at(place));
+    context.stroke();
+    const words = drawnWords(thing);
+    if (words) context.fillText(words.text, ...at(words.at));
+  }
+}
+
+/** One page for an athlete: a title, stills beside each other, and what to work on under them. */
+export async function pageOf(
+  title: string,
+  stills: readonly PageStill[],
+  corrections: readonly Correction[],
+): Promise<Blob> {
+  const each = (WIDTH - 2 * EDGE - GAP * (stills.length - 1)) / Math.max(1, stills.length);
+  const high = Math.max(0, ...stills.map(({ picture }) => (each / picture.width) * picture.height));
+  const height = EDGE + 60 + high + 60 + corrections.length * 5 * LINE + EDGE;
+  const page = new OffscreenCanvas(WIDTH, Math.ceil(height));
+  const context = page.getContext('2d');
+  if (!context) throw new Error(title);
+  context.fillStyle = PAPER;
+  context.fillRect(0, 0, page.width, page.height);
+  context.fillStyle = INK;
+  context.font = '700 36px sans-serif';
+  context.fillText(title, EDGE, EDGE + 20);
+  const top = EDGE + 60;
+  stills.forEach((still, i) => {
+    const left = EDGE + i * (each + GAP);
+    const stretch = each / still.picture.width;
+    context.drawImage(still.picture, left, top, each, still.picture.height * stretch);
+    drawThings(context, still, left, top, stretch);
+    context.font = '24px sans-serif';
+    context.fillText(still.caption, left, top + high + 36);
+  });
+  let y = top + high + 100;
+  corrections.forEach(({ say, mend }, i) => {
+    context.font = '700 32px sans-serif';
+    for (const line of linesOf(
+      `${i + 1}. ${say}`,
+      WIDTH - 2 * EDGE,
+      (text) => context.measureText(text).width,
+    )) {
+      context.fillText(line, EDGE, y);
+      y += LINE;
+    }
+    context.font = '26px sans-serif';
+    for (const line of linesOf(mend, WIDTH - 2 * EDGE, (text) => context.measureText(text).width)) {
+      context.fillText(line, EDGE, y);
+      y += LINE;
+    }
+    y += LINE / 2;
+  });
+  return page.convertToBlob({ type: 'image/png' });
+}
