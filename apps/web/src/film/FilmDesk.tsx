@@ -1,5 +1,4 @@
 import {
-  betterRep,
   cueInRecording,
   eventFrame,
   frameAt,
@@ -24,10 +23,8 @@ import { Quiet } from '../parts/Text.js';
 import { MIDDLE } from '../parts/tokens.js';
 import { say } from '../words/film.js';
 import { calledReps, type CalledRep } from './marks.js';
-import { DrawOverlay } from './draw/DrawOverlay.js';
 import { DrawPart } from './draw/DrawPart.js';
 import { useDrawing } from './draw/useDrawing.js';
-import { GroundOverlay } from './ground/GroundOverlay.js';
 import { GroundPart } from './ground/GroundPart.js';
 import { useGround } from './ground/useGround.js';
 import { useFilm } from './read/useFilm.js';
@@ -40,7 +37,9 @@ import { Screen } from './Screen.js';
 import { usePictureZoom } from './usePictureZoom.js';
 import { KeepPart } from './KeepPart.js';
 import { TieNote } from './TieNote.js';
-import { Positions, positionsSeen, STILL_HEIGHT } from './Positions.js';
+import { OverPicture } from './OverPicture.js';
+import { Positions } from './Positions.js';
+import { useSeenPositions } from './useSeenPositions.js';
 import { Row } from './Row.js';
 import { RepsRow } from './RepsRow.js';
 import { Transport } from './Transport.js';
@@ -52,7 +51,6 @@ import { PagePart } from './page/PagePart.js';
 import { usePlay } from './usePlay.js';
 import { useTie } from './useTie.js';
 import { MARK_KEYS, MarkKeys } from './MarkKeys.js';
-import { StepsOverlay } from './steps/StepsOverlay.js';
 import { StepsPart } from './steps/StepsPart.js';
 import { useSteps } from './steps/useSteps.js';
 
@@ -187,21 +185,7 @@ export function FilmDesk({
   const timed =
     rep && alignment ? markedEvents(rep, own, framesMs, alignment, marker.ownSdMs) : null;
   const events: readonly TimedEvent[] = timed?.ok ? timed.value : rep ? [rep.cue] : [];
-  const seenIn = (one: CalledRep | null | undefined) =>
-    one && alignment
-      ? positionsSeen(
-          made[one.ordinal] ?? NOTHING_MARKED,
-          frameAt(framesMs, cueInRecording(one, alignment)),
-        )
-      : [];
-  const better = rep && alignment && betterRep(reps, made, framesMs, alignment, rep);
-  const [seen, seenBetter] = [seenIn(rep), seenIn(better)];
-  const seenAt = [...seen, ...seenBetter].map(({ frame }) => frame).join(' ');
-  useEffect(() => {
-    const indices = seenAt.split(' ').map(Number);
-    if (indices.length > 1)
-      ask({ ...{ ask: 'pictures', of: 'positions' }, indices, heightPx: STILL_HEIGHT });
-  }, [ask, seenAt]);
+  const { seen, better } = useSeenPositions(rep, reps, made, framesMs, alignment, ask);
   const marked = reps.filter(({ ordinal }) => isMarked(marks[ordinal] ?? NOTHING_MARKED));
 
   const repTitle = ({ ordinal, target }: CalledRep): string =>
@@ -216,14 +200,12 @@ export function FilmDesk({
             picture={
               <>
                 <canvas ref={onScreen} aria-hidden data-frame={shown ?? ''} />
-                {size && ground.isOn && (
-                  <GroundOverlay work={ground} {...{ floor, unit }} {...size} />
-                )}
-                {size && !steps.isOn && !ground.isOn && (
-                  <DrawOverlay work={drawing} {...{ unit }} {...size} />
-                )}
-                {size && steps.isOn && !ground.isOn && (
-                  <StepsOverlay work={steps} frame={index} {...{ unit }} {...size} />
+                {size && (
+                  <OverPicture
+                    {...{ ground, steps, drawing, floor, unit }}
+                    frame={index}
+                    {...size}
+                  />
                 )}
               </>
             }
@@ -253,8 +235,7 @@ export function FilmDesk({
         <RepsRow {...{ reps, place }} marks={made} targets={pattern.targets} onGo={goToRep} />
         {rep && alignment && (
           <Positions
-            {...{ seen, pattern }}
-            better={better ? { ordinal: better.ordinal, seen: seenBetter } : null}
+            {...{ seen, better, pattern }}
             pictures={positions}
             letter={rep.target}
             fromCueMs={(frame) => onSetClock(alignment, framesMs[frame] ?? 0) - cueMs}
@@ -284,6 +265,8 @@ export function FilmDesk({
             onFault={(fault) => marking.fault(rep.ordinal, fault, rep.seenFaults)}
           />
         )}
+        {timed && !timed.ok && <Notice>{problemSentence(timed.problem)}</Notice>}
+        {alignment && <KeepPart {...{ review, reps, marks, framesMs, alignment, marker }} />}
         {info && <DrawPart work={drawing} />}
         {info && <GroundPart work={ground} shoulderM={shoulderM} />}
         {info && rep && (
@@ -313,16 +296,12 @@ export function FilmDesk({
             title={repTitle(rep)}
           />
         )}
-        {timed && !timed.ok && <Notice>{problemSentence(timed.problem)}</Notice>}
         {alignment && (
-          <>
-            <KeepPart {...{ review, reps, marks, framesMs, alignment, marker }} />
-            <BlindPart
-              {...{ marking, framesMs, alignment }}
-              ownSdMs={marker.ownSdMs}
-              onKnown={marker.keep}
-            />
-          </>
+          <BlindPart
+            {...{ marking, framesMs, alignment }}
+            ownSdMs={marker.ownSdMs}
+            onKnown={marker.keep}
+          />
         )}
         <Quiet style={{ marginTop: 18, fontSize: 15 }}>{say('staysHere')}</Quiet>
       </div>

@@ -19,6 +19,8 @@ export interface Correction {
 const WIDTH = 1240;
 const [EDGE, GAP] = [60, 40];
 const LINE = 40;
+/** What is written stands so far beside what it is about. */
+const BESIDE = 12;
 /** Paper is always light: what is printed or sent has no dark side. */
 const [PAPER, INK] = ['white', 'black'];
 
@@ -52,7 +54,9 @@ function drawThings(
     for (const place of drawnPlaces(thing)) context.lineTo(...at(place));
     context.stroke();
     const words = drawnWords(thing);
-    if (words) context.fillText(words.text, ...at(words.at));
+    if (!words) continue;
+    const [x, y] = at(words.at);
+    context.fillText(words.text, x + BESIDE, y - BESIDE);
   }
 }
 
