@@ -145,6 +145,13 @@ test('a set run with cues only is filmed, its cues heard, its reps marked, revie
   await expectSound(page);
   expect(sent.filter((url) => !url.startsWith('blob:'))).toEqual([]);
 
+  // What was heard can be set aside, and taken up again.
+  const byHand = page.getByText('tie it by two cues that I mark');
+  await byHand.click();
+  await expect(page.getByText('What was heard is set aside.')).toBeVisible();
+  await byHand.click();
+  await expect(page.getByText(`${REPS} of ${REPS} cues heard in the film`)).toBeVisible();
+
   const truth = truthOf(untimed);
   await page.getByRole('textbox', { name: 'Your name' }).fill('Mara');
   await page.keyboard.press('Tab');

@@ -7,6 +7,7 @@ import {
   isMarked,
   markedEvents,
   markedTwice,
+  mirrorRep,
   type Marks,
   NOTHING_MARKED,
   type RepMarks,
@@ -16,6 +17,7 @@ import {
   withMissed,
 } from '@orthokin/core/film';
 import type { RepReply, SetReviewReply } from '@orthokin/contract';
+import { layoutTargets } from '@orthokin/core/pattern';
 import { durationsOf, type TimedEvent } from '@orthokin/core/timing';
 import { calledReps, correctionsFrom, type CalledRep } from '../src/film/marks.js';
 import { fromCue, tieSentences } from '../src/words/film.js';
@@ -233,5 +235,13 @@ describe('what is said of a film', () => {
     expect(eventFrame(own, 5, 90, 1)).toBeNull();
     expect(eventFrame(own, 5, 60, -1)).toBe(20);
     expect(eventFrame({ ...own, frames: { cue: 7 } }, 5, 6, 1)).toBe(7);
+  });
+
+  test('the mirror is a rep to the target across, the one with most marks', () => {
+    const across = { targets: layoutTargets('line', 3) };
+    const marks = withMark(withMark({}, 2, 'home', 9), 2, 'arrival', 5);
+    expect(mirrorRep(CALLED, marks, across, FIRST)?.ordinal).toBe(2);
+    expect(mirrorRep(CALLED, {}, across, FIRST)).toBeNull();
+    expect(mirrorRep(CALLED, marks, { targets: [] }, FIRST)).toBeNull();
   });
 });

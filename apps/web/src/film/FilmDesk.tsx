@@ -18,6 +18,7 @@ import { useEffect, useMemo, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { usePeople } from '../api/people.js';
 import { useWidth } from '../parts/useWidth.js';
+import { CheckField } from '../parts/form/CheckField.js';
 import { Notice } from '../parts/Notice.js';
 import { Quiet } from '../parts/Text.js';
 import { MIDDLE } from '../parts/tokens.js';
@@ -185,7 +186,7 @@ export function FilmDesk({
   const timed =
     rep && alignment ? markedEvents(rep, own, framesMs, alignment, marker.ownSdMs) : null;
   const events: readonly TimedEvent[] = timed?.ok ? timed.value : rep ? [rep.cue] : [];
-  const { seen, better } = useSeenPositions(rep, reps, made, framesMs, alignment, ask);
+  const seenPositions = useSeenPositions(rep, reps, made, framesMs, alignment, pattern, ask);
   const marked = reps.filter(({ ordinal }) => isMarked(marks[ordinal] ?? NOTHING_MARKED));
 
   const repTitle = ({ ordinal, target }: CalledRep): string =>
@@ -235,7 +236,8 @@ export function FilmDesk({
         <RepsRow {...{ reps, place }} marks={made} targets={pattern.targets} onGo={goToRep} />
         {rep && alignment && (
           <Positions
-            {...{ seen, better, pattern }}
+            positions={seenPositions}
+            {...{ pattern }}
             pictures={positions}
             letter={rep.target}
             fromCueMs={(frame) => onSetClock(alignment, framesMs[frame] ?? 0) - cueMs}
@@ -249,7 +251,13 @@ export function FilmDesk({
           {...{ info, unreadable, hearing, heard, alignment }}
           cues={reps.length}
           marked={marked.length}
+          isByHand={tie.isByHand}
         />
+        {tie.setByHand && (
+          <CheckField isSelected={tie.isByHand} onChange={tie.setByHand}>
+            {say('tieByHand')}
+          </CheckField>
+        )}
         {tie.isHeard && <SoundWayPart way={tie.way} onChange={tie.setWay} />}
         <MarkKeys
           {...{ own, events, cueMs }}
@@ -289,7 +297,8 @@ export function FilmDesk({
         )}
         {rep && alignment && (
           <PagePart
-            {...{ film, seen }}
+            {...{ film }}
+            seen={seenPositions.seen}
             seenFaults={faultsSeen}
             drawnAt={drawing.drawnAt}
             fromCueMs={(frame) => onSetClock(alignment, framesMs[frame] ?? 0) - cueMs}

@@ -1,10 +1,11 @@
-import { type RepMarks } from '@orthokin/core/film';
-import type { Pattern, PositionName } from '@orthokin/core/pattern';
+import type { Pattern } from '@orthokin/core/pattern';
 import { legOf, positionOf } from '@orthokin/core/pattern';
 import { ImageDown } from 'lucide-react';
-import type { ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { Button } from '../parts/Button.js';
+import { CheckField } from '../parts/form/CheckField.js';
+import { SelectField } from '../parts/form/SelectField.js';
 import { download, fileName } from '../parts/download.js';
 import { PHASE_COLOURS } from '../parts/phases.js';
 import { PositionStill } from '../parts/PositionStill.js';
@@ -15,9 +16,7 @@ import { POSITION_WORDS } from '../words/position.js';
 import { Picture } from './Picture.js';
 import { Row } from './Row.js';
 import { sheetOf } from './still-sheet.js';
-
-/** Height of a still as it is asked for, px. */
-export const STILL_HEIGHT = 180;
+import { BESIDES, type Beside, type SeenPositions } from './useSeenPositions.js';
 
 const List = styled.ul`
   display: grid;
@@ -47,30 +46,26 @@ const List = styled.ul`
   }
 `;
 
-/** A position that can be seen in a rep, and its frame. */
-export interface SeenPosition {
-  readonly name: Exclude<PositionName, 'action'>;
-  readonly frame: number;
-}
+const Laid = styled.div`
+  position: relative;
+  &[data-mirrored] canvas:last-of-type {
+    transform: scaleX(-1);
+  }
+  &[data-over] canvas:last-of-type {
+    position: absolute;
+    inset: 0;
+    opacity: 0.5;
+  }
+`;
 
-/** The positions of a rep whose frames are known: stance at its cue, the others where they were marked. */
-export const positionsSeen = ({ frames }: RepMarks, cueFrame: number): SeenPosition[] => {
-  const at = {
-    stance: cueFrame,
-    split: frames.splitLanding,
-    load: frames.arrival,
-    recovery: frames.home,
-  };
-  return (['stance', 'split', 'load', 'recovery'] as const).flatMap((name) => {
-    const frame = at[name];
-    return frame === undefined ? [] : [{ name, frame }];
-  });
+const BESIDE_WORDS: Readonly<Record<Beside, string>> = {
+  better: say('besideBetter'),
+  mirror: say('besideMirror'),
 };
 
-/** The positions of a rep as stills, each beside the plan's; to look at and to take along. */
+/** The positions of a rep as stills, each beside the plan's and another rep's; to look at and to take along. */
 export function Positions({
-  seen,
-  better,
+  positions: { seen, beside, wanted, want },
   pictures,
   pattern,
   letter,
@@ -78,10 +73,8 @@ export function Positions({
   title,
   onGo,
 }: {
-  seen: readonly SeenPosition[];
-  /** A rep to the same target that was home sooner. */
-  better: { readonly ordinal: number; readonly seen: readonly SeenPosition[] } | null;
-  /** Of the positions seen, then of those of the better rep. */
+  positions: SeenPositions;
+  /** Of the positions seen, then of those they are laid beside. */
   pictures: readonly ImageBitmap[];
   pattern: Pattern;
   letter: string;
@@ -90,8 +83,9 @@ export function Positions({
   title: string;
   onGo: (frame: number) => void;
 }): ReactElement | null {
+  const [isOver, setOver] = useState(false);
   const leg = legOf(pattern, letter);
-  const others = better?.seen ?? [];
+  const others = beside?.seen ?? [];
   if (seen.length < 2 || pictures.length !== seen.length + others.length)
     return <Quiet style={{ marginTop: 18 }}>{say('markForPositions')}</Quiet>;
   const save = async () => {
@@ -106,6 +100,25 @@ export function Positions({
   return (
     <section style={{ marginTop: 18 }} aria-label={say('positions')}>
       <Heading>{say('positions')}</Heading>
+      <Row>
+        <div style={{ width: 260 }}>
+          <SelectField
+            label={say('besideWhat')}
+            value={wanted}
+            options={BESIDES.map((each) => [each, BESIDE_WORDS[each]] as const)}
+            onChange={want}
+          />
+        </div>
+        {beside ? (
+          <CheckField isSelected={isOver} onChange={setOver}>
+            {say('overEachOther')}
+          </CheckField>
+        ) : (
+          <Quiet style={{ fontSize: 15, paddingBottom: 10 }}>
+            {say(wanted === 'mirror' ? 'noMirrorYet' : 'noBetterYet')}
+          </Quiet>
+        )}
+      </Row>
       <List>
         {seen.map(({ name, frame }, i) => {
           const plan = leg && positionOf(pattern, leg, name);
@@ -115,7 +128,20 @@ export function Positions({
           return (
             <li key={name} style={{ borderColor: PHASE_COLOURS[name] }}>
               <div className="stills">
-                {bitmap && <Picture bitmap={bitmap} />}
+                <Laid
+                  data-over={(isOver && besides) || undefined}
+                  data-mirrored={(besides && beside?.of === 'mirror') || undefined}
+                >
+                  {bitmap && <Picture bitmap={bitmap} />}
+                  {besides && <Picture bitmap={besides} />}
+                </Laid>
+                {besides && beside && (
+                  <small>
+                    {say(beside.of === 'mirror' ? 'mirroredRep' : 'betterRep', {
+                      ordinal: beside.ordinal,
+                    })}
+                  </small>
+                )}
                 {plan && (
                   <PositionStill
                     standing={plan}
@@ -124,12 +150,6 @@ export function Positions({
                     height={84}
                     label={say('planOf', { position: POSITION_WORDS[name] })}
                   />
-                )}
-                {besides && better && (
-                  <>
-                    <Picture bitmap={besides} />
-                    <small>{say('betterRep', { ordinal: better.ordinal })}</small>
-                  </>
                 )}
               </div>
               <b>{POSITION_WORDS[name]}</b> <small>{fromCue(fromCueMs(frame))}</small>

@@ -15,10 +15,13 @@ export function TieNote({
   alignment,
   cues,
   marked,
+  isByHand,
 }: Pick<Film, 'info' | 'unreadable' | 'hearing' | 'heard'> & {
   alignment: Alignment | null;
   cues: number;
   marked: number;
+  /** What was heard is set aside. */
+  isByHand: boolean;
 }): ReactElement {
   if (unreadable)
     return (
@@ -33,8 +36,8 @@ export function TieNote({
     return <Quiet role="status">{say('listening', { share: percent(hearing ?? 0) })}</Quiet>;
   const { gapMs, varies } = frameRate(info.framesMs);
   const [first, ...others] = tieSentences(alignment, {
-    ...{ cues, marked, tones: heard.tones },
-    heard: heard.alignment !== null,
+    ...{ cues, marked, isByHand, tones: heard.tones },
+    heard: heard.alignment !== null && !isByHand,
   });
   return (
     <>

@@ -2,19 +2,31 @@ import {
   betterRep,
   cueInRecording,
   frameAt,
+  mirrorRep,
   NOTHING_MARKED,
   type Alignment,
   type Marks,
 } from '@orthokin/core/film';
-import { useEffect } from 'react';
+import type { Pattern } from '@orthokin/core/pattern';
+import { useEffect, useState } from 'react';
 import type { CalledRep } from './marks.js';
-import { positionsSeen, STILL_HEIGHT, type SeenPosition } from './Positions.js';
+import { positionsSeen, STILL_HEIGHT, type SeenPosition } from './seen-positions.js';
 import type { Film } from './read/useFilm.js';
 
-/** Positions of a rep that can be seen, and those of a rep to the same target that was home sooner. */
+/** What a rep's positions are laid beside: a rep to the same target that was home sooner, or one to the other side. */
+export const BESIDES = ['better', 'mirror'] as const;
+export type Beside = (typeof BESIDES)[number];
+
+/** Positions of a rep that can be seen, and those they are laid beside. */
 export interface SeenPositions {
   readonly seen: readonly SeenPosition[];
-  readonly better: { readonly ordinal: number; readonly seen: readonly SeenPosition[] } | null;
+  readonly beside: {
+    readonly of: Beside;
+    readonly ordinal: number;
+    readonly seen: readonly SeenPosition[];
+  } | null;
+  readonly wanted: Beside;
+  readonly want: (beside: Beside) => void;
 }
 
 /** Which positions are seen; their pictures are asked for as they change. */
@@ -24,8 +36,10 @@ export function useSeenPositions(
   marks: Marks,
   framesMs: readonly number[],
   alignment: Alignment | null,
+  pattern: Pattern,
   ask: Film['ask'],
 ): SeenPositions {
+  const [wanted, want] = useState<Beside>('better');
   const seenIn = (one: CalledRep | null | undefined) =>
     one && alignment
       ? positionsSeen(
@@ -33,13 +47,21 @@ export function useSeenPositions(
           frameAt(framesMs, cueInRecording(one, alignment)),
         )
       : [];
-  const sooner = rep && alignment && betterRep(reps, marks, framesMs, alignment, rep);
-  const [seen, seenSooner] = [seenIn(rep), seenIn(sooner)];
-  const seenAt = [...seen, ...seenSooner].map(({ frame }) => frame).join(' ');
+  const other =
+    rep && alignment
+      ? wanted === 'better'
+        ? betterRep(reps, marks, framesMs, alignment, rep)
+        : mirrorRep(reps, marks, pattern, rep)
+      : null;
+  const [seen, seenOther] = [seenIn(rep), seenIn(other)];
+  const seenAt = [...seen, ...seenOther].map(({ frame }) => frame).join(' ');
   useEffect(() => {
     const indices = seenAt.split(' ').map(Number);
     if (indices.length > 1)
       ask({ ...{ ask: 'pictures', of: 'positions' }, indices, heightPx: STILL_HEIGHT });
   }, [ask, seenAt]);
-  return { seen, better: sooner ? { ordinal: sooner.ordinal, seen: seenSooner } : null };
+  return {
+    ...{ seen, wanted, want },
+    beside: other ? { of: wanted, ordinal: other.ordinal, seen: seenOther } : null,
+  };
 }

@@ -20,6 +20,10 @@ export interface Tie {
   /** `null` until its cues were heard, or two of them marked. */
   readonly alignment: Alignment | null;
   readonly isHeard: boolean;
+  /** The cues were heard, but somebody ties it by cues they mark: what was heard was not right. */
+  readonly isByHand: boolean;
+  /** `null` where nothing was heard that could be set aside. */
+  readonly setByHand: ((isByHand: boolean) => void) | null;
   readonly way: SoundWay;
   readonly setWay: (way: SoundWay) => void;
 }
@@ -44,10 +48,14 @@ export function useTie(
     });
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what is kept of the set changes no cue
   }, [info, ask]);
+  const [isByHand, setByHand] = useRemembered(`film-tied-by-hand.${filmKey}`, false);
   const found = heard?.alignment;
+  const used = isByHand ? null : found;
   return {
-    alignment: found ? asHeardByAthlete(found, way) : tiedByHand(reps, marks, info?.framesMs ?? []),
-    isHeard: Boolean(found),
+    alignment: used ? asHeardByAthlete(used, way) : tiedByHand(reps, marks, info?.framesMs ?? []),
+    isHeard: Boolean(used),
+    isByHand: isByHand && Boolean(found),
+    setByHand: found ? setByHand : null,
     ...{ way, setWay },
   };
 }

@@ -19,8 +19,15 @@ export const fromCue = (ms: number): string =>
 /** What the film was tied to the set by, and how surely. */
 export function tieSentences(
   alignment: Alignment | null,
-  { cues, marked, tones, heard }: { cues: number; marked: number; tones: number; heard: boolean },
+  {
+    cues,
+    marked,
+    tones,
+    heard,
+    isByHand = false,
+  }: { cues: number; marked: number; tones: number; heard: boolean; isByHand?: boolean },
 ): string[] {
+  if (!alignment && isByHand) return [say('setAside')];
   if (!alignment) return [say('notHeard', { tones }), say('otherSet')];
   const sure = fineSeconds(Math.max(LEAST_SHOWN_MS, alignment.sdMs));
   const factor = Math.round(alignment.rate);

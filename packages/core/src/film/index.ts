@@ -47,6 +47,7 @@ export {
   MARKED,
   markedEvents,
   markedTwice,
+  mirrorRep,
   NOTHING_MARKED,
   tiedByHand,
   withFault,

@@ -1,3 +1,4 @@
+import { counterpartOf, type Pattern } from '../pattern/index.js';
 import { ok, type Result } from '../result/index.js';
 import { checkEvents, type EventName, type Fault, type TimedEvent } from '../timing/index.js';
 import { alignByMarks, inRecording, onSetClock, type Alignment } from './align.js';
@@ -169,6 +170,21 @@ export function tiedByHand(
 /** Where a rep's cue is in the recording, ms. */
 export const cueInRecording = ({ cue }: Pick<FilmRep, 'cue'>, alignment: Alignment): number =>
   inRecording(alignment, cue.atMs);
+
+/** A rep to the target across whose positions were marked; the one with most of them. */
+export function mirrorRep<Rep extends FilmRep>(
+  reps: readonly Rep[],
+  marks: Marks,
+  pattern: Pick<Pattern, 'targets'>,
+  rep: Rep,
+): Rep | null {
+  const across = counterpartOf(pattern, rep.target)?.letter;
+  const count = ({ ordinal }: FilmRep) => Object.keys(marks[ordinal]?.frames ?? {}).length;
+  const [most] = reps
+    .filter((each) => each.target === across && count(each) > 0)
+    .sort((a, b) => count(b) - count(a));
+  return most ?? null;
+}
 
 /** Another rep to the same target that was home sooner after its cue, by its marks; the soonest of them. */
 export function betterRep<Rep extends FilmRep>(

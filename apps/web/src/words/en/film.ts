@@ -181,4 +181,14 @@ export const film = {
   noCorrection: 'none',
   takePage: 'Take the page along',
   pageFor: '{title} page',
+  besideWhat: 'Beside',
+  besideBetter: 'a rep to the same target, home sooner',
+  besideMirror: 'a rep to the other side, mirrored',
+  overEachOther: 'Over each other',
+  noMirrorYet: 'Mark a rep to the target across, and it stands here mirrored.',
+  noBetterYet: 'Mark a rep to the same target that was home sooner, and it stands here.',
+  mirroredRep: 'rep {ordinal}, mirrored',
+  tieByHand: 'What was heard is not right: tie it by two cues that I mark (Q)',
+  setAside:
+    'What was heard is set aside. Mark the cue (Q) of two reps, the first and the last, where you see it: a light, a hand.',
 } as const;
