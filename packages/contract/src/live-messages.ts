@@ -23,6 +23,7 @@ import {
   IsNumber,
   IsObject,
   IsString,
+  IsUUID,
   Matches,
   Max,
   MaxLength,
@@ -53,6 +54,12 @@ export class KeyedFault {
 
 /** What a second screen must know of the set: told when it comes, and when a set begins. */
 export class SetNews {
+  @IsUUID()
+  setId: string;
+
+  @IsUUID()
+  clubId: string;
+
   @IsString()
   @MaxLength(200)
   athlete: string;

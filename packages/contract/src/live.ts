@@ -10,7 +10,7 @@ import {
 import { ROOM, ROOM_LENGTH, ROOM_LETTERS } from './room.js';
 
 /** What a screen is in a drill. */
-export const LIVE_ROLES = ['drill', 'cues', 'caller', 'panel'] as const;
+export const LIVE_ROLES = ['drill', 'cues', 'caller', 'panel', 'camera'] as const;
 export type LiveRole = (typeof LIVE_ROLES)[number];
 
 /** The live channel of one drill: whoever knows its code hears and says everything in it. */

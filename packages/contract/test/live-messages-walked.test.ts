@@ -4,6 +4,7 @@ import {
   readLiveNews,
   type LiveMessageName,
 } from '@orthokin/contract/live-messages';
+import { DEMO_CLUB_ID } from '@orthokin/core/people';
 import { layoutTargets } from '@orthokin/core/pattern';
 import fc from 'fast-check';
 
@@ -14,6 +15,7 @@ const GOOD: Readonly<Record<LiveMessageName, readonly object[]>> = {
   here: [{}],
   set: [
     {
+      ...{ setId: '019ab000-0000-7000-8000-00000000000a', clubId: DEMO_CLUB_ID },
       ...{ athlete: 'Somebody', pattern: 'Side to side', targets: layoutTargets('line', 2) },
       ...{ inPlay: ['A', 'B'], cueKinds: ['word'], isCalled: false, isByHand: true },
       faults: [{ fault: 'lean', name: 'leaning' }],

@@ -6,9 +6,12 @@ import {
   type LiveMessageName,
 } from '@orthokin/contract/live-messages';
 import { CUE_KINDS } from '@orthokin/core/drill';
+import { DEMO_CLUB_ID } from '@orthokin/core/people';
 import { layoutTargets } from '@orthokin/core/pattern';
 
 const set = {
+  setId: '019ab000-0000-7000-8000-00000000000a',
+  clubId: DEMO_CLUB_ID,
   athlete: 'Somebody',
   pattern: 'Side to side',
   targets: layoutTargets('line', 2),

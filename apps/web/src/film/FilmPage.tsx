@@ -17,7 +17,7 @@ import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
 import { colour } from '../parts/tokens.js';
 import { say } from '../words/film.js';
 import { dayWords, timeWords } from '../words/format.js';
-import { keptFilms, letGo } from './keep/film-store.js';
+import { keptFilms, letGo } from '../device/film-store.js';
 
 const List = styled(Lines)`
   max-width: 720px;

@@ -17,7 +17,7 @@ import { cueBeep } from '../screens/sounds.js';
 import { say } from '../words/film.js';
 import { dayWords, percent } from '../words/format.js';
 import { FilmDesk } from './FilmDesk.js';
-import { filmOf, keepFilm, NoRoom } from './keep/film-store.js';
+import { filmOf, keepFilm, NoRoom } from '../device/film-store.js';
 import { calledReps } from './marks.js';
 import { useFilmMaker } from './simulate/useFilmMaker.js';
 

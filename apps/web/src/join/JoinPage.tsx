@@ -49,6 +49,7 @@ const ROLES = [
   ['cues', say('showCues'), say('largeAthleteSameMomentDrillsScreen')],
   ['caller', say('callTargets'), say('partnerSetWhoseOrderCalledPerson')],
   ['panel', say('coachsPanel'), say('timeHandPauseStrikeOutSay')],
+  ['camera', say('filmIt'), say('filmItHow')],
 ] as const;
 type JoinRole = (typeof ROLES)[number][0];
 

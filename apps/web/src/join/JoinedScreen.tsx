@@ -7,6 +7,7 @@ import { FullScreen } from '../screens/FullScreen.js';
 import { useAwake } from '../screens/useAwake.js';
 import { CallKeypad } from '../screens/CallKeypad.js';
 import { CueDisplay } from '../screens/CueDisplay.js';
+import { CameraScreen } from './CameraScreen.js';
 import { CoachPanel } from './CoachPanel.js';
 import { cuePlanOf, useJoined, type Joined } from './useJoined.js';
 import { say } from '../words/join.js';
@@ -37,7 +38,7 @@ const Screen = styled.main`
   }
 `;
 
-type Role = 'cues' | 'caller' | 'panel';
+type Role = 'cues' | 'caller' | 'panel' | 'camera';
 
 function Connection({ channel }: { channel: Channel }): ReactElement | null {
   const { connected } = useSyncExternalStore(channel.subscribe, channel.snapshot);
@@ -81,7 +82,9 @@ export function JoinedScreen({ room, role }: { room: string; role: Role }): Reac
         </Quiet>
         <FullScreen />
       </header>
-      {set ? (
+      {role === 'camera' ? (
+        <CameraScreen joined={joined} />
+      ) : set ? (
         <CueDisplay
           plan={cuePlanOf(set)}
           shown={shown}

@@ -18,6 +18,7 @@ const ROLE_WORDS: Readonly<Record<LiveRole, string>> = {
   cues: say('showsCues'),
   caller: say('callsTargets'),
   panel: say('coachsPanel'),
+  camera: say('filmsIt'),
 };
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];

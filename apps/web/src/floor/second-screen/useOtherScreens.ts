@@ -17,6 +17,7 @@ import { keyedFaults } from '../set/FaultKeys.js';
 import type { DrillActs } from '../set/useDrillActs.js';
 
 const setNews = (plan: DrillPlan, faults: readonly Fault[], nameOf: NameOfFault): SetNews => ({
+  ...{ setId: plan.id, clubId: plan.clubId },
   athlete: plan.athlete.name,
   pattern: plan.pattern.name,
   targets: plan.pattern.targets,

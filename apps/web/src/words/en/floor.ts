@@ -330,4 +330,5 @@ export const floor = {
   patternNow: '{name}{now}',
   nameRestricted: '{name} (may not do everything now)',
   noTests: 'none',
+  filmsIt: 'films it',
 } as const;

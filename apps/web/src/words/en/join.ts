@@ -30,4 +30,18 @@ export const join = {
   partnerSetWhoseOrderCalledPerson: 'For a partner, in a set whose order is called by a person.',
   coachsPanel: 'Be the coach’s panel',
   timeHandPauseStrikeOutSay: 'Time by hand, pause, strike out and say faults from here.',
+  filmIt: 'Film it',
+  filmItHow: 'Films each set by itself; the film stays on this device.',
+  whatCameraSees: 'What the camera sees',
+  filmingNow: 'Filming {athlete}.',
+  filmsItself:
+    'Put it up so that the whole floor and the feet are seen. It films by itself when a set begins.',
+  filmedSet: '{athlete}, {megabytes} MB',
+  markItHere: 'Mark it here',
+  saveFilm: 'Save the film',
+  cameraNotSecure:
+    'This browser lets no page film that is not served securely. Film with the device’s own camera, and bring the film in under Film.',
+  cameraNotAllowed:
+    'The camera was not allowed. Allow it for this page in the browser’s settings, and join again.',
+  noCamera: 'No camera was found on this device.',
 } as const;

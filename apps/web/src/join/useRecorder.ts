@@ -1,0 +1,77 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+
+/** Why there is no picture: the page is not secure, it was not allowed, or there is no camera. */
+export type NoCamera = 'not secure' | 'not allowed' | 'none';
+
+/** A camera of this device, recorded from one moment to another. */
+export interface Recorder {
+  readonly stream: MediaStream | null;
+  readonly problem: NoCamera | null;
+  readonly isOn: boolean;
+  readonly start: () => void;
+  /** The film so far; `null` where nothing was recorded. */
+  readonly stop: () => Promise<Blob | null>;
+}
+
+/** Pieces are handed over so often: what was recorded is in them if the page dies, ms. */
+const PIECE_MS = 1000;
+const KINDS = ['video/webm;codecs=vp8,opus', 'video/webm', 'video/mp4'];
+
+/** Opens the camera that looks away from the screen, with its microphone: it must hear the cues. */
+export function useRecorder(): Recorder {
+  const [stream, setStream] = useState<MediaStream | null>(null);
+  // Pages that are not secure have no cameras at all, whatever the types say.
+  const devices = navigator.mediaDevices as MediaDevices | undefined;
+  const [refused, setRefused] = useState<NoCamera | null>(null);
+  const [isOn, setOn] = useState(false);
+  const recording = useRef<{ recorder: MediaRecorder; pieces: Blob[] } | null>(null);
+  useEffect(() => {
+    if (!devices) return;
+    let own: MediaStream | null = null;
+    let isLeft = false;
+    devices
+      .getUserMedia({
+        video: { facingMode: 'environment', width: { ideal: 1280 }, frameRate: { ideal: 60 } },
+        // What a call wants taken out is what tells the cues from each other.
+        audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false },
+      })
+      .then(
+        (opened) => {
+          own = opened;
+          if (isLeft) for (const track of opened.getTracks()) track.stop();
+          else setStream(opened);
+        },
+        (error: unknown) =>
+          setRefused(
+            error instanceof DOMException && error.name === 'NotAllowedError'
+              ? 'not allowed'
+              : 'none',
+          ),
+      );
+    return () => {
+      isLeft = true;
+      for (const track of own?.getTracks() ?? []) track.stop();
+    };
+  }, [devices]);
+  const start = useCallback(() => {
+    if (!stream || recording.current) return;
+    const mimeType = KINDS.find((kind) => MediaRecorder.isTypeSupported(kind));
+    const recorder = new MediaRecorder(stream, mimeType ? { mimeType } : {});
+    const pieces: Blob[] = [];
+    recorder.ondataavailable = ({ data }) => pieces.push(data);
+    recorder.start(PIECE_MS);
+    recording.current = { recorder, pieces };
+    setOn(true);
+  }, [stream]);
+  const stop = useCallback(async () => {
+    const now = recording.current;
+    recording.current = null;
+    setOn(false);
+    if (!now) return null;
+    const stopped = new Promise((done) => now.recorder.addEventListener('stop', done));
+    now.recorder.stop();
+    await stopped;
+    return now.pieces.length > 0 ? new Blob(now.pieces, { type: now.recorder.mimeType }) : null;
+  }, []);
+  return { stream, problem: devices ? refused : 'not secure', isOn, start, stop };
+}
