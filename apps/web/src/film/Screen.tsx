@@ -1,9 +1,7 @@
-import { Maximize, Minus, Plus } from 'lucide-react';
 import type { ReactElement, ReactNode } from 'react';
 import styled from 'styled-components';
-import { IconButton } from '../parts/IconButton.js';
 import { colour } from '../parts/tokens.js';
-import { say } from '../words/film.js';
+import { ZoomButtons } from '../parts/ZoomButtons.js';
 import type { PictureZoom } from './usePictureZoom.js';
 
 const Frame = styled.div`
@@ -20,17 +18,7 @@ const Frame = styled.div`
     display: block;
     width: 100%;
   }
-  .zoom {
-    position: absolute;
-    right: 8px;
-    bottom: 8px;
-    display: flex;
-    border-radius: 20px;
-    background: ${colour('raised')};
-  }
 `;
-
-const CLOSER = 1.5;
 
 /** What the film is shown on: its picture, zoomed and moved under what is drawn over it. */
 export function Screen({
@@ -51,17 +39,7 @@ export function Screen({
         {picture}
       </div>
       {children}
-      <div className="zoom">
-        <IconButton aria-label={say('closer')} onPress={() => by(CLOSER)}>
-          <Plus size={18} />
-        </IconButton>
-        <IconButton aria-label={say('farther')} onPress={() => by(1 / CLOSER)}>
-          <Minus size={18} />
-        </IconButton>
-        <IconButton aria-label={say('wholePicture')} onPress={fit}>
-          <Maximize size={17} />
-        </IconButton>
-      </div>
+      <ZoomButtons by={by} fit={fit} />
     </Frame>
   );
 }

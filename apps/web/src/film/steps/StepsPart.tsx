@@ -11,9 +11,9 @@ import { keepDraft } from '../../device/drafts.js';
 import { useRemembered } from '../../device/useRemembered.js';
 import { Button } from '../../parts/Button.js';
 import { FiguresTable } from '../../parts/FiguresTable.js';
-import { PHASE_COLOURS } from '../../parts/phases.js';
 import { FloorPlan } from '../../parts/plan/FloorPlan.js';
-import { PathLine, StepNumbers, StepSole } from '../../parts/plan/Step.js';
+import { LegDrawn } from '../../parts/plan/LegDrawn.js';
+import { PathLine } from '../../parts/plan/Step.js';
 import { viewOfLeg } from '../../parts/plan/view.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
@@ -99,7 +99,6 @@ function Read({
   const [unit] = useRemembered<LengthUnit>('length-unit', 'metres');
   const filmed = useMemo(() => withLeg(pattern, leg), [pattern, leg]);
   const plan = legOf(pattern, leg.target);
-  const paths = pathsOf(filmed, leg);
   const findings = checkLeg(filmed, leg.target);
   const open = () => {
     const id = v7();
@@ -118,12 +117,7 @@ function Read({
           label={say('stepsDrawn', { letter: leg.target })}
         >
           {plan && <PathLine path={pathsOf(pattern, plan).out} ink={colour('ink')} faint />}
-          <PathLine path={paths.out} ink={PHASE_COLOURS.travel} />
-          <PathLine path={paths.back} ink={PHASE_COLOURS.recovery} />
-          {leg.placements.map((placement, i) => (
-            <StepSole key={i} placement={placement} />
-          ))}
-          <StepNumbers placements={leg.placements} />
+          <LegDrawn pattern={filmed} leg={leg} />
         </FloorPlan>
       </div>
       <StepFigures filmed={[filmed, leg]} plan={plan ? [pattern, plan] : null} />

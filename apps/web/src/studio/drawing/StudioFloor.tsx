@@ -1,18 +1,17 @@
 import { pathsOf } from '@orthokin/core/footwork';
 import { legOf, targetOf } from '@orthokin/core/pattern';
-import { Maximize, Minus, Plus } from 'lucide-react';
-import { memo, useRef, type ReactElement } from 'react';
+import { useRef, type ReactElement } from 'react';
 import styled from 'styled-components';
-import { IconButton } from '../../parts/IconButton.js';
 import { Court, HomeRing } from '../../parts/plan/Court.js';
 import { PathLine } from '../../parts/plan/Step.js';
 import { viewBox, viewOfCourt, viewOfLeg, type View } from '../../parts/plan/view.js';
 import { colour } from '../../parts/tokens.js';
+import { ZoomButtons } from '../../parts/ZoomButtons.js';
 import { useEditor } from '../state/editor.js';
 import { useSelection } from '../state/selection.js';
 import { MarkerHandle } from './MarkerHandle.js';
 import { OpenLeg } from './OpenLeg.js';
-import { useZoom, type Zoom } from './useZoom.js';
+import { useZoom } from './useZoom.js';
 import { say } from '../../words/studio.js';
 
 const Frame = styled.div`
@@ -26,14 +25,6 @@ const Frame = styled.div`
     touch-action: none;
     cursor: grab;
   }
-  .zoom {
-    position: absolute;
-    right: 8px;
-    bottom: 8px;
-    display: flex;
-    border-radius: 20px;
-    background: ${colour('raised')};
-  }
 `;
 
 /** Floor enough to fill the frame, whatever its shape. */
@@ -42,22 +33,6 @@ const around = ({ x, y, width, height }: View): View => ({
   y: y - height,
   width: 3 * width,
   height: 3 * height,
-});
-
-const ZoomButtons = memo(function ZoomButtons({ by, fit }: Pick<Zoom, 'by' | 'fit'>): ReactElement {
-  return (
-    <div className="zoom no-print">
-      <IconButton aria-label={say('closer')} onPress={() => by(1.4)}>
-        <Plus size={18} />
-      </IconButton>
-      <IconButton aria-label={say('farther')} onPress={() => by(1 / 1.4)}>
-        <Minus size={18} />
-      </IconButton>
-      <IconButton aria-label={say('wholeView')} onPress={fit}>
-        <Maximize size={17} />
-      </IconButton>
-    </div>
-  );
 });
 
 /** The drawn floor of the studio: markers to place, feet to place, ways to see. */

@@ -1,4 +1,4 @@
-import { legFigures, pathsOf } from '@orthokin/core/footwork';
+import { legFigures } from '@orthokin/core/footwork';
 import { heading, HOME, lengthWords, type LengthUnit, type Point } from '@orthokin/core/floor';
 import {
   notesOf,
@@ -15,7 +15,7 @@ import styled from 'styled-components';
 import { useRemembered } from '../../device/useRemembered.js';
 import { FloorPlan } from '../../parts/plan/FloorPlan.js';
 import { viewOfLeg } from '../../parts/plan/view.js';
-import { PathLine, StepNumbers, StepSole } from '../../parts/plan/Step.js';
+import { LegDrawn } from '../../parts/plan/LegDrawn.js';
 import { PHASE_COLOURS } from '../../parts/phases.js';
 import { PositionStill, WeightBar } from '../../parts/PositionStill.js';
 import { Quiet } from '../../parts/Text.js';
@@ -94,7 +94,6 @@ function Cards({
   unit: LengthUnit;
 }): ReactElement {
   const { toTargetM, out, back } = legFigures(pattern, leg);
-  const paths = pathsOf(pattern, leg);
   const time = (ms: number | null) => (ms === null ? '?' : `${(ms / 1000).toFixed(2)} s`);
   return (
     <>
@@ -159,12 +158,7 @@ function Cards({
             view={viewOfLeg(targetOf(pattern, leg.target)?.at ?? HOME)}
             label={say('stepsTarget', { target: leg.target })}
           >
-            <PathLine path={paths.out} ink={PHASE_COLOURS.travel} />
-            <PathLine path={paths.back} ink={PHASE_COLOURS.recovery} />
-            {leg.placements.map((placement, i) => (
-              <StepSole key={i} placement={placement} />
-            ))}
-            <StepNumbers placements={leg.placements} />
+            <LegDrawn pattern={pattern} leg={leg} />
           </FloorPlan>
         </article>
       </Grid>

@@ -37,4 +37,7 @@ export const parts = {
   shortCourse:
     '{duration} over {days, plural, one {# day} other {# days}}: {first} to {last} s{limit}',
   shortCourseLimit: ', limit {limit} s',
+  closer: 'Closer',
+  farther: 'Farther',
+  wholeView: 'The whole view',
 } as const;

@@ -115,9 +115,6 @@ export const studio = {
   markerTargetwordsArrowKeysMoveEnter:
     'Marker {targetWords}. Arrow keys move it, Enter opens its leg.',
   stepIndexFootFootPhase: 'Step {index}, {foot} foot, {phase}',
-  closer: 'Closer',
-  farther: 'Farther',
-  wholeView: 'The whole view',
   floor: 'The floor',
   patternCopy: '{pattern}, copy',
   moreThisPattern: 'More with this pattern',
