@@ -19,7 +19,7 @@ import {
 import type { RepReply, SetReviewReply } from '@orthokin/contract';
 import { layoutTargets } from '@orthokin/core/pattern';
 import { durationsOf, type TimedEvent } from '@orthokin/core/timing';
-import { calledReps, correctionsFrom, type CalledRep } from '../src/film/marks.js';
+import { calledReps, correctionsFrom, type CalledRep } from '../src/film/mark/marks.js';
 import { fromCue, tieSentences } from '../src/words/film.js';
 import { setBody } from '../src/drill/requests.js';
 import { runOf } from './played.js';

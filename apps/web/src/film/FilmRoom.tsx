@@ -18,7 +18,7 @@ import { say } from '../words/film.js';
 import { dayWords, percent } from '../words/format.js';
 import { FilmDesk } from './FilmDesk.js';
 import { filmOf, keepFilm, NoRoom } from '../device/film-store.js';
-import { calledReps } from './marks.js';
+import { calledReps } from './mark/marks.js';
 import { useFilmMaker } from './simulate/useFilmMaker.js';
 
 const Drop = styled(DropZone)`

@@ -2,7 +2,7 @@ import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { colour, MONO } from '../../parts/tokens.js';
 import { say } from '../../words/film.js';
-import { PictureSurface } from '../PictureSurface.js';
+import { PictureSurface } from '../screen/PictureSurface.js';
 import { DrawnThings } from './DrawnThings.js';
 import type { DrawWork } from './useDrawing.js';
 

@@ -4,7 +4,7 @@ import type { Pattern } from '@orthokin/core/pattern';
 import type { ReactElement } from 'react';
 import { colour } from '../../parts/tokens.js';
 import { measuredWords, say } from '../../words/film.js';
-import { PictureSurface } from '../PictureSurface.js';
+import { PictureSurface } from '../screen/PictureSurface.js';
 import type { GroundWork } from './useGround.js';
 
 const pointsOf = (points: readonly Point[]): string =>

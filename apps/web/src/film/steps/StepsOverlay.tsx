@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react';
 import { colour } from '../../parts/tokens.js';
 import { say } from '../../words/film.js';
-import { PictureSurface } from '../PictureSurface.js';
+import { PictureSurface } from '../screen/PictureSurface.js';
 import type { StepWork } from './useSteps.js';
 
 /** A foot is drawn faintly once it is so many frames ago. */

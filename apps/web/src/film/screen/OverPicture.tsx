@@ -1,11 +1,11 @@
 import type { Pattern } from '@orthokin/core/pattern';
 import type { ReactElement } from 'react';
-import { DrawOverlay } from './draw/DrawOverlay.js';
-import type { DrawWork } from './draw/useDrawing.js';
-import { GroundOverlay } from './ground/GroundOverlay.js';
-import type { GroundWork } from './ground/useGround.js';
-import { StepsOverlay } from './steps/StepsOverlay.js';
-import type { StepWork } from './steps/useSteps.js';
+import { DrawOverlay } from '../draw/DrawOverlay.js';
+import type { DrawWork } from '../draw/useDrawing.js';
+import { GroundOverlay } from '../ground/GroundOverlay.js';
+import type { GroundWork } from '../ground/useGround.js';
+import { StepsOverlay } from '../steps/StepsOverlay.js';
+import type { StepWork } from '../steps/useSteps.js';
 
 /** What lies over the picture and takes its clicks: one thing at a time. */
 export function OverPicture({

@@ -1,4 +1,4 @@
-import { useRemembered } from '../device/useRemembered.js';
+import { useRemembered } from '../../device/useRemembered.js';
 
 /** Whoever marks, and how surely each does, ms: found by marking again. */
 type Sds = Readonly<Record<string, number>>;

@@ -6,7 +6,7 @@ import {
   type VttMark,
 } from '@orthokin/core/film';
 import { inRecording } from '@orthokin/core/film';
-import { fromCue, say } from '../words/film.js';
+import { fromCue, say } from '../../words/film.js';
 import { type CalledRep } from './marks.js';
 import { MARK_WORDS } from './MarkKeys.js';
 

@@ -1,10 +1,10 @@
 import { ChevronLeft, ChevronRight, Pause, Play, SkipBack, SkipForward } from 'lucide-react';
 import type { ReactElement } from 'react';
-import { Button } from '../parts/Button.js';
-import { SelectField } from '../parts/form/SelectField.js';
-import { say } from '../words/film.js';
-import { percent } from '../words/format.js';
-import { Row } from './Row.js';
+import { Button } from '../../parts/Button.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { say } from '../../words/film.js';
+import { percent } from '../../words/format.js';
+import { Row } from '../Row.js';
 import { SPEEDS, type Playing, type Speed } from './usePlay.js';
 
 /** Steps and plays the film, and goes from rep to rep. */

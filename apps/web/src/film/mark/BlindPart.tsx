@@ -1,9 +1,9 @@
 import { type Alignment, FEWEST_TWICE, markedTwice } from '@orthokin/core/film';
 import type { ReactElement } from 'react';
-import { Button } from '../parts/Button.js';
-import { Heading, Quiet } from '../parts/Text.js';
-import { fineSeconds, say } from '../words/film.js';
-import { Row } from './Row.js';
+import { Button } from '../../parts/Button.js';
+import { Heading, Quiet } from '../../parts/Text.js';
+import { fineSeconds, say } from '../../words/film.js';
+import { Row } from '../Row.js';
 import type { Marking } from './useMarking.js';
 
 /** How surely the one who marks does: the same events once more, without seeing the first marks. */

@@ -1,9 +1,9 @@
 import type { SoundWay } from '@orthokin/core/film';
 import type { ReactElement } from 'react';
-import { Fields } from '../parts/form/Fields.js';
-import { NumberField } from '../parts/form/NumberFields.js';
-import { Quiet } from '../parts/Text.js';
-import { say } from '../words/film.js';
+import { Fields } from '../../parts/form/Fields.js';
+import { NumberField } from '../../parts/form/NumberFields.js';
+import { Quiet } from '../../parts/Text.js';
+import { say } from '../../words/film.js';
 
 const FARTHEST_M = 60;
 const WAYS = [

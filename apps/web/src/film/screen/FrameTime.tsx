@@ -1,8 +1,8 @@
 import { markAt, onSetClock, type Alignment } from '@orthokin/core/film';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
-import { colour, MONO } from '../parts/tokens.js';
-import { fineSeconds, fromCue, say } from '../words/film.js';
+import { colour, MONO } from '../../parts/tokens.js';
+import { fineSeconds, fromCue, say } from '../../words/film.js';
 
 const Time = styled.output`
   position: absolute;

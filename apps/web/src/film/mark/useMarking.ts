@@ -1,7 +1,7 @@
 import { withFault, withMark, withMissed, type Marked, type Marks } from '@orthokin/core/film';
 import type { Fault } from '@orthokin/core/timing';
 import { useState } from 'react';
-import { useRemembered } from '../device/useRemembered.js';
+import { useRemembered } from '../../device/useRemembered.js';
 
 /** The marks of a film, and the same events marked once more without seeing the first. */
 export interface Marking {

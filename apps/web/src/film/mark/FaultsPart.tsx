@@ -1,13 +1,13 @@
 import { SEEN_FAULTS, type Fault } from '@orthokin/core/timing';
 import { useContext, type ReactElement } from 'react';
-import { useClub } from '../api/club.js';
-import { Button } from '../parts/Button.js';
-import { FaultNames } from '../parts/fault-names.js';
-import { SelectField } from '../parts/form/SelectField.js';
-import { Heading } from '../parts/Text.js';
-import { namedFaults } from '../words/fault.js';
-import { say } from '../words/film.js';
-import { Row } from './Row.js';
+import { useClub } from '../../api/club.js';
+import { Button } from '../../parts/Button.js';
+import { FaultNames } from '../../parts/fault-names.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { Heading } from '../../parts/Text.js';
+import { namedFaults } from '../../words/fault.js';
+import { say } from '../../words/film.js';
+import { Row } from '../Row.js';
 
 const NONE = '';
 

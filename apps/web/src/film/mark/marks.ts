@@ -8,7 +8,7 @@ import {
 } from '@orthokin/core/film';
 import { ok } from '@orthokin/core/result';
 import { eventOf, type Fault, type TimedEvent } from '@orthokin/core/timing';
-import { correctionOf, effectiveRep } from '../drill/corrections.js';
+import { correctionOf, effectiveRep } from '../../drill/corrections.js';
 
 /** A rep of the set as it stands, with its cue as the drill knew it: the tie's error must not be added twice. */
 export type CalledRep = RepReply & FilmRep;

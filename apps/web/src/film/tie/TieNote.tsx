@@ -1,10 +1,10 @@
 import { frameRate, type Alignment } from '@orthokin/core/film';
 import type { ReactElement } from 'react';
-import { Notice } from '../parts/Notice.js';
-import { Headline, Quiet } from '../parts/Text.js';
-import { say, tieSentences } from '../words/film.js';
-import { percent } from '../words/format.js';
-import type { Film } from './read/useFilm.js';
+import { Notice } from '../../parts/Notice.js';
+import { Headline, Quiet } from '../../parts/Text.js';
+import { say, tieSentences } from '../../words/film.js';
+import { percent } from '../../words/format.js';
+import type { Film } from '../read/useFilm.js';
 
 /** How the film is tied to its set, or why it cannot be read. */
 export function TieNote({

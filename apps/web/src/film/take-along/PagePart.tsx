@@ -10,7 +10,7 @@ import { Heading, Quiet } from '../../parts/Text.js';
 import { faultWords, namedFaults } from '../../words/fault.js';
 import { fromCue, say } from '../../words/film.js';
 import { POSITION_WORDS } from '../../words/position.js';
-import type { SeenPosition } from '../seen-positions.js';
+import type { SeenPosition } from '../positions/seen-positions.js';
 import { Row } from '../Row.js';
 import type { Film } from '../read/useFilm.js';
 import { pageOf } from './draw-page.js';

@@ -7,10 +7,10 @@ import {
   type SoundWay,
 } from '@orthokin/core/film';
 import { useEffect } from 'react';
-import { useRemembered } from '../device/useRemembered.js';
-import { cueBeep } from '../screens/sounds.js';
-import type { CalledRep } from './marks.js';
-import type { Film } from './read/useFilm.js';
+import { useRemembered } from '../../device/useRemembered.js';
+import { cueBeep } from '../../screens/sounds.js';
+import type { CalledRep } from '../mark/marks.js';
+import type { Film } from '../read/useFilm.js';
 
 /** Where nothing is said, camera and athlete are taken to hear a cue together. */
 const HEARD_TOGETHER: SoundWay = { toCameraM: 0, toAthleteM: 0 };

@@ -3,10 +3,10 @@ import type { Target } from '@orthokin/core/floor';
 import { Check } from 'lucide-react';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
-import { Marker } from '../parts/plan/Marker.js';
-import { colour } from '../parts/tokens.js';
-import { say } from '../words/film.js';
-import { type CalledRep } from './marks.js';
+import { Marker } from '../../parts/plan/Marker.js';
+import { colour } from '../../parts/tokens.js';
+import { say } from '../../words/film.js';
+import { type CalledRep } from '../mark/marks.js';
 
 const Reps = styled.ol`
   display: flex;

@@ -1,7 +1,7 @@
 import type { ReactElement, ReactNode } from 'react';
 import styled from 'styled-components';
-import { colour } from '../parts/tokens.js';
-import { ZoomButtons } from '../parts/ZoomButtons.js';
+import { colour } from '../../parts/tokens.js';
+import { ZoomButtons } from '../../parts/ZoomButtons.js';
 import type { PictureZoom } from './usePictureZoom.js';
 
 const Frame = styled.div`

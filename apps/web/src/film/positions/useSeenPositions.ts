@@ -9,9 +9,9 @@ import {
 } from '@orthokin/core/film';
 import type { Pattern } from '@orthokin/core/pattern';
 import { useEffect, useState } from 'react';
-import type { CalledRep } from './marks.js';
+import type { CalledRep } from '../mark/marks.js';
 import { positionsSeen, STILL_HEIGHT, type SeenPosition } from './seen-positions.js';
-import type { Film } from './read/useFilm.js';
+import type { Film } from '../read/useFilm.js';
 
 /** What a rep's positions are laid beside: a rep to the same target that was home sooner, or one to the other side. */
 export const BESIDES = ['better', 'mirror'] as const;

@@ -1,7 +1,7 @@
 import type { Point } from '@orthokin/core/floor';
 import type { PointerEvent, ReactElement, ReactNode } from 'react';
 import styled from 'styled-components';
-import { MONO } from '../parts/tokens.js';
+import { MONO } from '../../parts/tokens.js';
 import { KEEPS_PRESSES } from './usePictureZoom.js';
 
 const Over = styled.svg`

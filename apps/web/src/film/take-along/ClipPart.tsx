@@ -2,16 +2,16 @@ import { frameAt, inRecording, onSetClock, type Alignment } from '@orthokin/core
 import { eventOf, type TimedEvent } from '@orthokin/core/timing';
 import { Film as FilmIcon } from 'lucide-react';
 import { useEffect, useRef, type ReactElement } from 'react';
-import { Button } from '../parts/Button.js';
-import { download, fileName } from '../parts/download.js';
-import { Notice } from '../parts/Notice.js';
-import { PHASE_COLOURS } from '../parts/phases.js';
-import { Quiet } from '../parts/Text.js';
-import { segmentsOf } from '../parts/ribbon/segments.js';
-import { fromCue, say } from '../words/film.js';
-import { percent } from '../words/format.js';
-import type { ClipBand, ClipOrder } from './read/clip.js';
-import type { Film } from './read/useFilm.js';
+import { Button } from '../../parts/Button.js';
+import { download, fileName } from '../../parts/download.js';
+import { Notice } from '../../parts/Notice.js';
+import { PHASE_COLOURS } from '../../parts/phases.js';
+import { Quiet } from '../../parts/Text.js';
+import { segmentsOf } from '../../parts/ribbon/segments.js';
+import { fromCue, say } from '../../words/film.js';
+import { percent } from '../../words/format.js';
+import type { ClipBand, ClipOrder } from '../read/clip.js';
+import type { Film } from '../read/useFilm.js';
 
 const BEFORE_MS = 500;
 const AFTER_MS = 500;

@@ -2,8 +2,8 @@ import { MARKED, type Marked, type RepMarks } from '@orthokin/core/film';
 import { eventOf, type TimedEvent } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
-import { colour, MONO } from '../parts/tokens.js';
-import { fromCue, say } from '../words/film.js';
+import { colour, MONO } from '../../parts/tokens.js';
+import { fromCue, say } from '../../words/film.js';
 
 const Keys = styled.div`
   display: grid;

@@ -2,13 +2,13 @@ import { frameAt, inRecording, onSetClock, type Alignment } from '@orthokin/core
 import { eventOf, type TimedEvent } from '@orthokin/core/timing';
 import { useMemo, type PointerEvent, type ReactElement } from 'react';
 import styled from 'styled-components';
-import { Band } from '../parts/ribbon/Band.js';
-import type { Scale } from '../parts/ribbon/scale.js';
-import { segmentsOf } from '../parts/ribbon/segments.js';
-import { colour, MONO } from '../parts/tokens.js';
-import { useWidth } from '../parts/useWidth.js';
-import { say } from '../words/film.js';
-import { Picture } from './Picture.js';
+import { Band } from '../../parts/ribbon/Band.js';
+import type { Scale } from '../../parts/ribbon/scale.js';
+import { segmentsOf } from '../../parts/ribbon/segments.js';
+import { colour, MONO } from '../../parts/tokens.js';
+import { useWidth } from '../../parts/useWidth.js';
+import { say } from '../../words/film.js';
+import { Picture } from '../screen/Picture.js';
 
 /** Pictures along the strip, and how high they are. */
 export const THUMBS = 8;
