@@ -4,9 +4,11 @@ import {
   arcPlaces,
   bestHome,
   drawnFlight,
+  PLAYING_LEVELS,
   PROJECTILES,
   takenAt,
   targetBudget,
+  typicalSpeeds,
   type Aim,
   type ArcPlan,
   type OwnSpeed,
@@ -211,5 +213,16 @@ describe('the best place to wait', () => {
     expect(found?.at.y).toBeCloseTo(0, 9);
     expect(bestHome(two, { ...rally, speed: 0 }, own(4))).toBeNull();
     expect(bestHome([], rally, own(4))).toBeNull();
+  });
+});
+
+describe('typical speeds', () => {
+  test('each thing that flies has one for each level, quicker the better they play', () => {
+    for (const { name } of PROJECTILES) {
+      const speeds = typicalSpeeds(name).map(({ speed }) => speed);
+      expect(speeds).toHaveLength(PLAYING_LEVELS.length);
+      expect([...speeds].sort((a, b) => a - b)).toEqual(speeds);
+    }
+    expect(typicalSpeeds('frisbee')).toEqual([]);
   });
 });
