@@ -287,9 +287,8 @@ test('a set run with cues only is filmed, its cues heard, its reps marked, revie
   );
 });
 
-test('what is no film is refused calmly; a film is kept and can be deleted', async ({ page }) => {
-  const { set } = await runCuesOnly(page);
-  await page.goto(`/film/${set.id}`);
+/** Brings in a file that is no film, as anybody may by mistake. */
+async function bringHoliday(page: Page): Promise<void> {
   const choose = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Choose a film' }).click();
   await (
@@ -298,6 +297,14 @@ test('what is no film is refused calmly; a film is kept and can be deleted', asy
     ...{ name: 'holiday.mp4', mimeType: 'video/mp4', buffer: Buffer.from('no film at all') },
   });
   await expect(page.getByText('This file cannot be read as a film')).toBeVisible();
+}
+
+test('what is no film is refused calmly; a film is kept, can be deleted, and goes by itself after a while', async ({
+  page,
+}) => {
+  const { set } = await runCuesOnly(page);
+  await page.goto(`/film/${set.id}`);
+  await bringHoliday(page);
   await page
     .getByRole('navigation', { name: 'Places' })
     .getByRole('link', { name: 'Film' })
@@ -305,5 +312,31 @@ test('what is no film is refused calmly; a film is kept and can be deleted', asy
   await expect(page.getByRole('link', { name: 'holiday.mp4, 1 MB' })).toBeVisible();
   await expectSound(page);
   await page.getByRole('button', { name: 'Delete holiday.mp4' }).click();
+  await expect(page.getByText('No film is kept on this device.')).toBeVisible();
+
+  await page.goto(`/film/${set.id}`);
+  await bringHoliday(page);
+  await page.goto('/film');
+  const howLong = page.getByRole('button', { name: /How long holiday\.mp4 is kept/ });
+  await howLong.click();
+  await page.getByRole('option', { name: 'for 30 days' }).click();
+  await expect(howLong).toContainText('for 30 days');
+  await page.clock.install({ time: Date.now() + 31 * 86_400_000 });
+  await page.reload();
+  await expect(page.getByText('No film is kept on this device.')).toBeVisible();
+});
+
+test('where there is no room for a film that is said; it can be looked at all the same', async ({
+  page,
+}) => {
+  const { set } = await runCuesOnly(page);
+  await page.addInitScript(() => {
+    navigator.storage.estimate = () => Promise.resolve({ quota: 50_000_001, usage: 0 });
+  });
+  await page.goto(`/film/${set.id}`);
+  await bringHoliday(page);
+  await expect(page.getByText(/There is no room to keep this film: it needs 1 MB/)).toBeVisible();
+  await page.goto('/film');
+  await expect(page.getByText('0 MB are left for films.')).toBeVisible();
   await expect(page.getByText('No film is kept on this device.')).toBeVisible();
 });

@@ -6,6 +6,8 @@ export interface KeptFilm {
   readonly bytes: number;
   /** Epoch ms. */
   readonly keptAt: number;
+  /** Epoch ms after which it is let go; until somebody deletes it where absent. */
+  readonly keptUntil?: number | null;
 }
 
 const FOLDER = 'film';
@@ -57,24 +59,45 @@ export async function keepFilm(
   await write(own, ABOUT, new Blob([JSON.stringify(about)]));
 }
 
+const aboutOf = async (own: FileSystemDirectoryHandle): Promise<KeptFilm> =>
+  JSON.parse(await (await (await own.getFileHandle(ABOUT)).getFile()).text()) as KeptFilm;
+
+const isOver = ({ keptUntil }: KeptFilm): boolean =>
+  typeof keptUntil === 'number' && keptUntil < Date.now();
+
+/** Keeps a film until a moment, epoch ms; `null`: until it is deleted. */
+export async function keepUntil(setId: string, keptUntil: number | null): Promise<void> {
+  const own = await (await folder()).getDirectoryHandle(setId);
+  const about: KeptFilm = { ...(await aboutOf(own)), keptUntil };
+  await write(own, ABOUT, new Blob([JSON.stringify(about)]));
+}
+
 /** The film of a set; `null` where none is kept. */
 export async function filmOf(setId: string): Promise<File | null> {
   try {
     const own = await (await folder()).getDirectoryHandle(setId);
+    if (isOver(await aboutOf(own))) {
+      await letGo(setId);
+      return null;
+    }
     return await (await own.getFileHandle(FILE)).getFile();
   } catch {
     return null;
   }
 }
 
-/** Every film of a club that is kept, the newest first; another club's is none of its business. */
+/**
+ * Every film of a club that is kept, the newest first; another club's is none of its business. Those
+ * kept long enough are let go, whosever they are.
+ */
 export async function keptFilms(clubId: string): Promise<KeptFilm[]> {
   const films: KeptFilm[] = [];
   for await (const own of (await folder()).values()) {
     if (!(own instanceof FileSystemDirectoryHandle)) continue;
     try {
-      const about = await (await own.getFileHandle(ABOUT)).getFile();
-      films.push(JSON.parse(await about.text()) as KeptFilm);
+      const about = await aboutOf(own);
+      if (isOver(about)) await letGo(own.name);
+      else films.push(about);
     } catch {
       // Broken off while it was being written: there is nothing to show of it.
       await (await folder()).removeEntry(own.name, { recursive: true });

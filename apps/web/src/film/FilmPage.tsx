@@ -17,7 +17,7 @@ import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
 import { colour } from '../parts/tokens.js';
 import { say } from '../words/film.js';
 import { dayWords, timeWords } from '../words/format.js';
-import { keptFilms, letGo } from '../device/film-store.js';
+import { keepUntil, keptFilms, letGo, roomLeft } from '../device/film-store.js';
 
 const List = styled(Lines)`
   max-width: 720px;
@@ -27,6 +27,8 @@ const List = styled(Lines)`
     border-top: 1px solid ${colour('rule')};
   }
   .end {
+    display: flex;
+    gap: 8px;
     margin-left: auto;
   }
 `;
@@ -42,6 +44,14 @@ const SOURCE_WORDS: Readonly<Record<SetSource, string>> = {
 const MOST_SHOWN = 20;
 const MEGA = 1e6;
 const KEPT = ['kept films'];
+
+const DAY_MS = 86_400_000;
+/** Kept until somebody deletes it. */
+const ALWAYS = 'always';
+const KEEPS = [
+  [ALWAYS, say('untilDeleted')],
+  ...[7, 30, 90].map((days) => [String(days), say('forDays', { days })] as const),
+] as const;
 
 /** Films on this device, and the sets that a film can be marked of. */
 export function FilmPage(): ReactElement {
@@ -114,21 +124,37 @@ function Kept(): ReactElement {
     queryFn: () => keptFilms(clubId),
     staleTime: 0,
   });
-  const remove = (setId: string) =>
-    void letGo(setId).then(() => client.invalidateQueries({ queryKey: KEPT }));
+  const room = useQuery({ queryKey: [...KEPT, 'room'], queryFn: roomLeft, staleTime: 0 });
+  const again = () => client.invalidateQueries({ queryKey: KEPT });
+  const remove = (setId: string) => void letGo(setId).then(again);
+  const keep = (setId: string, until: number | null) => void keepUntil(setId, until).then(again);
   return (
     <section style={{ marginTop: 34 }}>
       <Heading>{say('keptHere')}</Heading>
       <Quiet>{say('staysHere')}</Quiet>
+      {room.data !== undefined && (
+        <Quiet>{say('roomForFilms', { megabytes: Math.floor(room.data / MEGA) })}</Quiet>
+      )}
       {films.data?.length === 0 && <Quiet>{say('nothingKept')}</Quiet>}
       <List>
-        {(films.data ?? []).map(({ setId, name, bytes, keptAt }) => (
+        {(films.data ?? []).map(({ setId, name, bytes, keptAt, keptUntil = null }) => (
           <li key={setId}>
             <Link to={`/film/${setId}`}>
               {say('keptFilm', { name, megabytes: Math.max(1, Math.round(bytes / MEGA)) })}
             </Link>
             <Quiet as="span">{dayWords(new Date(keptAt).toISOString())}</Quiet>
             <span className="end">
+              <SelectField
+                label={say('howLong', { name })}
+                hideLabel
+                value={
+                  keptUntil === null ? ALWAYS : String(Math.round((keptUntil - keptAt) / DAY_MS))
+                }
+                options={KEEPS}
+                onChange={(days) =>
+                  keep(setId, days === ALWAYS ? null : keptAt + Number(days) * DAY_MS)
+                }
+              />
               <Button aria-label={say('deleteFilm', { name })} onPress={() => remove(setId)}>
                 <Trash2 size={18} aria-hidden />
               </Button>

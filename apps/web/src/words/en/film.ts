@@ -188,4 +188,8 @@ export const film = {
   tieByHand: 'Not right: tie it by two cues that I mark (Q)',
   setAside:
     'What was heard is set aside. Mark the cue (Q) of two reps, the first and the last, where you see it: a light, a hand.',
+  howLong: 'How long {name} is kept',
+  untilDeleted: 'until it is deleted',
+  forDays: 'for {days} days',
+  roomForFilms: '{megabytes} MB are left for films.',
 } as const;
