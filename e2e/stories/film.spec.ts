@@ -340,3 +340,32 @@ test('where there is no room for a film that is said; it can be looked at all th
   await expect(page.getByText('0 MB are left for films.')).toBeVisible();
   await expect(page.getByText('No film is kept on this device.')).toBeVisible();
 });
+
+test('slow motion is noticed by its cues, whatever the file says, and times are as they were filmed', async ({
+  page,
+}) => {
+  // Four times as many frames are made and read.
+  test.slow();
+  const untimed = await runCuesOnly(page);
+  await page.goto(`/film/${untimed.set.id}`);
+  await page.getByRole('button', { name: /Filmed with$/ }).click();
+  await page.getByRole('option', { name: /^slow motion/ }).click();
+  await page.getByRole('button', { name: 'Film the simulated athlete' }).click();
+  await expect(page.getByText(`${REPS} of ${REPS} cues heard in the film`)).toBeVisible({
+    timeout: 200_000,
+  });
+  await expect(page.getByText('The film is slowed 4 times')).toBeVisible();
+  await expect(page.getByText('120 frames a second')).toBeVisible();
+  const [rep] = truthOf(untimed);
+  const since = (name: EventName) =>
+    (eventOf(rep?.events ?? [], name)?.atMs ?? NaN) -
+    (eventOf(rep?.events ?? [], 'cue')?.atMs ?? NaN);
+  await page.getByRole('button', { name: new RegExp(`^Rep ${rep?.ordinal ?? 1},`) }).click();
+  for (let frames = 0; (await shownMs(page)) < since('firstMove') && frames < 120; frames++)
+    await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('KeyF');
+  const marked = await page.getByRole('button', { name: /^First move/ }).innerText();
+  const ms = 1000 * Number(/\+([\d.]+)/.exec(marked)?.[1]);
+  // A frame of a camera that takes 120 a second, not of the file's 30.
+  expect(Math.abs(ms - since('firstMove'))).toBeLessThan(1000 / 120);
+});

@@ -10,6 +10,7 @@ import { useAthleteCare } from '../api/care.js';
 import { useClub } from '../api/club.js';
 import { useSetReview } from '../api/review.js';
 import { Button, ButtonLink } from '../parts/Button.js';
+import { SelectField } from '../parts/form/SelectField.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
 import { colour } from '../parts/tokens.js';
@@ -19,6 +20,7 @@ import { dayWords, percent } from '../words/format.js';
 import { FilmDesk } from './FilmDesk.js';
 import { filmOf, keepFilm, NoRoom } from '../device/film-store.js';
 import { calledReps } from './mark/marks.js';
+import type { SimulatedCamera } from './simulate/film-maker.worker.js';
 import { useFilmMaker } from './simulate/useFilmMaker.js';
 
 const Drop = styled(DropZone)`
@@ -37,7 +39,23 @@ const Drop = styled(DropZone)`
 `;
 
 const MEGA = 1e6;
-const SIMULATED_RATE = 60;
+/** How the simulated athlete can be filmed. */
+const CAMERAS = {
+  usual: { framesPerS: 60, slowed: 1, uneven: false },
+  slow: { framesPerS: 30, slowed: 1, uneven: false },
+  quick: { framesPerS: 120, slowed: 1, uneven: false },
+  slowMotion: { framesPerS: 120, slowed: 4, uneven: false },
+  uneven: { framesPerS: 60, slowed: 1, uneven: true },
+} as const satisfies Record<string, SimulatedCamera>;
+type CameraName = keyof typeof CAMERAS;
+
+const CAMERA_WORDS: readonly (readonly [CameraName, string])[] = [
+  ['usual', say('cameraUsual')],
+  ['slow', say('cameraSlow')],
+  ['quick', say('cameraQuick')],
+  ['slowMotion', say('cameraSlowMotion')],
+  ['uneven', say('cameraUneven')],
+];
 
 /** The film of one set. */
 export function FilmRoom(): ReactElement {
@@ -78,6 +96,7 @@ function Room({ review }: { review: SetReviewReply }): ReactElement {
   const { clubId } = useClub();
   const [film, setFilm] = useState<File | null | undefined>(undefined);
   const [problem, setProblem] = useState<string | null>(null);
+  const [camera, setCamera] = useState<CameraName>('usual');
   const lacksAgreement = useLacksAgreement(review);
   useEffect(() => {
     void filmOf(set.id).then(setFilm);
@@ -105,7 +124,7 @@ function Room({ review }: { review: SetReviewReply }): ReactElement {
       tonesHz: reps.map(
         ({ target }) => cueBeep({ pattern, conditions: set.conditions }, target)?.hz ?? 0,
       ),
-      framesPerS: SIMULATED_RATE,
+      camera: CAMERAS[camera],
     });
   };
   const drop = async ({ items }: Parameters<NonNullable<DropZoneProps['onDrop']>>[0]) => {
@@ -150,6 +169,14 @@ function Room({ review }: { review: SetReviewReply }): ReactElement {
             </Drop>
             <Quiet>{say('staysHere')}</Quiet>
             <Quiet style={{ margin: '24px 0 10px' }}>{say('tryWithout')}</Quiet>
+            <div style={{ maxWidth: 320, marginBottom: 10 }}>
+              <SelectField
+                label={say('filmedWith')}
+                value={camera}
+                options={CAMERA_WORDS}
+                onChange={setCamera}
+              />
+            </div>
             <Button isDisabled={maker.share !== null} onPress={simulate}>
               {maker.share === null
                 ? say('filmSimulated')

@@ -11,12 +11,19 @@ import {
 } from 'mediabunny';
 import { drawFrame, FILM_HEIGHT, FILM_WIDTH } from './draw-frame.js';
 
+/** How a camera films: frames a second, how many times slowed in the file, whether frames come unevenly. */
+export interface SimulatedCamera {
+  readonly framesPerS: number;
+  readonly slowed: number;
+  readonly uneven: boolean;
+}
+
 /** A set to be filmed, and how. */
 export interface FilmOrder {
   readonly set: SetToFilm;
   /** The tone of each cue, Hz, in the order of the cues. */
   readonly tonesHz: readonly number[];
-  readonly framesPerS: number;
+  readonly camera: SimulatedCamera;
 }
 
 export type FilmMade =
@@ -28,16 +35,23 @@ const RATE_HZ = 48_000;
 const TONE_S = 0.14;
 const NOISE = 0.01;
 const CHUNK_S = 1;
+/** A phone's frames come up to so much of a gap late. */
+const MOST_LATE = 0.7;
 
-/** The sound of a second of the film: the cues' tones, and a quiet room. */
-function soundOf({ set, tonesHz }: FilmOrder, fromMs: number, startS: number): Float32Array {
+/** The sound of a second of the film: the cues' tones, and a quiet room. Slowed, tones are longer and lower. */
+function soundOf(
+  { set, tonesHz, camera }: FilmOrder,
+  fromMs: number,
+  startS: number,
+): Float32Array {
+  const { slowed } = camera;
   const random = seededRandom(Math.round(1000 * startS) + 1);
   const samples = Float32Array.from({ length: CHUNK_S * RATE_HZ }, () => normal(random, 0, NOISE));
   set.cues.forEach(({ atMs }, i) => {
-    const cueS = (atMs - fromMs) / 1000 - startS;
-    const hz = tonesHz[i] ?? 0;
+    const cueS = (slowed * (atMs - fromMs)) / 1000 - startS;
+    const hz = (tonesHz[i] ?? 0) / slowed;
     const first = Math.max(0, Math.ceil(cueS * RATE_HZ));
-    const last = Math.min(samples.length, Math.ceil((cueS + TONE_S) * RATE_HZ));
+    const last = Math.min(samples.length, Math.ceil((cueS + slowed * TONE_S) * RATE_HZ));
     for (let n = first; n < last; n++)
       samples[n] = (samples[n] ?? 0) + 0.4 * Math.sin(2 * Math.PI * hz * (n / RATE_HZ - cueS));
   });
@@ -45,7 +59,9 @@ function soundOf({ set, tonesHz }: FilmOrder, fromMs: number, startS: number): F
 }
 
 async function make(order: FilmOrder): Promise<Blob> {
-  const { set, framesPerS } = order;
+  const { set, camera } = order;
+  const { framesPerS, slowed, uneven } = camera;
+  const random = seededRandom(set.seed + 1);
   const reps = filmedReps(set);
   const fromMs = (set.cues[0]?.atMs ?? 0) - BEFORE_MS;
   const lengthS = ((set.cues.at(-1)?.atMs ?? 0) + AFTER_MS - fromMs) / 1000;
@@ -56,14 +72,16 @@ async function make(order: FilmOrder): Promise<Blob> {
   const output = new Output({ format: new WebMOutputFormat(), target });
   const picture = new CanvasSource(canvas, { codec: 'vp8', quality: new Quality('medium') });
   const sound = new AudioSampleSource({ codec: 'opus', quality: new Quality('medium') });
-  output.addVideoTrack(picture, { frameRate: framesPerS });
+  output.addVideoTrack(picture);
   output.addAudioTrack(sound);
   await output.start();
   const frames = Math.ceil(lengthS * framesPerS);
   let heardS = 0;
   for (let frame = 0; frame < frames; frame++) {
-    const atS = frame / framesPerS;
-    if (atS >= heardS) {
+    const late = uneven ? MOST_LATE * random() : 0;
+    const filmedS = (frame + late) / framesPerS;
+    const atS = slowed * filmedS;
+    while (atS >= heardS) {
       const second = new AudioSample({
         ...{ format: 'f32', sampleRate: RATE_HZ, numberOfChannels: 1 },
         data: soundOf(order, fromMs, heardS),
@@ -73,8 +91,8 @@ async function make(order: FilmOrder): Promise<Blob> {
       second.close();
       heardS += CHUNK_S;
     }
-    drawFrame(context, set, reps, fromMs + 1000 * atS);
-    await picture.add(atS, 1 / framesPerS);
+    drawFrame(context, set, reps, fromMs + 1000 * filmedS);
+    await picture.add(atS, slowed / framesPerS);
     if (frame % framesPerS === 0) self.postMessage({ share: frame / frames } satisfies FilmMade);
   }
   await output.finalize();

@@ -192,4 +192,10 @@ export const film = {
   untilDeleted: 'until it is deleted',
   forDays: 'for {days} days',
   roomForFilms: '{megabytes} MB are left for films.',
+  filmedWith: 'Filmed with',
+  cameraUsual: '60 frames a second',
+  cameraSlow: '30 frames a second',
+  cameraQuick: '120 frames a second',
+  cameraSlowMotion: 'slow motion: 120 a second, slowed 4 times',
+  cameraUneven: 'a phone: uneven, about 60 a second',
 } as const;
