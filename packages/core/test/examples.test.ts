@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import * as beacon from '@orthokin/core/beacon';
 import * as budget from '@orthokin/core/budget';
 import * as cue from '@orthokin/core/cue';
+import * as film from '@orthokin/core/film';
 import * as floor from '@orthokin/core/floor';
 import * as numeric from '@orthokin/core/numeric';
 import * as pattern from '@orthokin/core/pattern';
@@ -12,7 +13,7 @@ import * as timing from '@orthokin/core/timing';
 
 const SRC = join(__dirname, '../src');
 const KNOWN = { ...numeric, ...floor, ...pattern, ...cue, ...timing, ...beacon, ...budget };
-const ALL: Readonly<Record<string, unknown>> = { ...KNOWN, ...stats, ...progress };
+const ALL: Readonly<Record<string, unknown>> = { ...KNOWN, ...stats, ...progress, ...film };
 
 const sources = readdirSync(SRC, { recursive: true, encoding: 'utf8' })
   .filter((name) => name.endsWith('.ts') && !name.endsWith('index.ts'))

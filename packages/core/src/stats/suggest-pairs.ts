@@ -14,6 +14,7 @@ export interface PairSide {
 export const PAIRS = ['first and newest', 'best and newest', 'left and right', 'mirror'] as const;
 export type PairOf = (typeof PAIRS)[number];
 
+/** Two sides to be compared, and the duration that shows most of them. */
 export interface SuggestedPair {
   readonly of: PairOf;
   readonly sides: readonly [PairSide, PairSide];
