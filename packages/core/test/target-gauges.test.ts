@@ -13,11 +13,14 @@ describe('each target against its own limit', () => {
   test('has its own limit, its own middle, and only where somebody was timed', () => {
     const found = targetGauges(
       {
-        target: ['A', 'B', 'B', 'B', 'C'],
-        response: [800, 700, 710, 720, 900],
-        recovery: [null, 600, 640, 720, 900],
+        target: ['A', 'B', 'B', 'B', 'C', 'B'],
+        response: [800, 700, 710, 720, 900, 500],
+        recovery: [null, 600, 640, 720, 900, 500],
+        // The last is of a set on another rung.
+        ...{ set: [0, 0, 0, 0, 0, 1], setIds: ['here', 'elsewhere'] },
       },
       rung,
+      ['here'],
     );
     expect(found).toEqual([
       {
@@ -25,7 +28,9 @@ describe('each target against its own limit', () => {
         targets: [{ target: 'B', n: 3, medianMs: 640, middle: [620, 680], limitMs: 700 }],
       },
     ]);
-    expect(targetGauges({ target: [], response: [], recovery: [] }, rung)).toEqual([]);
+    expect(
+      targetGauges({ target: [], response: [], recovery: [], set: [], setIds: [] }, rung, []),
+    ).toEqual([]);
   });
 
   test('the middle rep lies in the middle half, whatever the times', () => {
@@ -34,8 +39,12 @@ describe('each target against its own limit', () => {
       fc.property(times, (recovery) => {
         const none = recovery.map(() => null);
         const [gauge] = targetGauges(
-          { target: recovery.map(() => 'A'), response: none, recovery },
+          {
+            ...{ target: recovery.map(() => 'A'), response: none, recovery },
+            ...{ set: recovery.map(() => 0), setIds: ['here'] },
+          },
           rung,
+          ['here'],
         ).flatMap(({ targets }) => targets);
         if (!gauge) throw new Error('no gauge');
         expect(gauge.n).toBe(recovery.length);

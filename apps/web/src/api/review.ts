@@ -59,34 +59,15 @@ export function useSetReviews(setIds: readonly string[]): SetReviews {
   });
 }
 
-const course = (clubId: string, athleteId: string) => ({
-  queryKey: keys.course(clubId, athleteId),
-  queryFn: () => call(ROUTES.course, { clubId, athleteId }),
-  enabled: athleteId !== '',
-});
-
 /** Everything that is followed of an athlete. */
 export function useCourse(athleteId: string): UseQueryResult<AthleteCourseReply> {
   const { clubId } = useClub();
-  return useQuery(course(clubId, athleteId));
-}
-
-/** What is followed of each of several athletes, in the order asked for; `undefined` while it is read. */
-export function useCourses(
-  athleteIds: readonly string[],
-): readonly (AthleteCourseReply | undefined)[] {
-  const { clubId } = useClub();
-  return useQueries({
-    queries: athleteIds.map((id) => course(clubId, id)),
-    combine: (results) => results.map(({ data }) => data),
+  return useQuery({
+    queryKey: keys.course(clubId, athleteId),
+    queryFn: () => call(ROUTES.course, { clubId, athleteId }),
+    enabled: athleteId !== '',
   });
 }
-
-const athleteReps = (clubId: string, athleteId: string, pool: PoolQuery | null) => ({
-  queryKey: keys.athleteReps(clubId, athleteId, pool),
-  queryFn: () => call(ROUTES.athleteReps, { clubId, athleteId }, pool ? { query: pool } : {}),
-  enabled: pool !== null,
-});
 
 /** The counted reps of sets that may be pooled; `null` asks for nothing. */
 export function useAthleteReps(
@@ -94,17 +75,10 @@ export function useAthleteReps(
   pool: PoolQuery | null,
 ): UseQueryResult<AthleteRepsReply> {
   const { clubId } = useClub();
-  return useQuery(athleteReps(clubId, athleteId, pool));
-}
-
-/** The counted reps of several athletes, in the order asked for; `undefined` while they are read. */
-export function useAthletesReps(
-  asked: readonly { readonly athleteId: string; readonly pool: PoolQuery | null }[],
-): readonly (AthleteRepsReply | undefined)[] {
-  const { clubId } = useClub();
-  return useQueries({
-    queries: asked.map(({ athleteId, pool }) => athleteReps(clubId, athleteId, pool)),
-    combine: (results) => results.map(({ data }) => data),
+  return useQuery({
+    queryKey: keys.athleteReps(clubId, athleteId, pool),
+    queryFn: () => call(ROUTES.athleteReps, { clubId, athleteId }, pool ? { query: pool } : {}),
+    enabled: pool !== null,
   });
 }
 

@@ -24,7 +24,11 @@ export function useRecorder(): Recorder {
   const devices = navigator.mediaDevices as MediaDevices | undefined;
   const [refused, setRefused] = useState<NoCamera | null>(null);
   const [isOn, setOn] = useState(false);
-  const recording = useRef<{ recorder: MediaRecorder; pieces: Blob[] } | null>(null);
+  const recording = useRef<{
+    recorder: MediaRecorder;
+    pieces: Blob[];
+    stopped: Promise<unknown>;
+  } | null>(null);
   useEffect(() => {
     if (!devices) return;
     let own: MediaStream | null = null;
@@ -59,8 +63,10 @@ export function useRecorder(): Recorder {
     const recorder = new MediaRecorder(stream, mimeType ? { mimeType } : {});
     const pieces: Blob[] = [];
     recorder.ondataavailable = ({ data }) => pieces.push(data);
+    // It stops by itself when its camera is taken away: whoever stops it then must not wait for ever.
+    const stopped = new Promise((done) => recorder.addEventListener('stop', done));
     recorder.start(PIECE_MS);
-    recording.current = { recorder, pieces };
+    recording.current = { recorder, pieces, stopped };
     setOn(true);
   }, [stream]);
   const stop = useCallback(async () => {
@@ -68,9 +74,8 @@ export function useRecorder(): Recorder {
     recording.current = null;
     setOn(false);
     if (!now) return null;
-    const stopped = new Promise((done) => now.recorder.addEventListener('stop', done));
-    now.recorder.stop();
-    await stopped;
+    if (now.recorder.state !== 'inactive') now.recorder.stop();
+    await now.stopped;
     return now.pieces.length > 0 ? new Blob(now.pieces, { type: now.recorder.mimeType }) : null;
   }, []);
   return { stream, problem: devices ? refused : 'not secure', isOn, start, stop };

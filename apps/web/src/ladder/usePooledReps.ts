@@ -1,6 +1,6 @@
 import type { AthleteCourseReply, AthleteRepsReply, PoolQuery } from '@orthokin/contract';
 import type { CourseDuration } from '@orthokin/core/stats';
-import { useAthleteReps, useAthletesReps, useCourse, useCourses } from '../api/review.js';
+import { useAthleteReps, useCourse } from '../api/review.js';
 
 /** The newest kind of sets on a pattern in which a duration was timed; `null` when there is none. */
 function newestPool(
@@ -29,18 +29,4 @@ export function usePooledReps(
   const pool = newestPool(course.data, patternId, timed);
   const reps = useAthleteReps(athleteId, pool);
   return course.data && !pool ? null : reps.data;
-}
-
-/** The same of several athletes, in the order asked for. */
-export function usePooledRepsOf(
-  athleteIds: readonly string[],
-  patternId: string,
-  timed: CourseDuration,
-): readonly (AthleteRepsReply | null | undefined)[] {
-  const courses = useCourses(athleteIds);
-  const pools = courses.map((course) => newestPool(course, patternId, timed));
-  const reps = useAthletesReps(
-    athleteIds.map((athleteId, i) => ({ athleteId, pool: pools[i] ?? null })),
-  );
-  return athleteIds.map((_, i) => (courses[i] && !pools[i] ? null : reps[i]));
 }

@@ -5,6 +5,7 @@ import {
   headed,
   HOME,
   minus,
+  otherSide,
   turn,
   type Point,
   type Side,
@@ -164,7 +165,7 @@ export function legOnFilm(
     };
     const phase = phaseAt(i, atMs);
     const facing = headingDeg ?? headingBy(plan, foot, phase, at);
-    const other = feet[foot === 'left' ? 'right' : 'left'];
+    const other = feet[otherSide(foot)];
     const kind = kindOfStep(phase, { foot, at }, facing, feet[foot], other);
     feet[foot] = at;
     return { foot, at, headingDeg: facing, atMs, phase, kind, weight: WEIGHTS[phase] };

@@ -16,21 +16,28 @@ export interface TargetTimes extends Readonly<
   Record<TargetedDuration, readonly (number | null)[]>
 > {
   readonly target: readonly string[];
+  /** Index into `setIds` of each rep's set. */
+  readonly set: readonly number[];
+  readonly setIds: readonly string[];
 }
 
 /**
  * Each target in play against its own limit, for every duration that a far target needs longer for
- * and that the rung limits. Targets nobody was timed to are left out.
+ * and that the rung limits, over the sets named: others were asked something else. Targets nobody was
+ * timed to are left out.
  */
 export function targetGauges(
   reps: TargetTimes,
   rung: Pick<Rung, 'targets' | 'limitsMs' | 'targetLimits'>,
+  setIds: readonly string[],
 ): { readonly gate: TargetedDuration; readonly targets: readonly TargetGauge[] }[] {
+  const named = new Set(setIds);
+  const isNamed = reps.set.map((index) => named.has(reps.setIds[index] ?? ''));
   return TARGETED_DURATIONS.flatMap((gate) => {
     const targets = rung.targets.flatMap((target): TargetGauge[] => {
       const limitMs = limitAt(rung, gate, target);
       const timed = reps[gate].flatMap((ms, i) =>
-        reps.target[i] === target && ms !== null ? [ms] : [],
+        ms !== null && reps.target[i] === target && isNamed[i] ? [ms] : [],
       );
       if (limitMs === undefined || timed.length === 0) return [];
       const middle = [quantile(timed, 0.25), quantile(timed, 0.75)] as const;

@@ -29,17 +29,17 @@ const BY: readonly CourseDuration[] = ['cycle', 'response', 'recovery', 'travel'
 
 /**
  * What is worth comparing of an athlete, from sets alike in everything but the day: the kind and rung
- * of the newest. `targets` are those of its pattern. Empty where nothing was timed.
+ * of the newest. `targetsOf` says the targets a set was run on. Empty where nothing was timed.
  */
-export function suggestPairs(
-  sets: readonly CourseSet[],
-  targets: readonly Target[],
+export function suggestPairs<Own extends CourseSet>(
+  sets: readonly Own[],
+  targetsOf: (set: Own) => readonly Target[],
 ): SuggestedPair[] {
-  const newest = [...sets].sort((a, b) => a.atMs - b.atMs).at(-1);
+  const inOrder = [...sets].sort((a, b) => a.atMs - b.atMs);
+  const newest = inOrder.at(-1);
   if (!newest) return [];
-  const alike = sets
-    .filter((set) => likenessOf(set) === likenessOf(newest))
-    .sort((a, b) => a.atMs - b.atMs);
+  const alike = inOrder.filter((set) => likenessOf(set) === likenessOf(newest));
+  const targets = targetsOf(newest);
   const duration = BY.find((name) => newest.figures.mediansMs[name] !== undefined);
   const [first] = alike;
   if (!duration || !first) return [];

@@ -87,21 +87,17 @@ export async function pageOf(
     context.fillText(still.caption, left, top + high + 36);
   });
   let y = top + high + 100;
+  const write = (text: string, font: string) => {
+    context.font = font;
+    const measure = (part: string) => context.measureText(part).width;
+    for (const line of linesOf(text, WIDTH - 2 * EDGE, measure)) {
+      context.fillText(line, EDGE, y);
+      y += LINE;
+    }
+  };
   corrections.forEach(({ say, mend }, i) => {
-    context.font = '700 32px sans-serif';
-    for (const line of linesOf(
-      `${i + 1}. ${say}`,
-      WIDTH - 2 * EDGE,
-      (text) => context.measureText(text).width,
-    )) {
-      context.fillText(line, EDGE, y);
-      y += LINE;
-    }
-    context.font = '26px sans-serif';
-    for (const line of linesOf(mend, WIDTH - 2 * EDGE, (text) => context.measureText(text).width)) {
-      context.fillText(line, EDGE, y);
-      y += LINE;
-    }
+    write(`${i + 1}. ${say}`, '700 32px sans-serif');
+    write(mend, '26px sans-serif');
     y += LINE / 2;
   });
   return page.convertToBlob({ type: 'image/png' });

@@ -62,21 +62,17 @@ export function TargetBars({
   rung: Rung;
 }): ReactElement | null {
   const reps = usePooledReps(athlete.id, pattern.id, 'recovery');
-  const gauges = useMemo(() => {
-    if (!reps) return [];
-    // Only reps of the sets that speak for this rung: others were asked something else.
-    const here = new Set(evidence.map(({ setId }) => setId));
-    const isHere = reps.set.map((index) => here.has(reps.setIds[index] ?? ''));
-    const only = <T,>(column: readonly T[]) => column.filter((_, i) => isHere[i]);
-    return targetGauges(
-      {
-        target: only(reps.target),
-        response: only(reps.response),
-        recovery: only(reps.recovery),
-      },
-      rung,
-    );
-  }, [reps, evidence, rung]);
+  const gauges = useMemo(
+    () =>
+      reps
+        ? targetGauges(
+            reps,
+            rung,
+            evidence.map(({ setId }) => setId),
+          )
+        : [],
+    [reps, evidence, rung],
+  );
   if (gauges.length === 0) return null;
   return (
     <section>

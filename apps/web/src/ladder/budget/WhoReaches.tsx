@@ -1,6 +1,6 @@
 import type { LadderReply } from '@orthokin/contract';
-import { ownSpeedOf, targetBudget, type TargetBudget } from '@orthokin/core/budget';
-import { useMemo, useState, type ReactElement } from 'react';
+import { targetBudget } from '@orthokin/core/budget';
+import { useState, type ReactElement } from 'react';
 import { useGroupFilter } from '../../api/useGroupFilter.js';
 import { Button } from '../../parts/Button.js';
 import { FiguresTable, WordsCell } from '../../parts/FiguresTable.js';
@@ -8,7 +8,7 @@ import { SelectField } from '../../parts/form/SelectField.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { spareWords } from '../../words/budget.js';
 import { say } from '../../words/ladder.js';
-import { usePooledRepsOf } from '../usePooledReps.js';
+import { useOwnSpeed } from '../useOwnSpeed.js';
 import type { RallyPlan } from './usual-rally.js';
 
 /** Who of a group reaches which target in time; read when it is asked for. */
@@ -41,22 +41,6 @@ function Reached({
 }): ReactElement {
   const group = useGroupFilter();
   const some = group.of(everyone, ({ athlete }) => athlete.id);
-  const reps = usePooledRepsOf(
-    some.map(({ athlete }) => athlete.id),
-    pattern.id,
-    'travel',
-  );
-  const speeds = useMemo(
-    () => reps.map((each) => (each ? ownSpeedOf(each, pattern) : null)),
-    [reps, pattern],
-  );
-  const lines = some.map(({ athlete }, i) => {
-    const speed = speeds[i];
-    const budgets: readonly TargetBudget[] = speed?.ok
-      ? pattern.targets.map((target) => targetBudget(target, plan, speed.value))
-      : [];
-    return { athlete, budgets, isReading: reps[i] === undefined };
-  });
   return (
     <>
       {group.field && (
@@ -64,7 +48,7 @@ function Reached({
           <SelectField {...group.field} />
         </div>
       )}
-      {lines.length === 0 ? (
+      {some.length === 0 ? (
         <Quiet>{say('nobodyOnLadder')}</Quiet>
       ) : (
         <FiguresTable caption={say('spareOfEach')}>
@@ -79,25 +63,40 @@ function Reached({
             </tr>
           </thead>
           <tbody>
-            {lines.map(({ athlete, budgets, isReading }) => (
-              <tr key={athlete.id}>
-                <th scope="row">{athlete.name}</th>
-                {budgets.length === 0 ? (
-                  <WordsCell colSpan={pattern.targets.length}>
-                    {say(isReading ? 'readingTimes' : 'noOwnLine')}
-                  </WordsCell>
-                ) : (
-                  budgets.map(({ letter, feasible }) => (
-                    <td key={letter} data-verdict={feasible?.verdict}>
-                      {feasible ? spareWords(feasible) : '–'}
-                    </td>
-                  ))
-                )}
-              </tr>
+            {some.map(({ athlete }) => (
+              <ReachedRow key={athlete.id} {...{ athlete, pattern, plan }} />
             ))}
           </tbody>
         </FiguresTable>
       )}
     </>
+  );
+}
+
+/** What is to spare for one athlete; their line is fitted once, however often things are dragged. */
+function ReachedRow({
+  athlete,
+  pattern,
+  plan,
+}: {
+  athlete: LadderReply['everyone'][number]['athlete'];
+  pattern: LadderReply['pattern'];
+  plan: RallyPlan;
+}): ReactElement {
+  const speed = useOwnSpeed(athlete.id, pattern);
+  return (
+    <tr>
+      <th scope="row">{athlete.name}</th>
+      {speed?.ok ? (
+        pattern.targets.map((target) => {
+          const { letter, feasible } = targetBudget(target, plan, speed.value);
+          return <td key={letter}>{feasible ? spareWords(feasible) : '–'}</td>;
+        })
+      ) : (
+        <WordsCell colSpan={pattern.targets.length}>
+          {say(speed === null ? 'readingTimes' : 'noOwnLine')}
+        </WordsCell>
+      )}
+    </tr>
   );
 }

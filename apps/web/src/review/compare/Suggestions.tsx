@@ -1,4 +1,4 @@
-import { suggestPairs, type CourseSet, type SuggestedPair } from '@orthokin/core/stats';
+import { suggestPairs, type SuggestedPair } from '@orthokin/core/stats';
 import { useMemo, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -61,11 +61,12 @@ export function Suggestions(): ReactElement {
   const pairs = useMemo(() => {
     if (!course.data) return null;
     const { sets, patterns } = course.data;
-    const last: CourseSet | undefined = [...sets].sort((a, b) => a.atMs - b.atMs).at(-1);
-    const pattern = patterns.find(
-      ({ id, version }) => id === last?.patternId && version === last.patternVersion,
+    return suggestPairs(
+      sets,
+      ({ patternId, patternVersion }) =>
+        patterns.find(({ id, version }) => id === patternId && version === patternVersion)
+          ?.targets ?? [],
     );
-    return suggestPairs(sets, pattern?.targets ?? []);
   }, [course.data]);
   const error = squad.error ?? course.error;
   const setOf = (setId: string) => course.data?.sets.find((set) => set.setId === setId);
