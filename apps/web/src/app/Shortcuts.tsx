@@ -1,105 +1,30 @@
-import type { ReactElement } from 'react';
-import { Dialog, DialogTrigger, Heading } from 'react-aria-components';
-import styled from 'styled-components';
-import { Button, ButtonLink } from '../parts/Button.js';
+import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { IconButton } from '../parts/IconButton.js';
-import { Sheet } from '../parts/Sheet.js';
-import { Heading as SmallHeading } from '../parts/Text.js';
-import { MONO } from '../parts/tokens.js';
 import { say } from '../words/app.js';
 
-type Keys = readonly (readonly [keys: string, what: string])[];
+/** Every place has the question mark, few visits open it: the sheet comes when it is pressed. */
+const ShortcutSheet = lazy(async () => ({
+  default: (await import('./ShortcutSheet.js')).ShortcutSheet,
+}));
 
-/** The keys of a drill, as its screen answers to them. */
-const DRILL_KEYS: Keys = [
-  ['space', say('firstMove')],
-  ['→', say('arrivedOptional')],
-  ['↓', 'action'],
-  ['enter', 'home'],
-  ['P', say('pauseGo')],
-  ['R', say('redoLastRep')],
-  ['X', say('strikeLastRepOutPutBack')],
-  ['1 2 3', say('sayWatchedFaultTakeBack')],
-  ['Y N', say('whatAppearedArrivalRightWrong')],
-  [say('l'), say('callTargetSetCalledPerson')],
-  ['Z', say('fullScreenBack')],
-  ['esc', 'stop'],
-];
-
-/** The keys of a rehearsal. */
-const REHEARSAL_KEYS: Keys = [
-  ['← →', say('callBeforeNext')],
-  ['P', say('stayHereGo')],
-  [say('n19'), say('checkPointHoldsDoesNotNot')],
-];
-
-/** The keys of the studio. */
-const STUDIO_KEYS: Keys = [
-  [say('ctrlZ'), say('undoShiftRedo')],
-  [say('ctrlS'), 'save'],
-  ['arrows', say('moveWhatPicked5CmShift')],
-  ['[ ]', say('turnPickedFoot')],
-  ['delete', say('takePickedStepOut')],
-  ['P', say('playPause')],
-  ['F J', say('tapLeftRightWhileTapping')],
-];
-
-const List = styled.dl`
-  display: grid;
-  grid-template-columns: 90px 1fr;
-  gap: 7px 12px;
-  margin: 0 0 20px;
-  dt {
-    font-family: ${MONO};
-    font-weight: 700;
-  }
-  dd {
-    margin: 0;
-  }
-`;
-
-const KeyList = ({ keys }: { keys: Keys }) => (
-  <List>
-    {keys.map(([key, what]) => (
-      <div key={key} style={{ display: 'contents' }}>
-        <dt>{key}</dt>
-        <dd>{what}</dd>
-      </div>
-    ))}
-  </List>
-);
-
-/** The sheet of shortcuts behind the question mark. */
-export const Shortcuts = ({ onWalk }: { onWalk: () => void }): ReactElement => (
-  <DialogTrigger>
-    <IconButton aria-label={say('keys')}>?</IconButton>
-    <Sheet isDismissable>
-      <Dialog>
-        {({ close }) => (
-          <>
-            <Heading slot="title">{say('keysDuringDrill')}</Heading>
-            <KeyList keys={DRILL_KEYS} />
-            <SmallHeading>{say('keysWhileRehearsing')}</SmallHeading>
-            <KeyList keys={REHEARSAL_KEYS} />
-            <SmallHeading>{say('keysPatternStudio')}</SmallHeading>
-            <KeyList keys={STUDIO_KEYS} />
-            <p style={{ display: 'flex', flexWrap: 'wrap', gap: 10, margin: 0 }}>
-              <Button
-                onPress={() => {
-                  close();
-                  onWalk();
-                }}
-              >
-                {say('takeWalk')}
-              </Button>
-              <ButtonLink to="/words" onClick={close}>
-                {say('whatFiguresMean')}
-              </ButtonLink>
-              <Button onPress={close}>{say('close')}</Button>
-            </p>
-          </>
-        )}
-      </Dialog>
-    </Sheet>
-  </DialogTrigger>
-);
+/** The question mark that opens the sheet of shortcuts. */
+export function Shortcuts({ onWalk }: { onWalk: () => void }): ReactElement {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <IconButton
+        aria-label={say('keys')}
+        aria-haspopup="dialog"
+        aria-expanded={open}
+        onPress={() => setOpen(true)}
+      >
+        ?
+      </IconButton>
+      {open && (
+        <Suspense fallback={null}>
+          <ShortcutSheet onClose={() => setOpen(false)} onWalk={onWalk} />
+        </Suspense>
+      )}
+    </>
+  );
+}

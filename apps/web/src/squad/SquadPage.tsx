@@ -1,19 +1,21 @@
 import type { SquadLineReply } from '@orthokin/contract';
 import { SQUAD_NEEDS } from '@orthokin/core/progress';
 import { UserPlus } from 'lucide-react';
-import { useDeferredValue, useState, type ReactElement } from 'react';
+import { lazy, Suspense, useDeferredValue, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { useSquad } from '../api/squad.js';
 import { useGroupFilter } from '../api/useGroupFilter.js';
 import { useRemembered } from '../device/useRemembered.js';
 import { ButtonLink } from '../parts/Button.js';
-import { SearchField } from '../parts/form/SearchField.js';
-import { SelectField } from '../parts/form/SelectField.js';
 import { Failed } from '../parts/Notice.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
 import { colour, NARROW } from '../parts/tokens.js';
 import { SquadLine } from './SquadLine.js';
+import type { SquadOrder } from './SquadTools.js';
 import { needHeading, say, squadSentence } from '../words/squad.js';
+
+/** Who needs the coach is seen before the means to look for somebody have come. */
+const SquadTools = lazy(async () => ({ default: (await import('./SquadTools.js')).SquadTools }));
 
 const Tools = styled.div`
   display: flex;
@@ -21,6 +23,7 @@ const Tools = styled.div`
   align-items: center;
   gap: 10px 14px;
   margin-top: 16px;
+  min-height: 44px;
   .choice {
     flex: 0 1 230px;
   }
@@ -68,8 +71,6 @@ const Need = styled.section`
 /** Fewer are seen at a glance, without looking for them. */
 const FEWEST_TO_SEARCH = 7;
 
-type Order = 'need' | 'name' | 'squad';
-
 /** Lines under their headings, the most pressing first; headings that nobody stands under are left out. */
 const byNeed = (lines: readonly SquadLineReply[]) =>
   SQUAD_NEEDS.map((need) => [need, lines.filter((line) => line.need === need)] as const).filter(
@@ -88,14 +89,14 @@ const Lines = ({ lines }: { lines: readonly SquadLineReply[] }): ReactElement =>
 export function SquadPage(): ReactElement {
   const squad = useSquad();
   const groups = useGroupFilter();
-  const [order, setOrder] = useRemembered<Order>('squad-order', 'need');
+  const [order, setOrder] = useRemembered<SquadOrder>('squad-order', 'need');
   const [text, setText] = useState('');
   const wanted = useDeferredValue(text.trim().toLocaleLowerCase());
   const all = squad.data && groups.of(squad.data, ({ athlete }) => athlete.id);
   const lines = (all ?? []).filter(({ athlete }) =>
     athlete.name.toLocaleLowerCase().includes(wanted),
   );
-  const orders: readonly (readonly [Order, string])[] = [
+  const orders: readonly (readonly [SquadOrder, string])[] = [
     ['need', say('byNeed')],
     ['name', say('byName')],
     ...(groups.group ? [['squad', say('bySquad')] as const] : []),
@@ -109,30 +110,13 @@ export function SquadPage(): ReactElement {
       {squad.isPending && <Quiet>{say('readingSquad')}</Quiet>}
       {all && (
         <Tools>
-          {all.length >= FEWEST_TO_SEARCH && (
-            <SearchField
-              label={say('find')}
-              placeholder={say('findPlaceholder')}
-              value={text}
-              onChange={setText}
+          <Suspense fallback={null}>
+            <SquadTools
+              search={all.length >= FEWEST_TO_SEARCH ? { text, onChange: setText } : null}
+              group={groups.field}
+              order={all.length > 1 ? { value: shown, options: orders, onChange: setOrder } : null}
             />
-          )}
-          {groups.field && (
-            <div className="choice">
-              <SelectField {...groups.field} />
-            </div>
-          )}
-          {all.length > 1 && (
-            <div className="choice">
-              <SelectField
-                label={say('orderBy')}
-                hideLabel
-                value={shown}
-                options={orders}
-                onChange={setOrder}
-              />
-            </div>
-          )}
+          </Suspense>
           <div className="more">
             <ButtonLink to="/people/new" $weight={all.length === 0 ? 'main' : 'plain'}>
               <UserPlus size={18} aria-hidden /> {say('addAthlete')}

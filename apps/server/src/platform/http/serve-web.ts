@@ -1,7 +1,9 @@
+import type { ServerResponse } from 'node:http';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { NextFunction, Request, Response } from 'express';
+import expressStaticGzip from 'express-static-gzip';
 
 const WEB = join(import.meta.dirname, '../../../../web/dist');
 const YEAR_S = 365 * 24 * 60 * 60;
@@ -11,13 +13,19 @@ const NAMED_BY_CONTENT = '/assets/';
 /** Serves the built web app beside the API; every address that is not the API's is a page of it. */
 export function serveWeb(app: NestExpressApplication): void {
   if (!existsSync(WEB)) return;
-  app.useStaticAssets(WEB, {
-    setHeaders: (response: Response, path: string) =>
-      response.setHeader(
-        'Cache-Control',
-        path.includes(NAMED_BY_CONTENT) ? `public, max-age=${YEAR_S}, immutable` : 'no-cache',
-      ),
-  });
+  app.use(
+    expressStaticGzip(WEB, {
+      enableBrotli: true,
+      orderPreference: ['br', 'gzip'],
+      serveStatic: {
+        setHeaders: (response: ServerResponse, path: string) =>
+          response.setHeader(
+            'Cache-Control',
+            path.includes(NAMED_BY_CONTENT) ? `public, max-age=${YEAR_S}, immutable` : 'no-cache',
+          ),
+      },
+    }),
+  );
   app.use((request: Request, response: Response, next: NextFunction) => {
     const isPage = request.method === 'GET' && request.accepts('html') !== false;
     const isOther = /^\/(api|assets)(\/|$)/.test(request.path);

@@ -1,7 +1,12 @@
-import type { ReactElement, ReactNode } from 'react';
-import { Button, Dialog, DialogTrigger, Popover } from 'react-aria-components';
+import { lazy, Suspense, useRef, useState, type ReactElement, type ReactNode } from 'react';
+import { Button } from 'react-aria-components';
 import styled from 'styled-components';
 import { colour } from '../tokens.js';
+
+/** A page has many figures, few are ever pressed: what opens comes when one is. */
+const ExplainedBeside = lazy(async () => ({
+  default: (await import('./ExplainedBeside.js')).ExplainedBeside,
+}));
 
 const Pressed = styled(Button)`
   min-height: 24px;
@@ -16,24 +21,8 @@ const Pressed = styled(Button)`
   text-underline-offset: 4px;
 `;
 
-const How = styled(Popover)`
-  max-width: min(380px, 92vw);
-  max-height: 80vh;
-  overflow: auto;
-  padding: 14px 18px;
-  border: 1.5px solid ${colour('ink')};
-  border-radius: 5px;
-  background: ${colour('raised')};
-  color: ${colour('ink')};
-  font-size: 16px;
-  line-height: 1.45;
-  section {
-    outline: none;
-  }
-`;
-
 /** Something that says how it came about when it is pressed. */
-export const Explains = ({
+export function Explains({
   label,
   children,
   how,
@@ -43,11 +32,26 @@ export const Explains = ({
   /** What is pressed. */
   children: ReactNode;
   how: ReactNode;
-}): ReactElement => (
-  <DialogTrigger>
-    <Pressed>{children}</Pressed>
-    <How placement="top">
-      <Dialog aria-label={label}>{how}</Dialog>
-    </How>
-  </DialogTrigger>
-);
+}): ReactElement {
+  const [open, setOpen] = useState(false);
+  const trigger = useRef<HTMLButtonElement>(null);
+  return (
+    <>
+      <Pressed
+        ref={trigger}
+        aria-haspopup="dialog"
+        aria-expanded={open}
+        onPress={() => setOpen(!open)}
+      >
+        {children}
+      </Pressed>
+      {open && (
+        <Suspense fallback={null}>
+          <ExplainedBeside trigger={trigger} label={label} onClose={() => setOpen(false)}>
+            {how}
+          </ExplainedBeside>
+        </Suspense>
+      )}
+    </>
+  );
+}

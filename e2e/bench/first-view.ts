@@ -1,0 +1,57 @@
+import type { Page } from '@playwright/test';
+import { test } from '../stories/support/served.js';
+import { figures } from './support/figures.js';
+import { watchMachine } from './support/machine.js';
+
+test.setTimeout(300_000);
+
+const TIMES = 12;
+/** A club's tablet has about a quarter of this processor. */
+const SLOWER = 4;
+
+/** Script that has come so far as it was sent (packed, without headers), kB. */
+const scriptKb = (page: Page): Promise<number> =>
+  page.evaluate(() =>
+    performance
+      .getEntriesByType('resource')
+      .filter((entry): entry is PerformanceResourceTiming => entry.name.endsWith('.js'))
+      .reduce((sum, { encodedBodySize }) => sum + encodedBodySize / 1000, 0),
+  );
+
+test('the first view, by a four times slower processor that has nothing of the app yet', async ({
+  browser,
+  served,
+}) => {
+  const taken = watchMachine();
+  const drawn: number[] = [];
+  const lines: number[] = [];
+  const settled: number[] = [];
+  for (let n = 0; n < TIMES; n++) {
+    const context = await browser.newContext({ baseURL: served.address });
+    // The other places are fetched when the page is idle; they are no part of the first view.
+    await context.addInitScript(() => {
+      window.requestIdleCallback = () => 0;
+    });
+    const page = await context.newPage();
+    const session = await context.newCDPSession(page);
+    await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+    await page.goto('/');
+    await page
+      .getByRole('link', { name: /Wren Hallowby/ })
+      .first()
+      .waitFor();
+    lines.push(await page.evaluate(() => performance.now()));
+    drawn.push(
+      await page.evaluate(
+        () => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? NaN,
+      ),
+    );
+    await page.getByRole('searchbox').waitFor();
+    await page.waitForTimeout(500);
+    settled.push(await scriptKb(page));
+    await context.close();
+  }
+  console.log(figures('first content', drawn));
+  console.log(figures('the squad stands there', lines), taken());
+  console.log(figures('script of the first page', settled, 'kB'));
+});
