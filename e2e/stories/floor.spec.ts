@@ -9,7 +9,7 @@ test('catch, switch and freeze trials run apart from what is timed; marks and fa
   const coach = new Coach(page);
   await coach.goToFloor('Amara Quill', { timedBy: 'The simulated athlete', reps: 5 });
   await coach.unfold('Tests and faults');
-  await coach.fill('Catch trials', '20');
+  await coach.fill('Waits without a cue', '20');
   await coach.fill('Switched cues', '20');
   await coach.fill('Freeze calls', '20');
   await coach.choose('Shown at arrival', 'side');

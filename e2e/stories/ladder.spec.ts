@@ -296,7 +296,7 @@ test('a test day runs the same cues as every time, whatever was chosen last', as
   const { athlete, patternId } = await lineOf(page, 'Amara Quill');
   await coach.goToFloor(athlete.name, { reps: 5 });
   await coach.unfold('Tests and faults');
-  await coach.fill('Catch trials', '40');
+  await coach.fill('Waits without a cue', '40');
   await page.goto(`/ladder/${patternId}/${athlete.id}`);
   await page.getByRole('link', { name: 'Run the standard test' }).click();
   await expect(page.getByText(/^The standard test: the same cues/)).toBeVisible();

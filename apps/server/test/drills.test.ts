@@ -274,6 +274,8 @@ describe('files', () => {
       '900',
       '',
     ]);
+    expect(cell('recovery_limit_ms')).toMatch(/^\d+$/);
+    expect(cell('recovery_against_limit')).toMatch(/^(inside|over|too close to call)$/);
     const dictionary = await server.get('/api/reps-dictionary.csv').expect(200);
     for (const name of header.split(',')) expect(dictionary.text).toContain(`\n${name},`);
   });

@@ -140,8 +140,8 @@ describe('what comes next, in one sentence with its numbers', () => {
 
   test('what holds is named, and what mends it', () => {
     const held: Gate = { gate: 'catch trials', held: 1, trials: 3, needed: 3, met: false };
-    expect(lackWords(held)).toBe('1 of 3 catch trials held, 3 needed');
-    expect(trainWords(held)).toContain('catch trials');
+    expect(lackWords(held)).toBe('1 of 3 waits without a cue held, 3 needed');
+    expect(trainWords(held)).toContain('without any cue');
     const spread: Gate = { gate: 'spread', share: 0.31, most: 0.2, met: false };
     expect(lackWords(spread)).toContain('31 % of the median, 20 % allowed');
     expect(trainWords(null)).toBeNull();
@@ -168,7 +168,7 @@ describe('rungs and limits in words', () => {
     ).toBe('2 more targets, against one opponent and more');
     expect(
       (['catch', 'switch'] as const).map((what) => stepWords([{ what, comes: true }])),
-    ).toEqual(['catch trials come in', 'switched cues come in']);
+    ).toEqual(['some waits have no cue', 'switched cues come in']);
     expect(stepWords([{ what: 'floor', larger: true }])).toBe('larger floor');
     expect(stepWords([{ what: 'doing', doing: 'fed' }])).toBe('ball fed');
     expect(raisesWords(['speed'])).toBe('faster, nothing else');

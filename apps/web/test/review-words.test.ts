@@ -194,7 +194,7 @@ describe('single findings in words', () => {
     expect(trialSentence([read(repOf(1))])).toBeNull();
     const moves = repOf(2, { events: [{ name: 'firstMove', atMs: 1, sdMs: 4, source: 'hand' }] });
     expect(trialSentence([read(repOf(1, { events: [] }), 'catch'), read(moves, 'catch')])).toBe(
-      'Apart from the timed reps: held still in 1 of 2 catch trials.',
+      'Apart from the timed reps: held still in 1 of 2 waits without a cue.',
     );
     expect(tailSentence(wrong('times', 12, 'at least 40 times'))).toBe(
       'The tail of the reactions needs at least 40 times; there are 12.',

@@ -1,4 +1,5 @@
 import { encodeWav, REP_COLUMNS, repDictionary } from '@orthokin/core/formats';
+import { judgeRep } from '@orthokin/core/progress';
 import { readRep } from '@orthokin/core/timing';
 
 const set = { setId: 's', startedAt: '2026-01-02T03:04:05Z', athlete: 'A', pattern: 'P', rung: 2 };
@@ -15,7 +16,13 @@ const reading = readRep(
   },
   { falseStartMs: 100, responseLimitMs: 3000, splitWindowMs: [-20, 120] },
 );
-const row = Object.fromEntries(REP_COLUMNS.map(({ name, cell }) => [name, cell(set, reading)]));
+const rowAgainst = (reactionMs: number) => {
+  const verdicts = judgeRep(reading, { limitsMs: { reaction: reactionMs } });
+  return Object.fromEntries(
+    REP_COLUMNS.map(({ name, cell }) => [name, cell(set, reading, verdicts)]),
+  );
+};
+const row = rowAgainst(300);
 
 test('a row holds the events, the durations with their error, and empty cells for the rest', () => {
   expect(row).toMatchObject({
@@ -30,6 +37,16 @@ test('a row holds the events, the durations with their error, and empty cells fo
     recovery_ms: null,
     left_out_because: null,
   });
+});
+
+test('a rep stands against its limit by the same three words as everywhere', () => {
+  expect(row).toMatchObject({
+    reaction_limit_ms: 300,
+    reaction_against_limit: 'too close to call',
+  });
+  expect(rowAgainst(150)).toMatchObject({ reaction_against_limit: 'over' });
+  expect(rowAgainst(400)).toMatchObject({ reaction_against_limit: 'inside' });
+  expect(row).toMatchObject({ cycle_limit_ms: null, cycle_against_limit: null });
 });
 
 test('the dictionary explains every column, and every time column has a unit', () => {

@@ -11,10 +11,12 @@ import {
   setDictionary,
 } from '@orthokin/core/formats';
 import type { Pattern } from '@orthokin/core/pattern';
+import { judgeRep } from '@orthokin/core/progress';
 import { stringify } from 'csv-stringify/sync';
 import { pages } from '../domains/club-part.js';
 import { AthletesService } from '../domains/athletes/athletes.service.js';
 import { CourseSetsService } from '../derived/course-sets.service.js';
+import { rungAsRun } from '../domains/drills/as-run.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { DrillsService } from '../domains/drills/drills.service.js';
 import type { RepRow } from '../domains/drills/rep.entity.js';
@@ -132,9 +134,11 @@ function repRows(
   };
   try {
     if (!pattern) throw new Error('No such version.');
-    return readSet(set, reps, pattern).map((reading) =>
-      REP_COLUMNS.map(({ cell }) => cell(about, reading)),
-    );
+    const rung = rungAsRun(pattern, set);
+    return readSet(set, reps, pattern).map((reading) => {
+      const verdicts = judgeRep(reading, rung);
+      return REP_COLUMNS.map(({ cell }) => cell(about, reading, verdicts));
+    });
   } catch {
     return [[about.setId, about.startedAt, athlete, 'cannot be read: see reps.jsonl']];
   }

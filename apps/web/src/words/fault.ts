@@ -40,12 +40,17 @@ export const FAULT_HELP: Readonly<Record<Fault, { readonly say: string; readonly
     ...OF_ONES_OWN,
   };
 
+function usualName(fault: Fault): string {
+  if (OWN_FAULTS.some((one) => one === fault)) return say('withoutName');
+  return fault === 'moved on a catch trial' ? say('movedOnACatchTrial') : fault;
+}
+
 /** A fault as this club calls it, what to say of it, and what mends it. */
 export function faultWords(fault: Fault, own: readonly FaultWords[]): Omit<FaultWords, 'fault'> {
   const said = own.find((one) => one.fault === fault);
   const usual = FAULT_HELP[fault];
   return {
-    name: said?.name || (OWN_FAULTS.some((one) => one === fault) ? say('withoutName') : fault),
+    name: said?.name || usualName(fault),
     say: said?.say || usual.say,
     mend: said?.mend || usual.mend,
   };

@@ -1,3 +1,5 @@
+import { GATED_DURATIONS, type GatedDuration } from '../pattern/index.js';
+import type { RepVerdicts } from '../progress/index.js';
 import {
   DURATION_NAMES,
   endsOf,
@@ -6,6 +8,7 @@ import {
   type DurationName,
   type EventName,
   type RepReading,
+  type Verdict,
 } from '../timing/index.js';
 
 /** What a row of the rep table says about the set it comes from. */
@@ -26,7 +29,7 @@ export interface RepColumn {
   readonly unit: string;
   readonly meaning: string;
   /** `null` is an empty cell: not measured, or not so. */
-  readonly cell: (set: RepTableSet, reading: RepReading) => Cell;
+  readonly cell: (set: RepTableSet, reading: RepReading, verdicts: RepVerdicts) => Cell;
 }
 
 const snake = (name: string): string => name.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`);
@@ -61,6 +64,31 @@ function durationColumns(name: DurationName): RepColumn[] {
     },
   ];
 }
+
+/** How a rep stands against a limit, by the names it has everywhere. */
+const AGAINST_LIMIT: Readonly<Record<Verdict, string>> = {
+  pass: 'inside',
+  fail: 'over',
+  'too close to call': 'too close to call',
+};
+
+const limitColumns = (name: GatedDuration): RepColumn[] => [
+  {
+    name: `${name}_limit_ms`,
+    unit: 'ms',
+    meaning: `Limit of its rung and target that ${name}_ms is held against. Empty without one.`,
+    cell: (_, __, verdicts) => verdicts[name]?.limitMs ?? null,
+  },
+  {
+    name: `${name}_against_limit`,
+    unit: '',
+    meaning: `inside or over when at least 95 % sure, its timing error counted in; else too close to call. Empty when ${name} was not timed, has no limit, or the rep does not count.`,
+    cell: (_, __, verdicts) => {
+      const judged = verdicts[name];
+      return judged ? AGAINST_LIMIT[judged.verdict] : null;
+    },
+  },
+];
 
 /** The columns of a rep table, one row a rep; also its data dictionary. */
 export const REP_COLUMNS: readonly RepColumn[] = [
@@ -121,6 +149,7 @@ export const REP_COLUMNS: readonly RepColumn[] = [
   },
   ...EVENT_NAMES.map(eventColumn),
   ...DURATION_NAMES.flatMap(durationColumns),
+  ...GATED_DURATIONS.flatMap(limitColumns),
 ];
 
 /** Columns of the data dictionary itself. */

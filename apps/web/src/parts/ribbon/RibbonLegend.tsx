@@ -35,9 +35,10 @@ export function RibbonLegend({ readings }: { readings: readonly RepReading[] }):
     <LegendList aria-label={say('whatBandsMean')}>
       {[...present].map((phase) => (
         <li key={phase}>
-          <PhaseSwatch phase={phase} /> {phase}
-          {phase === 'ready margin' &&
-            say('mostLongestmarginmsSDrawn', { LONGESTMARGINMS: LONGEST_MARGIN_MS / 1000 })}
+          <PhaseSwatch phase={phase} />{' '}
+          {phase === 'ready margin'
+            ? say('leftBeforeNextCue', { mostS: LONGEST_MARGIN_MS / 1000 })
+            : phase}
         </li>
       ))}
       {hasSplit && (

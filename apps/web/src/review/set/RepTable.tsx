@@ -59,8 +59,10 @@ const COLUMNS = [
   'readyMargin',
 ] as const satisfies readonly DurationName[];
 
-const words = (name: DurationName): string =>
-  name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
+const words = (name: (typeof COLUMNS)[number]): string => {
+  if (name === 'splitOffset') return say('splitLanding');
+  return name === 'readyMargin' ? say('leftBeforeNextCue') : name;
+};
 
 /** Every rep with every duration and its error: the figures behind the ribbons. */
 export function RepTable({

@@ -4,7 +4,7 @@ export const decision = {
   cleanCuedrepsRepsWithoutFaultNeeded:
     '{clean} of {cuedReps} reps without a fault, {needed} needed',
   heldTrialsHeldNeededNeeded:
-    '{held} of {trials, plural, one {# catch trial} other {# catch trials}} held, {needed} needed',
+    '{held} of {trials, plural, one {# wait} other {# waits}} without a cue held, {needed} needed',
   middleHalfCyclesSpreadsOverShare:
     'the middle half of the cycles spreads over {share} of the median, {most} allowed',
   gateTooCloseCall: '{gate} is too close to call',
@@ -54,7 +54,8 @@ export const decision = {
   dayspassed: ', on {daysPassed, plural, one {# day} other {# days}}',
   missingMissing: 'Missing: {missing}.',
   met: 'It is met.',
-  catchTrialsWaitsDoNotAge: 'catch trials, and waits that do not age: land, look, then go.',
+  catchTrialsWaitsDoNotAge:
+    'some waits without any cue, and waits that nobody can guess the end of: land, look, then go.',
   rehearsePositionsSlowlyTwoFaultsWatched:
     'rehearse the positions slowly, two faults watched at most.',
   fewerTargetsPlaySplitStepTimed: 'fewer targets in play, or the split-step timed to the cue.',

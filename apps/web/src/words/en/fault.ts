@@ -1,13 +1,15 @@
 /** What to say of a fault on the floor, in one line, and a drill that mends it. */
 export const fault = {
   falseStartSay: 'Land, look, then go.',
-  falseStartMend: 'Catch trials, one ready signal in four without a cue.',
+  falseStartMend: 'Let one ready signal in four pass without a cue.',
   missedSay: 'Stay on your toes.',
   missedMend: 'Fewer targets in play until every cue is answered.',
   wrongWaySay: 'See it before you lean.',
   wrongWayMend: 'Switched cues at an easy pace, two targets only.',
+  movedOnACatchTrial: 'moved without a cue',
   movedOnACatchTrialSay: 'No cue, no step.',
-  movedOnACatchTrialMend: 'Longer foreperiods that do not age, with catch trials.',
+  movedOnACatchTrialMend:
+    'Longer waits that nobody can guess the end of, one in four without a cue.',
   shortOfHomeSay: 'All the way home.',
   shortOfHomeMend: 'A rep counts only when home is touched; a cone to touch there.',
   earlySplitSay: 'Hop with the cue, not before it.',

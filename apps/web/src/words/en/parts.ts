@@ -5,7 +5,7 @@ export const parts = {
   rungRung: 'rung {rung} of {of}',
   weightLeftLeftLeft2Right: 'Weight {left} % left, {left2} % right',
   whatBandsMean: 'What the bands mean',
-  mostLongestmarginmsSDrawn: ' (at most {LONGESTMARGINMS} s drawn)',
+  leftBeforeNextCue: 'left before next cue (at most {mostS} s drawn)',
   splitStep: 'split-step',
   limit: 'limit',
   stackedBandsMomentBetweenThemWas: 'Stacked bands: the moment between them was not timed.',

@@ -55,7 +55,7 @@ export const quantity = {
   countedName: 'Counted reps',
   countedMeans: 'The reps that take part in the times.',
   countedHow:
-    'All that were called, less false starts, missed ones, tests (catch, switch, freeze) and what the coach struck out. A slow rep is flagged and kept.',
+    'All that were called, less false starts, missed ones, tests (no cue, changed cue, freeze) and what the coach struck out. A slow rep is flagged and kept.',
   countedSure: 'It is a count. Fewer than the rung asks is no evidence.',
   verdictName: 'Inside, over, too close',
   verdictMeans: 'Whether a rep kept its limit, error included.',

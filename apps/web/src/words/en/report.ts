@@ -44,7 +44,7 @@ export const report = {
     'Stop on pain, dizziness, or breathlessness that does not settle.',
   cycleFromCueUntilHomeAgain: 'Cycle: from the cue until home again; all of it together.',
   splitStepCueWeightEvenCatch:
-    'Split-step with the cue, weight even; catch trials keep the reading honest.',
+    'Split-step with the cue, weight even; a wait without a cue now and then shows who goes early.',
   theseTimingFiguresNoMedicalAssessment:
     'These are timing figures, no medical assessment; local rules and licensed practice come first.',
 } as const;

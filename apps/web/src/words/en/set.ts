@@ -15,7 +15,7 @@ export const set = {
   letterNameTakesMsSLonger:
     '{letter}, {name}, takes {ms} s longer to reach than its distance explains, sure to ±{sure} s ({line}).',
   heldStillHeldCatches:
-    'held still in {held} of {catches, plural, one {# catch trial} other {# catch trials}}',
+    'held still in {held} of {catches, plural, one {# wait} other {# waits}} without a cue',
   followedRightSwitches:
     'followed {right} of {switches, plural, one {# switched cue} other {# switched cues}}',
   heldPointsRightFreezes:

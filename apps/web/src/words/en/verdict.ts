@@ -3,7 +3,8 @@ export const verdict = {
   ordinalFastestTookLimitms: '; the {ordinal} fastest took {limitMs}',
   ordinalBestWasOver: '; the {ordinal} best was {overMs} over its own',
   butOnlyPassesKeptEveryLimit: 'But only {passes} kept every limit at once; {needed} needed.',
-  heldTrialsHeld: '{held} of {trials, plural, one {# catch trial} other {# catch trials}} held.',
+  heldTrialsHeld:
+    'Held still in {held} of {trials, plural, one {# wait} other {# waits}} without a cue.',
   leftOutParts: 'Left out: {parts}.',
   noRepWasLeftOut: 'No rep was left out.',
   leftFarSlowerThanRestBut: '{left} Far slower than the rest, but kept: {slow}.',
