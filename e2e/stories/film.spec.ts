@@ -337,7 +337,7 @@ test('where there is no room for a film that is said; it can be looked at all th
   await bringHoliday(page);
   await expect(page.getByText(/There is no room to keep this film: it needs 1 MB/)).toBeVisible();
   await page.goto('/film');
-  await expect(page.getByText('0 MB are left for films.')).toBeVisible();
+  await expect(page.getByText('About 0 MB are left for films.')).toBeVisible();
   await expect(page.getByText('No film is kept on this device.')).toBeVisible();
 });
 

@@ -9,7 +9,7 @@ import { useClub } from '../api/club.js';
 import { useCourse } from '../api/review.js';
 import { useSquad } from '../api/squad.js';
 import { useAddress } from '../parts/useAddress.js';
-import { Button } from '../parts/Button.js';
+import { Button, ButtonLink } from '../parts/Button.js';
 import { SelectField } from '../parts/form/SelectField.js';
 import { Lines } from '../parts/Lines.js';
 import { Failed } from '../parts/Notice.js';
@@ -43,6 +43,13 @@ const SOURCE_WORDS: Readonly<Record<SetSource, string>> = {
 
 const MOST_SHOWN = 20;
 const MEGA = 1e6;
+const GIGA = 1e9;
+/** Room is never known to the megabyte. */
+const sizeWords = (bytes: number): string =>
+  bytes < GIGA
+    ? say('megabytes', { n: Math.floor(bytes / MEGA) })
+    : say('gigabytes', { n: Math.floor(bytes / GIGA) });
+
 const KEPT = ['kept films'];
 
 const DAY_MS = 86_400_000;
@@ -83,12 +90,26 @@ export function FilmPage(): ReactElement {
 }
 
 /** The newest sets; those that nobody timed wait for their film. */
-function Sets({ course: { sets, patterns } }: { course: AthleteCourseReply }): ReactElement {
+function Sets({
+  course: { athlete, sets, patterns },
+}: {
+  course: AthleteCourseReply;
+}): ReactElement {
   const newest = [...sets].sort((a, b) => b.atMs - a.atMs);
   const waiting = newest.filter(({ source }) => source === 'none');
   const others = newest.filter(({ source }) => source !== 'none');
   const shown = [...waiting, ...others].slice(0, MOST_SHOWN);
-  if (shown.length === 0) return <Quiet style={{ marginTop: 14 }}>{say('noSets')}</Quiet>;
+  if (shown.length === 0)
+    return (
+      <>
+        <Quiet style={{ marginTop: 14 }}>{say('noSets')}</Quiet>
+        <p>
+          <ButtonLink to={`/floor/${athlete.id}`} $weight="main">
+            {say('toTheFloor')}
+          </ButtonLink>
+        </p>
+      </>
+    );
   return (
     <List>
       {shown.map(({ setId, atMs, source, patternId, rung }) => {
@@ -133,7 +154,7 @@ function Kept(): ReactElement {
       <Heading>{say('keptHere')}</Heading>
       <Quiet>{say('staysHere')}</Quiet>
       {room.data !== undefined && (
-        <Quiet>{say('roomForFilms', { megabytes: Math.floor(room.data / MEGA) })}</Quiet>
+        <Quiet>{say('roomForFilms', { room: sizeWords(room.data) })}</Quiet>
       )}
       {films.data?.length === 0 && <Quiet>{say('nothingKept')}</Quiet>}
       <List>

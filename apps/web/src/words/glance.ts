@@ -54,9 +54,14 @@ export const lastTimedCell = ({ standing }: Pick<StandingReply, 'standing'>): st
     ? say('notTwelveWeeks')
     : dayWords(new Date(standing.lastTimedMs).toISOString());
 
+/** Not a set of theirs is known. */
+export const isNeverTimed = ({ lastSet, standing }: StandingReply): boolean =>
+  lastSet === null && standing.lastTimedMs === null;
+
 /** What the coach should know of the squad, the most telling first. */
 export function squadSentences(lines: readonly StandingReply[], nowMs = Date.now()): string[] {
   if (lines.length === 0) return [say('noAthletesThisClubYet')];
+  if (lines.every(isNeverTimed)) return [say('nobodyTimedYet')];
   const better = lines.filter(({ claims }) => claims.change === 'faster');
   const worse = lines.filter(({ claims }) => claims.change === 'slower');
   const stuck = lines.filter(({ claims }) => claims.isStuck);

@@ -9,6 +9,13 @@ import type { Kind } from '../course-view.js';
 import { say } from '../../words/review.js';
 
 const SYMBOLS = ['circle', 'diamond', 'triangle', 'rect', 'roundRect', 'pin'] as const;
+const DAY_MS = 86_400_000;
+
+/** The middle of a calendar day: a day is what is compared, its hours mean nothing. */
+const middleOf = (day: string): number => Date.parse(`${day}T12:00:00`);
+/** The middle of the day that a moment falls on here. */
+const middleOfDayAt = (moment: string): number => new Date(moment).setHours(12, 0, 0, 0);
+
 const symbolOf = (rung: number): string => SYMBOLS[(rung - 1) % SYMBOLS.length] ?? 'circle';
 
 /** Every set of a kind on one time axis, rung by rung, with moves and notes where they fell. */
@@ -27,20 +34,20 @@ export function CourseChart({
       const ink = durationInk(duration, palette.ink);
       const rungs = [...new Set(sets.map(({ rung }) => rung))].sort((a, b) => a - b);
       const msOf = (set: CourseSetReply) => (set.figures.mediansMs[duration] ?? NaN) / 1000;
-      const [first, last] = [sets[0]?.atMs ?? 0, sets.at(-1)?.atMs ?? 0];
-      const within = (ms: number) => ms >= first && ms <= last;
+      const [first, last] = [sets[0]?.day ?? '', sets.at(-1)?.day ?? ''];
+      const within = (ms: number) => ms >= middleOf(first) && ms <= middleOf(last);
       const moves = course.moves
         .filter(
           ({ patternId, movedAt }) =>
-            patternId === sets[0]?.patternId && within(Date.parse(movedAt)),
+            patternId === sets[0]?.patternId && within(middleOfDayAt(movedAt)),
         )
         .map(({ toRung, movedAt }) => ({
-          xAxis: Date.parse(movedAt),
+          xAxis: middleOfDayAt(movedAt),
           name: say('rungTorung', { toRung }),
         }));
       const notes = course.notes.flatMap(({ setId, text }) => {
         const set = sets.find((each) => each.setId === setId);
-        return set ? [{ xAxis: set.atMs, name: text.slice(0, 28) }] : [];
+        return set ? [{ xAxis: middleOf(set.day), name: text.slice(0, 28) }] : [];
       });
       return {
         grid: { left: 52, right: 18, top: 62, bottom: 34 },
@@ -55,7 +62,17 @@ export function CourseChart({
           formatter: ({ seriesName, value }: { seriesName: string; value: [number, number] }) =>
             `${dayWords(new Date(value[0]).toISOString())}, ${seriesName}: ${value[1].toFixed(2)} s`,
         },
-        xAxis: { type: 'time', ...axisLook(palette), splitLine: { show: false } },
+        xAxis: {
+          type: 'time',
+          minInterval: DAY_MS,
+          ...axisLook(palette),
+          axisLabel: {
+            ...axisLook(palette).axisLabel,
+            hideOverlap: true,
+            formatter: (ms: number) => dayWords(new Date(ms).toISOString()),
+          },
+          splitLine: { show: false },
+        },
         yAxis: {
           type: 'value',
           scale: true,
@@ -71,7 +88,7 @@ export function CourseChart({
             itemStyle: { color: ink, opacity: 0.45 + (0.5 * rung) / Math.max(...rungs) },
             data: sets
               .filter((set) => set.rung === rung && Number.isFinite(msOf(set)))
-              .map((set) => [set.atMs, msOf(set)]),
+              .map((set) => [middleOf(set.day), msOf(set)]),
           })),
           {
             type: 'line',

@@ -100,7 +100,20 @@ function Report({
           <MethodSheet {...{ kind, line }} course={inSpan} />
         </>
       ) : (
-        <Quiet>{say('athleteWasNotTimedTheseDays', { athlete: course.athlete.name })}</Quiet>
+        <>
+          <Quiet>
+            {days.length > 0
+              ? say('athleteWasNotTimedTheseDays', { athlete: course.athlete.name })
+              : say('athleteHasNoReportYet', { athlete: course.athlete.name })}
+          </Quiet>
+          {days.length === 0 && (
+            <p className="no-print">
+              <ButtonLink to={`/floor/${course.athlete.id}`} $weight="main">
+                {say('startDrill')}
+              </ButtonLink>
+            </p>
+          )}
+        </>
       )}
     </PrintPage>
   );

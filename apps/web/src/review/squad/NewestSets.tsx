@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { useSquad } from '../../api/squad.js';
 import { answerWords } from '../../words/decision.js';
 import { dayWords, timeWords } from '../../words/format.js';
+import { ButtonLink } from '../../parts/Button.js';
 import { Failed } from '../../parts/Notice.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
@@ -47,9 +48,14 @@ export function NewestSets(): ReactElement {
         <Failed error={squad.error} again={() => void squad.refetch()} />
       )}
       {squad.data && sets.length === 0 && (
-        <Quiet>
-          {say('noSetHasBeenTimedYet')} <Link to="/floor">{say('startOneFloor')}</Link>
-        </Quiet>
+        <>
+          <Quiet>{say('noSetHasBeenTimedYet')}</Quiet>
+          <p>
+            <ButtonLink to="/floor" $weight="main">
+              {say('startOneFloor')}
+            </ButtonLink>
+          </p>
+        </>
       )}
       <List>
         {sets.map(({ athlete, set }) => (

@@ -18,6 +18,7 @@ import {
   heldCell,
   lastTimedCell,
   sidesCell,
+  isNeverTimed,
   squadSentences,
 } from '../../words/glance.js';
 import { say } from '../../words/review.js';
@@ -119,6 +120,11 @@ export function SquadGlance(): ReactElement {
         </p>
       ))}
       <p className="no-print" style={{ display: 'flex', flexWrap: 'wrap', gap: 10 }}>
+        {lines.every(isNeverTimed) && (
+          <ButtonLink to="/floor" $weight="main">
+            {say('startOneFloor')}
+          </ButtonLink>
+        )}
         <ButtonLink to="/review/sets">{say('newestSets')}</ButtonLink>
         <ButtonLink to="/review/compare">{say('twoThingsSideSide')}</ButtonLink>
         <ButtonLink to="/review/data">{say('filesOut')}</ButtonLink>

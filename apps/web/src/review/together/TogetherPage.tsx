@@ -5,6 +5,7 @@ import { useMemo, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useClub } from '../../api/club.js';
+import { ButtonLink } from '../../parts/Button.js';
 import { Failed } from '../../parts/Notice.js';
 import { SayThis } from '../../parts/SayThis.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
@@ -47,7 +48,17 @@ export function TogetherPage(): ReactElement {
       <Headline>
         {ids.length === 0 ? say('noSets') : say('everybodysSets', { sets: ids.length })}
       </Headline>
-      {ids.length === 0 && <Link to="/review/sets">{say('newest')}</Link>}
+      {ids.length === 0 && (
+        <>
+          <Quiet>{say('whenSeveralTakeTurns')}</Quiet>
+          <p>
+            <ButtonLink to="/ladder" $weight="main">
+              {say('chooseWhoTakesTurns')}
+            </ButtonLink>{' '}
+            <ButtonLink to="/review/sets">{say('newest')}</ButtonLink>
+          </p>
+        </>
+      )}
       <Sets>
         {ids.slice(0, MOST_SETS).map((id) => (
           <li key={id}>

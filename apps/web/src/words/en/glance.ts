@@ -1,5 +1,6 @@
 export const glance = {
   noAthletesThisClubYet: 'No athletes in this club yet.',
+  nobodyTimedYet: 'Nobody has been timed yet: from the first sets on, this says who is faster.',
   nothingAlikeCompareYet: 'nothing alike to compare yet',
   clearlyChange: 'clearly {change}',
   notClear: 'not clear',

@@ -93,7 +93,7 @@ export const review = {
   newestSets: 'Newest sets',
   readingSets: 'Reading the sets…',
   noSetHasBeenTimedYet: 'No set has been timed yet.',
-  startOneFloor: 'Start one on the floor.',
+  startOneFloor: 'Start one on the floor',
   pattern: 'a pattern',
   closerLook: 'A closer look',
   sidesLapsesPriceChoice: 'Sides, lapses and the price of choice',
@@ -187,6 +187,8 @@ export const review = {
   backAthlete: 'Back to the athlete',
   from: 'From',
   to: 'To',
+  athleteHasNoReportYet:
+    '{athlete} has not been timed yet: a report has something to say from the first set on.',
   athleteWasNotTimedTheseDays: '{athlete} was not timed in these days.',
   nameMovementReportLongdayLongday2: '{name}, movement report, {longDay} to {longDay2}',
   handHandedAgeband: '{hand}-handed, {ageBand}.',
