@@ -1,5 +1,5 @@
 export const ladder = {
-  timeOfMatch: '{share} of match time',
+  timeOfMatch: '{share} of the time in a match',
   moveUp: 'move up',
   easeBack: 'ease back',
   nobodyWorksThisPatternYet: 'Nobody works on this pattern yet.',
@@ -114,7 +114,7 @@ export const ladder = {
   catchTrials: 'Waits without a cue',
   switchedCues: 'Switched cues',
   floorItsSize: 'Floor, of its size',
-  timeMatchTime: 'Time, of match time',
+  timeMatchTime: 'Time, against that of a match',
   longestAllowedTimes: 'Longest allowed times.',
   limitGate: 'Limit the {gate}',
   whatSetMustShow: 'What a set must show.',
@@ -130,7 +130,7 @@ export const ladder = {
   testRung: 'Test on rung',
   testReps: 'Test reps',
   seedSeedAnotherNumberRepsRung:
-    'Seed {seed}. Another number of reps or rung is another test: “Is it better?” holds only runs of the same one against each other.',
+    'List number {seed}. Another number of reps or rung is another test: “Is it better?” holds only runs of the same one against each other.',
   rungs: 'Rungs',
   patternRungs: '{pattern} · Rungs',
   ladderPattern: 'The ladder of {pattern}',
@@ -153,7 +153,7 @@ export const ladder = {
   whatRaised: 'What is raised',
   school: 'School',
   sets: 'Sets are for',
-  bitChoiceCosts: 'A bit of choice costs',
+  bitChoiceCosts: 'Twice as many targets cost',
   reasoningRiskRiskReasoning2: '{reasoning} Risk: {risk} {reasoning2}',
   draftFromEasyLive: 'Draft from easy to live',
   whatFlies: 'What flies',

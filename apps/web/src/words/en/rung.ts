@@ -28,7 +28,7 @@ export const rung = {
   quicker: 'quicker',
   easierPace: 'easier pace',
   andMore: '{said} and more',
-  timefactorMatchTime: '{timeFactor} of match time',
+  timefactorMatchTime: '{timeFactor} of the time in a match',
   noLimit: 'no limit',
   fasterNothingElse: 'faster, nothing else',
   richerEasierPaceWhereNeeded: 'more to read or do, at an easier pace where that is needed',
