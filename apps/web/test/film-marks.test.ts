@@ -11,7 +11,9 @@ import {
   type Marks,
   NOTHING_MARKED,
   type RepMarks,
+  cueKnown,
   tiedByHand,
+  tieOfRep,
   withFault,
   withMark,
   withMissed,
@@ -80,6 +82,28 @@ describe('marks of a film', () => {
       expect(cueInRecording(FIRST, alignment)).toBeCloseTo(1500 * rate, 3);
     },
   );
+
+  test('a cue marked in the picture is when that rep begins, with the error of the mark', () => {
+    const { framesMs, alignment } = filmed(4);
+    const seen = withMark(withMark({}, 1, 'cue', frameOf(2050)), 1, 'firstMove', frameOf(2290));
+    const tie = tieOfRep(FIRST, ownOf(seen, 1), framesMs, alignment);
+    expect(Math.abs(cueInRecording(FIRST, tie) - (2050 - 500) * 4)).toBeLessThan(4000 / 120);
+    const read = markedEvents(FIRST, ownOf(seen, 1), framesMs, alignment);
+    if (!read.ok) throw new Error(read.problem.field);
+    const [cue] = read.value;
+    // The set's clock stands: it is the rep that is laid onto it anew.
+    expect(cue?.atMs).toBe(2000);
+    expect(cue?.sdMs).toBeCloseTo(Math.hypot(1000 / 120 / Math.sqrt(12), 8), 1);
+    expect(Math.abs((durationsOf(read.value).reaction?.ms ?? NaN) - 240)).toBeLessThan(1000 / 120);
+    // Of the others nothing changes, and tied by that mark once more it is the same.
+    expect(tieOfRep(FIRST, ownOf(seen, 2), framesMs, alignment)).toBe(alignment);
+    expect(tieOfRep(FIRST, ownOf(seen, 1), framesMs, tie)).toEqual(tie);
+    expect([
+      cueKnown(0, ownOf(seen, 1), alignment),
+      cueKnown(1, ownOf(seen, 2), alignment),
+    ]).toEqual(['marked', 'heard']);
+    expect(cueKnown(7, NOTHING_MARKED, alignment)).toBe('reckoned');
+  });
 
   test('an event out of its order is a problem that names both', () => {
     const { framesMs, alignment } = filmed();

@@ -9,6 +9,9 @@ import {
   markedEvents,
   NOTHING_MARKED,
   onSetClock,
+  tieOfRep,
+  type Alignment,
+  cueKnown,
 } from '@orthokin/core/film';
 import type { SetReviewReply } from '@orthokin/contract';
 import type { Pattern } from '@orthokin/core/pattern';
@@ -97,8 +100,12 @@ export function FilmDesk({
 
   const framesMs = useMemo(() => info?.framesMs ?? [], [info]);
   const tie = useTie(filmKey, review, reps, film, marks);
-  const { alignment } = tie;
   const rep = reps[place];
+  const tieOf = (one: CalledRep | undefined): Alignment | null =>
+    one && tie.alignment
+      ? tieOfRep(one, made[one.ordinal] ?? NOTHING_MARKED, framesMs, tie.alignment, marker.ownSdMs)
+      : tie.alignment;
+  const alignment = tieOf(rep);
   const next = reps[place + 1];
   const cueMs = rep?.cue.atMs ?? 0;
   const nextMs = next?.cue.atMs;
@@ -120,7 +127,8 @@ export function FilmDesk({
     const one = reps[to];
     if (!one) return;
     setPlace(to);
-    if (alignment) go(frameAt(framesMs, cueInRecording(one, alignment)));
+    const tied = tieOf(one);
+    if (tied) go(frameAt(framesMs, cueInRecording(one, tied)));
   };
   const tiedAt = alignment && `${alignment.offsetMs} ${alignment.rate}`;
   useEffect(() => {
@@ -186,7 +194,7 @@ export function FilmDesk({
   const timed =
     rep && alignment ? markedEvents(rep, own, framesMs, alignment, marker.ownSdMs) : null;
   const events: readonly TimedEvent[] = timed?.ok ? timed.value : rep ? [rep.cue] : [];
-  const seenPositions = useSeenPositions(rep, reps, made, framesMs, alignment, pattern, ask);
+  const seenPositions = useSeenPositions(rep, reps, made, framesMs, tie.alignment, pattern, ask);
   const marked = reps.filter(({ ordinal }) => isMarked(marks[ordinal] ?? NOTHING_MARKED));
 
   const repTitle = ({ ordinal, target }: CalledRep): string =>
@@ -248,7 +256,8 @@ export function FilmDesk({
       </div>
       <div>
         <TieNote
-          {...{ info, unreadable, hearing, heard, alignment }}
+          {...{ info, unreadable, hearing, heard }}
+          alignment={tie.alignment}
           cues={reps.length}
           marked={marked.length}
           isByHand={tie.isByHand}
@@ -262,7 +271,7 @@ export function FilmDesk({
         <MarkKeys
           {...{ own, events, cueMs }}
           isTied={alignment !== null}
-          wantsCue={!tie.isHeard}
+          cueIs={tie.alignment && cueKnown(place, own, tie.alignment)}
           onMark={mark}
           onMiss={miss}
         />
@@ -274,7 +283,9 @@ export function FilmDesk({
           />
         )}
         {timed && !timed.ok && <Notice>{problemSentence(timed.problem)}</Notice>}
-        {alignment && <KeepPart {...{ review, reps, marks, framesMs, alignment, marker }} />}
+        {tie.alignment && (
+          <KeepPart {...{ review, reps, marks, framesMs, marker }} alignment={tie.alignment} />
+        )}
         {info && <DrawPart work={drawing} />}
         {info && <GroundPart work={ground} shoulderM={shoulderM} />}
         {info && rep && (
@@ -305,9 +316,10 @@ export function FilmDesk({
             title={repTitle(rep)}
           />
         )}
-        {alignment && (
+        {tie.alignment && (
           <BlindPart
-            {...{ marking, framesMs, alignment }}
+            {...{ marking, framesMs }}
+            alignment={tie.alignment}
             ownSdMs={marker.ownSdMs}
             onKnown={marker.keep}
           />

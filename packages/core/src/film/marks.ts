@@ -91,14 +91,52 @@ export interface FilmRep {
   readonly cue: TimedEvent;
 }
 
-/** The events of a rep as its marks time them, checked: each with its own error, the cue with the tie's. */
-export function markedEvents(
+/**
+ * How one rep is tied to the film. Where its cue was marked in the picture (a light, a call seen, a
+ * partner's contact, or a tone that was heard wrongly) the rep begins there, with that mark's error;
+ * elsewhere the line through all cues holds.
+ *
+ * @param ownSdMs the marker's own repeatability, ms; usual for the gap where it is not known
+ */
+export function tieOfRep(
   { cue }: Pick<FilmRep, 'cue'>,
   { frames }: RepMarks,
   framesMs: readonly number[],
   alignment: Alignment,
   ownSdMs: number | null = null,
+): Alignment {
+  if (frames.cue === undefined) return alignment;
+  const { recordingMs, sdMs } = markAt(framesMs, frames.cue, alignment.rate, ownSdMs);
+  return { ...alignment, offsetMs: recordingMs - alignment.rate * cue.atMs, sdMs };
+}
+
+/** How a rep's cue is known on film: heard, reckoned from the cues that were, or marked in the picture. */
+export type CueKnown = 'heard' | 'reckoned' | 'marked';
+
+/**
+ * How the cue of a rep is known.
+ *
+ * @param place of the rep's cue in the plan the film was tied by
+ */
+export const cueKnown = (
+  place: number,
+  { frames }: RepMarks,
+  { heard }: Pick<Alignment, 'heard'>,
+): CueKnown => {
+  if (frames.cue !== undefined) return 'marked';
+  return heard.has(place) ? 'heard' : 'reckoned';
+};
+
+/** The events of a rep as its marks time them, checked: each with its own error, the cue with the tie's. */
+export function markedEvents(
+  { cue }: Pick<FilmRep, 'cue'>,
+  own: RepMarks,
+  framesMs: readonly number[],
+  film: Alignment,
+  ownSdMs: number | null = null,
 ): Result<TimedEvent[]> {
+  const { frames } = own;
+  const alignment = tieOfRep({ cue }, own, framesMs, film, ownSdMs);
   const marked = MARKED.flatMap((name): TimedEvent[] => {
     const frame = frames[name];
     if (frame === undefined) return [];
@@ -106,7 +144,9 @@ export function markedEvents(
     const atMs = Math.round(TENTHS * onSetClock(alignment, recordingMs)) / TENTHS;
     return [{ name, atMs, sdMs: Math.round(TENTHS * sdMs) / TENTHS, source: 'film' }];
   });
-  const tieMs = Math.round(TENTHS * Math.hypot(cue.sdMs, alignment.sdMs)) / TENTHS;
+  // A cue that is seen in the picture came when it is seen, whatever the drill knew of it.
+  const ofCueMs = frames.cue === undefined ? cue.sdMs : 0;
+  const tieMs = Math.round(TENTHS * Math.hypot(ofCueMs, alignment.sdMs)) / TENTHS;
   const events = [{ ...cue, sdMs: tieMs }, ...marked];
   const checked = checkEvents(events, false);
   return checked.ok ? ok(events) : checked;
@@ -195,10 +235,11 @@ export function betterRep<Rep extends FilmRep>(
   rep: Rep,
 ): Rep | null {
   const cycleMs = ({ ordinal, cue }: FilmRep): number => {
-    const home = marks[ordinal]?.frames.home;
-    return home === undefined
-      ? Infinity
-      : onSetClock(alignment, framesMs[home] ?? Infinity) - cue.atMs;
+    const own = marks[ordinal] ?? NOTHING_MARKED;
+    const { home } = own.frames;
+    if (home === undefined) return Infinity;
+    const tie = tieOfRep({ cue }, own, framesMs, alignment);
+    return onSetClock(tie, framesMs[home] ?? Infinity) - cue.atMs;
   };
   const [best] = reps
     .filter(({ target, ordinal }) => target === rep.target && ordinal !== rep.ordinal)

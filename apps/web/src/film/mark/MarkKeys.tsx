@@ -1,4 +1,4 @@
-import { MARKED, type Marked, type RepMarks } from '@orthokin/core/film';
+import { MARKED, type CueKnown, type Marked, type RepMarks } from '@orthokin/core/film';
 import { eventOf, type TimedEvent } from '@orthokin/core/timing';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
@@ -45,6 +45,12 @@ export const MARK_WORDS: Readonly<Record<Marked, string>> = {
   home: say('home'),
 };
 
+const CUE_KNOWN: Readonly<Record<CueKnown, string>> = {
+  heard: say('cueHeard'),
+  reckoned: say('cueReckoned'),
+  marked: say('cueMarked'),
+};
+
 /** The key of each event. */
 export const MARK_KEYS: Readonly<Record<Marked, readonly [code: string, key: string]>> = {
   splitLanding: ['KeyS', 'S'],
@@ -61,7 +67,7 @@ export function MarkKeys({
   events,
   cueMs,
   isTied,
-  wantsCue,
+  cueIs,
   onMark,
   onMiss,
 }: {
@@ -70,8 +76,8 @@ export function MarkKeys({
   cueMs: number;
   /** The film is tied to the set: only then has a frame a time. */
   isTied: boolean;
-  /** The cues were not heard: they must be marked. */
-  wantsCue: boolean;
+  /** How the moment of its cue is known; `null` where the film is not tied yet. */
+  cueIs: CueKnown | null;
   onMark: (name: Marked | 'cue') => void;
   onMiss: () => void;
 }): ReactElement {
@@ -79,16 +85,14 @@ export function MarkKeys({
     <>
       <p style={{ margin: '18px 0 0', fontWeight: 650 }}>{say('markKeys')}</p>
       <Keys>
-        {wantsCue && (
-          <button
-            type="button"
-            aria-pressed={own.frames.cue !== undefined}
-            onClick={() => onMark('cue')}
-          >
-            {say('cue')}
-            <small>Q</small>
-          </button>
-        )}
+        <button
+          type="button"
+          aria-pressed={own.frames.cue !== undefined}
+          onClick={() => onMark('cue')}
+        >
+          {say('cue')}
+          <small>Q {cueIs && CUE_KNOWN[cueIs]}</small>
+        </button>
         {MARKED.map((name) => {
           const event = eventOf(events, name);
           return (

@@ -3,9 +3,10 @@ import {
   markedEvents,
   type Marks,
   NOTHING_MARKED,
+  tieOfRep,
   type VttMark,
+  inRecording,
 } from '@orthokin/core/film';
-import { inRecording } from '@orthokin/core/film';
 import { fromCue, say } from '../../words/film.js';
 import { type CalledRep } from './marks.js';
 import { MARK_WORDS } from './MarkKeys.js';
@@ -18,11 +19,13 @@ export const vttMarks = (
   alignment: Alignment,
 ): VttMark[] =>
   reps.flatMap((rep) => {
+    const own = marks[rep.ordinal] ?? NOTHING_MARKED;
+    const tie = tieOfRep(rep, own, framesMs, alignment);
     const cue = {
-      atMs: inRecording(alignment, rep.cue.atMs),
+      atMs: inRecording(tie, rep.cue.atMs),
       words: say('rep', { ordinal: rep.ordinal, letter: rep.target }),
     };
-    const read = markedEvents(rep, marks[rep.ordinal] ?? NOTHING_MARKED, framesMs, alignment);
+    const read = markedEvents(rep, own, framesMs, alignment);
     if (!read.ok) return [cue];
     return [
       cue,
@@ -31,7 +34,7 @@ export const vttMarks = (
           ? []
           : [
               {
-                atMs: inRecording(alignment, atMs),
+                atMs: inRecording(tie, atMs),
                 words: `${MARK_WORDS[name]} ${fromCue(atMs - rep.cue.atMs)} s`,
               },
             ],

@@ -40,11 +40,12 @@ export function useSeenPositions(
   ask: Film['ask'],
 ): SeenPositions {
   const [wanted, want] = useState<Beside>('better');
+  const ownOf = ({ ordinal }: CalledRep) => marks[ordinal] ?? NOTHING_MARKED;
   const seenIn = (one: CalledRep | null | undefined) =>
     one && alignment
       ? positionsSeen(
-          marks[one.ordinal] ?? NOTHING_MARKED,
-          frameAt(framesMs, cueInRecording(one, alignment)),
+          ownOf(one),
+          ownOf(one).frames.cue ?? frameAt(framesMs, cueInRecording(one, alignment)),
         )
       : [];
   const other =
