@@ -341,21 +341,32 @@ test('where there is no room for a film that is said; it can be looked at all th
   await expect(page.getByText('No film is kept on this device.')).toBeVisible();
 });
 
-test('slow motion is noticed by its cues, whatever the file says, and times are as they were filmed', async ({
+test('slow motion is told by its cues though the file lies, can be overruled, and times are as they were filmed', async ({
   page,
 }) => {
-  // Four times as many frames are made and read.
+  // Twice as many frames are made and read.
   test.slow();
   const untimed = await runCuesOnly(page);
   await page.goto(`/film/${untimed.set.id}`);
   await page.getByRole('button', { name: /Filmed with$/ }).click();
-  await page.getByRole('option', { name: /^slow motion/ }).click();
+  await page.getByRole('option', { name: /^slowed twice/ }).click();
   await page.getByRole('button', { name: 'Film the simulated athlete' }).click();
   await expect(page.getByText(`${REPS} of ${REPS} cues heard in the film`)).toBeVisible({
     timeout: 200_000,
   });
-  await expect(page.getByText('The film is slowed 4 times')).toBeVisible();
+  await expect(page.getByText('The film is slowed 2 times')).toBeVisible();
+  await expect(page.getByText('The file says 240 frames a second were filmed.')).toBeVisible();
   await expect(page.getByText('120 frames a second')).toBeVisible();
+  await page.getByText('How it was filmed').click();
+  const slowMotion = page.getByRole('button', { name: /Slow motion$/ });
+  await slowMotion.click();
+  await page.getByRole('option', { name: 'not slowed' }).click();
+  await expect(page.getByText(/do not fall into place with a film that is not slowed/)).toBeVisible(
+    { timeout: 60_000 },
+  );
+  await slowMotion.click();
+  await page.getByRole('option', { name: 'as the cues say' }).click();
+  await expect(page.getByText('The film is slowed 2 times')).toBeVisible({ timeout: 60_000 });
   const [rep] = truthOf(untimed);
   const since = (name: EventName) =>
     (eventOf(rep?.events ?? [], name)?.atMs ?? NaN) -

@@ -218,6 +218,15 @@ describe('what is said of a film', () => {
     ]);
   });
 
+  test('that its file lies, and that what somebody said of it does not fit', () => {
+    const lied = { ...said, tagged: 8, capturedPerS: 240.01 } as const;
+    expect(tieSentences(filmed(4).alignment, lied)[2]).toContain('says 240 frames a second');
+    const true4 = { ...lied, tagged: 4 } as const;
+    expect(tieSentences(filmed(4).alignment, true4)).toHaveLength(2);
+    expect(tieSentences(null, { ...said, slowed: 1 })[1]).toContain('a film that is not slowed');
+    expect(tieSentences(null, { ...said, slowed: 4 })[1]).toContain('slowed 4 times');
+  });
+
   test('what to do where they were not', () => {
     const [first] = tieSentences(null, { ...said, tones: 1 });
     expect(first).toContain('(one tone found)');

@@ -4,6 +4,7 @@ import {
   alignByMarks,
   alignCues,
   asHeardByAthlete,
+  captureRate,
   distanceOf,
   findTones,
   frameAt,
@@ -17,6 +18,8 @@ import {
   onFloor,
   onSetClock,
   repeatabilityMs,
+  slowFactor,
+  tiedByHand,
   usualRepeatabilityMs,
   vttTime,
   type Ground,
@@ -163,6 +166,58 @@ describe('a recording against its set', () => {
     expect(marked).toMatchObject({ ok: true, value: { rate: 4, offsetMs: 1000, sdMs: 10 } });
     expect(alignByMarks([first, { setMs: 11_000, recordingMs: 4000 }], 40).ok).toBe(false);
     expect(alignByMarks([first, first], 40).ok).toBe(false);
+  });
+});
+
+describe('what a film’s tags say of it', () => {
+  const float32 = (value: number) => {
+    const bytes = new Uint8Array(7);
+    new DataView(bytes.buffer).setFloat32(3, value);
+    return bytes.subarray(3);
+  };
+  const tagged = (tag: unknown) => captureRate({ 'com.android.capture.fps': tag });
+
+  test('is read from text and from raw bytes; what no camera does is not believed', () => {
+    expect([tagged('240'), tagged('119.88'), tagged(float32(240))]).toEqual([240, 119.88, 240]);
+    for (const nothing of [
+      '',
+      'fast',
+      '0',
+      '-30',
+      '99999',
+      new Uint8Array(8),
+      240,
+      null,
+      undefined,
+    ])
+      expect(tagged(nothing)).toBeNull();
+    expect(captureRate({})).toBeNull();
+  });
+
+  test('makes a factor of slow motion, or none', () => {
+    expect([slowFactor(240, 29.97), slowFactor(119.9, 29.97), slowFactor(60, 59.94)]).toEqual([
+      8, 4, 1,
+    ]);
+    expect([slowFactor(90, 30), slowFactor(30, 120)]).toEqual([null, null]);
+  });
+
+  test('said by hand, it is the only one that is thought of; then one marked cue ties a film', () => {
+    const plannedMs = [1000, 4000, 9000, 12_500];
+    const heardMs = plannedMs.map((ms) => 4 * ms + 70);
+    expect(alignCues(plannedMs, heardMs, [1])).toMatchObject({ ok: false });
+    const found = alignCues(plannedMs, heardMs, [4]);
+    expect(found.ok && found.value.rate).toBeCloseTo(4, 6);
+    const cue = { name: 'cue', atMs: 4000, sdMs: 3, source: 'sensor' } as const;
+    const marks = { 2: { frames: { cue: 30 }, missed: false } };
+    const framesMs = Array.from({ length: 60 }, (_, i) => (i * 1000) / 30);
+    const by = (factor: 4 | null) =>
+      tiedByHand([{ ordinal: 2, target: 'A', cue }], marks, framesMs, factor);
+    expect(by(null)).toBeNull();
+    expect(by(4)).toMatchObject({ rate: 4, sdMs: 15 / 4 });
+    expect(inRecording(by(4) ?? { offsetMs: NaN, rate: NaN }, 4000)).toBeCloseTo(
+      (29.5 * 1000) / 30,
+      6,
+    );
   });
 });
 

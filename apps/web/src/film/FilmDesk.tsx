@@ -49,7 +49,7 @@ import { RepsRow } from './play/RepsRow.js';
 import { Transport } from './play/Transport.js';
 import { useMarking } from './mark/useMarking.js';
 import { useOwnSd } from './mark/useOwnSd.js';
-import { SoundWayPart } from './tie/SoundWayPart.js';
+import { HowFilmedPart } from './tie/HowFilmedPart.js';
 import { BlindPart } from './mark/BlindPart.js';
 import { PagePart } from './take-along/PagePart.js';
 import { usePlay } from './play/usePlay.js';
@@ -261,13 +261,14 @@ export function FilmDesk({
           cues={reps.length}
           marked={marked.length}
           isByHand={tie.isByHand}
+          slowed={tie.slowed}
         />
         {tie.setByHand && (
           <CheckField isSelected={tie.isByHand} onChange={tie.setByHand}>
             {say('tieByHand')}
           </CheckField>
         )}
-        {tie.isHeard && <SoundWayPart way={tie.way} onChange={tie.setWay} />}
+        {info && <HowFilmedPart tie={tie} />}
         <MarkKeys
           {...{ own, events, cueMs }}
           isTied={alignment !== null}

@@ -45,6 +45,7 @@ const CAMERAS = {
   slow: { framesPerS: 30, slowed: 1, uneven: false },
   quick: { framesPerS: 120, slowed: 1, uneven: false },
   slowMotion: { framesPerS: 120, slowed: 4, uneven: false },
+  lying: { framesPerS: 120, slowed: 2, uneven: false, saysPerS: 240 },
   uneven: { framesPerS: 60, slowed: 1, uneven: true },
 } as const satisfies Record<string, SimulatedCamera>;
 type CameraName = keyof typeof CAMERAS;
@@ -54,6 +55,7 @@ const CAMERA_WORDS: readonly (readonly [CameraName, string])[] = [
   ['slow', say('cameraSlow')],
   ['quick', say('cameraQuick')],
   ['slowMotion', say('cameraSlowMotion')],
+  ['lying', say('cameraLying')],
   ['uneven', say('cameraUneven')],
 ];
 

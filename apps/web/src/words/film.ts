@@ -1,4 +1,4 @@
-import type { Alignment } from '@orthokin/core/film';
+import type { Alignment, SlowFactor } from '@orthokin/core/film';
 import { film as en } from './en/film.js';
 import { seconds } from './format.js';
 import { speaker } from './say.js';
@@ -25,10 +25,27 @@ export function tieSentences(
     tones,
     heard,
     isByHand = false,
-  }: { cues: number; marked: number; tones: number; heard: boolean; isByHand?: boolean },
+    slowed = null,
+    tagged = null,
+    capturedPerS = null,
+  }: {
+    cues: number;
+    marked: number;
+    tones: number;
+    heard: boolean;
+    isByHand?: boolean;
+    /** How many times slowed somebody says it is, and what its file says. */
+    slowed?: SlowFactor | null;
+    tagged?: SlowFactor | null;
+    capturedPerS?: number | null;
+  },
 ): string[] {
   if (!alignment && isByHand) return [say('setAside')];
-  if (!alignment) return [say('notHeard', { tones }), say('otherSet')];
+  if (!alignment)
+    return [
+      say('notHeard', { tones }),
+      slowed === null ? say('otherSet') : say('notSlowedSo', { factor: slowed }),
+    ];
   const sure = fineSeconds(Math.max(LEAST_SHOWN_MS, alignment.sdMs));
   const factor = Math.round(alignment.rate);
   return [
@@ -36,6 +53,9 @@ export function tieSentences(
       ? say('heardCues', { heard: alignment.heard.size, cues, sure, marked })
       : say('twoCuesMarked', { sure: seconds(alignment.sdMs) }),
     ...(factor > 1 ? [say('slowed', { factor })] : []),
+    ...(capturedPerS !== null && tagged !== factor
+      ? [say('liesOfItself', { capturedPerS: Math.round(capturedPerS) })]
+      : []),
     ...(alignment.strays.length > 0 ? [say('strays', { count: alignment.strays.length })] : []),
   ];
 }

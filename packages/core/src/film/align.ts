@@ -16,6 +16,8 @@ export interface Alignment {
 
 /** How much slower a phone stores what it captured. */
 export const SLOW_FACTORS = [1, 2, 4, 8] as const;
+/** One of them. */
+export type SlowFactor = (typeof SLOW_FACTORS)[number];
 /** So many cues and fewer could fall into place by chance. */
 const FEWEST_HEARD = 3;
 /** Share of the cues of a plan that must be heard. */
@@ -76,14 +78,16 @@ function lineThrough(
  *
  * @param plannedMs cues on the set's clock, ms, in order
  * @param heardMs onsets on the recording's clock, ms, in order; some may be missing, some false
+ * @param factors of slow motion that are thought of
  * @returns a problem with `heard` where too few of them fall into place
  */
 export function alignCues(
   plannedMs: readonly number[],
   heardMs: readonly number[],
+  factors: readonly SlowFactor[] = SLOW_FACTORS,
 ): Result<Alignment> {
   let best: { line: Line; count: number } | null = null;
-  for (const rate of SLOW_FACTORS)
+  for (const rate of factors)
     for (const planned of plannedMs)
       for (const heard of heardMs) {
         const line = { offsetMs: heard - rate * planned, rate };

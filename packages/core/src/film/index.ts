@@ -5,6 +5,7 @@ export {
   inRecording,
   onSetClock,
   SLOW_FACTORS,
+  type SlowFactor,
   SOUND_MS_PER_M,
   type Alignment,
   type SoundWay,
@@ -38,6 +39,7 @@ export {
   type FilmedRep,
   type SetToFilm,
 } from './simulated-film.js';
+export { captureRate, slowFactor } from './capture.js';
 export {
   betterRep,
   cueInRecording,

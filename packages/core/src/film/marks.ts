@@ -1,7 +1,7 @@
 import { counterpartOf, type Pattern } from '../pattern/index.js';
 import { ok, type Result } from '../result/index.js';
 import { checkEvents, type EventName, type Fault, type TimedEvent } from '../timing/index.js';
-import { alignByMarks, inRecording, onSetClock, type Alignment } from './align.js';
+import { alignByMarks, inRecording, onSetClock, type Alignment, type SlowFactor } from './align.js';
 import { markAt, repeatabilityMs } from './mark.js';
 
 /** Events that are marked on film, in the order they happen. */
@@ -189,11 +189,15 @@ export function markedTwice(
   };
 }
 
-/** The alignment that two marked cues fix, where the sound did not; `null` with fewer. */
+/**
+ * The alignment that two marked cues fix, where the sound did not; one is enough where somebody said how
+ * many times the film is slowed. `null` with fewer.
+ */
 export function tiedByHand(
   reps: readonly FilmRep[],
   marks: Marks,
   framesMs: readonly number[],
+  factor: SlowFactor | null = null,
 ): Alignment | null {
   const seen = reps.flatMap(({ ordinal, cue }) => {
     const frame = marks[ordinal]?.frames.cue;
@@ -202,7 +206,12 @@ export function tiedByHand(
       : [{ setMs: cue.atMs, recordingMs: markAt(framesMs, frame, 1).recordingMs }];
   });
   const [first, last] = [seen[0], seen.at(-1)];
-  if (!first || !last || first === last) return null;
+  if (!first || !last) return null;
+  if (first === last) {
+    if (factor === null) return null;
+    const offsetMs = first.recordingMs - factor * first.setMs;
+    return { offsetMs, rate: factor, sdMs: SEEN_CUE_MS / factor, heard: new Map(), strays: [] };
+  }
   const tied = alignByMarks([first, last], SEEN_CUE_MS);
   return tied.ok ? tied.value : null;
 }

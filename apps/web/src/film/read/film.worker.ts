@@ -1,8 +1,11 @@
+import { captureRate } from '@orthokin/core/film';
 import { ALL_FORMATS, BlobSource, EncodedPacketSink, Input, type VideoSample } from 'mediabunny';
 import { clipOf, type ClipOrder } from './clip.js';
 import { Frames } from './frames.js';
 import { hear } from './hear.js';
 import type { Answered, Asked, PicturesOf } from './messages.js';
+
+type Listening = Extract<Asked, { ask: 'hear' }>;
 
 /** What is open; a worker reads one film. */
 interface Open {
@@ -47,7 +50,9 @@ async function openFilm(file: Blob, screen: OffscreenCanvas): Promise<void> {
   open = { input, frames: new Frames(track, framesS), screen };
   const hasSound = (await input.getPrimaryAudioTrack()) !== null;
   const framesMs = framesS.map((s) => 1000 * s);
-  tell({ tell: 'opened', info: { widthPx, heightPx, framesMs, hasSound, codec } });
+  const capturedPerS = captureRate((await input.getMetadataTags()).raw ?? {});
+  const info = { widthPx, heightPx, framesMs, hasSound, codec, capturedPerS };
+  tell({ tell: 'opened', info });
 }
 
 function draw({ screen }: Open, sample: VideoSample): void {
@@ -95,10 +100,10 @@ async function clip(order: ClipOrder): Promise<void> {
   tell({ tell: 'clip', film });
 }
 
-async function listen(plannedMs: readonly number[], tonesHz: readonly number[]): Promise<void> {
+async function listen({ plannedMs, tonesHz, factors }: Listening): Promise<void> {
   const track = await open?.input.getPrimaryAudioTrack();
   const heard = track
-    ? await hear(track, plannedMs, tonesHz, (share) => tell({ tell: 'hearing', share }))
+    ? await hear(track, plannedMs, tonesHz, factors, (share) => tell({ tell: 'hearing', share }))
     : { alignment: null, tones: 0 };
   tell({ tell: 'heard', ...heard });
 }
@@ -126,8 +131,6 @@ self.onmessage = ({ data }: MessageEvent<Asked>): void => {
         .catch(() => tell({ tell: 'clip', film: null }));
       return;
     case 'hear':
-      void listen(data.plannedMs, data.tonesHz).catch(() =>
-        tell({ tell: 'heard', alignment: null, tones: 0 }),
-      );
+      void listen(data).catch(() => tell({ tell: 'heard', alignment: null, tones: 0 }));
   }
 };

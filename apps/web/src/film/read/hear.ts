@@ -1,4 +1,4 @@
-import { alignCues, findTones, SLOW_FACTORS, type Alignment } from '@orthokin/core/film';
+import { alignCues, findTones, type Alignment, type SlowFactor } from '@orthokin/core/film';
 import { AudioSampleSink, type InputAudioTrack } from 'mediabunny';
 
 /** Tones and steps are far below half of this; a finer recording is thinned to it. */
@@ -65,22 +65,23 @@ export async function hear(
   track: InputAudioTrack,
   plannedMs: readonly number[],
   tonesHz: readonly number[],
+  factors: readonly SlowFactor[],
   tell: (share: number) => void,
 ): Promise<Heard> {
   const sound = await soundOf(track, (share) => tell(share / 2));
   let best: Heard = { alignment: null, tones: 0 };
-  for (const [i, factor] of SLOW_FACTORS.entries()) {
+  for (const [i, factor] of factors.entries()) {
     const onsets = onsetsOf(
       sound,
       tonesHz.map((hz) => hz / factor),
     );
-    const found = alignCues(plannedMs, onsets);
+    const found = alignCues(plannedMs, onsets, [factor]);
     const alignment = found.ok ? found.value : null;
     if ((alignment?.heard.size ?? 0) > (best.alignment?.heard.size ?? 0))
       best = { alignment, tones: onsets.length };
     else if (!best.alignment)
       best = { alignment: null, tones: Math.max(best.tones, onsets.length) };
-    tell((1 + (i + 1) / SLOW_FACTORS.length) / 2);
+    tell((1 + (i + 1) / factors.length) / 2);
   }
   return best;
 }

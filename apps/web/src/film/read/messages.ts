@@ -1,4 +1,4 @@
-import type { Alignment } from '@orthokin/core/film';
+import type { Alignment, SlowFactor } from '@orthokin/core/film';
 import type { ClipOrder } from './clip.js';
 
 /** What is known of a film once it is open. */
@@ -9,6 +9,8 @@ export interface FilmInfo {
   readonly framesMs: readonly number[];
   readonly hasSound: boolean;
   readonly codec: string;
+  /** Frames a second it was captured at by its own tags; `null` where it does not say. */
+  readonly capturedPerS: number | null;
 }
 
 /** Why a film cannot be read. */
@@ -35,6 +37,8 @@ export type Asked =
       readonly ask: 'hear';
       readonly plannedMs: readonly number[];
       readonly tonesHz: readonly number[];
+      /** Slow motion that is listened for. */
+      readonly factors: readonly SlowFactor[];
     };
 
 /** What it answers. */

@@ -16,6 +16,8 @@ export interface SimulatedCamera {
   readonly framesPerS: number;
   readonly slowed: number;
   readonly uneven: boolean;
+  /** What its files say it captures; nothing where it is left out, and not always the truth. */
+  readonly saysPerS?: number;
 }
 
 /** A set to be filmed, and how. */
@@ -74,6 +76,8 @@ async function make(order: FilmOrder): Promise<Blob> {
   const sound = new AudioSampleSource({ codec: 'opus', quality: new Quality('medium') });
   output.addVideoTrack(picture);
   output.addAudioTrack(sound);
+  if (camera.saysPerS !== undefined)
+    output.setMetadataTags({ raw: { 'com.android.capture.fps': String(camera.saysPerS) } });
   await output.start();
   const frames = Math.ceil(lengthS * framesPerS);
   let heardS = 0;

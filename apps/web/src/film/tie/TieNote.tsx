@@ -1,10 +1,11 @@
-import { frameRate, type Alignment } from '@orthokin/core/film';
+import { frameRate, type Alignment, type SlowFactor } from '@orthokin/core/film';
 import type { ReactElement } from 'react';
 import { Notice } from '../../parts/Notice.js';
 import { Headline, Quiet } from '../../parts/Text.js';
 import { say, tieSentences } from '../../words/film.js';
 import { percent } from '../../words/format.js';
 import type { Film } from '../read/useFilm.js';
+import { taggedFactor } from './useTie.js';
 
 /** How the film is tied to its set, or why it cannot be read. */
 export function TieNote({
@@ -16,12 +17,15 @@ export function TieNote({
   cues,
   marked,
   isByHand,
+  slowed,
 }: Pick<Film, 'info' | 'unreadable' | 'hearing' | 'heard'> & {
   alignment: Alignment | null;
   cues: number;
   marked: number;
   /** What was heard is set aside. */
   isByHand: boolean;
+  /** How many times slowed somebody says it is. */
+  slowed: SlowFactor | null;
 }): ReactElement {
   if (unreadable)
     return (
@@ -36,7 +40,9 @@ export function TieNote({
     return <Quiet role="status">{say('listening', { share: percent(hearing ?? 0) })}</Quiet>;
   const { gapMs, varies } = frameRate(info.framesMs);
   const [first, ...others] = tieSentences(alignment, {
-    ...{ cues, marked, isByHand, tones: heard.tones },
+    ...{ cues, marked, isByHand, slowed, tones: heard.tones },
+    tagged: taggedFactor(info),
+    capturedPerS: info.capturedPerS,
     heard: heard.alignment !== null && !isByHand,
   });
   return (

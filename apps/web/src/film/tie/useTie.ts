@@ -1,15 +1,20 @@
 import type { SetReviewReply } from '@orthokin/contract';
 import {
   asHeardByAthlete,
+  frameRate,
+  SLOW_FACTORS,
+  slowFactor,
   tiedByHand,
   type Alignment,
   type Marks,
+  type SlowFactor,
   type SoundWay,
 } from '@orthokin/core/film';
 import { useEffect } from 'react';
 import { useRemembered } from '../../device/useRemembered.js';
 import { cueBeep } from '../../screens/sounds.js';
 import type { CalledRep } from '../mark/marks.js';
+import type { FilmInfo } from '../read/messages.js';
 import type { Film } from '../read/useFilm.js';
 
 /** Where nothing is said, camera and athlete are taken to hear a cue together. */
@@ -24,9 +29,21 @@ export interface Tie {
   readonly isByHand: boolean;
   /** `null` where nothing was heard that could be set aside. */
   readonly setByHand: ((isByHand: boolean) => void) | null;
+  /** How many times slowed somebody says it is; `null`: as its cues say. */
+  readonly slowed: SlowFactor | null;
+  readonly setSlowed: (factor: SlowFactor | null) => void;
   readonly way: SoundWay;
   readonly setWay: (way: SoundWay) => void;
 }
+
+/** How many times slowed a film is by what its own file says of it. */
+export const taggedFactor = ({
+  capturedPerS,
+  framesMs,
+}: Pick<FilmInfo, 'capturedPerS' | 'framesMs'>): SlowFactor | null => {
+  const { gapMs } = frameRate(framesMs);
+  return capturedPerS === null || gapMs === 0 ? null : slowFactor(capturedPerS, 1000 / gapMs);
+};
 
 /** Listens for the set's cues in the film; where they are not heard, two marked ones tie it. */
 export function useTie(
@@ -36,6 +53,7 @@ export function useTie(
   { info, heard, ask }: Film,
   marks: Marks,
 ): Tie {
+  const [slowed, setSlowed] = useRemembered<SlowFactor | null>(`film-slowed.${filmKey}`, null);
   const [way, setWay] = useRemembered<SoundWay>(`film-sound.${filmKey}`, HEARD_TOGETHER);
   useEffect(() => {
     if (!info) return;
@@ -45,17 +63,20 @@ export function useTie(
       ask: 'hear',
       plannedMs: reps.map(({ cue }) => cue.atMs),
       tonesHz: [...tonesHz],
+      factors: slowed === null ? SLOW_FACTORS : [slowed],
     });
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what is kept of the set changes no cue
-  }, [info, ask]);
+  }, [info, ask, slowed]);
   const [isByHand, setByHand] = useRemembered(`film-tied-by-hand.${filmKey}`, false);
   const found = heard?.alignment;
   const used = isByHand ? null : found;
+  const framesMs = info?.framesMs ?? [];
+  const factor = slowed ?? (info && taggedFactor(info));
   return {
-    alignment: used ? asHeardByAthlete(used, way) : tiedByHand(reps, marks, info?.framesMs ?? []),
+    alignment: used ? asHeardByAthlete(used, way) : tiedByHand(reps, marks, framesMs, factor),
     isHeard: Boolean(used),
     isByHand: isByHand && Boolean(found),
     setByHand: found ? setByHand : null,
-    ...{ way, setWay },
+    ...{ slowed, setSlowed, way, setWay },
   };
 }

@@ -43,6 +43,14 @@ export const film = {
   heardCues:
     '{heard} of {cues, plural, one {# cue} other {# cues}} heard in the film (sure to ±{sure} s), {marked, plural, one {# rep} other {# reps}} marked.',
   slowed: 'The film is slowed {factor} times: times are as they were filmed.',
+  notSlowedSo:
+    'Its cues do not fall into place with a film {factor, plural, =1 {that is not slowed} other {slowed # times}}, as you say it is. As the cues say is the other choice, under how it was filmed.',
+  liesOfItself:
+    'The file says {capturedPerS} frames a second were filmed. The spacing of the cues says otherwise, and counts.',
+  howFilmed: 'How it was filmed',
+  slowMotion: 'Slow motion',
+  slowedAsFound: 'as the cues say',
+  slowedBy: '{factor, plural, =1 {not slowed} other {slowed # times}}',
   strays:
     '{count, plural, one {One more sound was} other {# more sounds were}} heard that {count, plural, one {is} other {are}} no cue.',
   notHeard:
@@ -115,7 +123,6 @@ export const film = {
   useIt: 'Use it',
   backToFirst: 'Back to the first marks',
   betterRep: 'rep {ordinal}, home sooner',
-  soundTakesTime: 'Sound takes its time',
   soundTakesTimeHow:
     'Nearly 3 ms a metre. Say how far the loudspeaker was, and reactions are counted from when the athlete heard the cue.',
   toCamera: 'To the camera',
@@ -203,5 +210,6 @@ export const film = {
   cameraSlow: '30 frames a second',
   cameraQuick: '120 frames a second',
   cameraSlowMotion: 'slow motion: 120 a second, slowed 4 times',
+  cameraLying: 'slowed twice, and its file says otherwise',
   cameraUneven: 'a phone: uneven, about 60 a second',
 } as const;
