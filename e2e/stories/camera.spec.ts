@@ -43,6 +43,38 @@ test('a phone joins as camera: each set is filmed by itself, kept there, and ope
   await context.close();
 });
 
+test('a phone that dies while it films keeps what it filmed so far', async ({
+  page,
+  browser,
+  untouched,
+}) => {
+  const coach = new Coach(page);
+  await coach.goToFloor('Idris Fennimar', { reps: 6 });
+  await coach.timeBy('Cues only');
+  await page.getByRole('button', { name: 'Second screen' }).click();
+  const code = (await page.getByRole('dialog').locator('strong').textContent()) ?? '';
+  await page.getByRole('button', { name: 'Close' }).click();
+  const context = await browser.newContext({
+    ...{ viewport: { width: 390, height: 844 }, baseURL: untouched.address },
+    permissions: ['camera', 'microphone'],
+  });
+  const phone = await context.newPage();
+  await phone.goto(`/join/${code}`);
+  await phone.getByRole('button', { name: 'Film it' }).click();
+  await expect(phone.getByLabel('What the camera sees')).toBeVisible();
+  await coach.start();
+  await expect(phone.getByText('Filming Idris Fennimar.')).toBeVisible();
+  await phone.waitForTimeout(3500);
+  await phone.close({ runBeforeUnload: false });
+  const later = await context.newPage();
+  await later.goto('/film');
+  await later.getByRole('link', { name: /^idris-fennimar\.(webm|mp4), 1 MB$/ }).click();
+  await expect(later.locator('canvas[data-frame]:not([data-frame=""])')).toBeVisible({
+    timeout: 30_000,
+  });
+  await context.close();
+});
+
 test('where no camera is allowed that is said, and what to do', async ({ browser, untouched }) => {
   const context = await browser.newContext({ baseURL: untouched.address, permissions: [] });
   const phone = await context.newPage();

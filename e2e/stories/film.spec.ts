@@ -288,13 +288,13 @@ test('a set run with cues only is filmed, its cues heard, its reps marked, revie
 });
 
 /** Brings in a file that is no film, as anybody may by mistake. */
-async function bringHoliday(page: Page): Promise<void> {
+async function bringHoliday(page: Page, name = 'holiday.mp4'): Promise<void> {
   const choose = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Choose a film' }).click();
   await (
     await choose
   ).setFiles({
-    ...{ name: 'holiday.mp4', mimeType: 'video/mp4', buffer: Buffer.from('no film at all') },
+    ...{ name, mimeType: 'video/mp4', buffer: Buffer.from('no film at all') },
   });
   await expect(page.getByText('This file cannot be read as a film')).toBeVisible();
 }
@@ -305,6 +305,20 @@ test('what is no film is refused calmly; a film is kept, can be deleted, and goe
   const { set } = await runCuesOnly(page);
   await page.goto(`/film/${set.id}`);
   await bringHoliday(page);
+  // A second one of the same set, from somewhere else; each is told apart and can be gone back to.
+  await page.getByRole('button', { name: /Filmed from where$/ }).click();
+  await page.getByRole('option', { name: 'from the side' }).click();
+  await page.getByRole('button', { name: 'Another film' }).click();
+  await bringHoliday(page, 'beach.mp4');
+  const which = page.getByRole('button', { name: /Which film of the set$/ });
+  await expect(which).toContainText('beach.mp4');
+  await which.click();
+  await page.getByRole('option', { name: /^from the side/ }).click();
+  await expect(which).toContainText('from the side');
+  await page.reload();
+  await expect(which).toContainText('from the side');
+  await page.goto('/film');
+  await page.getByRole('button', { name: 'Delete beach.mp4' }).click();
   await page
     .getByRole('navigation', { name: 'Places' })
     .getByRole('link', { name: 'Film' })

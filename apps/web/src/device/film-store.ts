@@ -1,21 +1,50 @@
-/** A film that is kept on this device. */
-export interface KeptFilm {
+/** From where a film was taken, as whoever films says. */
+export const FILM_ANGLES = ['front', 'side', 'behind', 'above'] as const;
+export type FilmAngle = (typeof FILM_ANGLES)[number];
+
+/** Whose film it is. */
+export interface FilmOf {
   readonly clubId: string;
   readonly setId: string;
+}
+
+/** A film that is kept on this device. */
+export interface KeptFilm extends FilmOf {
+  readonly id: string;
   readonly name: string;
   readonly bytes: number;
   /** Epoch ms. */
   readonly keptAt: number;
-  /** Epoch ms after which it is let go; until somebody deletes it where absent. */
+  /** Epoch ms after which it is let go; until somebody deletes it where `null`. */
+  readonly keptUntil: number | null;
+  /** `null` where nobody said. */
+  readonly angle: FilmAngle | null;
+}
+
+/** What is written beside a film. */
+interface About extends FilmOf {
+  readonly name: string;
+  readonly type?: string;
+  readonly keptAt: number;
   readonly keptUntil?: number | null;
+  readonly angle?: FilmAngle | null;
+  /** It is being written; what there is of it is no film yet. */
+  readonly isPart?: boolean;
 }
 
 const FOLDER = 'film';
 const ABOUT = 'about.json';
+/** A film in one, or the first of its pieces in the order they were filmed. */
 const FILE = 'film';
+const pieceName = (n: number): string => `${FILE}-${String(n).padStart(6, '0')}`;
+/** Nobody writes at a film for so long: it was broken off, ms. */
+const BROKEN_OFF_MS = 86_400_000;
 
 const folder = async (): Promise<FileSystemDirectoryHandle> =>
   (await navigator.storage.getDirectory()).getDirectoryHandle(FOLDER, { create: true });
+
+const folderOf = async (id: string, create = false): Promise<FileSystemDirectoryHandle> =>
+  (await folder()).getDirectoryHandle(id, { create });
 
 async function write(into: FileSystemDirectoryHandle, name: string, what: Blob): Promise<void> {
   const file = await into.getFileHandle(name, { create: true });
@@ -23,6 +52,12 @@ async function write(into: FileSystemDirectoryHandle, name: string, what: Blob):
   await stream.write(what);
   await stream.close();
 }
+
+const writeAbout = (own: FileSystemDirectoryHandle, about: About): Promise<void> =>
+  write(own, ABOUT, new Blob([JSON.stringify(about)]));
+
+const aboutOf = async (own: FileSystemDirectoryHandle): Promise<About> =>
+  JSON.parse(await (await (await own.getFileHandle(ABOUT)).getFile()).text()) as About;
 
 /** There is no room for a film: what it needs and what is left, bytes. */
 export class NoRoom extends Error {
@@ -43,69 +78,124 @@ export async function roomLeft(): Promise<number> {
   return Math.max(0, quota - usage - SPARE_BYTES);
 }
 
-/** Keeps a film of a set in the browser's private files, in place of one kept before. */
-export async function keepFilm(
-  { clubId, setId }: Pick<KeptFilm, 'clubId' | 'setId'>,
-  film: File,
-): Promise<void> {
+/** Keeps a film of a set in the browser's private files and gives its id; kept already, it is not kept twice. */
+export async function keepFilm({ clubId, setId }: FilmOf, film: File): Promise<string> {
+  const same = (await filmsOf(setId)).find(
+    ({ name, bytes }) => name === film.name && bytes === film.size,
+  );
+  if (same) return same.id;
   const left = await roomLeft();
   if (film.size > left) throw new NoRoom(film.size, left);
-  const own = await (await folder()).getDirectoryHandle(setId, { create: true });
+  const id = crypto.randomUUID();
+  const own = await folderOf(id, true);
+  const about: About = { clubId, setId, name: film.name, type: film.type, keptAt: Date.now() };
+  await writeAbout(own, { ...about, isPart: true });
   await write(own, FILE, film);
-  const about: KeptFilm = {
-    ...{ clubId, setId, name: film.name, bytes: film.size },
-    keptAt: Date.now(),
-  };
-  await write(own, ABOUT, new Blob([JSON.stringify(about)]));
+  await writeAbout(own, about);
+  return id;
 }
 
-const aboutOf = async (own: FileSystemDirectoryHandle): Promise<KeptFilm> =>
-  JSON.parse(await (await (await own.getFileHandle(ABOUT)).getFile()).text()) as KeptFilm;
+/** A film that is kept as it is taken, piece by piece: what was filmed is there if the page dies. */
+export interface FilmInPieces {
+  readonly add: (piece: Blob) => void;
+  /** The whole film, with the id it is kept by; `null` where there was no room for all of it. */
+  readonly end: () => Promise<{ readonly film: File; readonly id: string | null }>;
+}
 
-const isOver = ({ keptUntil }: KeptFilm): boolean =>
-  typeof keptUntil === 'number' && keptUntil < Date.now();
+/** Begins to keep a film of which the pieces are still to come. */
+export function keepInPieces(of: FilmOf, name: string, type: string): FilmInPieces {
+  const id = crypto.randomUUID();
+  const about: About = { ...of, name, type, keptAt: Date.now() };
+  let count = 0;
+  /** Pieces that found no room, and all that came after them. */
+  const left: Blob[] = [];
+  const keep = async (piece: Blob): Promise<void> => {
+    const own = await folderOf(id, true);
+    if (count === 0) await writeAbout(own, about);
+    await write(own, pieceName(count), piece);
+    count++;
+  };
+  let written = Promise.resolve();
+  return {
+    add: (piece) => {
+      written = written.then(async () => {
+        if (left.length === 0) await keep(piece).catch(() => left.push(piece));
+        else left.push(piece);
+      });
+    },
+    end: async () => {
+      await written;
+      const stored = count === 0 ? [] : await piecesIn(await folderOf(id));
+      const film = new File([...stored, ...left], name, { type });
+      return { film, id: left.length === 0 && count > 0 ? id : null };
+    },
+  };
+}
+
+async function piecesIn(own: FileSystemDirectoryHandle): Promise<File[]> {
+  const names: string[] = [];
+  for await (const name of own.keys()) if (name.startsWith(FILE)) names.push(name);
+  return Promise.all(names.sort().map(async (name) => (await own.getFileHandle(name)).getFile()));
+}
+
+const isOver = ({ keptUntil = null, keptAt, isPart = false }: About): boolean =>
+  isPart ? keptAt + BROKEN_OFF_MS < Date.now() : keptUntil !== null && keptUntil < Date.now();
+
+async function change(id: string, what: Pick<About, 'keptUntil'> | Pick<About, 'angle'>) {
+  const own = await folderOf(id);
+  await writeAbout(own, { ...(await aboutOf(own)), ...what });
+}
 
 /** Keeps a film until a moment, epoch ms; `null`: until it is deleted. */
-export async function keepUntil(setId: string, keptUntil: number | null): Promise<void> {
-  const own = await (await folder()).getDirectoryHandle(setId);
-  const about: KeptFilm = { ...(await aboutOf(own)), keptUntil };
-  await write(own, ABOUT, new Blob([JSON.stringify(about)]));
-}
+export const keepUntil = (id: string, keptUntil: number | null): Promise<void> =>
+  change(id, { keptUntil });
 
-/** The film of a set; `null` where none is kept. */
-export async function filmOf(setId: string): Promise<File | null> {
+/** Writes down from where a film was taken. */
+export const setAngle = (id: string, angle: FilmAngle | null): Promise<void> =>
+  change(id, { angle });
+
+/** A film that is kept; `null` where it is not, or no longer. */
+export async function filmFile(id: string): Promise<File | null> {
   try {
-    const own = await (await folder()).getDirectoryHandle(setId);
-    if (isOver(await aboutOf(own))) {
-      await letGo(setId);
-      return null;
-    }
-    return await (await own.getFileHandle(FILE)).getFile();
+    const own = await folderOf(id);
+    const about = await aboutOf(own);
+    const pieces = await piecesIn(own);
+    if (about.isPart || pieces.length === 0) return null;
+    return new File(pieces, about.name, { type: about.type ?? '', lastModified: about.keptAt });
   } catch {
     return null;
   }
 }
 
-/**
- * Every film of a club that is kept, the newest first; another club's is none of its business. Those
- * kept long enough are let go, whosever they are.
- */
-export async function keptFilms(clubId: string): Promise<KeptFilm[]> {
+/** Every film on this device, the newest first; those kept long enough are let go, whosever they are. */
+async function allFilms(): Promise<KeptFilm[]> {
   const films: KeptFilm[] = [];
   for await (const own of (await folder()).values()) {
     if (!(own instanceof FileSystemDirectoryHandle)) continue;
     try {
       const about = await aboutOf(own);
       if (isOver(about)) await letGo(own.name);
-      else films.push(about);
+      else if (!about.isPart) {
+        const bytes = (await piecesIn(own)).reduce((sum, { size }) => sum + size, 0);
+        const { clubId, setId, name, keptAt, keptUntil = null, angle = null } = about;
+        films.push({ id: own.name, clubId, setId, name, bytes, keptAt, keptUntil, angle });
+      }
     } catch {
-      // Broken off while it was being written: there is nothing to show of it.
-      await (await folder()).removeEntry(own.name, { recursive: true });
+      // What it is was never written down: there is nothing to show of it.
+      await letGo(own.name);
     }
   }
-  return films.filter((film) => film.clubId === clubId).sort((a, b) => b.keptAt - a.keptAt);
+  return films.sort((a, b) => b.keptAt - a.keptAt);
 }
 
+/** Every film of a club that is kept, the newest first; another club's is none of its business. */
+export const keptFilms = async (clubId: string): Promise<KeptFilm[]> =>
+  (await allFilms()).filter((film) => film.clubId === clubId);
+
+/** Every film of a set, the newest first. */
+export const filmsOf = async (setId: string): Promise<KeptFilm[]> =>
+  (await allFilms()).filter((film) => film.setId === setId);
+
 /** Takes a film off the device for good. */
-export const letGo = async (setId: string): Promise<void> =>
-  (await folder()).removeEntry(setId, { recursive: true });
+export const letGo = async (id: string): Promise<void> =>
+  (await folder()).removeEntry(id, { recursive: true });

@@ -15,7 +15,7 @@ import { Lines } from '../parts/Lines.js';
 import { Failed } from '../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
 import { colour } from '../parts/tokens.js';
-import { say } from '../words/film.js';
+import { angleWords, say } from '../words/film.js';
 import { dayWords, timeWords } from '../words/format.js';
 import { keepUntil, keptFilms, letGo, roomLeft } from '../device/film-store.js';
 
@@ -147,8 +147,8 @@ function Kept(): ReactElement {
   });
   const room = useQuery({ queryKey: [...KEPT, 'room'], queryFn: roomLeft, staleTime: 0 });
   const again = () => client.invalidateQueries({ queryKey: KEPT });
-  const remove = (setId: string) => void letGo(setId).then(again);
-  const keep = (setId: string, until: number | null) => void keepUntil(setId, until).then(again);
+  const remove = (id: string) => void letGo(id).then(again);
+  const keep = (id: string, until: number | null) => void keepUntil(id, until).then(again);
   return (
     <section style={{ marginTop: 34 }}>
       <Heading>{say('keptHere')}</Heading>
@@ -158,12 +158,15 @@ function Kept(): ReactElement {
       )}
       {films.data?.length === 0 && <Quiet>{say('nothingKept')}</Quiet>}
       <List>
-        {(films.data ?? []).map(({ setId, name, bytes, keptAt, keptUntil = null }) => (
-          <li key={setId}>
-            <Link to={`/film/${setId}`}>
+        {(films.data ?? []).map(({ id, setId, name, bytes, keptAt, keptUntil, angle }) => (
+          <li key={id}>
+            <Link to={`/film/${setId}?film=${id}`}>
               {say('keptFilm', { name, megabytes: Math.max(1, Math.round(bytes / MEGA)) })}
             </Link>
-            <Quiet as="span">{dayWords(new Date(keptAt).toISOString())}</Quiet>
+            <Quiet as="span">
+              {dayWords(new Date(keptAt).toISOString())}
+              {angle && `, ${angleWords(angle)}`}
+            </Quiet>
             <span className="end">
               <SelectField
                 label={say('howLong', { name })}
@@ -173,10 +176,10 @@ function Kept(): ReactElement {
                 }
                 options={KEEPS}
                 onChange={(days) =>
-                  keep(setId, days === ALWAYS ? null : keptAt + Number(days) * DAY_MS)
+                  keep(id, days === ALWAYS ? null : keptAt + Number(days) * DAY_MS)
                 }
               />
-              <Button aria-label={say('deleteFilm', { name })} onPress={() => remove(setId)}>
+              <Button aria-label={say('deleteFilm', { name })} onPress={() => remove(id)}>
                 <Trash2 size={18} aria-hidden />
               </Button>
             </span>

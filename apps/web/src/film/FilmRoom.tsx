@@ -2,12 +2,11 @@ import type { SetReviewReply } from '@orthokin/contract';
 import { onScale } from '@orthokin/core/footwork';
 import { rungOf } from '@orthokin/core/pattern';
 import { agreementOn, isUnderAge } from '@orthokin/core/people';
-import { useEffect, useMemo, useState, type ReactElement } from 'react';
+import { useMemo, useState, type ReactElement } from 'react';
 import { DropZone, FileTrigger, type DropZoneProps } from 'react-aria-components';
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAthleteCare } from '../api/care.js';
-import { useClub } from '../api/club.js';
 import { useSetReview } from '../api/review.js';
 import { Button, ButtonLink } from '../parts/Button.js';
 import { SelectField } from '../parts/form/SelectField.js';
@@ -18,7 +17,9 @@ import { cueBeep } from '../screens/sounds.js';
 import { say } from '../words/film.js';
 import { dayWords, percent } from '../words/format.js';
 import { FilmDesk } from './FilmDesk.js';
-import { filmOf, keepFilm, NoRoom } from '../device/film-store.js';
+import { NoRoom } from '../device/film-store.js';
+import { FilmsOfSet } from './FilmsOfSet.js';
+import { useSetFilms } from './useSetFilms.js';
 import { calledReps } from './mark/marks.js';
 import type { SimulatedCamera } from './simulate/film-maker.worker.js';
 import { useFilmMaker } from './simulate/useFilmMaker.js';
@@ -95,21 +96,13 @@ function useLacksAgreement({ athlete, set }: SetReviewReply): boolean {
 
 function Room({ review }: { review: SetReviewReply }): ReactElement {
   const { set, athlete, pattern } = review;
-  const { clubId } = useClub();
-  const [film, setFilm] = useState<File | null | undefined>(undefined);
-  const [problem, setProblem] = useState<string | null>(null);
+  const films = useSetFilms(set.id);
+  const [isBringing, setBringing] = useState(false);
   const [camera, setCamera] = useState<CameraName>('usual');
   const lacksAgreement = useLacksAgreement(review);
-  useEffect(() => {
-    void filmOf(set.id).then(setFilm);
-  }, [set.id]);
   const take = (file: File) => {
-    setProblem(null);
-    setFilm(file);
-    // It can be worked on at once; whether it is there tomorrow is another question.
-    void keepFilm({ clubId, setId: set.id }, file).catch((error: unknown) =>
-      setProblem(whyNotKept(error)),
-    );
+    setBringing(false);
+    films.take(file);
   };
   const scale = rungOf(pattern, set.rung)?.floorScale ?? 1;
   const floor = useMemo(() => onScale(pattern, scale), [pattern, scale]);
@@ -145,24 +138,22 @@ function Room({ review }: { review: SetReviewReply }): ReactElement {
           {say('noAgreement', { athlete: athlete.name })}
         </Notice>
       )}
-      {problem && <Notice>{problem}</Notice>}
-      {film ? (
+      {films.notKept !== null && <Notice>{whyNotKept(films.notKept)}</Notice>}
+      {films.open && !isBringing ? (
         <>
-          <FilmDesk key={`${film.name} ${film.lastModified}`} {...{ review, floor }} file={film} />
-          <p>
-            <Button onPress={() => setFilm(null)}>{say('anotherFilm')}</Button>
-          </p>
+          <FilmDesk key={films.open.key} {...{ review, floor }} file={films.open.file} />
+          <FilmsOfSet films={films} onBring={() => setBringing(true)} />
         </>
       ) : (
-        film === null && (
+        (isBringing || films.open === null) && (
           <>
             <Headline>{say('bringFilm')}</Headline>
             <Drop onDrop={(event) => void drop(event)}>
               <FileTrigger
                 acceptedFileTypes={['video/*']}
+                allowsMultiple
                 onSelect={(files) => {
-                  const file = files?.[0];
-                  if (file) take(file);
+                  for (const file of files ?? []) take(file);
                 }}
               >
                 <Button weight="main">{say('chooseFilm')}</Button>
@@ -170,6 +161,11 @@ function Room({ review }: { review: SetReviewReply }): ReactElement {
               <Quiet as="span">{say('orDrop')}</Quiet>
             </Drop>
             <Quiet>{say('staysHere')}</Quiet>
+            {films.open && (
+              <p>
+                <Button onPress={() => setBringing(false)}>{say('backToFilm')}</Button>
+              </p>
+            )}
             <Quiet style={{ margin: '24px 0 10px' }}>{say('tryWithout')}</Quiet>
             <div style={{ maxWidth: 320, marginBottom: 10 }}>
               <SelectField

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
-import { keepFilm } from '../device/film-store.js';
+import { keepInPieces } from '../device/film-store.js';
 import { Button, ButtonLink } from '../parts/Button.js';
 import { download, fileName } from '../parts/download.js';
 import { Notice } from '../parts/Notice.js';
@@ -45,7 +45,8 @@ interface Filmed {
   readonly setId: string;
   readonly name: string;
   readonly film: File;
-  readonly isKept: boolean;
+  /** Of the film as it is kept here; `null` where it is not. */
+  readonly filmId: string | null;
 }
 
 const nameOf = (athlete: string, kind: string): string =>
@@ -53,7 +54,7 @@ const nameOf = (athlete: string, kind: string): string =>
 
 /** This screen films: from the moment a set is on until it is over, each set a film of its own. */
 export function CameraScreen({ joined: { set } }: { joined: Joined }): ReactElement {
-  const { stream, problem, isOn, start, stop } = useRecorder();
+  const { stream, problem, isOn, start, stop, kind } = useRecorder();
   const video = useRef<HTMLVideoElement>(null);
   const [films, setFilms] = useState<readonly Filmed[]>([]);
   useEffect(() => {
@@ -62,20 +63,17 @@ export function CameraScreen({ joined: { set } }: { joined: Joined }): ReactElem
   const { setId, clubId, athlete } = set ?? {};
   useEffect(() => {
     if (!setId || !clubId || !athlete || !stream) return;
-    start();
+    const kept = keepInPieces({ clubId, setId }, nameOf(athlete, kind), kind);
+    start(kept.add);
     return () => {
-      void stop().then(async (made) => {
-        if (!made) return;
-        const name = nameOf(athlete, made.type);
-        const film = new File([made], name, { type: made.type });
-        const isKept = await keepFilm({ clubId, setId }, film).then(
-          () => true,
-          () => false,
-        );
-        setFilms((now) => [{ setId, name: athlete, film, isKept }, ...now]);
-      });
+      void stop()
+        .then(kept.end)
+        .then(({ film, id }) => {
+          if (film.size > 0)
+            setFilms((now) => [{ setId, name: athlete, film, filmId: id }, ...now]);
+        });
     };
-  }, [setId, clubId, athlete, stream, start, stop]);
+  }, [setId, clubId, athlete, stream, start, stop, kind]);
   return (
     <Camera>
       {problem ? (
@@ -87,12 +85,14 @@ export function CameraScreen({ joined: { set } }: { joined: Joined }): ReactElem
         <Quiet role="status">
           {isOn ? say('filmingNow', { athlete: athlete ?? '' }) : say('filmsItself')}
         </Quiet>
-        {films.map(({ setId: id, name, film, isKept }) => (
+        {films.map(({ setId: id, name, film, filmId }) => (
           <div key={id} className="film">
             <span>
               {say('filmedSet', { athlete: name, megabytes: Math.ceil(film.size / 1e6) })}
             </span>
-            {isKept && <ButtonLink to={`/film/${id}`}>{say('markItHere')}</ButtonLink>}
+            {filmId && (
+              <ButtonLink to={`/film/${id}?film=${filmId}`}>{say('markItHere')}</ButtonLink>
+            )}
             <Button onPress={() => download(film.name, film, film.type)}>{say('saveFilm')}</Button>
           </div>
         ))}

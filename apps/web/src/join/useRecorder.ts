@@ -8,14 +8,20 @@ export interface Recorder {
   readonly stream: MediaStream | null;
   readonly problem: NoCamera | null;
   readonly isOn: boolean;
-  readonly start: () => void;
-  /** The film so far; `null` where nothing was recorded. */
-  readonly stop: () => Promise<Blob | null>;
+  /** Each piece is handed over as soon as there is one. */
+  readonly start: (onPiece: (piece: Blob) => void) => void;
+  /** Done when the last piece was handed over. */
+  readonly stop: () => Promise<void>;
+  /** What films are kept as. */
+  readonly kind: string;
 }
 
 /** Pieces are handed over so often: what was recorded is in them if the page dies, ms. */
 const PIECE_MS = 1000;
 const KINDS = ['video/webm;codecs=vp8,opus', 'video/webm', 'video/mp4'];
+const kindHere = (): string =>
+  KINDS.find((kind) => 'MediaRecorder' in window && MediaRecorder.isTypeSupported(kind)) ??
+  'video/webm';
 
 /** Opens the camera that looks away from the screen, with its microphone: it must hear the cues. */
 export function useRecorder(): Recorder {
@@ -26,7 +32,6 @@ export function useRecorder(): Recorder {
   const [isOn, setOn] = useState(false);
   const recording = useRef<{
     recorder: MediaRecorder;
-    pieces: Blob[];
     stopped: Promise<unknown>;
   } | null>(null);
   useEffect(() => {
@@ -57,26 +62,29 @@ export function useRecorder(): Recorder {
       for (const track of own?.getTracks() ?? []) track.stop();
     };
   }, [devices]);
-  const start = useCallback(() => {
-    if (!stream || recording.current) return;
-    const mimeType = KINDS.find((kind) => MediaRecorder.isTypeSupported(kind));
-    const recorder = new MediaRecorder(stream, mimeType ? { mimeType } : {});
-    const pieces: Blob[] = [];
-    recorder.ondataavailable = ({ data }) => pieces.push(data);
-    // It stops by itself when its camera is taken away: whoever stops it then must not wait for ever.
-    const stopped = new Promise((done) => recorder.addEventListener('stop', done));
-    recorder.start(PIECE_MS);
-    recording.current = { recorder, pieces, stopped };
-    setOn(true);
-  }, [stream]);
+  const [kind] = useState(kindHere);
+  const start = useCallback(
+    (onPiece: (piece: Blob) => void) => {
+      if (!stream || recording.current) return;
+      const recorder = new MediaRecorder(stream, { mimeType: kind });
+      recorder.ondataavailable = ({ data }) => {
+        if (data.size > 0) onPiece(data);
+      };
+      // It stops by itself when its camera is taken away: whoever stops it then must not wait for ever.
+      const stopped = new Promise((done) => recorder.addEventListener('stop', done));
+      recorder.start(PIECE_MS);
+      recording.current = { recorder, stopped };
+      setOn(true);
+    },
+    [stream, kind],
+  );
   const stop = useCallback(async () => {
     const now = recording.current;
     recording.current = null;
     setOn(false);
-    if (!now) return null;
+    if (!now) return;
     if (now.recorder.state !== 'inactive') now.recorder.stop();
     await now.stopped;
-    return now.pieces.length > 0 ? new Blob(now.pieces, { type: now.recorder.mimeType }) : null;
   }, []);
-  return { stream, problem: devices ? refused : 'not secure', isOn, start, stop };
+  return { stream, problem: devices ? refused : 'not secure', isOn, start, stop, kind };
 }

@@ -6,6 +6,15 @@ import { speaker } from './say.js';
 /** What is said in the film room. */
 export const say = speaker(en);
 
+/** From where a film was taken. */
+const ANGLES = {
+  front: say('fromFront'),
+  side: say('fromSide'),
+  behind: say('fromBehind'),
+  above: say('fromAbove'),
+} as const;
+export const angleWords = (angle: keyof typeof ANGLES): string => ANGLES[angle];
+
 /** Nobody is told a surer time than is shown. */
 const LEAST_SHOWN_MS = 1;
 

@@ -1,0 +1,52 @@
+import type { ReactElement } from 'react';
+import { FILM_ANGLES, type FilmAngle } from '../device/film-store.js';
+import { Button } from '../parts/Button.js';
+import { SelectField } from '../parts/form/SelectField.js';
+import { angleWords, say } from '../words/film.js';
+import { timeWords } from '../words/format.js';
+import { Row } from './Row.js';
+import type { SetFilms } from './useSetFilms.js';
+
+const NOT_SAID = '';
+const ANGLES: readonly (readonly [FilmAngle | typeof NOT_SAID, string])[] = [
+  [NOT_SAID, say('angleNotSaid')],
+  ...FILM_ANGLES.map((angle) => [angle, angleWords(angle)] as const),
+];
+
+/** Which of a set's films is looked at, from where it was taken, and the way to another. */
+export const FilmsOfSet = ({
+  films: { kept = [], chosen, choose, sayAngle },
+  onBring,
+}: {
+  films: SetFilms;
+  onBring: () => void;
+}): ReactElement => (
+  <Row>
+    {kept.length > 1 && (
+      <SelectField
+        label={say('whichFilm')}
+        value={chosen?.id ?? ''}
+        options={kept.map(
+          ({ id, name, keptAt, angle }) =>
+            [
+              id,
+              say('filmNamed', {
+                name: angle ? angleWords(angle) : name,
+                time: timeWords(new Date(keptAt).toISOString()),
+              }),
+            ] as const,
+        )}
+        onChange={choose}
+      />
+    )}
+    {chosen && (
+      <SelectField
+        label={say('filmedFrom')}
+        value={chosen.angle ?? NOT_SAID}
+        options={ANGLES}
+        onChange={(angle) => sayAngle(angle === NOT_SAID ? null : angle)}
+      />
+    )}
+    <Button onPress={onBring}>{say('anotherFilm')}</Button>
+  </Row>
+);

@@ -1,0 +1,81 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useClub } from '../api/club.js';
+import {
+  filmFile,
+  filmsOf,
+  keepFilm,
+  setAngle,
+  type FilmAngle,
+  type KeptFilm,
+} from '../device/film-store.js';
+import { useAddress } from '../parts/useAddress.js';
+
+/** The films of a set, and the one that is looked at. */
+export interface SetFilms {
+  /** `undefined` until it is known which are kept. */
+  readonly kept: readonly KeptFilm[] | undefined;
+  /** `undefined` until it is read, `null` where there is none. */
+  readonly open: { readonly key: string; readonly file: File } | null | undefined;
+  /** The kept one that is looked at. */
+  readonly chosen: KeptFilm | undefined;
+  readonly choose: (id: string) => void;
+  /** It can be worked on at once; whether it is there tomorrow is another question. */
+  readonly take: (file: File) => void;
+  readonly sayAngle: (angle: FilmAngle | null) => void;
+  /** Why the film taken last could not be kept. */
+  readonly notKept: unknown;
+}
+
+/** Films of a set on this device, opened, kept and told apart. */
+export function useSetFilms(setId: string): SetFilms {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  const [address, change] = useAddress();
+  const [fresh, setFresh] = useState<{ file: File; id: string | null } | null>(null);
+  const [notKept, setNotKept] = useState<unknown>(null);
+  const films = useQuery({
+    queryKey: ['kept films', 'of set', setId],
+    queryFn: () => filmsOf(setId),
+    staleTime: 0,
+  });
+  const kept = films.data;
+  const chosen =
+    kept?.find(({ id }) => id === (fresh ? fresh.id : address.get('film'))) ??
+    (fresh ? undefined : kept?.[0]);
+  const file = useQuery({
+    queryKey: ['kept films', 'file', chosen?.id],
+    queryFn: () => filmFile(chosen?.id ?? ''),
+    enabled: chosen !== undefined && fresh === null,
+    staleTime: 0,
+  });
+  const again = () => client.invalidateQueries({ queryKey: ['kept films', 'of set'] });
+  const take = (taken: File) => {
+    setNotKept(null);
+    setFresh({ file: taken, id: null });
+    keepFilm({ clubId, setId }, taken).then(
+      async (id) => {
+        await again();
+        setFresh((now) => (now?.file === taken ? { file: taken, id } : now));
+        change({ film: id });
+      },
+      (error: unknown) => setNotKept(error),
+    );
+  };
+  const openNow = () => {
+    if (fresh) return { key: `${fresh.file.name} ${fresh.file.lastModified}`, file: fresh.file };
+    if (!kept || (chosen && file.isPending)) return undefined;
+    return chosen && file.data ? { key: chosen.id, file: file.data } : null;
+  };
+  return {
+    ...{ kept, chosen, take, notKept },
+    open: openNow(),
+    choose: (id) => {
+      setFresh(null);
+      change({ film: id });
+    },
+    sayAngle: (angle) => {
+      if (chosen) void setAngle(chosen.id, angle).then(again);
+    },
+  };
+}
