@@ -11,7 +11,7 @@ export default defineConfig({
     optimizeLocales.vite({ locales: ['en-US', 'en-GB'] }),
     // Packed once and as tightly as can be, where packing for every visitor had to be quick.
     compression({
-      include: /\.(js|css|svg|json|wasm)$/,
+      include: /\.(js|css|svg|json)$/,
       threshold: 1024,
       algorithms: [
         ['brotliCompress', { params: { [constants.BROTLI_PARAM_QUALITY]: 11 } }],

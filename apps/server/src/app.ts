@@ -55,6 +55,8 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
         useDefaults: false,
         directives: {
           defaultSrc: ["'self'"],
+          // The model that finds a body in a film runs as WebAssembly.
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           // styled-components writes its rules into a style element.
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'data:'],

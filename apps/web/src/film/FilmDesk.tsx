@@ -27,6 +27,8 @@ import { Quiet } from '../parts/Text.js';
 import { MIDDLE } from '../parts/tokens.js';
 import { say } from '../words/film.js';
 import { calledReps, type CalledRep } from './mark/marks.js';
+import { BodyPart } from './body/BodyPart.js';
+import { useBody } from './body/useBody.js';
 import { DrawPart } from './draw/DrawPart.js';
 import { useDrawing } from './draw/useDrawing.js';
 import { GroundPart } from './ground/GroundPart.js';
@@ -148,6 +150,7 @@ export function FilmDesk({
   const ground = useGround(filmKey, floor, unit);
   const steps = useSteps(filmKey, rep?.ordinal ?? 0);
   const drawing = useDrawing(filmKey, index);
+  const body = useBody(filmKey, index, info, film);
   const floorUnder = ground.ground;
   const reading = useMemo(
     () => floorUnder && alignment && { ground: floorUnder, framesMs, alignment, cueMs },
@@ -197,6 +200,12 @@ export function FilmDesk({
   const seenPositions = useSeenPositions(rep, reps, made, framesMs, tie.alignment, pattern, ask);
   const marked = reps.filter(({ ordinal }) => isMarked(marks[ordinal] ?? NOTHING_MARKED));
 
+  /** Frames from here to the end of the rep. */
+  const lastFrame = alignment
+    ? (own.frames.home ?? frameAt(framesMs, inRecording(alignment, cueMs + stretch.toMs)))
+    : framesMs.length - 1;
+  const ahead = Array.from({ length: Math.max(0, lastFrame - index) }, (_, i) => index + 1 + i);
+
   const repTitle = ({ ordinal, target }: CalledRep): string =>
     say('stillsOf', { athlete: review.athlete.name, ordinal, letter: target });
 
@@ -211,7 +220,7 @@ export function FilmDesk({
                 <canvas ref={onScreen} aria-hidden data-frame={shown ?? ''} />
                 {size && (
                   <OverPicture
-                    {...{ ground, steps, drawing, floor, unit }}
+                    {...{ ground, steps, drawing, body, floor, unit }}
                     frame={index}
                     {...size}
                   />
@@ -289,10 +298,23 @@ export function FilmDesk({
         )}
         {info && <DrawPart work={drawing} />}
         {info && <GroundPart work={ground} shoulderM={shoulderM} />}
+        {info && (
+          <BodyPart
+            work={body}
+            positions={seenPositions.seen}
+            loads={marked.flatMap(({ ordinal }) => {
+              const load = marks[ordinal]?.frames.arrival;
+              return load === undefined ? [] : (body.confirmed[load] ?? []);
+            })}
+            onFollow={body.follow && ahead.length > 0 ? () => body.follow?.(ahead) : null}
+          />
+        )}
         {info && rep && (
           <StepsPart
             work={steps}
             {...{ reading, events }}
+            seen={body.body}
+            frame={index}
             pattern={floor}
             letter={rep.target}
             title={repTitle(rep)}

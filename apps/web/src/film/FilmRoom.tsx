@@ -18,7 +18,7 @@ import { say } from '../words/film.js';
 import { dayWords, percent } from '../words/format.js';
 import { FilmDesk } from './FilmDesk.js';
 import { NoRoom } from '../device/film-store.js';
-import { FilmsOfSet } from './FilmsOfSet.js';
+import { AboutFilm, WhichFilm } from './FilmsOfSet.js';
 import { useSetFilms } from './useSetFilms.js';
 import { calledReps } from './mark/marks.js';
 import type { SimulatedCamera } from './simulate/film-maker.worker.js';
@@ -141,8 +141,9 @@ function Room({ review }: { review: SetReviewReply }): ReactElement {
       {films.notKept !== null && <Notice>{whyNotKept(films.notKept)}</Notice>}
       {films.open && !isBringing ? (
         <>
+          <WhichFilm films={films} />
           <FilmDesk key={films.open.key} {...{ review, floor }} file={films.open.file} />
-          <FilmsOfSet films={films} onBring={() => setBringing(true)} />
+          <AboutFilm films={films} onBring={() => setBringing(true)} />
         </>
       ) : (
         (isBringing || films.open === null) && (

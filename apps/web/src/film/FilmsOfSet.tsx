@@ -13,16 +13,14 @@ const ANGLES: readonly (readonly [FilmAngle | typeof NOT_SAID, string])[] = [
   ...FILM_ANGLES.map((angle) => [angle, angleWords(angle)] as const),
 ];
 
-/** Which of a set's films is looked at, from where it was taken, and the way to another. */
-export const FilmsOfSet = ({
-  films: { kept = [], chosen, choose, sayAngle },
-  onBring,
+/** Which of a set's films is looked at; nothing where there is no other. */
+export const WhichFilm = ({
+  films: { kept = [], chosen, choose },
 }: {
   films: SetFilms;
-  onBring: () => void;
-}): ReactElement => (
-  <Row>
-    {kept.length > 1 && (
+}): ReactElement | null =>
+  kept.length < 2 ? null : (
+    <div style={{ maxWidth: 380 }}>
       <SelectField
         label={say('whichFilm')}
         value={chosen?.id ?? ''}
@@ -38,7 +36,18 @@ export const FilmsOfSet = ({
         )}
         onChange={choose}
       />
-    )}
+    </div>
+  );
+
+/** From where the film was taken, and the way to another. */
+export const AboutFilm = ({
+  films: { chosen, sayAngle },
+  onBring,
+}: {
+  films: SetFilms;
+  onBring: () => void;
+}): ReactElement => (
+  <Row>
     {chosen && (
       <SelectField
         label={say('filmedFrom')}

@@ -1,4 +1,4 @@
-import type { Alignment, SlowFactor } from '@orthokin/core/film';
+import type { Alignment, BodyAngles, BodyPointName, SlowFactor } from '@orthokin/core/film';
 import { film as en } from './en/film.js';
 import { seconds } from './format.js';
 import { speaker } from './say.js';
@@ -14,6 +14,28 @@ const ANGLES = {
   above: say('fromAbove'),
 } as const;
 export const angleWords = (angle: keyof typeof ANGLES): string => ANGLES[angle];
+
+const BODY_POINT_WORDS: Readonly<Record<BodyPointName, string>> = {
+  nose: say('nose'),
+  ...{ leftShoulder: say('leftShoulder'), rightShoulder: say('rightShoulder') },
+  ...{ leftElbow: say('leftElbow'), rightElbow: say('rightElbow') },
+  ...{ leftWrist: say('leftWrist'), rightWrist: say('rightWrist') },
+  ...{ leftHip: say('leftHip'), rightHip: say('rightHip') },
+  ...{ leftKnee: say('leftKnee'), rightKnee: say('rightKnee') },
+  ...{ leftAnkle: say('leftAnkle'), rightAnkle: say('rightAnkle') },
+  ...{ leftHeel: say('leftHeel'), rightHeel: say('rightHeel') },
+  ...{ leftToe: say('leftToe'), rightToe: say('rightToe') },
+};
+/** A point of the body. */
+export const bodyPointWords = (name: BodyPointName): string => BODY_POINT_WORDS[name];
+
+const BODY_ANGLE_WORDS: Readonly<Record<keyof BodyAngles, string>> = {
+  ...{ leftKnee: say('leftKnee'), rightKnee: say('rightKnee') },
+  ...{ leftHip: say('leftHip'), rightHip: say('rightHip') },
+  ...{ trunkLean: say('trunkLean'), hipHeight: say('hipHeight') },
+};
+/** An angle of the body, or the height of its hips. */
+export const bodyAngleWords = (name: keyof BodyAngles): string => BODY_ANGLE_WORDS[name];
 
 /** Nobody is told a surer time than is shown. */
 const LEAST_SHOWN_MS = 1;

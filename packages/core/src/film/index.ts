@@ -39,6 +39,28 @@ export {
   type FilmedRep,
   type SetToFilm,
 } from './simulated-film.js';
+export {
+  anglesOver,
+  BODY_ANGLES,
+  BODY_LINES,
+  BODY_POINTS,
+  bodyAngles,
+  cropOfBody,
+  foundBody,
+  fromCrop,
+  LEAST_SEEN,
+  MODEL_PX,
+  MODEL_VALUES,
+  withPoint,
+  type AngleOver,
+  type Body,
+  type BodyAngles,
+  type BodyCrop,
+  type BodyPoint,
+  type BodyPointName,
+  type FoundBody,
+} from './body.js';
+export { figureAt, figureSeenBy, type Figure, type FigurePoint } from './simulated-figure.js';
 export { captureRate, slowFactor } from './capture.js';
 export {
   betterRep,

@@ -72,23 +72,34 @@ async function show(index: number): Promise<void> {
   await frames.onFrom(index, isStillWanted);
 }
 
+function smallPicture({ screen }: Open, sample: VideoSample | null, heightPx: number): ImageBitmap {
+  const widthPx = Math.max(1, Math.round((screen.width / screen.height) * heightPx));
+  const small = new OffscreenCanvas(widthPx, heightPx);
+  const context = small.getContext('2d');
+  if (sample && context) sample.draw(context, 0, 0, widthPx, heightPx);
+  return small.transferToImageBitmap();
+}
+
 async function picture(
   of: PicturesOf,
   indices: readonly number[],
   heightPx: number,
 ): Promise<void> {
   if (!open) return;
-  const { screen, frames } = open;
-  const widthPx = Math.max(1, Math.round((screen.width / screen.height) * heightPx));
   const pictures: ImageBitmap[] = [];
-  for await (const sample of frames.each(indices)) {
-    const small = new OffscreenCanvas(widthPx, heightPx);
-    const context = small.getContext('2d');
-    if (sample && context) sample.draw(context, 0, 0, widthPx, heightPx);
+  for await (const sample of open.frames.each(indices)) {
+    pictures.push(smallPicture(open, sample, heightPx));
     sample?.close();
-    pictures.push(small.transferToImageBitmap());
   }
   tell({ tell: 'pictures', of, pictures }, pictures);
+}
+
+async function lend(id: number, index: number, heightPx: number): Promise<void> {
+  // Frames are borrowed one after the other: decoding goes on where it is.
+  await open?.frames.upTo(index, () => true);
+  const sample = open?.frames.at(index);
+  const picture = open && sample ? smallPicture(open, sample, heightPx) : null;
+  tell({ tell: 'lent', id, picture }, picture ? [picture] : []);
 }
 
 async function clip(order: ClipOrder): Promise<void> {
@@ -124,6 +135,11 @@ self.onmessage = ({ data }: MessageEvent<Asked>): void => {
       showing = showing
         .then(() => picture(data.of, data.indices, data.heightPx))
         .catch(() => undefined);
+      return;
+    case 'lend':
+      showing = showing
+        .then(() => lend(data.id, data.index, data.heightPx))
+        .catch(() => tell({ tell: 'lent', id: data.id, picture: null }));
       return;
     case 'clip':
       showing = showing

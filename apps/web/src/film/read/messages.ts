@@ -32,6 +32,12 @@ export type Asked =
       readonly indices: readonly number[];
       readonly heightPx: number;
     }
+  | {
+      readonly ask: 'lend';
+      readonly id: number;
+      readonly index: number;
+      readonly heightPx: number;
+    }
   | { readonly ask: 'clip'; readonly order: ClipOrder }
   | {
       readonly ask: 'hear';
@@ -51,6 +57,8 @@ export type Answered =
       readonly of: PicturesOf;
       readonly pictures: readonly ImageBitmap[];
     }
+  /** `null` where it could not be decoded. */
+  | { readonly tell: 'lent'; readonly id: number; readonly picture: ImageBitmap | null }
   | { readonly tell: 'clipping'; readonly share: number }
   /** `null` where it could not be made. */
   | { readonly tell: 'clip'; readonly film: Blob | null }

@@ -21,10 +21,13 @@ export interface Film {
   readonly clip: Blob | 'failed' | null;
   /** Where the frames are drawn. */
   readonly onScreen: (canvas: HTMLCanvasElement | null) => void;
-  readonly ask: (asked: Exclude<Asked, { ask: 'open' }>) => void;
+  readonly ask: (asked: Exclude<Asked, { ask: 'open' | 'lend' }>) => void;
+  /** One frame as a picture so high; `null` where it cannot be had. Whoever takes it closes it. */
+  readonly frame: (index: number, heightPx: number) => Promise<ImageBitmap | null>;
 }
 
-type State = Omit<Film, 'onScreen' | 'ask'>;
+type State = Omit<Film, 'onScreen' | 'ask' | 'frame'>;
+type Lent = Extract<Answered, { tell: 'lent' }>;
 
 const NOTHING: State = {
   ...{
@@ -40,7 +43,7 @@ const NOTHING: State = {
   heard: undefined,
 };
 
-function told(state: State, answer: Answered): State {
+function told(state: State, answer: Exclude<Answered, Lent>): State {
   switch (answer.tell) {
     case 'opened':
       return { ...state, info: answer.info };
@@ -71,21 +74,46 @@ export function useFilm(file: Blob): Film {
   const [state, setState] = useState(NOTHING);
   const [screen, setScreen] = useState<HTMLCanvasElement | null>(null);
   const worker = useRef<Worker | null>(null);
+  const borrowed = useRef(new Map<number, (picture: ImageBitmap | null) => void>());
+  const lastId = useRef(0);
   useEffect(() => {
     if (!screen) return;
     const reader = new Worker(new URL('./film.worker.ts', import.meta.url), { type: 'module' });
     worker.current = reader;
-    reader.onmessage = ({ data }: MessageEvent<Answered>) => setState((now) => told(now, data));
+    const borrowers = borrowed.current;
+    reader.onmessage = ({ data }: MessageEvent<Answered>) => {
+      if (data.tell !== 'lent') {
+        setState((now) => told(now, data));
+        return;
+      }
+      borrowers.get(data.id)?.(data.picture);
+      borrowers.delete(data.id);
+    };
     const drawn = screen.transferControlToOffscreen();
     reader.postMessage({ ask: 'open', file, screen: drawn } satisfies Asked, [drawn]);
     return () => {
       reader.terminate();
       worker.current = null;
+      for (const give of borrowers.values()) give(null);
+      borrowers.clear();
     };
   }, [file, screen]);
   return {
     ...state,
     onScreen: setScreen,
     ask: useCallback((asked) => worker.current?.postMessage(asked), []),
+    frame: useCallback(
+      (index, heightPx) =>
+        new Promise((give) => {
+          if (!worker.current) {
+            give(null);
+            return;
+          }
+          const id = lastId.current++;
+          borrowed.current.set(id, give);
+          worker.current.postMessage({ ask: 'lend', id, index, heightPx } satisfies Asked);
+        }),
+      [],
+    ),
   };
 }

@@ -1,5 +1,7 @@
 import type { Pattern } from '@orthokin/core/pattern';
 import type { ReactElement } from 'react';
+import { BodyOverlay } from '../body/BodyOverlay.js';
+import type { BodyWork } from '../body/useBody.js';
 import { DrawOverlay } from '../draw/DrawOverlay.js';
 import type { DrawWork } from '../draw/useDrawing.js';
 import { GroundOverlay } from '../ground/GroundOverlay.js';
@@ -12,6 +14,7 @@ export function OverPicture({
   ground,
   steps,
   drawing,
+  body,
   floor,
   frame,
   ...size
@@ -19,6 +22,7 @@ export function OverPicture({
   ground: GroundWork;
   steps: StepWork;
   drawing: DrawWork;
+  body: BodyWork;
   floor: Pattern;
   /** On the screen. */
   frame: number;
@@ -29,5 +33,6 @@ export function OverPicture({
 }): ReactElement {
   if (ground.isOn) return <GroundOverlay work={ground} floor={floor} {...size} />;
   if (steps.isOn) return <StepsOverlay work={steps} frame={frame} {...size} />;
+  if (body.isOn) return <BodyOverlay work={body} {...size} />;
   return <DrawOverlay work={drawing} {...size} />;
 }

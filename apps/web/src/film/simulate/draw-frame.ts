@@ -1,15 +1,24 @@
-import { seenBy, USUAL_CAMERA, whereAt, type FilmedRep, type SetToFilm } from '@orthokin/core/film';
+import {
+  figureAt,
+  figureSeenBy,
+  seenBy,
+  USUAL_CAMERA,
+  type BodyPointName,
+  type Figure,
+  type FilmedRep,
+  type SetToFilm,
+} from '@orthokin/core/film';
 import type { Point } from '@orthokin/core/floor';
-import { eventOf } from '@orthokin/core/timing';
 import { MARKER_FILLS } from '../../parts/tokens.js';
 
 export const [FILM_WIDTH, FILM_HEIGHT] = [640, 360];
 
-const STANCE_M = 0.44;
-const LIFTED_M = 0.1;
-const [HIP_M, SHOULDER_M, HEAD_M] = [0.85, 1.35, 1.62];
-/** Of the made-up room: floor, wall, lines, figure. Never seen as part of the app. */
-const ROOM = { wall: 'gainsboro', floor: 'burlywood', line: 'sienna', figure: 'midnightblue' };
+/** Of the made-up room and who moves in it: never seen as part of the app. */
+const ROOM = { wall: 'gainsboro', floor: 'burlywood', line: 'sienna' };
+const FIGURE = {
+  ...{ skin: 'rgb(176, 112, 78)', hair: 'rgb(44, 30, 24)', shirt: 'rgb(28, 42, 110)' },
+  ...{ shorts: 'rgb(30, 32, 40)', shoe: 'whitesmoke' },
+};
 
 type Context = OffscreenCanvasRenderingContext2D;
 
@@ -18,7 +27,7 @@ const toPixels = ({ x, y }: Point): Point => ({
   y: FILM_HEIGHT / 2 + FILM_WIDTH * y,
 });
 
-const seen = (place: Point, heightM = 0): Point => toPixels(seenBy(USUAL_CAMERA, place, heightM));
+const seen = (place: Point): Point => toPixels(seenBy(USUAL_CAMERA, place));
 
 function line(context: Context, from: Point, to: Point, width: number): void {
   context.lineWidth = width;
@@ -28,20 +37,74 @@ function line(context: Context, from: Point, to: Point, width: number): void {
   context.stroke();
 }
 
-/** What the athlete does at a moment: under way, or with the arm up in the action. */
-function doing(reps: readonly FilmedRep[], atMs: number): { moves: boolean; acts: boolean } {
-  const within = (
-    from: 'firstMove' | 'departure' | 'action',
-    to: 'arrival' | 'home' | 'departure',
-  ) =>
-    reps.some(({ events }) => {
-      const [start, end] = [eventOf(events, from)?.atMs, eventOf(events, to)?.atMs];
-      return start !== undefined && end !== undefined && atMs >= start && atMs < end;
-    });
-  return {
-    moves: within('firstMove', 'arrival') || within('departure', 'home'),
-    acts: within('action', 'departure'),
-  };
+function area(context: Context, corners: readonly Point[]): void {
+  context.beginPath();
+  for (const { x, y } of corners) context.lineTo(x, y);
+  context.closePath();
+  context.fill();
+  context.stroke();
+}
+
+const along = (a: Point, b: Point, share: number): Point => ({
+  x: a.x + share * (b.x - a.x),
+  y: a.y + share * (b.y - a.y),
+});
+
+/** The athlete from behind: shoes, legs, shorts, shirt, arms, neck and hair. */
+function drawFigure(context: Context, figure: Figure): void {
+  const at = (name: BodyPointName): Point => toPixels(figureSeenBy(USUAL_CAMERA, figure[name]));
+  const sides = ['left', 'right'] as const;
+  const [leftShoulder, rightShoulder] = [at('leftShoulder'), at('rightShoulder')];
+  const [leftHip, rightHip] = [at('leftHip'), at('rightHip')];
+  /** Pixels of the film to a metre where the athlete is. */
+  const metre =
+    Math.hypot(rightShoulder.x - leftShoulder.x, rightShoulder.y - leftShoulder.y) / 0.4;
+  context.lineCap = 'round';
+  context.lineJoin = 'round';
+  for (const side of sides) {
+    context.strokeStyle = FIGURE.skin;
+    line(context, at(`${side}Knee`), at(`${side}Ankle`), 0.12 * metre);
+    line(context, at(`${side}Hip`), at(`${side}Knee`), 0.15 * metre);
+    context.strokeStyle = FIGURE.shoe;
+    line(context, at(`${side}Heel`), at(`${side}Toe`), 0.12 * metre);
+    context.strokeStyle = FIGURE.shorts;
+    line(context, at(`${side}Hip`), along(at(`${side}Hip`), at(`${side}Knee`), 0.6), 0.19 * metre);
+  }
+  context.fillStyle = context.strokeStyle = FIGURE.shorts;
+  context.lineWidth = 0.14 * metre;
+  area(context, [
+    leftHip,
+    rightHip,
+    along(rightHip, rightShoulder, 0.1),
+    along(leftHip, leftShoulder, 0.1),
+  ]);
+  context.fillStyle = context.strokeStyle = FIGURE.shirt;
+  area(context, [
+    leftShoulder,
+    rightShoulder,
+    along(rightHip, rightShoulder, 0.2),
+    along(leftHip, leftShoulder, 0.2),
+  ]);
+  for (const side of sides) {
+    const [shoulder, elbow, wrist] = [
+      at(`${side}Shoulder`),
+      at(`${side}Elbow`),
+      at(`${side}Wrist`),
+    ];
+    context.strokeStyle = FIGURE.skin;
+    line(context, shoulder, elbow, 0.09 * metre);
+    line(context, elbow, wrist, 0.08 * metre);
+    context.strokeStyle = FIGURE.shirt;
+    line(context, shoulder, along(shoulder, elbow, 0.5), 0.13 * metre);
+  }
+  const nose = at('nose');
+  const neck = along(leftShoulder, rightShoulder, 0.5);
+  context.strokeStyle = FIGURE.skin;
+  line(context, neck, nose, 0.11 * metre);
+  context.fillStyle = FIGURE.hair;
+  context.beginPath();
+  context.ellipse(nose.x, nose.y - 0.03 * metre, 0.095 * metre, 0.125 * metre, 0, 0, 2 * Math.PI);
+  context.fill();
 }
 
 /** One frame of the simulated athlete on film, at a moment of the set. */
@@ -69,26 +132,5 @@ export function drawFrame(
     context.fill();
     context.stroke();
   }
-  const at = whereAt(reps, atMs);
-  const { moves, acts } = doing(reps, atMs);
-  const stride = moves ? Math.sin(atMs / 55) : 0;
-  const foot = (side: -1 | 1, lifted: number) =>
-    seen({ x: at.x + (side * STANCE_M) / 2, y: at.y }, lifted);
-  const left = foot(-1, moves ? LIFTED_M * Math.max(0.3, stride) : 0);
-  const right = foot(1, moves ? LIFTED_M * Math.max(0.3, -stride) : 0);
-  const [hip, shoulder, head] = [HIP_M, SHOULDER_M, HEAD_M].map((height) => seen(at, height)) as [
-    Point,
-    Point,
-    Point,
-  ];
-  context.strokeStyle = ROOM.figure;
-  context.fillStyle = ROOM.figure;
-  context.lineCap = 'round';
-  for (const end of [left, right]) line(context, hip, end, 7);
-  line(context, hip, shoulder, 10);
-  const hand = seen({ x: at.x + 0.5, y: at.y }, acts ? 1.75 : 0.95);
-  line(context, shoulder, hand, 5);
-  context.beginPath();
-  context.arc(head.x, head.y, 9, 0, 2 * Math.PI);
-  context.fill();
+  drawFigure(context, figureAt(reps, atMs));
 }

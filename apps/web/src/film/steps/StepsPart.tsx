@@ -1,4 +1,4 @@
-import { filmedSteps, legOnFilm, type StepReading } from '@orthokin/core/film';
+import { filmedSteps, legOnFilm, type Body, type StepReading } from '@orthokin/core/film';
 import { checkLeg, legFigures, pathsOf, shortOfHomeM } from '@orthokin/core/footwork';
 import { HOME, type LengthUnit } from '@orthokin/core/floor';
 import { legOf, targetOf, withLeg, type Leg, type Pattern } from '@orthokin/core/pattern';
@@ -30,6 +30,8 @@ export function StepsPart({
   pattern,
   letter,
   events,
+  seen,
+  frame,
   title,
 }: {
   work: StepWork;
@@ -38,6 +40,9 @@ export function StepsPart({
   pattern: Pattern;
   letter: string;
   events: readonly TimedEvent[];
+  /** The body in the frame on the screen, where it was found. */
+  seen: Body | null;
+  frame: number;
   /** Of the pattern that is made of it. */
   title: string;
 }): ReactElement {
@@ -70,6 +75,11 @@ export function StepsPart({
                 {say(side === 'left' ? 'leftFoot' : 'rightFoot')}
               </Button>
             ))}
+            {seen && (
+              <Button onPress={() => work.click(seen[`${foot}Heel`], frame, seen[`${foot}Toe`])}>
+                {say('takeFootFromBody')}
+              </Button>
+            )}
             <Button isDisabled={clicks.length === 0} onPress={work.takeBack}>
               {say('takeFootBack')}
             </Button>

@@ -15,7 +15,7 @@ export interface StepWork {
   /** The foot that the next click is. */
   readonly foot: Side;
   readonly setFoot: (foot: Side) => void;
-  readonly click: (at: Point, frame: number) => void;
+  readonly click: (at: Point, frame: number, toe?: Point) => void;
   /** Where the toe of the last foot is: then its heading is known. */
   readonly clickToe: (at: Point) => void;
   readonly takeBack: () => void;
@@ -37,8 +37,8 @@ export function useSteps(filmKey: string, ordinal: number): StepWork {
     begin: () => setOn(true),
     end: () => setOn(false),
     setFoot: choose,
-    click: (at, frame) => {
-      put([...clicks, { frame, foot, at }]);
+    click: (at, frame, toe) => {
+      put([...clicks, { frame, foot, at, ...(toe && { toe }) }]);
       choose(null);
     },
     clickToe: (toe) => {

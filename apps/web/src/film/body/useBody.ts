@@ -1,0 +1,140 @@
+import {
+  cropOfBody,
+  withPoint,
+  type Body,
+  type BodyCrop,
+  type BodyPointName,
+} from '@orthokin/core/film';
+import type { Point } from '@orthokin/core/floor';
+import { useRef, useState } from 'react';
+import { useRemembered } from '../../device/useRemembered.js';
+import type { FilmInfo } from '../read/messages.js';
+import type { Film } from '../read/useFilm.js';
+import { useBodyFinder } from './useBodyFinder.js';
+
+/** Bodies by frame. */
+type ByFrame = Readonly<Record<number, Body>>;
+
+/** What the finder is about; `nobody` where there was none, `failed` where the model cannot be used. */
+export type Finding = 'idle' | 'looking' | 'nobody' | 'failed';
+
+/** The athlete's body in a film: found where somebody asks for it, and nothing until they say it is right. */
+export interface BodyWork {
+  readonly isOn: boolean;
+  readonly begin: () => void;
+  readonly end: () => void;
+  /** Between the hips, once that was clicked. */
+  readonly hips: Point | null;
+  /** First between the hips, then the top of the head. */
+  readonly click: (at: Point) => void;
+  readonly finding: Finding;
+  /** On the frame on the screen. */
+  readonly body: Body | null;
+  readonly isConfirmed: boolean;
+  /** In any frame, as far as it is known there. */
+  readonly bodyAt: (frame: number) => Body | null;
+  /** Those that somebody said are right. */
+  readonly confirmed: ByFrame;
+  readonly confirm: () => void;
+  readonly move: (name: BodyPointName, at: Point) => void;
+  readonly clickAgain: () => void;
+  /** Share of the frames that it was followed through; `null` while it is not. */
+  readonly following: number | null;
+  readonly follow: ((frames: readonly number[]) => void) | null;
+  readonly stop: () => void;
+}
+
+/** As high as a picture is looked at; a model that sees a square of 256 needs no more. */
+const MOST_PX = 540;
+/** Clicked roughly: the first answer says where to look for the second. */
+const [FIRST_LOOKS, NEXT_LOOKS] = [3, 1];
+
+/** Finds the body in the frame on the screen, and follows it from there. */
+export function useBody(
+  filmKey: string,
+  frame: number,
+  info: Pick<FilmInfo, 'heightPx'> | null,
+  film: Pick<Film, 'frame'>,
+): BodyWork {
+  const find = useBodyFinder();
+  const [confirmed, keep] = useRemembered<ByFrame>(`film-bodies.${filmKey}`, {});
+  const [found, setFound] = useState<ByFrame>({});
+  const [crops, setCrops] = useState<Readonly<Record<number, BodyCrop>>>({});
+  const [isOn, setOn] = useState(false);
+  const [hips, setHips] = useState<Point | null>(null);
+  const [finding, setFinding] = useState<Finding>('idle');
+  const [following, setFollowing] = useState<number | null>(null);
+  /** Each run of following has a number; another one, or a stop, ends it. */
+  const run = useRef(0);
+  const bodyAt = (at: number): Body | null => confirmed[at] ?? found[at] ?? null;
+
+  /** Gives where to look next; `null` where nobody was found. */
+  const look = async (at: number, crop: BodyCrop, looks: number): Promise<BodyCrop | null> => {
+    const filmPx = info?.heightPx ?? MOST_PX;
+    const heightPx = Math.min(MOST_PX, filmPx);
+    const picture = await film.frame(at, heightPx);
+    const one = picture && (await find({ picture, scale: filmPx / heightPx, crop, looks }));
+    if (!one) return null;
+    setFound((now) => ({ ...now, [at]: one.body }));
+    setCrops((now) => ({ ...now, [at]: one.next }));
+    return one.next;
+  };
+  const lookHere = async (crop: BodyCrop) => {
+    setFinding('looking');
+    try {
+      setFinding((await look(frame, crop, FIRST_LOOKS)) ? 'idle' : 'nobody');
+    } catch {
+      setFinding('failed');
+    }
+  };
+  const followOn = async (from: BodyCrop, frames: readonly number[]) => {
+    const own = ++run.current;
+    let crop: BodyCrop | null = from;
+    try {
+      for (const [i, at] of frames.entries()) {
+        if (!crop || run.current !== own) break;
+        setFollowing(i / frames.length);
+        crop = await look(at, crop, NEXT_LOOKS);
+      }
+      setFinding(crop ? 'idle' : 'nobody');
+    } catch {
+      setFinding('failed');
+    }
+    setFollowing(null);
+  };
+  const body = bodyAt(frame);
+  const crop = crops[frame];
+  return {
+    ...{ isOn, hips, finding, body, bodyAt, confirmed, following },
+    isConfirmed: confirmed[frame] !== undefined,
+    begin: () => setOn(true),
+    end: () => {
+      setOn(false);
+      setHips(null);
+    },
+    click: (at) => {
+      if (body || finding === 'looking') return;
+      setFinding('idle');
+      setHips(hips ? null : at);
+      if (hips) void lookHere(cropOfBody(hips, at));
+    },
+    confirm: () => {
+      if (body) keep({ ...confirmed, [frame]: body });
+    },
+    move: (name, at) => {
+      if (body) keep({ ...confirmed, [frame]: withPoint(body, name, at) });
+    },
+    clickAgain: () => {
+      const { [frame]: _wasConfirmed, ...others } = confirmed;
+      const { [frame]: _wasFound, ...othersFound } = found;
+      keep(others);
+      setFound(othersFound);
+      setHips(null);
+      setFinding('idle');
+    },
+    follow: crop ? (frames) => void followOn(crop, frames) : null,
+    stop: () => {
+      run.current++;
+    },
+  };
+}

@@ -1,0 +1,43 @@
+import type { BodyCrop, FoundBody } from '@orthokin/core/film';
+import { useCallback, useEffect, useRef } from 'react';
+import type { Answered, Asked } from './messages.js';
+
+/** Looks for a body in a picture, in a worker of its own. */
+export type FindBody = (asked: Omit<Asked, 'id'>) => Promise<FoundBody | null>;
+
+export interface Where {
+  readonly scale: number;
+  readonly crop: BodyCrop;
+}
+
+/** The worker, and its model, come with the first picture. */
+export function useBodyFinder(): FindBody {
+  const worker = useRef<Worker | null>(null);
+  const waiting = useRef(new Map<number, (answer: Answered) => void>());
+  const asked = useRef(0);
+  useEffect(
+    () => () => {
+      worker.current?.terminate();
+      worker.current = null;
+    },
+    [],
+  );
+  return useCallback(
+    (ask) =>
+      new Promise((found, failed) => {
+        // The model's runtime can only be loaded by a worker that is no module.
+        worker.current ??= new Worker(new URL('./body.worker.ts', import.meta.url));
+        worker.current.onmessage = ({ data }: MessageEvent<Answered>) => {
+          waiting.current.get(data.id)?.(data);
+          waiting.current.delete(data.id);
+        };
+        const id = asked.current++;
+        waiting.current.set(id, (answer) => {
+          if ('failed' in answer) failed(new Error(answer.failed));
+          else found(answer.found);
+        });
+        worker.current.postMessage({ ...ask, id } satisfies Asked, [ask.picture]);
+      }),
+    [],
+  );
+}
