@@ -2,44 +2,16 @@ import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { ALL_FORMATS, BufferSource, Input } from 'mediabunny';
 import type { SetReviewReply } from '@orthokin/contract';
-import { filmedReps, seenBy, USUAL_CAMERA, type FilmedRep } from '@orthokin/core/film';
+import { seenBy, USUAL_CAMERA } from '@orthokin/core/film';
 import type { Point } from '@orthokin/core/floor';
 import { eventOf, type EventName } from '@orthokin/core/timing';
 import { Coach, timeOf } from './support/coach.js';
+import { FRAME_MS, REPS, runCuesOnly, shownMs, stepTo, truthOf } from './support/film.js';
 import { untouchedTest as test } from './support/served.js';
 import { expectSound } from './support/sound.js';
 
-const REPS = 3;
-const FRAME_MS = 1000 / 60;
 /** Between the feet of the simulated athlete on film. */
 const STANCE_M = 0.44;
-
-/** What the simulated athlete on film really did. */
-const truthOf = ({ set, reps, pattern }: SetReviewReply): FilmedRep[] =>
-  filmedReps({
-    seed: set.seed,
-    targets: pattern.targets,
-    cues: reps.map(({ ordinal, target, events }) => ({
-      ...{ ordinal, target, atMs: eventOf(events, 'cue')?.atMs ?? NaN },
-    })),
-  });
-
-/** Milliseconds from the cue of the frame on the screen. */
-const shownMs = async (page: Page): Promise<number> => {
-  const words = await page.getByRole('status').filter({ hasText: '±' }).first().innerText();
-  return 1000 * Number(/[+−][\d.]+/.exec(words)?.[0].replace('−', '-'));
-};
-
-/** Steps until the first frame at or after a moment from the cue is shown. */
-async function stepTo(page: Page, ms: number): Promise<void> {
-  for (let step = 0; step < 400; step++) {
-    const now = await shownMs(page);
-    if (now >= ms && now - ms < 1.2 * FRAME_MS) return;
-    const far = Math.abs(ms - now) > 12 * FRAME_MS;
-    await page.keyboard.press(`${far ? 'Shift+' : ''}Arrow${now < ms ? 'Right' : 'Left'}`);
-  }
-  throw new Error(`no frame at ${ms}`);
-}
 
 const MARKS: readonly (readonly [EventName, string])[] = [
   ['firstMove', 'KeyF'],
@@ -108,16 +80,6 @@ async function readSteps(page: Page, { at }: { at: Point }): Promise<void> {
   await expect(page.getByText('Foot 6: go to the first frame')).toBeVisible();
   await expectSound(page);
   await page.getByRole('button', { name: 'Done with the feet' }).click();
-}
-
-/** Runs a set with cues only, as a coach with a camera does. */
-async function runCuesOnly(page: Page): Promise<SetReviewReply> {
-  const coach = new Coach(page);
-  await coach.goToFloor('Idris Fennimar', { reps: REPS });
-  await coach.timeBy('Cues only');
-  await coach.start();
-  await coach.finished(REPS);
-  return coach.seeReview();
 }
 
 test('a set run with cues only is filmed, its cues heard, its reps marked, reviewed and counted', async ({

@@ -97,6 +97,7 @@ export function BodyOverlay({
     <PictureSurface
       label={say(body ? 'pictureWithBody' : 'pictureForBody')}
       {...{ widthPx, heightPx }}
+      holdsButtons={body !== null}
       onPress={work.click}
     >
       {hips && <circle cx={hips.x} cy={hips.y} r={5 * unit} fill={colour('here')} />}

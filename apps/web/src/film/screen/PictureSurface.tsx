@@ -22,12 +22,15 @@ export function PictureSurface({
   label,
   widthPx,
   heightPx,
+  holdsButtons = false,
   onPress,
   children,
 }: {
   label: string;
   widthPx: number;
   heightPx: number;
+  /** What is drawn can be taken hold of by itself. */
+  holdsButtons?: boolean;
   onPress: (at: Point, event: PointerEvent) => void;
   children: ReactNode;
 }): ReactElement {
@@ -45,7 +48,7 @@ export function PictureSurface({
     <Over
       viewBox={`0 0 ${widthPx} ${heightPx}`}
       preserveAspectRatio="none"
-      role="img"
+      role={holdsButtons ? 'group' : 'img'}
       aria-label={label}
       onPointerDown={press}
       {...{ [KEEPS_PRESSES]: '' }}

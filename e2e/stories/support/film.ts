@@ -1,0 +1,55 @@
+import { expect, type Page } from '@playwright/test';
+import type { SetReviewReply } from '@orthokin/contract';
+import { filmedReps, type FilmedRep } from '@orthokin/core/film';
+import { eventOf } from '@orthokin/core/timing';
+import { Coach } from './coach.js';
+
+/** Of a set that is filmed. */
+export const REPS = 3;
+/** Between two frames of the usual camera. */
+export const FRAME_MS = 1000 / 60;
+/** What the simulated athlete on film really did. */
+export const truthOf = ({ set, reps, pattern }: SetReviewReply): FilmedRep[] =>
+  filmedReps({
+    seed: set.seed,
+    targets: pattern.targets,
+    cues: reps.map(({ ordinal, target, events }) => ({
+      ...{ ordinal, target, atMs: eventOf(events, 'cue')?.atMs ?? NaN },
+    })),
+  });
+
+/** Milliseconds from the cue of the frame on the screen. */
+export const shownMs = async (page: Page): Promise<number> => {
+  const words = await page.getByRole('status').filter({ hasText: '±' }).first().innerText();
+  return 1000 * Number(/[+−][\d.]+/.exec(words)?.[0].replace('−', '-'));
+};
+
+/** Steps until the first frame at or after a moment from the cue is shown. */
+export async function stepTo(page: Page, ms: number): Promise<void> {
+  for (let step = 0; step < 400; step++) {
+    const now = await shownMs(page);
+    if (now >= ms && now - ms < 1.2 * FRAME_MS) return;
+    const far = Math.abs(ms - now) > 12 * FRAME_MS;
+    await page.keyboard.press(`${far ? 'Shift+' : ''}Arrow${now < ms ? 'Right' : 'Left'}`);
+  }
+  throw new Error(`no frame at ${ms}`);
+}
+
+/** Runs a set with cues only, as a coach with a camera does. */
+export async function runCuesOnly(page: Page): Promise<SetReviewReply> {
+  const coach = new Coach(page);
+  await coach.goToFloor('Idris Fennimar', { reps: REPS });
+  await coach.timeBy('Cues only');
+  await coach.start();
+  await coach.finished(REPS);
+  return coach.seeReview();
+}
+
+/** Films the simulated athlete on a set, in its film room, and waits until every cue was heard. */
+export async function filmIt(page: Page, { set }: SetReviewReply): Promise<void> {
+  await page.goto(`/film/${set.id}`);
+  await page.getByRole('button', { name: 'Film the simulated athlete' }).click();
+  await expect(page.getByText(`${REPS} of ${REPS} cues heard in the film`)).toBeVisible({
+    timeout: 120_000,
+  });
+}
