@@ -41,6 +41,9 @@ import { FaultsPart } from './mark/FaultsPart.js';
 import { FrameTime } from './screen/FrameTime.js';
 import { Screen } from './screen/Screen.js';
 import { usePictureZoom } from './screen/usePictureZoom.js';
+import { FirstMovePart } from './motion/FirstMovePart.js';
+import { useCameraMoved } from './motion/useCameraMoved.js';
+import { useFirstMove } from './motion/useFirstMove.js';
 import { KeepPart } from './mark/KeepPart.js';
 import { TieNote } from './tie/TieNote.js';
 import { OverPicture } from './screen/OverPicture.js';
@@ -147,11 +150,14 @@ export function FilmDesk({
   const zoom = usePictureZoom();
   const size = info && { widthPx: info.widthPx, heightPx: info.heightPx };
   const unit = (info?.widthPx ?? screenWidth) / screenWidth / zoom.transform.k;
-  const ground = useGround(filmKey, floor, unit);
+  const cueFrame = rep && alignment ? frameAt(framesMs, cueInRecording(rep, alignment)) : null;
+  const ground = useGround(filmKey, floor, unit, cueFrame ?? index);
   const steps = useSteps(filmKey, rep?.ordinal ?? 0);
   const drawing = useDrawing(filmKey, index);
   const body = useBody(filmKey, index, info, film);
   const floorUnder = ground.ground;
+  const cameraMoved = useCameraMoved(film, floorUnder && ground.clickedIn, cueFrame);
+  const firstMove = useFirstMove(film, framesMs, reps, place, tieOf, go);
   const reading = useMemo(
     () => floorUnder && alignment && { ground: floorUnder, framesMs, alignment, cueMs },
     [floorUnder, alignment, framesMs, cueMs],
@@ -172,7 +178,7 @@ export function FilmDesk({
   const own = (rep && made[rep.ordinal]) ?? NOTHING_MARKED;
   const goToEvent = (way: 1 | -1) => {
     if (!rep || !alignment) return;
-    const to = eventFrame(own, frameAt(framesMs, cueInRecording(rep, alignment)), index, way);
+    const to = eventFrame(own, cueFrame ?? 0, index, way);
     if (to !== null) go(to);
   };
   const miss = () => {
@@ -238,6 +244,7 @@ export function FilmDesk({
             <Strip
               pictures={strip}
               {...{ events, stretch, index, framesMs, alignment }}
+              hint={typeof firstMove.suggested === 'object' ? firstMove.suggested : null}
               label={say('ribbonOf', { ordinal: rep.ordinal })}
               onGo={go}
             />
@@ -285,6 +292,7 @@ export function FilmDesk({
           onMark={mark}
           onMiss={miss}
         />
+        {rep && alignment && <FirstMovePart work={firstMove} />}
         {rep && (
           <FaultsPart
             watched={set.conditions.watched}
@@ -297,7 +305,7 @@ export function FilmDesk({
           <KeepPart {...{ review, reps, marks, framesMs, marker }} alignment={tie.alignment} />
         )}
         {info && <DrawPart work={drawing} />}
-        {info && <GroundPart work={ground} shoulderM={shoulderM} />}
+        {info && <GroundPart work={ground} cameraMoved={cameraMoved} shoulderM={shoulderM} />}
         {info && (
           <BodyPart
             work={body}

@@ -47,6 +47,7 @@ const CAMERAS = {
   quick: { framesPerS: 120, slowed: 1, uneven: false },
   slowMotion: { framesPerS: 120, slowed: 4, uneven: false },
   lying: { framesPerS: 120, slowed: 2, uneven: false, saysPerS: 240 },
+  knocked: { framesPerS: 60, slowed: 1, uneven: false, knockedPx: 14 },
   uneven: { framesPerS: 60, slowed: 1, uneven: true },
 } as const satisfies Record<string, SimulatedCamera>;
 type CameraName = keyof typeof CAMERAS;
@@ -57,6 +58,7 @@ const CAMERA_WORDS: readonly (readonly [CameraName, string])[] = [
   ['quick', say('cameraQuick')],
   ['slowMotion', say('cameraSlowMotion')],
   ['lying', say('cameraLying')],
+  ['knocked', say('cameraKnocked')],
   ['uneven', say('cameraUneven')],
 ];
 

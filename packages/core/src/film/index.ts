@@ -93,5 +93,14 @@ export {
   type FootClick,
   type StepReading,
 } from './steps.js';
+export {
+  cameraShift,
+  firstMoveSpan,
+  middleOfMoved,
+  stillBackground,
+  type Grey,
+  type PlaceSeen,
+  type Span,
+} from './motion.js';
 export { findTones } from './tones.js';
 export { marksVtt, vttTime, type VttMark } from './vtt.js';

@@ -9,9 +9,12 @@ import { HOME_PLACE, type GroundWork } from './useGround.js';
 /** Lengths on the floor, read off the picture: what to click next, and what it says. */
 export function GroundPart({
   work,
+  cameraMoved,
   shoulderM,
 }: {
   work: GroundWork;
+  /** Since the floor was clicked. */
+  cameraMoved: boolean;
   /** As it was measured; `null` where it was not. */
   shoulderM: number | null;
 }): ReactElement {
@@ -19,6 +22,7 @@ export function GroundPart({
   return (
     <section style={{ marginTop: 22 }}>
       <Heading>{say('floorUnderIt')}</Heading>
+      {cameraMoved && <Notice>{say('cameraMoved')}</Notice>}
       {!work.isOn ? (
         <Row>
           <Button onPress={work.begin}>{say('measureOnFloor')}</Button>

@@ -32,6 +32,8 @@ export interface GroundWork {
   readonly asked: Place | null;
   readonly clicked: readonly Point[];
   readonly ground: Ground | null;
+  /** A frame in which the camera stands as it did when the places were clicked. */
+  readonly clickedIn: number | null;
   readonly problem: boolean;
   /** First end of a length whose second is to be clicked. */
   readonly from: Point | null;
@@ -53,14 +55,20 @@ const placesOf = ({ targets }: Pick<Pattern, 'targets'>): Place[] => [
  * two clicks.
  *
  * @param pxPerScreenPx pixels of the film to one of the screen
+ * @param frame that the camera stands as in, now: the cue's of the rep on the screen
  */
 export function useGround(
   filmKey: string,
   floor: Pick<Pattern, 'targets'>,
   pxPerScreenPx: number,
+  frame: number,
 ): GroundWork {
   const [isOn, setOn] = useState(false);
   const [clicks, keep] = useRemembered<Clicked>(`film-ground.${filmKey}`, {});
+  const [clickedIn, keepClickedIn] = useRemembered<number | null>(
+    `film-ground-frame.${filmKey}`,
+    null,
+  );
   const [ends, setEnds] = useState<readonly Point[]>([]);
   const sdPx = CLICK_SD_PX * pxPerScreenPx;
   const places = useMemo(() => placesOf(floor), [floor]);
@@ -84,7 +92,7 @@ export function useGround(
       ? { from, to, ...distanceOf(onFloor(ground, from), onFloor(ground, to)) }
       : null;
   return {
-    ...{ isOn, asked, ground, measured },
+    ...{ isOn, asked, ground, measured, clickedIn },
     problem: (fit !== null && !fit.ok) || (asked === null && known.length < FEWEST_PLACES),
     clicked: known.map(({ image }) => image),
     from: measured ? null : (from ?? null),
@@ -95,8 +103,11 @@ export function useGround(
       setEnds([]);
     },
     click: (at) => {
-      if (asked) keep({ ...clicks, [asked.letter]: at });
-      else if (ground) setEnds(ends.length === 1 ? [...ends, at] : [at]);
+      if (asked) {
+        keep({ ...clicks, [asked.letter]: at });
+        keepClickedIn(frame);
+      }
+      if (!asked && ground) setEnds(ends.length === 1 ? [...ends, at] : [at]);
     },
     passOver: () => {
       if (asked) keep({ ...clicks, [asked.letter]: null });

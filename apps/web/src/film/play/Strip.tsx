@@ -1,4 +1,4 @@
-import { frameAt, inRecording, onSetClock, type Alignment } from '@orthokin/core/film';
+import { frameAt, inRecording, onSetClock, type Alignment, type Span } from '@orthokin/core/film';
 import { eventOf, type TimedEvent } from '@orthokin/core/timing';
 import { useMemo, type PointerEvent, type ReactElement } from 'react';
 import styled from 'styled-components';
@@ -81,6 +81,7 @@ export function Strip({
   index,
   framesMs,
   alignment,
+  hint,
   label,
   onGo,
 }: {
@@ -91,6 +92,8 @@ export function Strip({
   index: number;
   framesMs: readonly number[];
   alignment: Alignment;
+  /** Where something is to be looked for, ms from the cue. */
+  hint: Span | null;
   label: string;
   onGo: (index: number) => void;
 }): ReactElement {
@@ -148,6 +151,18 @@ export function Strip({
             strokeWidth={2}
           />
         ))}
+        {hint && (
+          <rect
+            x={scale.x(hint.fromMs)}
+            y={1}
+            width={scale.x(hint.toMs) - scale.x(hint.fromMs)}
+            height={BAND + 4}
+            fill="none"
+            stroke={colour('here')}
+            strokeWidth={2}
+            strokeDasharray="5 4"
+          />
+        )}
         <text x={scale.x(0) - 4} y={BAND + 21} textAnchor="end">
           {say('cue').toLowerCase()}
         </text>

@@ -107,15 +107,21 @@ function drawFigure(context: Context, figure: Figure): void {
   context.fill();
 }
 
-/** One frame of the simulated athlete on film, at a moment of the set. */
+/**
+ * One frame of the simulated athlete on film, at a moment of the set.
+ *
+ * @param knockedPx how far to the right everything is seen by a camera that was knocked against
+ */
 export function drawFrame(
   context: Context,
   { targets }: Pick<SetToFilm, 'targets'>,
   reps: readonly FilmedRep[],
   atMs: number,
+  knockedPx: number,
 ): void {
   context.fillStyle = ROOM.wall;
   context.fillRect(0, 0, FILM_WIDTH, FILM_HEIGHT);
+  context.setTransform(1, 0, 0, 1, knockedPx, 0);
   const horizon = seen({ x: 0, y: 5.5 }).y;
   context.fillStyle = ROOM.floor;
   context.fillRect(0, horizon, FILM_WIDTH, FILM_HEIGHT - horizon);
@@ -133,4 +139,5 @@ export function drawFrame(
     context.stroke();
   }
   drawFigure(context, figureAt(reps, atMs));
+  context.resetTransform();
 }

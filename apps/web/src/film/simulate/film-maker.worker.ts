@@ -18,6 +18,8 @@ export interface SimulatedCamera {
   readonly uneven: boolean;
   /** What its files say it captures; nothing where it is left out, and not always the truth. */
   readonly saysPerS?: number;
+  /** Somebody knocks against it in the middle of the film: the picture moves by so many pixels. */
+  readonly knockedPx?: number;
 }
 
 /** A set to be filmed, and how. */
@@ -95,7 +97,8 @@ async function make(order: FilmOrder): Promise<Blob> {
       second.close();
       heardS += CHUNK_S;
     }
-    drawFrame(context, set, reps, fromMs + 1000 * filmedS);
+    const knocked = frame > frames / 2 ? (camera.knockedPx ?? 0) : 0;
+    drawFrame(context, set, reps, fromMs + 1000 * filmedS, knocked);
     await picture.add(atS, slowed / framesPerS);
     if (frame % framesPerS === 0) self.postMessage({ share: frame / frames } satisfies FilmMade);
   }

@@ -103,6 +103,12 @@ export const film = {
   rightToe: 'right toes',
   trunkLean: 'trunk, from upright',
   hipHeight: 'hips, against the stance',
+  whereFirstMove: 'Where does the first move begin?',
+  lookingForMove: 'Looking through the frames…',
+  noMoveSeen: 'Nobody is seen to leave in these frames. Look for it by eye.',
+  moveBetween: 'Probably between {from} and {to} s, as drawn on the strip. Look there and mark it.',
+  cameraMoved:
+    'The camera moved since the markers were clicked: lengths would be wrong here. Click them again in this rep.',
   howFilmed: 'How it was filmed',
   slowMotion: 'Slow motion',
   slowedAsFound: 'as the cues say',
@@ -267,5 +273,6 @@ export const film = {
   cameraQuick: '120 frames a second',
   cameraSlowMotion: 'slow motion: 120 a second, slowed 4 times',
   cameraLying: 'slowed twice, and its file says otherwise',
+  cameraKnocked: 'somebody knocks against it in the middle',
   cameraUneven: 'a phone: uneven, about 60 a second',
 } as const;

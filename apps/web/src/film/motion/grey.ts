@@ -1,0 +1,24 @@
+import type { Grey } from '@orthokin/core/film';
+
+/** High enough to see where somebody is, small enough to look through a hundred of them. */
+export const GREY_HEIGHT = 90;
+
+const RGBA = 4;
+/** How bright red, green and blue are to an eye (ITU-R BT.601). */
+const [RED, GREEN, BLUE] = [0.299, 0.587, 0.114];
+
+/** A picture in greys; it is closed. */
+export function greyOf(picture: ImageBitmap): Grey {
+  const { width: widthPx, height: heightPx } = picture;
+  const context = new OffscreenCanvas(widthPx, heightPx).getContext('2d');
+  if (!context) throw new Error('no drawing');
+  context.drawImage(picture, 0, 0);
+  picture.close();
+  const { data } = context.getImageData(0, 0, widthPx, heightPx);
+  const values = new Uint8Array(widthPx * heightPx);
+  for (let i = 0; i < values.length; i++) {
+    const [red = 0, green = 0, blue = 0] = [data[RGBA * i], data[RGBA * i + 1], data[RGBA * i + 2]];
+    values[i] = RED * red + GREEN * green + BLUE * blue;
+  }
+  return { widthPx, heightPx, values };
+}

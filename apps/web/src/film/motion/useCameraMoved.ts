@@ -1,0 +1,35 @@
+import { cameraShift } from '@orthokin/core/film';
+import { useEffect, useState } from 'react';
+import type { Film } from '../read/useFilm.js';
+import { GREY_HEIGHT, greyOf } from './grey.js';
+
+/**
+ * Whether the camera stands elsewhere in one frame than in another, by what stands still in both.
+ *
+ * @param from where the floor was clicked; `null` where it was not
+ */
+export function useCameraMoved(
+  { frame }: Pick<Film, 'frame'>,
+  from: number | null,
+  to: number | null,
+): boolean {
+  const [movedIn, setMovedIn] = useState<string | null>(null);
+  const pair = `${from} ${to}`;
+  useEffect(() => {
+    if (from === null || to === null || from === to) return;
+    let isLeft = false;
+    const look = async () => {
+      const before = await frame(from, GREY_HEIGHT);
+      const after = before && (await frame(to, GREY_HEIGHT));
+      if (!before || !after || isLeft) return;
+      const { x, y } = cameraShift(greyOf(before), greyOf(after));
+      if (x !== 0 || y !== 0) setMovedIn(pair);
+    };
+    // It is a warning: where it cannot be had, nothing else fails.
+    void look().catch(() => undefined);
+    return () => {
+      isLeft = true;
+    };
+  }, [frame, from, to, pair]);
+  return movedIn === pair;
+}
