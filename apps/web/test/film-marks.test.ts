@@ -2,6 +2,8 @@ import {
   alignCues,
   type Alignment,
   betterRep,
+  checkSeen,
+  checksHeld,
   cueInRecording,
   eventFrame,
   isMarked,
@@ -14,6 +16,7 @@ import {
   cueKnown,
   tiedByHand,
   tieOfRep,
+  withCheck,
   withFault,
   withMark,
   withMissed,
@@ -235,6 +238,23 @@ describe('what is said of a film', () => {
 
   test('a moment from the cue has its sign, and nothing is minus nothing', () => {
     expect([-120, -0.2, 0, 1383].map(fromCue)).toEqual(['−0.120', '+0.000', '+0.000', '+1.383']);
+  });
+
+  test('a check point turns from not looked at to holding, not holding and back; what was looked at is kept', () => {
+    const { framesMs, alignment } = filmed();
+    const turn = (marks: Marks) => withCheck(marks, 1, 'load', 'knee over toes');
+    const holds = turn({});
+    expect(checkSeen(ownOf(holds, 1), 'load', 'knee over toes')).toBe(true);
+    const both = withCheck(turn(holds), 1, 'recovery', 'both feet down');
+    expect(checkSeen(ownOf(both, 1), 'load', 'knee over toes')).toBe(false);
+    expect(checksHeld(ownOf(both, 1))).toEqual({ held: 1, of: 2 });
+    expect(checksHeld(ownOf(turn(turn(holds)), 1))).toBeNull();
+    // The rep's times stay as they were; what was seen goes with it, once.
+    const [body, ...none] = correctionsFrom(CALLED, both, framesMs, alignment, 'Mara');
+    expect(none).toEqual([]);
+    expect(body).toMatchObject({ events: FIRST.events, marks: { checked: { held: 1, of: 2 } } });
+    const kept = [{ ...FIRST, marks: { checked: { held: 1, of: 2 } } }];
+    expect(correctionsFrom(kept, both, framesMs, alignment, 'Mara')).toEqual([]);
   });
 
   test('a fault seen on film counts, with or without times, and can be taken back', () => {

@@ -64,6 +64,8 @@ export { figureAt, figureSeenBy, type Figure, type FigurePoint } from './simulat
 export { captureRate, slowFactor } from './capture.js';
 export {
   betterRep,
+  checkSeen,
+  checksHeld,
   cueInRecording,
   cueKnown,
   eventFrame,
@@ -76,6 +78,7 @@ export {
   NOTHING_MARKED,
   tiedByHand,
   tieOfRep,
+  withCheck,
   withFault,
   withMark,
   withMissed,

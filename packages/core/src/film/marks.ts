@@ -1,4 +1,4 @@
-import { counterpartOf, type Pattern } from '../pattern/index.js';
+import { counterpartOf, type Pattern, type PositionName } from '../pattern/index.js';
 import { ok, type Result } from '../result/index.js';
 import { checkEvents, type EventName, type Fault, type TimedEvent } from '../timing/index.js';
 import { alignByMarks, inRecording, onSetClock, type Alignment, type SlowFactor } from './align.js';
@@ -23,6 +23,8 @@ export interface RepMarks {
   readonly missed: boolean;
   /** Faults that were seen on film; `undefined` while nobody looked: those of the floor stand. */
   readonly faults?: readonly Fault[];
+  /** Check points that were looked at on film, by position: whether they hold. */
+  readonly checks?: Readonly<Partial<Record<PositionName, Readonly<Record<string, boolean>>>>>;
 }
 
 /** Of a set, by the rep's ordinal. */
@@ -65,6 +67,35 @@ export function withFault(
   const now = own.faults ?? standing;
   const faults = now.includes(fault) ? now.filter((each) => each !== fault) : [...now, fault];
   return { ...marks, [ordinal]: { ...own, faults } };
+}
+
+/** Whether a check point holds in a rep, as seen on film; `null` where nobody looked. */
+export const checkSeen = (
+  { checks }: Pick<RepMarks, 'checks'>,
+  position: PositionName,
+  point: string,
+): boolean | null => checks?.[position]?.[point] ?? null;
+
+/** The marks with a check point turned to the next of: not looked at, holds, does not hold. */
+export function withCheck(
+  marks: Marks,
+  ordinal: number,
+  position: PositionName,
+  point: string,
+): Marks {
+  const own = marks[ordinal] ?? NOTHING_MARKED;
+  const now = checkSeen(own, position, point);
+  const { [point]: _, ...others } = own.checks?.[position] ?? {};
+  const next = now === false ? others : { ...others, [point]: now === null };
+  return { ...marks, [ordinal]: { ...own, checks: { ...own.checks, [position]: next } } };
+}
+
+/** How many of the check points that were looked at hold; `null` where none was. */
+export function checksHeld({
+  checks = {},
+}: Pick<RepMarks, 'checks'>): { readonly held: number; readonly of: number } | null {
+  const seen = Object.values(checks).flatMap((points) => Object.values(points));
+  return seen.length === 0 ? null : { held: seen.filter((holds) => holds).length, of: seen.length };
 }
 
 /** The frame of the event of a rep that comes next, or before; `null` where there is none. */

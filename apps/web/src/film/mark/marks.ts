@@ -1,5 +1,6 @@
 import type { RepBody, RepReply, SetReviewReply } from '@orthokin/contract';
 import {
+  checksHeld,
   isMarked,
   markedEvents,
   type Alignment,
@@ -33,7 +34,10 @@ const saysTheSame = (
   rep: RepReply,
   events: readonly TimedEvent[],
   faults: readonly Fault[],
+  checked: ReturnType<typeof checksHeld>,
 ): boolean =>
+  (checked === null ||
+    (rep.marks?.checked?.held === checked.held && rep.marks.checked.of === checked.of)) &&
   rep.seenFaults.length === faults.length &&
   faults.every((fault) => rep.seenFaults.includes(fault)) &&
   rep.events.length === events.length &&
@@ -57,7 +61,8 @@ export const correctionsFrom = (
   reps.flatMap(({ cue, ...rep }) => {
     const own = marks[rep.ordinal];
     const isTimed = own !== undefined && isMarked(own);
-    if (!own || (!isTimed && own.faults === undefined)) return [];
+    const checked = own ? checksHeld(own) : null;
+    if (!own || (!isTimed && own.faults === undefined && !checked)) return [];
     const read = isTimed
       ? markedEvents({ cue }, own, framesMs, alignment, ownSdMs)
       : ok([...rep.events]);
@@ -65,7 +70,8 @@ export const correctionsFrom = (
     const others = (own.faults ?? rep.seenFaults).filter((fault) => fault !== 'missed');
     const isMissed = isTimed ? own.missed : rep.seenFaults.includes('missed');
     const seenFaults: Fault[] = isMissed ? [...others, 'missed'] : others;
-    return saysTheSame(rep, read.value, seenFaults)
+    const withChecks = checked ? { marks: { ...rep.marks, checked } } : {};
+    return saysTheSame(rep, read.value, seenFaults, checked)
       ? []
-      : [correctionOf(rep, { events: read.value, seenFaults }, by)];
+      : [correctionOf(rep, { events: read.value, seenFaults, ...withChecks }, by)];
   });

@@ -1,4 +1,12 @@
-import { withFault, withMark, withMissed, type Marked, type Marks } from '@orthokin/core/film';
+import {
+  withCheck,
+  withFault,
+  withMark,
+  withMissed,
+  type Marked,
+  type Marks,
+} from '@orthokin/core/film';
+import type { PositionName } from '@orthokin/core/pattern';
 import type { Fault } from '@orthokin/core/timing';
 import { useState } from 'react';
 import { useRemembered } from '../../device/useRemembered.js';
@@ -15,6 +23,7 @@ export interface Marking {
   readonly mark: (ordinal: number, name: Marked | 'cue', frame: number) => void;
   readonly miss: (ordinal: number) => void;
   readonly fault: (ordinal: number, fault: Fault, standing: readonly Fault[]) => void;
+  readonly check: (ordinal: number, position: PositionName, point: string) => void;
   readonly beginBlind: () => void;
   readonly endBlind: () => void;
 }
@@ -31,6 +40,7 @@ export function useMarking(filmKey: string): Marking {
     miss: (ordinal) => keep(withMissed(shown, ordinal)),
     // Faults are no moments: blind or not, what was seen counts.
     fault: (ordinal, fault, standing) => setMarks(withFault(marks, ordinal, fault, standing)),
+    check: (ordinal, position, point) => setMarks(withCheck(marks, ordinal, position, point)),
     beginBlind: () => {
       setAgain({});
       setBlind(true);

@@ -1,9 +1,11 @@
-import type { Pattern } from '@orthokin/core/pattern';
-import { legOf, positionOf } from '@orthokin/core/pattern';
+import type { Pattern, PositionName } from '@orthokin/core/pattern';
+import { checkSeen, type RepMarks } from '@orthokin/core/film';
+import { legOf, notesOf, positionOf } from '@orthokin/core/pattern';
 import { ImageDown } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
+import { CheckPoints } from '../../parts/CheckPoints.js';
 import { CheckField } from '../../parts/form/CheckField.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { download, fileName } from '../../parts/download.js';
@@ -69,8 +71,10 @@ export function Positions({
   pictures,
   pattern,
   letter,
+  own,
   fromCueMs,
   title,
+  onCheck,
   onGo,
 }: {
   positions: SeenPositions;
@@ -81,6 +85,9 @@ export function Positions({
   /** When a frame is, ms from the cue. */
   fromCueMs: (frame: number) => number;
   title: string;
+  /** What was marked of the rep. */
+  own: RepMarks;
+  onCheck: (position: PositionName, point: string) => void;
   onGo: (frame: number) => void;
 }): ReactElement | null {
   const [isOver, setOver] = useState(false);
@@ -155,6 +162,15 @@ export function Positions({
               <b>{POSITION_WORDS[name]}</b> <small>{fromCue(fromCueMs(frame))}</small>
               <br />
               <Button onPress={() => onGo(frame)}>{say('goThere')}</Button>
+              {leg && notesOf(pattern, leg, name).checkPoints.length > 0 && (
+                <div style={{ marginTop: 8 }}>
+                  <CheckPoints
+                    points={notesOf(pattern, leg, name).checkPoints}
+                    holds={(point) => checkSeen(own, name, point)}
+                    onTick={(point) => onCheck(name, point)}
+                  />
+                </div>
+              )}
             </li>
           );
         })}

@@ -14,8 +14,8 @@ import { FullScreen } from '../../screens/FullScreen.js';
 import { useAwake } from '../../screens/useAwake.js';
 import { planWords } from '../../sound/spoken.js';
 import { useDrillKeys } from '../set/useDrillKeys.js';
-import { CheckPoints } from './CheckPoints.js';
-import { lookedAt, turned, type Mark } from './marks.js';
+import { CheckPoints } from '../../parts/CheckPoints.js';
+import { lookedAt, turned, type Mark, markOf } from './marks.js';
 import { useWalk, type Walk } from './useWalk.js';
 import { WalkedFloor } from './WalkedFloor.js';
 import { say } from '../../words/floor.js';
@@ -217,7 +217,14 @@ export function Rehearsing({
           <WalkedFloor pattern={pattern} call={call} walk={walk} />
         </div>
         <div className="points">
-          {at && <CheckPoints points={points} marks={marks} at={at} onTick={tick} />}
+          {at && (
+            <CheckPoints
+              points={points}
+              holds={(point) => markOf(marks, at, point)}
+              hasKeys
+              onTick={tick}
+            />
+          )}
         </div>
         <footer>
           <Button onPress={() => go(-1)} isDisabled={walk.place === 0}>

@@ -5,7 +5,7 @@ import { lastRep } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 import { ClubContext } from '../../api/club.js';
 import { colour, LOW } from '../../parts/tokens.js';
-import { KeyRow } from './KeyRow.js';
+import { KeyRow } from '../../parts/KeyRow.js';
 import { say } from '../../words/floor.js';
 import { faultWords } from '../../words/fault.js';
 

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { lastRep } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 import { colour } from '../../parts/tokens.js';
-import { KeyRow } from './KeyRow.js';
+import { KeyRow } from '../../parts/KeyRow.js';
 import { say } from '../../words/floor.js';
 
 const Row = styled(KeyRow)`

@@ -245,10 +245,6 @@ export const floor = {
   everyCheckPointLookedHoldsHeld: 'Every check point looked at holds: {held} of {marks}.',
   heldMarksCheckPointsHoldNext:
     '{held} of {marks} check points hold. Next: “{point}” in the {position}, at {targets}.',
-  notLooked: 'not looked at',
-  doesNotHold: 'does not hold',
-  noCheckPointsWrittenThisPosition: 'No check points are written for this position yet.',
-  checkPoints: 'Check points',
   wayTargetWalkedSlowly: 'The way to {target}, walked slowly',
   callPlaceCalls: 'call {place} of {calls}',
   placeCalls: '{place} of {calls}',

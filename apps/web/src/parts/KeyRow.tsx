@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { colour, MONO } from '../../parts/tokens.js';
+import { colour, MONO } from './tokens.js';
 
 /** Things to say of a rep or a position, each a large button with its key. */
 export const KeyRow = styled.div`

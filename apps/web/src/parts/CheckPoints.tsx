@@ -1,10 +1,9 @@
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
-import { Quiet } from '../../parts/Text.js';
-import { colour, MONO, NARROW } from '../../parts/tokens.js';
-import { KeyRow } from '../set/KeyRow.js';
-import { markOf, type Mark } from './marks.js';
-import { say } from '../../words/floor.js';
+import { say } from '../words/parts.js';
+import { KeyRow } from './KeyRow.js';
+import { Quiet } from './Text.js';
+import { colour, MONO, NARROW } from './tokens.js';
 
 const Row = styled(KeyRow)`
   button[data-holds] {
@@ -35,36 +34,42 @@ const Row = styled(KeyRow)`
 
 /** Not looked at, holds, does not hold: a sign each, so that colour is not needed. */
 const signs = (holds: boolean | null): readonly [sign: string, words: string] =>
-  holds === null ? ['·', say('notLooked')] : holds ? ['✓', 'holds'] : ['✗', say('doesNotHold')];
+  holds === null
+    ? ['·', say('notLooked')]
+    : holds
+      ? ['✓', say('holds')]
+      : ['✗', say('doesNotHold')];
 
 /** The check points of a position: one press ticks, the next strikes, the next takes both back. */
 export function CheckPoints({
   points,
-  marks,
-  at,
+  holds,
+  hasKeys = false,
   onTick,
 }: {
   points: readonly string[];
-  marks: readonly Mark[];
-  at: Pick<Mark, 'target' | 'manner' | 'position'>;
+  /** `null` of a point that was not looked at. */
+  holds: (point: string) => boolean | null;
+  /** The figure keys tick them too. */
+  hasKeys?: boolean;
   onTick: (point: string) => void;
 }): ReactElement {
   if (points.length === 0) return <Quiet>{say('noCheckPointsWrittenThisPosition')}</Quiet>;
   return (
     <Row role="group" aria-label={say('checkPoints')}>
       {points.map((point, i) => {
-        const holds = markOf(marks, at, point);
-        const [sign, words] = signs(holds);
+        const now = holds(point);
+        const [sign, words] = signs(now);
         return (
           <button
             key={point}
             type="button"
-            data-holds={holds === null ? undefined : holds ? 'yes' : 'no'}
+            data-holds={now === null ? undefined : now ? 'yes' : 'no'}
             aria-label={`${point}: ${words}`}
             onClick={() => onTick(point)}
           >
             <i aria-hidden>{sign}</i>
-            {point} <kbd>{i + 1}</kbd>
+            {point} {hasKeys && <kbd>{i + 1}</kbd>}
           </button>
         );
       })}

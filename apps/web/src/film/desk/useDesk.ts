@@ -1,0 +1,186 @@
+import {
+  cueInRecording,
+  eventFrame,
+  frameAt,
+  inRecording,
+  isMarked,
+  type Marked,
+  MARKED,
+  markedEvents,
+  NOTHING_MARKED,
+  tieOfRep,
+  type Alignment,
+} from '@orthokin/core/film';
+import type { SetReviewReply } from '@orthokin/contract';
+import type { Pattern } from '@orthokin/core/pattern';
+import type { TimedEvent } from '@orthokin/core/timing';
+import { useEffect, useMemo, useState } from 'react';
+import { usePeople } from '../../api/people.js';
+import { useWidth } from '../../parts/useWidth.js';
+import { say } from '../../words/film.js';
+import { calledReps, type CalledRep } from '../mark/marks.js';
+import { useBody } from '../body/useBody.js';
+import { useDrawing } from '../draw/useDrawing.js';
+import { useGround } from '../ground/useGround.js';
+import { useFilm } from '../read/useFilm.js';
+import { THUMB_HEIGHT, thumbFrames, type Stretch } from '../play/Strip.js';
+import { useFilmKeys } from '../play/useFilmKeys.js';
+import { usePictureZoom } from '../screen/usePictureZoom.js';
+import { useCameraMoved } from '../motion/useCameraMoved.js';
+import { useFirstMove } from '../motion/useFirstMove.js';
+import { useSeenPositions } from '../positions/useSeenPositions.js';
+import { useMarking } from '../mark/useMarking.js';
+import { useOwnSd } from '../mark/useOwnSd.js';
+import { usePlay } from '../play/usePlay.js';
+import { useTie } from '../tie/useTie.js';
+import { MARK_KEYS } from '../mark/MarkKeys.js';
+import { useSteps } from '../steps/useSteps.js';
+
+/** A strip begins so long before its cue, and shows at most so much of a rep. */
+const BEFORE_MS = 400;
+const LONGEST_MS = 5000;
+const MANY = 10;
+const USUAL_RATIO = 16 / 9;
+
+/** Everything a film's desk holds: the film, its tie to the set, the rep and the frame on the screen, what is marked. */
+export function useDesk(
+  review: SetReviewReply,
+  /** The pattern on the floor that the set was run on. */
+  floor: Pattern,
+  file: Blob,
+) {
+  const { set, pattern } = review;
+  const film = useFilm(file);
+  const { info, ask } = film;
+  // Marks are of frames: another film of the same set has others.
+  const filmKey = `${set.id}.${file.size}`;
+  const reps = useMemo(() => calledReps(review), [review]);
+  const marking = useMarking(filmKey);
+  const { marks, shown: made } = marking;
+  const marker = useOwnSd();
+  const [place, setPlace] = useState(0);
+  const [chosen, setChosen] = useState<number | null>(null);
+
+  const framesMs = useMemo(() => info?.framesMs ?? [], [info]);
+  const tie = useTie(filmKey, review, reps, film, marks);
+  const rep = reps[place];
+  const tieOf = (one: CalledRep | undefined): Alignment | null =>
+    one && tie.alignment
+      ? tieOfRep(one, made[one.ordinal] ?? NOTHING_MARKED, framesMs, tie.alignment, marker.ownSdMs)
+      : tie.alignment;
+  const alignment = tieOf(rep);
+  const next = reps[place + 1];
+  const cueMs = rep?.cue.atMs ?? 0;
+  const nextMs = next?.cue.atMs;
+  const stretch: Stretch = {
+    fromMs: -BEFORE_MS,
+    toMs: Math.min(LONGEST_MS, nextMs === undefined ? LONGEST_MS : nextMs - cueMs),
+  };
+  // Until somebody goes elsewhere, the first cue is on the screen as soon as it is known where that is.
+  const index =
+    chosen ?? (rep && alignment ? frameAt(framesMs, cueInRecording(rep, alignment)) : 0);
+  useEffect(() => {
+    if (framesMs.length > 0) ask({ ask: 'show', index });
+  }, [ask, framesMs, index]);
+  const go = (to: number) => {
+    const within = Math.min(framesMs.length - 1, Math.max(0, to));
+    setChosen(within);
+  };
+  const goToRep = (to: number) => {
+    const one = reps[to];
+    if (!one) return;
+    setPlace(to);
+    const tied = tieOf(one);
+    if (tied) go(frameAt(framesMs, cueInRecording(one, tied)));
+  };
+  const tiedAt = alignment && `${alignment.offsetMs} ${alignment.rate}`;
+  useEffect(() => {
+    if (!alignment || !rep || framesMs.length === 0) return;
+    ask({
+      ...{ ask: 'pictures', of: 'strip' },
+      indices: thumbFrames(framesMs, alignment, cueMs, stretch),
+      heightPx: THUMB_HEIGHT,
+    });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what it follows from is the tie and the rep
+  }, [tiedAt, place, framesMs, ask]);
+  const [screenRef, screenWidth] = useWidth<HTMLDivElement>(800);
+  const ratio = info ? info.widthPx / info.heightPx : USUAL_RATIO;
+  const zoom = usePictureZoom();
+  const size = info && { widthPx: info.widthPx, heightPx: info.heightPx };
+  const unit = (info?.widthPx ?? screenWidth) / screenWidth / zoom.transform.k;
+  const cueFrame = rep && alignment ? frameAt(framesMs, cueInRecording(rep, alignment)) : null;
+  const ground = useGround(filmKey, floor, unit, cueFrame ?? index);
+  const steps = useSteps(filmKey, rep?.ordinal ?? 0);
+  const drawing = useDrawing(filmKey, index);
+  const body = useBody(filmKey, index, info, film);
+  const floorUnder = ground.ground;
+  const cameraMoved = useCameraMoved(film, floorUnder && ground.clickedIn, cueFrame);
+  const firstMove = useFirstMove(film, framesMs, reps, place, tieOf, go);
+  const reading = useMemo(
+    () => floorUnder && alignment && { ground: floorUnder, framesMs, alignment, cueMs },
+    [floorUnder, alignment, framesMs, cueMs],
+  );
+  const people = usePeople();
+  const shoulderM = people.data?.find(({ id }) => id === set.athleteId)?.shoulderM ?? null;
+  const loop = alignment
+    ? {
+        fromMs: inRecording(alignment, cueMs + stretch.fromMs),
+        toMs: inRecording(alignment, cueMs + stretch.toMs),
+        rate: alignment.rate,
+      }
+    : { fromMs: 0, toMs: framesMs.at(-1) ?? 0, rate: 1 };
+  const play = usePlay(framesMs, index, go, loop);
+  const mark = (name: Marked | 'cue') => {
+    if (rep) marking.mark(rep.ordinal, name, index);
+  };
+  const own = (rep && made[rep.ordinal]) ?? NOTHING_MARKED;
+  const goToEvent = (way: 1 | -1) => {
+    if (!rep || !alignment) return;
+    const to = eventFrame(own, cueFrame ?? 0, index, way);
+    if (to !== null) go(to);
+  };
+  const miss = () => {
+    if (rep) marking.miss(rep.ordinal);
+  };
+  useFilmKeys({
+    ArrowLeft: () => go(index - 1),
+    ArrowRight: () => go(index + 1),
+    'Shift+ArrowLeft': () => go(index - MANY),
+    'Shift+ArrowRight': () => go(index + MANY),
+    ArrowUp: () => goToEvent(-1),
+    ArrowDown: () => goToEvent(1),
+    Space: play.toggle,
+    BracketLeft: () => goToRep(place - 1),
+    BracketRight: () => goToRep(place + 1),
+    KeyQ: () => mark('cue'),
+    KeyM: miss,
+    ...Object.fromEntries(MARKED.map((name) => [MARK_KEYS[name][0], () => mark(name)])),
+  });
+
+  const faultsSeen = (rep && (marks[rep.ordinal]?.faults ?? rep.seenFaults)) ?? [];
+  const timed =
+    rep && alignment ? markedEvents(rep, own, framesMs, alignment, marker.ownSdMs) : null;
+  const events: readonly TimedEvent[] = timed?.ok ? timed.value : rep ? [rep.cue] : [];
+  const seenPositions = useSeenPositions(rep, reps, made, framesMs, tie.alignment, pattern, ask);
+  const marked = reps.filter(({ ordinal }) => isMarked(marks[ordinal] ?? NOTHING_MARKED));
+
+  /** Frames from here to the end of the rep. */
+  const lastFrame = alignment
+    ? (own.frames.home ?? frameAt(framesMs, inRecording(alignment, cueMs + stretch.toMs)))
+    : framesMs.length - 1;
+  const ahead = Array.from({ length: Math.max(0, lastFrame - index) }, (_, i) => index + 1 + i);
+
+  const repTitle = ({ ordinal, target }: CalledRep): string =>
+    say('stillsOf', { athlete: review.athlete.name, ordinal, letter: target });
+
+  return {
+    ...{ review, floor, film, tie, framesMs, reps, rep, place, next, cueMs, alignment, stretch },
+    ...{ index, go, goToRep, goToEvent, play, zoom, screenRef, ratio, size, unit },
+    ...{ marking, marker, made, own, timed, events, faultsSeen, marked, mark, miss },
+    ...{ seenPositions, ground, steps, drawing, body, cameraMoved, firstMove, reading, shoulderM },
+    ...{ ahead, title: rep ? repTitle(rep) : '' },
+  };
+}
+
+/** What both sides of the desk are drawn from. */
+export type Desk = ReturnType<typeof useDesk>;
