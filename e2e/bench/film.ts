@@ -1,9 +1,20 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
+import type { SetReviewReply } from '@orthokin/contract';
+import { eventOf } from '@orthokin/core/timing';
 import { Coach } from '../stories/support/coach.js';
+import { filmIt, runCuesOnly, truthOf } from '../stories/support/film.js';
 import { test } from '../stories/support/served.js';
 import { figures } from './support/figures.js';
 import { watchMachine } from './support/machine.js';
+
+/** From the first cue of a set to the second, ms. */
+function nextCueMs(review: SetReviewReply): number {
+  const [first = NaN, second = NaN] = truthOf(review).map(
+    ({ events }) => eventOf(events, 'cue')?.atMs ?? NaN,
+  );
+  return second - first;
+}
 
 const REPS = 6;
 const STEPS = 150;
@@ -100,4 +111,32 @@ test('a film is opened and stepped through, beside the browser’s own film elem
   const blank = await page.context().newPage();
   const sought = await seekTimes(blank, readFileSync(await clip.path()), STEPS);
   console.log(figures('the browser’s own film element, sought frame by frame', sought));
+});
+
+test('a body is followed through a rep, frame by frame', async ({ page }) => {
+  const untimed = await runCuesOnly(page);
+  await filmIt(page, untimed);
+  await page.getByRole('button', { name: 'Find the body' }).click();
+  const picture = page.getByRole('img', { name: /^The picture: click between the hips/ });
+  const box = await picture.boundingBox();
+  if (!box) throw new Error('no picture');
+  for (const down of [0.47, 0.28])
+    await picture.click({ position: { x: box.width / 2, y: down * box.height } });
+  const began = Date.now();
+  await expect(page.getByText('Is it right?')).toBeVisible({ timeout: 60_000 });
+  console.log(`model loaded and three looks: ${Date.now() - began} ms`);
+  const taken = watchMachine();
+  // Without marks it is followed to the next cue, or five seconds: so many frames are looked at.
+  const startedMs = Date.now();
+  await page.getByRole('button', { name: 'Follow it through the rep' }).click();
+  const following = page.getByText(/^Following the body/);
+  await expect(following).toBeVisible();
+  await expect(following).toHaveText(/5\d %/, { timeout: 120_000 });
+  const [, share = NaN] = /(\d+) %/.exec(await following.innerText()) ?? [];
+  const stretchMs = Math.min(5000, nextCueMs(untimed));
+  const frames = (Number(share) / 100) * (stretchMs / (1000 / 60));
+  console.log(
+    `a frame of a followed body: ${((Date.now() - startedMs) / frames).toFixed(0)} ms`,
+    taken(),
+  );
 });

@@ -49,7 +49,7 @@ test('a phone that dies while it films keeps what it filmed so far', async ({
   untouched,
 }) => {
   const coach = new Coach(page);
-  await coach.goToFloor('Idris Fennimar', { reps: 6 });
+  await coach.goToFloor('Idris Fennimar', { reps: 3 });
   await coach.timeBy('Cues only');
   await page.getByRole('button', { name: 'Second screen' }).click();
   const code = (await page.getByRole('dialog').locator('strong').textContent()) ?? '';
@@ -64,8 +64,11 @@ test('a phone that dies while it films keeps what it filmed so far', async ({
   await expect(phone.getByLabel('What the camera sees')).toBeVisible();
   await coach.start();
   await expect(phone.getByText('Filming Idris Fennimar.')).toBeVisible();
+  // A second and more of it: it is kept piece by piece, a second each.
   await phone.waitForTimeout(3500);
   await phone.close({ runBeforeUnload: false });
+  await coach.finished(3);
+  await coach.seeReview();
   const later = await context.newPage();
   await later.goto('/film');
   await later.getByRole('link', { name: /^idris-fennimar\.(webm|mp4), 1 MB$/ }).click();

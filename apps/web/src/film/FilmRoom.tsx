@@ -7,6 +7,7 @@ import { DropZone, FileTrigger, type DropZoneProps } from 'react-aria-components
 import { Link, useParams } from 'react-router';
 import styled from 'styled-components';
 import { useAthleteCare } from '../api/care.js';
+import { NotThere } from '../api/client.js';
 import { useSetReview } from '../api/review.js';
 import { Button, ButtonLink } from '../parts/Button.js';
 import { SelectField } from '../parts/form/SelectField.js';
@@ -69,7 +70,11 @@ export function FilmRoom(): ReactElement {
   if (review.data) return <Room key={setId} review={review.data} />;
   return (
     <Page name={say('film')}>
-      {review.error ? (
+      {review.error instanceof NotThere ? (
+        <Notice action={<Button onPress={() => void review.refetch()}>{say('lookForSet')}</Button>}>
+          {say('setNotHere')}
+        </Notice>
+      ) : review.error ? (
         <Failed error={review.error} again={() => void review.refetch()} />
       ) : (
         <Quiet>{say('readingSet')}</Quiet>

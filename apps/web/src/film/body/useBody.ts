@@ -4,6 +4,7 @@ import {
   type Body,
   type BodyCrop,
   type BodyPointName,
+  type FoundBody,
 } from '@orthokin/core/film';
 import type { Point } from '@orthokin/core/floor';
 import { useRef, useState } from 'react';
@@ -48,6 +49,8 @@ export interface BodyWork {
 const MOST_PX = 540;
 /** Clicked roughly: the first answer says where to look for the second. */
 const [FIRST_LOOKS, NEXT_LOOKS] = [3, 1];
+/** Followed frames that are shown together. */
+const SHOWN_EVERY = 8;
 
 /** Finds the body in the frame on the screen, and follows it from there. */
 export function useBody(
@@ -68,21 +71,24 @@ export function useBody(
   const run = useRef(0);
   const bodyAt = (at: number): Body | null => confirmed[at] ?? found[at] ?? null;
 
-  /** Gives where to look next; `null` where nobody was found. */
-  const look = async (at: number, crop: BodyCrop, looks: number): Promise<BodyCrop | null> => {
-    const filmPx = info?.heightPx ?? MOST_PX;
-    const heightPx = Math.min(MOST_PX, filmPx);
-    const picture = await film.frame(at, heightPx);
-    const one = picture && (await find({ picture, scale: filmPx / heightPx, crop, looks }));
-    if (!one) return null;
-    setFound((now) => ({ ...now, [at]: one.body }));
-    setCrops((now) => ({ ...now, [at]: one.next }));
-    return one.next;
+  const filmPx = info?.heightPx ?? MOST_PX;
+  const heightPx = Math.min(MOST_PX, filmPx);
+  const lent = (at: number) => film.frame(at, heightPx);
+  const look = async (picture: ImageBitmap | null, crop: BodyCrop, looks: number) =>
+    picture && find({ picture, scale: filmPx / heightPx, crop, looks });
+  const show = (some: Readonly<Record<number, FoundBody>>) => {
+    const each = Object.entries(some);
+    const bodies = Object.fromEntries(each.map(([at, one]) => [at, one.body]));
+    const next = Object.fromEntries(each.map(([at, one]) => [at, one.next]));
+    setFound((now) => ({ ...now, ...bodies }));
+    setCrops((now) => ({ ...now, ...next }));
   };
   const lookHere = async (crop: BodyCrop) => {
     setFinding('looking');
     try {
-      setFinding((await look(frame, crop, FIRST_LOOKS)) ? 'idle' : 'nobody');
+      const one = await look(await lent(frame), crop, FIRST_LOOKS);
+      if (one) show({ [frame]: one });
+      setFinding(one ? 'idle' : 'nobody');
     } catch {
       setFinding('failed');
     }
@@ -90,16 +96,31 @@ export function useBody(
   const followOn = async (from: BodyCrop, frames: readonly number[]) => {
     const own = ++run.current;
     let crop: BodyCrop | null = from;
+    let some: Record<number, FoundBody> = {};
+    // While the model looks at one frame the next is decoded; drawing the page anew waits for a few.
+    let next = lent(frames[0] ?? 0);
     try {
       for (const [i, at] of frames.entries()) {
-        if (!crop || run.current !== own) break;
-        setFollowing(i / frames.length);
-        crop = await look(at, crop, NEXT_LOOKS);
+        const picture = await next;
+        if (!crop || run.current !== own) {
+          picture?.close();
+          break;
+        }
+        if (i + 1 < frames.length) next = lent(frames[i + 1] ?? 0);
+        const one: FoundBody | null = await look(picture, crop, NEXT_LOOKS);
+        crop = one?.next ?? null;
+        if (one) some[at] = one;
+        if (i % SHOWN_EVERY === 0) {
+          show(some);
+          some = {};
+          setFollowing(i / frames.length);
+        }
       }
       setFinding(crop ? 'idle' : 'nobody');
     } catch {
       setFinding('failed');
     }
+    show(some);
     setFollowing(null);
   };
   const body = bodyAt(frame);

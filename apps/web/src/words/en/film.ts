@@ -109,6 +109,9 @@ export const film = {
   moveBetween: 'Probably between {from} and {to} s, as drawn on the strip. Look there and mark it.',
   cameraMoved:
     'The camera moved since the markers were clicked: lengths would be wrong here. Click them again in this rep.',
+  setNotHere:
+    'The set of this film is not here. It is sent by the device that ran it, once it is over and the network is there; the film is kept meanwhile.',
+  lookForSet: 'Look again',
   howFilmed: 'How it was filmed',
   slowMotion: 'Slow motion',
   slowedAsFound: 'as the cues say',
