@@ -1,27 +1,33 @@
-import { expect } from '@playwright/test';
+import { expect, type Browser, type Page } from '@playwright/test';
 import { Coach } from './support/coach.js';
 import { untouchedTest as test } from './support/served.js';
 import { expectSound } from './support/sound.js';
 
-test('a phone joins as camera: each set is filmed by itself, kept there, and opened to be marked', async ({
-  page,
-  browser,
-  untouched,
-}) => {
+/** A set with cues only is made ready, and a phone joins it as its camera. */
+async function withCamera(page: Page, browser: Browser, baseURL: string, reps: number) {
   const coach = new Coach(page);
-  await coach.goToFloor('Idris Fennimar', { reps: 2 });
+  await coach.goToFloor('Idris Fennimar', { reps });
   await coach.timeBy('Cues only');
   await page.getByRole('button', { name: 'Second screen' }).click();
   const code = (await page.getByRole('dialog').locator('strong').textContent()) ?? '';
   await page.getByRole('button', { name: 'Close' }).click();
   const context = await browser.newContext({
-    ...{ viewport: { width: 390, height: 844 }, baseURL: untouched.address },
+    ...{ viewport: { width: 390, height: 844 }, baseURL },
     permissions: ['camera', 'microphone'],
   });
   const phone = await context.newPage();
   await phone.goto(`/join/${code}`);
   await phone.getByRole('button', { name: 'Film it' }).click();
   await expect(phone.getByLabel('What the camera sees')).toBeVisible();
+  return { coach, context, phone };
+}
+
+test('a phone joins as camera: each set is filmed by itself, kept there, and opened to be marked', async ({
+  page,
+  browser,
+  untouched,
+}) => {
+  const { coach, context, phone } = await withCamera(page, browser, untouched.address, 2);
   await expect(phone.getByText('It films by itself when a set begins.')).toBeVisible();
   await expectSound(phone);
   await coach.start();
@@ -48,20 +54,7 @@ test('a phone that dies while it films keeps what it filmed so far', async ({
   browser,
   untouched,
 }) => {
-  const coach = new Coach(page);
-  await coach.goToFloor('Idris Fennimar', { reps: 3 });
-  await coach.timeBy('Cues only');
-  await page.getByRole('button', { name: 'Second screen' }).click();
-  const code = (await page.getByRole('dialog').locator('strong').textContent()) ?? '';
-  await page.getByRole('button', { name: 'Close' }).click();
-  const context = await browser.newContext({
-    ...{ viewport: { width: 390, height: 844 }, baseURL: untouched.address },
-    permissions: ['camera', 'microphone'],
-  });
-  const phone = await context.newPage();
-  await phone.goto(`/join/${code}`);
-  await phone.getByRole('button', { name: 'Film it' }).click();
-  await expect(phone.getByLabel('What the camera sees')).toBeVisible();
+  const { coach, context, phone } = await withCamera(page, browser, untouched.address, 3);
   await coach.start();
   await expect(phone.getByText('Filming Idris Fennimar.')).toBeVisible();
   // A second and more of it: it is kept piece by piece, a second each.

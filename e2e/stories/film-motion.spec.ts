@@ -1,7 +1,6 @@
 import { expect } from '@playwright/test';
-import { seenBy, USUAL_CAMERA } from '@orthokin/core/film';
 import { eventOf } from '@orthokin/core/timing';
-import { FRAME_MS, REPS, runCuesOnly, truthOf } from './support/film.js';
+import { clickFloor, FRAME_MS, REPS, runCuesOnly, truthOf } from './support/film.js';
 import { untouchedTest as test } from './support/served.js';
 
 test('where to look for the first move is suggested and never marked; a camera that was knocked is noticed', async ({
@@ -39,16 +38,8 @@ test('where to look for the first move is suggested and never marked; a camera t
   await film('somebody knocks against it in the middle');
   await page.getByRole('button', { name: new RegExp(`^Rep ${first?.ordinal ?? 1},`) }).click();
   await page.getByRole('button', { name: 'Measure on the floor' }).click();
-  const picture = page.getByRole('img', { name: 'The picture: click the floor in it' });
-  for (const place of [...untimed.pattern.targets.map(({ at }) => at), { x: 0, y: 0 }]) {
-    await picture.scrollIntoViewIfNeeded();
-    const box = await picture.boundingBox();
-    if (!box) throw new Error('no picture');
-    const { x, y } = seenBy(USUAL_CAMERA, place);
-    await picture.click({
-      position: { x: box.width * (0.5 + x), y: box.height / 2 + box.width * y },
-    });
-  }
+  for (const place of [...untimed.pattern.targets.map(({ at }) => at), { x: 0, y: 0 }])
+    await clickFloor(page, place);
   await expect(page.getByText('Click two places on the floor')).toBeVisible();
   const moved = page.getByText(/The camera moved since the markers were clicked/);
   await expect(moved).toBeHidden();

@@ -6,7 +6,15 @@ import { seenBy, USUAL_CAMERA } from '@orthokin/core/film';
 import type { Point } from '@orthokin/core/floor';
 import { eventOf, type EventName } from '@orthokin/core/timing';
 import { Coach, timeOf } from './support/coach.js';
-import { FRAME_MS, REPS, runCuesOnly, shownMs, stepTo, truthOf } from './support/film.js';
+import {
+  clickFloor,
+  FRAME_MS,
+  REPS,
+  runCuesOnly,
+  shownMs,
+  stepTo,
+  truthOf,
+} from './support/film.js';
 import { untouchedTest as test } from './support/served.js';
 import { expectSound } from './support/sound.js';
 
@@ -27,16 +35,7 @@ const MARKS: readonly (readonly [EventName, string])[] = [
 async function measureStance(page: Page, { pattern }: SetReviewReply): Promise<void> {
   await page.getByRole('button', { name: 'Rep before' }).click();
   await page.getByRole('button', { name: 'Measure on the floor' }).click();
-  const picture = page.getByRole('img', { name: 'The picture: click the floor in it' });
-  const click = async (place: Point) => {
-    await picture.scrollIntoViewIfNeeded();
-    const box = await picture.boundingBox();
-    if (!box) throw new Error('no picture');
-    const { x, y } = seenBy(USUAL_CAMERA, place);
-    await picture.click({
-      position: { x: box.width * (0.5 + x), y: box.height / 2 + box.width * y },
-    });
-  };
+  const click = (place: Point) => clickFloor(page, place);
   for (const { letter, at } of pattern.targets) {
     await expect(page.getByText(`Click marker ${letter} where it stands`)).toBeVisible();
     await click(at);

@@ -1,6 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import type { SetReviewReply } from '@orthokin/contract';
-import { filmedReps, type FilmedRep } from '@orthokin/core/film';
+import { filmedReps, seenBy, USUAL_CAMERA, type FilmedRep } from '@orthokin/core/film';
+import type { Point } from '@orthokin/core/floor';
 import { eventOf } from '@orthokin/core/timing';
 import { Coach } from './coach.js';
 
@@ -51,5 +52,17 @@ export async function filmIt(page: Page, { set }: SetReviewReply): Promise<void>
   await page.getByRole('button', { name: 'Film the simulated athlete' }).click();
   await expect(page.getByText(`${REPS} of ${REPS} cues heard in the film`)).toBeVisible({
     timeout: 120_000,
+  });
+}
+
+/** Clicks a place of the floor where the made-up camera sees it. */
+export async function clickFloor(page: Page, place: Point): Promise<void> {
+  const picture = page.getByRole('img', { name: 'The picture: click the floor in it' });
+  await picture.scrollIntoViewIfNeeded();
+  const box = await picture.boundingBox();
+  if (!box) throw new Error('no picture');
+  const { x, y } = seenBy(USUAL_CAMERA, place);
+  await picture.click({
+    position: { x: box.width * (0.5 + x), y: box.height / 2 + box.width * y },
   });
 }
