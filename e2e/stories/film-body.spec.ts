@@ -23,8 +23,8 @@ const JOINTS: readonly (readonly [BodyPointName, string])[] = [
   ['leftAnkle', 'left ankle'],
   ['rightAnkle', 'right ankle'],
 ];
-/** A fifteenth of the figure's height. */
-const NEAR = 1 / 15;
+/** A tenth of the figure’s height. */
+const NEAR = 1 / 10;
 
 /** The simulated athlete's joints in the picture: shares of its width from its middle. */
 const truly = (reps: readonly FilmedRep[], atMs: number, name: BodyPointName): Point =>

@@ -11,6 +11,7 @@ import {
   phaseSpans,
   playSpan,
   rhythmOf,
+  stepLengthsM,
   type Tap,
 } from '@orthokin/core/footwork';
 import { arrivalMs, homeMs, legOf, type Leg, type Pattern } from '@orthokin/core/pattern';
@@ -35,6 +36,26 @@ describe('figures', () => {
       legTo('F').placements.filter(({ phase }) => phase === 'travel' || phase === 'load').length,
     );
     expect(baseWidthsM.stance).toBeCloseTo(1.4 * 0.42, 9);
+  });
+
+  test('of each step: from where the other foot stands to where this one lands', () => {
+    const { stance } = star;
+    const leg = legTo('F');
+    const placed = (foot: 'left' | 'right', x: number, y: number) => ({
+      ...(leg.placements[0] as (typeof leg.placements)[number]),
+      ...{ foot, at: { x, y } },
+    });
+    const two = {
+      ...leg,
+      placements: [placed('right', 1, 0), placed('right', 1.5, 0), placed('left', 1, 0)],
+    };
+    const [first, again, second] = stepLengthsM(star, two);
+    expect(first).toBeCloseTo(distance({ x: 1, y: 0 }, stance.left.at), 12);
+    // A foot that is set again steps from the foot that stood, not from itself.
+    expect(again).toBeCloseTo(distance({ x: 1.5, y: 0 }, stance.left.at), 12);
+    expect(second).toBeCloseTo(0.5, 12);
+    expect(stepLengthsM(star, { ...leg, placements: [] })).toEqual([]);
+    for (const length of stepLengthsM(star, leg)) expect(length).toBeLessThan(2);
   });
 
   test('of a pattern: bits of choice, distance, turns and cycle; unknown without feet', () => {

@@ -64,6 +64,7 @@ const RungLine = styled.li`
   }
   .asks span:first-child {
     flex-basis: 100%;
+    white-space: normal;
   }
   .asks span {
     display: inline-flex;

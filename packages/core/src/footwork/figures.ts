@@ -1,10 +1,20 @@
-import { distance, HOME, heading, midpoint, pathLength, turn, type Point } from '../floor/index.js';
+import {
+  distance,
+  HOME,
+  heading,
+  midpoint,
+  otherSide,
+  pathLength,
+  turn,
+  type Point,
+} from '../floor/index.js';
 import {
   arrivalMs,
   baseWidth,
   homeMs,
   POSITION_NAMES,
   positionOf,
+  standings,
   targetOf,
   type Leg,
   type Pattern,
@@ -69,6 +79,15 @@ export function legFigures(pattern: Pattern, leg: Leg): LegFigures {
     back: wayFigures(paths.back, stepsIn('recovery'), home === null ? null : home - leg.actionMs),
     baseWidthsM: widths,
   };
+}
+
+/** Length of each step of a leg, m: from where the other foot stands to where this one lands. */
+export function stepLengthsM({ stance }: Pick<Pattern, 'stance'>, { placements }: Leg): number[] {
+  const before = [stance, ...standings(stance, placements)];
+  return placements.map(({ foot, at }, i) => {
+    const other = (before[i] ?? stance)[otherSide(foot)];
+    return distance(at, other.at);
+  });
 }
 
 /** How far outside home base the middle between the feet ends, m; 0 inside it, `null` without a way home. */

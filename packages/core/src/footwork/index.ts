@@ -4,6 +4,7 @@ export {
   detourRatio,
   legFigures,
   shortOfHomeM,
+  stepLengthsM,
   patternFigures,
   type LegFigures,
   type PatternFigures,

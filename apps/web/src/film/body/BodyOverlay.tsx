@@ -5,15 +5,10 @@ import { colour } from '../../parts/tokens.js';
 import { useDrag } from '../../parts/useDrag.js';
 import { bodyPointWords, say } from '../../words/film.js';
 import { OWN_KEYS } from '../play/useFilmKeys.js';
+import { arrowWay } from '../screen/arrow-way.js';
 import { PictureSurface } from '../screen/PictureSurface.js';
 import type { BodyWork } from './useBody.js';
 
-const NUDGES: Readonly<Record<string, Point>> = {
-  ArrowLeft: { x: -1, y: 0 },
-  ArrowRight: { x: 1, y: 0 },
-  ArrowUp: { x: 0, y: -1 },
-  ArrowDown: { x: 0, y: 1 },
-};
 const FAINT = 0.4;
 
 /** A point of the body, moved by pointer or by arrow keys. */
@@ -49,7 +44,7 @@ function Handle({
     },
   });
   const nudge = (event: KeyboardEvent) => {
-    const by = NUDGES[event.key];
+    const by = arrowWay(event.key);
     if (!by) return;
     event.preventDefault();
     onMove({ x: at.x + by.x * unit, y: at.y + by.y * unit });

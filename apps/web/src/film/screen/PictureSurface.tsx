@@ -1,8 +1,18 @@
 import type { Point } from '@orthokin/core/floor';
-import type { PointerEvent, ReactElement, ReactNode } from 'react';
+import {
+  useState,
+  type KeyboardEvent,
+  type PointerEvent,
+  type ReactElement,
+  type ReactNode,
+} from 'react';
 import styled from 'styled-components';
-import { MONO } from '../../parts/tokens.js';
-import { KEEPS_PRESSES } from './usePictureZoom.js';
+import { Unseen } from '../../parts/Text.js';
+import { colour, MONO } from '../../parts/tokens.js';
+import { say } from '../../words/film.js';
+import { OWN_KEYS } from '../play/useFilmKeys.js';
+import { arrowWay } from './arrow-way.js';
+import { KEEPS_PRESSES } from './keeps-presses.js';
 
 const Over = styled.svg`
   position: absolute;
@@ -17,7 +27,14 @@ const Over = styled.svg`
   }
 `;
 
-/** Something drawn over the picture that is clicked; places are pixels of the film. */
+/** Steps of the cross over the whole picture: as the arrows move it, and with Shift. */
+const [STEPS, FINE_STEPS] = [60, 640];
+const CROSS = 1 / 40;
+
+/**
+ * Something drawn over the picture that is clicked, by pointer, or by keys: a cross that the arrows move
+ * and Enter clicks. Places are pixels of the film.
+ */
 export function PictureSurface({
   label,
   widthPx,
@@ -31,9 +48,11 @@ export function PictureSurface({
   heightPx: number;
   /** What is drawn can be taken hold of by itself. */
   holdsButtons?: boolean;
-  onPress: (at: Point, event: PointerEvent) => void;
+  onPress: (at: Point, how: { readonly shiftKey: boolean }) => void;
   children: ReactNode;
 }): ReactElement {
+  const [cross, setCross] = useState<Point>({ x: widthPx / 2, y: heightPx / 2 });
+  const [hasKeys, setHasKeys] = useState(false);
   const press = (event: PointerEvent<SVGSVGElement>) => {
     const { left, top, width, height } = event.currentTarget.getBoundingClientRect();
     onPress(
@@ -44,16 +63,48 @@ export function PictureSurface({
       event,
     );
   };
+  const key = (event: KeyboardEvent) => {
+    const way = arrowWay(event.key);
+    if (way) {
+      const by = widthPx / (event.shiftKey ? FINE_STEPS : STEPS);
+      setCross({
+        x: Math.min(widthPx, Math.max(0, cross.x + way.x * by)),
+        y: Math.min(heightPx, Math.max(0, cross.y + way.y * by)),
+      });
+    } else if (event.key === 'Enter') onPress(cross, event);
+    else return;
+    event.preventDefault();
+  };
+  const arm = widthPx * CROSS;
   return (
-    <Over
-      viewBox={`0 0 ${widthPx} ${heightPx}`}
-      preserveAspectRatio="none"
-      role={holdsButtons ? 'group' : 'img'}
-      aria-label={label}
-      onPointerDown={press}
-      {...{ [KEEPS_PRESSES]: '' }}
-    >
-      {children}
-    </Over>
+    <>
+      <Unseen
+        as="button"
+        type="button"
+        {...{ [OWN_KEYS]: '' }}
+        aria-label={say('clickByKeys')}
+        onKeyDown={key}
+        onFocus={() => setHasKeys(true)}
+        onBlur={() => setHasKeys(false)}
+      />
+      <Over
+        viewBox={`0 0 ${widthPx} ${heightPx}`}
+        preserveAspectRatio="none"
+        role={holdsButtons ? 'group' : 'img'}
+        aria-label={label}
+        onPointerDown={press}
+        {...{ [KEEPS_PRESSES]: '' }}
+      >
+        {children}
+        {hasKeys && (
+          <path
+            d={`M${cross.x - arm} ${cross.y}h${2 * arm}M${cross.x} ${cross.y - arm}v${2 * arm}`}
+            stroke={colour('here')}
+            strokeWidth={widthPx / 320}
+            pointerEvents="none"
+          />
+        )}
+      </Over>
+    </>
   );
 }

@@ -1,11 +1,9 @@
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from 'd3-zoom';
 import { useEffect, useRef, useState } from 'react';
+import { KEEPS_PRESSES } from './keeps-presses.js';
 
 const MOST = 8;
-
-/** What is clicked in the picture keeps a press for itself; the wheel zooms everywhere. */
-export const KEEPS_PRESSES = 'data-keeps-presses';
 
 const isKept = (target: EventTarget | null): boolean =>
   target instanceof Element && target.closest(`[${KEEPS_PRESSES}]`) !== null;

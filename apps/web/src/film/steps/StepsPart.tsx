@@ -1,5 +1,5 @@
 import { filmedSteps, legOnFilm, type Body, type StepReading } from '@orthokin/core/film';
-import { checkLeg, legFigures, pathsOf, shortOfHomeM } from '@orthokin/core/footwork';
+import { checkLeg, legFigures, pathsOf, shortOfHomeM, stepLengthsM } from '@orthokin/core/footwork';
 import { HOME, type LengthUnit } from '@orthokin/core/floor';
 import { legOf, targetOf, withLeg, type Leg, type Pattern } from '@orthokin/core/pattern';
 import { problemSentence } from '@orthokin/core/result';
@@ -146,6 +146,8 @@ function Read({
 
 type OnPattern = readonly [Pattern, Leg];
 
+const longest = (lengthsM: readonly number[]): number | null =>
+  lengthsM.length === 0 ? null : Math.max(...lengthsM);
 const metres = (m: number | null | undefined): string => (m == null ? '–' : m.toFixed(2));
 const inSeconds = (ms: number | null): string => (ms === null ? '–' : seconds(ms));
 
@@ -165,6 +167,7 @@ function StepFigures({
     [say('wayBackM'), ({ back }) => metres(back.pathM)],
     [say('arrivalS'), ({ out }) => inSeconds(out.ms)],
     [say('homeS'), ({ back }) => inSeconds(back.ms)],
+    [say('longestStepM'), (_, of) => metres(longest(stepLengthsM(...of)))],
     [say('baseLoadM'), ({ baseWidthsM }) => metres(baseWidthsM.load)],
     [say('shortOfHomeM'), (_, of) => metres(shortOfHomeM(...of))],
   ];

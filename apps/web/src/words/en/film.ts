@@ -112,6 +112,8 @@ export const film = {
   setNotHere:
     'The set of this film is not here. It is sent by the device that ran it, once it is over and the network is there; the film is kept meanwhile.',
   lookForSet: 'Look again',
+  clickByKeys: 'Click by keys: the arrows move a cross over the picture, Enter clicks',
+  longestStepM: 'Longest step, m',
   howFilmed: 'How it was filmed',
   slowMotion: 'Slow motion',
   slowedAsFound: 'as the cues say',
