@@ -69,7 +69,8 @@ export interface Span {
 /**
  * When the first move probably began, from where somebody is in the pictures round a cue: it is looked
  * for there, never taken for measured. A split-step goes up and down on the spot and is no way; what is
- * seen of a way comes late.
+ * seen of a way comes late. A false start is not found: until 100 ms after the cue everybody is taken to
+ * stand.
  *
  * @param seen in the order of their times, from before the cue on
  * @returns `null` where nobody left the place
