@@ -6,6 +6,9 @@ import { Quiet } from './Text.js';
 import { colour, MONO, NARROW } from './tokens.js';
 
 const Row = styled(KeyRow)`
+  button {
+    text-align: left;
+  }
   button[data-holds] {
     border-color: ${colour('ink')};
     box-shadow: inset 0 0 0 1.5px ${colour('ink')};
