@@ -9,6 +9,7 @@ import {
   filmedReps,
   foundBody,
   fromCrop,
+  hipHeightAgainst,
   MODEL_PX,
   MODEL_VALUES,
   USUAL_CAMERA,
@@ -161,6 +162,13 @@ describe('angles of a body', () => {
     expect(angles.rightKnee).toBeCloseTo(180, 9);
     expect(angles.trunkLean).toBeCloseTo((Math.atan2(30, 60) * 180) / Math.PI, 6);
     expect(angles.hipHeight).toBeLessThan(0.9);
+  });
+
+  test('hips are told against the stance, where both are known', () => {
+    const low = bodyAngles(withPoint(UPRIGHT, 'leftKnee', { x: 52, y: 200 }));
+    expect(hipHeightAgainst(low, bodyAngles(UPRIGHT))).toBeCloseTo(low.hipHeight ?? NaN, 9);
+    expect(hipHeightAgainst(low, null)).toBeNull();
+    expect(hipHeightAgainst(bodyAngles(bodyOf({})), low)).toBeNull();
   });
 
   test('a joint of which an end is not seen has none; one that somebody put there is seen', () => {

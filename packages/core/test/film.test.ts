@@ -9,6 +9,7 @@ import {
   findTones,
   frameAt,
   frameRate,
+  framesThrough,
   groundOf,
   inPicture,
   inRecording,
@@ -18,7 +19,7 @@ import {
   onFloor,
   onSetClock,
   repeatabilityMs,
-  slowFactor,
+  taggedFactor,
   tiedByHand,
   usualRepeatabilityMs,
   vttTime,
@@ -195,10 +196,14 @@ describe('what a film’s tags say of it', () => {
   });
 
   test('makes a factor of slow motion, or none', () => {
-    expect([slowFactor(240, 29.97), slowFactor(119.9, 29.97), slowFactor(60, 59.94)]).toEqual([
-      8, 4, 1,
-    ]);
-    expect([slowFactor(90, 30), slowFactor(30, 120)]).toEqual([null, null]);
+    const played = (perS: number) => Array.from({ length: 9 }, (_, i) => (i * 1000) / perS);
+    expect([
+      taggedFactor(240, played(29.97)),
+      taggedFactor(119.9, played(29.97)),
+      taggedFactor(60, played(59.94)),
+    ]).toEqual([8, 4, 1]);
+    expect([taggedFactor(null, played(30)), taggedFactor(240, [0])]).toEqual([null, null]);
+    expect([taggedFactor(90, played(30)), taggedFactor(30, played(120))]).toEqual([null, null]);
   });
 
   test('said by hand, it is the only one that is thought of; then one marked cue ties a film', () => {
@@ -247,6 +252,23 @@ describe('an event marked at a frame', () => {
     expect(repeatabilityMs(marked(), marked())).toBeGreaterThan(8);
     expect(repeatabilityMs(marked(), marked())).toBeLessThan(10);
     expect(repeatabilityMs([1], [2])).toBeNull();
+  });
+
+  test('frames through a stretch are all of it, or so many of them from end to end', () => {
+    const framesMs = Array.from({ length: 100 }, (_, i) => 10 * i);
+    expect(framesThrough(framesMs, 95, 130, 90)).toEqual([9, 10, 11, 12, 13]);
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 990 }),
+        fc.integer({ min: 1, max: 50 }),
+        (from, most) => {
+          const some = framesThrough(framesMs, from, 990, most);
+          expect(some.length).toBeLessThanOrEqual(most);
+          expect(some[0]).toBe(frameAt(framesMs, from));
+          expect(some.at(-1)).toBeLessThanOrEqual(99);
+        },
+      ),
+    );
   });
 
   test('the frame on the screen is the last that is not later', () => {

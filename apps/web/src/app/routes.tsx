@@ -1,6 +1,7 @@
 import { createBrowserRouter } from 'react-router';
 import { Frame } from './Frame.js';
 import { Home } from './Home.js';
+import { atRest } from '../parts/at-rest.js';
 import { Lost } from './Lost.js';
 import { Opening } from './Opening.js';
 
@@ -90,8 +91,8 @@ const cards = async () => ({
  * gone by the time the set is over.
  */
 export function fetchPlacesAhead(): void {
-  const fetch = () =>
-    void Promise.all(
+  void atRest(1000).then(() =>
+    Promise.all(
       [
         people,
         floor,
@@ -105,9 +106,8 @@ export function fetchPlacesAhead(): void {
         athleteLadder,
         library,
       ].map((place) => place().catch(() => undefined)),
-    );
-  if ('requestIdleCallback' in window) requestIdleCallback(fetch);
-  else setTimeout(fetch, 1000);
+    ),
+  );
 }
 
 const join = async () => ({ Component: (await import('../join/JoinPage.js')).JoinPage });

@@ -1,3 +1,5 @@
+import { DAY_MS } from '@orthokin/core/stats';
+
 /** From where a film was taken, as whoever films says. */
 export const FILM_ANGLES = ['front', 'side', 'behind', 'above'] as const;
 export type FilmAngle = (typeof FILM_ANGLES)[number];
@@ -38,7 +40,7 @@ const ABOUT = 'about.json';
 const FILE = 'film';
 const pieceName = (n: number): string => `${FILE}-${String(n).padStart(6, '0')}`;
 /** Nobody writes at a film for so long: it was broken off, ms. */
-const BROKEN_OFF_MS = 86_400_000;
+const BROKEN_OFF_MS = DAY_MS;
 
 const folder = async (): Promise<FileSystemDirectoryHandle> =>
   (await navigator.storage.getDirectory()).getDirectoryHandle(FOLDER, { create: true });
@@ -89,9 +91,14 @@ export async function keepFilm({ clubId, setId }: FilmOf, film: File): Promise<s
   const id = crypto.randomUUID();
   const own = await folderOf(id, true);
   const about: About = { clubId, setId, name: film.name, type: film.type, keptAt: Date.now() };
-  await writeAbout(own, { ...about, isPart: true });
-  await write(own, FILE, film);
-  await writeAbout(own, about);
+  try {
+    await writeAbout(own, { ...about, isPart: true });
+    await write(own, FILE, film);
+    await writeAbout(own, about);
+  } catch (error) {
+    await letGo(id);
+    throw error;
+  }
   return id;
 }
 

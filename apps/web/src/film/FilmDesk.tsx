@@ -1,11 +1,11 @@
+import type { SetReviewReply } from '@orthokin/contract';
+import type { Pattern } from '@orthokin/core/pattern';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { MIDDLE } from '../parts/tokens.js';
 import { DeskPicture } from './desk/DeskPicture.js';
 import { DeskTools } from './desk/DeskTools.js';
 import { useDesk } from './desk/useDesk.js';
-import type { SetReviewReply } from '@orthokin/contract';
-import type { Pattern } from '@orthokin/core/pattern';
-import { type ReactElement } from 'react';
-import styled from 'styled-components';
-import { MIDDLE } from '../parts/tokens.js';
 
 const Columns = styled.div`
   display: grid;

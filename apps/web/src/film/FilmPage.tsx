@@ -1,5 +1,6 @@
 import type { AthleteCourseReply } from '@orthokin/contract';
 import type { SetSource } from '@orthokin/core/run';
+import { DAY_MS } from '@orthokin/core/stats';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Trash2 } from 'lucide-react';
 import type { ReactElement } from 'react';
@@ -9,6 +10,7 @@ import { useClub } from '../api/club.js';
 import { useCourse } from '../api/review.js';
 import { useSquad } from '../api/squad.js';
 import { useAddress } from '../parts/useAddress.js';
+import { KEPT } from './kept-films.js';
 import { Button, ButtonLink } from '../parts/Button.js';
 import { SelectField } from '../parts/form/SelectField.js';
 import { Lines } from '../parts/Lines.js';
@@ -50,9 +52,6 @@ const sizeWords = (bytes: number): string =>
     ? say('megabytes', { n: Math.floor(bytes / MEGA) })
     : say('gigabytes', { n: Math.floor(bytes / GIGA) });
 
-const KEPT = ['kept films'];
-
-const DAY_MS = 86_400_000;
 /** Kept until somebody deletes it. */
 const ALWAYS = 'always';
 const KEEPS = [

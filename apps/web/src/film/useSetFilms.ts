@@ -10,6 +10,7 @@ import {
   type KeptFilm,
 } from '../device/film-store.js';
 import { useAddress } from '../parts/useAddress.js';
+import { KEPT } from './kept-films.js';
 
 /** The films of a set, and the one that is looked at. */
 export interface SetFilms {
@@ -35,7 +36,7 @@ export function useSetFilms(setId: string): SetFilms {
   const [fresh, setFresh] = useState<{ file: File; id: string | null } | null>(null);
   const [notKept, setNotKept] = useState<unknown>(null);
   const films = useQuery({
-    queryKey: ['kept films', 'of set', setId],
+    queryKey: [...KEPT, 'of set', setId],
     queryFn: () => filmsOf(setId),
     staleTime: 0,
   });
@@ -44,12 +45,12 @@ export function useSetFilms(setId: string): SetFilms {
     kept?.find(({ id }) => id === (fresh ? fresh.id : address.get('film'))) ??
     (fresh ? undefined : kept?.[0]);
   const file = useQuery({
-    queryKey: ['kept films', 'file', chosen?.id],
+    queryKey: [...KEPT, 'file', chosen?.id],
     queryFn: () => filmFile(chosen?.id ?? ''),
     enabled: chosen !== undefined && fresh === null,
     staleTime: 0,
   });
-  const again = () => client.invalidateQueries({ queryKey: ['kept films', 'of set'] });
+  const again = () => client.invalidateQueries({ queryKey: [...KEPT, 'of set'] });
   const take = (taken: File) => {
     setNotKept(null);
     setFresh({ file: taken, id: null });

@@ -6,6 +6,7 @@ import styled from 'styled-components';
 import { useSquad } from '../api/squad.js';
 import { useGroupFilter } from '../api/useGroupFilter.js';
 import { useRemembered } from '../device/useRemembered.js';
+import { atRest } from '../parts/at-rest.js';
 import { ButtonLink } from '../parts/Button.js';
 import { Failed } from '../parts/Notice.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
@@ -15,7 +16,10 @@ import type { SquadOrder } from './SquadTools.js';
 import { needHeading, say, squadSentence } from '../words/squad.js';
 
 /** Who needs the coach is seen before the means to look for somebody have come. */
-const SquadTools = lazy(async () => ({ default: (await import('./SquadTools.js')).SquadTools }));
+const SquadTools = lazy(async () => {
+  await atRest(100);
+  return { default: (await import('./SquadTools.js')).SquadTools };
+});
 
 const Tools = styled.div`
   display: flex;

@@ -196,6 +196,12 @@ export function bodyAngles(body: Body): BodyAngles {
   };
 }
 
+/** Height of the hips against that in the stance, as a share; `null` where either is not known. */
+export const hipHeightAgainst = (
+  { hipHeight }: Pick<BodyAngles, 'hipHeight'>,
+  stance: Pick<BodyAngles, 'hipHeight'> | null,
+): number | null => (hipHeight !== null && stance?.hipHeight ? hipHeight / stance.hipHeight : null);
+
 /** One angle over some bodies: the middle one, the least and the most, of how many. */
 export interface AngleOver {
   readonly median: number;

@@ -1,4 +1,5 @@
 import { SLOW_FACTORS, type SlowFactor } from './align.js';
+import { frameRate } from './mark.js';
 
 /** Where phones write at how many frames a second they filmed, whatever the file plays at. */
 const CAPTURE_TAG = 'com.android.capture.fps';
@@ -20,8 +21,19 @@ export function captureRate(tags: Readonly<Record<string, unknown>>): number | n
   return rate > 0 && rate <= FASTEST ? rate : null;
 }
 
-/** How many times slowed a film is that was captured at one rate and is played at another; `null`: by none of the usual factors. */
-export function slowFactor(capturedPerS: number, playedPerS: number): SlowFactor | null {
-  const factor = Math.round(capturedPerS / playedPerS);
+/**
+ * How many times slowed a film is by its own tags, against how its frames follow each other; `null` where
+ * it does not say, or by none of the usual factors.
+ *
+ * @param capturedPerS frames a second it was captured at by its tags
+ * @param framesMs presentation times, ms, in order
+ */
+export function taggedFactor(
+  capturedPerS: number | null,
+  framesMs: readonly number[],
+): SlowFactor | null {
+  const { gapMs } = frameRate(framesMs);
+  if (capturedPerS === null || gapMs === 0) return null;
+  const factor = Math.round((capturedPerS * gapMs) / 1000);
   return SLOW_FACTORS.find((each) => each === factor) ?? null;
 }

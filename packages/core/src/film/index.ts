@@ -25,6 +25,7 @@ export {
 export {
   frameAt,
   frameRate,
+  framesThrough,
   markAt,
   repeatabilityMs,
   usualRepeatabilityMs,
@@ -48,6 +49,7 @@ export {
   cropOfBody,
   foundBody,
   fromCrop,
+  hipHeightAgainst,
   LEAST_SEEN,
   MODEL_PX,
   MODEL_VALUES,
@@ -61,7 +63,7 @@ export {
   type FoundBody,
 } from './body.js';
 export { figureAt, figureSeenBy, type Figure, type FigurePoint } from './simulated-figure.js';
-export { captureRate, slowFactor } from './capture.js';
+export { captureRate, taggedFactor } from './capture.js';
 export {
   betterRep,
   checkSeen,
@@ -97,7 +99,9 @@ export {
   type StepReading,
 } from './steps.js';
 export {
+  AWAY_MS,
   cameraShift,
+  FIRST_MOVE_WINDOW,
   firstMoveSpan,
   middleOfMoved,
   stillBackground,

@@ -62,6 +62,18 @@ export function frameAt(framesMs: readonly number[], recordingMs: number): numbe
   return low;
 }
 
+/** Frames from one moment of a recording to another, at most so many, evenly spread. */
+export function framesThrough(
+  framesMs: readonly number[],
+  fromMs: number,
+  toMs: number,
+  most: number,
+): number[] {
+  const [first, last] = [frameAt(framesMs, fromMs), frameAt(framesMs, toMs)];
+  const step = Math.max(1, Math.ceil((last - first + 1) / most));
+  return Array.from({ length: Math.floor((last - first) / step) + 1 }, (_, i) => first + i * step);
+}
+
 /** Gaps that differ by more than this share of the usual one are no rounding of the file's. */
 const UNEVEN = 0.1;
 

@@ -49,6 +49,17 @@ export interface PlaceSeen {
   readonly at: Point;
 }
 
+/** A stretch of time, ms from the cue. */
+export interface Span {
+  readonly fromMs: number;
+  readonly toMs: number;
+}
+
+/** Looked through from before the cue until whoever was called is under way, ms from it. */
+export const FIRST_MOVE_WINDOW: Span = { fromMs: -200, toMs: 1100 };
+/** So long after their cues athletes are away from home, ms: what stands still is found then. */
+export const AWAY_MS = 1200;
+
 /** Sooner after the cue nobody can have answered it, ms: what is seen until then is standing. */
 const STANDS_UNTIL_MS = 100;
 /** So many standard deviations from where somebody stood, and so many pixels at the least, is a way. */
@@ -59,12 +70,6 @@ const GOES_ON_MS = 60;
 const SEEN_LATE_MS = 110;
 /** Fewer pictures of somebody standing say nothing. */
 const FEWEST_STANDING = 3;
-
-/** A stretch of time, ms from the cue. */
-export interface Span {
-  readonly fromMs: number;
-  readonly toMs: number;
-}
 
 /**
  * When the first move probably began, from where somebody is in the pictures round a cue: it is looked

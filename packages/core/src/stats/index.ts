@@ -21,6 +21,7 @@ export {
 export { compareTimes, quantileCurve, type Comparison } from './compare.js';
 export {
   byDay,
+  DAY_MS,
   dayNumber,
   daysOfRungs,
   groupBy,

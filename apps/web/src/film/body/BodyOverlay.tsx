@@ -1,11 +1,12 @@
 import { BODY_LINES, BODY_POINTS, LEAST_SEEN, type BodyPointName } from '@orthokin/core/film';
 import type { Point } from '@orthokin/core/floor';
 import type { KeyboardEvent, PointerEvent, ReactElement } from 'react';
+import { arrowWay } from '../../parts/arrow-way.js';
 import { colour } from '../../parts/tokens.js';
 import { useDrag } from '../../parts/useDrag.js';
 import { bodyPointWords, say } from '../../words/film.js';
 import { OWN_KEYS } from '../play/useFilmKeys.js';
-import { arrowWay } from '../screen/arrow-way.js';
+import { placeInPicture } from '../screen/place-in-picture.js';
 import { PictureSurface } from '../screen/PictureSurface.js';
 import type { BodyWork } from './useBody.js';
 
@@ -27,12 +28,8 @@ function Handle({
   widthPx: number;
   onMove: (at: Point) => void;
 }): ReactElement {
-  const placeOf = ({ currentTarget, clientX, clientY }: PointerEvent): Point => {
-    const picture = (currentTarget as SVGElement).ownerSVGElement;
-    const { left, top, width } = picture?.getBoundingClientRect() ?? new DOMRect();
-    const px = widthPx / Math.max(1, width);
-    return { x: (clientX - left) * px, y: (clientY - top) * px };
-  };
+  const placeOf = (event: PointerEvent): Point =>
+    placeInPicture(event.currentTarget.closest('svg'), widthPx, event);
   const drag = useDrag<Point>({
     take: (event) => {
       const taken = placeOf(event);

@@ -2,6 +2,7 @@ import {
   anglesOver,
   BODY_ANGLES,
   bodyAngles,
+  hipHeightAgainst,
   type Body,
   type BodyAngles,
 } from '@orthokin/core/film';
@@ -34,8 +35,8 @@ const angleText = (
   const value = angles[name];
   if (value === null) return '–';
   if (name !== 'hipHeight') return say('degrees', { degrees: Math.round(value) });
-  const usual = stance?.hipHeight;
-  return usual ? percent(value / usual) : '–';
+  const share = hipHeightAgainst(angles, stance);
+  return share === null ? '–' : percent(share);
 };
 
 /** The athlete's body in the picture: its points found, moved and confirmed, and the angles they make. */

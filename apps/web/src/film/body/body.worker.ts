@@ -8,7 +8,11 @@ let looking: Promise<void> = Promise.resolve();
 
 async function find({ picture, scale, crop, looks }: Asked): Promise<FoundBody | null> {
   model ??= BodyModel.load();
-  const loaded = await model;
+  const loaded = await model.catch((error: unknown) => {
+    // It may come the next time: the network was away.
+    model = null;
+    throw error;
+  });
   let found: FoundBody | null = null;
   for (let look = 0; look < looks; look++) {
     found = await loaded.look(picture, scale, found?.next ?? crop);

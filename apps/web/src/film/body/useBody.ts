@@ -41,7 +41,8 @@ export interface BodyWork {
   readonly clickAgain: () => void;
   /** Share of the frames that it was followed through; `null` while it is not. */
   readonly following: number | null;
-  readonly follow: ((frames: readonly number[]) => void) | null;
+  /** From the frame on the screen to another; `null` where nobody was found in it. */
+  readonly follow: ((to: number) => void) | null;
   readonly stop: () => void;
 }
 
@@ -61,28 +62,22 @@ export function useBody(
 ): BodyWork {
   const find = useBodyFinder();
   const [confirmed, keep] = useRemembered<ByFrame>(`film-bodies.${filmKey}`, {});
-  const [found, setFound] = useState<ByFrame>({});
-  const [crops, setCrops] = useState<Readonly<Record<number, BodyCrop>>>({});
+  const [found, setFound] = useState<Readonly<Record<number, FoundBody>>>({});
   const [isOn, setOn] = useState(false);
   const [hips, setHips] = useState<Point | null>(null);
   const [finding, setFinding] = useState<Finding>('idle');
   const [following, setFollowing] = useState<number | null>(null);
   /** Each run of following has a number; another one, or a stop, ends it. */
   const run = useRef(0);
-  const bodyAt = (at: number): Body | null => confirmed[at] ?? found[at] ?? null;
+  const bodyAt = (at: number): Body | null => confirmed[at] ?? found[at]?.body ?? null;
 
   const filmPx = info?.heightPx ?? MOST_PX;
   const heightPx = Math.min(MOST_PX, filmPx);
   const lent = (at: number) => film.frame(at, heightPx);
   const look = async (picture: ImageBitmap | null, crop: BodyCrop, looks: number) =>
     picture && find({ picture, scale: filmPx / heightPx, crop, looks });
-  const show = (some: Readonly<Record<number, FoundBody>>) => {
-    const each = Object.entries(some);
-    const bodies = Object.fromEntries(each.map(([at, one]) => [at, one.body]));
-    const next = Object.fromEntries(each.map(([at, one]) => [at, one.next]));
-    setFound((now) => ({ ...now, ...bodies }));
-    setCrops((now) => ({ ...now, ...next }));
-  };
+  const show = (some: Readonly<Record<number, FoundBody>>) =>
+    setFound((now) => ({ ...now, ...some }));
   const lookHere = async (crop: BodyCrop) => {
     setFinding('looking');
     try {
@@ -93,27 +88,27 @@ export function useBody(
       setFinding('failed');
     }
   };
-  const followOn = async (from: BodyCrop, frames: readonly number[]) => {
+  const followOn = async (from: BodyCrop, first: number, last: number) => {
     const own = ++run.current;
     let crop: BodyCrop | null = from;
     let some: Record<number, FoundBody> = {};
     // While the model looks at one frame the next is decoded; drawing the page anew waits for a few.
-    let next = lent(frames[0] ?? 0);
+    let next = lent(first);
     try {
-      for (const [i, at] of frames.entries()) {
+      for (let at = first; at <= last; at++) {
         const picture = await next;
         if (!crop || run.current !== own) {
           picture?.close();
           break;
         }
-        if (i + 1 < frames.length) next = lent(frames[i + 1] ?? 0);
+        if (at < last) next = lent(at + 1);
         const one: FoundBody | null = await look(picture, crop, NEXT_LOOKS);
         crop = one?.next ?? null;
         if (one) some[at] = one;
-        if (i % SHOWN_EVERY === 0) {
+        if ((at - first) % SHOWN_EVERY === 0) {
           show(some);
           some = {};
-          setFollowing(i / frames.length);
+          setFollowing((at - first) / (last - first + 1));
         }
       }
       setFinding(crop ? 'idle' : 'nobody');
@@ -124,7 +119,7 @@ export function useBody(
     setFollowing(null);
   };
   const body = bodyAt(frame);
-  const crop = crops[frame];
+  const crop = found[frame]?.next;
   return {
     ...{ isOn, hips, finding, body, bodyAt, confirmed, following },
     isConfirmed: confirmed[frame] !== undefined,
@@ -153,7 +148,7 @@ export function useBody(
       setHips(null);
       setFinding('idle');
     },
-    follow: crop ? (frames) => void followOn(crop, frames) : null,
+    follow: crop ? (to) => void followOn(crop, frame + 1, to) : null,
     stop: () => {
       run.current++;
     },

@@ -1,14 +1,9 @@
-import type { BodyCrop, FoundBody } from '@orthokin/core/film';
+import type { FoundBody } from '@orthokin/core/film';
 import { useCallback, useEffect, useRef } from 'react';
 import type { Answered, Asked } from './messages.js';
 
 /** Looks for a body in a picture, in a worker of its own. */
 export type FindBody = (asked: Omit<Asked, 'id'>) => Promise<FoundBody | null>;
-
-export interface Where {
-  readonly scale: number;
-  readonly crop: BodyCrop;
-}
 
 /** The worker, and its model, come with the first picture. */
 export function useBodyFinder(): FindBody {

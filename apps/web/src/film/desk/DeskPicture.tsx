@@ -1,6 +1,5 @@
-import type { Desk } from './useDesk.js';
 import { onSetClock } from '@orthokin/core/film';
-import { type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import { say } from '../../words/film.js';
 import { Strip } from '../play/Strip.js';
 import { FrameTime } from '../screen/FrameTime.js';
@@ -9,6 +8,7 @@ import { OverPicture } from '../screen/OverPicture.js';
 import { Positions } from '../positions/Positions.js';
 import { RepsRow } from '../play/RepsRow.js';
 import { Transport } from '../play/Transport.js';
+import type { Desk } from './useDesk.js';
 
 /** The film's picture, its strip and ways through it, and the positions of the rep. */
 export function DeskPicture({ desk }: { desk: Desk }): ReactElement {

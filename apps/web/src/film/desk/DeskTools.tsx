@@ -1,7 +1,6 @@
-import type { Desk } from './useDesk.js';
 import { onSetClock, cueKnown } from '@orthokin/core/film';
 import { problemSentence } from '@orthokin/core/result';
-import { type ReactElement } from 'react';
+import type { ReactElement } from 'react';
 import { CheckField } from '../../parts/form/CheckField.js';
 import { Notice } from '../../parts/Notice.js';
 import { Quiet } from '../../parts/Text.js';
@@ -20,13 +19,14 @@ import { BlindPart } from '../mark/BlindPart.js';
 import { PagePart } from '../take-along/PagePart.js';
 import { MarkKeys } from '../mark/MarkKeys.js';
 import { StepsPart } from '../steps/StepsPart.js';
+import type { Desk } from './useDesk.js';
 
 /** What is done with the film: tied, marked, measured, drawn on, kept and taken along. */
 export function DeskTools({ desk }: { desk: Desk }): ReactElement {
   const { review, film, floor, tie, rep, place, reps, alignment, framesMs, cueMs } = desk;
   const { index, play, marking, marker, own, timed, events, faultsSeen, marked } = desk;
   const { seenPositions, ground, steps, drawing, body, cameraMoved, firstMove, reading } = desk;
-  const { mark, miss, ahead, shoulderM, title } = desk;
+  const { mark, miss, lastFrame, shoulderM, title } = desk;
   const { info, heard, hearing, unreadable } = film;
   const { marks } = marking;
   const { set } = review;
@@ -75,7 +75,7 @@ export function DeskTools({ desk }: { desk: Desk }): ReactElement {
             const load = marks[ordinal]?.frames.arrival;
             return load === undefined ? [] : (body.confirmed[load] ?? []);
           })}
-          onFollow={body.follow && ahead.length > 0 ? () => body.follow?.(ahead) : null}
+          onFollow={body.follow && lastFrame > index ? () => body.follow?.(lastFrame) : null}
         />
       )}
       {info && rep && (

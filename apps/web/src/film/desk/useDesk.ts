@@ -164,21 +164,24 @@ export function useDesk(
   const seenPositions = useSeenPositions(rep, reps, made, framesMs, tie.alignment, pattern, ask);
   const marked = reps.filter(({ ordinal }) => isMarked(marks[ordinal] ?? NOTHING_MARKED));
 
-  /** Frames from here to the end of the rep. */
   const lastFrame = alignment
     ? (own.frames.home ?? frameAt(framesMs, inRecording(alignment, cueMs + stretch.toMs)))
     : framesMs.length - 1;
-  const ahead = Array.from({ length: Math.max(0, lastFrame - index) }, (_, i) => index + 1 + i);
 
-  const repTitle = ({ ordinal, target }: CalledRep): string =>
-    say('stillsOf', { athlete: review.athlete.name, ordinal, letter: target });
+  const title = rep
+    ? say('stillsOf', {
+        athlete: review.athlete.name,
+        ordinal: rep.ordinal,
+        letter: rep.target,
+      })
+    : '';
 
   return {
     ...{ review, floor, film, tie, framesMs, reps, rep, place, next, cueMs, alignment, stretch },
     ...{ index, go, goToRep, goToEvent, play, zoom, screenRef, ratio, size, unit },
     ...{ marking, marker, made, own, timed, events, faultsSeen, marked, mark, miss },
     ...{ seenPositions, ground, steps, drawing, body, cameraMoved, firstMove, reading, shoulderM },
-    ...{ ahead, title: rep ? repTitle(rep) : '' },
+    ...{ lastFrame, title },
   };
 }
 

@@ -1,14 +1,15 @@
 import type { Grey } from '@orthokin/core/film';
+import type { Film } from '../read/useFilm.js';
 
 /** High enough to see where somebody is, small enough to look through a hundred of them. */
-export const GREY_HEIGHT = 90;
+const GREY_HEIGHT = 90;
 
 const RGBA = 4;
 /** How bright red, green and blue are to an eye (ITU-R BT.601). */
 const [RED, GREEN, BLUE] = [0.299, 0.587, 0.114];
 
 /** A picture in greys; it is closed. */
-export function greyOf(picture: ImageBitmap): Grey {
+function greyOf(picture: ImageBitmap): Grey {
   const { width: widthPx, height: heightPx } = picture;
   const context = new OffscreenCanvas(widthPx, heightPx).getContext('2d');
   if (!context) throw new Error('no drawing');
@@ -21,4 +22,10 @@ export function greyOf(picture: ImageBitmap): Grey {
     values[i] = RED * red + GREEN * green + BLUE * blue;
   }
   return { widthPx, heightPx, values };
+}
+
+/** A frame of a film in greys; `null` where it cannot be had. */
+export async function greyAt(film: Pick<Film, 'frame'>, index: number): Promise<Grey | null> {
+  const picture = await film.frame(index, GREY_HEIGHT);
+  return picture && greyOf(picture);
 }

@@ -1,7 +1,7 @@
 import { cameraShift } from '@orthokin/core/film';
 import { useEffect, useState } from 'react';
 import type { Film } from '../read/useFilm.js';
-import { GREY_HEIGHT, greyOf } from './grey.js';
+import { greyAt } from './grey.js';
 
 /**
  * Whether the camera stands elsewhere in one frame than in another, by what stands still in both.
@@ -19,10 +19,10 @@ export function useCameraMoved(
     if (from === null || to === null || from === to) return;
     let isLeft = false;
     const look = async () => {
-      const before = await frame(from, GREY_HEIGHT);
-      const after = before && (await frame(to, GREY_HEIGHT));
-      if (!before || !after || isLeft) return;
-      const { x, y } = cameraShift(greyOf(before), greyOf(after));
+      const before = await greyAt({ frame }, from);
+      const after = before && (await greyAt({ frame }, to));
+      if (!after || isLeft) return;
+      const { x, y } = cameraShift(before, after);
       if (x !== 0 || y !== 0) setMovedIn(pair);
     };
     // It is a warning: where it cannot be had, nothing else fails.

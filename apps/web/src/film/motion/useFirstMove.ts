@@ -1,26 +1,25 @@
 import {
-  cueInRecording,
+  AWAY_MS,
+  FIRST_MOVE_WINDOW,
   firstMoveSpan,
   frameAt,
+  framesThrough,
   inRecording,
   middleOfMoved,
   onSetClock,
   stillBackground,
   type Alignment,
   type Grey,
+  type PlaceSeen,
   type Span,
 } from '@orthokin/core/film';
 import { useState } from 'react';
 import type { CalledRep } from '../mark/marks.js';
 import type { Film } from '../read/useFilm.js';
-import { GREY_HEIGHT, greyOf } from './grey.js';
+import { greyAt } from './grey.js';
 
-/** Looked through from before the cue until whoever was called is under way, ms. */
-const [FROM_MS, TO_MS] = [-200, 1100];
 /** A quick camera's frames are not all looked at. */
 const MOST_FRAMES = 90;
-/** So long after their cues athletes are away from home, ms: the background is found then. */
-const AWAY_MS = 1200;
 const MOST_BACKGROUND = 7;
 
 /** Where a first move is suggested: `looking`, `nobody` left, or a span, ms from the cue. */
@@ -44,10 +43,6 @@ export function useFirstMove(
 ): FirstMoveWork {
   const [byOrdinal, setByOrdinal] = useState<Readonly<Record<number, Suggested>>>({});
   const rep = reps[place];
-  const greyAt = async (frame: number): Promise<Grey | null> => {
-    const picture = await film.frame(frame, GREY_HEIGHT);
-    return picture && greyOf(picture);
-  };
   const spanOf = async (one: CalledRep, tie: Alignment): Promise<Span | null> => {
     const background: Grey[] = [];
     for (const other of reps
@@ -55,17 +50,16 @@ export function useFirstMove(
       .slice(0, MOST_BACKGROUND)) {
       const own = tieOf(other);
       const grey =
-        own && (await greyAt(frameAt(framesMs, inRecording(own, other.cue.atMs + AWAY_MS))));
+        own && (await greyAt(film, frameAt(framesMs, inRecording(own, other.cue.atMs + AWAY_MS))));
       if (grey) background.push(grey);
     }
     const still = stillBackground(background);
     if (!still) return null;
-    const at = (ms: number) => frameAt(framesMs, cueInRecording(one, tie) + ms * tie.rate);
-    const [first, last] = [at(FROM_MS), at(TO_MS)];
-    const step = Math.max(1, Math.ceil((last - first) / MOST_FRAMES));
-    const seen = [];
-    for (let frame = first; frame <= last; frame += step) {
-      const grey = await greyAt(frame);
+    const at = (ms: number) => inRecording(tie, one.cue.atMs + ms);
+    const { fromMs, toMs } = FIRST_MOVE_WINDOW;
+    const seen: PlaceSeen[] = [];
+    for (const frame of framesThrough(framesMs, at(fromMs), at(toMs), MOST_FRAMES)) {
+      const grey = await greyAt(film, frame);
       const middle = grey && middleOfMoved(grey, still);
       if (middle)
         seen.push({ ms: onSetClock(tie, framesMs[frame] ?? 0) - one.cue.atMs, at: middle });

@@ -7,12 +7,13 @@ import {
   type ReactNode,
 } from 'react';
 import styled from 'styled-components';
+import { arrowWay } from '../../parts/arrow-way.js';
 import { Unseen } from '../../parts/Text.js';
 import { colour, MONO } from '../../parts/tokens.js';
 import { say } from '../../words/film.js';
 import { OWN_KEYS } from '../play/useFilmKeys.js';
-import { arrowWay } from './arrow-way.js';
 import { KEEPS_PRESSES } from './keeps-presses.js';
+import { placeInPicture } from './place-in-picture.js';
 
 const Over = styled.svg`
   position: absolute;
@@ -53,16 +54,8 @@ export function PictureSurface({
 }): ReactElement {
   const [cross, setCross] = useState<Point>({ x: widthPx / 2, y: heightPx / 2 });
   const [hasKeys, setHasKeys] = useState(false);
-  const press = (event: PointerEvent<SVGSVGElement>) => {
-    const { left, top, width, height } = event.currentTarget.getBoundingClientRect();
-    onPress(
-      {
-        x: ((event.clientX - left) / width) * widthPx,
-        y: ((event.clientY - top) / height) * heightPx,
-      },
-      event,
-    );
-  };
+  const press = (event: PointerEvent<SVGSVGElement>) =>
+    onPress(placeInPicture(event.currentTarget, widthPx, event), event);
   const key = (event: KeyboardEvent) => {
     const way = arrowWay(event.key);
     if (way) {

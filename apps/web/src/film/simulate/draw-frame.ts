@@ -58,7 +58,7 @@ function drawFigure(context: Context, figure: Figure): void {
   const [leftHip, rightHip] = [at('leftHip'), at('rightHip')];
   /** Pixels of the film to a metre where the athlete is. */
   const metre =
-    Math.hypot(rightShoulder.x - leftShoulder.x, rightShoulder.y - leftShoulder.y) / 0.4;
+    (rightShoulder.x - leftShoulder.x) / (figure.rightShoulder.over.x - figure.leftShoulder.over.x);
   context.lineCap = 'round';
   context.lineJoin = 'round';
   for (const side of sides) {

@@ -1,11 +1,10 @@
-import { frameRate, type Alignment, type SlowFactor } from '@orthokin/core/film';
+import { frameRate, taggedFactor, type Alignment, type SlowFactor } from '@orthokin/core/film';
 import type { ReactElement } from 'react';
 import { Notice } from '../../parts/Notice.js';
 import { Headline, Quiet } from '../../parts/Text.js';
 import { say, tieSentences } from '../../words/film.js';
 import { percent } from '../../words/format.js';
 import type { Film } from '../read/useFilm.js';
-import { taggedFactor } from './useTie.js';
 
 /** How the film is tied to its set, or why it cannot be read. */
 export function TieNote({
@@ -41,7 +40,7 @@ export function TieNote({
   const { gapMs, varies } = frameRate(info.framesMs);
   const [first, ...others] = tieSentences(alignment, {
     ...{ cues, marked, isByHand, slowed, tones: heard.tones },
-    tagged: taggedFactor(info),
+    tagged: taggedFactor(info.capturedPerS, info.framesMs),
     capturedPerS: info.capturedPerS,
     heard: heard.alignment !== null && !isByHand,
   });

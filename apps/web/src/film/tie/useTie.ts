@@ -1,9 +1,8 @@
 import type { SetReviewReply } from '@orthokin/contract';
 import {
   asHeardByAthlete,
-  frameRate,
   SLOW_FACTORS,
-  slowFactor,
+  taggedFactor,
   tiedByHand,
   type Alignment,
   type Marks,
@@ -14,7 +13,6 @@ import { useEffect } from 'react';
 import { useRemembered } from '../../device/useRemembered.js';
 import { cueBeep } from '../../screens/sounds.js';
 import type { CalledRep } from '../mark/marks.js';
-import type { FilmInfo } from '../read/messages.js';
 import type { Film } from '../read/useFilm.js';
 
 /** Where nothing is said, camera and athlete are taken to hear a cue together. */
@@ -35,15 +33,6 @@ export interface Tie {
   readonly way: SoundWay;
   readonly setWay: (way: SoundWay) => void;
 }
-
-/** How many times slowed a film is by what its own file says of it. */
-export const taggedFactor = ({
-  capturedPerS,
-  framesMs,
-}: Pick<FilmInfo, 'capturedPerS' | 'framesMs'>): SlowFactor | null => {
-  const { gapMs } = frameRate(framesMs);
-  return capturedPerS === null || gapMs === 0 ? null : slowFactor(capturedPerS, 1000 / gapMs);
-};
 
 /** Listens for the set's cues in the film; where they are not heard, two marked ones tie it. */
 export function useTie(
@@ -71,7 +60,7 @@ export function useTie(
   const found = heard?.alignment;
   const used = isByHand ? null : found;
   const framesMs = info?.framesMs ?? [];
-  const factor = slowed ?? (info && taggedFactor(info));
+  const factor = slowed ?? taggedFactor(info?.capturedPerS ?? null, framesMs);
   return {
     alignment: used ? asHeardByAthlete(used, way) : tiedByHand(reps, marks, framesMs, factor),
     isHeard: Boolean(used),

@@ -1,4 +1,5 @@
 import type { Point } from '@orthokin/core/floor';
+import { arrowWay } from '../arrow-way.js';
 
 /** A place of the page on the floor that `surface` draws: metres, y forward. */
 export function floorPoint(
@@ -10,20 +11,14 @@ export function floorPoint(
   return { x, y: -y };
 }
 
-const ARROWS: Readonly<Record<string, Point>> = {
-  ArrowUp: { x: 0, y: 1 },
-  ArrowDown: { x: 0, y: -1 },
-  ArrowLeft: { x: -1, y: 0 },
-  ArrowRight: { x: 1, y: 0 },
-};
 const NUDGE_M = 0.05;
 const FINE_NUDGE_M = 0.01;
 
 /** Where an arrow key moves a thing to: 5 cm, 1 cm with Shift; `null` for any other key. */
 export function nudged(at: Point, key: string, fine: boolean): Point | null {
-  const way = ARROWS[key];
+  const way = arrowWay(key);
   if (!way) return null;
   const by = fine ? FINE_NUDGE_M : NUDGE_M;
   const round = (metres: number) => Math.round(metres * 1000) / 1000;
-  return { x: round(at.x + way.x * by), y: round(at.y + way.y * by) };
+  return { x: round(at.x + way.x * by), y: round(at.y - way.y * by) };
 }

@@ -1,5 +1,5 @@
 import type { AthleteCourseReply, CourseSetReply } from '@orthokin/contract';
-import { byDay, type CourseDuration } from '@orthokin/core/stats';
+import { byDay, DAY_MS, type CourseDuration } from '@orthokin/core/stats';
 import { useCallback, type ReactElement } from 'react';
 import { axisLook, tooltipLook } from '../../parts/chart/axes.js';
 import { Chart, type Palette } from '../../parts/chart/Chart.js';
@@ -9,8 +9,6 @@ import type { Kind } from '../course-view.js';
 import { say } from '../../words/review.js';
 
 const SYMBOLS = ['circle', 'diamond', 'triangle', 'rect', 'roundRect', 'pin'] as const;
-const DAY_MS = 86_400_000;
-
 /** The middle of a calendar day: a day is what is compared, its hours mean nothing. */
 const middleOf = (day: string): number => Date.parse(`${day}T12:00:00`);
 /** The middle of the day that a moment falls on here. */

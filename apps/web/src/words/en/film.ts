@@ -64,7 +64,8 @@ export const film = {
   clickHead: 'Now click the top of the head.',
   bodyLooking: 'Looking for the body…',
   bodyNobody: 'No body was found there. Click between the hips again, then the top of the head.',
-  bodyFailed: 'The model cannot be used on this device.',
+  bodyFailed:
+    'The model could not be loaded. Without a network it cannot come; on some devices it cannot be used at all.',
   bodyFound: 'Is it right? Move what is not, by hand or by arrow keys.',
   bodyConfirmed: 'Counted as you left it.',
   bodyRight: 'That is right',

@@ -7,5 +7,5 @@ const WAYS: Readonly<Record<string, Point>> = {
   ArrowDown: { x: 0, y: 1 },
 };
 
-/** Where an arrow key moves something in a picture, x to the right and y down; `null` for any other key. */
+/** Where an arrow key moves something on the screen, x to the right and y down; `null` for any other key. */
 export const arrowWay = (key: string): Point | null => WAYS[key] ?? null;
