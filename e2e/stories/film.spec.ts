@@ -291,6 +291,7 @@ test('what is no film is refused calmly; a film is kept, can be deleted, and goe
 
   await page.goto(`/film/${set.id}`);
   await bringHoliday(page);
+  await expect(page.getByText(/^Keeping the film on this device/)).toBeHidden();
   await page.goto('/film');
   const howLong = page.getByRole('button', { name: /How long holiday\.mp4 is kept/ });
   await howLong.click();

@@ -145,6 +145,7 @@ function Room({ review }: { review: SetReviewReply }): ReactElement {
           {say('noAgreement', { athlete: athlete.name })}
         </Notice>
       )}
+      {films.isKeeping && <Quiet role="status">{say('keepingFilm')}</Quiet>}
       {films.notKept !== null && <Notice>{whyNotKept(films.notKept)}</Notice>}
       {films.open && !isBringing ? (
         <>

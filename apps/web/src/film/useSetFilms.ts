@@ -24,6 +24,8 @@ export interface SetFilms {
   /** It can be worked on at once; whether it is there tomorrow is another question. */
   readonly take: (file: File) => void;
   readonly sayAngle: (angle: FilmAngle | null) => void;
+  /** The film taken last is still being copied: leaving the page now would lose the copy. */
+  readonly isKeeping: boolean;
   /** Why the film taken last could not be kept. */
   readonly notKept: unknown;
 }
@@ -71,6 +73,7 @@ export function useSetFilms(setId: string): SetFilms {
   return {
     ...{ kept, chosen, take, notKept },
     open: openNow(),
+    isKeeping: fresh?.id === null && notKept === null,
     choose: (id) => {
       setFresh(null);
       change({ film: id });

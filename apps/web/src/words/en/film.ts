@@ -115,6 +115,7 @@ export const film = {
   lookForSet: 'Look again',
   clickByKeys: 'Click by keys: the arrows move a cross over the picture, Enter clicks',
   longestStepM: 'Longest step, m',
+  keepingFilm: 'Keeping the film on this device: stay here until it is done.',
   howFilmed: 'How it was filmed',
   slowMotion: 'Slow motion',
   slowedAsFound: 'as the cues say',
