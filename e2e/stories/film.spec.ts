@@ -2,13 +2,14 @@ import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { ALL_FORMATS, BufferSource, Input } from 'mediabunny';
 import type { SetReviewReply } from '@orthokin/contract';
-import { seenBy, USUAL_CAMERA } from '@orthokin/core/film';
+import { seenBy, USUAL_CAMERA, type FilmedRep } from '@orthokin/core/film';
 import type { Point } from '@orthokin/core/floor';
 import { eventOf, type EventName } from '@orthokin/core/timing';
 import { Coach, timeOf } from './support/coach.js';
 import {
   clickFloor,
   FRAME_MS,
+  hevcFilm,
   REPS,
   runCuesOnly,
   shownMs,
@@ -81,6 +82,43 @@ async function readSteps(page: Page, { at }: { at: Point }): Promise<void> {
   await page.getByRole('button', { name: 'Done with the feet' }).click();
 }
 
+/** Both reps that were marked side by side, laid together at the load: its frame in one shows its frame in the other. */
+async function playTogether(page: Page, [first, second]: readonly FilmedRep[]): Promise<void> {
+  const frameOf = async (shown: string) =>
+    Number(await page.locator(`canvas[data-${shown}]`).getAttribute(`data-${shown}`));
+  /** What is pressed brings another frame, once it is decoded. */
+  const andShown = async (press: () => Promise<void>) => {
+    const before = await frameOf('frame');
+    await press();
+    await expect.poll(() => frameOf('frame')).not.toBe(before);
+  };
+  const toLoad = async (rep: FilmedRep | undefined) => {
+    const chosen = page.getByRole('button', { name: new RegExp(`^Rep ${rep?.ordinal ?? NaN},`) });
+    await andShown(() => chosen.click());
+    await andShown(() => page.keyboard.press('ArrowDown'));
+    await andShown(() => page.keyboard.press('ArrowDown'));
+    return frameOf('frame');
+  };
+  const firstLoad = await toLoad(first);
+  const secondLoad = await toLoad(second);
+  expect(secondLoad).toBeGreaterThan(firstLoad);
+  const choose = async (what: string, option: string | RegExp) => {
+    await page.getByRole('button', { name: new RegExp(`${what}$`) }).click();
+    await page.getByRole('option', { name: option }).click();
+  };
+  await choose('Play beside it', 'this film, another rep');
+  await choose('Rep', new RegExp(`^${first?.ordinal ?? NaN}, to`));
+  await choose('Together at', 'the load');
+  await expect(page.locator(`canvas[data-beside="${firstLoad}"]`)).toBeVisible();
+  for (let step = 0; step < 5; step++) await page.keyboard.press('ArrowRight');
+  await expect(page.locator(`canvas[data-beside="${firstLoad + 5}"]`)).toBeVisible();
+  await expectSound(page);
+  await choose('Together at', 'home');
+  await page.getByRole('button', { name: /^Rep 3,/ }).click();
+  await expect(page.getByText('Mark this moment of the rep on the left first.')).toBeVisible();
+  await choose('Play beside it', 'nothing');
+}
+
 test('a set run with cues only is filmed, its cues heard, its reps marked, reviewed and counted', async ({
   page,
 }) => {
@@ -128,6 +166,8 @@ test('a set run with cues only is filmed, its cues heard, its reps marked, revie
     ).toBeEnabled();
   }
 
+  await playTogether(page, truth);
+  await page.getByRole('button', { name: new RegExp(`^Rep ${truth[1]?.ordinal ?? 2},`) }).click();
   await measureStance(page, untimed);
 
   const rep = truth[0] ?? { ordinal: 1, at: { x: 0, y: 0 } };
@@ -300,6 +340,19 @@ test('what is no film is refused calmly; a film is kept, can be deleted, and goe
   await page.clock.install({ time: Date.now() + 31 * 86_400_000 });
   await page.reload();
   await expect(page.getByText('No film is kept on this device.')).toBeVisible();
+});
+
+test('of a film that this browser cannot decode it is said what to choose in the phone', async ({
+  page,
+}) => {
+  const { set } = await runCuesOnly(page);
+  await page.goto(`/film/${set.id}`);
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Choose a film' }).click();
+  const film = { name: 'phone.mov', mimeType: 'video/quicktime', buffer: await hevcFilm() };
+  await (await chooser).setFiles(film);
+  await expect(page.getByText(/^This browser cannot show hevc\./)).toContainText('(H.264)');
+  await expectSound(page);
 });
 
 test('where there is no room for a film that is said; it can be looked at all the same', async ({

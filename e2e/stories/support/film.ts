@@ -3,6 +3,13 @@ import type { SetReviewReply } from '@orthokin/contract';
 import { filmedReps, seenBy, USUAL_CAMERA, type FilmedRep } from '@orthokin/core/film';
 import type { Point } from '@orthokin/core/floor';
 import { eventOf } from '@orthokin/core/timing';
+import {
+  BufferTarget,
+  EncodedPacket,
+  EncodedVideoPacketSource,
+  Mp4OutputFormat,
+  Output,
+} from 'mediabunny';
 import { Coach } from './coach.js';
 
 /** Of a set that is filmed. */
@@ -67,4 +74,26 @@ export async function clickFloor(page: Page, place: Point): Promise<void> {
   await picture.click({
     position: { x: box.width * (0.5 + x), y: box.height / 2 + box.width * y },
   });
+}
+
+/** The least that says how H.265 is to be decoded: version, profile and level; nothing else is told. */
+const HEVC_CONFIG = Uint8Array.from([
+  ...[1, 1, 0x60, 0, 0, 0, 0x90, 0, 0, 0, 0, 0, 93],
+  ...[0xf0, 0, 0xfc, 0xfd, 0xf8, 0xf8, 0, 0, 0x0f, 0],
+]);
+
+/** A film as phones make it by default today, of which only the container can be read here. */
+export async function hevcFilm(): Promise<Buffer> {
+  const target = new BufferTarget();
+  const output = new Output({ format: new Mp4OutputFormat(), target });
+  const source = new EncodedVideoPacketSource('hevc');
+  output.addVideoTrack(source);
+  await output.start();
+  const size = { codedWidth: 1280, codedHeight: 720 };
+  for (let frame = 0; frame < 3; frame++)
+    await source.add(new EncodedPacket(new Uint8Array(64), 'key', frame / 30, 1 / 30), {
+      decoderConfig: { codec: 'hvc1.1.6.L93.B0', ...size, description: HEVC_CONFIG },
+    });
+  await output.finalize();
+  return Buffer.from(target.buffer ?? new ArrayBuffer(0));
 }

@@ -23,16 +23,19 @@ export function FilmDesk({
   review,
   floor,
   file,
+  filmId,
 }: {
   review: SetReviewReply;
   /** The pattern on the floor that the set was run on. */
   floor: Pattern;
   file: Blob;
+  /** Under which it is kept, where it is. */
+  filmId: string | null;
 }): ReactElement {
   const desk = useDesk(review, floor, file);
   return (
     <Columns>
-      <DeskPicture desk={desk} />
+      <DeskPicture desk={desk} filmId={filmId} />
       <DeskTools desk={desk} />
     </Columns>
   );

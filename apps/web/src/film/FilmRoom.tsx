@@ -150,7 +150,12 @@ function Room({ review }: { review: SetReviewReply }): ReactElement {
       {films.open && !isBringing ? (
         <>
           <WhichFilm films={films} />
-          <FilmDesk key={films.open.key} {...{ review, floor }} file={films.open.file} />
+          <FilmDesk
+            key={films.open.key}
+            {...{ review, floor }}
+            file={films.open.file}
+            filmId={films.chosen?.id ?? null}
+          />
           <AboutFilm films={films} onBring={() => setBringing(true)} />
         </>
       ) : (

@@ -111,3 +111,10 @@ export {
 } from './motion.js';
 export { findTones } from './tones.js';
 export { marksVtt, vttTime, type VttMark } from './vtt.js';
+export {
+  filmTogether,
+  frameTogether,
+  TOGETHER_AT,
+  type FilmTogether,
+  type TogetherAt,
+} from './together.js';

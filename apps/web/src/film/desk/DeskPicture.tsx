@@ -1,6 +1,11 @@
 import { onSetClock } from '@orthokin/core/film';
 import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { NARROW } from '../../parts/tokens.js';
 import { say } from '../../words/film.js';
+import { BesideOther, BesideSame } from '../beside/BesideFilm.js';
+import { BesidePart } from '../beside/BesidePart.js';
+import { THIS_FILM } from '../beside/useBeside.js';
 import { Strip } from '../play/Strip.js';
 import { FrameTime } from '../screen/FrameTime.js';
 import { Screen } from '../screen/Screen.js';
@@ -10,37 +15,70 @@ import { RepsRow } from '../play/RepsRow.js';
 import { Transport } from '../play/Transport.js';
 import type { Desk } from './useDesk.js';
 
+const Pictures = styled.div`
+  display: grid;
+  gap: 12px;
+  align-items: start;
+  &[data-two] {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  }
+  @media (max-width: ${NARROW}) {
+    &[data-two] {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+`;
+
 /** The film's picture, its strip and ways through it, and the positions of the rep. */
-export function DeskPicture({ desk }: { desk: Desk }): ReactElement {
+export function DeskPicture({
+  desk,
+  filmId,
+}: {
+  desk: Desk;
+  /** The film on the desk, where it is kept. */
+  filmId: string | null;
+}): ReactElement {
   const { onScreen, shown, strip, positions } = desk.film;
   const { floor, rep, next, place, reps, alignment, framesMs, cueMs, stretch } = desk;
   const { index, go, goToRep, goToEvent, play, zoom, screenRef, ratio, size, unit } = desk;
   const { marking, marker, made, own, events, seenPositions, firstMove, title } = desk;
   const { ground, steps, drawing, body } = desk;
-  const { pattern } = desk.review;
+  const { beside, together, review, file } = desk;
+  const { pattern } = review;
+  const isTwo = beside.filmId === THIS_FILM || beside.other !== null;
+  const follows = {
+    desk: { rep, together, frame: index },
+    ...{ ordinal: beside.ordinal, at: beside.at, onRep: beside.chooseRep },
+  };
   return (
     <div>
-      <div ref={screenRef} style={{ maxWidth: `calc(50vh * ${ratio})` }}>
-        <Screen
-          zoom={zoom}
-          picture={
-            <>
-              <canvas ref={onScreen} aria-hidden data-frame={shown ?? ''} />
-              {size && (
-                <OverPicture
-                  {...{ ground, steps, drawing, body, floor, unit }}
-                  frame={index}
-                  {...size}
-                />
-              )}
-            </>
-          }
-        >
-          {alignment && (
-            <FrameTime {...{ index, framesMs, alignment, cueMs }} ownSdMs={marker.ownSdMs} />
-          )}
-        </Screen>
-      </div>
+      <Pictures data-two={isTwo || undefined}>
+        <div ref={screenRef} style={{ maxWidth: `calc(50vh * ${ratio})` }}>
+          <Screen
+            zoom={zoom}
+            picture={
+              <>
+                <canvas ref={onScreen} aria-hidden data-frame={shown ?? ''} />
+                {size && (
+                  <OverPicture
+                    {...{ ground, steps, drawing, body, floor, unit }}
+                    frame={index}
+                    {...size}
+                  />
+                )}
+              </>
+            }
+          >
+            {alignment && (
+              <FrameTime {...{ index, framesMs, alignment, cueMs }} ownSdMs={marker.ownSdMs} />
+            )}
+          </Screen>
+        </div>
+        {beside.filmId === THIS_FILM && (
+          <BesideSame {...{ review, file }} {...follows} tie={desk.tie.alignment} marks={made} />
+        )}
+        {beside.other && <BesideOther key={beside.filmId} {...beside.other} {...follows} />}
+      </Pictures>
       {alignment && rep && (
         <div style={{ marginTop: 10 }}>
           <Strip
@@ -60,6 +98,7 @@ export function DeskPicture({ desk }: { desk: Desk }): ReactElement {
         next={next ? () => goToRep(place + 1) : null}
       />
       <RepsRow {...{ reps, place }} marks={made} targets={pattern.targets} onGo={goToRep} />
+      {alignment && <BesidePart choice={beside} openId={filmId} isMarked={together !== null} />}
       {rep && alignment && (
         <Positions
           positions={seenPositions}

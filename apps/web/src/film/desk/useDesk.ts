@@ -1,6 +1,7 @@
 import {
   cueInRecording,
   eventFrame,
+  filmTogether,
   frameAt,
   inRecording,
   isMarked,
@@ -18,6 +19,8 @@ import { useEffect, useMemo, useState } from 'react';
 import { usePeople } from '../../api/people.js';
 import { useWidth } from '../../parts/useWidth.js';
 import { say } from '../../words/film.js';
+import { useBeside } from '../beside/useBeside.js';
+import { filmKeyOf } from '../film-key.js';
 import { calledReps, type CalledRep } from '../mark/marks.js';
 import { useBody } from '../body/useBody.js';
 import { useDrawing } from '../draw/useDrawing.js';
@@ -53,7 +56,7 @@ export function useDesk(
   const film = useFilm(file);
   const { info, ask } = film;
   // Marks are of frames: another film of the same set has others.
-  const filmKey = `${set.id}.${file.size}`;
+  const filmKey = filmKeyOf(set.id, file);
   const reps = useMemo(() => calledReps(review), [review]);
   const marking = useMarking(filmKey);
   const { marks, shown: made } = marking;
@@ -168,6 +171,10 @@ export function useDesk(
     ? (own.frames.home ?? frameAt(framesMs, inRecording(alignment, cueMs + stretch.toMs)))
     : framesMs.length - 1;
 
+  const beside = useBeside(set.id);
+  const together =
+    rep && tie.alignment ? filmTogether(rep, made, framesMs, tie.alignment, beside.at) : null;
+
   const title = rep
     ? say('stillsOf', {
         athlete: review.athlete.name,
@@ -177,11 +184,25 @@ export function useDesk(
     : '';
 
   return {
-    ...{ review, floor, film, tie, framesMs, reps, rep, place, next, cueMs, alignment, stretch },
+    ...{
+      review,
+      floor,
+      file,
+      film,
+      tie,
+      framesMs,
+      reps,
+      rep,
+      place,
+      next,
+      cueMs,
+      alignment,
+      stretch,
+    },
     ...{ index, go, goToRep, goToEvent, play, zoom, screenRef, ratio, size, unit },
     ...{ marking, marker, made, own, timed, events, faultsSeen, marked, mark, miss },
     ...{ seenPositions, ground, steps, drawing, body, cameraMoved, firstMove, reading, shoulderM },
-    ...{ lastFrame, title },
+    ...{ lastFrame, title, beside, together },
   };
 }
 

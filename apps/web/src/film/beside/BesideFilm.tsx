@@ -1,0 +1,149 @@
+import {
+  filmTogether,
+  frameTogether,
+  type Alignment,
+  type FilmTogether,
+  type Marks,
+  type TogetherAt,
+} from '@orthokin/core/film';
+import type { SetReviewReply } from '@orthokin/contract';
+import { useEffect, useMemo, type ReactElement, type ReactNode } from 'react';
+import styled from 'styled-components';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { Quiet } from '../../parts/Text.js';
+import { colour } from '../../parts/tokens.js';
+import { say } from '../../words/film.js';
+import { filmKeyOf } from '../film-key.js';
+import { calledReps, type CalledRep } from '../mark/marks.js';
+import { useMarking } from '../mark/useMarking.js';
+import { useFilm, type Film } from '../read/useFilm.js';
+import { useTie } from '../tie/useTie.js';
+import { TieNote } from '../tie/TieNote.js';
+
+const Shown = styled.div`
+  canvas {
+    display: block;
+    width: 100%;
+    border: 1.5px solid ${colour('rule')};
+    background: ${colour('rule')};
+  }
+`;
+
+interface OfDesk {
+  /** The rep on the desk: another one to the same target is shown until one is chosen. */
+  rep: CalledRep | undefined;
+  /** The frame on the desk. */
+  frame: number;
+  /** The film on the desk; `null` where its moment is not marked. */
+  together: FilmTogether | null;
+}
+
+interface Followed {
+  review: SetReviewReply;
+  file: Blob;
+  desk: OfDesk;
+  ordinal: number | null;
+  at: TogetherAt;
+  onRep: (ordinal: number) => void;
+}
+
+/** Another rep of the film on the desk: its tie and its marks are those that are being made there. */
+export function BesideSame({
+  tie,
+  marks,
+  ...followed
+}: Followed & { tie: Alignment | null; marks: Marks }): ReactElement {
+  const film = useFilm(followed.file);
+  const reps = useMemo(() => calledReps(followed.review), [followed.review]);
+  return <Follows {...followed} {...{ film, reps, marks }} alignment={tie} />;
+}
+
+/** A rep of another film, by the marks that were made of it. */
+export function BesideOther(followed: Followed): ReactElement {
+  const { review, file } = followed;
+  const film = useFilm(file);
+  const filmKey = filmKeyOf(review.set.id, file);
+  const reps = useMemo(() => calledReps(review), [review]);
+  const { marks } = useMarking(filmKey);
+  const { alignment } = useTie(filmKey, review, reps, film, marks);
+  const isRead = film.heard !== undefined && !film.unreadable;
+  return (
+    <Follows {...followed} {...{ film, reps, marks, alignment }}>
+      {!isRead ? (
+        <TieNote
+          {...film}
+          alignment={null}
+          cues={reps.length}
+          marked={0}
+          isByHand={false}
+          slowed={null}
+        />
+      ) : (
+        !alignment && <Quiet role="status">{say('besideNotTied')}</Quiet>
+      )}
+    </Follows>
+  );
+}
+
+/** A rep that follows the one on the desk, frame for frame as both were captured. */
+function Follows({
+  review,
+  film,
+  reps,
+  marks,
+  alignment,
+  desk,
+  ordinal,
+  at,
+  onRep,
+  children,
+}: Followed & {
+  film: Film;
+  reps: readonly CalledRep[];
+  marks: Marks;
+  alignment: Alignment | null;
+  children?: ReactNode;
+}): ReactElement {
+  const { info, ask, onScreen, shown } = film;
+  const framesMs = useMemo(() => info?.framesMs ?? [], [info]);
+  const rep =
+    reps.find((each) => each.ordinal === ordinal) ??
+    reps.find(({ target, id }) => target === desk.rep?.target && id !== desk.rep.id) ??
+    reps[0];
+  const there = rep && alignment && info ? filmTogether(rep, marks, framesMs, alignment, at) : null;
+  const index = desk.together && there ? frameTogether(desk.frame, desk.together, there) : null;
+  useEffect(() => {
+    if (index !== null) ask({ ask: 'show', index });
+  }, [ask, index]);
+  return (
+    <Shown>
+      <canvas ref={onScreen} aria-hidden data-beside={shown ?? ''} />
+      {rep && (
+        <>
+          <Quiet style={{ fontSize: 15 }}>
+            {say('besideOf', {
+              athlete: review.athlete.name,
+              ordinal: rep.ordinal,
+              letter: rep.target,
+            })}
+          </Quiet>
+          <div style={{ maxWidth: 200 }}>
+            <SelectField
+              label={say('whichRep')}
+              value={String(rep.ordinal)}
+              options={reps.map((each) => [
+                String(each.ordinal),
+                say('repTo', { ordinal: each.ordinal, letter: each.target }),
+              ])}
+              onChange={(to) => onRep(Number(to))}
+            />
+          </div>
+        </>
+      )}
+      {children}
+      {desk.together && info && alignment && !there && (
+        <Quiet role="status">{say('markThereFirst')}</Quiet>
+      )}
+    </Shown>
+  );
+}
