@@ -84,20 +84,21 @@ async function readSteps(page: Page, { at }: { at: Point }): Promise<void> {
 
 /** Both reps that were marked side by side, laid together at the load: its frame in one shows its frame in the other. */
 async function playTogether(page: Page, [first, second]: readonly FilmedRep[]): Promise<void> {
-  const frameOf = async (shown: string) =>
-    Number(await page.locator(`canvas[data-${shown}]`).getAttribute(`data-${shown}`));
+  const onDesk = page.locator('canvas[data-frame]').first();
+  const beside = (frame: number) => page.locator(`[data-beside] canvas[data-frame="${frame}"]`);
+  const shown = async () => Number(await onDesk.getAttribute('data-frame'));
   /** What is pressed brings another frame, once it is decoded. */
   const andShown = async (press: () => Promise<void>) => {
-    const before = await frameOf('frame');
+    const before = await shown();
     await press();
-    await expect.poll(() => frameOf('frame')).not.toBe(before);
+    await expect.poll(shown).not.toBe(before);
   };
   const toLoad = async (rep: FilmedRep | undefined) => {
     const chosen = page.getByRole('button', { name: new RegExp(`^Rep ${rep?.ordinal ?? NaN},`) });
     await andShown(() => chosen.click());
     await andShown(() => page.keyboard.press('ArrowDown'));
     await andShown(() => page.keyboard.press('ArrowDown'));
-    return frameOf('frame');
+    return shown();
   };
   const firstLoad = await toLoad(first);
   const secondLoad = await toLoad(second);
@@ -109,9 +110,9 @@ async function playTogether(page: Page, [first, second]: readonly FilmedRep[]): 
   await choose('Play beside it', 'this film, another rep');
   await choose('Rep', new RegExp(`^${first?.ordinal ?? NaN}, to`));
   await choose('Together at', 'the load');
-  await expect(page.locator(`canvas[data-beside="${firstLoad}"]`)).toBeVisible();
+  await expect(beside(firstLoad)).toBeVisible();
   for (let step = 0; step < 5; step++) await page.keyboard.press('ArrowRight');
-  await expect(page.locator(`canvas[data-beside="${firstLoad + 5}"]`)).toBeVisible();
+  await expect(beside(firstLoad + 5)).toBeVisible();
   await expectSound(page);
   await choose('Together at', 'home');
   await page.getByRole('button', { name: /^Rep 3,/ }).click();
@@ -404,7 +405,9 @@ test('slow motion is told by its cues though the file lies, can be overruled, an
   for (let frames = 0; (await shownMs(page)) < since('firstMove') && frames < 120; frames++)
     await page.keyboard.press('ArrowRight');
   await page.keyboard.press('KeyF');
-  const marked = await page.getByRole('button', { name: /^First move/ }).innerText();
+  const firstMove = page.getByRole('button', { name: /^First move/ });
+  await expect(firstMove).toContainText('+');
+  const marked = await firstMove.innerText();
   const ms = 1000 * Number(/\+([\d.]+)/.exec(marked)?.[1]);
   // A frame of a camera that takes 120 a second, not of the file's 30.
   expect(Math.abs(ms - since('firstMove'))).toBeLessThan(1000 / 120);

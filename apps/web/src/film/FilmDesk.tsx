@@ -1,6 +1,6 @@
 import type { SetReviewReply } from '@orthokin/contract';
 import type { Pattern } from '@orthokin/core/pattern';
-import type { ReactElement } from 'react';
+import { memo, useDeferredValue, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { MIDDLE } from '../parts/tokens.js';
 import { DeskPicture } from './desk/DeskPicture.js';
@@ -18,6 +18,8 @@ const Columns = styled.div`
   }
 `;
 
+const Tools = memo(DeskTools);
+
 /** A film beside its set: the cues heard, each rep on a strip, its events marked and kept. */
 export function FilmDesk({
   review,
@@ -33,10 +35,12 @@ export function FilmDesk({
   filmId: string | null;
 }): ReactElement {
   const desk = useDesk(review, floor, file);
+  // Whoever steps through frames looks at the picture: what stands beside it follows when there is time.
+  const tools = useDeferredValue(desk);
   return (
     <Columns>
       <DeskPicture desk={desk} filmId={filmId} />
-      <DeskTools desk={desk} />
+      <Tools desk={tools} />
     </Columns>
   );
 }

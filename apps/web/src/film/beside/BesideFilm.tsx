@@ -104,7 +104,7 @@ function Follows({
   alignment: Alignment | null;
   children?: ReactNode;
 }): ReactElement {
-  const { info, ask, onScreen, shown } = film;
+  const { info, ask, onScreen } = film;
   const framesMs = useMemo(() => info?.framesMs ?? [], [info]);
   const rep =
     reps.find((each) => each.ordinal === ordinal) ??
@@ -116,8 +116,8 @@ function Follows({
     if (index !== null) ask({ ask: 'show', index });
   }, [ask, index]);
   return (
-    <Shown>
-      <canvas ref={onScreen} aria-hidden data-beside={shown ?? ''} />
+    <Shown data-beside>
+      <canvas ref={onScreen} aria-hidden />
       {rep && (
         <>
           <Quiet style={{ fontSize: 15 }}>

@@ -38,7 +38,7 @@ export function DeskPicture({
   /** The film on the desk, where it is kept. */
   filmId: string | null;
 }): ReactElement {
-  const { onScreen, shown, strip, positions } = desk.film;
+  const { onScreen, strip, positions } = desk.film;
   const { floor, rep, next, place, reps, alignment, framesMs, cueMs, stretch } = desk;
   const { index, go, goToRep, goToEvent, play, zoom, screenRef, ratio, size, unit } = desk;
   const { marking, marker, made, own, events, seenPositions, firstMove, title } = desk;
@@ -58,7 +58,7 @@ export function DeskPicture({
             zoom={zoom}
             picture={
               <>
-                <canvas ref={onScreen} aria-hidden data-frame={shown ?? ''} />
+                <canvas ref={onScreen} aria-hidden />
                 {size && (
                   <OverPicture
                     {...{ ground, steps, drawing, body, floor, unit }}

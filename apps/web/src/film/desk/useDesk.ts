@@ -15,7 +15,7 @@ import {
 import type { SetReviewReply } from '@orthokin/contract';
 import type { Pattern } from '@orthokin/core/pattern';
 import type { TimedEvent } from '@orthokin/core/timing';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { usePeople } from '../../api/people.js';
 import { useWidth } from '../../parts/useWidth.js';
 import { say } from '../../words/film.js';
@@ -63,6 +63,8 @@ export function useDesk(
   const marker = useOwnSd();
   const [place, setPlace] = useState(0);
   const [chosen, setChosen] = useState<number | null>(null);
+  /** The frame gone to last: keys may mark it before the desk is drawn anew. */
+  const wanted = useRef<number | null>(null);
 
   const framesMs = useMemo(() => info?.framesMs ?? [], [info]);
   const tie = useTie(filmKey, review, reps, film, marks);
@@ -86,7 +88,11 @@ export function useDesk(
     if (framesMs.length > 0) ask({ ask: 'show', index });
   }, [ask, framesMs, index]);
   const go = (to: number) => {
+    if (framesMs.length === 0) return;
     const within = Math.min(framesMs.length - 1, Math.max(0, to));
+    // Asked for before the desk is drawn anew: the picture need not wait for it.
+    ask({ ask: 'show', index: within });
+    wanted.current = within;
     setChosen(within);
   };
   const goToRep = (to: number) => {
@@ -134,7 +140,7 @@ export function useDesk(
     : { fromMs: 0, toMs: framesMs.at(-1) ?? 0, rate: 1 };
   const play = usePlay(framesMs, index, go, loop);
   const mark = (name: Marked | 'cue') => {
-    if (rep) marking.mark(rep.ordinal, name, index);
+    if (rep) marking.mark(rep.ordinal, name, wanted.current ?? index);
   };
   const own = (rep && made[rep.ordinal]) ?? NOTHING_MARKED;
   const goToEvent = (way: 1 | -1) => {

@@ -127,6 +127,7 @@ self.onmessage = ({ data }: MessageEvent<Asked>): void => {
       );
       return;
     case 'show':
+      if (!open || data.index === wanted) return;
       wanted = data.index;
       // One after the other: two decoders on one film would only slow each other.
       showing = showing.then(() => show(data.index)).catch(() => undefined);

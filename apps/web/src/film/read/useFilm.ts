@@ -6,8 +6,6 @@ import type { Answered, Asked, FilmInfo, Unreadable } from './messages.js';
 export interface Film {
   readonly info: FilmInfo | null;
   readonly unreadable: Unreadable | null;
-  /** The frame on the screen. */
-  readonly shown: number | null;
   readonly strip: readonly ImageBitmap[];
   readonly positions: readonly ImageBitmap[];
   readonly page: readonly ImageBitmap[];
@@ -28,12 +26,12 @@ export interface Film {
 
 type State = Omit<Film, 'onScreen' | 'ask' | 'frame'>;
 type Lent = Extract<Answered, { tell: 'lent' }>;
+type Shown = Extract<Answered, { tell: 'shown' }>;
 
 const NOTHING: State = {
   ...{
     info: null,
     unreadable: null,
-    shown: null,
     strip: [],
     positions: [],
     page: [],
@@ -43,14 +41,12 @@ const NOTHING: State = {
   heard: undefined,
 };
 
-function told(state: State, answer: Exclude<Answered, Lent>): State {
+function told(state: State, answer: Exclude<Answered, Lent | Shown>): State {
   switch (answer.tell) {
     case 'opened':
       return { ...state, info: answer.info };
     case 'unreadable':
       return { ...state, unreadable: answer };
-    case 'shown':
-      return { ...state, shown: answer.index };
     case 'pictures':
       for (const picture of state[answer.of]) picture.close();
       return { ...state, [answer.of]: answer.pictures };
@@ -82,6 +78,11 @@ export function useFilm(file: Blob): Film {
     worker.current = reader;
     const borrowers = borrowed.current;
     reader.onmessage = ({ data }: MessageEvent<Answered>) => {
+      if (data.tell === 'shown') {
+        // Said on the canvas itself: drawing the whole desk anew for every frame would halve the pace.
+        screen.dataset.frame = String(data.index);
+        return;
+      }
       if (data.tell !== 'lent') {
         setState((now) => told(now, data));
         return;
