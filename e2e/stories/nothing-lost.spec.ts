@@ -152,7 +152,7 @@ test('two change every set; a page that dies in the rest goes on with whoever is
   await expect(page.getByText('Next: Juno Marlock')).toBeVisible();
   await expectSound(page);
   // The next set begins by itself when the rest is over.
-  await expect(page.getByText(/^Juno Marlock, Star from the T/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/^Juno Marlock, Four corners/)).toBeVisible({ timeout: 20_000 });
   await again.finished(1);
   // At the end everybody's sets stand on one page.
   await page.getByRole('button', { name: 'See where the time went' }).click();

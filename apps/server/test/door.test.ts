@@ -80,6 +80,7 @@ function goodBodies(): Record<string, Record<string, Json>> {
       },
     },
     WatchedBody: { watched: ['lean'] },
+    WorksOnBody: { patternId },
     GroupBody: { name: 'Juniors', athleteIds: [athleteId] },
     WipeBody: { name: 'not its name' },
     ImportBody: plain({

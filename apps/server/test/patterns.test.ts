@@ -106,7 +106,7 @@ describe('saving', () => {
 });
 
 describe('sets and versions', () => {
-  test('a set keeps the version it was timed on; the floor starts on the newest', async () => {
+  test('a set keeps the version it was timed on; what somebody works on is a choice, not what they ran last', async () => {
     const line = await server.lineOf('Juno Marlock');
     const id = await saved('First');
     const set = setOf({ ...line, patternId: id, rung: 1 }, { reactionMs: 250, recoveryMs: 800 });
@@ -116,9 +116,16 @@ describe('sets and versions', () => {
     const review = (await server.get(server.club(`sets/${set.id}`))).body as SetReviewReply;
     expect([review.pattern.version, review.pattern.name]).toEqual([1, 'First']);
     const setup = server.club(`athletes/${line.athlete.id}/drill-setup`);
-    const next = (await server.get(setup).expect(200)).body as DrillSetupReply;
-    // What somebody works on is the pattern of their newest set.
+    const floor = async () => (await server.get(setup).expect(200)).body as DrillSetupReply;
+    expect((await floor()).pattern.id).toBe(line.patternId);
+    expect((await server.lineOf('Juno Marlock')).patternName).toBe(line.patternName);
+    const worksOn = server.club(`athletes/${line.athlete.id}/works-on`);
+    const unknown = await server.put(worksOn, { patternId: v7() }).expect(404);
+    expect(unknown.body).toMatchObject({ problems: [{ field: 'patternId' }] });
+    await server.put(worksOn, { patternId: id }).expect(200);
+    const next = await floor();
     expect([next.pattern.id, next.pattern.version, next.pattern.name]).toEqual([id, 2, 'Second']);
+    expect(next.worksOn).toEqual({ id, name: 'Second' });
     expect((await server.lineOf('Juno Marlock')).patternName).toBe('Second');
     expect((await library()).find((each) => each.id === id)?.sets).toBe(1);
   });

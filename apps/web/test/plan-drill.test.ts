@@ -20,6 +20,7 @@ const CLUB = { clubId: 'club', name: 'Club', sport: '', unit: 'metres' as const,
 const SETUP = {
   athlete: PLAN.athlete,
   pattern: PLAN.pattern,
+  worksOn: { id: PLAN.pattern.id, name: PLAN.pattern.name },
   ownLimits: [],
   ladder: USUAL_LADDER as LadderSettingsBody,
   rung: 1,

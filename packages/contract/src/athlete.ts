@@ -178,6 +178,15 @@ export class BuiltReply {
   reachM: BuildSource;
 }
 
+/** A pattern by its name. */
+export class NamedPatternReply {
+  @IsUUID()
+  id: string;
+
+  @IsString()
+  name: string;
+}
+
 /** Everything the floor needs to run a drill with an athlete, also when the network goes. */
 export class DrillSetupReply {
   @ValidateNested()
@@ -187,6 +196,11 @@ export class DrillSetupReply {
   @ValidateNested()
   @Type(() => PatternReply)
   pattern: PatternReply;
+
+  /** What the athlete works on, whatever is run now. */
+  @ValidateNested()
+  @Type(() => NamedPatternReply)
+  worksOn: NamedPatternReply;
 
   /** Rungs whose limits are this athlete's own; they are in the pattern already. */
   @IsInt({ each: true })

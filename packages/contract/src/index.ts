@@ -37,7 +37,14 @@ export {
 } from './care.js';
 export { GroupBody, GroupReply } from './group.js';
 export { ClubBody, ClubReply, FaultCountReply, FaultWordsBody } from './club.js';
-export { AddedAthlete, AthleteBody, AthletesBody, PersonReply, WatchedBody } from './person.js';
+export {
+  AddedAthlete,
+  AthleteBody,
+  AthletesBody,
+  PersonReply,
+  WatchedBody,
+  WorksOnBody,
+} from './person.js';
 export {
   Corrected,
   DrillSetBody,

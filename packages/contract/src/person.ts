@@ -122,7 +122,13 @@ export class AthleteBody extends AboutAthlete {
   @MaxLength(LONGEST_ATHLETE_NOTE)
   note?: string | null;
 
-  /** The pattern they begin with. */
+  /** The pattern they work on; what else they run changes it no more than a look at it would. */
+  @IsUUID()
+  patternId: string;
+}
+
+/** What an athlete works on from now on. */
+export class WorksOnBody {
   @IsUUID()
   patternId: string;
 }

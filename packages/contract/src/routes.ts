@@ -40,6 +40,7 @@ import type {
   StandingReply,
   UnreadableReply,
   WatchedBody,
+  WorksOnBody,
   WipeBody,
 } from './index.js';
 
@@ -111,6 +112,7 @@ export const ROUTES = {
   people: get<PersonReply[]>()('clubs/:clubId/athletes'),
   addAthletes: put<AthletesBody, PersonReply[]>()('clubs/:clubId/athletes'),
   saveAthlete: put<AthleteBody, PersonReply>()('clubs/:clubId/athletes/:athleteId'),
+  workOn: put<WorksOnBody, PersonReply>()('clubs/:clubId/athletes/:athleteId/works-on'),
   watch: put<WatchedBody, PersonReply>()('clubs/:clubId/athletes/:athleteId/watched'),
   faultsLately: get<FaultCountReply[]>()('clubs/:clubId/faults'),
   archiveAthlete: put<ArchivedBody, PersonReply>()('clubs/:clubId/athletes/:athleteId/archived'),

@@ -17,6 +17,7 @@ const TAKEN: readonly Class[] = [
   contract.ClubBody,
   contract.GroupBody,
   contract.WatchedBody,
+  contract.WorksOnBody,
   contract.DrillSetBody,
   contract.DrillSetupQuery,
   contract.ImportBody,

@@ -13,7 +13,7 @@ import type { AthleteReply, LastSetReply, SquadLineReply } from '@orthokin/contr
 import { Athlete } from '../domains/athletes/athlete.entity.js';
 import { bandNow } from '../domains/athletes/athletes.service.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
-import { NewestSetsService, workingOn } from '../domains/drills/newest-sets.service.js';
+import { NewestSetsService } from '../domains/drills/newest-sets.service.js';
 import { PatternsService, reachedRung } from '../domains/patterns/patterns.service.js';
 import { LaddersService } from '../domains/progress/ladders.service.js';
 import { PlacesService } from '../domains/progress/places.service.js';
@@ -150,15 +150,12 @@ export class SquadLinesService {
       );
       const patterns = await this.patterns.all(clubId);
       const places = await this.places.places(clubId, athleteIds);
-      const last = await this.lastSets(
-        clubId,
-        [...newest.values()].map(({ setId }) => setId),
-      );
+      const last = await this.lastSets(clubId, [...newest.values()]);
       const own = await this.ladders.allOwnLimits(clubId, athleteIds);
       const working = athletes.flatMap((athlete): Working[] => {
         const set = newest.get(athlete.id);
         // Nobody vanishes from the squad because a pattern has no rungs, or cannot be read.
-        const patternId = [workingOn(athlete, set), athlete.patternId, ...patterns.keys()].find(
+        const patternId = [athlete.patternId, ...patterns.keys()].find(
           (id) => (patterns.get(id)?.body.rungs.length ?? 0) > 0,
         );
         const found = patternId === undefined ? undefined : patterns.get(patternId);
@@ -168,7 +165,7 @@ export class SquadLinesService {
         const place = places.of({ athleteId: athlete.id, patternId });
         const rungs = withOwnLimits(pattern.rungs, limits);
         const rung = reachedRung({ ...pattern, rungs }, place.rung);
-        const lastSet = (set && last.get(set.setId)) ?? null;
+        const lastSet = (set === undefined ? undefined : last.get(set)) ?? null;
         return [{ athleteId: athlete.id, patternId, version, pattern, rung, lastSet }];
       });
       const lines = await this.keptOf(clubId, working, now);

@@ -10,6 +10,7 @@ import { Migration20261203Imports } from './20261203-imports.js';
 import { Migration20261204People } from './20261204-people.js';
 import { Migration20261205Care } from './20261205-care.js';
 import { Migration20261206SquadNeeds } from './20261206-squad-needs.js';
+import { Migration20261207WorksOn } from './20261207-works-on.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -25,4 +26,5 @@ export const MIGRATIONS = [
   { name: '20261204-people', class: Migration20261204People },
   { name: '20261205-care', class: Migration20261205Care },
   { name: '20261206-squad-needs', class: Migration20261206SquadNeeds },
+  { name: '20261207-works-on', class: Migration20261207WorksOn },
 ];

@@ -6,7 +6,6 @@ import { CourseSetsService } from '../derived/course-sets.service.js';
 import { SquadFormsService } from '../derived/squad-forms.service.js';
 import { athleteReply, AthletesService } from '../domains/athletes/athletes.service.js';
 import { DrillsService } from '../domains/drills/drills.service.js';
-import { workingOn } from '../domains/drills/newest-sets.service.js';
 import { NotesService } from '../domains/notes/notes.service.js';
 import { PatternsService, versionReply } from '../domains/patterns/patterns.service.js';
 import { PlacesService } from '../domains/progress/places.service.js';
@@ -39,7 +38,10 @@ export class CourseService {
     );
     return {
       athlete: athleteReply(athlete),
-      patternId: workingOn(athlete, sets.at(-1)),
+      // Somebody given another pattern today still has a course to look at.
+      patternId: sets.some(({ patternId }) => patternId === athlete.patternId)
+        ? athlete.patternId
+        : (sets.at(-1)?.patternId ?? athlete.patternId),
       ...{ sets, squad, notes },
       moves: moves.map(moveReply),
       patterns: [...versions.values()].map(versionReply),

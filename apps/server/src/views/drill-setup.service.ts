@@ -7,7 +7,6 @@ import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
 import { FiguresService } from '../derived/figures.service.js';
 import { AthleteCareService } from './athlete-care.service.js';
 import { athleteReply, AthletesService } from '../domains/athletes/athletes.service.js';
-import { NewestSetsService, workingOn } from '../domains/drills/newest-sets.service.js';
 import {
   PatternsService,
   reachedRung,
@@ -24,7 +23,6 @@ export class DrillSetupService {
     private readonly em: EntityManager,
     private readonly athletes: AthletesService,
     private readonly patterns: PatternsService,
-    private readonly newest: NewestSetsService,
     private readonly ladders: LaddersService,
     private readonly places: PlacesService,
     private readonly care: AthleteCareService,
@@ -33,19 +31,17 @@ export class DrillSetupService {
 
   /** On another pattern than the athlete is working on where one is `wanted`. */
   async of(clubId: string, athleteId: string, wanted?: string): Promise<DrillSetupReply> {
-    const [athlete, newest] = await Promise.all([
-      this.athletes.one(clubId, athleteId),
-      this.newest.ofOne(clubId, athleteId),
-    ]);
+    const athlete = await this.athletes.one(clubId, athleteId);
     if (athlete.archivedAt !== null)
       throw conflict(
         'athleteId',
         athlete.name,
         'somebody who is not put away (People brings back)',
       );
-    const patternId = wanted ?? workingOn(athlete, newest);
-    const [pattern, ladder, own, place, care, newestSets, [days]] = await Promise.all([
+    const patternId = wanted ?? athlete.patternId;
+    const [pattern, worksOn, ladder, own, place, care, newestSets, [days]] = await Promise.all([
       this.patterns.newest(clubId, patternId),
+      this.patterns.newest(clubId, athlete.patternId),
       this.ladders.settings(clubId, patternId),
       this.ladders.ownLimits(clubId, athleteId, patternId),
       this.places.place(clubId, athleteId, patternId),
@@ -66,6 +62,7 @@ export class DrillSetupService {
         ...pattern,
         body: laidFor({ ...pattern.body, rungs: withOwnLimits(pattern.body.rungs, own) }, build),
       }),
+      worksOn: { id: athlete.patternId, name: worksOn.body.name },
       care,
       watched: athlete.watched,
       built: from,

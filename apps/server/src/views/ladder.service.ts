@@ -1,9 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { AthleteLadderReply, LadderPlaceReply, LadderReply } from '@orthokin/contract';
-import type { Athlete } from '../domains/athletes/athlete.entity.js';
 import { athleteReply, AthletesService } from '../domains/athletes/athletes.service.js';
 import { LadderStandingsService } from '../derived/ladder-standings.service.js';
-import { NewestSetsService, workingOn } from '../domains/drills/newest-sets.service.js';
 import { PatternsService, versionReply } from '../domains/patterns/patterns.service.js';
 import { DecisionsService } from '../derived/decisions.service.js';
 import { LaddersService } from '../domains/progress/ladders.service.js';
@@ -21,7 +19,6 @@ export class LadderViewService {
     private readonly places: PlacesService,
     private readonly decisions: DecisionsService,
     private readonly standings: LadderStandingsService,
-    private readonly newest: NewestSetsService,
   ) {}
 
   async ofAthlete(
@@ -58,10 +55,11 @@ export class LadderViewService {
 
   async ofEveryone(clubId: string, patternId: string): Promise<LadderReply> {
     const newest = await this.patterns.newest(clubId, patternId);
-    const [settings, athletes] = await Promise.all([
+    const [settings, all] = await Promise.all([
       this.ladders.settings(clubId, patternId),
-      this.workingOn(clubId, patternId),
+      this.athletes.all(clubId),
     ]);
+    const athletes = all.filter((athlete) => athlete.patternId === patternId);
     const standings = await this.standings.of(
       clubId,
       athletes.map(({ id: athleteId }) => ({ athleteId, patternId, version: newest.version })),
@@ -76,15 +74,5 @@ export class LadderViewService {
         return [{ athlete: athleteReply(athlete), rung, decision: { ...decision } }];
       }),
     };
-  }
-
-  /** Who works on the pattern, by name. */
-  private async workingOn(clubId: string, patternId: string): Promise<Athlete[]> {
-    const athletes = await this.athletes.all(clubId);
-    const newest = await this.newest.of(
-      clubId,
-      athletes.map(({ id }) => id),
-    );
-    return athletes.filter((athlete) => workingOn(athlete, newest.get(athlete.id)) === patternId);
   }
 }

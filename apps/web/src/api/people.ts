@@ -60,6 +60,21 @@ export function useArchiveAthlete(): UseMutationResult<
   });
 }
 
+/** Gives an athlete another pattern to work on. */
+export function useWorkOn(): UseMutationResult<
+  PersonReply,
+  Error,
+  { readonly athleteId: string; readonly patternId: string }
+> {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ athleteId, patternId }) =>
+      call(ROUTES.workOn, { clubId, athleteId }, { body: { patternId } }),
+    onSuccess: () => afterPeople(client, clubId),
+  });
+}
+
 /** Watches other faults in an athlete from now on. */
 export function useWatch(): UseMutationResult<
   PersonReply,

@@ -33,13 +33,18 @@ export function useDrillSetup(
   patternId: string | null,
 ): UseQueryResult<DrillSetupReply> {
   const { clubId } = useClub();
-  return useQuery(setup(clubId, athleteId, patternId));
+  return useQuery({
+    ...setup(clubId, athleteId, patternId),
+    // Another pattern of the same athlete: what stands there stays until it is read.
+    placeholderData: (before) => (before?.athlete.id === athleteId ? before : undefined),
+  });
 }
 
 /** Fetches the same for whoever else is to work. */
 export function useFetchSetup(): (
   athleteId: string,
-  patternId: string,
+  /** `null`: the one they work on. */
+  patternId: string | null,
 ) => Promise<DrillSetupReply> {
   const { clubId } = useClub();
   const client = useQueryClient();

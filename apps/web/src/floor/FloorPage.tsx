@@ -137,6 +137,7 @@ export function FloorPage(): ReactElement {
         rota={rota}
         last={rested}
         nameOf={running.nameOf}
+        setupOf={running.setupOf}
         onStart={startTurn}
         onSkip={() => {
           if (!running.passOn(null)) leaveRota(rested);

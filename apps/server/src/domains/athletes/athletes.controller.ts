@@ -8,6 +8,7 @@ import {
   NewAthletePath,
   PersonReply,
   WatchedBody,
+  WorksOnBody,
 } from '@orthokin/contract';
 import { ROUTES } from '@orthokin/contract/routes';
 import { Serves } from '../../platform/http/serves.js';
@@ -33,6 +34,14 @@ export class AthletesController {
     @Body() body: AthleteBody,
   ): Promise<PersonReply> {
     return this.athletes.save(clubId, athleteId, body);
+  }
+
+  @Serves(ROUTES.workOn, { takes: WorksOnBody, gives: PersonReply })
+  workOn(
+    @Param() { clubId, athleteId }: AthletePath,
+    @Body() body: WorksOnBody,
+  ): Promise<PersonReply> {
+    return this.athletes.workOn(clubId, athleteId, body);
   }
 
   @Serves(ROUTES.watch, { takes: WatchedBody, gives: PersonReply })

@@ -6,6 +6,7 @@ import type {
   AthletesBody,
   PersonReply,
   WatchedBody,
+  WorksOnBody,
 } from '@orthokin/contract';
 import { ageBandOn, type AgeBand } from '@orthokin/core/people';
 import { accepted, unknown } from '../../platform/http/refusals.js';
@@ -106,6 +107,18 @@ export class AthletesService {
         { clubId, id },
         { archivedAt: archived ? new Date() : null },
       );
+    return this.person(clubId, id);
+  }
+
+  /** Gives an athlete another pattern to work on. */
+  async workOn(clubId: string, id: string, { patternId }: WorksOnBody): Promise<PersonReply> {
+    await this.one(clubId, id);
+    if (!(await this.em.findOne(PatternRow, { clubId, id: patternId })))
+      throw unknown('patternId', patternId, 'a pattern');
+    await this.em.transactional(async (em) => {
+      await em.nativeUpdate(Athlete, { clubId, id }, { patternId });
+      await this.changes.tell(em, { of: 'sets', clubId, athleteId: id });
+    });
     return this.person(clubId, id);
   }
 

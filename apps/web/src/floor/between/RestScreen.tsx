@@ -20,6 +20,7 @@ import { Answer } from './Answer.js';
 import { say } from '../../words/floor.js';
 import { SayThisOfRun } from './SayThisOfRun.js';
 import { IDLE_TIMING_KEYS, useDrillKeys, useQuietAfter } from '../set/useDrillKeys.js';
+import type { FloorSetup } from '../set-up/plan-drill.js';
 import { Ways } from './Ways.js';
 
 const Screen = styled.main`
@@ -85,6 +86,7 @@ export function RestScreen({
   rota,
   last,
   nameOf,
+  setupOf,
   onStart,
   onSkip,
   onStop,
@@ -92,6 +94,8 @@ export function RestScreen({
   rota: Rota;
   last: Run;
   nameOf: (athleteId: string) => string;
+  /** What somebody of the rota runs: the markers may have to be moved for it. */
+  setupOf: (athleteId: string) => FloorSetup | null;
   onStart: () => Promise<void>;
   onSkip: () => void;
   onStop: () => void;
@@ -125,6 +129,7 @@ export function RestScreen({
   }, [isOver]);
   const turn = turnOf(rota);
   const next = turn ? nameOf(turn.athleteId) : '';
+  const setup = turn && setupOf(turn.athleteId);
   const shown = Math.max(0, Math.ceil(leftMs / 1000));
   return (
     <InsteadOfPage>
@@ -136,6 +141,9 @@ export function RestScreen({
           {shown}
         </span>
         <Headline>{say('nextNext', { next })}</Headline>
+        {setup && (
+          <Quiet>{say('patternAndRung', { pattern: setup.pattern.name, rung: setup.rung })}</Quiet>
+        )}
         <Quiet>{say('setPlaceTurns', { place: rota.place + 1, turns: rota.turns.length })}</Quiet>
         {problem && <p role="alert">{problem}</p>}
         <LargeWays>

@@ -24,6 +24,8 @@ export interface RunningRota {
   /** Nothing comes after the turn that is on. */
   readonly isLast: boolean;
   readonly nameOf: (athleteId: string) => string;
+  /** What an athlete of the rota runs; `null` for nobody of it. */
+  readonly setupOf: (athleteId: string) => FloorSetup | null;
   /** Fetches all that the rota needs, so that it runs on when the network goes. */
   readonly settle: (settled: Settled, own: FloorSetup) => Promise<void>;
   /** Takes up a rota that was broken off. */
@@ -55,10 +57,11 @@ export function useRunningRota(): RunningRota {
     rota: shown?.rota ?? null,
     isLast: shown === null || shown.rota.place >= shown.rota.turns.length - 1,
     nameOf: (athleteId) => (shown && setupOf(shown, athleteId)?.athlete.name) ?? '',
+    setupOf: (athleteId) => (shown && setupOf(shown, athleteId)) ?? null,
     settle: async (settled, own) => {
       const others = settled.athleteIds.filter((other) => other !== own.athlete.id);
       const fetched = await Promise.all(
-        others.map((other) => fetchSetup(other, settled.patternId)),
+        others.map((other) => fetchSetup(other, settled.sharedPatternId)),
       );
       const { sets } = settled.choices;
       const rest = restRatioOf(settled.choices, own.ladder);

@@ -10,19 +10,24 @@ import { say } from '../../words/floor.js';
 
 /** What comes before a timed set: knowing the cues, and the pattern without a clock. */
 export function BeforePart({
-  athleteIds,
-  patternId,
+  athlete,
+  pattern,
+  others,
+  isShared,
 }: {
-  athleteIds: readonly string[];
-  patternId: string;
+  athlete: { readonly id: string };
+  pattern: { readonly id: string };
+  others: readonly string[];
+  /** The others run the same pattern. */
+  isShared: boolean;
 }): ReactElement {
   const { search, pathname } = useLocation();
   const squad = useSquad();
-  const nameOf = (id: string) =>
-    squad.data?.find(({ athlete }) => athlete.id === id)?.athlete.name ?? '';
-  const practised = athleteIds.flatMap((id) => {
-    const known = mapKnown(id, patternId);
-    return known ? [`${mapSentence(nameOf(id), known)} (${dayWords(known.at)})`] : [];
+  const practised = [athlete.id, ...others].flatMap((id) => {
+    const line = squad.data?.find((one) => one.athlete.id === id);
+    const isOwn = id !== athlete.id && !isShared;
+    const known = mapKnown(id, (isOwn && line?.patternId) || pattern.id);
+    return known ? [`${mapSentence(line?.athlete.name ?? '', known)} (${dayWords(known.at)})`] : [];
   });
   return (
     <>

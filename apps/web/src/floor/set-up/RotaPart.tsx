@@ -3,6 +3,7 @@ import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { useSquad } from '../../api/squad.js';
 import { MOST_IN_ROTA } from '@orthokin/core/run';
+import { CheckField } from '../../parts/form/CheckField.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { IconButton } from '../../parts/IconButton.js';
 import { colour } from '../../parts/tokens.js';
@@ -22,6 +23,12 @@ const Row = styled.div`
     border: 1.5px solid ${colour('rule')};
     border-radius: 4px;
     font-weight: 600;
+    small {
+      display: block;
+      font-size: 14px;
+      font-weight: 450;
+      color: ${colour('quiet')};
+    }
   }
   .add {
     width: 200px;
@@ -33,25 +40,36 @@ export function RotaPart({
   athleteId,
   others,
   onChange,
+  isShared,
+  onShared,
 }: {
   athleteId: string;
   others: readonly string[];
   onChange: (others: readonly string[]) => void;
+  /** The others run the pattern of the first. */
+  isShared: boolean;
+  onShared: (isShared: boolean) => void;
 }): ReactElement | null {
   const squad = useSquad();
-  const people = (squad.data ?? []).map(({ athlete: { id, name }, restricted }) => ({
-    id,
-    name: restricted ? say('nameRestricted', { name }) : name,
-  }));
+  const people = (squad.data ?? []).map(
+    ({ athlete: { id, name }, restricted, patternName, rung }) => ({
+      id,
+      name: restricted ? say('nameRestricted', { name }) : name,
+      worksOn: say('patternAndRung', { pattern: patternName, rung }),
+    }),
+  );
   const free = people.filter(({ id }) => id !== athleteId && !others.includes(id));
   if (people.length < 2) return null;
   return (
     <Row>
       {others.map((id) => {
-        const name = people.find((person) => person.id === id)?.name ?? '';
+        const { name = '', worksOn = '' } = people.find((person) => person.id === id) ?? {};
         return (
           <span key={id} className="who">
-            {name}
+            <span>
+              {name}
+              {!isShared && <small>{worksOn}</small>}
+            </span>
             <IconButton
               aria-label={say('takeNameOutRota', { name })}
               onPress={() => onChange(others.filter((other) => other !== id))}
@@ -74,6 +92,11 @@ export function RotaPart({
             onChange={(id) => id !== 'none' && onChange([...others, id])}
           />
         </div>
+      )}
+      {others.length > 0 && (
+        <CheckField isSelected={isShared} onChange={onShared}>
+          {say('allOnThis')}
+        </CheckField>
       )}
     </Row>
   );

@@ -47,7 +47,8 @@ import { trialWords } from './TrialsPart.js';
 import { RotaPart } from './RotaPart.js';
 import { beforeSet, useBeforeDrill } from './useBeforeDrill.js';
 import { useChoices, useTestReps } from './useChoices.js';
-import { useRota } from './useRota.js';
+import { useRota, useSharedPattern } from './useRota.js';
+import { WorksOnPart } from './WorksOnPart.js';
 import { useSeed } from './useSeed.js';
 import { say } from '../../words/floor.js';
 import {
@@ -119,6 +120,8 @@ function SetUpFor({
     watch.mutate({ athleteId: read.athlete.id, watched: faults });
   };
   const [others, setOthers] = useRota();
+  const [isShared, setShared] = useSharedPattern();
+  const sharedPatternId = isShared ? read.pattern.id : null;
   const hands = useHand();
   const { source } = choices;
   useEffect(() => onSource(source), [source, onSource]);
@@ -153,7 +156,7 @@ function SetUpFor({
   /** Whoever else works is held against the same; `null` where nothing stands in the way. */
   const stoppedOther = async (): Promise<string | null> => {
     for (const id of others) {
-      const other = await fetchSetup(id, pattern.id);
+      const other = await fetchSetup(id, sharedPatternId);
       const otherBefore = beforeSet(other, splits, localDay(new Date(epochNow())));
       if (isStopped(otherBefore))
         return say('othersMayNot', {
@@ -176,7 +179,7 @@ function SetUpFor({
       if (stopped !== null) return;
       goAhead(reason);
       const athleteIds = [athlete.id, ...others];
-      await onStart({ athleteIds, patternId: pattern.id, choices, seed, hand: hands.hand }, setup);
+      await onStart({ athleteIds, sharedPatternId, choices, seed, hand: hands.hand }, setup);
     } catch (error) {
       setProblem(error instanceof Error ? error.message : String(error));
     }
@@ -211,9 +214,16 @@ function SetUpFor({
                   rung={setup.rung}
                   stopped={before.stoppedRungs}
                 />
+                <WorksOnPart setup={setup} />
               </What>
               <Before>
-                <RotaPart athleteId={athlete.id} others={others} onChange={setOthers} />
+                <RotaPart
+                  athleteId={athlete.id}
+                  others={others}
+                  onChange={setOthers}
+                  isShared={isShared}
+                  onShared={setShared}
+                />
                 <ButtonLink to="/floor">{ANOTHER_ATHLETE}</ButtonLink>
               </Before>
             </Chip>
@@ -260,7 +270,7 @@ function SetUpFor({
           />
           <ForeseenPart foreseen={foreseen} choices={choices} onChange={keep} />
           <Before>
-            <BeforePart athleteIds={[athlete.id, ...others]} patternId={pattern.id} />
+            <BeforePart {...{ athlete, pattern, others, isShared }} />
             <SecondScreen room={room} />
             {conditions.pace.kind !== 'staircase' && (
               <SoundFile setup={setup} choices={choices} seed={seed} />

@@ -35,7 +35,8 @@ export interface DrillChoices {
 /** What the set-up settles: enough to run everything. */
 export interface Settled {
   readonly athleteIds: readonly string[];
-  readonly patternId: string;
+  /** What all of them run; `null`: each what they work on. */
+  readonly sharedPatternId: string | null;
   readonly choices: DrillChoices;
   readonly seed: number;
   readonly hand: DrillPlan['hand'];

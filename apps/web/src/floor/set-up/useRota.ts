@@ -1,5 +1,11 @@
 import { useAddress } from '../../parts/useAddress.js';
 
+/** Whether the others run the pattern of the first, each on their own rung, or what they work on themselves. */
+export function useSharedPattern(): [boolean, (isShared: boolean) => void] {
+  const [params, change] = useAddress();
+  return [params.has('same'), (isShared) => change({ same: isShared ? '1' : null })];
+}
+
 /** Who else works, in the page's address: what is practised before knows it too. */
 export function useRota(): [readonly string[], (athleteIds: readonly string[]) => void] {
   const [params, change] = useAddress();

@@ -174,6 +174,10 @@ export const floor = {
   addRota: 'Add to the rota',
   alone: 'Alone, or with…',
   andWith: 'and with…',
+  allOnThis: 'Everyone on this pattern',
+  patternAndRung: '{pattern}, rung {rung}',
+  worksOnOther: '{name} works on {pattern}. This set does not change that.',
+  workOnThis: 'Let {name} work on {pattern}',
   athleteWhyChangedShownOtherColours:
     '{athlete} {why}: {changed} shown in other colours. Put out cones to match, or go by shape and letter.',
   athleteFloor: '{athlete} · Floor',

@@ -1,0 +1,29 @@
+import type { DrillSetupReply } from '@orthokin/contract';
+import type { ReactElement } from 'react';
+import { useWorkOn } from '../../api/people.js';
+import { Button } from '../../parts/Button.js';
+import { Notice } from '../../parts/Notice.js';
+import { Quiet } from '../../parts/Text.js';
+import { say } from '../../words/floor.js';
+
+/** What the athlete works on, where something else is about to be run; it stays so unless it is changed here. */
+export function WorksOnPart({
+  setup: { athlete, pattern, worksOn },
+}: {
+  setup: Pick<DrillSetupReply, 'athlete' | 'pattern' | 'worksOn'>;
+}): ReactElement | null {
+  const change = useWorkOn();
+  if (worksOn.id === pattern.id) return null;
+  return (
+    <div style={{ flex: '1 1 100%' }}>
+      <Quiet>{say('worksOnOther', { name: athlete.name, pattern: worksOn.name })}</Quiet>
+      <Button
+        isDisabled={change.isPending}
+        onPress={() => change.mutate({ athleteId: athlete.id, patternId: pattern.id })}
+      >
+        {say('workOnThis', { name: athlete.name, pattern: pattern.name })}
+      </Button>
+      {change.error && <Notice>{change.error.message}</Notice>}
+    </div>
+  );
+}
