@@ -22,6 +22,7 @@ const coreLayers = [
   'people',
   'simulation',
   'run',
+  'plan',
   'film',
   'formats',
 ];

@@ -1,0 +1,72 @@
+import { mean } from '../numeric/index.js';
+import { trainedBy, type Block } from './block.js';
+import type { PlacedBlock, Session } from './session.js';
+
+/** Something about a session that a coach may want to change, with what it is reckoned from. */
+export type PlanFinding =
+  | { readonly finding: 'no warm-up' | 'no cool-down' | 'nobody' }
+  /** Quickness is trained on tired legs. */
+  | { readonly finding: 'reaction after conditioning'; readonly blockId: string }
+  /** Rest under what the kind of work asks: parts of rest to one of work. */
+  | {
+      readonly finding: 'short rest';
+      readonly blockId: string;
+      readonly ratio: number;
+      readonly aim: number;
+    }
+  | {
+      readonly finding: 'waits more than works';
+      readonly blockId: string;
+      readonly worksS: number;
+      readonly waitsS: number;
+    }
+  | { readonly finding: 'too long'; readonly overS: number };
+
+/** Parts of rest to one of work: quality for reaction, match conditioning for play (handbook 4). */
+const REST_AIM = { reaction: 2, play: 1 } as const;
+
+const restAim = ({ kind }: Block): number | null => {
+  const trained = trainedBy(kind);
+  return trained === 'reaction' || trained === 'play' ? REST_AIM[trained] : null;
+};
+
+function ofBlock({ block, shares }: PlacedBlock): PlanFinding[] {
+  if (block.how === 'together') return [];
+  const findings: PlanFinding[] = [];
+  const [aim, ratio, blockId] = [restAim(block), block.restS / block.workS, block.id];
+  if (aim !== null && block.sets > 1 && ratio < aim)
+    findings.push({ finding: 'short rest', blockId, ratio, aim });
+  // A rest after each set is meant: only what is waited beyond them is waiting.
+  const waits = shares.map(({ works, waitsS }) => waitsS - works * block.restS);
+  const waitsS = waits.length > 0 ? Math.round(mean(waits)) : 0;
+  const worksS = block.sets * block.workS;
+  if (waitsS > worksS) findings.push({ finding: 'waits more than works', blockId, worksS, waitsS });
+  return findings;
+}
+
+/** What to look at again in a session before it is run (handbook 8), in the order of the session. */
+export function planFindings(
+  { minutes, athleteIds }: Pick<Session, 'minutes' | 'athleteIds'>,
+  blocks: readonly PlacedBlock[],
+): PlanFinding[] {
+  const trained = blocks.map(({ block }) => trainedBy(block.kind));
+  const conditioning = trained.indexOf('conditioning');
+  const late = blocks.filter(
+    (_, i) => conditioning >= 0 && i > conditioning && trained[i] === 'reaction',
+  );
+  const overS = (blocks.at(-1)?.toS ?? 0) - 60 * minutes;
+  return [
+    ...(athleteIds.length === 0 ? [{ finding: 'nobody' } as const] : []),
+    ...(blocks.length > 0 && !trained.includes('warming')
+      ? [{ finding: 'no warm-up' } as const]
+      : []),
+    ...late.map(
+      ({ block }) => ({ finding: 'reaction after conditioning', blockId: block.id }) as const,
+    ),
+    ...blocks.flatMap(ofBlock),
+    ...(blocks.length > 0 && !trained.includes('calming')
+      ? [{ finding: 'no cool-down' } as const]
+      : []),
+    ...(overS > 0 ? [{ finding: 'too long', overS } as const] : []),
+  ];
+}

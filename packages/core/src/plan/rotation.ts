@@ -1,0 +1,192 @@
+import type { HelperRole } from './block.js';
+
+/** One station in one round: who works there, and who helps. */
+export interface StationTurn {
+  readonly works: string;
+  readonly helps: readonly { readonly athleteId: string; readonly role: HelperRole }[];
+}
+
+/** All stations for the length of one set, s from the start of the block. */
+export interface Round {
+  readonly fromS: number;
+  readonly toS: number;
+  /** `null` where nobody works at a station. */
+  readonly stations: readonly (StationTurn | null)[];
+  /** Who neither works nor helps. */
+  readonly rests: readonly string[];
+}
+
+/** What a rotation is made for. */
+export interface Rotated {
+  readonly athleteIds: readonly string[];
+  readonly stations: number;
+  /** Of each athlete. */
+  readonly sets: number;
+  readonly workS: number;
+  /** Each athlete's own between two of their sets, s. */
+  readonly restS: number;
+  readonly helpers: readonly HelperRole[];
+}
+
+/** One athlete as the rotation goes on. */
+interface Person {
+  readonly id: string;
+  readonly place: number;
+  /** Sets still to come. */
+  left: number;
+  readyAtS: number;
+  /** When they last worked; before everything for whoever did not yet. */
+  workedAtS: number;
+  helped: number;
+  rested: number;
+  readonly roles: Map<HelperRole, number>;
+  readonly with: Map<string, number>;
+}
+
+const countIn = <Key>(counts: Map<Key, number>, key: Key): number => counts.get(key) ?? 0;
+const add = <Key>(counts: Map<Key, number>, key: Key): void =>
+  void counts.set(key, countIn(counts, key) + 1);
+
+function learn(people: ReadonlyMap<string, Person>, { stations, rests }: Round): void {
+  for (const id of rests) {
+    const person = people.get(id);
+    if (person) person.rested += 1;
+  }
+  for (const turn of stations) {
+    if (!turn) continue;
+    for (const { athleteId, role } of turn.helps) {
+      const helper = people.get(athleteId);
+      if (!helper) continue;
+      helper.helped += 1;
+      add(helper.roles, role);
+      add(helper.with, turn.works);
+    }
+  }
+}
+
+function peopleOf(
+  { athleteIds, sets, workS, restS }: Rotated,
+  done: readonly Round[],
+): Map<string, Person> {
+  const worked = (id: string) => done.filter((round) => worksIn(round, id));
+  const fewest = Math.min(...athleteIds.map((id) => worked(id).length).filter((n) => n > 0), sets);
+  const people = new Map(
+    athleteIds.map((id, place): [string, Person] => {
+      const own = worked(id);
+      const lastS = own.at(-1)?.fromS ?? -Infinity;
+      // Whoever comes late gets what is still to come, not what they missed.
+      const had = done.length === 0 ? 0 : own.length > 0 ? own.length : fewest;
+      return [
+        id,
+        {
+          ...{ id, place, left: Math.max(0, sets - had) },
+          ...{ workedAtS: lastS, readyAtS: lastS + workS + restS },
+          ...{ helped: 0, rested: 0, roles: new Map(), with: new Map() },
+        },
+      ];
+    }),
+  );
+  for (const round of done) learn(people, round);
+  return people;
+}
+
+const worksIn = ({ stations }: Round, id: string): boolean =>
+  stations.some((turn) => turn?.works === id);
+
+/** Who works in a round: whoever has most still to come, then whoever waits longest; nobody gets a set ahead of another. */
+function workersAt(people: readonly Person[], stations: number, nowS: number): Person[] {
+  const chosen: Person[] = [];
+  const leftOf = (person: Person) => person.left - (chosen.includes(person) ? 1 : 0);
+  while (chosen.length < stations) {
+    const most = Math.max(...people.map(leftOf));
+    const [next] = people
+      .filter(
+        (one) => one.left > 0 && one.left >= most && one.readyAtS <= nowS && !chosen.includes(one),
+      )
+      .sort((a, b) => a.workedAtS - b.workedAtS || a.place - b.place);
+    if (!next) break;
+    chosen.push(next);
+  }
+  return chosen;
+}
+
+/** The one for a role: who had it least, with this partner least, helped least. */
+function helperFor(free: readonly Person[], role: HelperRole, works: string): Person | undefined {
+  const [best] = [...free].sort(
+    (a, b) =>
+      countIn(a.roles, role) - countIn(b.roles, role) ||
+      countIn(a.with, works) - countIn(b.with, works) ||
+      a.helped - b.helped ||
+      a.place - b.place,
+  );
+  return best;
+}
+
+/**
+ * Turns at stations, a round after another, so that everybody gets the same number of sets, never one
+ * ahead of another, nobody works before they have rested, and helping goes round with partners changed.
+ *
+ * @param done rounds that have been: with others gone or come since, what is still to come is planned
+ *   anew from where they end. Whoever comes late gets as many as are left, not those they missed.
+ */
+export function rotation(rotated: Rotated, done: readonly Round[] = []): Round[] {
+  const people = peopleOf(rotated, done);
+  const all = [...people.values()];
+  const rounds: Round[] = [];
+  let nowS = done.at(-1)?.toS ?? 0;
+  while (all.some(({ left }) => left > 0)) {
+    const workers = workersAt(all, rotated.stations, nowS);
+    if (workers.length === 0) {
+      nowS = Math.min(
+        ...all.flatMap(({ left, readyAtS }) => (left > 0 && readyAtS > nowS ? readyAtS : [])),
+      );
+      continue;
+    }
+    let free = all.filter((one) => !workers.includes(one));
+    const stations = Array.from({ length: rotated.stations }, (_, i): StationTurn | null => {
+      const worker = workers[i];
+      if (!worker) return null;
+      const helps = rotated.helpers.flatMap((role) => {
+        const helper = helperFor(free, role, worker.id);
+        if (!helper) return [];
+        free = free.filter((one) => one !== helper);
+        return [{ athleteId: helper.id, role }];
+      });
+      return { works: worker.id, helps };
+    });
+    const toS = nowS + rotated.workS;
+    const round = { fromS: nowS, toS, stations, rests: free.map(({ id }) => id) };
+    for (const worker of workers) {
+      worker.left -= 1;
+      worker.workedAtS = nowS;
+      worker.readyAtS = toS + rotated.restS;
+    }
+    learn(people, round);
+    rounds.push(round);
+    nowS = toS;
+  }
+  return rounds;
+}
+
+/** What comes to each athlete of a rotation. */
+export interface Share {
+  readonly athleteId: string;
+  readonly works: number;
+  readonly helps: number;
+  /** Between the first round and the last, neither working nor helping, s. */
+  readonly waitsS: number;
+}
+
+/** How a rotation comes out for each of its athletes. */
+export const sharesOf = (rounds: readonly Round[], athleteIds: readonly string[]): Share[] => {
+  const [startS, endS] = [rounds[0]?.fromS ?? 0, rounds.at(-1)?.toS ?? 0];
+  return athleteIds.map((athleteId) => {
+    const works = rounds.filter((round) => worksIn(round, athleteId));
+    const helps = rounds.filter(({ stations }) =>
+      stations.some((turn) => turn?.helps.some((one) => one.athleteId === athleteId)),
+    );
+    const busyS = [...works, ...helps].reduce((sum, { fromS, toS }) => sum + toS - fromS, 0);
+    const waitsS = endS - startS - busyS;
+    return { athleteId, works: works.length, helps: helps.length, waitsS };
+  });
+};

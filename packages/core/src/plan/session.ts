@@ -1,0 +1,55 @@
+import type { Block } from './block.js';
+import { rotation, sharesOf, type Round, type Share } from './rotation.js';
+
+/** An hour, or whatever there is, for some athletes. */
+export interface Session {
+  readonly name: string;
+  /** The day it is held, YYYY-MM-DD. */
+  readonly day: string;
+  /** When it begins by the clock on the wall, HH:MM. */
+  readonly startsAt: string;
+  /** How long there is, min. */
+  readonly minutes: number;
+  readonly athleteIds: readonly string[];
+  readonly blocks: readonly Block[];
+}
+
+/** A block as it falls: when, and what comes to each. */
+export interface PlacedBlock {
+  readonly block: Block;
+  /** s from the start of the session. */
+  readonly fromS: number;
+  readonly toS: number;
+  /** None together. */
+  readonly rounds: readonly Round[];
+  readonly shares: readonly Share[];
+}
+
+const MINUTE_S = 60;
+
+/** Turns of a block for these athletes; none together, or for nobody. */
+export const roundsOf = (block: Block, athleteIds: readonly string[]): Round[] =>
+  block.how === 'together' || athleteIds.length === 0 ? [] : rotation({ ...block, athleteIds });
+
+/**
+ * How long a block lasts, s: as said together; in turns until the last has worked (handbook 8: turns
+ * shared by those at a station, and rests that others' work does not cover).
+ */
+export function blockSeconds(block: Block, rounds: readonly Round[]): number {
+  return block.how === 'together' ? MINUTE_S * block.minutes : (rounds.at(-1)?.toS ?? 0);
+}
+
+/** The blocks of a session one after another. */
+export function placed({
+  blocks,
+  athleteIds,
+}: Pick<Session, 'blocks' | 'athleteIds'>): PlacedBlock[] {
+  let fromS = 0;
+  return blocks.map((block) => {
+    const rounds = roundsOf(block, athleteIds);
+    const toS = fromS + blockSeconds(block, rounds);
+    const one = { block, fromS, toS, rounds, shares: sharesOf(rounds, athleteIds) };
+    fromS = toS;
+    return one;
+  });
+}
