@@ -12,6 +12,7 @@ import { DrillsModule } from './domains/drills/drills.module.js';
 import { GroupsModule } from './domains/groups/groups.module.js';
 import { NotesModule } from './domains/notes/notes.module.js';
 import { PatternsModule } from './domains/patterns/patterns.module.js';
+import { PlansModule } from './domains/plans/plans.module.js';
 import { ProgressModule } from './domains/progress/progress.module.js';
 import { ormOptions } from './platform/database/orm-options.js';
 import { Addresses } from './platform/http/addresses.js';
@@ -41,7 +42,7 @@ export class AppModule {
         MikroOrmModule.forRoot({ ...ormOptions(databaseUrl, TABLES), driver: PostgreSqlDriver }),
         DomainsModule,
         ...[ClubsModule, PatternsModule, DrillsModule, ProgressModule, NotesModule],
-        ...[CareModule, GroupsModule],
+        ...[CareModule, GroupsModule, PlansModule],
         DerivedModule,
         ViewsModule,
         TransferModule.on(databaseUrl),

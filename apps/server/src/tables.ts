@@ -12,6 +12,7 @@ import { TrainingGroup } from './domains/groups/training-group.entity.js';
 import { SetNote } from './domains/notes/set-note.entity.js';
 import { PatternVersion } from './domains/patterns/pattern-version.entity.js';
 import { PatternRow } from './domains/patterns/pattern.entity.js';
+import { Plan } from './domains/plans/plan.entity.js';
 import { Ladder } from './domains/progress/ladder.entity.js';
 import { OwnLadder } from './domains/progress/own-ladder.entity.js';
 import { RungMove } from './domains/progress/rung-move.entity.js';
@@ -23,7 +24,7 @@ import type { Tables } from './platform/database/orm-options.js';
 export const TABLES: Tables = {
   entities: [
     ...[Club, Athlete, PatternRow, PatternVersion, DrillSet, RepRow, SetNote],
-    ...[Ladder, OwnLadder, RungMove, ImportJob, CareRecord, TrainingGroup],
+    ...[Ladder, OwnLadder, RungMove, ImportJob, CareRecord, TrainingGroup, Plan],
     ...[SetFiguresRow, AthleteStanding, LadderStanding, SquadLineRow, SquadFormRow],
   ],
   migrations: MIGRATIONS,

@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { CLUB_LISTS, type ClubList } from '@orthokin/contract';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { blankPattern } from '@orthokin/core/footwork';
+import { usualBlock } from '@orthokin/core/plan';
 import { USUAL_LADDER } from '@orthokin/core/progress';
 import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
 import { plainToInstance } from 'class-transformer';
@@ -54,6 +55,10 @@ const GOOD: Readonly<Record<ClubList, object>> = {
     check: { check: 'side-step', leg: null, result: 'yes', day: '2026-03-01' },
   },
   groups: { id: v7(), name: 'Juniors', athleteIds: [athleteId] },
+  plans: {
+    ...{ id: v7(), name: 'Thursday', day: '2026-03-05', startsAt: '17:00', minutes: 60 },
+    ...{ athleteIds: [athleteId], blocks: [usualBlock(v7(), 'cued drill')], revision: 1 },
+  },
 };
 
 const LISTS = Object.keys(GOOD) as ClubList[];

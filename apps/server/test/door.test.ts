@@ -1,5 +1,6 @@
 import { get } from 'node:http';
 import type { SquadLineReply } from '@orthokin/contract';
+import { usualBlock } from '@orthokin/core/plan';
 import { USUAL_LADDER } from '@orthokin/core/progress';
 import { v7 } from 'uuid';
 import { TestServer } from './support/server.js';
@@ -82,6 +83,10 @@ function goodBodies(): Record<string, Record<string, Json>> {
     WatchedBody: { watched: ['lean'] },
     WorksOnBody: { patternId },
     GroupBody: { name: 'Juniors', athleteIds: [athleteId] },
+    PlanBody: {
+      ...{ name: 'Thursday', day: '2026-03-05', startsAt: '17:00', minutes: 60 },
+      ...{ athleteIds: [athleteId], blocks: [plain(usualBlock(v7(), 'cued drill'))], revision: 1 },
+    },
     WipeBody: { name: 'not its name' },
     ImportBody: plain({
       sets: [{ id: set.id, body: set.body, endedAt: now, reps: set.reps }],
@@ -268,7 +273,7 @@ describe('no request does harm', () => {
     // To put somebody away is no harm: some of what was tried means just that.
     await server.put(server.club(`athletes/${line.athlete.id}/archived`), { archived: false });
     for (const { path, method } of operations()) {
-      if (method !== 'get' || /\{(setId|moveId|importId|version)\}|\/reps$/.test(path)) continue;
+      if (method !== 'get' || /\{(setId|moveId|importId|planId|version)\}|\/reps$/.test(path)) continue;
       const { status } = await send(method, filled(path, ownIds));
       expect({ path, status }).toEqual({ path, status: 200 });
     }

@@ -34,6 +34,7 @@ import { ClubBody } from './club.js';
 import { AboutAthlete } from './person.js';
 import { CareBody } from './care.js';
 import { GroupBody } from './group.js';
+import { PlanReply } from './plan.js';
 import { SetNoteBody } from './course.js';
 import { DrillSetBody, RepBody } from './drill.js';
 import { TravelBody } from './footwork.js';
@@ -279,6 +280,8 @@ export class ClubFileGroup extends GroupBody {
   id: string;
 }
 
+export class ClubFilePlan extends PlanReply {}
+
 /** The head of a club's file: what it is, and of which club. */
 export class ClubFileHead {
   @Equals(CLUB_FORMAT)
@@ -305,6 +308,7 @@ export const CLUB_LISTS = {
   ownLadders: ClubFileOwnLadder,
   care: ClubFileCare,
   groups: ClubFileGroup,
+  plans: ClubFilePlan,
 } as const;
 
 export type ClubList = keyof typeof CLUB_LISTS;

@@ -36,6 +36,7 @@ export {
   TakenBack,
 } from './care.js';
 export { GroupBody, GroupReply } from './group.js';
+export { BlockBody, PlanBody, PlanReply } from './plan.js';
 export { ClubBody, ClubReply, FaultCountReply, FaultWordsBody } from './club.js';
 export {
   AddedAthlete,
@@ -70,9 +71,11 @@ export {
   NewPatternVersionPath,
   NewRepPath,
   GroupPath,
+  PlanPath,
   NewAthletePath,
   NewCarePath,
   NewGroupPath,
+  NewPlanPath,
   NewClubPath,
   NewSetPath,
   PatternPath,

@@ -79,6 +79,16 @@ export class GroupPath extends ClubPath {
   groupId: string;
 }
 
+export class NewPlanPath extends ClubPath {
+  @IsUUID(7)
+  planId: string;
+}
+
+export class PlanPath extends ClubPath {
+  @IsUUID()
+  planId: string;
+}
+
 export class PatternPath extends ClubPath {
   @IsUUID()
   patternId: string;

@@ -16,6 +16,7 @@ const TAKEN: readonly Class[] = [
   contract.CareBody,
   contract.ClubBody,
   contract.GroupBody,
+  contract.PlanBody,
   contract.WatchedBody,
   contract.WorksOnBody,
   contract.DrillSetBody,

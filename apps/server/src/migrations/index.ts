@@ -11,6 +11,7 @@ import { Migration20261204People } from './20261204-people.js';
 import { Migration20261205Care } from './20261205-care.js';
 import { Migration20261206SquadNeeds } from './20261206-squad-needs.js';
 import { Migration20261207WorksOn } from './20261207-works-on.js';
+import { Migration20261208Plans } from './20261208-plans.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -27,4 +28,5 @@ export const MIGRATIONS = [
   { name: '20261205-care', class: Migration20261205Care },
   { name: '20261206-squad-needs', class: Migration20261206SquadNeeds },
   { name: '20261207-works-on', class: Migration20261207WorksOn },
+  { name: '20261208-plans', class: Migration20261208Plans },
 ];

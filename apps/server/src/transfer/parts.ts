@@ -6,6 +6,7 @@ import { repsPart, setsPart } from '../domains/drills/drills.part.js';
 import { groupsPart } from '../domains/groups/groups.part.js';
 import { notesPart } from '../domains/notes/notes.part.js';
 import { patternsPart } from '../domains/patterns/patterns.part.js';
+import { plansPart } from '../domains/plans/plans.part.js';
 import { laddersPart, movesPart, ownLaddersPart } from '../domains/progress/progress.part.js';
 
 /** What each domain keeps of a club, in an order in which nothing names what comes later. */
@@ -20,6 +21,7 @@ export const CLUB_PARTS: { readonly [List in ClubList]: ClubPart<List> } = {
   ownLadders: ownLaddersPart,
   care: carePart,
   groups: groupsPart,
+  plans: plansPart,
 };
 
 export const CLUB_LIST_NAMES = Object.keys(CLUB_PARTS) as ClubList[];

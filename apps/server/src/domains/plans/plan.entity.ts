@@ -1,0 +1,29 @@
+import { Entity, Property } from '@mikro-orm/core';
+import type { BlockBody } from '@orthokin/contract';
+import { ClubOwned } from '../../platform/storage/club-owned.js';
+
+/** A session as it is planned. */
+@Entity({ tableName: 'plan' })
+export class Plan extends ClubOwned {
+  @Property({ type: 'text' })
+  name!: string;
+
+  @Property({ type: 'date' })
+  day!: string;
+
+  @Property({ type: 'text' })
+  startsAt!: string;
+
+  @Property({ type: 'int' })
+  minutes!: number;
+
+  /** May name athletes who are gone since: they are left out when it is read. */
+  @Property({ type: 'json' })
+  athleteIds!: readonly string[];
+
+  @Property({ type: 'json' })
+  blocks!: readonly BlockBody[];
+
+  @Property({ type: 'int' })
+  revision!: number;
+}

@@ -1,0 +1,95 @@
+import { EntityManager } from '@mikro-orm/postgresql';
+import { Injectable } from '@nestjs/common';
+import type { PlanBody, PlanReply } from '@orthokin/contract';
+import { wrong } from '@orthokin/core/result';
+import { accepted, conflict, unknown } from '../../platform/http/refusals.js';
+import { AthletesService } from '../athletes/athletes.service.js';
+import { Club } from '../clubs/club.entity.js';
+import { PatternRow } from '../patterns/pattern.entity.js';
+import { Plan } from './plan.entity.js';
+
+/** Sessions that a club plans. */
+@Injectable()
+export class PlansService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly athletes: AthletesService,
+  ) {}
+
+  /** All of them, the latest day first; whoever was deleted since is left out. */
+  async of(clubId: string): Promise<PlanReply[]> {
+    const plans = await this.em
+      .fork()
+      .find(Plan, { clubId }, { orderBy: { day: 'desc', startsAt: 'desc', id: 'desc' } });
+    const named = [...new Set(plans.flatMap(({ athleteIds }) => athleteIds))];
+    const known = await this.athletes.among(clubId, named);
+    return plans.map((plan) => planReply(plan, known));
+  }
+
+  async one(clubId: string, id: string): Promise<PlanReply> {
+    const plan = await this.em.fork().findOne(Plan, { clubId, id });
+    if (!plan) throw unknown('planId', id, 'a plan');
+    return planReply(plan, await this.athletes.among(clubId, plan.athleteIds));
+  }
+
+  /** Plans a session, or changes one; refused where somebody else changed it meanwhile. */
+  async save(clubId: string, id: string, body: PlanBody): Promise<PlanReply> {
+    await this.check(clubId, body);
+    const { revision } = body;
+    await this.em.transactional(async (em) => {
+      const rows = await em.execute<{ revision: number }[]>(
+        `insert into plan (club_id, id, name, day, starts_at, minutes, athlete_ids, blocks, revision)
+         values (?, ?, ?, ?, ?, ?, ?::jsonb, ?::jsonb, ?)
+         on conflict (club_id, id) do update set name = excluded.name, day = excluded.day,
+           starts_at = excluded.starts_at, minutes = excluded.minutes,
+           athlete_ids = excluded.athlete_ids, blocks = excluded.blocks, revision = excluded.revision
+         where plan.revision = excluded.revision - 1
+           or (plan.revision = excluded.revision and plan.name = excluded.name
+             and plan.day = excluded.day and plan.starts_at = excluded.starts_at
+             and plan.minutes = excluded.minutes and plan.athlete_ids = excluded.athlete_ids
+             and plan.blocks = excluded.blocks)
+         returning revision`,
+        [
+          ...[clubId, id, body.name, body.day, body.startsAt, body.minutes],
+          ...[JSON.stringify(body.athleteIds), JSON.stringify(body.blocks), revision],
+        ],
+      );
+      if (rows.length > 0) return;
+      const now = await em.findOneOrFail(Plan, { clubId, id }, { fields: ['revision'] });
+      throw conflict(
+        'revision',
+        String(revision),
+        `${now.revision + 1}: somebody else has changed this plan meanwhile`,
+      );
+    });
+    return { id, ...body };
+  }
+
+  async remove(clubId: string, id: string): Promise<void> {
+    if ((await this.em.nativeDelete(Plan, { clubId, id })) === 0)
+      throw unknown('planId', id, 'a plan');
+  }
+
+  private async check(clubId: string, { athleteIds, blocks }: PlanBody): Promise<void> {
+    if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
+    const known = await this.athletes.among(clubId, athleteIds);
+    for (const [i, athleteId] of athleteIds.entries())
+      if (!known.has(athleteId))
+        accepted(wrong(`athleteIds[${i}]`, athleteId, 'the id of an athlete of this club'));
+    const named = blocks.flatMap(({ patternId }) => patternId ?? []);
+    const patterns = await this.em.find(PatternRow, { clubId, id: { $in: named } });
+    const ids = new Set(patterns.map(({ id }) => id));
+    for (const [i, { patternId }] of blocks.entries())
+      if (patternId !== null && !ids.has(patternId))
+        accepted(wrong(`blocks[${i}].patternId`, patternId, 'the id of a pattern of this club'));
+  }
+}
+
+/** A plan as it is kept, but for those who are gone. */
+const planReply = (
+  { id, name, day, startsAt, minutes, athleteIds, blocks, revision }: Plan,
+  known: ReadonlySet<string>,
+): PlanReply => ({
+  ...{ id, name, day, startsAt, minutes, blocks, revision },
+  athleteIds: athleteIds.filter((athleteId) => known.has(athleteId)),
+});

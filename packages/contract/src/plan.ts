@@ -1,0 +1,139 @@
+import { LONGEST_NAME } from '@orthokin/core/people';
+import {
+  BLOCK_BOUNDS,
+  BLOCK_KINDS,
+  HELPER_ROLES,
+  MOST_BLOCKS,
+  MOST_PLANNED,
+  OBJECTS,
+  type Block,
+  type BlockKind,
+  type HelperRole,
+  type PlayObject,
+  type Session,
+} from '@orthokin/core/plan';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsString,
+  IsUUID,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { IsDay } from './moment.js';
+import { OrNull } from './or-null.js';
+import { MAX_VERSION } from './paths.js';
+
+/** A block's own name, and what it needs, in characters. */
+const LONGEST_TITLE = 80;
+const LONGEST_NEEDS = 200;
+/** Nobody plans longer at a time, min. */
+const LONGEST_SESSION_MIN = 480;
+
+export class BlockBody implements Block {
+  @IsUUID()
+  id: string;
+
+  @IsIn(BLOCK_KINDS)
+  kind: BlockKind;
+
+  @IsString()
+  @MaxLength(LONGEST_TITLE)
+  title: string;
+
+  @IsIn(['together', 'turns'])
+  how: Block['how'];
+
+  @IsInt()
+  @Min(BLOCK_BOUNDS.minutes[0])
+  @Max(BLOCK_BOUNDS.minutes[1])
+  minutes: number;
+
+  @IsInt()
+  @Min(BLOCK_BOUNDS.sets[0])
+  @Max(BLOCK_BOUNDS.sets[1])
+  sets: number;
+
+  @IsInt()
+  @Min(BLOCK_BOUNDS.workS[0])
+  @Max(BLOCK_BOUNDS.workS[1])
+  workS: number;
+
+  @IsInt()
+  @Min(BLOCK_BOUNDS.restS[0])
+  @Max(BLOCK_BOUNDS.restS[1])
+  restS: number;
+
+  @IsInt()
+  @Min(BLOCK_BOUNDS.stations[0])
+  @Max(BLOCK_BOUNDS.stations[1])
+  stations: number;
+
+  @IsArray()
+  @ArrayMaxSize(HELPER_ROLES.length)
+  @ArrayUnique()
+  @IsIn(HELPER_ROLES, { each: true })
+  helpers: readonly HelperRole[];
+
+  @IsIn(OBJECTS)
+  object: PlayObject;
+
+  @OrNull()
+  @IsUUID()
+  patternId: string | null;
+
+  @IsString()
+  @MaxLength(LONGEST_NEEDS)
+  needs: string;
+}
+
+/** A session as it is planned, or changed: all of it, each time. */
+export class PlanBody implements Session {
+  @IsString()
+  @Length(1, LONGEST_NAME)
+  name: string;
+
+  @IsDay()
+  day: string;
+
+  /** By the clock on the wall, HH:MM. */
+  @Matches(/^([01]\d|2[0-3]):[0-5]\d$/, { message: '$property must be a time like 17:30' })
+  startsAt: string;
+
+  @IsInt()
+  @Min(1)
+  @Max(LONGEST_SESSION_MIN)
+  minutes: number;
+
+  @IsArray()
+  @ArrayMaxSize(MOST_PLANNED)
+  @ArrayUnique()
+  @IsUUID(undefined, { each: true })
+  athleteIds: readonly string[];
+
+  @IsArray()
+  @ArrayMaxSize(MOST_BLOCKS)
+  @ArrayUnique(({ id }: BlockBody) => id)
+  @ValidateNested({ each: true })
+  @Type(() => BlockBody)
+  blocks: readonly BlockBody[];
+
+  /** One more than that of the plan it was made from: two who change it at once are told. */
+  @IsInt()
+  @Min(1)
+  @Max(MAX_VERSION)
+  revision: number;
+}
+
+export class PlanReply extends PlanBody {
+  @IsUUID()
+  id: string;
+}
