@@ -67,7 +67,17 @@ const serverRules = serverLayers.map((layer, i) => ({
 }));
 
 /** The web app's places may not know each other; what two of them need is a part. */
-const webPlaces = ['squad', 'library', 'studio', 'floor', 'film', 'review', 'ladder', 'join'];
+const webPlaces = [
+  'squad',
+  'planner',
+  'library',
+  'studio',
+  'floor',
+  'film',
+  'review',
+  'ladder',
+  'join',
+];
 /** Where the web app keeps, sends and hears; none of them draws. */
 const webData = ['api', 'beacons', 'device', 'drill', 'live', 'sound'];
 

@@ -68,7 +68,7 @@ const Bar = styled.header`
     flex-wrap: wrap;
     padding: 4px 12px 0;
     gap: 0 10px;
-    /* Six places and what is not sent yet do not fit beside each other. */
+    /* Seven places and what is not sent yet do not fit beside each other. */
     nav {
       order: 1;
       flex: 1 0 100%;
@@ -201,6 +201,7 @@ export function Frame(): ReactElement {
           <NavLink to="/" end>
             {say('squad')}
           </NavLink>
+          <NavLink to="/plan">{say('plan')}</NavLink>
           <NavLink to="/patterns">{say('patterns')}</NavLink>
           <NavLink to="/floor">{say('floor')}</NavLink>
           <NavLink to="/film">{say('film')}</NavLink>

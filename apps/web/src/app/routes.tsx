@@ -59,6 +59,12 @@ const report = async () => ({
 });
 const glossary = async () => ({ Component: (await import('./GlossaryPage.js')).GlossaryPage });
 const film = async () => ({ Component: (await import('../film/FilmPage.js')).FilmPage });
+const plans = async () => ({ Component: (await import('../planner/PlansPage.js')).PlansPage });
+const plan = async () => ({ Component: (await import('../planner/PlanPage.js')).PlanPage });
+const runPlan = async () => ({ Component: (await import('../planner/run/RunPage.js')).RunPage });
+const planSheet = async () => ({
+  Component: (await import('../planner/PlanSheet.js')).PlanSheet,
+});
 const filmRoom = async () => ({ Component: (await import('../film/FilmRoom.js')).FilmRoom });
 const files = async () => ({ Component: (await import('../review/files/FilesPage.js')).FilesPage });
 const ladder = async () => ({
@@ -95,6 +101,9 @@ export function fetchPlacesAhead(): void {
     Promise.all(
       [
         people,
+        plans,
+        plan,
+        runPlan,
         floor,
         map,
         rehearse,
@@ -129,6 +138,10 @@ export const router = createBrowserRouter([
     children: [
       { index: true, element: <Home /> },
       { path: 'clubs', lazy: welcome },
+      { path: 'plan', lazy: plans },
+      { path: 'plan/:planId', lazy: plan },
+      { path: 'plan/:planId/run', lazy: runPlan },
+      { path: 'plan/:planId/print', lazy: planSheet },
       { path: 'people', lazy: people },
       { path: 'people/new', lazy: person },
       { path: 'people/bring', lazy: roster },

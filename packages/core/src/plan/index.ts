@@ -25,3 +25,12 @@ export {
 } from './rotation.js';
 export { placed, type PlacedBlock, type Session } from './session.js';
 export { blocksFrom, TEMPLATES, type TemplateName } from './templates.js';
+export {
+  beginPlan,
+  nowIn,
+  paused,
+  toBlock,
+  withPresent,
+  type PlanNow,
+  type PlanRun,
+} from './run.js';

@@ -69,13 +69,15 @@ function peopleOf(
   done: readonly Round[],
 ): Map<string, Person> {
   const worked = (id: string) => done.filter((round) => worksIn(round, id));
-  const fewest = Math.min(...athleteIds.map((id) => worked(id).length).filter((n) => n > 0), sets);
+  const isKnown = (id: string) => done.some((round) => isIn(round, id));
+  const known = athleteIds.filter(isKnown);
+  const fewest = known.length === 0 ? 0 : Math.min(...known.map((id) => worked(id).length));
   const people = new Map(
     athleteIds.map((id, place): [string, Person] => {
       const own = worked(id);
       const lastS = own.at(-1)?.fromS ?? -Infinity;
       // Whoever comes late gets what is still to come, not what they missed.
-      const had = done.length === 0 ? 0 : own.length > 0 ? own.length : fewest;
+      const had = isKnown(id) ? own.length : fewest;
       return [
         id,
         {
@@ -89,6 +91,10 @@ function peopleOf(
   for (const round of done) learn(people, round);
   return people;
 }
+
+const isIn = ({ stations, rests }: Round, id: string): boolean =>
+  rests.includes(id) ||
+  stations.some((turn) => turn?.works === id || turn?.helps.some((one) => one.athleteId === id));
 
 const worksIn = ({ stations }: Round, id: string): boolean =>
   stations.some((turn) => turn?.works === id);

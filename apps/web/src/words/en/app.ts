@@ -36,6 +36,7 @@ export const app = {
   orthokin: 'Orthokin',
   places: 'Places',
   squad: 'Squad',
+  plan: 'Plan',
   patterns: 'Patterns',
   floor: 'Floor',
   review: 'Review',

@@ -1,0 +1,149 @@
+import {
+  BLOCK_BOUNDS,
+  HELPER_ROLES,
+  OBJECTS,
+  type Block,
+  type HelperRole,
+} from '@orthokin/core/plan';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { useLibrary } from '../api/patterns.js';
+import { CheckField } from '../parts/form/CheckField.js';
+import { CountField } from '../parts/form/NumberFields.js';
+import { SelectField } from '../parts/form/SelectField.js';
+import { TextField } from '../parts/form/TextField.js';
+import { Heading } from '../parts/Text.js';
+import { blockName, kindWords, objectWords, roleWords, say } from '../words/plan.js';
+
+const Fields = styled.div`
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 12px 14px;
+  margin-top: 10px;
+  .wide {
+    grid-column: 1 / -1;
+  }
+  .roles {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 18px;
+  }
+`;
+
+const HOW = [
+  ['together', say('together')],
+  ['turns', say('turns')],
+] as const;
+const OWN = 'own';
+
+const bounds = (name: keyof typeof BLOCK_BOUNDS) => {
+  const [min, max] = BLOCK_BOUNDS[name];
+  return { min, max };
+};
+
+/** What a block is: how long or how many turns, with what, on what. */
+export function BlockForm({
+  block,
+  onChange,
+}: {
+  block: Block;
+  onChange: (part: Partial<Block>) => void;
+}): ReactElement {
+  const library = useLibrary();
+  const patterns = (library.data ?? []).filter(({ archived }) => !archived);
+  const toggle = (role: HelperRole) =>
+    onChange({
+      helpers: HELPER_ROLES.filter((each) => (each === role) !== block.helpers.includes(each)),
+    });
+  return (
+    <section aria-label={say('chosenBlock')}>
+      <Heading>{blockName(block)}</Heading>
+      <Fields>
+        <TextField
+          label={say('title')}
+          value={block.title || kindWords(block.kind)}
+          maxLength={80}
+          onChange={(title) => onChange({ title: title === kindWords(block.kind) ? '' : title })}
+        />
+        <SelectField
+          label={say('how')}
+          value={block.how}
+          options={HOW}
+          onChange={(how) => onChange({ how })}
+        />
+        {block.how === 'together' ? (
+          <CountField
+            label={say('length')}
+            value={block.minutes}
+            {...bounds('minutes')}
+            onChange={(minutes) => onChange({ minutes })}
+          />
+        ) : (
+          <>
+            <CountField
+              label={say('sets')}
+              value={block.sets}
+              {...bounds('sets')}
+              onChange={(sets) => onChange({ sets })}
+            />
+            <CountField
+              label={say('stations')}
+              value={block.stations}
+              {...bounds('stations')}
+              onChange={(stations) => onChange({ stations })}
+            />
+            <CountField
+              label={say('work')}
+              value={block.workS}
+              {...bounds('workS')}
+              onChange={(workS) => onChange({ workS })}
+            />
+            <CountField
+              label={say('rest')}
+              value={block.restS}
+              {...bounds('restS')}
+              onChange={(restS) => onChange({ restS })}
+            />
+            <div className="wide" role="group" aria-label={say('helpers')}>
+              <span>{say('helpers')}</span>
+              <div className="roles">
+                {HELPER_ROLES.map((role) => (
+                  <CheckField
+                    key={role}
+                    isSelected={block.helpers.includes(role)}
+                    onChange={() => toggle(role)}
+                  >
+                    {roleWords(role)}
+                  </CheckField>
+                ))}
+              </div>
+            </div>
+          </>
+        )}
+        <SelectField
+          label={say('object')}
+          value={block.object}
+          options={OBJECTS.map((object) => [object, objectWords(object)] as const)}
+          onChange={(object) => onChange({ object })}
+        />
+        <SelectField
+          label={say('pattern')}
+          value={block.patternId ?? OWN}
+          options={[
+            [OWN, say('ownPattern')],
+            ...patterns.map(({ id, pattern: { name } }) => [id, name] as const),
+          ]}
+          onChange={(id) => onChange({ patternId: id === OWN ? null : id })}
+        />
+        <div className="wide">
+          <TextField
+            label={say('needs')}
+            value={block.needs}
+            maxLength={200}
+            onChange={(needs) => onChange({ needs })}
+          />
+        </div>
+      </Fields>
+    </section>
+  );
+}

@@ -1,0 +1,169 @@
+import type { PlacedBlock } from '@orthokin/core/plan';
+import { trainedBy } from '@orthokin/core/plan';
+import { Copy, GripVertical, SplitSquareVertical, X } from 'lucide-react';
+import type { ReactElement } from 'react';
+import {
+  Button,
+  DropIndicator,
+  GridList,
+  GridListItem,
+  useDragAndDrop,
+} from 'react-aria-components';
+import styled from 'styled-components';
+import { IconButton } from '../parts/IconButton.js';
+import { Quiet } from '../parts/Text.js';
+import { colour, MONO } from '../parts/tokens.js';
+import { blockName, howWords, minutesOf, say, trainsWords, wallClock } from '../words/plan.js';
+
+const List = styled(GridList)`
+  display: grid;
+  gap: 6px;
+  outline: none;
+  .react-aria-GridListItem {
+    display: grid;
+    grid-template-columns: 34px 54px minmax(0, 1fr) auto;
+    align-items: center;
+    gap: 8px;
+    min-height: 58px;
+    padding: 4px 6px;
+    border: 1.5px solid ${colour('rule')};
+    border-radius: 5px;
+    background: ${colour('raised')};
+    outline: none;
+    cursor: pointer;
+  }
+  .react-aria-GridListItem[data-selected] {
+    border-color: ${colour('ink')};
+    box-shadow: inset 0 0 0 1px ${colour('ink')};
+  }
+  .react-aria-GridListItem[data-focus-visible] {
+    outline: 3px solid ${colour('focus')};
+  }
+  .react-aria-GridListItem[data-dragging] {
+    opacity: 0.5;
+  }
+  .at {
+    font: 500 15px ${MONO};
+  }
+  b {
+    font-weight: 650;
+  }
+  small {
+    display: block;
+    font-size: 14px;
+    color: ${colour('quiet')};
+  }
+  .grip {
+    display: grid;
+    place-items: center;
+    width: 34px;
+    height: 44px;
+    border: 0;
+    background: none;
+    color: ${colour('quiet')};
+    cursor: grab;
+  }
+  .ways {
+    display: flex;
+  }
+  .react-aria-DropIndicator[data-drop-target] {
+    outline: 2px solid ${colour('accent')};
+  }
+`;
+
+/** Where a block is put down. */
+export interface BlockDrop {
+  readonly id: string;
+  readonly beside: string;
+  readonly after: boolean;
+}
+
+/** The blocks of a session in their order; dragged with the pointer, a finger or by key. */
+export function BlockList({
+  blocks,
+  startsAt,
+  chosen,
+  onChoose,
+  onMove,
+  onCopy,
+  onSplit,
+  onRemove,
+}: {
+  blocks: readonly PlacedBlock[];
+  startsAt: string;
+  chosen: string | null;
+  onChoose: (id: string) => void;
+  onMove: (drop: BlockDrop) => void;
+  onCopy: (id: string) => void;
+  onSplit: (id: string) => void;
+  onRemove: (id: string) => void;
+}): ReactElement {
+  const { dragAndDropHooks } = useDragAndDrop({
+    getItems: (keys) => [...keys].map((key) => ({ 'text/plain': String(key) })),
+    getDropOperation: () => 'move',
+    renderDropIndicator: (target) => <DropIndicator target={target} />,
+    onReorder: ({ keys: [key], target }) => {
+      if (key !== undefined)
+        onMove({
+          id: String(key),
+          beside: String(target.key),
+          after: target.dropPosition === 'after',
+        });
+    },
+  });
+  return (
+    <List
+      aria-label={say('blocks')}
+      items={blocks.map((placed) => ({ ...placed, id: placed.block.id }))}
+      selectionMode="single"
+      selectionBehavior="replace"
+      disallowEmptySelection
+      selectedKeys={chosen === null ? [] : [chosen]}
+      onSelectionChange={(keys) => {
+        if (keys !== 'all') for (const key of keys) onChoose(String(key));
+      }}
+      dragAndDropHooks={dragAndDropHooks}
+      renderEmptyState={() => <Quiet>{say('noBlocks')}</Quiet>}
+    >
+      {(item) => {
+        const { block, fromS, toS } = item as PlacedBlock;
+        const name = blockName(block);
+        return (
+          <GridListItem id={block.id} textValue={name}>
+            <Button slot="drag" className="grip" aria-label={say('moveBlock', { name })}>
+              <GripVertical size={18} />
+            </Button>
+            <span className="at">{wallClock(startsAt, fromS)}</span>
+            <span>
+              <b>{name}</b>
+              <small>
+                {say('minute', { n: minutesOf(toS - fromS) })}
+                {block.how === 'turns' && `, ${howWords(block)}`}
+                {`, ${trainsWords(trainedBy(block.kind))}`}
+              </small>
+            </span>
+            <span className="ways">
+              <IconButton aria-label={say('copyBlock', { name })} onPress={() => onCopy(block.id)}>
+                <Copy size={17} />
+              </IconButton>
+              {block.how === 'together' && block.minutes > 1 && (
+                <IconButton
+                  aria-label={say('splitBlock', { name })}
+                  onPress={() => onSplit(block.id)}
+                >
+                  <SplitSquareVertical size={17} />
+                </IconButton>
+              )}
+              <IconButton
+                aria-label={say('takeBlockOut', { name })}
+                onPress={() => onRemove(block.id)}
+              >
+                <X size={18} />
+              </IconButton>
+            </span>
+          </GridListItem>
+        );
+      }}
+    </List>
+  );
+}

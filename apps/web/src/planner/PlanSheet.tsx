@@ -1,0 +1,136 @@
+import type { PlanReply } from '@orthokin/contract';
+import { placed } from '@orthokin/core/plan';
+import type { ReactElement } from 'react';
+import { useParams } from 'react-router';
+import styled from 'styled-components';
+import { usePlan } from '../api/plans.js';
+import { useSquad } from '../api/squad.js';
+import { Failed } from '../parts/Notice.js';
+import { PrintPage } from '../parts/PrintPage.js';
+import { Page, Quiet } from '../parts/Text.js';
+import { colour, MONO } from '../parts/tokens.js';
+import { commaList, dateWords } from '../words/format.js';
+import {
+  blockName,
+  clockWords,
+  howWords,
+  minutesOf,
+  objectWords,
+  roleWords,
+  say,
+  wallClock,
+} from '../words/plan.js';
+
+const Block = styled.section`
+  margin-top: 12px;
+  padding-top: 6px;
+  border-top: 1.5px solid ${colour('ink')};
+  break-inside: avoid;
+  h2 {
+    display: flex;
+    gap: 12px;
+    margin: 0;
+    font-size: 17px;
+  }
+  .at,
+  td:first-child {
+    font-family: ${MONO};
+  }
+  table {
+    border-collapse: collapse;
+    margin-top: 4px;
+    font-size: 14px;
+  }
+  th,
+  td {
+    padding: 1px 14px 1px 0;
+    text-align: left;
+    vertical-align: top;
+  }
+  p {
+    margin: 2px 0;
+    font-size: 15px;
+  }
+`;
+
+/** The session on a page for the pocket: when what, and who works where in which turn. */
+export function PlanSheet(): ReactElement {
+  const { planId = '' } = useParams();
+  const plan = usePlan(planId);
+  if (plan.data) return <Paper plan={plan.data} />;
+  return (
+    <Page name={say('plan')}>
+      {plan.error ? (
+        <Failed error={plan.error} again={() => void plan.refetch()} />
+      ) : (
+        <Quiet>{say('readingPlans')}</Quiet>
+      )}
+    </Page>
+  );
+}
+
+function Paper({ plan }: { plan: PlanReply }): ReactElement {
+  const squad = useSquad();
+  const nameOf = (id: string) =>
+    squad.data?.find(({ athlete }) => athlete.id === id)?.athlete.name ?? '';
+  return (
+    <PrintPage name={plan.name} back={`/plan/${plan.id}`} backWords={plan.name}>
+      <h1>{plan.name}</h1>
+      <p>
+        {say('planLine', {
+          ...{ day: dateWords(plan.day), time: plan.startsAt, minutes: plan.minutes },
+          count: plan.athleteIds.length,
+        })}
+      </p>
+      <p>{commaList(plan.athleteIds.map(nameOf))}</p>
+      {placed(plan).map(({ block, fromS, toS, rounds }) => (
+        <Block key={block.id}>
+          <h2>
+            <span className="at">{wallClock(plan.startsAt, fromS)}</span>
+            {blockName(block)}
+          </h2>
+          <p>
+            {commaList([
+              say('minute', { n: minutesOf(toS - fromS) }),
+              block.how === 'turns' ? howWords(block) : '',
+              block.object === 'none' ? '' : objectWords(block.object),
+              block.needs,
+            ])}
+          </p>
+          {rounds.length > 0 && (
+            <table>
+              <thead>
+                <tr>
+                  <th scope="col">{say('from')}</th>
+                  {rounds[0]?.stations.map((_, i) => (
+                    <th key={i} scope="col">
+                      {say('station', { n: i + 1 })}
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {rounds.map((round) => (
+                  <tr key={round.fromS}>
+                    <td>{clockWords(round.fromS)}</td>
+                    {round.stations.map((turn, i) => (
+                      <td key={i}>
+                        {turn &&
+                          commaList([
+                            nameOf(turn.works),
+                            ...turn.helps.map(({ athleteId, role }) =>
+                              say('helpsWith', { name: nameOf(athleteId), role: roleWords(role) }),
+                            ),
+                          ])}
+                      </td>
+                    ))}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
+        </Block>
+      ))}
+    </PrintPage>
+  );
+}

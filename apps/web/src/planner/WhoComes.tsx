@@ -1,0 +1,103 @@
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { useGroups } from '../api/groups.js';
+import { useSquad } from '../api/squad.js';
+import { SelectField } from '../parts/form/SelectField.js';
+import { Quiet } from '../parts/Text.js';
+import { colour } from '../parts/tokens.js';
+import { listWords } from '../words/format.js';
+import { say } from '../words/plan.js';
+
+const People = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin: 8px 0;
+  button {
+    min-height: 44px;
+    padding: 4px 14px;
+    border: 1.5px solid ${colour('rule')};
+    border-radius: 4px;
+    background: none;
+    color: ${colour('quiet')};
+    font: 500 16px inherit;
+    font-family: inherit;
+    cursor: pointer;
+  }
+  button[aria-pressed='true'] {
+    border-color: ${colour('ink')};
+    background: ${colour('raised')};
+    color: ${colour('ink')};
+    font-weight: 650;
+  }
+  button:focus-visible {
+    outline: 3px solid ${colour('focus')};
+  }
+`;
+
+const NONE = '';
+const ALL = 'everyone';
+
+/** Who comes to a session: one by one, or a squad at once; who may not do everything is said now, not at the floor. */
+export function WhoComes({
+  athleteIds,
+  onChange,
+}: {
+  athleteIds: readonly string[];
+  onChange: (athleteIds: string[]) => void;
+}): ReactElement {
+  const squad = useSquad();
+  const groups = useGroups();
+  const lines = squad.data ?? [];
+  const everyone = lines.map(({ athlete }) => athlete.id);
+  const restricted = lines.filter(
+    ({ athlete, restricted: may }) => may && athleteIds.includes(athlete.id),
+  );
+  const toggle = (id: string) =>
+    onChange(
+      athleteIds.includes(id) ? athleteIds.filter((one) => one !== id) : [...athleteIds, id],
+    );
+  return (
+    <>
+      <span>{say('whoComes', { count: athleteIds.length })}</span>
+      <People role="group" aria-label={say('whoComes', { count: athleteIds.length })}>
+        {lines.map(({ athlete: { id, name } }) => (
+          <button
+            key={id}
+            type="button"
+            aria-pressed={athleteIds.includes(id)}
+            onClick={() => toggle(id)}
+          >
+            {name}
+          </button>
+        ))}
+        <div style={{ width: 190 }}>
+          <SelectField
+            label={say('everyoneOf')}
+            hideLabel
+            value={NONE}
+            options={[
+              [NONE, say('everyoneOf')],
+              [ALL, say('everyone')],
+              ...(groups.data ?? []).map(({ id, name }) => [id, name] as const),
+            ]}
+            onChange={(id) => {
+              const group = groups.data?.find((one) => one.id === id);
+              if (id !== NONE)
+                onChange(
+                  group ? group.athleteIds.filter((one) => everyone.includes(one)) : everyone,
+                );
+            }}
+          />
+        </div>
+      </People>
+      {restricted.length > 0 && (
+        <Quiet role="status" style={{ color: colour('bad') }}>
+          {say('restrictedOnes', {
+            names: listWords(restricted.map(({ athlete }) => athlete.name)),
+          })}
+        </Quiet>
+      )}
+    </>
+  );
+}

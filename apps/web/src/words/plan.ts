@@ -1,0 +1,123 @@
+import type {
+  Block,
+  BlockKind,
+  HelperRole,
+  PlanFinding,
+  PlayObject,
+  TemplateName,
+  Trained,
+} from '@orthokin/core/plan';
+import { plan as en } from './en/plan.js';
+import { speaker } from './say.js';
+
+export const say = speaker(en);
+
+const KIND_WORDS: Readonly<Record<BlockKind, string>> = {
+  'warm-up': say('warm-up'),
+  'readiness checks': say('readiness checks'),
+  rehearse: say('rehearse'),
+  'reaction game': say('reaction game'),
+  'cued drill': say('cued drill'),
+  'pattern with action': say('pattern with action'),
+  'freeze and look': say('freeze and look'),
+  challenge: say('challenge'),
+  play: say('play'),
+  'game to a score': say('game to a score'),
+  conditioning: say('conditioning'),
+  'cool-down': say('cool-down'),
+  other: say('other'),
+};
+
+/** What a kind of block is called. */
+export const kindWords = (kind: BlockKind): string => KIND_WORDS[kind];
+
+/** What a block is called: by its own name, else as its kind. */
+export const blockName = ({ title, kind }: Pick<Block, 'title' | 'kind'>): string =>
+  title || KIND_WORDS[kind];
+
+const ROLE_WORDS: Readonly<Record<HelperRole, string>> = {
+  calls: say('calls'),
+  feeds: say('feeds'),
+  collects: say('collects'),
+};
+/** What a helper does. */
+export const roleWords = (role: HelperRole): string => ROLE_WORDS[role];
+
+const OBJECT_WORDS: Readonly<Record<PlayObject, string>> = {
+  none: say('objectNone'),
+  balloon: say('objectBalloon'),
+  soft: say('objectSoft'),
+  match: say('objectMatch'),
+};
+/** What a block is done with. */
+export const objectWords = (object: PlayObject): string => OBJECT_WORDS[object];
+
+const TEMPLATE_WORDS: Readonly<Record<TemplateName, readonly [name: string, means: string]>> = {
+  squad: [say('squad'), say('squadMeans')],
+  lesson: [say('lesson'), say('lessonMeans')],
+  solo: [say('solo'), say('soloMeans')],
+  return: [say('return'), say('returnMeans')],
+  'match day': [say('match day'), say('match dayMeans')],
+};
+/** What a template is called, and what it is for. */
+export const templateWords = (name: TemplateName): readonly [name: string, means: string] =>
+  TEMPLATE_WORDS[name];
+
+/** How long it is and how it goes, in a few words. */
+export const howWords = ({ how, minutes, sets, workS, stations }: Block): string =>
+  how === 'together'
+    ? say('minutesLong', { minutes })
+    : say('turnsOf', { sets, work: workS, stations });
+
+const TRAINED_WORDS: Readonly<Record<Trained, string>> = {
+  warming: say('trainswarming'),
+  feet: say('trainsfeet'),
+  reaction: say('trainsreaction'),
+  play: say('trainsplay'),
+  conditioning: say('trainsconditioning'),
+  calming: say('trainscalming'),
+};
+/** What a block trains. */
+export const trainsWords = (trained: Trained): string => TRAINED_WORDS[trained];
+
+const MINUTE_S = 60;
+/** Minutes of so many seconds, to the half where it is one. */
+export const minutesOf = (s: number): string => {
+  const halves = Math.round((2 * s) / MINUTE_S) / 2;
+  return Number.isInteger(halves) ? String(halves) : halves.toFixed(1);
+};
+
+/** Minutes and seconds, as a clock that counts down shows them. */
+export const clockWords = (s: number): string =>
+  `${Math.floor(s / MINUTE_S)}:${String(Math.floor(s % MINUTE_S)).padStart(2, '0')}`;
+
+/** When something is by the clock on the wall, so many seconds after the session begins. */
+export function wallClock(startsAt: string, afterS: number): string {
+  const [hours = 0, minutes = 0] = startsAt.split(':').map(Number);
+  const at = 60 * hours + minutes + Math.floor(afterS / MINUTE_S);
+  return [Math.floor(at / 60) % 24, at % 60].map((n) => String(n).padStart(2, '0')).join(':');
+}
+
+/** A sentence about a session that a coach may want to change. */
+export function findingWords(finding: PlanFinding, nameOf: (blockId: string) => string): string {
+  switch (finding.finding) {
+    case 'no warm-up':
+      return say('noWarmUp');
+    case 'no cool-down':
+      return say('noCoolDown');
+    case 'nobody':
+      return say('noOne');
+    case 'reaction after conditioning':
+      return say('lateReaction', { block: nameOf(finding.blockId) });
+    case 'short rest': {
+      const { blockId, ratio, aim } = finding;
+      return say('shortRest', { block: nameOf(blockId), ratio: ratio.toFixed(1), aim });
+    }
+    case 'waits more than works': {
+      const { blockId, worksS: works, waitsS: waits } = finding;
+      return say('longWait', { block: nameOf(blockId), works, waits });
+    }
+    case 'too long':
+      return say('tooLong', { minutes: minutesOf(finding.overS) });
+  }
+}
