@@ -94,12 +94,17 @@ test('the ladder', async ({ page }) => {
     .first()
     .waitFor();
   await shoot(page, 'budget');
-  await page.goto('/ladder/rules');
-  await page
-    .getByRole('img', { name: /^Share of athletes/ })
-    .locator('svg')
-    .waitFor();
-  await shoot(page, 'rules');
+});
+
+test('a session', async ({ page }) => {
+  await page.goto('/plan');
+  await page.getByRole('button', { name: 'A squad at two stations' }).click();
+  await page.getByRole('button', { name: /Everyone of/ }).click();
+  await page.getByRole('option', { name: 'everyone', exact: true }).click();
+  await page.getByRole('button', { name: /Follow one/ }).click();
+  await page.getByRole('option', { name: 'Cass Ondry' }).click();
+  await page.getByText('saved', { exact: true }).waitFor();
+  await shoot(page, 'plan', true);
 });
 
 test('patterns', async ({ page }) => {

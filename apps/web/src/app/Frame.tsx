@@ -73,8 +73,9 @@ const Bar = styled.header`
       order: 1;
       flex: 1 0 100%;
       justify-content: space-between;
-      gap: 8px;
+      gap: 4px;
       min-height: 42px;
+      font-size: 15px;
     }
     .keys {
       display: none;

@@ -3,19 +3,19 @@ import { useMemo, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { colour, MONO } from '../parts/tokens.js';
 import { useWidth } from '../parts/useWidth.js';
-import { blockName, say, wallClock } from '../words/plan.js';
+import { blockName, clockWords, say, wallClock } from '../words/plan.js';
 import { fullest, threadsOf, type Spot } from './threads.js';
 
-const [LEFT, RIGHT, TOP, BLOCK, GAP] = [92, 12, 26, 46, 18];
+const [LEFT, RIGHT, TOP, BLOCK, GAP] = [92, 30, 26, 46, 50];
 /** Between two people side by side, and above and below them in their lane. */
 const [LINE, PAD] = [13, 12];
 const LEAST_WIDTH = 620;
 const MINUTE_S = 60;
-/** A tick every so many minutes, so that their words stay apart. */
-const STEPS_MIN = [5, 10, 15, 30, 60];
+/** A tick every so many seconds. */
+const STEPS_S = [15, 30, 60, 120, 300, 600, 900, 1800, 3600];
 const LEAST_TICK_PX = 66;
 /** A letter of a block's name at its size, px. */
-const LETTER_PX = 8.4;
+const LETTER_PX = 9.2;
 /** How far into a round somebody still changes places, as a share of it. */
 const CHANGE = 0.22;
 
@@ -43,6 +43,11 @@ const Scroll = styled.div`
   .tick {
     font: 14px ${MONO};
     fill: ${colour('quiet')};
+  }
+  .through {
+    fill: ${colour('raised')};
+    stroke: ${colour('rule')};
+    pointer-events: none;
   }
   .floor {
     fill: ${colour('floor')};
@@ -73,7 +78,24 @@ const Scroll = styled.div`
   }
 `;
 
-/** A session from left to right: its blocks, and everybody's way through the stations. */
+/** The block that is seen through: the chosen one, else the longest that goes in turns. */
+function seenThrough(blocks: readonly PlacedBlock[], chosen: string | null): PlacedBlock | null {
+  const inTurns = blocks.filter(({ rounds }) => rounds.length > 0);
+  const own = inTurns.find(({ block }) => block.id === chosen);
+  const [longest] = [...inTurns].sort((a, b) => b.toS - b.fromS - (a.toS - a.fromS));
+  return own ?? longest ?? null;
+}
+
+/** Even ticks, so far apart that their words do not touch. */
+function ticksIn(lengthS: number, pxPerS: number): number[] {
+  const step = STEPS_S.find((each) => each * pxPerS >= LEAST_TICK_PX) ?? STEPS_S.at(-1) ?? lengthS;
+  return Array.from({ length: Math.floor(lengthS / step) + 1 }, (_, i) => i * step);
+}
+
+/**
+ * A session from left to right, and under it one block that goes in turns, as wide as the page: stations
+ * as lanes, and everybody's way through them.
+ */
 export function Hour({
   blocks,
   startsAt,
@@ -98,14 +120,12 @@ export function Hour({
   const endS = Math.max(MINUTE_S * minutes, blocks.at(-1)?.toS ?? 0);
   const scale = (width - LEFT - RIGHT) / endS;
   const x = (s: number): number => LEFT + s * scale;
-  const lanes = useMemo(() => fullest(blocks), [blocks]);
-  const threads = useMemo(
-    () => blocks.map((block) => threadsOf(block, athleteIds)),
-    [blocks, athleteIds],
-  );
+  const seen = seenThrough(blocks, chosen);
+  const lanes = useMemo(() => fullest(seen?.rounds ?? []), [seen]);
+  const threads = useMemo(() => (seen ? threadsOf(seen, athleteIds) : []), [seen, athleteIds]);
   const stationH = LINE + 2 * PAD;
   const sideH = (n: number) => (n === 0 ? 0 : (n - 1) * LINE + 2 * PAD);
-  const first = TOP + BLOCK + GAP;
+  const first = TOP + BLOCK + (seen ? GAP : 0);
   const stationY = (i: number) => first + i * (stationH + 6);
   const helpsY = stationY(lanes.stations);
   const restsY = helpsY + (lanes.helps === 0 ? 0 : sideH(lanes.helps) + 6);
@@ -115,21 +135,15 @@ export function Hour({
     if (lane === 'rests') return restsY + PAD + place * LINE;
     return stationY(lane) + stationH / 2;
   };
-  const step =
-    STEPS_MIN.find((each) => each * MINUTE_S * scale >= LEAST_TICK_PX) ?? STEPS_MIN.at(-1) ?? 60;
-  const ticks = Array.from({ length: Math.floor(endS / MINUTE_S / step) + 1 }, (_, i) => i * step);
+  const seenS = seen ? seen.toS - seen.fromS : 1;
+  const inside = (width - LEFT - RIGHT) / seenS;
+  const within = (s: number): number => LEFT + s * inside;
   return (
     <Scroll ref={ref} tabIndex={0} role="group" aria-label={say('hour')}>
       <svg width={width} height={height} role="img" aria-label={say('hourOf')}>
-        {ticks.map((minute) => (
-          <text
-            key={minute}
-            className="tick"
-            x={x(minute * MINUTE_S)}
-            y={14}
-            textAnchor={minute === 0 ? 'start' : 'middle'}
-          >
-            {minute === 0 ? startsAt : wallClock(startsAt, minute * MINUTE_S)}
+        {ticksIn(endS, scale).map((s) => (
+          <text key={s} className="tick" x={x(s)} y={14} textAnchor={s === 0 ? 'start' : 'middle'}>
+            {wallClock(startsAt, s)}
           </text>
         ))}
         {blocks.map(({ block, fromS, toS }) => {
@@ -152,6 +166,25 @@ export function Hour({
             </g>
           );
         })}
+        {seen && (
+          <>
+            <path
+              className="through"
+              d={`M${x(seen.fromS) + 1} ${TOP + BLOCK}L${LEFT} ${first}H${width - RIGHT}L${x(seen.toS) - 2} ${TOP + BLOCK}Z`}
+            />
+            {ticksIn(seenS, inside).map((s) => (
+              <text
+                key={s}
+                className="tick"
+                x={within(s)}
+                y={first - 8}
+                textAnchor={s === 0 ? 'start' : 'middle'}
+              >
+                {clockWords(s)}
+              </text>
+            ))}
+          </>
+        )}
         {Array.from({ length: lanes.stations }, (_, i) => (
           <g key={i}>
             <rect
@@ -188,38 +221,33 @@ export function Hour({
               </g>
             ),
         )}
-        {threads.map((ofBlock, i) =>
-          [...ofBlock]
-            .sort((a, b) => Number(a.athleteId === followed) - Number(b.athleteId === followed))
-            .map(({ athleteId, spots }) => (
-              <g
-                key={`${blocks[i]?.block.id ?? i} ${athleteId}`}
-                className={athleteId === followed ? 'followed' : undefined}
-              >
-                <path
-                  className="thread"
-                  d={spots
-                    .map(({ fromS, toS, ...spot }, nth) => {
-                      const into = nth === 0 ? 0 : CHANGE * (toS - fromS);
-                      return `${nth === 0 ? 'M' : 'L'}${x(fromS + into)} ${y(spot)}H${x(toS)}`;
-                    })
-                    .join('')}
-                />
-                {spots.map(
-                  ({ fromS, toS, ...spot }) =>
-                    typeof spot.lane === 'number' && (
-                      <circle
-                        key={fromS}
-                        className="dot"
-                        cx={x((fromS + toS) / 2)}
-                        cy={y(spot)}
-                        r={athleteId === followed ? 6 : 4}
-                      />
-                    ),
-                )}
-              </g>
-            )),
-        )}
+        {[...threads]
+          .sort((a, b) => Number(a.athleteId === followed) - Number(b.athleteId === followed))
+          .map(({ athleteId, spots }) => (
+            <g key={athleteId} className={athleteId === followed ? 'followed' : undefined}>
+              <path
+                className="thread"
+                d={spots
+                  .map(({ fromS, toS, ...spot }, nth) => {
+                    const into = nth === 0 ? 0 : CHANGE * (toS - fromS);
+                    return `${nth === 0 ? 'M' : 'L'}${within(fromS + into)} ${y(spot)}H${within(toS)}`;
+                  })
+                  .join('')}
+              />
+              {spots.map(
+                ({ fromS, toS, ...spot }) =>
+                  typeof spot.lane === 'number' && (
+                    <circle
+                      key={fromS}
+                      className="dot"
+                      cx={within((fromS + toS) / 2)}
+                      cy={y(spot)}
+                      r={athleteId === followed ? 7 : 5}
+                    />
+                  ),
+              )}
+            </g>
+          ))}
       </svg>
     </Scroll>
   );

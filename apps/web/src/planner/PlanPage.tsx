@@ -70,6 +70,20 @@ const Columns = styled.div`
   }
 `;
 
+const Follow = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 8px 20px;
+  margin-top: 10px;
+  .whom {
+    width: 230px;
+  }
+  p {
+    margin: 0 0 8px;
+  }
+`;
+
 const Findings = styled.ul`
   margin: 10px 0 0;
   padding: 0;
@@ -227,19 +241,8 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
         />
       )}
       {hasTurns && (
-        <Columns style={{ marginTop: 10, alignItems: 'end' }}>
-          <Quiet role="status">
-            {share
-              ? say('shareOf', {
-                  ...{ name: nameOf(share.athleteId), works: share.works, helps: share.helps },
-                  waits: minutesOf(share.waitsS),
-                })
-              : say('everyoneShare', {
-                  works: Math.min(...shares.map(({ works }) => works)),
-                  waits: minutesOf(Math.max(...shares.map(({ waitsS }) => waitsS))),
-                })}
-          </Quiet>
-          <div style={{ maxWidth: 240 }}>
+        <Follow>
+          <div className="whom">
             <SelectField
               label={say('follow')}
               value={followed ?? NOBODY}
@@ -250,7 +253,18 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
               onChange={(id) => setFollowed(id === NOBODY ? null : id)}
             />
           </div>
-        </Columns>
+          <p role="status">
+            {share
+              ? say('shareOf', {
+                  ...{ name: nameOf(share.athleteId), works: share.works, helps: share.helps },
+                  waits: minutesOf(share.waitsS),
+                })
+              : say('everyoneShare', {
+                  works: Math.min(...shares.map(({ works }) => works)),
+                  waits: minutesOf(Math.max(...shares.map(({ waitsS }) => waitsS))),
+                })}
+          </p>
+        </Follow>
       )}
       {findings.length > 0 && blocks.length > 0 && (
         <Findings>

@@ -10,6 +10,7 @@ import { PrintPage } from '../parts/PrintPage.js';
 import { Page, Quiet } from '../parts/Text.js';
 import { colour, MONO } from '../parts/tokens.js';
 import { commaList, dateWords } from '../words/format.js';
+import { asLeft } from './usePlanning.js';
 import {
   blockName,
   clockWords,
@@ -69,7 +70,8 @@ export function PlanSheet(): ReactElement {
   );
 }
 
-function Paper({ plan }: { plan: PlanReply }): ReactElement {
+function Paper({ plan: read }: { plan: PlanReply }): ReactElement {
+  const plan = { ...read, ...asLeft(read) };
   const squad = useSquad();
   const nameOf = (id: string) =>
     squad.data?.find(({ athlete }) => athlete.id === id)?.athlete.name ?? '';

@@ -24,26 +24,25 @@ export interface Thread {
   readonly spots: readonly (Spot & { readonly fromS: number; readonly toS: number })[];
 }
 
-/** The ways of all athletes through a block, by the session's own clock. */
+/** The ways of all athletes through a block, s from its start. */
 export const threadsOf = (
-  { rounds, fromS }: Pick<PlacedBlock, 'rounds' | 'fromS'>,
+  { rounds }: Pick<PlacedBlock, 'rounds'>,
   athleteIds: readonly string[],
 ): Thread[] =>
   athleteIds.map((athleteId) => ({
     athleteId,
     spots: rounds.flatMap((round) => {
       const spot = spotIn(round, athleteId);
-      return spot ? [{ ...spot, fromS: fromS + round.fromS, toS: fromS + round.toS }] : [];
+      return spot ? [{ ...spot, fromS: round.fromS, toS: round.toS }] : [];
     }),
   }));
 
 /** How many are side by side in the fullest round, helping and resting. */
-export function fullest(blocks: readonly Pick<PlacedBlock, 'rounds'>[]): {
+export function fullest(rounds: readonly Round[]): {
   readonly stations: number;
   readonly helps: number;
   readonly rests: number;
 } {
-  const rounds = blocks.flatMap((block) => block.rounds);
   const most = (count: (round: Round) => number) => Math.max(0, ...rounds.map(count));
   return {
     stations: most(({ stations }) => stations.length),

@@ -15,6 +15,7 @@ import { useAwake } from '../../screens/useAwake.js';
 import { planBeep } from '../../sound/audio.js';
 import { commaList } from '../../words/format.js';
 import { blockName, clockWords, roleWords, say } from '../../words/plan.js';
+import { asLeft } from '../usePlanning.js';
 import { useRunningPlan } from './useRunningPlan.js';
 
 const Screen = styled.main`
@@ -22,7 +23,7 @@ const Screen = styled.main`
   inset: 0;
   z-index: 3;
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr) auto;
+  grid-template-rows: auto 1fr auto;
   gap: 12px;
   padding: 20px 28px;
   overflow: auto;
@@ -62,9 +63,12 @@ const Screen = styled.main`
 
 /** Read from ten metres: names as large as their number lets them be. */
 const Board = styled.div`
-  align-self: center;
+  align-content: center;
   display: grid;
-  gap: 14px;
+  gap: 12px;
+  p {
+    margin: 0;
+  }
   .stations {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(min(300px, 100%), 1fr));
@@ -113,8 +117,9 @@ export function RunPage(): ReactElement {
 const [TURN_HZ, END_HZ] = [660, 880];
 const beep = (hz: number) => planBeep({ hz, lengthS: 0.25, level: 0.4 }, performance.now() + 30);
 
-function Running({ plan }: { plan: PlanReply }): ReactElement {
+function Running({ plan: read }: { plan: PlanReply }): ReactElement {
   useAwake();
+  const [plan] = useState(() => ({ ...read, ...asLeft(read) }));
   const running = useRunningPlan(plan.id, plan);
   const { run, now, isOver } = running;
   const squad = useSquad();
