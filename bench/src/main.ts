@@ -24,6 +24,7 @@ import { readRep, type Rep } from '@orthokin/core/timing';
 import { COURT_NAMES, SIDES } from '@orthokin/core/floor';
 import { matchRoster, readRoster } from '@orthokin/core/formats';
 import { RESTRICTION_KINDS, stopsOf, type Restriction } from '@orthokin/core/people';
+import { rotation, type Rotated } from '@orthokin/core/plan';
 import { firstPattern } from '@orthokin/core/progress';
 import Papa from 'papaparse';
 import { blankPattern, checkFootwork, layLeg, usualPlan } from '@orthokin/core/footwork';
@@ -124,6 +125,12 @@ function peerBootstrap(): void {
   peer.quantile(medians, [0.025, 0.975]);
 }
 
+const turns: Rotated = {
+  athleteIds: Array.from({ length: 24 }, (_, i) => `athlete ${i}`),
+  ...{ stations: 6, sets: 12, workS: 30, restS: 60, helpers: ['calls', 'feeds'] },
+};
+const halfOfTurns = rotation(turns).slice(0, 24);
+
 const evidence = { sets: judged, rung: RUNG, next: RUNG, hasRungBelow: true };
 
 const bench = new Bench(isQuick ? { time: 0, iterations: 1, warmup: false } : { time: 1000 });
@@ -158,6 +165,10 @@ bench
   .add('every rung of 28 patterns against every restriction', () => {
     for (const pattern of patterns)
       for (const { number } of pattern.rungs) stopsOf(pattern, number, restrictions);
+  })
+  .add('turns of 24 at 6 stations, 12 each', () => void rotation(turns))
+  .add('the same planned anew halfway, one gone', () => {
+    rotation({ ...turns, athleteIds: turns.athleteIds.slice(1) }, halfOfTurns);
   })
   .add('2,000 people of a table, 200 known', () => {
     const [heads = [], ...rows] = rosterRows;
