@@ -273,7 +273,8 @@ describe('no request does harm', () => {
     // To put somebody away is no harm: some of what was tried means just that.
     await server.put(server.club(`athletes/${line.athlete.id}/archived`), { archived: false });
     for (const { path, method } of operations()) {
-      if (method !== 'get' || /\{(setId|moveId|importId|planId|version)\}|\/reps$/.test(path)) continue;
+      if (method !== 'get' || /\{(setId|moveId|importId|planId|version)\}|\/reps$/.test(path))
+        continue;
       const { status } = await send(method, filled(path, ownIds));
       expect({ path, status }).toEqual({ path, status: 200 });
     }
