@@ -8,7 +8,7 @@ import {
 } from '@orthokin/core/people';
 import { OWN_FAULTS, SEEN_FAULTS } from '@orthokin/core/timing';
 import { mindedOf } from '../src/api/care.js';
-import { dropped } from '../src/people/squads/MemberList.js';
+import { dropped } from '../src/parts/dropped.js';
 import {
   checkList,
   checkWords,

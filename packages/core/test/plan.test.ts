@@ -2,8 +2,10 @@ import {
   BLOCK_KINDS,
   blocksFrom,
   fitted,
+  halved,
   placed,
   planFindings,
+  sharesOver,
   TEMPLATES,
   trainedBy,
   usualBlock,
@@ -85,4 +87,27 @@ test('fitted to its time: what may give gives, never a warm-up, a cool-down or a
       if (lastS(session.blocks) <= 60 * minutes) expect(blocks).toEqual(session.blocks);
     }),
   );
+});
+
+test('a block in two is as long as it was; of a minute there is no half', () => {
+  const block = usualBlock('a', 'play');
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 90 }), (minutes) => {
+      const parts = halved({ ...block, minutes }, 'b');
+      expect(parts.reduce((sum, part) => sum + part.minutes, 0)).toBe(minutes);
+      expect(parts.every((part) => part.minutes >= 1)).toBe(true);
+      expect(new Set(parts.map(({ id }) => id)).size).toBe(parts.length);
+    }),
+  );
+});
+
+test('over a session everybody’s sets, helping and waiting are summed', () => {
+  const drill = { ...usualBlock('a', 'cued drill'), sets: 2 };
+  const blocks = placed(sessionOf([drill, { ...drill, id: 'b', helpers: [] }]));
+  const [first, second] = blocks.map(({ shares }) => shares[0]);
+  const [own] = sharesOver(blocks, names(9));
+  expect(own).toEqual({
+    ...{ athleteId: 'athlete 1', works: 4, helps: first?.helps },
+    waitsS: (first?.waitsS ?? 0) + (second?.waitsS ?? 0),
+  });
 });

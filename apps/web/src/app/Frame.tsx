@@ -18,6 +18,7 @@ import { IconButton } from '../parts/IconButton.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Sole } from '../parts/plan/Sole.js';
 import { Page, PageEdge, Quiet } from '../parts/Text.js';
+import { SessionRuns } from './SessionRuns.js';
 import { Shortcuts } from './Shortcuts.js';
 import { StartWalk } from './walk.js';
 import { Walk } from './Walk.js';
@@ -210,6 +211,7 @@ export function Frame(): ReactElement {
           <NavLink to="/ladder">{say('ladder')}</NavLink>
         </nav>
         <div className="end">
+          <SessionRuns />
           {club && (
             <Link
               className="club"

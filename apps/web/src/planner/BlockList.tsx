@@ -1,5 +1,4 @@
-import type { PlacedBlock } from '@orthokin/core/plan';
-import { trainedBy } from '@orthokin/core/plan';
+import { trainedBy, type PlacedBlock } from '@orthokin/core/plan';
 import { Copy, GripVertical, SplitSquareVertical, X } from 'lucide-react';
 import type { ReactElement } from 'react';
 import {
@@ -10,6 +9,7 @@ import {
   useDragAndDrop,
 } from 'react-aria-components';
 import styled from 'styled-components';
+import type { Drop } from '../parts/dropped.js';
 import { IconButton } from '../parts/IconButton.js';
 import { Quiet } from '../parts/Text.js';
 import { colour, MONO } from '../parts/tokens.js';
@@ -71,13 +71,6 @@ const List = styled(GridList)`
   }
 `;
 
-/** Where a block is put down. */
-export interface BlockDrop {
-  readonly id: string;
-  readonly beside: string;
-  readonly after: boolean;
-}
-
 /** The blocks of a session in their order; dragged with the pointer, a finger or by key. */
 export function BlockList({
   blocks,
@@ -93,7 +86,7 @@ export function BlockList({
   startsAt: string;
   chosen: string | null;
   onChoose: (id: string) => void;
-  onMove: (drop: BlockDrop) => void;
+  onMove: (drop: Drop) => void;
   onCopy: (id: string) => void;
   onSplit: (id: string) => void;
   onRemove: (id: string) => void;
@@ -102,14 +95,11 @@ export function BlockList({
     getItems: (keys) => [...keys].map((key) => ({ 'text/plain': String(key) })),
     getDropOperation: () => 'move',
     renderDropIndicator: (target) => <DropIndicator target={target} />,
-    onReorder: ({ keys: [key], target }) => {
-      if (key !== undefined)
-        onMove({
-          id: String(key),
-          beside: String(target.key),
-          after: target.dropPosition === 'after',
-        });
-    },
+    onReorder: ({ keys, target }) =>
+      onMove({
+        ids: [...keys].map(String),
+        beside: { id: String(target.key), after: target.dropPosition === 'after' },
+      }),
   });
   return (
     <List

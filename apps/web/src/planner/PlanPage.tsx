@@ -2,14 +2,15 @@ import type { PlanReply } from '@orthokin/contract';
 import {
   BLOCK_KINDS,
   fitted,
+  halved,
   MOST_BLOCKS,
   placed,
   planFindings,
+  sharesOver,
   usualBlock,
   type Block,
   type BlockKind,
 } from '@orthokin/core/plan';
-import { ok, wrong } from '@orthokin/core/result';
 import { Play, Printer, Redo2, Undo2 } from 'lucide-react';
 import { useMemo, useState, type ReactElement } from 'react';
 import { Link, useParams } from 'react-router';
@@ -18,18 +19,18 @@ import { v7 } from 'uuid';
 import { usePlan } from '../api/plans.js';
 import { useSquad } from '../api/squad.js';
 import { Button, ButtonLink } from '../parts/Button.js';
-import { DateField } from '../parts/form/DateField.js';
-import { CountField } from '../parts/form/NumberFields.js';
 import { SelectField } from '../parts/form/SelectField.js';
-import { TextField } from '../parts/form/TextField.js';
-import { TypedField } from '../parts/form/TypedField.js';
+import { dropped } from '../parts/dropped.js';
 import { IconButton } from '../parts/IconButton.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
 import { colour, MIDDLE } from '../parts/tokens.js';
+import { allowSound } from '../sound/audio.js';
 import { blockName, findingWords, kindWords, minutesOf, say } from '../words/plan.js';
+import { AboutPlan } from './AboutPlan.js';
 import { BlockForm } from './BlockForm.js';
-import { BlockList, type BlockDrop } from './BlockList.js';
+import { BlockList } from './BlockList.js';
+import { FollowOne } from './FollowOne.js';
 import { Hour } from './Hour.js';
 import { usePlanning } from './usePlanning.js';
 import { WhoComes } from './WhoComes.js';
@@ -49,16 +50,6 @@ const Head = styled.div`
   }
 `;
 
-const About = styled.div`
-  display: grid;
-  grid-template-columns: minmax(180px, 1.6fr) repeat(3, minmax(110px, 1fr));
-  gap: 12px 16px;
-  margin: 18px 0;
-  @media (max-width: ${MIDDLE}) {
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-  }
-`;
-
 const Columns = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1.25fr) minmax(300px, 1fr);
@@ -67,20 +58,6 @@ const Columns = styled.div`
   margin-top: 22px;
   @media (max-width: ${MIDDLE}) {
     grid-template-columns: minmax(0, 1fr);
-  }
-`;
-
-const Follow = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: 8px 20px;
-  margin-top: 10px;
-  .whom {
-    width: 230px;
-  }
-  p {
-    margin: 0 0 8px;
   }
 `;
 
@@ -93,31 +70,6 @@ const Findings = styled.ul`
 
 const MINUTE_S = 60;
 const NOTHING = '';
-const NOBODY = '';
-
-/** The blocks with one put down elsewhere. */
-function moved(blocks: readonly Block[], { id, beside, after }: BlockDrop): Block[] {
-  const one = blocks.find((block) => block.id === id);
-  const others = blocks.filter((block) => block.id !== id);
-  const at = others.findIndex((block) => block.id === beside) + (after ? 1 : 0);
-  return one ? [...others.slice(0, at), one, ...others.slice(at)] : others;
-}
-
-/** A block in two, one after the other: something may come between. */
-const halves = (block: Block, id: string): Block[] => {
-  const half = Math.ceil(block.minutes / 2);
-  return [
-    { ...block, minutes: half },
-    { ...block, id, minutes: block.minutes - half },
-  ];
-};
-
-const timeOf = (text: string) => {
-  const [, hours, minutes] = /^(\d{1,2})[:.]?([0-5]\d)$/.exec(text.trim()) ?? [];
-  return hours === undefined || Number(hours) > 23
-    ? wrong('', text, '17:30')
-    : ok(`${hours.padStart(2, '0')}:${minutes}`);
-};
 
 /** One session: its blocks, who comes, who works when, and what is amiss. */
 export function PlanPage(): ReactElement {
@@ -175,20 +127,7 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
     const endS = placed({ blocks: shorter, athleteIds }).at(-1)?.toS ?? 0;
     setCannotFit(endS > MINUTE_S * minutes);
   };
-  const shares = athleteIds.map((athleteId) => {
-    const own = all.flatMap(({ shares: ofBlock }) =>
-      ofBlock.filter((share) => share.athleteId === athleteId),
-    );
-    const sum = (of: (share: (typeof own)[number]) => number) =>
-      own.reduce((total, share) => total + of(share), 0);
-    return {
-      athleteId,
-      works: sum(({ works }) => works),
-      helps: sum(({ helps }) => helps),
-      waitsS: sum(({ waitsS }) => waitsS),
-    };
-  });
-  const share = shares.find(({ athleteId }) => athleteId === followed);
+  const shares = sharesOver(all, athleteIds);
   const headline =
     blocks.length === 0
       ? say('headlineEmpty')
@@ -221,7 +160,11 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
             <Printer size={18} aria-hidden /> {say('print')}
           </ButtonLink>
           {blocks.length > 0 && (
-            <ButtonLink to={`/plan/${plan.id}/run`} $weight="main">
+            <ButtonLink
+              to={`/plan/${plan.id}/run`}
+              $weight="main"
+              onClick={() => void allowSound()}
+            >
               <Play size={18} aria-hidden /> {say('begin')}
             </ButtonLink>
           )}
@@ -240,32 +183,7 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
           onChoose={setChosenId}
         />
       )}
-      {hasTurns && (
-        <Follow>
-          <div className="whom">
-            <SelectField
-              label={say('follow')}
-              value={followed ?? NOBODY}
-              options={[
-                [NOBODY, say('followNobody')],
-                ...athleteIds.map((id) => [id, nameOf(id)] as const),
-              ]}
-              onChange={(id) => setFollowed(id === NOBODY ? null : id)}
-            />
-          </div>
-          <p role="status">
-            {share
-              ? say('shareOf', {
-                  ...{ name: nameOf(share.athleteId), works: share.works, helps: share.helps },
-                  waits: minutesOf(share.waitsS),
-                })
-              : say('everyoneShare', {
-                  works: Math.min(...shares.map(({ works }) => works)),
-                  waits: minutesOf(Math.max(...shares.map(({ waitsS }) => waitsS))),
-                })}
-          </p>
-        </Follow>
-      )}
+      {hasTurns && <FollowOne {...{ shares, followed, nameOf }} onFollow={setFollowed} />}
       {findings.length > 0 && blocks.length > 0 && (
         <Findings>
           {findings.map((finding) => (
@@ -284,34 +202,7 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
           <Quiet as="span">{say(cannotFit ? 'noFit' : 'fitMeans')}</Quiet>
         </p>
       )}
-      <About>
-        <TextField
-          label={say('name')}
-          value={present.name}
-          maxLength={60}
-          required
-          onChange={(name) => set({ name })}
-        />
-        <DateField
-          label={say('day')}
-          value={present.day}
-          onChange={(day) => day !== null && set({ day })}
-        />
-        <TypedField<string>
-          label={say('startsAt')}
-          value={startsAt}
-          show={(time) => time}
-          parse={timeOf}
-          onChange={(time) => set({ startsAt: time })}
-        />
-        <CountField
-          label={say('timeThereIs')}
-          value={minutes}
-          min={5}
-          max={480}
-          onChange={(to) => set({ minutes: to })}
-        />
-      </About>
+      <AboutPlan planned={present} onChange={set} />
       <WhoComes athleteIds={athleteIds} onChange={(ids) => set({ athleteIds: ids })} />
       <Columns>
         <section aria-label={say('blocks')}>
@@ -321,10 +212,17 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
             startsAt={startsAt}
             chosen={chosen?.id ?? null}
             onChoose={setChosenId}
-            onMove={(drop) => setBlocks((now) => moved(now, drop))}
+            onMove={(drop) =>
+              setBlocks((now) =>
+                dropped(
+                  now.map(({ id }) => id),
+                  drop,
+                ).flatMap((id) => now.find((one) => one.id === id) ?? []),
+              )
+            }
             onCopy={copy}
             onSplit={(id) =>
-              setBlocks((now) => now.flatMap((one) => (one.id === id ? halves(one, v7()) : one)))
+              setBlocks((now) => now.flatMap((one) => (one.id === id ? halved(one, v7()) : one)))
             }
             onRemove={(id) => setBlocks((now) => now.filter((one) => one.id !== id))}
           />

@@ -13,6 +13,7 @@ export {
   type PlayObject,
   type Trained,
 } from './block.js';
+export { halved } from './edit.js';
 export { planFindings, type PlanFinding } from './findings.js';
 export { fitted } from './fit.js';
 export {
@@ -23,7 +24,7 @@ export {
   type Share,
   type StationTurn,
 } from './rotation.js';
-export { placed, type PlacedBlock, type Session } from './session.js';
+export { placed, sharesOver, type PlacedBlock, type Session } from './session.js';
 export { blocksFrom, TEMPLATES, type TemplateName } from './templates.js';
 export {
   beginPlan,

@@ -53,3 +53,22 @@ export function placed({
     return one;
   });
 }
+
+/** What comes to each athlete over a whole session. */
+export const sharesOver = (
+  blocks: readonly Pick<PlacedBlock, 'shares'>[],
+  athleteIds: readonly string[],
+): Share[] =>
+  athleteIds.map((athleteId) => {
+    const own = blocks.flatMap(({ shares }) =>
+      shares.filter((share) => share.athleteId === athleteId),
+    );
+    const sum = (of: (share: Share) => number) =>
+      own.reduce((total, share) => total + of(share), 0);
+    return {
+      athleteId,
+      works: sum(({ works }) => works),
+      helps: sum(({ helps }) => helps),
+      waitsS: sum(({ waitsS }) => waitsS),
+    };
+  });

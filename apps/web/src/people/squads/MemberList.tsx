@@ -10,6 +10,7 @@ import {
   type DropItem,
 } from 'react-aria-components';
 import styled from 'styled-components';
+import type { Drop } from '../../parts/dropped.js';
 import { IconButton } from '../../parts/IconButton.js';
 import { colour } from '../../parts/tokens.js';
 import { say } from '../../words/people.js';
@@ -75,20 +76,6 @@ export interface Member {
   readonly name: string;
   /** Said below the name. */
   readonly about: string;
-}
-
-/** Where somebody is put down: before or after whom, or at the end of the list. */
-export interface Drop {
-  readonly ids: readonly string[];
-  readonly beside: { readonly id: string; readonly after: boolean } | null;
-}
-
-/** `ids` taken to where they were dropped in a list that may hold them already. */
-export function dropped(list: readonly string[], { ids, beside }: Drop): string[] {
-  const others = list.filter((id) => !ids.includes(id));
-  const at = beside ? others.indexOf(beside.id) : -1;
-  const place = at < 0 ? others.length : at + (beside?.after ? 1 : 0);
-  return [...others.slice(0, place), ...ids, ...others.slice(place)];
 }
 
 /** People in order; dragged with the pointer, a finger or by key, within the list or from another. */

@@ -18,7 +18,8 @@ import { Failed, Notice } from '../../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import { percent, secondsWithUnit } from '../../words/format.js';
 import { say } from '../../words/people.js';
-import { dropped, MemberList, type Drop } from './MemberList.js';
+import { dropped, type Drop } from '../../parts/dropped.js';
+import { MemberList } from './MemberList.js';
 import { useMembers } from './useMembers.js';
 
 const Choices = styled.div`

@@ -12,7 +12,8 @@ import { OpenField, TextField } from '../../parts/form/TextField.js';
 import { Failed, Notice } from '../../parts/Notice.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { say } from '../../words/people.js';
-import { dropped, MemberList } from './MemberList.js';
+import { dropped } from '../../parts/dropped.js';
+import { MemberList } from './MemberList.js';
 import { useMembers } from './useMembers.js';
 
 const Squads = styled.div`

@@ -6,13 +6,14 @@ import styled from 'styled-components';
 import { usePlan } from '../../api/plans.js';
 import { useSquad } from '../../api/squad.js';
 import { forget } from '../../device/preferences.js';
+import { beginRunning, endRunning } from '../../device/running-plan.js';
 import { Button, ButtonLink } from '../../parts/Button.js';
 import { InsteadOfPage } from '../../parts/InsteadOfPage.js';
 import { Failed } from '../../parts/Notice.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MONO, NARROW } from '../../parts/tokens.js';
 import { useAwake } from '../../screens/useAwake.js';
-import { planBeep } from '../../sound/audio.js';
+import { allowSound, planBeep } from '../../sound/audio.js';
 import { commaList } from '../../words/format.js';
 import { blockName, clockWords, roleWords, say } from '../../words/plan.js';
 import { asLeft } from '../usePlanning.js';
@@ -131,6 +132,7 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
   const following = plan.blocks[run.place + 1];
   const isOverTime = now.leftS < 0;
   const turn = now.round?.fromS ?? null;
+  useEffect(() => beginRunning(plan.id), [plan.id]);
   const was = useRef({ turn, isOverTime, place: run.place });
   useEffect(() => {
     const before = was.current;
@@ -139,8 +141,14 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
     if (isOverTime && !before.isOverTime) beep(END_HZ);
     else if (turn !== before.turn) beep(TURN_HZ);
   }, [turn, isOverTime, run.place]);
+  const go = (place: number) => {
+    // A page that was opened anew makes no sound until something is pressed.
+    void allowSound();
+    running.toBlock(place);
+  };
   const leave = () => {
     forget(`plan-run.${plan.id}`);
+    endRunning();
     void navigate(`/plan/${plan.id}`);
   };
   const toggle = (id: string) =>
@@ -205,12 +213,12 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
           <Quiet>{say('careWhile')}</Quiet>
         </Board>
         <span className="ways">
-          <Button weight="main" autoFocus onPress={() => running.toBlock(run.place + 1)}>
+          <Button weight="main" autoFocus onPress={() => go(run.place + 1)}>
             {following ? say('nextBlock') : say('endSession')}
           </Button>
           <Button onPress={running.pause}>{say(run.pausedAtMs === null ? 'pause' : 'goOn')}</Button>
-          <Button onPress={() => running.toBlock(run.place)}>{say('again')}</Button>
-          <Button isDisabled={run.place === 0} onPress={() => running.toBlock(run.place - 1)}>
+          <Button onPress={() => go(run.place)}>{say('again')}</Button>
+          <Button isDisabled={run.place === 0} onPress={() => go(run.place - 1)}>
             {say('blockBefore')}
           </Button>
           <Button aria-expanded={isAsking} onPress={() => setAsking(!isAsking)}>

@@ -37,6 +37,7 @@ export const app = {
   places: 'Places',
   squad: 'Squad',
   plan: 'Plan',
+  backToSession: 'Back to the session',
   patterns: 'Patterns',
   floor: 'Floor',
   review: 'Review',
