@@ -73,7 +73,10 @@ async function readSteps(page: Page, { at }: { at: Point }): Promise<void> {
   const steps = page.getByRole('region', { name: 'These steps beside the plan' });
   const figure = async (name: RegExp): Promise<number> =>
     Number(await steps.getByRole('row', { name }).getByRole('cell').first().innerText());
-  expect((await figure(/^Steps out/)) + (await figure(/^Steps back/))).toBe(6);
+  // What stands beside the picture follows a moment later.
+  await expect
+    .poll(async () => (await figure(/^Steps out/)) + (await figure(/^Steps back/)))
+    .toBe(6);
   // The last foot was clicked in the middle of home base.
   expect(await figure(/^Short of home/)).toBeLessThan(0.05);
   await page.getByRole('button', { name: 'Take the last back' }).click();

@@ -208,19 +208,22 @@ test('simulated sets until moved up; eased back; overruled with a reason; the la
 
   await coach.goToFloor(athlete.name, { timedBy: 'The simulated athlete', reps: 8, seed: 3 });
   await page.goto(`/floor/${athlete.id}?pattern=${id}&seed=3`);
+  await coach.open('Who and what');
+  await page.getByRole('button', { name: 'Let Cass Ondry work on Corners, two rungs' }).click();
+  await expect(page.getByText(/^Cass Ondry works on/)).toHaveCount(0);
   await coach.start();
   await expect(page.getByText('Move up to rung 2: the rule is met.')).toBeVisible({
     timeout: 120_000,
   });
   await page.getByRole('button', { name: 'Move up, next set on rung 2' }).click();
-  await page.waitForURL(`**/floor/${athlete.id}`);
+  await page.waitForURL(`**/floor/${athlete.id}?pattern=${id}`);
   await expect(page.getByRole('button', { name: /^Who and what .*rung 2 of 5/ })).toBeVisible();
   await coach.start();
   await expect(page.getByText(/^Ease back to rung 1: only 0 % of the reps passed/)).toBeVisible({
     timeout: 120_000,
   });
   await page.getByRole('button', { name: 'Next set on rung 2' }).click();
-  await page.waitForURL(`**/floor/${athlete.id}`);
+  await page.waitForURL(`**/floor/${athlete.id}?pattern=${id}`);
 
   await page.goto(`/ladder/${id}/${athlete.id}`);
   await expect(headline(page)).toHaveText(/^Ease back to rung 1/);

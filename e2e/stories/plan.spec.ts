@@ -90,6 +90,9 @@ test('a session runs on a board: who works where, somebody leaves, the page dies
   for (let block = 0; block < 3; block++)
     await page.getByRole('button', { name: 'Next block' }).click();
   await expect(page.getByRole('heading', { name: 'Cued drill' })).toBeVisible();
+  // Its clock stands while it is looked at.
+  await page.getByRole('button', { name: 'Again from its start' }).click();
+  await page.getByRole('button', { name: 'Pause' }).click();
   await expect(page.getByText(/^Round 1 of 12/)).toBeVisible();
   await expect(page.getByText('Next: Idris Fennimar, Juno Marlock')).toBeVisible();
   await expectFits(page);

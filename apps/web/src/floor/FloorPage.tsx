@@ -121,11 +121,12 @@ export function FloorPage(): ReactElement {
         goingOn={running.isLast ? null : say('rest')}
         onLeave={() => leaveSet(session)}
         onNext={() => {
-          const { athlete } = session.snapshot().run.plan;
+          const { athlete, pattern } = session.snapshot().run.plan;
           setSession(null);
           running.drop();
           void client.invalidateQueries();
-          void navigate(`/floor/${athlete.id}`, { replace: true });
+          // The next set is of what was run now, which need not be what they work on.
+          void navigate(`/floor/${athlete.id}?pattern=${pattern.id}`, { replace: true });
         }}
       />
     );

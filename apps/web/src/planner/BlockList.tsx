@@ -1,46 +1,25 @@
 import { trainedBy, type PlacedBlock } from '@orthokin/core/plan';
 import { Copy, GripVertical, SplitSquareVertical, X } from 'lucide-react';
 import type { ReactElement } from 'react';
-import {
-  Button,
-  DropIndicator,
-  GridList,
-  GridListItem,
-  useDragAndDrop,
-} from 'react-aria-components';
+import { Button, DropIndicator, GridListItem, useDragAndDrop } from 'react-aria-components';
 import styled from 'styled-components';
+import { DragList } from '../parts/DragList.js';
 import type { Drop } from '../parts/dropped.js';
 import { IconButton } from '../parts/IconButton.js';
 import { Quiet } from '../parts/Text.js';
 import { colour, MONO } from '../parts/tokens.js';
 import { blockName, howWords, minutesOf, say, trainsWords, wallClock } from '../words/plan.js';
 
-const List = styled(GridList)`
-  display: grid;
-  gap: 6px;
-  outline: none;
+const List = styled(DragList)`
   .react-aria-GridListItem {
     display: grid;
-    grid-template-columns: 34px 54px minmax(0, 1fr) auto;
-    align-items: center;
-    gap: 8px;
+    grid-template-columns: 38px 54px minmax(0, 1fr) auto;
     min-height: 58px;
-    padding: 4px 6px;
-    border: 1.5px solid ${colour('rule')};
-    border-radius: 5px;
-    background: ${colour('raised')};
-    outline: none;
     cursor: pointer;
   }
   .react-aria-GridListItem[data-selected] {
     border-color: ${colour('ink')};
     box-shadow: inset 0 0 0 1px ${colour('ink')};
-  }
-  .react-aria-GridListItem[data-focus-visible] {
-    outline: 3px solid ${colour('focus')};
-  }
-  .react-aria-GridListItem[data-dragging] {
-    opacity: 0.5;
   }
   .at {
     font: 500 15px ${MONO};
@@ -48,26 +27,8 @@ const List = styled(GridList)`
   b {
     font-weight: 650;
   }
-  small {
-    display: block;
-    font-size: 14px;
-    color: ${colour('quiet')};
-  }
-  .grip {
-    display: grid;
-    place-items: center;
-    width: 34px;
-    height: 44px;
-    border: 0;
-    background: none;
-    color: ${colour('quiet')};
-    cursor: grab;
-  }
   .ways {
     display: flex;
-  }
-  .react-aria-DropIndicator[data-drop-target] {
-    outline: 2px solid ${colour('accent')};
   }
 `;
 

@@ -13,16 +13,14 @@ import {
 } from '@orthokin/core/plan';
 import { Play, Printer, Redo2, Undo2 } from 'lucide-react';
 import { useMemo, useState, type ReactElement } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link } from 'react-router';
 import styled from 'styled-components';
 import { v7 } from 'uuid';
-import { usePlan } from '../api/plans.js';
-import { useSquad } from '../api/squad.js';
 import { Button, ButtonLink } from '../parts/Button.js';
 import { SelectField } from '../parts/form/SelectField.js';
 import { dropped } from '../parts/dropped.js';
 import { IconButton } from '../parts/IconButton.js';
-import { Failed, Notice } from '../parts/Notice.js';
+import { Notice } from '../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
 import { colour, MIDDLE } from '../parts/tokens.js';
 import { allowSound } from '../sound/audio.js';
@@ -32,6 +30,8 @@ import { BlockForm } from './BlockForm.js';
 import { BlockList } from './BlockList.js';
 import { FollowOne } from './FollowOne.js';
 import { Hour } from './Hour.js';
+import { OnPlan } from './OnPlan.js';
+import { useNames } from './useNames.js';
 import { usePlanning } from './usePlanning.js';
 import { WhoComes } from './WhoComes.js';
 
@@ -73,25 +73,17 @@ const NOTHING = '';
 
 /** One session: its blocks, who comes, who works when, and what is amiss. */
 export function PlanPage(): ReactElement {
-  const { planId = '' } = useParams();
-  const plan = usePlan(planId);
   const [readings, setReadings] = useState(0);
-  if (plan.data)
-    return (
-      <Planner
-        key={`${planId} ${readings}`}
-        plan={plan.data}
-        onReadAnew={() => void plan.refetch().then(() => setReadings(readings + 1))}
-      />
-    );
   return (
-    <Page name={say('plan')}>
-      {plan.error ? (
-        <Failed error={plan.error} again={() => void plan.refetch()} />
-      ) : (
-        <Quiet>{say('readingPlans')}</Quiet>
+    <OnPlan>
+      {(plan, again) => (
+        <Planner
+          key={`${plan.id} ${readings}`}
+          plan={plan}
+          onReadAnew={() => void again().then(() => setReadings(readings + 1))}
+        />
       )}
-    </Page>
+    </OnPlan>
   );
 }
 
@@ -99,9 +91,7 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
   const planning = usePlanning(plan);
   const { present, edit, undo, redo, canUndo, canRedo, isSaved, error } = planning;
   const { blocks, athleteIds, minutes, startsAt } = present;
-  const squad = useSquad();
-  const nameOf = (id: string) =>
-    squad.data?.find(({ athlete }) => athlete.id === id)?.athlete.name ?? '';
+  const nameOf = useNames();
   const [chosenId, setChosenId] = useState<string | null>(null);
   const [followed, setFollowed] = useState<string | null>(null);
   const [cannotFit, setCannotFit] = useState(false);

@@ -1,15 +1,12 @@
 import type { PlanReply } from '@orthokin/contract';
 import { placed } from '@orthokin/core/plan';
 import type { ReactElement } from 'react';
-import { useParams } from 'react-router';
 import styled from 'styled-components';
-import { usePlan } from '../api/plans.js';
-import { useSquad } from '../api/squad.js';
-import { Failed } from '../parts/Notice.js';
 import { PrintPage } from '../parts/PrintPage.js';
-import { Page, Quiet } from '../parts/Text.js';
 import { colour, MONO } from '../parts/tokens.js';
 import { commaList, dateWords } from '../words/format.js';
+import { OnPlan } from './OnPlan.js';
+import { useNames } from './useNames.js';
 import { asLeft } from './usePlanning.js';
 import {
   blockName,
@@ -55,26 +52,11 @@ const Block = styled.section`
 `;
 
 /** The session on a page for the pocket: when what, and who works where in which turn. */
-export function PlanSheet(): ReactElement {
-  const { planId = '' } = useParams();
-  const plan = usePlan(planId);
-  if (plan.data) return <Paper plan={plan.data} />;
-  return (
-    <Page name={say('plan')}>
-      {plan.error ? (
-        <Failed error={plan.error} again={() => void plan.refetch()} />
-      ) : (
-        <Quiet>{say('readingPlans')}</Quiet>
-      )}
-    </Page>
-  );
-}
+export const PlanSheet = (): ReactElement => <OnPlan>{(plan) => <Paper plan={plan} />}</OnPlan>;
 
 function Paper({ plan: read }: { plan: PlanReply }): ReactElement {
   const plan = { ...read, ...asLeft(read) };
-  const squad = useSquad();
-  const nameOf = (id: string) =>
-    squad.data?.find(({ athlete }) => athlete.id === id)?.athlete.name ?? '';
+  const nameOf = useNames();
   return (
     <PrintPage name={plan.name} back={`/plan/${plan.id}`} backWords={plan.name}>
       <h1>{plan.name}</h1>

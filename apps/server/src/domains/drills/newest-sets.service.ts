@@ -12,13 +12,13 @@ interface Row {
 export class NewestSetsService {
   constructor(private readonly em: EntityManager) {}
 
-  /** Each athlete's newest set of the pattern they work on; without those who have none. */
+  /** Each athlete's newest set, on whatever pattern; without those who have none. */
   async of(clubId: string, athleteIds: readonly string[]): Promise<ReadonlyMap<string, string>> {
     const rows = await this.em.execute<Row[]>(
       `select newest.id, a.id as athlete_id
        from athlete a cross join lateral (
          select s.id from drill_set s
-         where s.club_id = a.club_id and s.athlete_id = a.id and s.pattern_id = a.pattern_id
+         where s.club_id = a.club_id and s.athlete_id = a.id
          order by s.started_at desc, s.id desc limit 1) as newest
        where a.club_id = ? and a.id = any(?::uuid[])`,
       [clubId, `{${athleteIds.join(',')}}`],

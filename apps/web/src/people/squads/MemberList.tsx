@@ -3,13 +3,13 @@ import type { ReactElement, ReactNode } from 'react';
 import {
   Button,
   DropIndicator,
-  GridList,
   GridListItem,
   isTextDropItem,
   useDragAndDrop,
   type DropItem,
 } from 'react-aria-components';
 import styled from 'styled-components';
+import { DragList } from '../../parts/DragList.js';
 import type { Drop } from '../../parts/dropped.js';
 import { IconButton } from '../../parts/IconButton.js';
 import { colour } from '../../parts/tokens.js';
@@ -17,56 +17,23 @@ import { say } from '../../words/people.js';
 
 const KIND = 'orthokin-athlete';
 
-const List = styled(GridList)`
-  display: grid;
+const List = styled(DragList)`
   align-content: start;
-  gap: 6px;
   min-height: 62px;
   padding: 8px;
   border: 1.5px solid ${colour('rule')};
   border-radius: 5px;
-  outline: none;
   &[data-drop-target] {
     border-color: ${colour('accent')};
     background: ${colour('raised')};
   }
   .react-aria-GridListItem {
     display: flex;
-    align-items: center;
-    gap: 8px;
     min-height: 46px;
-    padding: 2px 6px;
-    border: 1px solid ${colour('rule')};
-    border-radius: 4px;
-    background: ${colour('raised')};
-    outline: none;
     cursor: grab;
-  }
-  .react-aria-GridListItem[data-focus-visible] {
-    outline: 3px solid ${colour('focus')};
-  }
-  .react-aria-GridListItem[data-dragging] {
-    opacity: 0.5;
   }
   .who {
     flex: 1;
-  }
-  small {
-    display: block;
-    font-size: 14px;
-    color: ${colour('quiet')};
-  }
-  .grip {
-    display: grid;
-    place-items: center;
-    width: 40px;
-    height: 40px;
-    border: 0;
-    background: none;
-    color: ${colour('quiet')};
-  }
-  .react-aria-DropIndicator[data-drop-target] {
-    outline: 2px solid ${colour('accent')};
   }
 `;
 

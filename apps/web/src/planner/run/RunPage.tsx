@@ -1,21 +1,20 @@
 import type { PlanReply } from '@orthokin/contract';
 import type { Block, Round } from '@orthokin/core/plan';
 import { useEffect, useRef, useState, type ReactElement } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { usePlan } from '../../api/plans.js';
-import { useSquad } from '../../api/squad.js';
 import { forget } from '../../device/preferences.js';
 import { beginRunning, endRunning } from '../../device/running-plan.js';
 import { Button, ButtonLink } from '../../parts/Button.js';
 import { InsteadOfPage } from '../../parts/InsteadOfPage.js';
-import { Failed } from '../../parts/Notice.js';
-import { Headline, Page, Quiet } from '../../parts/Text.js';
+import { Headline, Quiet } from '../../parts/Text.js';
 import { colour, MONO, NARROW } from '../../parts/tokens.js';
 import { useAwake } from '../../screens/useAwake.js';
 import { allowSound, planBeep } from '../../sound/audio.js';
 import { commaList } from '../../words/format.js';
 import { blockName, clockWords, roleWords, say } from '../../words/plan.js';
+import { OnPlan } from '../OnPlan.js';
+import { useNames } from '../useNames.js';
 import { asLeft } from '../usePlanning.js';
 import { useRunningPlan } from './useRunningPlan.js';
 
@@ -100,20 +99,7 @@ const Present = styled.div`
 `;
 
 /** A session as it is run: which block, who works where, who is next, how long still. */
-export function RunPage(): ReactElement {
-  const { planId = '' } = useParams();
-  const plan = usePlan(planId);
-  if (plan.data) return <Running plan={plan.data} />;
-  return (
-    <Page name={say('plan')}>
-      {plan.error ? (
-        <Failed error={plan.error} again={() => void plan.refetch()} />
-      ) : (
-        <Quiet>{say('readingPlans')}</Quiet>
-      )}
-    </Page>
-  );
-}
+export const RunPage = (): ReactElement => <OnPlan>{(plan) => <Running plan={plan} />}</OnPlan>;
 
 const [TURN_HZ, END_HZ] = [660, 880];
 const beep = (hz: number) => planBeep({ hz, lengthS: 0.25, level: 0.4 }, performance.now() + 30);
@@ -123,11 +109,9 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
   const [plan] = useState(() => ({ ...read, ...asLeft(read) }));
   const running = useRunningPlan(plan.id, plan);
   const { run, now, isOver } = running;
-  const squad = useSquad();
   const navigate = useNavigate();
   const [isAsking, setAsking] = useState(false);
-  const nameOf = (id: string) =>
-    squad.data?.find(({ athlete }) => athlete.id === id)?.athlete.name ?? '';
+  const nameOf = useNames();
   const block = plan.blocks[run.place];
   const following = plan.blocks[run.place + 1];
   const isOverTime = now.leftS < 0;

@@ -47,7 +47,7 @@ export function NextSteps({ setId, review }: { setId: string; review: Review }):
           </Button>
         )}
         <ButtonLink
-          to={`/floor/${athlete.id}`}
+          to={`/floor/${athlete.id}?pattern=${set.patternId}`}
           $weight={canMove || set.source === 'none' ? 'plain' : 'main'}
         >
           <Play size={17} aria-hidden /> {say('nextSetRungRung', { rung })}
