@@ -3,9 +3,12 @@ import {
   BLOCK_BOUNDS,
   BLOCK_KINDS,
   HELPER_ROLES,
+  LONGEST_NEEDS,
+  LONGEST_TITLE,
   MOST_BLOCKS,
   MOST_PLANNED,
   OBJECTS,
+  SESSION_MINUTES,
   type Block,
   type BlockKind,
   type HelperRole,
@@ -31,12 +34,6 @@ import {
 import { IsDay } from './moment.js';
 import { OrNull } from './or-null.js';
 import { MAX_VERSION } from './paths.js';
-
-/** A block's own name, and what it needs, in characters. */
-const LONGEST_TITLE = 80;
-const LONGEST_NEEDS = 200;
-/** Nobody plans longer at a time, min. */
-const LONGEST_SESSION_MIN = 480;
 
 export class BlockBody implements Block {
   @IsUUID()
@@ -109,8 +106,8 @@ export class PlanBody implements Session {
   startsAt: string;
 
   @IsInt()
-  @Min(1)
-  @Max(LONGEST_SESSION_MIN)
+  @Min(SESSION_MINUTES[0])
+  @Max(SESSION_MINUTES[1])
   minutes: number;
 
   @IsArray()

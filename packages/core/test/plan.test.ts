@@ -6,12 +6,11 @@ import {
   placed,
   planFindings,
   sharesOver,
-  TEMPLATES,
+  TEMPLATE_NAMES,
   trainedBy,
   usualBlock,
   type Block,
   type Session,
-  type TemplateName,
 } from '@orthokin/core/plan';
 import fc from 'fast-check';
 
@@ -20,7 +19,6 @@ const ids = (): (() => string) => {
   return () => `block ${n++}`;
 };
 const names = (n: number): string[] => Array.from({ length: n }, (_, i) => `athlete ${i + 1}`);
-const TEMPLATE_NAMES = Object.keys(TEMPLATES) as TemplateName[];
 
 const sessionOf = (blocks: readonly Block[], part: Partial<Session> = {}): Session => ({
   ...{ name: 'Thursday', day: '2026-11-26', startsAt: '17:00', minutes: 60 },

@@ -6,7 +6,6 @@ import { Trash2 } from 'lucide-react';
 import type { ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { useClub } from '../api/club.js';
 import { useCourse } from '../api/review.js';
 import { useSquad } from '../api/squad.js';
 import { useAddress } from '../parts/useAddress.js';
@@ -19,7 +18,8 @@ import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
 import { colour } from '../parts/tokens.js';
 import { angleWords, say } from '../words/film.js';
 import { dayWords, timeWords } from '../words/format.js';
-import { keepUntil, keptFilms, letGo, roomLeft } from '../device/film-store.js';
+import { keepUntil, letGo, roomLeft } from '../device/film-store.js';
+import { useKeptFilms } from './useKept.js';
 
 const List = styled(Lines)`
   max-width: 720px;
@@ -137,13 +137,8 @@ function Sets({
 }
 
 function Kept(): ReactElement {
-  const { clubId } = useClub();
   const client = useQueryClient();
-  const films = useQuery({
-    queryKey: [...KEPT, clubId],
-    queryFn: () => keptFilms(clubId),
-    staleTime: 0,
-  });
+  const films = useKeptFilms();
   const room = useQuery({ queryKey: [...KEPT, 'room'], queryFn: roomLeft, staleTime: 0 });
   const again = () => client.invalidateQueries({ queryKey: KEPT });
   const remove = (id: string) => void letGo(id).then(again);

@@ -2,7 +2,6 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useClub } from '../api/club.js';
 import {
-  filmFile,
   filmsOf,
   keepFilm,
   setAngle,
@@ -11,6 +10,7 @@ import {
 } from '../device/film-store.js';
 import { useAddress } from '../parts/useAddress.js';
 import { KEPT } from './kept-films.js';
+import { useFilmFile } from './useKept.js';
 
 /** The films of a set, and the one that is looked at. */
 export interface SetFilms {
@@ -46,12 +46,7 @@ export function useSetFilms(setId: string): SetFilms {
   const chosen =
     kept?.find(({ id }) => id === (fresh ? fresh.id : address.get('film'))) ??
     (fresh ? undefined : kept?.[0]);
-  const file = useQuery({
-    queryKey: [...KEPT, 'file', chosen?.id],
-    queryFn: () => filmFile(chosen?.id ?? ''),
-    enabled: chosen !== undefined && fresh === null,
-    staleTime: 0,
-  });
+  const file = useFilmFile(fresh === null ? (chosen?.id ?? null) : null);
   const again = () => client.invalidateQueries({ queryKey: [...KEPT, 'of set'] });
   const take = (taken: File) => {
     setNotKept(null);

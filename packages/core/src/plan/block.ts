@@ -17,8 +17,7 @@ export const BLOCK_KINDS = [
 export type BlockKind = (typeof BLOCK_KINDS)[number];
 
 /** What a block trains; the order within a session matters. */
-export const TRAINED = ['warming', 'feet', 'reaction', 'play', 'conditioning', 'calming'] as const;
-export type Trained = (typeof TRAINED)[number];
+export type Trained = 'warming' | 'feet' | 'reaction' | 'play' | 'conditioning' | 'calming';
 
 /** What is thrown, struck or caught, the slowest first; eased for age. */
 export const OBJECTS = ['none', 'balloon', 'soft', 'match'] as const;
@@ -37,6 +36,10 @@ export const BLOCK_BOUNDS = {
   stations: [1, 6],
 } as const;
 
+/** Longest name of a block's own, in characters. */
+export const LONGEST_TITLE = 80;
+/** Longest words on what a block needs, in characters. */
+export const LONGEST_NEEDS = 200;
 /** Most blocks of a session. */
 export const MOST_BLOCKS = 40;
 /** Most athletes in a session. */

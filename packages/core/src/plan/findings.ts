@@ -1,6 +1,6 @@
 import { mean } from '../numeric/index.js';
 import { trainedBy, type Block } from './block.js';
-import type { PlacedBlock, Session } from './session.js';
+import { overTime, type PlacedBlock, type Session } from './session.js';
 
 /** Something about a session that a coach may want to change, with what it is reckoned from. */
 export type PlanFinding =
@@ -46,7 +46,7 @@ function ofBlock({ block, shares }: PlacedBlock): PlanFinding[] {
 
 /** What to look at again in a session before it is run (handbook 8), in the order of the session. */
 export function planFindings(
-  { minutes, athleteIds }: Pick<Session, 'minutes' | 'athleteIds'>,
+  session: Pick<Session, 'minutes' | 'athleteIds'>,
   blocks: readonly PlacedBlock[],
 ): PlanFinding[] {
   const trained = blocks.map(({ block }) => trainedBy(block.kind));
@@ -54,9 +54,9 @@ export function planFindings(
   const late = blocks.filter(
     (_, i) => conditioning >= 0 && i > conditioning && trained[i] === 'reaction',
   );
-  const overS = (blocks.at(-1)?.toS ?? 0) - 60 * minutes;
+  const overS = overTime(session, blocks);
   return [
-    ...(athleteIds.length === 0 ? [{ finding: 'nobody' } as const] : []),
+    ...(session.athleteIds.length === 0 ? [{ finding: 'nobody' } as const] : []),
     ...(blocks.length > 0 && !trained.includes('warming')
       ? [{ finding: 'no warm-up' } as const]
       : []),

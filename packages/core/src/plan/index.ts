@@ -2,6 +2,8 @@ export {
   BLOCK_BOUNDS,
   BLOCK_KINDS,
   HELPER_ROLES,
+  LONGEST_NEEDS,
+  LONGEST_TITLE,
   MOST_BLOCKS,
   MOST_PLANNED,
   OBJECTS,
@@ -13,7 +15,7 @@ export {
   type PlayObject,
   type Trained,
 } from './block.js';
-export { halved } from './edit.js';
+export { halved, replaced } from './edit.js';
 export { planFindings, type PlanFinding } from './findings.js';
 export { fitted } from './fit.js';
 export {
@@ -24,8 +26,16 @@ export {
   type Share,
   type StationTurn,
 } from './rotation.js';
-export { placed, sharesOver, type PlacedBlock, type Session } from './session.js';
-export { blocksFrom, TEMPLATES, type TemplateName } from './templates.js';
+export {
+  endOf,
+  overTime,
+  placed,
+  SESSION_MINUTES,
+  sharesOver,
+  type PlacedBlock,
+  type Session,
+} from './session.js';
+export { blocksFrom, TEMPLATE_NAMES, type TemplateName } from './templates.js';
 export {
   beginPlan,
   nowIn,

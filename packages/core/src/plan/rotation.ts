@@ -38,7 +38,6 @@ interface Person {
   /** When they last worked; before everything for whoever did not yet. */
   workedAtS: number;
   helped: number;
-  rested: number;
   readonly roles: Map<HelperRole, number>;
   readonly with: Map<string, number>;
 }
@@ -47,11 +46,17 @@ const countIn = <Key>(counts: Map<Key, number>, key: Key): number => counts.get(
 const add = <Key>(counts: Map<Key, number>, key: Key): void =>
   void counts.set(key, countIn(counts, key) + 1);
 
-function learn(people: ReadonlyMap<string, Person>, { stations, rests }: Round): void {
-  for (const id of rests) {
-    const person = people.get(id);
-    if (person) person.rested += 1;
-  }
+const helpsIn = ({ stations }: Round, id: string): boolean =>
+  stations.some((turn) => turn?.helps.some((one) => one.athleteId === id));
+
+const worksIn = ({ stations }: Round, id: string): boolean =>
+  stations.some((turn) => turn?.works === id);
+
+const isIn = (round: Round, id: string): boolean =>
+  round.rests.includes(id) || worksIn(round, id) || helpsIn(round, id);
+
+/** Notes who helped whom in a round, and how. */
+function learn(people: ReadonlyMap<string, Person>, { stations }: Round): void {
   for (const turn of stations) {
     if (!turn) continue;
     for (const { athleteId, role } of turn.helps) {
@@ -68,13 +73,15 @@ function peopleOf(
   { athleteIds, sets, workS, restS }: Rotated,
   done: readonly Round[],
 ): Map<string, Person> {
-  const worked = (id: string) => done.filter((round) => worksIn(round, id));
+  const worked = new Map(
+    athleteIds.map((id) => [id, done.filter((round) => worksIn(round, id))] as const),
+  );
   const isKnown = (id: string) => done.some((round) => isIn(round, id));
-  const known = athleteIds.filter(isKnown);
-  const fewest = known.length === 0 ? 0 : Math.min(...known.map((id) => worked(id).length));
+  const counts = athleteIds.filter(isKnown).map((id) => worked.get(id)?.length ?? 0);
+  const fewest = counts.length === 0 ? 0 : Math.min(...counts);
   const people = new Map(
     athleteIds.map((id, place): [string, Person] => {
-      const own = worked(id);
+      const own = worked.get(id) ?? [];
       const lastS = own.at(-1)?.fromS ?? -Infinity;
       // Whoever comes late gets what is still to come, not what they missed.
       const had = isKnown(id) ? own.length : fewest;
@@ -83,7 +90,7 @@ function peopleOf(
         {
           ...{ id, place, left: Math.max(0, sets - had) },
           ...{ workedAtS: lastS, readyAtS: lastS + workS + restS },
-          ...{ helped: 0, rested: 0, roles: new Map(), with: new Map() },
+          ...{ helped: 0, roles: new Map(), with: new Map() },
         },
       ];
     }),
@@ -91,13 +98,6 @@ function peopleOf(
   for (const round of done) learn(people, round);
   return people;
 }
-
-const isIn = ({ stations, rests }: Round, id: string): boolean =>
-  rests.includes(id) ||
-  stations.some((turn) => turn?.works === id || turn?.helps.some((one) => one.athleteId === id));
-
-const worksIn = ({ stations }: Round, id: string): boolean =>
-  stations.some((turn) => turn?.works === id);
 
 /** Who works in a round: whoever has most still to come, then whoever waits longest; nobody gets a set ahead of another. */
 function workersAt(people: readonly Person[], stations: number, nowS: number): Person[] {
@@ -188,9 +188,7 @@ export const sharesOf = (rounds: readonly Round[], athleteIds: readonly string[]
   const [startS, endS] = [rounds[0]?.fromS ?? 0, rounds.at(-1)?.toS ?? 0];
   return athleteIds.map((athleteId) => {
     const works = rounds.filter((round) => worksIn(round, athleteId));
-    const helps = rounds.filter(({ stations }) =>
-      stations.some((turn) => turn?.helps.some((one) => one.athleteId === athleteId)),
-    );
+    const helps = rounds.filter((round) => helpsIn(round, athleteId));
     const busyS = [...works, ...helps].reduce((sum, { fromS, toS }) => sum + toS - fromS, 0);
     const waitsS = endS - startS - busyS;
     return { athleteId, works: works.length, helps: helps.length, waitsS };

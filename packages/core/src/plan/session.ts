@@ -25,6 +25,9 @@ export interface PlacedBlock {
   readonly shares: readonly Share[];
 }
 
+/** Least and most time there can be for a session, min. */
+export const SESSION_MINUTES = [5, 480] as const;
+
 const MINUTE_S = 60;
 
 /** Turns of a block for these athletes; none together, or for nobody. */
@@ -53,6 +56,16 @@ export function placed({
     return one;
   });
 }
+
+/** When the last block of a session ends, s from its start. */
+export const endOf = (blocks: readonly Pick<PlacedBlock, 'toS'>[]): number =>
+  blocks.at(-1)?.toS ?? 0;
+
+/** How much longer a session is than there is time, s; negative where some is left. */
+export const overTime = (
+  { minutes }: Pick<Session, 'minutes'>,
+  blocks: readonly Pick<PlacedBlock, 'toS'>[],
+): number => endOf(blocks) - MINUTE_S * minutes;
 
 /** What comes to each athlete over a whole session. */
 export const sharesOver = (

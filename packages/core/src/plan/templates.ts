@@ -3,7 +3,7 @@ import { usualBlock, type Block, type BlockKind } from './block.js';
 type Part = readonly [kind: BlockKind, change?: Partial<Block>];
 
 /** Sessions to begin from; what each is for, the web says. */
-export const TEMPLATES = {
+const TEMPLATES = {
   squad: [
     ['warm-up'],
     ['rehearse'],
@@ -48,6 +48,9 @@ export const TEMPLATES = {
 } as const satisfies Readonly<Record<string, readonly Part[]>>;
 /** One of them. */
 export type TemplateName = keyof typeof TEMPLATES;
+
+/** Their names, as they are offered. */
+export const TEMPLATE_NAMES = Object.keys(TEMPLATES) as TemplateName[];
 
 /** The blocks of a template, each with an id of its own. */
 export const blocksFrom = (name: TemplateName, newId: () => string): Block[] =>

@@ -44,6 +44,14 @@ export class AthletesService {
     return new Set(rows.map(({ id }) => id));
   }
 
+  /** Refuses ids of which one is of nobody of the club, as a field `athleteIds` has them. */
+  async checkNamed(clubId: string, athleteIds: readonly string[]): Promise<void> {
+    const known = await this.among(clubId, athleteIds);
+    for (const [i, id] of athleteIds.entries())
+      if (!known.has(id))
+        accepted(wrong(`athleteIds[${i}]`, id, 'the id of an athlete of this club'));
+  }
+
   async one(clubId: string, id: string): Promise<Athlete> {
     const athlete = await this.em.findOne(Athlete, { clubId, id });
     if (!athlete) throw unknown('athleteId', id, 'an athlete');

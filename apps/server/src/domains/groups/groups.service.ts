@@ -1,8 +1,7 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { GroupBody, GroupReply } from '@orthokin/contract';
-import { wrong } from '@orthokin/core/result';
-import { accepted, unknown } from '../../platform/http/refusals.js';
+import { unknown } from '../../platform/http/refusals.js';
 import { AthletesService } from '../athletes/athletes.service.js';
 import { Club } from '../clubs/club.entity.js';
 import { TrainingGroup } from './training-group.entity.js';
@@ -40,10 +39,7 @@ export class GroupsService {
   /** Makes a squad, or says anew who is in it and in which order. */
   async save(clubId: string, id: string, body: GroupBody): Promise<GroupReply> {
     if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
-    const known = await this.athletes.among(clubId, body.athleteIds);
-    for (const [i, athleteId] of body.athleteIds.entries())
-      if (!known.has(athleteId))
-        accepted(wrong(`athleteIds[${i}]`, athleteId, 'the id of an athlete of this club'));
+    await this.athletes.checkNamed(clubId, body.athleteIds);
     await this.em.upsert(TrainingGroup, { clubId, id, ...body });
     return { id, ...body };
   }

@@ -36,32 +36,29 @@ export class PlansService {
   async save(clubId: string, id: string, body: PlanBody): Promise<PlanReply> {
     await this.check(clubId, body);
     const { revision } = body;
-    await this.em.transactional(async (em) => {
-      const rows = await em.execute<{ revision: number }[]>(
-        `insert into plan (club_id, id, name, day, starts_at, minutes, athlete_ids, blocks, revision)
-         values (?, ?, ?, ?, ?, ?, ?::jsonb, ?::jsonb, ?)
-         on conflict (club_id, id) do update set name = excluded.name, day = excluded.day,
-           starts_at = excluded.starts_at, minutes = excluded.minutes,
-           athlete_ids = excluded.athlete_ids, blocks = excluded.blocks, revision = excluded.revision
-         where plan.revision = excluded.revision - 1
-           or (plan.revision = excluded.revision and plan.name = excluded.name
-             and plan.day = excluded.day and plan.starts_at = excluded.starts_at
-             and plan.minutes = excluded.minutes and plan.athlete_ids = excluded.athlete_ids
-             and plan.blocks = excluded.blocks)
-         returning revision`,
-        [
-          ...[clubId, id, body.name, body.day, body.startsAt, body.minutes],
-          ...[JSON.stringify(body.athleteIds), JSON.stringify(body.blocks), revision],
-        ],
-      );
-      if (rows.length > 0) return;
-      const now = await em.findOneOrFail(Plan, { clubId, id }, { fields: ['revision'] });
+    const rows = await this.em.execute<{ revision: number }[]>(
+      `insert into plan (club_id, id, name, day, starts_at, minutes, athlete_ids, blocks, revision)
+       values (?, ?, ?, ?, ?, ?, ?::jsonb, ?::jsonb, ?)
+       on conflict (club_id, id) do update set name = excluded.name, day = excluded.day,
+         starts_at = excluded.starts_at, minutes = excluded.minutes,
+         athlete_ids = excluded.athlete_ids, blocks = excluded.blocks, revision = excluded.revision
+       where plan.revision = excluded.revision - 1 or plan = excluded
+       returning revision`,
+      [
+        ...[clubId, id, body.name, body.day, body.startsAt, body.minutes],
+        ...[JSON.stringify(body.athleteIds), JSON.stringify(body.blocks), revision],
+      ],
+    );
+    if (rows.length === 0) {
+      const now = await this.em
+        .fork()
+        .findOneOrFail(Plan, { clubId, id }, { fields: ['revision'] });
       throw conflict(
         'revision',
         String(revision),
         `${now.revision + 1}: somebody else has changed this plan meanwhile`,
       );
-    });
+    }
     return { id, ...body };
   }
 
@@ -72,10 +69,7 @@ export class PlansService {
 
   private async check(clubId: string, { athleteIds, blocks }: PlanBody): Promise<void> {
     if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
-    const known = await this.athletes.among(clubId, athleteIds);
-    for (const [i, athleteId] of athleteIds.entries())
-      if (!known.has(athleteId))
-        accepted(wrong(`athleteIds[${i}]`, athleteId, 'the id of an athlete of this club'));
+    await this.athletes.checkNamed(clubId, athleteIds);
     const named = blocks.flatMap(({ patternId }) => patternId ?? []);
     const patterns = await this.em.find(PatternRow, { clubId, id: { $in: named } });
     const ids = new Set(patterns.map(({ id }) => id));
