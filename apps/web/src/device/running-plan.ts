@@ -1,12 +1,24 @@
+import type { PlanRun } from '@orthokin/core/plan';
 import { forget, remember, remembered } from './preferences.js';
 
-const NAME = 'plan-running';
+const NOW = 'plan-running';
+const runName = (planId: string): string => `plan-run.${planId}`;
 
 /** The session that is being run on this device; `null` where none is. */
-export const runningPlan = (): string | null => remembered<string | null>(NAME, null);
+export const runningPlan = (): string | null => remembered<string | null>(NOW, null);
 
-/** A session is run here from now on. */
-export const beginRunning = (planId: string): void => void remember(NAME, planId);
+/** Where a session was when it was last run here; `null` where it was not, or was ended. */
+export const keptRun = (planId: string): PlanRun | null =>
+  remembered<PlanRun | null>(runName(planId), null);
+
+/** Keeps where a session is that is being run here. */
+export function keepRun(planId: string, run: PlanRun): void {
+  remember(NOW, planId);
+  remember(runName(planId), run);
+}
 
 /** It is over. */
-export const endRunning = (): void => forget(NAME);
+export function endRun(planId: string): void {
+  forget(NOW);
+  forget(runName(planId));
+}

@@ -1,3 +1,5 @@
+import { LONGEST_NAME } from '@orthokin/core/people';
+import { SESSION_MINUTES } from '@orthokin/core/plan';
 import { ok, wrong } from '@orthokin/core/result';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
@@ -7,7 +9,7 @@ import { TextField } from '../parts/form/TextField.js';
 import { TypedField } from '../parts/form/TypedField.js';
 import { MIDDLE } from '../parts/tokens.js';
 import { say } from '../words/plan.js';
-import type { Planned } from './usePlanning.js';
+import type { Planned } from './planned.js';
 
 const Fields = styled.div`
   display: grid;
@@ -19,8 +21,7 @@ const Fields = styled.div`
   }
 `;
 
-const [LEAST_MINUTES, MOST_MINUTES] = [5, 480];
-const LONGEST_NAME = 60;
+const [LEAST_MINUTES, MOST_MINUTES] = SESSION_MINUTES;
 
 /** A time of day as it is typed: 17:30, 17.30 or 1730. */
 const timeOf = (text: string) => {

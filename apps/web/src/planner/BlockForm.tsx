@@ -1,6 +1,8 @@
 import {
   BLOCK_BOUNDS,
   HELPER_ROLES,
+  LONGEST_NEEDS,
+  LONGEST_TITLE,
   OBJECTS,
   type Block,
   type HelperRole,
@@ -62,7 +64,7 @@ export function BlockForm({
         <TextField
           label={say('title')}
           value={block.title || kindWords(block.kind)}
-          maxLength={80}
+          maxLength={LONGEST_TITLE}
           onChange={(title) => onChange({ title: title === kindWords(block.kind) ? '' : title })}
         />
         <SelectField
@@ -139,7 +141,7 @@ export function BlockForm({
           <TextField
             label={say('needs')}
             value={block.needs}
-            maxLength={200}
+            maxLength={LONGEST_NEEDS}
             onChange={(needs) => onChange({ needs })}
           />
         </div>

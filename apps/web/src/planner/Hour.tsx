@@ -1,4 +1,4 @@
-import type { PlacedBlock } from '@orthokin/core/plan';
+import { endOf, type PlacedBlock } from '@orthokin/core/plan';
 import { useMemo, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { colour, MONO } from '../parts/tokens.js';
@@ -117,7 +117,7 @@ export function Hour({
 }): ReactElement {
   const [ref, measured] = useWidth<HTMLDivElement>(LEAST_WIDTH);
   const width = Math.max(LEAST_WIDTH, measured);
-  const endS = Math.max(MINUTE_S * minutes, blocks.at(-1)?.toS ?? 0);
+  const endS = Math.max(MINUTE_S * minutes, endOf(blocks));
   const scale = (width - LEFT - RIGHT) / endS;
   const x = (s: number): number => LEFT + s * scale;
   const seen = seenThrough(blocks, chosen);

@@ -1,11 +1,14 @@
 import type { PlanReply } from '@orthokin/contract';
 import {
   BLOCK_KINDS,
+  endOf,
   fitted,
   halved,
   MOST_BLOCKS,
+  overTime,
   placed,
   planFindings,
+  replaced,
   sharesOver,
   usualBlock,
   type Block,
@@ -17,8 +20,8 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { v7 } from 'uuid';
 import { Button, ButtonLink } from '../parts/Button.js';
-import { SelectField } from '../parts/form/SelectField.js';
 import { dropped } from '../parts/dropped.js';
+import { SelectField } from '../parts/form/SelectField.js';
 import { IconButton } from '../parts/IconButton.js';
 import { Notice } from '../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
@@ -68,7 +71,6 @@ const Findings = styled.ul`
   color: ${colour('bad')};
 `;
 
-const MINUTE_S = 60;
 const NOTHING = '';
 
 /** One session: its blocks, who comes, who works when, and what is amiss. */
@@ -88,8 +90,7 @@ export function PlanPage(): ReactElement {
 }
 
 function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void }): ReactElement {
-  const planning = usePlanning(plan);
-  const { present, edit, undo, redo, canUndo, canRedo, isSaved, error } = planning;
+  const { present, edit, undo, redo, canUndo, canRedo, isSaved, error } = usePlanning(plan);
   const { blocks, athleteIds, minutes, startsAt } = present;
   const nameOf = useNames();
   const [chosenId, setChosenId] = useState<string | null>(null);
@@ -109,13 +110,12 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
     setBlocks((now) => [...now.slice(0, at), block, ...now.slice(at)]);
     setChosenId(block.id);
   };
-  const copy = (id: string) =>
-    setBlocks((now) => now.flatMap((one) => (one.id === id ? [one, { ...one, id: v7() }] : one)));
+  const replace = (id: string, by: (block: Block) => readonly Block[]) =>
+    setBlocks((now) => replaced(now, id, by));
   const fit = () => {
-    const shorter = fitted({ ...present });
+    const shorter = fitted(present);
     setBlocks(() => shorter);
-    const endS = placed({ blocks: shorter, athleteIds }).at(-1)?.toS ?? 0;
-    setCannotFit(endS > MINUTE_S * minutes);
+    setCannotFit(overTime(present, placed({ blocks: shorter, athleteIds })) > 0);
   };
   const shares = sharesOver(all, athleteIds);
   const headline =
@@ -124,7 +124,7 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
       : athleteIds.length === 0
         ? say('headlineNobody')
         : say('headline', {
-            ...{ minutes: minutesOf(all.at(-1)?.toS ?? 0), there: minutes },
+            ...{ minutes: minutesOf(endOf(all)), there: minutes },
             ...{ count: athleteIds.length, sets: Math.min(...shares.map(({ works }) => works)) },
           });
   const hasTurns = all.some(({ rounds }) => rounds.length > 0);
@@ -210,11 +210,9 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
                 ).flatMap((id) => now.find((one) => one.id === id) ?? []),
               )
             }
-            onCopy={copy}
-            onSplit={(id) =>
-              setBlocks((now) => now.flatMap((one) => (one.id === id ? halved(one, v7()) : one)))
-            }
-            onRemove={(id) => setBlocks((now) => now.filter((one) => one.id !== id))}
+            onCopy={(id) => replace(id, (one) => [one, { ...one, id: v7() }])}
+            onSplit={(id) => replace(id, (one) => halved(one, v7()))}
+            onRemove={(id) => replace(id, () => [])}
           />
           {blocks.length < MOST_BLOCKS && (
             <div style={{ maxWidth: 300, marginTop: 10 }}>
@@ -234,11 +232,7 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
           <BlockForm
             key={chosen.id}
             block={chosen}
-            onChange={(part) =>
-              setBlocks((now) =>
-                now.map((one) => (one.id === chosen.id ? { ...one, ...part } : one)),
-              )
-            }
+            onChange={(part) => replace(chosen.id, (one) => [{ ...one, ...part }])}
           />
         )}
       </Columns>

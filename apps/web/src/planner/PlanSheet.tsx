@@ -7,7 +7,7 @@ import { colour, MONO } from '../parts/tokens.js';
 import { commaList, dateWords } from '../words/format.js';
 import { OnPlan } from './OnPlan.js';
 import { useNames } from './useNames.js';
-import { asLeft } from './usePlanning.js';
+import { asLeft } from './planned.js';
 import {
   blockName,
   clockWords,

@@ -1,6 +1,6 @@
+import { parseDate } from '@internationalized/date';
 import type { PlanBody, PlanReply } from '@orthokin/contract';
-import { blocksFrom, TEMPLATES, type TemplateName } from '@orthokin/core/plan';
-import { DAY_MS } from '@orthokin/core/stats';
+import { blocksFrom, TEMPLATE_NAMES, type TemplateName } from '@orthokin/core/plan';
 import { useState, type ReactElement } from 'react';
 import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -14,6 +14,7 @@ import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
 import { colour } from '../parts/tokens.js';
 import { dateWords } from '../words/format.js';
 import { say, templateWords } from '../words/plan.js';
+import { plannedOf, type Planned } from './planned.js';
 
 const Templates = styled.ul`
   display: grid;
@@ -51,17 +52,10 @@ const List = styled(Lines)`
   }
 `;
 
-const TEMPLATE_NAMES = Object.keys(TEMPLATES) as TemplateName[];
 const [USUAL_START, USUAL_MINUTES] = ['17:00', 60];
 
-const bodyOf = ({ name, day, startsAt, minutes, athleteIds, blocks }: PlanReply): PlanBody => ({
-  ...{ name, day, startsAt, minutes, athleteIds, blocks },
-  revision: 1,
-});
-
-/** A week after a day. */
-const weekAfter = (day: string): string =>
-  new Date(Date.parse(day) + 7 * DAY_MS).toISOString().slice(0, 10);
+/** A plan anew, the first change of its own. */
+const anew = (planned: Planned): PlanBody => ({ ...planned, revision: 1 });
 
 /** The sessions that are planned, and what a new one begins with. */
 export function PlansPage(): ReactElement {
@@ -72,11 +66,11 @@ export function PlansPage(): ReactElement {
   const [removed, setRemoved] = useState<PlanReply | null>(null);
   const begin = (name: TemplateName | null) => {
     const planId = v7();
-    const body: PlanBody = {
+    const body = anew({
       name: name ? templateWords(name)[0] : say('empty'),
       ...{ day: localDay(new Date()), startsAt: USUAL_START, minutes: USUAL_MINUTES },
-      ...{ athleteIds: [], blocks: name ? blocksFrom(name, v7) : [], revision: 1 },
-    };
+      ...{ athleteIds: [], blocks: name ? blocksFrom(name, v7) : [] },
+    });
     save.mutate({ planId, body }, { onSuccess: () => void navigate(`/plan/${planId}`) });
   };
   const failed = save.error ?? remove.error;
@@ -93,7 +87,7 @@ export function PlansPage(): ReactElement {
           {say('planGone', { name: removed.name })}{' '}
           <Button
             onPress={() => {
-              save.mutate({ planId: removed.id, body: bodyOf(removed) });
+              save.mutate({ planId: removed.id, body: anew(plannedOf(removed)) });
               setRemoved(null);
             }}
           >
@@ -118,7 +112,10 @@ export function PlansPage(): ReactElement {
                   onPress={() =>
                     save.mutate({
                       planId: v7(),
-                      body: { ...bodyOf(plan), day: weekAfter(plan.day) },
+                      body: anew({
+                        ...plannedOf(plan),
+                        day: parseDate(plan.day).add({ weeks: 1 }).toString(),
+                      }),
                     })
                   }
                 >

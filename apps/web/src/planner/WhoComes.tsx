@@ -49,6 +49,8 @@ export function WhoComes({
   const squad = useSquad();
   const groups = useGroups();
   const lines = squad.data ?? [];
+  // Until it is read, everyone would be nobody.
+  const isRead = squad.data !== undefined;
   const everyone = lines.map(({ athlete }) => athlete.id);
   const restricted = lines.filter(
     ({ athlete, restricted: may }) => may && athleteIds.includes(athlete.id),
@@ -71,25 +73,27 @@ export function WhoComes({
             {name}
           </button>
         ))}
-        <div style={{ width: 190 }}>
-          <SelectField
-            label={say('everyoneOf')}
-            hideLabel
-            value={NONE}
-            options={[
-              [NONE, say('everyoneOf')],
-              [ALL, say('everyone')],
-              ...(groups.data ?? []).map(({ id, name }) => [id, name] as const),
-            ]}
-            onChange={(id) => {
-              const group = groups.data?.find((one) => one.id === id);
-              if (id !== NONE)
-                onChange(
-                  group ? group.athleteIds.filter((one) => everyone.includes(one)) : everyone,
-                );
-            }}
-          />
-        </div>
+        {isRead && (
+          <div style={{ width: 190 }}>
+            <SelectField
+              label={say('everyoneOf')}
+              hideLabel
+              value={NONE}
+              options={[
+                [NONE, say('everyoneOf')],
+                [ALL, say('everyone')],
+                ...(groups.data ?? []).map(({ id, name }) => [id, name] as const),
+              ]}
+              onChange={(id) => {
+                const group = groups.data?.find((one) => one.id === id);
+                if (id !== NONE)
+                  onChange(
+                    group ? group.athleteIds.filter((one) => everyone.includes(one)) : everyone,
+                  );
+              }}
+            />
+          </div>
+        )}
       </People>
       {restricted.length > 0 && (
         <Quiet role="status" style={{ color: colour('bad') }}>

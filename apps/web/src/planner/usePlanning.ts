@@ -2,20 +2,9 @@ import type { PlanBody, PlanReply } from '@orthokin/contract';
 import { useEffect, useRef, useState } from 'react';
 import { Refused } from '../api/client.js';
 import { useSavePlan } from '../api/plans.js';
-import { forget, remember, remembered } from '../device/preferences.js';
+import { forget, remember } from '../device/preferences.js';
 import { useHistory, type Edited } from '../parts/history.js';
-
-/** What of a plan is edited: all but the count of its changes. */
-export type Planned = Omit<PlanBody, 'revision'>;
-
-/** Kept on this device until the server has it: what was changed when the network went is not lost. */
-interface Draft {
-  readonly planned: Planned;
-  /** The revision it was made from. */
-  readonly from: number;
-}
-
-const draftName = (planId: string): string => `plan-draft.${planId}`;
+import { asLeft, draftName, plannedOf, type Draft, type Planned } from './planned.js';
 
 /** Whoever changes several things one after another sends them together, ms. */
 const SEND_AFTER_MS = 600;
@@ -28,23 +17,20 @@ export interface Planning extends Edited<Planned> {
   readonly error: Error | null;
 }
 
-const withoutRevision = ({ revision: _, ...planned }: PlanBody): Planned => planned;
-
-const plannedOf = ({ name, day, startsAt, minutes, athleteIds, blocks }: PlanReply): Planned => ({
-  ...{ name, day, startsAt, minutes, athleteIds, blocks },
+/** What is sent as the next change of a plan. */
+const next = (planned: Planned, revision: number): PlanBody => ({
+  ...planned,
+  revision: revision + 1,
 });
 
-/** A plan as it was left on this device: as the server has it, or with what it was not sent yet. */
-export function asLeft(plan: PlanReply): Planned {
-  const draft = remembered<Draft | null>(draftName(plan.id), null);
-  return draft?.from === plan.revision ? draft.planned : plannedOf(plan);
-}
+const withoutRevision = ({ revision: _, ...planned }: PlanBody): Planned => planned;
 
 /** Edits a plan as it was left, and saves it by itself. */
 export function usePlanning(plan: PlanReply): Planning {
   const edited = useHistory<Planned>(() => asLeft(plan));
   const { present } = edited;
   const { mutate, isPending, error, variables } = useSavePlan();
+  // Of what is edited, not of the plan as it was read last: that may be somebody else's by now.
   const [revision, setRevision] = useState(plan.revision);
   const [saved, setSaved] = useState(() => JSON.stringify(plannedOf(plan)));
   const isUnsent = JSON.stringify(present) !== saved;
@@ -60,7 +46,7 @@ export function usePlanning(plan: PlanReply): Planning {
     const timer = setTimeout(
       () =>
         mutate(
-          { planId: plan.id, body: { ...present, revision: revision + 1 } },
+          { planId: plan.id, body: next(present, revision) },
           {
             onSuccess: () => {
               setRevision(revision + 1);
@@ -75,7 +61,7 @@ export function usePlanning(plan: PlanReply): Planning {
   }, [isUnsent, isPending, error, failed, mutate, plan.id, present, revision]);
   const unsent = useRef<PlanBody | null>(null);
   useEffect(() => {
-    unsent.current = isUnsent && !isPending ? { ...present, revision: revision + 1 } : null;
+    unsent.current = isUnsent && !isPending ? next(present, revision) : null;
   }, [isUnsent, isPending, present, revision]);
   // Whoever leaves does not wait for it to be saved.
   useEffect(

@@ -9,7 +9,7 @@ import {
   type Session,
 } from '@orthokin/core/plan';
 import { useEffect, useState } from 'react';
-import { remember, remembered } from '../../device/preferences.js';
+import { endRun, keepRun, keptRun } from '../../device/running-plan.js';
 import { epochNow } from '../../drill/set-clock.js';
 
 const TICK_MS = 200;
@@ -18,13 +18,12 @@ const LONGEST_MS = 12 * 3_600_000;
 
 /** A session that is run: it goes on where it was when the page is opened again. */
 export function useRunningPlan(planId: string, session: Session) {
-  const name = `plan-run.${planId}`;
   const [run, setRun] = useState(() => {
-    const kept = remembered<PlanRun | null>(name, null);
+    const kept = keptRun(planId);
     const isOfToday = kept !== null && epochNow() - kept.startedAtMs < LONGEST_MS;
     return isOfToday ? kept : beginPlan(session, epochNow());
   });
-  useEffect(() => void remember(name, run), [name, run]);
+  useEffect(() => keepRun(planId, run), [planId, run]);
   const [nowMs, setNowMs] = useState(epochNow);
   useEffect(() => {
     const timer = setInterval(() => setNowMs(epochNow()), TICK_MS);
@@ -37,8 +36,8 @@ export function useRunningPlan(planId: string, session: Session) {
   };
   return {
     ...{ run, now },
-    isOver: run.place >= session.blocks.length,
     toBlock: (place: number) => change(toBlock(session, run, place, epochNow())),
+    end: () => endRun(planId),
     pause: () => change(paused(run, epochNow())),
     present: (athleteIds: readonly string[]) =>
       change(withPresent(session, run, athleteIds, epochNow())),
