@@ -57,6 +57,14 @@ export {
   type Standing,
   type StepKind,
 } from './placement.js';
+export {
+  addMovements,
+  MOVEMENTS,
+  movementsOfRep,
+  NO_MOVEMENTS,
+  type Movement,
+  type MovementCounts,
+} from './movements.js';
 export { notesOf, positionOf, standingAfter, standings } from './position.js';
 export {
   DOINGS,

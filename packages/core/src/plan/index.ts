@@ -18,6 +18,17 @@ export {
 export { halved, replaced } from './edit.js';
 export { planFindings, type PlanFinding } from './findings.js';
 export { fitted } from './fit.js';
+export { heldBlocks, minutesHere, type HeldBlock } from './held.js';
+export {
+  EFFORT,
+  LOAD_FIGURES,
+  loadRises,
+  MOST_RISE,
+  WEEKS_BEFORE,
+  type LoadFigure,
+  type LoadRise,
+  type WeekLoad,
+} from './load.js';
 export {
   rotation,
   sharesOf,
@@ -44,4 +55,5 @@ export {
   withPresent,
   type PlanNow,
   type PlanRun,
+  type RunMoment,
 } from './run.js';

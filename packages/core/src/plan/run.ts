@@ -13,6 +13,14 @@ export interface PlanRun {
   readonly athleteIds: readonly string[];
   /** Turns of the block that is on; none together. */
   readonly rounds: readonly Round[];
+  /** Where it was from when on, and with whom; the oldest first. */
+  readonly log: readonly RunMoment[];
+}
+
+/** From here on it was at a block, past the last it was over, with whoever was here. */
+export interface RunMoment extends Pick<PlanRun, 'place' | 'athleteIds'> {
+  /** Epoch ms. */
+  readonly atMs: number;
 }
 
 type Planned = Pick<Session, 'blocks' | 'athleteIds'>;
@@ -22,19 +30,26 @@ const at = (
   place: number,
   athleteIds: readonly string[],
   nowMs: number,
+  log: readonly RunMoment[],
 ): PlanRun => {
   const block = blocks[place];
   const rounds = block ? roundsOf(block, athleteIds) : [];
-  return { place, startedAtMs: nowMs, pausedAtMs: null, athleteIds, rounds };
+  return {
+    ...{ place, startedAtMs: nowMs, pausedAtMs: null, athleteIds, rounds },
+    log: [...log, { place, athleteIds, atMs: nowMs }],
+  };
 };
 
 /** A session at its first block. */
 export const beginPlan = (session: Planned, nowMs: number): PlanRun =>
-  at(session, 0, session.athleteIds, nowMs);
+  at(session, 0, session.athleteIds, nowMs, []);
 
 /** The run at another block, from its start; past the last it is over. */
 export const toBlock = (session: Planned, run: PlanRun, place: number, nowMs: number): PlanRun =>
-  at(session, Math.min(session.blocks.length, Math.max(0, place)), run.athleteIds, nowMs);
+  at(
+    ...[session, Math.min(session.blocks.length, Math.max(0, place))],
+    ...[run.athleteIds, nowMs, run.log],
+  );
 
 /** The run with its clock stopped, or going on. */
 export const paused = (run: PlanRun, nowMs: number): PlanRun =>
@@ -85,8 +100,10 @@ export function withPresent(
   nowMs: number,
 ): PlanRun {
   const block = blocks[run.place];
-  if (!block || block.how === 'together' || athleteIds.length === 0) return { ...run, athleteIds };
+  const log = [...run.log, { place: run.place, athleteIds, atMs: nowMs }];
+  if (!block || block.how === 'together' || athleteIds.length === 0)
+    return { ...run, athleteIds, log };
   const begun = run.rounds.filter(({ fromS }) => fromS <= elapsedS(run, nowMs));
   const rounds = [...begun, ...rotation({ ...block, athleteIds }, begun)];
-  return { ...run, athleteIds, rounds };
+  return { ...run, athleteIds, rounds, log };
 }

@@ -1,0 +1,62 @@
+import type { BlockKind } from './block.js';
+import type { PlanRun, RunMoment } from './run.js';
+import type { Session } from './session.js';
+
+/** A block as it was run. */
+export interface HeldBlock {
+  /** Of the plan. */
+  readonly blockId: string;
+  readonly kind: BlockKind;
+  readonly title: string;
+  /** Epoch ms. */
+  readonly fromMs: number;
+  readonly toMs: number;
+}
+
+/** Shorter than this a block was only passed by, ms. */
+const PASSED_BY_MS = 10_000;
+const MINUTE_MS = 60_000;
+
+/** Moments of a run, each with when the next began; the last lasts until now. */
+const spans = (log: readonly RunMoment[], nowMs: number) =>
+  log.map((moment, i) => ({ ...moment, toMs: log[i + 1]?.atMs ?? nowMs }));
+
+/**
+ * The blocks that were run, in that order: one that was begun again without another between is one, one
+ * that was only passed by is none.
+ */
+export function heldBlocks(
+  { blocks }: Pick<Session, 'blocks'>,
+  { log }: Pick<PlanRun, 'log'>,
+  nowMs: number,
+): HeldBlock[] {
+  const held: (HeldBlock & { place: number })[] = [];
+  for (const { place, atMs, toMs } of spans(log, nowMs)) {
+    const block = blocks[place];
+    const last = held.at(-1);
+    if (last?.place === place) held[held.length - 1] = { ...last, toMs };
+    else if (block) {
+      const { id: blockId, kind, title } = block;
+      held.push({ ...{ place, blockId, kind, title }, fromMs: atMs, toMs });
+    }
+  }
+  return held
+    .filter(({ fromMs, toMs }) => toMs - fromMs >= PASSED_BY_MS)
+    .map(({ place: _, ...block }) => block);
+}
+
+/** How long each was here while it went on, in whole minutes, at least one; in the order they came. */
+export function minutesHere(
+  { blocks }: Pick<Session, 'blocks'>,
+  { log }: Pick<PlanRun, 'log'>,
+  nowMs: number,
+): { readonly athleteId: string; readonly minutes: number }[] {
+  const ms = new Map<string, number>();
+  for (const { place, athleteIds, atMs, toMs } of spans(log, nowMs))
+    if (place < blocks.length)
+      for (const id of athleteIds) ms.set(id, (ms.get(id) ?? 0) + toMs - atMs);
+  return [...ms].map(([athleteId, lasted]) => ({
+    athleteId,
+    minutes: Math.max(1, Math.round(lasted / MINUTE_MS)),
+  }));
+}

@@ -1,0 +1,49 @@
+import { mean } from '../numeric/index.js';
+import { MOVEMENTS, type MovementCounts } from '../pattern/index.js';
+
+/** How hard a session was, as somebody says it afterwards: 0 nothing at all, 10 the most there is (Foster et al. 2001). */
+export const EFFORT = [0, 10] as const;
+
+/** A week of an athlete's. */
+export interface WeekLoad extends MovementCounts {
+  /** Its first day, YYYY-MM-DD. */
+  readonly monday: string;
+  /** In sessions, min. */
+  readonly minutes: number;
+  /** Sum of minutes × effort over the sessions whose effort was said. */
+  readonly effort: number;
+}
+
+/** What of a week is held against the weeks before it. */
+export const LOAD_FIGURES = ['effort', ...MOVEMENTS] as const;
+export type LoadFigure = (typeof LOAD_FIGURES)[number];
+
+/** Weeks that this one is held against. */
+export const WEEKS_BEFORE = 4;
+/** More than this over their mean is pointed out, as a share of it (handbook 8). */
+export const MOST_RISE = 0.3;
+
+/** A figure that has jumped: a prompt to look, not a prediction of injury. */
+export interface LoadRise {
+  readonly figure: LoadFigure;
+  readonly now: number;
+  /** Mean of the four weeks before. */
+  readonly usual: number;
+}
+
+/**
+ * What of this week is more than 30 % over the mean of the four weeks before it (handbook 8).
+ * @param weeks of an athlete without a gap, the oldest first, the last is this one; of fewer than five
+ *   nothing is said, and nothing of a figure that was 0 in all four
+ */
+export function loadRises(weeks: readonly WeekLoad[]): LoadRise[] {
+  const before = weeks.slice(-1 - WEEKS_BEFORE, -1);
+  const now = weeks.at(-1);
+  if (!now || before.length < WEEKS_BEFORE) return [];
+  return LOAD_FIGURES.flatMap((figure) => {
+    const usual = mean(before.map((week) => week[figure]));
+    return usual > 0 && now[figure] > (1 + MOST_RISE) * usual
+      ? [{ figure, now: now[figure], usual }]
+      : [];
+  });
+}
