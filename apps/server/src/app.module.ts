@@ -14,6 +14,7 @@ import { NotesModule } from './domains/notes/notes.module.js';
 import { PatternsModule } from './domains/patterns/patterns.module.js';
 import { PlansModule } from './domains/plans/plans.module.js';
 import { ProgressModule } from './domains/progress/progress.module.js';
+import { SessionsModule } from './domains/sessions/sessions.module.js';
 import { ormOptions } from './platform/database/orm-options.js';
 import { Addresses } from './platform/http/addresses.js';
 import { HealthModule } from './platform/health/health.module.js';
@@ -42,7 +43,7 @@ export class AppModule {
         MikroOrmModule.forRoot({ ...ormOptions(databaseUrl, TABLES), driver: PostgreSqlDriver }),
         DomainsModule,
         ...[ClubsModule, PatternsModule, DrillsModule, ProgressModule, NotesModule],
-        ...[CareModule, GroupsModule, PlansModule],
+        ...[CareModule, GroupsModule, PlansModule, SessionsModule],
         DerivedModule,
         ViewsModule,
         TransferModule.on(databaseUrl),

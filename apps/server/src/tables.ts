@@ -13,6 +13,9 @@ import { SetNote } from './domains/notes/set-note.entity.js';
 import { PatternVersion } from './domains/patterns/pattern-version.entity.js';
 import { PatternRow } from './domains/patterns/pattern.entity.js';
 import { Plan } from './domains/plans/plan.entity.js';
+import { Attendance } from './domains/sessions/attendance.entity.js';
+import { HeldSession } from './domains/sessions/held-session.entity.js';
+import { SessionNote } from './domains/sessions/session-note.entity.js';
 import { Ladder } from './domains/progress/ladder.entity.js';
 import { OwnLadder } from './domains/progress/own-ladder.entity.js';
 import { RungMove } from './domains/progress/rung-move.entity.js';
@@ -25,6 +28,7 @@ export const TABLES: Tables = {
   entities: [
     ...[Club, Athlete, PatternRow, PatternVersion, DrillSet, RepRow, SetNote],
     ...[Ladder, OwnLadder, RungMove, ImportJob, CareRecord, TrainingGroup, Plan],
+    ...[HeldSession, Attendance, SessionNote],
     ...[SetFiguresRow, AthleteStanding, LadderStanding, SquadLineRow, SquadFormRow],
   ],
   migrations: MIGRATIONS,

@@ -59,6 +59,22 @@ const GOOD: Readonly<Record<ClubList, object>> = {
     ...{ id: v7(), name: 'Thursday', day: '2026-03-05', startsAt: '17:00', minutes: 60 },
     ...{ athleteIds: [athleteId], blocks: [usualBlock(v7(), 'cued drill')], revision: 1 },
   },
+  sessions: {
+    ...{
+      id: v7(),
+      planId: null,
+      name: 'Thursday',
+      day: '2026-03-01',
+      startedAt: NOW,
+      endedAt: NOW,
+    },
+    blocks: [{ blockId: v7(), kind: 'play', title: '', startedAt: NOW, endedAt: NOW }],
+    attended: [{ athleteId, minutes: 60, effort: null }],
+  },
+  sessionNotes: {
+    ...{ id: v7(), sessionId: v7(), day: '2026-03-01', athleteId: null, fault: 'lean', text: '' },
+    ...{ writtenBy: 'Mara', writtenAt: NOW, removed: false },
+  },
 };
 
 const LISTS = Object.keys(GOOD) as ClubList[];

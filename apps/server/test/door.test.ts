@@ -87,6 +87,15 @@ function goodBodies(): Record<string, Record<string, Json>> {
       ...{ name: 'Thursday', day: '2026-03-05', startsAt: '17:00', minutes: 60 },
       ...{ athleteIds: [athleteId], blocks: [plain(usualBlock(v7(), 'cued drill'))], revision: 1 },
     },
+    HeldSessionBody: {
+      ...{ planId: v7(), name: 'Thursday', day: now.slice(0, 10), startedAt: now, endedAt: now },
+      blocks: [{ blockId: v7(), kind: 'play', title: 'Play', startedAt: now, endedAt: now }],
+      attended: [{ athleteId, minutes: 60, effort: 5 }],
+    },
+    SessionNoteBody: {
+      ...{ sessionId: v7(), day: '2026-03-05', athleteId, fault: 'lean', text: 'Early.' },
+      ...{ writtenBy: 'Mara', writtenAt: now, removed: false },
+    },
     WipeBody: { name: 'not its name' },
     ImportBody: plain({
       sets: [{ id: set.id, body: set.body, endedAt: now, reps: set.reps }],
@@ -273,7 +282,10 @@ describe('no request does harm', () => {
     // To put somebody away is no harm: some of what was tried means just that.
     await server.put(server.club(`athletes/${line.athlete.id}/archived`), { archived: false });
     for (const { path, method } of operations()) {
-      if (method !== 'get' || /\{(setId|moveId|importId|planId|version)\}|\/reps$/.test(path))
+      if (
+        method !== 'get' ||
+        /\{(setId|moveId|importId|planId|sessionId|version)\}|\/(reps|loads)$/.test(path)
+      )
         continue;
       const { status } = await send(method, filled(path, ownIds));
       expect({ path, status }).toEqual({ path, status: 200 });

@@ -34,6 +34,7 @@ import { ClubBody } from './club.js';
 import { AboutAthlete } from './person.js';
 import { CareBody } from './care.js';
 import { GroupBody } from './group.js';
+import { HeldSessionReply, SessionNoteReply } from './held-session.js';
 import { PlanReply } from './plan.js';
 import { SetNoteBody } from './course.js';
 import { DrillSetBody, RepBody } from './drill.js';
@@ -282,6 +283,10 @@ export class ClubFileGroup extends GroupBody {
 
 export class ClubFilePlan extends PlanReply {}
 
+export class ClubFileSession extends HeldSessionReply {}
+
+export class ClubFileSessionNote extends SessionNoteReply {}
+
 /** The head of a club's file: what it is, and of which club. */
 export class ClubFileHead {
   @Equals(CLUB_FORMAT)
@@ -309,6 +314,8 @@ export const CLUB_LISTS = {
   care: ClubFileCare,
   groups: ClubFileGroup,
   plans: ClubFilePlan,
+  sessions: ClubFileSession,
+  sessionNotes: ClubFileSessionNote,
 } as const;
 
 export type ClubList = keyof typeof CLUB_LISTS;

@@ -36,6 +36,17 @@ export {
   TakenBack,
 } from './care.js';
 export { GroupBody, GroupReply } from './group.js';
+export {
+  AthleteLoadReply,
+  AttendedBody,
+  HeldBlockBody,
+  HeldSessionBody,
+  HeldSessionReply,
+  LoadQuery,
+  SessionNoteBody,
+  SessionNoteReply,
+  WeekLoadReply,
+} from './held-session.js';
 export { BlockBody, PlanBody, PlanReply } from './plan.js';
 export { ClubBody, ClubReply, FaultCountReply, FaultWordsBody } from './club.js';
 export {
@@ -72,10 +83,12 @@ export {
   NewRepPath,
   GroupPath,
   PlanPath,
+  SessionPath,
   NewAthletePath,
   NewCarePath,
   NewGroupPath,
   NewPlanPath,
+  NewSessionPath,
   NewClubPath,
   NewSetPath,
   PatternPath,

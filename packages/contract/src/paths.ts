@@ -89,6 +89,16 @@ export class PlanPath extends ClubPath {
   planId: string;
 }
 
+export class NewSessionPath extends ClubPath {
+  @IsUUID(7)
+  sessionId: string;
+}
+
+export class SessionPath extends ClubPath {
+  @IsUUID()
+  sessionId: string;
+}
+
 export class PatternPath extends ClubPath {
   @IsUUID()
   patternId: string;

@@ -17,6 +17,8 @@ const TAKEN: readonly Class[] = [
   contract.ClubBody,
   contract.GroupBody,
   contract.PlanBody,
+  contract.HeldSessionBody,
+  contract.SessionNoteBody,
   contract.WatchedBody,
   contract.WorksOnBody,
   contract.DrillSetBody,

@@ -74,8 +74,9 @@ describe('a session as it was held', () => {
 });
 
 describe('the load of weeks', () => {
-  const week = (effort: number, splits = 0): WeekLoad => ({
-    ...{ monday: '2026-03-02', minutes: 60, effort, splits, lunges: 0, jumps: 0 },
+  const week = (effort: number | null, splits: number | null = null): WeekLoad => ({
+    ...{ monday: '2026-03-02', minutes: 60, effort },
+    movements: splits === null ? null : { splits, lunges: 0, jumps: 0 },
   });
 
   test('more than 30 % over the mean of the four weeks before is a jump; 30 % is none', () => {
@@ -86,9 +87,18 @@ describe('the load of weeks', () => {
     expect(loadRises([week(5000), ...before, week(391)])).toHaveLength(1);
   });
 
+  test('a week off counts as one; a week before anything was kept does not', () => {
+    expect(loadRises([week(0), week(400), week(400), week(400), week(400)])).toHaveLength(1);
+    expect(loadRises([week(null), week(400), week(400), week(400), week(900)])).toEqual([]);
+    const splits = [week(null, 40), week(null, 40), week(90, 40), week(90, 40)];
+    expect(loadRises([...splits, week(900, 60)])).toEqual([
+      { figure: 'splits', now: 60, usual: 40 },
+    ]);
+  });
+
   test('of fewer than four weeks before, or of a figure that never was, nothing is said', () => {
     expect(loadRises([week(100), week(100), week(100), week(900)])).toEqual([]);
-    expect(loadRises([week(100), week(100), week(100), week(100), week(100, 500)])).toEqual([]);
+    expect(loadRises([week(0), week(0), week(0), week(0), week(100)])).toEqual([]);
     expect(loadRises([])).toEqual([]);
   });
 });

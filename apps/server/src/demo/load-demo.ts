@@ -13,11 +13,15 @@ import { RepRow } from '../domains/drills/rep.entity.js';
 import { TrainingGroup } from '../domains/groups/training-group.entity.js';
 import { PatternRow } from '../domains/patterns/pattern.entity.js';
 import { PatternVersion } from '../domains/patterns/pattern-version.entity.js';
+import { HeldSession } from '../domains/sessions/held-session.entity.js';
+import { SessionNote } from '../domains/sessions/session-note.entity.js';
+import { bringAttendance } from '../domains/sessions/sessions.service.js';
 import { Ladder } from '../domains/progress/ladder.entity.js';
 import { RungMove } from '../domains/progress/rung-move.entity.js';
 import { DEMO_GROUPS, demoCare, demoEmergency } from './care.js';
 import { DEMO_CAST, DEMO_CLUB, type DemoAthlete } from './cast.js';
 import { pastSets, REPS_A_SET, TEST_SEED, type PastSet } from './history.js';
+import { pastSessions, type SetOfDay } from './sessions.js';
 import { DEMO_PATTERNS, type DemoPattern } from './patterns.js';
 
 const SEED = 20_261_124;
@@ -60,6 +64,7 @@ export async function loadDemo(
 
 class DemoLoader {
   private readonly random = seededRandom(SEED);
+  private readonly sets: SetOfDay[] = [];
   private readonly newId = idMaker(seededRandom(SEED + 1));
 
   constructor(
@@ -96,6 +101,27 @@ class DemoLoader {
         athleteIds: [...athleteIds].filter(([person]) => holds(person)).map(([, id]) => id),
       })),
     );
+    await this.loadSessions();
+  }
+
+  private async loadSessions(): Promise<void> {
+    const { now, newId } = this;
+    const { sessions, notes } = pastSessions(this.sets, {
+      ...{ now, newId },
+      random: seededRandom(SEED + 2),
+    });
+    await this.em.insertMany(
+      HeldSession,
+      sessions.map(({ attended: _, startedAt, endedAt, ...session }) => ({
+        ...{ clubId: CLUB_ID, ...session },
+        ...{ startedAt: new Date(startedAt), endedAt: new Date(endedAt) },
+      })),
+    );
+    await bringAttendance(this.em, CLUB_ID, sessions);
+    await this.em.insertMany(
+      SessionNote,
+      notes.map((note) => ({ clubId: CLUB_ID, ...note, writtenAt: new Date(note.writtenAt) })),
+    );
   }
 
   private async loadCare(person: DemoAthlete, athleteId: string): Promise<void> {
@@ -120,6 +146,8 @@ class DemoLoader {
     const seed = Math.floor(this.random() * 2 ** 32);
     const pattern = DEMO_PATTERNS[person.pattern];
     const past = pastSets(person, pattern, this.now, seed, this.newId);
+    for (const { day, startedAt, endedAt } of past)
+      this.sets.push({ athleteId, name, day, startedAt, endedAt });
     await this.em.insertMany(
       DrillSet,
       past.map(({ reps, moved, cues, ...set }) => ({

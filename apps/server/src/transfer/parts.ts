@@ -7,6 +7,7 @@ import { groupsPart } from '../domains/groups/groups.part.js';
 import { notesPart } from '../domains/notes/notes.part.js';
 import { patternsPart } from '../domains/patterns/patterns.part.js';
 import { plansPart } from '../domains/plans/plans.part.js';
+import { sessionNotesPart, sessionsPart } from '../domains/sessions/sessions.part.js';
 import { laddersPart, movesPart, ownLaddersPart } from '../domains/progress/progress.part.js';
 
 /** What each domain keeps of a club, in an order in which nothing names what comes later. */
@@ -22,6 +23,8 @@ export const CLUB_PARTS: { readonly [List in ClubList]: ClubPart<List> } = {
   care: carePart,
   groups: groupsPart,
   plans: plansPart,
+  sessions: sessionsPart,
+  sessionNotes: sessionNotesPart,
 };
 
 export const CLUB_LIST_NAMES = Object.keys(CLUB_PARTS) as ClubList[];

@@ -12,6 +12,8 @@ import { CourseService } from './course.service.js';
 import { DrillSetupService } from './drill-setup.service.js';
 import { LadderController } from './ladder.controller.js';
 import { LadderViewService } from './ladder.service.js';
+import { LoadsController } from './loads.controller.js';
+import { LoadsService } from './loads.service.js';
 import { ReviewController } from './review.controller.js';
 import { ReviewService } from './review.service.js';
 import { SquadController } from './squad.controller.js';
@@ -26,6 +28,7 @@ import { UnreadableService } from './unreadable.service.js';
     AthleteCareController,
     CourseController,
     LadderController,
+    LoadsController,
     ReviewController,
     SquadController,
     UnreadableController,
@@ -35,6 +38,7 @@ import { UnreadableService } from './unreadable.service.js';
     CourseService,
     DrillSetupService,
     LadderViewService,
+    LoadsService,
     ReviewService,
     StandingsService,
     UnreadableService,

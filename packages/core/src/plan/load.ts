@@ -5,13 +5,15 @@ import { MOVEMENTS, type MovementCounts } from '../pattern/index.js';
 export const EFFORT = [0, 10] as const;
 
 /** A week of an athlete's. */
-export interface WeekLoad extends MovementCounts {
+export interface WeekLoad {
   /** Its first day, YYYY-MM-DD. */
   readonly monday: string;
   /** In sessions, min. */
   readonly minutes: number;
-  /** Sum of minutes × effort over the sessions whose effort was said. */
-  readonly effort: number;
+  /** Sum of minutes × effort over the sessions whose effort was said; `null` before the first such. */
+  readonly effort: number | null;
+  /** Of timed sets; `null` before the first. */
+  readonly movements: MovementCounts | null;
 }
 
 /** What of a week is held against the weeks before it. */
@@ -31,19 +33,23 @@ export interface LoadRise {
   readonly usual: number;
 }
 
+const figureOf = ({ effort, movements }: WeekLoad, figure: LoadFigure): number | null =>
+  figure === 'effort' ? effort : (movements?.[figure] ?? null);
+
 /**
- * What of this week is more than 30 % over the mean of the four weeks before it (handbook 8).
- * @param weeks of an athlete without a gap, the oldest first, the last is this one; of fewer than five
- *   nothing is said, and nothing of a figure that was 0 in all four
+ * What of this week is more than 30 % over the mean of the four weeks before it (handbook 8). Nothing is
+ * said of a figure that was not kept in all of them, or was 0 in all of them.
+ * @param weeks of an athlete without a gap, the oldest first; the last is this one
  */
 export function loadRises(weeks: readonly WeekLoad[]): LoadRise[] {
   const before = weeks.slice(-1 - WEEKS_BEFORE, -1);
-  const now = weeks.at(-1);
-  if (!now || before.length < WEEKS_BEFORE) return [];
+  const week = weeks.at(-1);
+  if (!week || before.length < WEEKS_BEFORE) return [];
   return LOAD_FIGURES.flatMap((figure) => {
-    const usual = mean(before.map((week) => week[figure]));
-    return usual > 0 && now[figure] > (1 + MOST_RISE) * usual
-      ? [{ figure, now: now[figure], usual }]
-      : [];
+    const now = figureOf(week, figure);
+    const kept = before.flatMap((one) => figureOf(one, figure) ?? []);
+    if (now === null || kept.length < WEEKS_BEFORE) return [];
+    const usual = mean(kept);
+    return usual > 0 && now > (1 + MOST_RISE) * usual ? [{ figure, now, usual }] : [];
   });
 }

@@ -1,0 +1,89 @@
+import type { HeldSessionBody, SessionNoteBody } from '@orthokin/contract';
+import type { Random } from '@orthokin/core/cue';
+import { usualBlock, type BlockKind } from '@orthokin/core/plan';
+
+const COACH = 'Mara Quint';
+const NAME = 'Squad, warm-up to play';
+const MINUTE_MS = 60_000;
+/** Before the first set everybody warms up; after the last they play, and calm down. */
+const [WARM_UP, PLAY, COOL_DOWN] = [15, 15, 5];
+/** Somebody rising: hard for them lately. */
+const HARD_LATELY = 'Rafe Lindhollow';
+const LATELY_DAYS = 6;
+
+/** A set of the demo's past, as far as a session needs it. */
+export interface SetOfDay {
+  readonly athleteId: string;
+  readonly name: string;
+  readonly day: string;
+  readonly startedAt: Date;
+  readonly endedAt: Date;
+}
+
+/** What was seen; the place is that of the session, counted from the newest. */
+const SEEN: readonly (Pick<SessionNoteBody, 'fault' | 'text'> & {
+  readonly name: string | null;
+  readonly back: number;
+})[] = [
+  { name: 'Idris Fennimar', back: 0, fault: 'short of home', text: '' },
+  { name: 'Idris Fennimar', back: 0, fault: null, text: 'Looks at the floor, not at the caller.' },
+  { name: 'Juno Marlock', back: 0, fault: 'late split', text: '' },
+  { name: null, back: 0, fault: null, text: 'Too much talking between turns.' },
+  { name: 'Wren Hallowby', back: 1, fault: 'narrow base', text: '' },
+];
+
+/** A session a training day: whoever has a set of that day was there. */
+export function pastSessions(
+  sets: readonly SetOfDay[],
+  { now, random, newId }: { now: Date; random: Random; newId: (at: Date) => string },
+): {
+  readonly sessions: readonly (HeldSessionBody & { id: string })[];
+  readonly notes: readonly (SessionNoteBody & { id: string })[];
+} {
+  const days = [...new Set(sets.map(({ day }) => day))].sort();
+  const sessions = days.map((day): HeldSessionBody & { id: string } => {
+    const own = sets.filter((set) => set.day === day);
+    const from = Math.min(...own.map(({ startedAt }) => startedAt.getTime()));
+    const to = Math.max(...own.map(({ endedAt }) => endedAt.getTime()));
+    const isLate = now.getTime() - from < LATELY_DAYS * 24 * 60 * MINUTE_MS;
+    const block = (kind: BlockKind, startMs: number, endMs: number) => ({
+      ...{ blockId: usualBlock(newId(new Date(startMs)), kind).id, kind, title: '' },
+      ...{ startedAt: new Date(startMs).toISOString(), endedAt: new Date(endMs).toISOString() },
+    });
+    const startedAt = from - WARM_UP * MINUTE_MS;
+    const played = to + PLAY * MINUTE_MS;
+    const endedAt = played + COOL_DOWN * MINUTE_MS;
+    const there = [...new Map(own.map((set) => [set.athleteId, set.name]))];
+    return {
+      ...{ id: newId(new Date(endedAt)), planId: null, name: NAME, day },
+      ...{
+        startedAt: new Date(startedAt).toISOString(),
+        endedAt: new Date(endedAt).toISOString(),
+      },
+      blocks: [
+        block('warm-up', startedAt, from),
+        block('cued drill', from, to),
+        block('play', to, played),
+        block('cool-down', played, endedAt),
+      ],
+      attended: there.map(([athleteId, name]) => ({
+        athleteId,
+        minutes: Math.round((endedAt - startedAt) / MINUTE_MS),
+        effort: isLate && name === HARD_LATELY ? 9 : 4 + Math.floor(3 * random()),
+      })),
+    };
+  });
+  const idOf = new Map(sets.map(({ name, athleteId }) => [name, athleteId]));
+  const notes = SEEN.flatMap(({ name, back, ...seen }) => {
+    const session = sessions.at(-1 - back);
+    const athleteId = name === null ? null : idOf.get(name);
+    if (!session || athleteId === undefined) return [];
+    return [
+      {
+        ...{ id: newId(new Date(session.endedAt)), sessionId: session.id, day: session.day },
+        ...{ athleteId, ...seen, writtenBy: COACH, writtenAt: session.endedAt, removed: false },
+      },
+    ];
+  });
+  return { sessions, notes };
+}

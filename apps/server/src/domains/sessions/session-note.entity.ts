@@ -1,0 +1,33 @@
+import { Entity, Property } from '@mikro-orm/core';
+import type { Fault } from '@orthokin/core/timing';
+import { ClubOwned } from '../../platform/storage/club-owned.js';
+
+/** What was seen while a session went on. */
+@Entity({ tableName: 'session_note' })
+export class SessionNote extends ClubOwned {
+  /** Of a session that may not have come yet: it is sent when it is over. */
+  @Property({ type: 'uuid' })
+  sessionId!: string;
+
+  @Property({ type: 'date' })
+  day!: string;
+
+  /** `null`: of everybody. */
+  @Property({ type: 'uuid', nullable: true })
+  athleteId!: string | null;
+
+  @Property({ type: 'text', nullable: true })
+  fault!: Fault | null;
+
+  @Property({ type: 'text' })
+  text!: string;
+
+  @Property({ type: 'text' })
+  writtenBy!: string;
+
+  @Property({ type: 'datetime' })
+  writtenAt!: Date;
+
+  @Property({ type: 'boolean' })
+  removed!: boolean;
+}

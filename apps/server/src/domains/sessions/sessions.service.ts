@@ -1,0 +1,157 @@
+import { EntityManager } from '@mikro-orm/postgresql';
+import { Injectable } from '@nestjs/common';
+import type {
+  AttendedBody,
+  HeldSessionBody,
+  HeldSessionReply,
+  SessionNoteBody,
+  SessionNoteReply,
+} from '@orthokin/contract';
+import { wrong } from '@orthokin/core/result';
+import { accepted, unknown } from '../../platform/http/refusals.js';
+import { refuseAhead, refuseOtherDay } from '../ahead.js';
+import { AthletesService } from '../athletes/athletes.service.js';
+import { Club } from '../clubs/club.entity.js';
+import { Attendance } from './attendance.entity.js';
+import { HeldSession } from './held-session.entity.js';
+import { SessionNote } from './session-note.entity.js';
+
+/** Who looks back farther takes the club's file. */
+const NEWEST_SESSIONS = 100;
+const NEWEST_NOTES = 500;
+
+/** Sessions that were held, and what was seen in them. */
+@Injectable()
+export class SessionsService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly athletes: AthletesService,
+  ) {}
+
+  /** The newest ones, the latest first. */
+  async newest(clubId: string): Promise<HeldSessionReply[]> {
+    const sessions = await this.em
+      .fork()
+      .find(
+        HeldSession,
+        { clubId },
+        { orderBy: { startedAt: 'desc', id: 'desc' }, limit: NEWEST_SESSIONS },
+      );
+    return withAttendance(this.em, clubId, sessions);
+  }
+
+  /** One of them. */
+  async one(clubId: string, id: string): Promise<HeldSessionReply> {
+    const session = await this.em.fork().findOne(HeldSession, { clubId, id });
+    const [reply] = session ? await withAttendance(this.em, clubId, [session]) : [];
+    if (!reply) throw unknown('sessionId', id, 'a session that was held');
+    return reply;
+  }
+
+  /** Keeps a session that was held, or what is said of it now: the last word stands. */
+  async hold(clubId: string, id: string, body: HeldSessionBody): Promise<HeldSessionReply> {
+    if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
+    const { attended, startedAt, endedAt, ...session } = body;
+    refuseAhead('endedAt', endedAt);
+    refuseOtherDay('day', session.day, startedAt);
+    if (Date.parse(endedAt) < Date.parse(startedAt))
+      accepted(wrong('endedAt', endedAt, `not before the start, ${startedAt}`));
+    const known = await this.athletes.among(
+      clubId,
+      attended.map(({ athleteId }) => athleteId),
+    );
+    for (const [i, { athleteId }] of attended.entries())
+      if (!known.has(athleteId))
+        accepted(wrong(`attended[${i}].athleteId`, athleteId, 'the id of an athlete of this club'));
+    await this.em.transactional(async (em) => {
+      await em.upsert(HeldSession, {
+        ...{ clubId, id, ...session },
+        ...{ startedAt: new Date(startedAt), endedAt: new Date(endedAt) },
+      });
+      await em.nativeDelete(Attendance, { clubId, sessionId: id });
+      await bringAttendance(em, clubId, [{ id, attended }]);
+    });
+    return { id, ...body };
+  }
+
+  /** It was not held after all. */
+  async remove(clubId: string, id: string): Promise<void> {
+    if ((await this.em.nativeDelete(HeldSession, { clubId, id })) === 0)
+      throw unknown('sessionId', id, 'a session that was held');
+  }
+
+  /** What was seen lately and nobody took back, the newest first. */
+  async notes(clubId: string): Promise<SessionNoteReply[]> {
+    const notes = await this.em
+      .fork()
+      .find(
+        SessionNote,
+        { clubId, removed: false },
+        { orderBy: { writtenAt: 'desc', id: 'desc' }, limit: NEWEST_NOTES },
+      );
+    return notes.map(noteReply);
+  }
+
+  /** Writes what was seen, takes it back, or puts it back. */
+  async write(clubId: string, id: string, body: SessionNoteBody): Promise<SessionNoteReply> {
+    if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
+    if (body.athleteId !== null) await this.athletes.one(clubId, body.athleteId);
+    if (body.fault === null && body.text.trim() === '')
+      accepted(wrong('text', body.text, 'some words, or a fault that says it'));
+    refuseAhead('writtenAt', body.writtenAt);
+    await this.em.upsert(SessionNote, {
+      ...{ clubId, id, ...body },
+      writtenAt: new Date(body.writtenAt),
+    });
+    return { id, ...body };
+  }
+}
+
+/** A note as it is sent, or as a club's file has it. */
+export const noteReply = (note: SessionNote): SessionNoteReply => {
+  const { id, sessionId, day, athleteId, fault, text, writtenBy, writtenAt, removed } = note;
+  return {
+    ...{ id, sessionId, day, athleteId, fault, text, writtenBy, removed },
+    writtenAt: writtenAt.toISOString(),
+  };
+};
+
+/** Sessions with who was there, in the order in which they are stored. */
+export async function withAttendance(
+  em: EntityManager,
+  clubId: string,
+  sessions: readonly HeldSession[],
+): Promise<HeldSessionReply[]> {
+  const there = await em.execute<(AttendedBody & { sessionId: string })[]>(
+    `select session_id as "sessionId", athlete_id as "athleteId", minutes, effort from attendance
+     where club_id = ? and session_id = any (?::uuid[]) order by athlete_id`,
+    [clubId, `{${sessions.map(({ id }) => id).join(',')}}`],
+  );
+  return sessions.map(({ id, planId, name, day, startedAt, endedAt, blocks }) => ({
+    ...{ id, planId, name, day, blocks },
+    ...{ startedAt: startedAt.toISOString(), endedAt: endedAt.toISOString() },
+    attended: there
+      .filter(({ sessionId }) => sessionId === id)
+      .map(({ athleteId, minutes, effort }) => ({ athleteId, minutes, effort })),
+  }));
+}
+
+/** Stores who was at sessions; whoever is not of the club is left out. */
+export async function bringAttendance(
+  em: EntityManager,
+  clubId: string,
+  sessions: readonly { readonly id: string; readonly attended: readonly AttendedBody[] }[],
+): Promise<void> {
+  const rows = sessions.flatMap(({ id, attended }) =>
+    attended.map(({ athleteId, minutes, effort }) => ({
+      ...{ session_id: id, athlete_id: athleteId, minutes, effort },
+    })),
+  );
+  await em.execute(
+    `insert into attendance (club_id, session_id, athlete_id, minutes, effort)
+     select a.club_id, r.session_id, r.athlete_id, r.minutes, r.effort
+     from jsonb_to_recordset(?::jsonb) as r (session_id uuid, athlete_id uuid, minutes int, effort int)
+       join athlete a on a.club_id = ? and a.id = r.athlete_id`,
+    [JSON.stringify(rows), clubId],
+  );
+}

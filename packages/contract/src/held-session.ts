@@ -1,0 +1,185 @@
+import { LONGEST_NAME } from '@orthokin/core/people';
+import {
+  BLOCK_KINDS,
+  EFFORT,
+  LONGEST_TITLE,
+  MOST_BLOCKS,
+  MOST_PLANNED,
+  SESSION_MINUTES,
+  type BlockKind,
+  type WeekLoad,
+} from '@orthokin/core/plan';
+import type { MovementCounts } from '@orthokin/core/pattern';
+import { FAULTS, type Fault } from '@orthokin/core/timing';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayUnique,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsString,
+  IsUUID,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { IsDay, IsMoment } from './moment.js';
+import { OrNull } from './or-null.js';
+
+/** Blocks may be run again. */
+const MOST_HELD = 2 * MOST_BLOCKS;
+/** Longest note of a session, in characters. */
+export const LONGEST_SESSION_NOTE = 500;
+
+/** A block as it was run. */
+export class HeldBlockBody {
+  /** Of the plan. */
+  @IsUUID()
+  blockId: string;
+
+  @IsIn(BLOCK_KINDS)
+  kind: BlockKind;
+
+  @IsString()
+  @MaxLength(LONGEST_TITLE)
+  title: string;
+
+  @IsMoment()
+  startedAt: string;
+
+  @IsMoment()
+  endedAt: string;
+}
+
+/** Who was at a session, for how long, and how hard it was for them. */
+export class AttendedBody {
+  @IsUUID()
+  athleteId: string;
+
+  @IsInt()
+  @Min(1)
+  @Max(SESSION_MINUTES[1])
+  minutes: number;
+
+  /** 0 nothing at all, 10 the most there is; `null` where it was not asked. */
+  @OrNull()
+  @IsInt()
+  @Min(EFFORT[0])
+  @Max(EFFORT[1])
+  effort: number | null;
+}
+
+/** A session that was held, as it is said afterwards: all of it, each time. */
+export class HeldSessionBody {
+  @OrNull()
+  @IsUUID()
+  planId: string | null;
+
+  @IsString()
+  @Length(1, LONGEST_NAME)
+  name: string;
+
+  @IsDay()
+  day: string;
+
+  @IsMoment()
+  startedAt: string;
+
+  @IsMoment()
+  endedAt: string;
+
+  @IsArray()
+  @ArrayMaxSize(MOST_HELD)
+  @ValidateNested({ each: true })
+  @Type(() => HeldBlockBody)
+  blocks: readonly HeldBlockBody[];
+
+  @IsArray()
+  @ArrayMaxSize(MOST_PLANNED)
+  @ArrayUnique(({ athleteId }: AttendedBody) => athleteId)
+  @ValidateNested({ each: true })
+  @Type(() => AttendedBody)
+  attended: readonly AttendedBody[];
+}
+
+export class HeldSessionReply extends HeldSessionBody {
+  @IsUUID()
+  id: string;
+}
+
+/** What was seen while a session went on, of one athlete or of everybody. */
+export class SessionNoteBody {
+  /** It may be said before the session is over, and kept. */
+  @IsUUID()
+  sessionId: string;
+
+  @IsDay()
+  day: string;
+
+  /** `null`: everybody. */
+  @OrNull()
+  @IsUUID()
+  athleteId: string | null;
+
+  @OrNull()
+  @IsIn(FAULTS)
+  fault: Fault | null;
+
+  /** May be empty where a fault says it. */
+  @IsString()
+  @MaxLength(LONGEST_SESSION_NOTE)
+  text: string;
+
+  @IsString()
+  @MaxLength(LONGEST_NAME)
+  writtenBy: string;
+
+  @IsMoment()
+  writtenAt: string;
+
+  /** Taken back; it can be put back. */
+  @IsBoolean()
+  removed: boolean;
+}
+
+export class SessionNoteReply extends SessionNoteBody {
+  @IsUUID()
+  id: string;
+}
+
+export class WeekLoadReply implements WeekLoad {
+  @IsDay()
+  monday: string;
+
+  @IsInt()
+  minutes: number;
+
+  @OrNull()
+  @IsInt()
+  effort: number | null;
+
+  @OrNull()
+  @IsObject()
+  movements: MovementCounts | null;
+}
+
+/** The last weeks of an athlete's, without a gap, the oldest first. */
+export class AthleteLoadReply {
+  @IsUUID()
+  athleteId: string;
+
+  @ValidateNested({ each: true })
+  @Type(() => WeekLoadReply)
+  weeks: WeekLoadReply[];
+}
+
+export class LoadQuery {
+  /** A day of the newest week. */
+  @IsDay()
+  day: string;
+}
