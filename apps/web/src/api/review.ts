@@ -10,7 +10,7 @@ import type {
   SetReviewReply,
 } from '@orthokin/contract';
 import { problemSentence } from '@orthokin/core/result';
-import { pathOf, ROUTES } from '@orthokin/contract/routes';
+import { ROUTES } from '@orthokin/contract/routes';
 import {
   useMutation,
   useQueries,
@@ -21,8 +21,9 @@ import {
 } from '@tanstack/react-query';
 import { v7 } from 'uuid';
 import { useOutbox } from '../device/outbox-context.js';
-import { call, Refused, Unreachable } from './client.js';
+import { call, Refused } from './client.js';
 import { useClub } from './club.js';
+import { sendOrLater } from './or-later.js';
 import { afterSets, keys } from './keys.js';
 import { say } from '../words/api.js';
 
@@ -101,15 +102,7 @@ export function useKeepMarks(setId: string): UseMutationResult<void, Error, read
     mutationFn: async (bodies) => {
       for (const body of bodies) {
         const params = { clubId, setId, repId: v7() };
-        try {
-          await call(ROUTES.recordRep, params, { body });
-        } catch (error) {
-          if (!(error instanceof Unreachable)) throw error;
-          await outbox.queue({
-            ...{ subject: `drill:${setId}`, method: ROUTES.recordRep.method, body },
-            path: pathOf(ROUTES.recordRep, params),
-          });
-        }
+        await sendOrLater(outbox, `drill:${setId}`, ROUTES.recordRep, params, body);
       }
     },
     onSuccess: () => afterSets(client, clubId),
@@ -123,18 +116,8 @@ export function useWriteNote(): UseMutationResult<SetNoteReply, Error, SetNoteRe
   const outbox = useOutbox();
   return useMutation({
     mutationFn: async ({ id, ...body }) => {
-      const params = { clubId, noteId: id };
-      try {
-        return await call(ROUTES.writeNote, params, { body });
-      } catch (error) {
-        if (!(error instanceof Unreachable)) throw error;
-        const { method } = ROUTES.writeNote;
-        await outbox.queue({
-          ...{ subject: `note:${id}`, method, body },
-          path: pathOf(ROUTES.writeNote, params),
-        });
-        return { id, ...body };
-      }
+      await sendOrLater(outbox, `note:${id}`, ROUTES.writeNote, { clubId, noteId: id }, body);
+      return { id, ...body };
     },
     onSuccess: () => client.invalidateQueries({ queryKey: keys.courses(clubId) }),
   });
