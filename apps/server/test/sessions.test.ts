@@ -4,6 +4,7 @@ import type {
   HeldSessionReply,
   SessionNoteBody,
   SessionNoteReply,
+  SessionSetReply,
 } from '@orthokin/contract';
 import { loadRises } from '@orthokin/core/plan';
 import { v7 } from 'uuid';
@@ -139,4 +140,11 @@ test('the demo’s sessions hold whoever has sets of that day, with what was see
     expect(attended.length).toBeGreaterThan(0);
     expect(blocks.map(({ kind }) => kind)).toContain('cued drill');
   }
+  const [newest] = sessions;
+  const { body } = await server.get(server.club(`held-sessions/${newest?.id}/sets`)).expect(200);
+  const sets = body as SessionSetReply[];
+  expect(new Set(sets.map((set) => set.athleteId))).toEqual(
+    new Set(newest?.attended.map((one) => one.athleteId)),
+  );
+  expect(new Set(sets.map(({ day }) => day))).toEqual(new Set([newest?.day]));
 });

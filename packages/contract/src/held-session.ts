@@ -28,6 +28,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { CourseSetReply } from './course.js';
 import { IsDay, IsMoment } from './moment.js';
 import { OrNull } from './or-null.js';
 
@@ -110,6 +111,12 @@ export class HeldSessionBody {
 export class HeldSessionReply extends HeldSessionBody {
   @IsUUID()
   id: string;
+}
+
+/** A set that was run while a session went on, by somebody who was there. */
+export class SessionSetReply extends CourseSetReply {
+  @IsUUID()
+  athleteId: string;
 }
 
 /** What was seen while a session went on, of one athlete or of everybody. */

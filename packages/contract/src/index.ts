@@ -45,6 +45,7 @@ export {
   LoadQuery,
   SessionNoteBody,
   SessionNoteReply,
+  SessionSetReply,
   WeekLoadReply,
 } from './held-session.js';
 export { BlockBody, PlanBody, PlanReply } from './plan.js';

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { seededRandom } from '@orthokin/core/cue';
 import {
   beginPlan,
   heldBlocks,
@@ -118,4 +119,25 @@ describe('what a rep asks of the legs', () => {
 
   test('of a target without feet a split-step is all that is known', () =>
     expect(movementsOfRep(bare('cross', 3), 'A')).toEqual({ splits: 1, lunges: 0, jumps: 0 }));
+});
+
+test('how often somebody who trains steadily is named: the price of a prompt at 30 %', () => {
+  const random = seededRandom(7);
+  const draws = (n: number, p: number) =>
+    Array.from({ length: n }, random).filter((x) => x < p).length;
+  const share = (sessions: number): number => {
+    const runs = 4000;
+    const named = Array.from({ length: runs }, () => {
+      const weeks = Array.from({ length: 5 }, (): WeekLoad => {
+        const efforts = Array.from({ length: draws(sessions, 0.88) }, () => 4 + 3 * random());
+        const effort = Math.round(efforts.reduce((sum, hard) => sum + 60 * hard, 0));
+        return { monday: '2026-03-02', minutes: 60 * efforts.length, effort, movements: null };
+      });
+      return loadRises(weeks).length;
+    });
+    return named.filter((n) => n > 0).length / runs;
+  };
+  const measured = [1, 2, 3].map(share);
+  // One, two, three sessions a week: what docs/measurement.md says of it.
+  [0.25, 0.18, 0.12].forEach((said, i) => expect(measured[i]).toBeCloseTo(said, 1));
 });

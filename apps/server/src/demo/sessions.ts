@@ -25,9 +25,9 @@ const SEEN: readonly (Pick<SessionNoteBody, 'fault' | 'text'> & {
   readonly name: string | null;
   readonly back: number;
 })[] = [
-  { name: 'Idris Fennimar', back: 0, fault: 'short of home', text: '' },
-  { name: 'Idris Fennimar', back: 0, fault: null, text: 'Looks at the floor, not at the caller.' },
-  { name: 'Juno Marlock', back: 0, fault: 'late split', text: '' },
+  { name: 'Rafe Lindhollow', back: 0, fault: 'short of home', text: '' },
+  { name: 'Rafe Lindhollow', back: 0, fault: null, text: 'Looks at the floor, not at the caller.' },
+  { name: 'Juno Marlock', back: 0, fault: 'lean', text: '' },
   { name: null, back: 0, fault: null, text: 'Too much talking between turns.' },
   { name: 'Wren Hallowby', back: 1, fault: 'narrow base', text: '' },
 ];
@@ -77,7 +77,8 @@ export function pastSessions(
   const notes = SEEN.flatMap(({ name, back, ...seen }) => {
     const session = sessions.at(-1 - back);
     const athleteId = name === null ? null : idOf.get(name);
-    if (!session || athleteId === undefined) return [];
+    const wasThere = session?.attended.some((one) => one.athleteId === athleteId);
+    if (!session || athleteId === undefined || (name !== null && !wasThere)) return [];
     return [
       {
         ...{ id: newId(new Date(session.endedAt)), sessionId: session.id, day: session.day },

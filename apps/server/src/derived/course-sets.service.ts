@@ -69,6 +69,20 @@ export class CourseSetsService {
     return of;
   }
 
+  /** Sets of some athletes that began in a span of time, with whose they are. */
+  async between(
+    clubId: string,
+    { from, to, athleteIds }: { from: Date; to: Date; athleteIds: readonly string[] },
+  ): Promise<{ athleteId: string; set: CourseSetReply }[]> {
+    const rows = await this.em.execute<CourseRow[]>(
+      `select ${COLUMNS}
+       where s.club_id = ? and s.athlete_id = any (?::uuid[]) and s.started_at between ? and ?
+       order by s.started_at, s.id`,
+      [clubId, `{${athleteIds.join(',')}}`, from, to],
+    );
+    return this.replies(clubId, rows);
+  }
+
   /** Every set of a club, with whose it is. */
   async ofClub(clubId: string): Promise<{ athleteId: string; set: CourseSetReply }[]> {
     const rows = await this.em.execute<CourseRow[]>(

@@ -5,6 +5,7 @@ import { DrillsModule } from '../domains/drills/drills.module.js';
 import { NotesModule } from '../domains/notes/notes.module.js';
 import { PatternsModule } from '../domains/patterns/patterns.module.js';
 import { ProgressModule } from '../domains/progress/progress.module.js';
+import { SessionsModule } from '../domains/sessions/sessions.module.js';
 import { AthleteCareController } from './athlete-care.controller.js';
 import { AthleteCareService } from './athlete-care.service.js';
 import { CourseController } from './course.controller.js';
@@ -16,6 +17,7 @@ import { LoadsController } from './loads.controller.js';
 import { LoadsService } from './loads.service.js';
 import { ReviewController } from './review.controller.js';
 import { ReviewService } from './review.service.js';
+import { SessionSetsController } from './session-sets.controller.js';
 import { SquadController } from './squad.controller.js';
 import { StandingsService } from './standings.service.js';
 import { UnreadableController } from './unreadable.controller.js';
@@ -23,13 +25,22 @@ import { UnreadableService } from './unreadable.service.js';
 
 /** What a page asks for, put together out of domains and what follows from them. */
 @Module({
-  imports: [AthletesModule, CareModule, DrillsModule, NotesModule, PatternsModule, ProgressModule],
+  imports: [
+    AthletesModule,
+    CareModule,
+    DrillsModule,
+    NotesModule,
+    PatternsModule,
+    ProgressModule,
+    SessionsModule,
+  ],
   controllers: [
     AthleteCareController,
     CourseController,
     LadderController,
     LoadsController,
     ReviewController,
+    SessionSetsController,
     SquadController,
     UnreadableController,
   ],

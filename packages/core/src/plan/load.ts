@@ -38,18 +38,19 @@ const figureOf = ({ effort, movements }: WeekLoad, figure: LoadFigure): number |
 
 /**
  * What of this week is more than 30 % over the mean of the four weeks before it (handbook 8). Nothing is
- * said of a figure that was not kept in all of them, or was 0 in all of them.
+ * said of a figure that was not kept in all of them, or was 0 in all of them. What jumped most comes first.
  * @param weeks of an athlete without a gap, the oldest first; the last is this one
  */
 export function loadRises(weeks: readonly WeekLoad[]): LoadRise[] {
   const before = weeks.slice(-1 - WEEKS_BEFORE, -1);
   const week = weeks.at(-1);
   if (!week || before.length < WEEKS_BEFORE) return [];
-  return LOAD_FIGURES.flatMap((figure) => {
+  const rises = LOAD_FIGURES.flatMap((figure): LoadRise[] => {
     const now = figureOf(week, figure);
     const kept = before.flatMap((one) => figureOf(one, figure) ?? []);
     if (now === null || kept.length < WEEKS_BEFORE) return [];
     const usual = mean(kept);
     return usual > 0 && now > (1 + MOST_RISE) * usual ? [{ figure, now, usual }] : [];
   });
+  return rises.sort((one, other) => other.now / other.usual - one.now / one.usual);
 }

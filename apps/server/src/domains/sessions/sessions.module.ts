@@ -7,5 +7,6 @@ import { SessionsService } from './sessions.service.js';
   imports: [AthletesModule],
   controllers: [SessionsController],
   providers: [SessionsService],
+  exports: [SessionsService],
 })
 export class SessionsModule {}
