@@ -1,25 +1,10 @@
 import { expect, type Page } from '@playwright/test';
 import { untouchedTest as test } from './support/served.js';
+import { planAnHour } from './support/plan.js';
 import { expectFits, expectSound } from './support/sound.js';
 
 const blocksOf = (page: Page) =>
   page.getByRole('grid', { name: 'Blocks' }).getByRole('row').locator('b').allInnerTexts();
-
-/** Plans an hour for everyone from a template. */
-async function planAnHour(page: Page): Promise<void> {
-  await page.goto('/');
-  await page
-    .getByRole('navigation', { name: 'Places' })
-    .getByRole('link', { name: 'Plan' })
-    .click();
-  await expect(page.getByText('Nothing is planned yet.')).toBeVisible();
-  await expectSound(page);
-  await page.getByRole('button', { name: 'A squad at two stations' }).click();
-  await expect(page.getByRole('heading', { name: 'Who comes?' })).toBeVisible();
-  await page.getByRole('button', { name: /Everyone of/ }).click();
-  await page.getByRole('option', { name: 'everyone', exact: true }).click();
-  await expect(page.getByText('47 of 60 minutes for 8: everyone works 6 sets.')).toBeVisible();
-}
 
 test('an hour is planned from a template, made shorter, moved about by keys, and kept', async ({
   page,
@@ -110,6 +95,7 @@ test('a session runs on a board: who works where, somebody leaves, the page dies
   await page.setViewportSize({ width: 390, height: 844 });
   await expectSound(page);
   await page.getByRole('button', { name: 'End the session' }).click();
+  await page.getByRole('button', { name: 'Leave without keeping it' }).click();
   await expect(page.getByRole('link', { name: 'Begin' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Back to the session' })).toHaveCount(0);
   await expectFits(page);

@@ -12,6 +12,13 @@ export const keys = {
   groups: (clubId: string) => ['club', clubId, 'groups'] as const,
   plans: (clubId: string) => ['club', clubId, 'plan'] as const,
   plan: (clubId: string, planId: string) => ['club', clubId, 'plan', planId] as const,
+  heldSessions: (clubId: string) => ['club', clubId, 'held'] as const,
+  heldSession: (clubId: string, sessionId: string) => ['club', clubId, 'held', sessionId] as const,
+  sessionSets: (clubId: string, sessionId: string) =>
+    ['club', clubId, 'held', sessionId, 'sets'] as const,
+  sessionNotes: (clubId: string) => ['club', clubId, 'session notes'] as const,
+  loads: (clubId: string) => ['club', clubId, 'loads'] as const,
+  loadsOn: (clubId: string, day: string) => ['club', clubId, 'loads', day] as const,
   standings: (clubId: string) => ['club', clubId, 'standings'] as const,
   setups: (clubId: string) => ['club', clubId, 'setup'] as const,
   setup: (clubId: string, athleteId: string, patternId: string | null) =>
@@ -80,6 +87,10 @@ export const afterWatching = (client: QueryClient, clubId: string): Promise<unkn
 /** Something was said of somebody's care. */
 export const afterCare = (client: QueryClient, clubId: string): Promise<unknown> =>
   readAgain(client, [keys.cares(clubId), keys.setups(clubId), keys.squad(clubId)]);
+
+/** A session was held, or what is said of it has changed. */
+export const afterSession = (client: QueryClient, clubId: string): Promise<unknown> =>
+  readAgain(client, [keys.heldSessions(clubId), keys.loads(clubId)]);
 
 /** A pattern was saved. */
 export const afterPattern = (client: QueryClient, clubId: string): Promise<unknown> =>

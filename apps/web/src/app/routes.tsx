@@ -62,6 +62,7 @@ const film = async () => ({ Component: (await import('../film/FilmPage.js')).Fil
 const plans = async () => ({ Component: (await import('../planner/PlansPage.js')).PlansPage });
 const plan = async () => ({ Component: (await import('../planner/PlanPage.js')).PlanPage });
 const runPlan = async () => ({ Component: (await import('../planner/run/RunPage.js')).RunPage });
+const held = async () => ({ Component: (await import('../planner/held/HeldPage.js')).HeldPage });
 const planSheet = async () => ({
   Component: (await import('../planner/PlanSheet.js')).PlanSheet,
 });
@@ -104,6 +105,7 @@ export function fetchPlacesAhead(): void {
         plans,
         plan,
         runPlan,
+        held,
         floor,
         map,
         rehearse,
@@ -139,6 +141,7 @@ export const router = createBrowserRouter([
       { index: true, element: <Home /> },
       { path: 'clubs', lazy: welcome },
       { path: 'plan', lazy: plans },
+      { path: 'plan/held/:sessionId', lazy: held },
       { path: 'plan/:planId', lazy: plan },
       { path: 'plan/:planId/run', lazy: runPlan },
       { path: 'plan/:planId/print', lazy: planSheet },

@@ -1,22 +1,26 @@
 import type { AthleteCareReply, PersonReply, SquadLineReply } from '@orthokin/contract';
 import { ALL_NEEDS, needKey, newestLooks, type Need } from '@orthokin/core/people';
 import { ClipboardCheck, Pencil, Play } from 'lucide-react';
-import { useEffect, type ReactElement } from 'react';
+import { useContext, useEffect, type ReactElement } from 'react';
 import { Link, useLocation } from 'react-router';
 import styled from 'styled-components';
 import { useCourse } from '../api/review.js';
+import { useSessionNotes } from '../api/sessions.js';
 import { useSquad } from '../api/squad.js';
 import { ButtonLink } from '../parts/Button.js';
 import { EmergencyCard } from '../parts/EmergencyCard.js';
+import { FaultNames } from '../parts/fault-names.js';
 import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
 import { MIDDLE } from '../parts/tokens.js';
 import { checkList } from '../words/care.js';
 import { answerWords } from '../words/decision.js';
 import { dayWords } from '../words/format.js';
+import { noteWords } from '../words/session.js';
 import { COLOUR_WORDS, say, SIDE_WORDS } from '../words/people.js';
 import { Agreements } from './care/Agreements.js';
 import { Restrictions } from './care/Restrictions.js';
 import { OnAthlete } from './OnAthlete.js';
+import { TheirLoad } from './TheirLoad.js';
 import { Watched } from './Watched.js';
 
 const NEWEST_NOTES = 3;
@@ -151,6 +155,7 @@ function Athlete({
               </p>
             )}
           </section>
+          <TheirLoad athleteId={id} name={name} />
           <LastNotes athleteId={id} />
         </div>
       </Columns>
@@ -184,16 +189,29 @@ function Checks({ athleteId, care: { said } }: { athleteId: string; care: Athlet
 
 function LastNotes({ athleteId }: { athleteId: string }) {
   const { data } = useCourse(athleteId);
-  const notes = (data?.notes ?? []).slice(-NEWEST_NOTES).reverse();
+  const { data: seen = [] } = useSessionNotes();
+  const faultName = useContext(FaultNames);
+  const notes = [
+    ...(data?.notes ?? []).map((note) => ({ ...note, to: `/review/${note.setId}` })),
+    ...seen
+      .filter((note) => note.athleteId === athleteId)
+      .map((note) => ({
+        ...note,
+        text: noteWords(note, faultName),
+        to: `/plan/held/${note.sessionId}`,
+      })),
+  ]
+    .sort((one, other) => other.writtenAt.localeCompare(one.writtenAt))
+    .slice(0, NEWEST_NOTES);
   if (notes.length === 0) return null;
   return (
     <section>
       <Heading>{say('lastNotes')}</Heading>
-      {notes.map(({ id, setId, text, writtenBy, writtenAt }) => (
+      {notes.map(({ id, to, text, writtenBy, writtenAt }) => (
         <p key={id} style={{ margin: '0 0 8px' }}>
           {text}{' '}
           <Quiet as="span">
-            {writtenBy}, <Link to={`/review/${setId}`}>{dayWords(writtenAt)}</Link>
+            {writtenBy}, <Link to={to}>{dayWords(writtenAt)}</Link>
           </Quiet>
         </p>
       ))}

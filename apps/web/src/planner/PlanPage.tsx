@@ -20,12 +20,13 @@ import { Link } from 'react-router';
 import styled from 'styled-components';
 import { v7 } from 'uuid';
 import { Button, ButtonLink } from '../parts/Button.js';
+import { Columns } from '../parts/Columns.js';
 import { dropped } from '../parts/dropped.js';
 import { SelectField } from '../parts/form/SelectField.js';
 import { IconButton } from '../parts/IconButton.js';
 import { Notice } from '../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
-import { colour, MIDDLE } from '../parts/tokens.js';
+import { colour } from '../parts/tokens.js';
 import { allowSound } from '../sound/audio.js';
 import { blockName, findingWords, kindWords, minutesOf, say } from '../words/plan.js';
 import { AboutPlan } from './AboutPlan.js';
@@ -33,6 +34,7 @@ import { BlockForm } from './BlockForm.js';
 import { BlockList } from './BlockList.js';
 import { FollowOne } from './FollowOne.js';
 import { Hour } from './Hour.js';
+import { LastTime } from './LastTime.js';
 import { OnPlan } from './OnPlan.js';
 import { useNames } from './useNames.js';
 import { usePlanning } from './usePlanning.js';
@@ -50,17 +52,6 @@ const Head = styled.div`
     flex-wrap: wrap;
     align-items: center;
     gap: 8px;
-  }
-`;
-
-const Columns = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1.25fr) minmax(300px, 1fr);
-  gap: 18px 36px;
-  align-items: start;
-  margin-top: 22px;
-  @media (max-width: ${MIDDLE}) {
-    grid-template-columns: minmax(0, 1fr);
   }
 `;
 
@@ -194,6 +185,7 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
       )}
       <AboutPlan planned={present} onChange={set} />
       <WhoComes athleteIds={athleteIds} onChange={(ids) => set({ athleteIds: ids })} />
+      <LastTime {...{ athleteIds, nameOf }} day={present.day} />
       <Columns>
         <section aria-label={say('blocks')}>
           <Heading style={{ marginBottom: 8 }}>{say('blocks')}</Heading>

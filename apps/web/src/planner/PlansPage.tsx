@@ -14,6 +14,7 @@ import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
 import { colour } from '../parts/tokens.js';
 import { dateWords } from '../words/format.js';
 import { say, templateWords } from '../words/plan.js';
+import { HeldLately } from './held/HeldLately.js';
 import { plannedOf, type Planned } from './planned.js';
 
 const Templates = styled.ul`
@@ -132,6 +133,7 @@ export function PlansPage(): ReactElement {
           ))}
         </List>
       )}
+      <HeldLately />
       {plans.data && (
         <section style={{ marginTop: 30 }}>
           <Heading>{say('beginWith')}</Heading>

@@ -1,5 +1,4 @@
 import type { ReactElement } from 'react';
-import styled from 'styled-components';
 import { useGroups } from '../api/groups.js';
 import { useSquad } from '../api/squad.js';
 import { SelectField } from '../parts/form/SelectField.js';
@@ -7,33 +6,7 @@ import { Quiet } from '../parts/Text.js';
 import { colour } from '../parts/tokens.js';
 import { listWords } from '../words/format.js';
 import { say } from '../words/plan.js';
-
-const People = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  margin: 8px 0;
-  button {
-    min-height: 44px;
-    padding: 4px 14px;
-    border: 1.5px solid ${colour('rule')};
-    border-radius: 4px;
-    background: none;
-    color: ${colour('quiet')};
-    font: 500 16px inherit;
-    font-family: inherit;
-    cursor: pointer;
-  }
-  button[aria-pressed='true'] {
-    border-color: ${colour('ink')};
-    background: ${colour('raised')};
-    color: ${colour('ink')};
-    font-weight: 650;
-  }
-  button:focus-visible {
-    outline: 3px solid ${colour('focus')};
-  }
-`;
+import { People } from './People.js';
 
 const NONE = '';
 const ALL = 'everyone';

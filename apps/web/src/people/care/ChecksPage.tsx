@@ -8,9 +8,10 @@ import {
   type Need,
 } from '@orthokin/core/people';
 import type { ReactElement } from 'react';
-import { RadioButton, RadioField, RadioGroup } from 'react-aria-components';
+import { RadioButton, RadioField } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { BigChoices } from '../../parts/form/BigChoices.js';
 import { ButtonLink } from '../../parts/Button.js';
 import { Notice } from '../../parts/Notice.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
@@ -50,29 +51,12 @@ const Line = styled.li`
   }
 `;
 
-const Results = styled(RadioGroup)`
+const Results = styled(BigChoices)`
   display: grid;
   grid-template-columns: repeat(4, auto);
   gap: 8px;
   .react-aria-RadioButton {
-    display: grid;
-    place-items: center;
     min-width: 92px;
-    min-height: 56px;
-    padding: 6px 12px;
-    border: 1.5px solid ${colour('rule')};
-    border-radius: 4px;
-    cursor: pointer;
-    font-weight: 600;
-  }
-  .react-aria-RadioButton[data-selected] {
-    border-color: ${colour('ink')};
-    background: ${colour('ink')};
-    color: ${colour('paper')};
-  }
-  .react-aria-RadioButton[data-focus-visible] {
-    outline: 3px solid ${colour('focus')};
-    outline-offset: 2px;
   }
   @media (max-width: ${NARROW}) {
     grid-template-columns: repeat(2, 1fr);

@@ -9,11 +9,16 @@ import { Headline, Quiet } from '../../parts/Text.js';
 import { colour, MONO, NARROW } from '../../parts/tokens.js';
 import { useAwake } from '../../screens/useAwake.js';
 import { allowSound } from '../../sound/audio.js';
+import { epochNow } from '../../drill/set-clock.js';
 import { blockName, clockWords, say } from '../../words/plan.js';
+import { say as sayOfSession } from '../../words/session.js';
 import { OnPlan } from '../OnPlan.js';
 import { useNames } from '../useNames.js';
 import { asLeft } from '../planned.js';
 import { BlockBoard } from './BlockBoard.js';
+import { heldSessionOf } from './held-session.js';
+import { Seen } from './Seen.js';
+import { SessionOver } from './SessionOver.js';
 import { useRunningPlan } from './useRunningPlan.js';
 import { useTurnBeeps } from './useTurnBeeps.js';
 
@@ -85,6 +90,7 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
   const { run, now } = running;
   const navigate = useNavigate();
   const [isAsking, setAsking] = useState(false);
+  const [isSeeing, setSeeing] = useState(false);
   const nameOf = useNames();
   const block = plan.blocks[run.place];
   const following = plan.blocks[run.place + 1];
@@ -95,9 +101,9 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
     void allowSound();
     running.toBlock(place);
   };
-  const leave = () => {
+  const leave = (to: string) => {
     running.end();
-    void navigate(`/plan/${plan.id}`);
+    void navigate(to);
   };
   const toggle = (id: string) =>
     running.present(
@@ -109,17 +115,14 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
   if (!block)
     return (
       <InsteadOfPage>
-        <Screen data-theme="dark">
-          <Headline>{say('sessionDone')}</Headline>
-          <span />
-          <span className="ways">
-            <Button weight="main" autoFocus onPress={leave}>
-              {say('endSession')}
-            </Button>
-            <ButtonLink to="/review" onClick={running.end}>
-              {say('seeReview')}
-            </ButtonLink>
-          </span>
+        <Screen>
+          <SessionOver
+            session={heldSessionOf(plan, running, epochNow())}
+            nameOf={nameOf}
+            onBack={() => go(plan.blocks.length - 1)}
+            onKept={() => leave(`/plan/held/${running.sessionId}`)}
+            onDiscard={() => leave(`/plan/${plan.id}`)}
+          />
         </Screen>
       </InsteadOfPage>
     );
@@ -157,6 +160,9 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
               <Quiet>{say('plannedAnew')}</Quiet>
             </>
           )}
+          {isSeeing && (
+            <Seen {...{ sessionId: running.sessionId, athleteIds: plan.athleteIds, nameOf }} />
+          )}
           <Quiet>
             {following ? say('thenComes', { block: blockName(following) }) : say('lastBlock')}
           </Quiet>
@@ -183,7 +189,10 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
                 </ButtonLink>
               ),
           )}
-          <Button onPress={leave}>{say('endSession')}</Button>
+          <Button aria-expanded={isSeeing} onPress={() => setSeeing(!isSeeing)}>
+            {sayOfSession('whatWasSeen')}
+          </Button>
+          <Button onPress={() => go(plan.blocks.length)}>{say('endSession')}</Button>
         </span>
       </Screen>
     </InsteadOfPage>

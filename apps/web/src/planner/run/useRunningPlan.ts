@@ -9,7 +9,8 @@ import {
   type Session,
 } from '@orthokin/core/plan';
 import { useEffect, useState } from 'react';
-import { endRun, keepRun, keptRun } from '../../device/running-plan.js';
+import { v7 } from 'uuid';
+import { endRun, keepRun, keptRun, type Running } from '../../device/running-plan.js';
 import { epochNow } from '../../drill/set-clock.js';
 
 const TICK_MS = 200;
@@ -18,12 +19,13 @@ const LONGEST_MS = 12 * 3_600_000;
 
 /** A session that is run: it goes on where it was when the page is opened again. */
 export function useRunningPlan(planId: string, session: Session) {
-  const [run, setRun] = useState(() => {
+  const [{ sessionId, run }, setRunning] = useState((): Running => {
     const kept = keptRun(planId);
-    const isOfToday = kept !== null && epochNow() - kept.startedAtMs < LONGEST_MS;
-    return isOfToday ? kept : beginPlan(session, epochNow());
+    return kept !== null && epochNow() - kept.run.startedAtMs < LONGEST_MS
+      ? kept
+      : { sessionId: v7(), run: beginPlan(session, epochNow()) };
   });
-  useEffect(() => keepRun(planId, run), [planId, run]);
+  useEffect(() => keepRun(planId, { sessionId, run }), [planId, sessionId, run]);
   const [nowMs, setNowMs] = useState(epochNow);
   useEffect(() => {
     const timer = setInterval(() => setNowMs(epochNow()), TICK_MS);
@@ -31,11 +33,11 @@ export function useRunningPlan(planId: string, session: Session) {
   }, []);
   const now: PlanNow = nowIn(session, run, nowMs);
   const change = (next: PlanRun) => {
-    setRun(next);
+    setRunning({ sessionId, run: next });
     setNowMs(epochNow());
   };
   return {
-    ...{ run, now },
+    ...{ sessionId, run, now },
     toBlock: (place: number) => change(toBlock(session, run, place, epochNow())),
     end: () => endRun(planId),
     pause: () => change(paused(run, epochNow())),

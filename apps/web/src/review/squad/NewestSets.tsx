@@ -57,6 +57,9 @@ export function NewestSets(): ReactElement {
           </p>
         </>
       )}
+      <p style={{ margin: '8px 0 0' }}>
+        <Link to="/plan#held">{say('heldSessions')}</Link>
+      </p>
       <List>
         {sets.map(({ athlete, set }) => (
           <li key={set.id}>

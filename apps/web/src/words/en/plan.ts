@@ -140,7 +140,5 @@ export const plan = {
   somebodyLeft: 'Somebody leaves or comes',
   isHere: '{name} is here',
   plannedAnew: 'Planned anew from the next round on. What was done stands.',
-  sessionDone: 'The session is over.',
-  seeReview: 'See the newest sets',
   careWhile: 'Stop on pain, dizziness or breathlessness that does not settle.',
 } as const;

@@ -90,6 +90,7 @@ export const review = {
     'This set does not count on the ladder: its cues came in an order that gives more away than rung {rung} asks.',
   readingsNotDrawnNotTimedWhere:
     '{readings, plural, one {# rep} other {# reps}} not drawn: not timed where the others are lined up, or timed by something else.',
+  heldSessions: 'Sessions that were held, and what was seen in them',
   newestSets: 'Newest sets',
   readingSets: 'Reading the sets…',
   noSetHasBeenTimedYet: 'No set has been timed yet.',

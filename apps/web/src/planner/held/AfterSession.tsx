@@ -1,0 +1,44 @@
+import type { AttendedBody, HeldSessionReply } from '@orthokin/contract';
+import type { ReactElement, ReactNode } from 'react';
+import { Attended } from './Attended.js';
+import { EffortScale } from './EffortScale.js';
+
+/** What is asked once after a session: how hard it was, for all at once or one by one. */
+export function AfterSession({
+  session,
+  nameOf,
+  onChange,
+  children,
+}: {
+  session: HeldSessionReply;
+  nameOf: (athleteId: string) => string;
+  onChange: (session: HeldSessionReply) => void;
+  /** Between the one answer for all and those of each. */
+  children?: ReactNode;
+}): ReactElement {
+  const { attended } = session;
+  const changed = (change: (one: AttendedBody) => AttendedBody) =>
+    onChange({ ...session, attended: attended.map(change) });
+  const [first] = attended;
+  const isForAll = attended.every(({ effort }) => effort === first?.effort);
+  return (
+    <>
+      {first && (
+        <EffortScale
+          value={isForAll ? first.effort : null}
+          onChange={(effort) => changed((one) => ({ ...one, effort }))}
+        />
+      )}
+      {children}
+      {first && (
+        <Attended
+          attended={attended}
+          nameOf={nameOf}
+          onChange={(athleteId, part) =>
+            changed((one) => (one.athleteId === athleteId ? { ...one, ...part } : one))
+          }
+        />
+      )}
+    </>
+  );
+}
