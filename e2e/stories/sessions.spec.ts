@@ -59,6 +59,11 @@ test('a session is kept though the network goes: who was there, how hard it was,
   await expect(
     page.getByText(/^Juno Marlock, last time .*flat feet; Waits on the heels$/),
   ).toBeVisible();
+  // A draft names who it is for, and can be taken back.
+  await page.getByRole('button', { name: 'Draft it from where they stand' }).click();
+  await expect(page.getByRole('row', { name: /Flat feet: Juno/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('row', { name: /Flat feet: Juno/ })).toBeHidden();
   await page.goto('/people');
   await page.getByRole('link', { name: 'Juno Marlock' }).first().click();
   await expect(page.getByText('Waits on the heels')).toBeVisible();

@@ -1,6 +1,13 @@
 import { rotation, usualBlock, type PlanFinding } from '@orthokin/core/plan';
 import { fullest, spotIn, threadsOf } from '../src/planner/threads.js';
-import { clockWords, findingWords, howWords, minutesOf, wallClock } from '../src/words/plan.js';
+import {
+  clockWords,
+  draftWords,
+  findingWords,
+  howWords,
+  minutesOf,
+  wallClock,
+} from '../src/words/plan.js';
 
 test('times of a session are said as clocks on a wall and as countdowns', () => {
   expect(wallClock('17:45', 20 * 60)).toBe('18:05');
@@ -41,4 +48,21 @@ test('every athlete is at one spot in every round, and nobody shares it', () => 
   }
   expect(fullest(rounds)).toEqual({ stations: 2, helps: 4, rests: 1 });
   expect(rounds[0] && spotIn(rounds[0], 'nobody')).toBeNull();
+});
+
+test('a drafted block names who it is for, as many as there is room for', () => {
+  const words = {
+    nameOf: (id: string) => `${id} Somebody`,
+    faultName: () => 'flat feet',
+    mendOf: () => 'Heels off the floor.',
+  };
+  const of = (athleteIds: string[]) =>
+    draftWords({ why: 'a fault', fault: 'flat feet', athleteIds }, words);
+  expect(of(['Anna', 'Ben'])).toEqual({
+    ...{ title: 'Flat feet: Anna, Ben', needs: 'Heels off the floor.' },
+  });
+  const many = of(Array.from({ length: 60 }, (_, i) => `Maximiliana${i}`)).title ?? '';
+  expect(many.length).toBeLessThanOrEqual(80);
+  expect(many).toMatch(/and 5\d more$/);
+  expect(draftWords({ why: 'as usual' }, words)).toEqual({});
 });

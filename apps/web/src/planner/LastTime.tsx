@@ -1,4 +1,3 @@
-import type { SessionNoteReply } from '@orthokin/contract';
 import { loadRises } from '@orthokin/core/plan';
 import { useContext, type ReactElement } from 'react';
 import { useLoads, useSessionNotes } from '../api/sessions.js';
@@ -6,15 +5,7 @@ import { FaultNames } from '../parts/fault-names.js';
 import { Heading } from '../parts/Text.js';
 import { dateWords, semicolonList } from '../words/format.js';
 import { noteWords, riseWords, say } from '../words/session.js';
-
-/** What was seen of somebody (`null`: of everybody) when something was seen last. */
-function lastOf(
-  notes: readonly SessionNoteReply[],
-  athleteId: string | null,
-): readonly SessionNoteReply[] {
-  const own = notes.filter((note) => note.athleteId === athleteId);
-  return own.filter(({ sessionId }) => sessionId === own[0]?.sessionId).reverse();
-}
+import { lastOf } from './last-of.js';
 
 /** What to know of those who come when a session is planned: what was seen last, whose week is heavy. */
 export function LastTime({

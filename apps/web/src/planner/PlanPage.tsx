@@ -32,6 +32,7 @@ import { blockName, findingWords, kindWords, minutesOf, say } from '../words/pla
 import { AboutPlan } from './AboutPlan.js';
 import { BlockForm } from './BlockForm.js';
 import { BlockList } from './BlockList.js';
+import { DraftIt } from './DraftIt.js';
 import { FollowOne } from './FollowOne.js';
 import { Hour } from './Hour.js';
 import { LastTime } from './LastTime.js';
@@ -185,6 +186,7 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
       )}
       <AboutPlan planned={present} onChange={set} />
       <WhoComes athleteIds={athleteIds} onChange={(ids) => set({ athleteIds: ids })} />
+      <DraftIt {...{ athleteIds, nameOf }} onDraft={(drafted) => setBlocks(() => drafted)} />
       <LastTime {...{ athleteIds, nameOf }} day={present.day} />
       <Columns>
         <section aria-label={say('blocks')}>

@@ -1,12 +1,16 @@
+import { LONGEST_NEEDS, LONGEST_TITLE } from '@orthokin/core/plan';
 import type {
   Block,
   BlockKind,
+  DraftReason,
   HelperRole,
   PlanFinding,
   PlayObject,
   TemplateName,
   Trained,
 } from '@orthokin/core/plan';
+import type { Fault } from '@orthokin/core/timing';
+import { capital, commaList } from './format.js';
 import { plan as en } from './en/plan.js';
 import { speaker } from './say.js';
 
@@ -62,6 +66,46 @@ const TEMPLATE_WORDS: Readonly<Record<TemplateName, readonly [name: string, mean
 /** What a template is called, and what it is for. */
 export const templateWords = (name: TemplateName): readonly [name: string, means: string] =>
   TEMPLATE_WORDS[name];
+
+/** People by their first names, as far as there is room. */
+function shortNames(names: readonly string[], inWords: (names: string) => string): string {
+  const short = names.map((name) => name.split(' ')[0] ?? name);
+  for (let kept = short.length; kept > 0; kept--) {
+    const some = commaList(short.slice(0, kept));
+    const more = short.length - kept;
+    const words = inWords(more > 0 ? say('andMore', { names: some, more }) : some);
+    if (words.length <= LONGEST_TITLE) return words;
+  }
+  return inWords(String(short.length)).slice(0, LONGEST_TITLE);
+}
+
+/** What a drafted block is called and needs, by why it is there; nothing where it is as usual. */
+export function draftWords(
+  reason: DraftReason,
+  words: {
+    readonly nameOf: (athleteId: string) => string;
+    readonly faultName: (fault: Fault) => string;
+    readonly mendOf: (fault: Fault) => string;
+  },
+): Partial<Pick<Block, 'title' | 'needs'>> {
+  if (reason.why === 'as usual') return {};
+  const names = reason.athleteIds.map(words.nameOf);
+  switch (reason.why) {
+    case 'a fault': {
+      const fault = capital(words.faultName(reason.fault));
+      return {
+        title: shortNames(names, (some) => say('draftFault', { fault, names: some })),
+        needs: words.mendOf(reason.fault).slice(0, LONGEST_NEEDS),
+      };
+    }
+    case 'a slower side':
+      return { title: shortNames(names, (some) => say('draftSide', { names: some })) };
+    case 'ready for the next rung':
+      return { title: shortNames(names, (some) => say('draftReady', { names: some })) };
+    case 'never timed':
+      return { title: shortNames(names, (some) => say('draftUntimed', { names: some })) };
+  }
+}
 
 /** How long it is and how it goes, in a few words. */
 export const howWords = ({ how, minutes, sets, workS, stations }: Block): string =>

@@ -15,6 +15,7 @@ export {
   type PlayObject,
   type Trained,
 } from './block.js';
+export { draftedFrom, type DraftedBlock, type DraftReason, type Stands } from './drafted.js';
 export { halved, replaced } from './edit.js';
 export { planFindings, type PlanFinding } from './findings.js';
 export { fitted } from './fit.js';
