@@ -1,0 +1,201 @@
+import { DAY_MS, dayNumber } from '../stats/index.js';
+import type { Block } from './block.js';
+import { fitted } from './fit.js';
+import type { Session } from './session.js';
+
+/** What a week is about (handbook 8). */
+export const THEMES = [
+  'test',
+  'one zone',
+  'another zone',
+  'sequences',
+  'everything together',
+  'other',
+] as const;
+export type Theme = (typeof THEMES)[number];
+
+/** How much a week asks: a lighter one is shorter, in one that is off nobody trains. */
+export const WEEK_KINDS = ['usual', 'lighter', 'off'] as const;
+export type WeekKind = (typeof WEEK_KINDS)[number];
+
+/** Most weeks of a programme. */
+export const MOST_WEEKS = 26;
+/** Least and most practice at home that a week can aim at, min. */
+export const HOME_MINUTES = [0, 600] as const;
+/** Longest words on a week, in characters. */
+export const LONGEST_WEEK_NOTE = 200;
+
+/** A week of a programme. */
+export interface ProgrammeWeek {
+  readonly theme: Theme;
+  readonly kind: WeekKind;
+  /** Aimed at for practice at home, min. */
+  readonly homeMinutes: number;
+  /** In the coach's own words. */
+  readonly note: string;
+}
+
+/** Training over weeks, for some athletes. */
+export interface Programme {
+  readonly name: string;
+  /** Its first day, a Monday, YYYY-MM-DD. */
+  readonly startsOn: string;
+  readonly athleteIds: readonly string[];
+  readonly weeks: readonly ProgrammeWeek[];
+}
+
+/** A week as it usually is. */
+export const usualWeek = (theme: Theme): ProgrammeWeek => ({
+  ...{ theme, kind: 'usual', homeMinutes: 40, note: '' },
+});
+
+/** Six weeks by zones, the first and the last with the same test, the fourth lighter. */
+export const sixWeeks = (): ProgrammeWeek[] => [
+  usualWeek('test'),
+  usualWeek('one zone'),
+  usualWeek('another zone'),
+  { ...usualWeek('sequences'), kind: 'lighter' },
+  usualWeek('everything together'),
+  usualWeek('test'),
+];
+
+const dayAt = (number: number): string => new Date(number * DAY_MS).toISOString().slice(0, 10);
+
+/** A calendar day so many days later, or earlier. */
+export const daysLater = (day: string, days: number): string => dayAt(dayNumber(day) + days);
+
+/** Days since the Monday on or before a day: 0 on a Monday, 6 on a Sunday. */
+export const weekdayOf = (day: string): number => (((dayNumber(day) + 3) % 7) + 7) % 7;
+
+/** The Monday on or before a day. */
+export const mondayOf = (day: string): string => daysLater(day, -weekdayOf(day));
+
+/** The place of a day's week in a programme, from 0; `null` outside of it. */
+export function weekOf(
+  { startsOn, weeks }: Pick<Programme, 'startsOn' | 'weeks'>,
+  day: string,
+): number | null {
+  const place = Math.floor((dayNumber(day) - dayNumber(startsOn)) / 7);
+  return place >= 0 && place < weeks.length ? place : null;
+}
+
+/** Of a lighter week a session has this share of its usual time. */
+export const LIGHTER_SHARE = 0.6;
+
+/** A session as a lighter week has it: shorter, its warm-up, cool-down and rests as they were. */
+export function lighter<Own extends Session>(session: Own): Own {
+  const minutes = Math.max(1, Math.round(LIGHTER_SHARE * session.minutes));
+  return { ...session, minutes, blocks: fitted({ ...session, minutes }) };
+}
+
+/**
+ * The days a programme trains on: these weekdays of every week that is not off.
+ * @param weekdays 0 Monday to 6 Sunday
+ */
+export const trainingDays = (
+  { startsOn, weeks }: Pick<Programme, 'startsOn' | 'weeks'>,
+  weekdays: readonly number[],
+): { readonly day: string; readonly week: ProgrammeWeek }[] =>
+  weeks.flatMap((week, place) =>
+    week.kind === 'off'
+      ? []
+      : [...weekdays]
+          .sort((a, b) => a - b)
+          .map((weekday) => ({ day: daysLater(startsOn, 7 * place + weekday), week })),
+  );
+
+/** A planned session, as far as a programme looks at it. */
+export type OfProgramme = Pick<Session, 'day' | 'minutes' | 'athleteIds' | 'blocks'> & {
+  readonly id: string;
+};
+
+/** Something about a programme that a coach may want to change. */
+export type ProgrammeFinding =
+  | { readonly finding: 'no test first' | 'no test last' }
+  /** What is asked first and last cannot be compared. */
+  | { readonly finding: 'tests differ'; readonly days: readonly [string, string] }
+  | { readonly finding: 'trains while off'; readonly day: string }
+  | { readonly finding: 'nothing in it'; readonly place: number };
+
+const asTest = (blocks: readonly Block[]): string =>
+  JSON.stringify(
+    blocks
+      .filter(({ kind }) => kind === 'cued drill')
+      .map(({ how, sets, workS, restS, patternId }) => [how, sets, workS, restS, patternId]),
+  );
+
+/** What to look at again in a programme: first and last week test the same thing the same way (handbook 8). */
+export function programmeFindings(
+  programme: Programme,
+  sessions: readonly OfProgramme[],
+): ProgrammeFinding[] {
+  const { weeks } = programme;
+  const inWeek = (place: number): OfProgramme[] =>
+    sessions
+      .filter(({ day }) => weekOf(programme, day) === place)
+      .sort((one, other) => one.day.localeCompare(other.day));
+  const [first] = inWeek(0);
+  const last = inWeek(weeks.length - 1).at(-1);
+  const tested = weeks[0]?.theme === 'test' && weeks.at(-1)?.theme === 'test';
+  return [
+    ...(weeks[0]?.theme === 'test' ? [] : [{ finding: 'no test first' } as const]),
+    ...(weeks.at(-1)?.theme === 'test' ? [] : [{ finding: 'no test last' } as const]),
+    ...(tested && first && last && first !== last && asTest(first.blocks) !== asTest(last.blocks)
+      ? [{ finding: 'tests differ', days: [first.day, last.day] } as const]
+      : []),
+    ...weeks.flatMap(({ kind }, place): ProgrammeFinding[] => {
+      const own = inWeek(place);
+      return kind === 'off'
+        ? own.map(({ day }) => ({ finding: 'trains while off', day }))
+        : own.length === 0
+          ? [{ finding: 'nothing in it', place }]
+          : [];
+    }),
+  ];
+}
+
+/** What somebody has done of a week, against what was planned for them. */
+export interface WeekDone {
+  readonly planned: number;
+  readonly done: number;
+  /** In sessions of the programme, min. */
+  readonly plannedMinutes: number;
+  readonly doneMinutes: number;
+}
+
+/** Who was at a session that was planned. */
+export interface Held {
+  readonly planId: string | null;
+  readonly attended: readonly { readonly athleteId: string; readonly minutes: number }[];
+}
+
+/** Done against planned, of each athlete of a programme and each of its weeks. */
+export function doneAgainstPlanned(
+  programme: Programme,
+  sessions: readonly OfProgramme[],
+  held: readonly Held[],
+): ReadonlyMap<string, readonly WeekDone[]> {
+  const sum = (some: readonly { readonly minutes: number }[]): number =>
+    some.reduce((total, { minutes }) => total + minutes, 0);
+  return new Map(
+    programme.athleteIds.map((athleteId) => [
+      athleteId,
+      programme.weeks.map((_, place): WeekDone => {
+        const own = sessions.filter(
+          ({ day, athleteIds }) =>
+            weekOf(programme, day) === place && athleteIds.includes(athleteId),
+        );
+        const done = own.flatMap(({ id }) => {
+          const there = held
+            .filter(({ planId }) => planId === id)
+            .flatMap(({ attended }) => attended.filter((one) => one.athleteId === athleteId));
+          return there.length > 0 ? [{ minutes: sum(there) }] : [];
+        });
+        return {
+          ...{ planned: own.length, done: done.length },
+          ...{ plannedMinutes: sum(own), doneMinutes: sum(done) },
+        };
+      }),
+    ]),
+  );
+}
