@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { CLUB_LISTS, type ClubList } from '@orthokin/contract';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { blankPattern } from '@orthokin/core/footwork';
-import { usualBlock } from '@orthokin/core/plan';
+import { sixWeeks, usualBlock } from '@orthokin/core/plan';
 import { USUAL_LADDER } from '@orthokin/core/progress';
 import { TYPICAL_ATHLETE } from '@orthokin/core/simulation';
 import { plainToInstance } from 'class-transformer';
@@ -58,6 +58,10 @@ const GOOD: Readonly<Record<ClubList, object>> = {
   plans: {
     ...{ id: v7(), name: 'Thursday', day: '2026-03-05', startsAt: '17:00', minutes: 60 },
     ...{ athleteIds: [athleteId], blocks: [usualBlock(v7(), 'cued drill')], revision: 1 },
+  },
+  programmes: {
+    ...{ id: v7(), name: 'Autumn', startsOn: '2026-03-02', athleteIds: [athleteId] },
+    ...{ weeks: sixWeeks(), revision: 1 },
   },
   sessions: {
     ...{

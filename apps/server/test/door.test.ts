@@ -1,6 +1,6 @@
 import { get } from 'node:http';
 import type { SquadLineReply } from '@orthokin/contract';
-import { usualBlock } from '@orthokin/core/plan';
+import { sixWeeks, usualBlock } from '@orthokin/core/plan';
 import { USUAL_LADDER } from '@orthokin/core/progress';
 import { v7 } from 'uuid';
 import { TestServer } from './support/server.js';
@@ -86,6 +86,10 @@ function goodBodies(): Record<string, Record<string, Json>> {
     PlanBody: {
       ...{ name: 'Thursday', day: '2026-03-05', startsAt: '17:00', minutes: 60 },
       ...{ athleteIds: [athleteId], blocks: [plain(usualBlock(v7(), 'cued drill'))], revision: 1 },
+    },
+    ProgrammeBody: {
+      ...{ name: 'Autumn', startsOn: '2026-03-02', athleteIds: [athleteId], revision: 1 },
+      weeks: plain(sixWeeks().slice(0, 1)),
     },
     HeldSessionBody: {
       ...{ planId: v7(), name: 'Thursday', day: now.slice(0, 10), startedAt: now, endedAt: now },

@@ -1,5 +1,5 @@
-import type { PlanBody, PlanReply } from '@orthokin/contract';
-import { blocksFrom, usualBlock } from '@orthokin/core/plan';
+import type { PlanBody, PlanReply, ProgrammeBody, ProgrammeReply } from '@orthokin/contract';
+import { blocksFrom, sixWeeks, usualBlock } from '@orthokin/core/plan';
 import { v7 } from 'uuid';
 import { TestServer } from './support/server.js';
 
@@ -17,7 +17,7 @@ async function thursday(change: Partial<PlanBody> = {}): Promise<PlanBody> {
   const athleteIds = (await server.squad()).map(({ athlete }) => athlete.id).slice(0, 4);
   return {
     ...{ name: 'Thursday', day: '2026-11-26', startsAt: '17:00', minutes: 60, revision: 1 },
-    ...{ athleteIds, blocks: blocksFrom('squad', v7) },
+    ...{ athleteIds, blocks: blocksFrom('squad', v7), programmeId: null },
     ...change,
   };
 }
@@ -58,6 +58,34 @@ test('sent twice it is one change; of two who change it at once one is told', as
   expect(kept).toEqual(taken[0]?.body);
   // Who was told reads it anew and changes that.
   await save({ ...body, name: 'After all', revision: 3 }, id).expect(200);
+});
+
+test('weeks are kept, begin on a Monday, and count their changes; their sessions name them', async () => {
+  const id = v7();
+  const { athleteIds } = await thursday();
+  const body: ProgrammeBody = {
+    ...{ name: 'Autumn', startsOn: '2026-11-23', athleteIds, weeks: sixWeeks(), revision: 1 },
+  };
+  const saveWeeks = (change: Partial<ProgrammeBody> = {}) =>
+    server.put(server.club(`programmes/${id}`), { ...body, ...change });
+  await saveWeeks().expect(200);
+  await saveWeeks().expect(200);
+  await saveWeeks({ name: 'Winter', revision: 2 }).expect(200);
+  await saveWeeks({ name: 'Spring', revision: 2 }).expect(409);
+  const all = (await server.get(server.club('programmes')).expect(200)).body as ProgrammeReply[];
+  expect(all).toEqual([{ id, ...body, name: 'Winter', revision: 2 }]);
+  for (const [change, field] of [
+    [{ startsOn: '2026-11-24' }, 'startsOn'],
+    [{ weeks: [] }, 'weeks'],
+    [{ athleteIds: [v7()] }, 'athleteIds[0]'],
+  ] as const) {
+    const { text } = await saveWeeks({ ...change, revision: 3 }).expect(400);
+    expect(text).toContain(field);
+  }
+  const planId = v7();
+  await save(await thursday({ programmeId: id }), planId).expect(200);
+  await server.delete(server.club(`programmes/${id}`)).expect(200);
+  expect((await plans()).find((plan) => plan.id === planId)?.programmeId).toBe(id);
 });
 
 test('what is no plan is refused by the field; who is gone is left out', async () => {

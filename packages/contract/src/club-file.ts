@@ -35,6 +35,7 @@ import { AboutAthlete } from './person.js';
 import { CareBody } from './care.js';
 import { GroupBody } from './group.js';
 import { HeldSessionReply, SessionNoteReply } from './held-session.js';
+import { ProgrammeReply } from './programme.js';
 import { PlanReply } from './plan.js';
 import { SetNoteBody } from './course.js';
 import { DrillSetBody, RepBody } from './drill.js';
@@ -283,6 +284,8 @@ export class ClubFileGroup extends GroupBody {
 
 export class ClubFilePlan extends PlanReply {}
 
+export class ClubFileProgramme extends ProgrammeReply {}
+
 export class ClubFileSession extends HeldSessionReply {}
 
 export class ClubFileSessionNote extends SessionNoteReply {}
@@ -316,6 +319,7 @@ export const CLUB_LISTS = {
   plans: ClubFilePlan,
   sessions: ClubFileSession,
   sessionNotes: ClubFileSessionNote,
+  programmes: ClubFileProgramme,
 } as const;
 
 export type ClubList = keyof typeof CLUB_LISTS;

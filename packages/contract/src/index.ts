@@ -49,6 +49,7 @@ export {
   WeekLoadReply,
 } from './held-session.js';
 export { BlockBody, PlanBody, PlanReply } from './plan.js';
+export { ProgrammeBody, ProgrammeReply, ProgrammeWeekBody } from './programme.js';
 export { ClubBody, ClubReply, FaultCountReply, FaultWordsBody } from './club.js';
 export {
   AddedAthlete,
@@ -84,11 +85,13 @@ export {
   NewRepPath,
   GroupPath,
   PlanPath,
+  ProgrammePath,
   SessionPath,
   NewAthletePath,
   NewCarePath,
   NewGroupPath,
   NewPlanPath,
+  NewProgrammePath,
   NewSessionPath,
   NewClubPath,
   NewSetPath,

@@ -89,6 +89,16 @@ export class PlanPath extends ClubPath {
   planId: string;
 }
 
+export class NewProgrammePath extends ClubPath {
+  @IsUUID(7)
+  programmeId: string;
+}
+
+export class ProgrammePath extends ClubPath {
+  @IsUUID()
+  programmeId: string;
+}
+
 export class NewSessionPath extends ClubPath {
   @IsUUID(7)
   sessionId: string;

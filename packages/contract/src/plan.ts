@@ -22,6 +22,7 @@ import {
   IsArray,
   IsIn,
   IsInt,
+  IsOptional,
   IsString,
   IsUUID,
   Length,
@@ -122,6 +123,11 @@ export class PlanBody implements Session {
   @ValidateNested({ each: true })
   @Type(() => BlockBody)
   blocks: readonly BlockBody[];
+
+  /** The programme it is part of; it may be gone since. */
+  @IsOptional()
+  @IsUUID()
+  programmeId?: string | null;
 
   /** One more than that of the plan it was made from: two who change it at once are told. */
   @IsInt()

@@ -37,6 +37,8 @@ import type {
   PersonReply,
   PlanBody,
   PlanReply,
+  ProgrammeBody,
+  ProgrammeReply,
   RepBody,
   RepReply,
   RungMoveBody,
@@ -136,6 +138,10 @@ export const ROUTES = {
   plan: get<PlanReply>()('clubs/:clubId/plans/:planId'),
   savePlan: put<PlanBody, PlanReply>()('clubs/:clubId/plans/:planId'),
   removePlan: remove('clubs/:clubId/plans/:planId'),
+
+  programmes: get<ProgrammeReply[]>()('clubs/:clubId/programmes'),
+  saveProgramme: put<ProgrammeBody, ProgrammeReply>()('clubs/:clubId/programmes/:programmeId'),
+  removeProgramme: remove('clubs/:clubId/programmes/:programmeId'),
 
   heldSessions: get<HeldSessionReply[]>()('clubs/:clubId/held-sessions'),
   heldSession: get<HeldSessionReply>()('clubs/:clubId/held-sessions/:sessionId'),

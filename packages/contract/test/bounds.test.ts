@@ -17,6 +17,7 @@ const TAKEN: readonly Class[] = [
   contract.ClubBody,
   contract.GroupBody,
   contract.PlanBody,
+  contract.ProgrammeBody,
   contract.HeldSessionBody,
   contract.SessionNoteBody,
   contract.WatchedBody,

@@ -6,7 +6,7 @@ import { repsPart, setsPart } from '../domains/drills/drills.part.js';
 import { groupsPart } from '../domains/groups/groups.part.js';
 import { notesPart } from '../domains/notes/notes.part.js';
 import { patternsPart } from '../domains/patterns/patterns.part.js';
-import { plansPart } from '../domains/plans/plans.part.js';
+import { plansPart, programmesPart } from '../domains/plans/plans.part.js';
 import { sessionNotesPart, sessionsPart } from '../domains/sessions/sessions.part.js';
 import { laddersPart, movesPart, ownLaddersPart } from '../domains/progress/progress.part.js';
 
@@ -25,6 +25,7 @@ export const CLUB_PARTS: { readonly [List in ClubList]: ClubPart<List> } = {
   plans: plansPart,
   sessions: sessionsPart,
   sessionNotes: sessionNotesPart,
+  programmes: programmesPart,
 };
 
 export const CLUB_LIST_NAMES = Object.keys(CLUB_PARTS) as ClubList[];

@@ -24,6 +24,10 @@ export class Plan extends ClubOwned {
   @Property({ type: 'json' })
   blocks!: readonly BlockBody[];
 
+  /** Of a programme that may be gone since. */
+  @Property({ type: 'uuid', nullable: true })
+  programmeId!: string | null;
+
   @Property({ type: 'int' })
   revision!: number;
 }

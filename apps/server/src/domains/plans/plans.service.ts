@@ -2,7 +2,8 @@ import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { PlanBody, PlanReply } from '@orthokin/contract';
 import { wrong } from '@orthokin/core/result';
-import { accepted, conflict, unknown } from '../../platform/http/refusals.js';
+import { accepted, unknown } from '../../platform/http/refusals.js';
+import { saveRevised } from '../../platform/storage/save-revised.js';
 import { AthletesService } from '../athletes/athletes.service.js';
 import { Club } from '../clubs/club.entity.js';
 import { PatternRow } from '../patterns/pattern.entity.js';
@@ -35,30 +36,8 @@ export class PlansService {
   /** Plans a session, or changes one; refused where somebody else changed it meanwhile. */
   async save(clubId: string, id: string, body: PlanBody): Promise<PlanReply> {
     await this.check(clubId, body);
-    const { revision } = body;
-    const rows = await this.em.execute<{ revision: number }[]>(
-      `insert into plan (club_id, id, name, day, starts_at, minutes, athlete_ids, blocks, revision)
-       values (?, ?, ?, ?, ?, ?, ?::jsonb, ?::jsonb, ?)
-       on conflict (club_id, id) do update set name = excluded.name, day = excluded.day,
-         starts_at = excluded.starts_at, minutes = excluded.minutes,
-         athlete_ids = excluded.athlete_ids, blocks = excluded.blocks, revision = excluded.revision
-       where plan.revision = excluded.revision - 1 or plan = excluded
-       returning revision`,
-      [
-        ...[clubId, id, body.name, body.day, body.startsAt, body.minutes],
-        ...[JSON.stringify(body.athleteIds), JSON.stringify(body.blocks), revision],
-      ],
-    );
-    if (rows.length === 0) {
-      const now = await this.em
-        .fork()
-        .findOneOrFail(Plan, { clubId, id }, { fields: ['revision'] });
-      throw conflict(
-        'revision',
-        String(revision),
-        `${now.revision + 1}: somebody else has changed this plan meanwhile`,
-      );
-    }
+    const { programmeId = null, ...plan } = body;
+    await saveRevised(this.em, Plan, { clubId, id, programmeId, ...plan }, 'plan');
     return { id, ...body };
   }
 
@@ -81,9 +60,9 @@ export class PlansService {
 
 /** A plan as it is kept, but for those who are gone. */
 const planReply = (
-  { id, name, day, startsAt, minutes, athleteIds, blocks, revision }: Plan,
+  { id, name, day, startsAt, minutes, athleteIds, blocks, programmeId, revision }: Plan,
   known: ReadonlySet<string>,
 ): PlanReply => ({
-  ...{ id, name, day, startsAt, minutes, blocks, revision },
+  ...{ id, name, day, startsAt, minutes, blocks, programmeId, revision },
   athleteIds: athleteIds.filter((athleteId) => known.has(athleteId)),
 });
