@@ -12,6 +12,7 @@ export const keys = {
   groups: (clubId: string) => ['club', clubId, 'groups'] as const,
   plans: (clubId: string) => ['club', clubId, 'plan'] as const,
   plan: (clubId: string, planId: string) => ['club', clubId, 'plan', planId] as const,
+  programmes: (clubId: string) => ['club', clubId, 'programmes'] as const,
   heldSessions: (clubId: string) => ['club', clubId, 'held'] as const,
   heldSession: (clubId: string, sessionId: string) => ['club', clubId, 'held', sessionId] as const,
   sessionSets: (clubId: string, sessionId: string) =>

@@ -62,6 +62,9 @@ const film = async () => ({ Component: (await import('../film/FilmPage.js')).Fil
 const plans = async () => ({ Component: (await import('../planner/PlansPage.js')).PlansPage });
 const plan = async () => ({ Component: (await import('../planner/PlanPage.js')).PlanPage });
 const runPlan = async () => ({ Component: (await import('../planner/run/RunPage.js')).RunPage });
+const weeks = async () => ({
+  Component: (await import('../planner/weeks/WeeksPage.js')).WeeksPage,
+});
 const held = async () => ({ Component: (await import('../planner/held/HeldPage.js')).HeldPage });
 const planSheet = async () => ({
   Component: (await import('../planner/PlanSheet.js')).PlanSheet,
@@ -141,6 +144,7 @@ export const router = createBrowserRouter([
       { index: true, element: <Home /> },
       { path: 'clubs', lazy: welcome },
       { path: 'plan', lazy: plans },
+      { path: 'plan/weeks/:programmeId', lazy: weeks },
       { path: 'plan/held/:sessionId', lazy: held },
       { path: 'plan/:planId', lazy: plan },
       { path: 'plan/:planId/run', lazy: runPlan },

@@ -1,12 +1,11 @@
 import { LONGEST_NAME } from '@orthokin/core/people';
 import { SESSION_MINUTES } from '@orthokin/core/plan';
-import { ok, wrong } from '@orthokin/core/result';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { DateField } from '../parts/form/DateField.js';
 import { CountField } from '../parts/form/NumberFields.js';
 import { TextField } from '../parts/form/TextField.js';
-import { TypedField } from '../parts/form/TypedField.js';
+import { TimeField } from '../parts/form/TimeField.js';
 import { MIDDLE } from '../parts/tokens.js';
 import { say } from '../words/plan.js';
 import type { Planned } from './planned.js';
@@ -22,14 +21,6 @@ const Fields = styled.div`
 `;
 
 const [LEAST_MINUTES, MOST_MINUTES] = SESSION_MINUTES;
-
-/** A time of day as it is typed: 17:30, 17.30 or 1730. */
-const timeOf = (text: string) => {
-  const [, hours, minutes] = /^(\d{1,2})[:.]?([0-5]\d)$/.exec(text.trim()) ?? [];
-  return hours === undefined || Number(hours) > 23
-    ? wrong('', text, '17:30')
-    : ok(`${hours.padStart(2, '0')}:${minutes}`);
-};
 
 /** What a session is called, when it begins and how long there is. */
 export const AboutPlan = ({
@@ -52,11 +43,9 @@ export const AboutPlan = ({
       value={day}
       onChange={(to) => to !== null && onChange({ day: to })}
     />
-    <TypedField<string>
+    <TimeField
       label={say('startsAt')}
       value={startsAt}
-      show={(time) => time}
-      parse={timeOf}
       onChange={(to) => onChange({ startsAt: to })}
     />
     <CountField

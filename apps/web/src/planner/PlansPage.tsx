@@ -1,20 +1,19 @@
-import { parseDate } from '@internationalized/date';
 import type { PlanBody, PlanReply } from '@orthokin/contract';
-import { blocksFrom, TEMPLATE_NAMES, type TemplateName } from '@orthokin/core/plan';
+import { blocksFrom, daysLater, TEMPLATE_NAMES, type TemplateName } from '@orthokin/core/plan';
 import { useState, type ReactElement } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { v7 } from 'uuid';
 import { usePlans, useRemovePlan, useSavePlan } from '../api/plans.js';
 import { localDay } from '../device/local-day.js';
 import { Button } from '../parts/Button.js';
-import { Lines } from '../parts/Lines.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
 import { colour } from '../parts/tokens.js';
-import { dateWords } from '../words/format.js';
 import { say, templateWords } from '../words/plan.js';
 import { HeldLately } from './held/HeldLately.js';
+import { WeeksList } from './weeks/WeeksList.js';
+import { PlanList } from './PlanList.js';
 import { plannedOf, type Planned } from './planned.js';
 
 const Templates = styled.ul`
@@ -33,23 +32,6 @@ const Templates = styled.ul`
   }
   button {
     justify-self: start;
-  }
-`;
-
-const List = styled(Lines)`
-  max-width: 860px;
-  margin-top: 12px;
-  li {
-    min-height: 56px;
-    border-top: 1px solid ${colour('rule')};
-  }
-  a {
-    font-weight: 650;
-  }
-  .end {
-    display: flex;
-    gap: 8px;
-    margin-left: auto;
   }
 `;
 
@@ -74,6 +56,18 @@ export function PlansPage(): ReactElement {
     });
     save.mutate({ planId, body }, { onSuccess: () => void navigate(`/plan/${planId}`) });
   };
+  const copy = (plan: PlanReply) =>
+    save.mutate({
+      planId: v7(),
+      body: anew({ ...plannedOf(plan), day: daysLater(plan.day, 7) }),
+    });
+  const takeAway = (plan: PlanReply) =>
+    remove.mutate(plan.id, { onSuccess: () => setRemoved(plan) });
+  const [today] = useState(() => localDay(new Date()));
+  const [isLookingBack, setLookingBack] = useState(false);
+  const all = plans.data ?? [];
+  const coming = all.filter(({ day }) => day >= today).reverse();
+  const earlier = all.filter(({ day }) => day < today);
   const failed = save.error ?? remove.error;
   return (
     <Page name={say('plan')}>
@@ -96,43 +90,20 @@ export function PlansPage(): ReactElement {
           </Button>
         </Quiet>
       )}
-      {plans.data && plans.data.length > 0 && (
-        <List>
-          {plans.data.map((plan) => (
-            <li key={plan.id}>
-              <Link to={`/plan/${plan.id}`}>{plan.name}</Link>
-              <Quiet as="span">
-                {say('planLine', {
-                  ...{ day: dateWords(plan.day), time: plan.startsAt, minutes: plan.minutes },
-                  count: plan.athleteIds.length,
-                })}
-              </Quiet>
-              <span className="end">
-                <Button
-                  aria-label={say('copyOfPlan', { name: plan.name })}
-                  onPress={() =>
-                    save.mutate({
-                      planId: v7(),
-                      body: anew({
-                        ...plannedOf(plan),
-                        day: parseDate(plan.day).add({ weeks: 1 }).toString(),
-                      }),
-                    })
-                  }
-                >
-                  {say('copyPlan')}
-                </Button>
-                <Button
-                  aria-label={say('takePlanAway', { name: plan.name })}
-                  onPress={() => remove.mutate(plan.id, { onSuccess: () => setRemoved(plan) })}
-                >
-                  {say('takeAway')}
-                </Button>
-              </span>
-            </li>
-          ))}
-        </List>
+      {coming.length > 0 && <PlanList plans={coming} onCopy={copy} onTakeAway={takeAway} />}
+      {earlier.length > 0 && (
+        <>
+          <Button
+            aria-expanded={isLookingBack}
+            style={{ marginTop: 12 }}
+            onPress={() => setLookingBack(!isLookingBack)}
+          >
+            {say('earlier', { count: earlier.length })}
+          </Button>
+          {isLookingBack && <PlanList plans={earlier} onCopy={copy} onTakeAway={takeAway} />}
+        </>
       )}
+      <WeeksList />
       <HeldLately />
       {plans.data && (
         <section style={{ marginTop: 30 }}>

@@ -16,8 +16,8 @@ export const draftName = (planId: string): string => `plan-draft.${planId}`;
 
 /** A plan as the server has it. */
 export const plannedOf = (plan: PlanReply): Planned => {
-  const { name, day, startsAt, minutes, athleteIds, blocks } = plan;
-  return { name, day, startsAt, minutes, athleteIds, blocks };
+  const { name, day, startsAt, minutes, athleteIds, blocks, programmeId = null } = plan;
+  return { name, day, startsAt, minutes, athleteIds, blocks, programmeId };
 };
 
 /**

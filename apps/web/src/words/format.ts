@@ -43,6 +43,15 @@ export const longDay = (day: string): string =>
 
 export const timeWords = (iso: string): string => timeOf.format(new Date(iso));
 
+const weekdayNames = new DateFormatter(LOCALE, { weekday: 'short' });
+
+/** The day of the week of a calendar day `YYYY-MM-DD`. */
+export const weekdayName = (day: string): string =>
+  weekdayNames.format(parseDate(day).toDate(zone));
+
+/** A calendar day `YYYY-MM-DD` as a week's page has it: its day of the week, and of the month. */
+export const weekdayWords = (day: string): string => `${weekdayName(day)} ${parseDate(day).day}`;
+
 const ands = new Intl.ListFormat(LOCALE);
 const ors = new Intl.ListFormat(LOCALE, { type: 'disjunction' });
 const commas = new Intl.ListFormat(LOCALE, { type: 'unit', style: 'short' });

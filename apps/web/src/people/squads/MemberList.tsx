@@ -1,18 +1,12 @@
 import { GripVertical, X } from 'lucide-react';
 import type { ReactElement, ReactNode } from 'react';
-import {
-  Button,
-  DropIndicator,
-  GridListItem,
-  isTextDropItem,
-  useDragAndDrop,
-  type DropItem,
-} from 'react-aria-components';
+import { Button, GridListItem } from 'react-aria-components';
 import styled from 'styled-components';
 import { DragList } from '../../parts/DragList.js';
 import type { Drop } from '../../parts/dropped.js';
 import { IconButton } from '../../parts/IconButton.js';
 import { colour } from '../../parts/tokens.js';
+import { useDraggedAbout } from '../../parts/useDraggedAbout.js';
 import { say } from '../../words/people.js';
 
 const KIND = 'orthokin-athlete';
@@ -59,28 +53,9 @@ export function MemberList({
   onDrop: (drop: Drop) => void;
   onRemove?: (id: string) => void;
 }): ReactElement {
-  const takeFrom = async (items: readonly DropItem[], beside: Drop['beside']) =>
-    onDrop({
-      ids: await Promise.all(items.filter(isTextDropItem).map((item) => item.getText(KIND))),
-      beside,
-    });
-  const { dragAndDropHooks } = useDragAndDrop({
-    getItems: (keys) =>
-      [...keys].map((key) => ({
-        [KIND]: String(key),
-        'text/plain': members.find(({ id }) => id === key)?.name ?? '',
-      })),
-    acceptedDragTypes: [KIND],
-    getDropOperation: () => 'move',
-    renderDropIndicator: (target) => <DropIndicator target={target} />,
-    onReorder: ({ keys, target }) =>
-      onDrop({
-        ids: [...keys].map(String),
-        beside: { id: String(target.key), after: target.dropPosition === 'after' },
-      }),
-    onInsert: ({ items, target }) =>
-      void takeFrom(items, { id: String(target.key), after: target.dropPosition === 'after' }),
-    onRootDrop: ({ items }) => void takeFrom(items, null),
+  const dragAndDropHooks = useDraggedAbout({
+    ...{ kind: KIND, onDrop },
+    nameOf: (one) => members.find(({ id }) => id === one)?.name ?? '',
   });
   return (
     <List

@@ -19,6 +19,8 @@ export const plan = {
   empty: 'An empty session',
   emptyMeans: 'Put it together yourself.',
   planLine: '{day}, {time}: {minutes} min for {count, plural, =0 {nobody yet} one {one} other {#}}',
+  earlier: 'Earlier sessions ({count})',
+  allOf: 'All {count}',
   takeAway: 'Take away',
   takePlanAway: 'Take {name} away',
   planGone: '{name} is taken away.',

@@ -1,0 +1,49 @@
+import type { PlanReply, ProgrammeReply } from '@orthokin/contract';
+import { doneAgainstPlanned } from '@orthokin/core/plan';
+import type { ReactElement } from 'react';
+import { useHeldSessions } from '../../api/sessions.js';
+import { FiguresTable } from '../../parts/FiguresTable.js';
+import { Quiet } from '../../parts/Text.js';
+import { say } from '../../words/weeks.js';
+
+/** Who was at how many of the sessions that were planned for them, week by week; nothing before any is planned. */
+export function DoneTable({
+  programme,
+  sessions,
+  nameOf,
+}: {
+  programme: ProgrammeReply;
+  sessions: readonly PlanReply[];
+  nameOf: (athleteId: string) => string;
+}): ReactElement | null {
+  const { data: held = [] } = useHeldSessions();
+  if (sessions.length === 0 || programme.athleteIds.length === 0) return null;
+  const done = doneAgainstPlanned(programme, sessions, held);
+  return (
+    <section style={{ marginTop: 26 }}>
+      <FiguresTable caption={say('done')}>
+        <thead>
+          <tr>
+            <th scope="col">{say('who')}</th>
+            {programme.weeks.map((_, place) => (
+              <th key={place} scope="col">
+                {say('weekShort', { n: place + 1 })}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {[...done].map(([athleteId, weeks]) => (
+            <tr key={athleteId}>
+              <th scope="row">{nameOf(athleteId)}</th>
+              {weeks.map(({ planned, done: came }, place) => (
+                <td key={place}>{planned > 0 && say('doneOf', { done: came, planned })}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </FiguresTable>
+      <Quiet>{say('doneMeans')}</Quiet>
+    </section>
+  );
+}

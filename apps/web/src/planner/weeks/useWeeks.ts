@@ -1,0 +1,112 @@
+import type { PlanBody, PlanReply, ProgrammeReply } from '@orthokin/contract';
+import {
+  blocksFrom,
+  daysLater,
+  lighter,
+  trainingDays,
+  weekdayOf,
+  weekOf,
+} from '@orthokin/core/plan';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { useSavePlan } from '../../api/plans.js';
+import { useSaveProgramme } from '../../api/programmes.js';
+import { capital } from '../../words/format.js';
+import { themeWords } from '../../words/weeks.js';
+import { plannedOf } from '../planned.js';
+import type { Filling } from './FillWeeks.js';
+
+/** A session as a programme first puts it in. */
+function sessionOn(
+  programme: ProgrammeReply,
+  { day, week }: ReturnType<typeof trainingDays>[number],
+  { startsAt, minutes, template }: Filling,
+): PlanBody {
+  const session = {
+    ...{ name: capital(themeWords(week.theme)), day, startsAt, minutes },
+    ...{ athleteIds: programme.athleteIds, blocks: blocksFrom(template, v7), revision: 1 },
+    programmeId: programme.id,
+  };
+  return week.kind === 'lighter' ? lighter(session) : session;
+}
+
+/** What can be done with the weeks of a programme and its sessions. */
+export function useWeeks(programme: ProgrammeReply, sessions: readonly PlanReply[]) {
+  const save = useSaveProgramme();
+  const savePlan = useSavePlan();
+  const [moved, setMoved] = useState<PlanReply | null>(null);
+  const [filled, setFilled] = useState<number | null>(null);
+  const change = (part: Partial<ProgrammeReply>) => {
+    const { id, ...now } = programme;
+    const { id: _, ...changed } = part;
+    save.mutate({
+      programmeId: id,
+      body: { ...now, ...changed, revision: programme.revision + 1 },
+    });
+  };
+  const changeSession = (session: PlanReply, part: Partial<PlanBody>) =>
+    savePlan.mutateAsync({
+      planId: session.id,
+      body: { ...plannedOf(session), ...part, revision: session.revision + 1 },
+    });
+  const addAll = async (bodies: readonly PlanBody[]) => {
+    for (const body of bodies) await savePlan.mutateAsync({ planId: v7(), body });
+  };
+  return {
+    error: save.error ?? savePlan.error,
+    isBusy: savePlan.isPending,
+    change,
+    changeSession,
+    moved,
+    filled,
+    move: async (planId: string, day: string) => {
+      const session = sessions.find(({ id }) => id === planId);
+      if (!session || session.day === day) return;
+      setMoved(session);
+      await changeSession(session, { day }).catch(() => setMoved(null));
+    },
+    moveBack: async () => {
+      const now = sessions.find(({ id }) => id === moved?.id);
+      setMoved(null);
+      if (now && moved) await changeSession(now, { day: moved.day });
+    },
+    fill: async (filling: Filling) => {
+      const taken = new Set(sessions.map(({ day }) => day));
+      const days = trainingDays(programme, filling.weekdays).filter(({ day }) => !taken.has(day));
+      await addAll(days.map((one) => sessionOn(programme, one, filling)));
+      setFilled(days.length);
+    },
+    /** Other weeks for all of it: its sessions go along. */
+    beginOn: async (startsOn: string) => {
+      change({ startsOn });
+      for (const session of sessions) {
+        const place = weekOf(programme, session.day);
+        const day = daysLater(startsOn, 7 * (place ?? 0) + weekdayOf(session.day));
+        if (place !== null) await changeSession(session, { day });
+      }
+    },
+    /** Whoever the programme is for now comes to these sessions too. */
+    takeInto: async (some: readonly PlanReply[]) => {
+      for (const session of some)
+        await changeSession(session, { athleteIds: programme.athleteIds });
+    },
+    /** The same weeks and sessions for others; the id of the new ones. */
+    copy: async (name: string, athleteIds: readonly string[], startsOn: string) => {
+      const programmeId = v7();
+      const { weeks } = programme;
+      await save.mutateAsync({
+        programmeId,
+        body: { name, startsOn, athleteIds, weeks, revision: 1 },
+      });
+      await addAll(
+        sessions.flatMap((session): PlanBody[] => {
+          const place = weekOf(programme, session.day);
+          if (place === null) return [];
+          const day = daysLater(startsOn, 7 * place + weekdayOf(session.day));
+          return [{ ...plannedOf(session), day, athleteIds, programmeId, revision: 1 }];
+        }),
+      );
+      return programmeId;
+    },
+  };
+}
