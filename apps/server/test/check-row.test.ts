@@ -73,7 +73,7 @@ const GOOD: Readonly<Record<ClubList, object>> = {
       endedAt: NOW,
     },
     blocks: [{ blockId: v7(), kind: 'play', title: '', startedAt: NOW, endedAt: NOW }],
-    attended: [{ athleteId, minutes: 60, effort: null }],
+    attended: [{ athleteId, minutes: 60, effort: null, scores: [{ blockId: v7(), count: 3 }] }],
   },
   sessionNotes: {
     ...{ id: v7(), sessionId: v7(), day: '2026-03-01', athleteId: null, fault: 'lean', text: '' },

@@ -94,7 +94,7 @@ function goodBodies(): Record<string, Record<string, Json>> {
     HeldSessionBody: {
       ...{ planId: v7(), name: 'Thursday', day: now.slice(0, 10), startedAt: now, endedAt: now },
       blocks: [{ blockId: v7(), kind: 'play', title: 'Play', startedAt: now, endedAt: now }],
-      attended: [{ athleteId, minutes: 60, effort: 5 }],
+      attended: [{ athleteId, minutes: 60, effort: 5, scores: [{ blockId: v7(), count: 3 }] }],
     },
     SessionNoteBody: {
       ...{ sessionId: v7(), day: '2026-03-05', athleteId, fault: 'lean', text: 'Early.' },

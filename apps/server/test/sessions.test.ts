@@ -34,14 +34,24 @@ const session = (change: Partial<HeldSessionBody> = {}): HeldSessionBody => ({
       ...{ startedAt: '2026-03-05T17:00:00.000Z', endedAt: '2026-03-05T18:00:00.000Z' },
     },
   ],
-  attended: [{ athleteId, minutes: 60, effort: 5 }],
+  attended: [{ athleteId, minutes: 60, effort: 5, scores: [] }],
   ...change,
 });
 
 test('a session that was held is kept as it was said last, and can be taken away', async () => {
   const [id, body] = [v7(), session()];
   await hold(body, id).expect(200);
-  const harder = { ...body, attended: [{ athleteId, minutes: 45, effort: 8 }] };
+  const harder = {
+    ...body,
+    attended: [
+      {
+        athleteId,
+        minutes: 45,
+        effort: 8,
+        scores: [{ blockId: body.blocks[0]?.blockId ?? '', count: 14 }],
+      },
+    ],
+  };
   // Both hands of a coach: whichever comes last stands, and nothing is there twice.
   await Promise.all([hold(harder, id).expect(200), hold(harder, id).expect(200)]);
   expect((await server.get(server.club(`held-sessions/${id}`)).expect(200)).body).toEqual({

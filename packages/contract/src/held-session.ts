@@ -20,6 +20,7 @@ import {
   IsIn,
   IsInt,
   IsObject,
+  IsOptional,
   IsString,
   IsUUID,
   Length,
@@ -57,6 +58,20 @@ export class HeldBlockBody {
   endedAt: string;
 }
 
+/** More counts nobody in a block. */
+const MOST_COUNT = 100_000;
+
+/** What somebody reached in a block: how many in the time, or rounds won. */
+export class ScoreBody {
+  @IsUUID()
+  blockId: string;
+
+  @IsInt()
+  @Min(0)
+  @Max(MOST_COUNT)
+  count: number;
+}
+
 /** Who was at a session, for how long, and how hard it was for them. */
 export class AttendedBody {
   @IsUUID()
@@ -73,6 +88,15 @@ export class AttendedBody {
   @Min(EFFORT[0])
   @Max(EFFORT[1])
   effort: number | null;
+
+  /** Of blocks in which something was counted. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_BLOCKS)
+  @ArrayUnique(({ blockId }: ScoreBody) => blockId)
+  @ValidateNested({ each: true })
+  @Type(() => ScoreBody)
+  scores?: readonly ScoreBody[];
 }
 
 /** A session that was held, as it is said afterwards: all of it, each time. */

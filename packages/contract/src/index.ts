@@ -43,6 +43,7 @@ export {
   HeldSessionBody,
   HeldSessionReply,
   LoadQuery,
+  ScoreBody,
   SessionNoteBody,
   SessionNoteReply,
   SessionSetReply,

@@ -14,6 +14,7 @@ import { Migration20261207WorksOn } from './20261207-works-on.js';
 import { Migration20261208Plans } from './20261208-plans.js';
 import { Migration20261209Sessions } from './20261209-sessions.js';
 import { Migration20261210Programmes } from './20261210-programmes.js';
+import { Migration20261211Scores } from './20261211-scores.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -33,4 +34,5 @@ export const MIGRATIONS = [
   { name: '20261208-plans', class: Migration20261208Plans },
   { name: '20261209-sessions', class: Migration20261209Sessions },
   { name: '20261210-programmes', class: Migration20261210Programmes },
+  { name: '20261211-scores', class: Migration20261211Scores },
 ];

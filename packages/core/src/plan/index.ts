@@ -19,6 +19,15 @@ export { draftedFrom, type DraftedBlock, type DraftReason, type Stands } from '.
 export { halved, replaced } from './edit.js';
 export { planFindings, type PlanFinding } from './findings.js';
 export { fitted } from './fit.js';
+export {
+  firstRound,
+  GAME_WAYS,
+  MOST_COURTS,
+  nextRound,
+  winsOf,
+  type GameRound,
+  type GameWay,
+} from './games.js';
 export { heldBlocks, minutesHere, type HeldBlock } from './held.js';
 export {
   EFFORT,

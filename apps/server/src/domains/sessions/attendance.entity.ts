@@ -1,4 +1,5 @@
 import { Entity, PrimaryKey, PrimaryKeyProp, Property } from '@mikro-orm/core';
+import type { ScoreBody } from '@orthokin/contract';
 
 /** Somebody at a session: a row of its own, so that it goes with whoever is deleted. */
 @Entity({ tableName: 'attendance' })
@@ -20,4 +21,7 @@ export class Attendance {
   /** 0 to 10; `null` where it was not asked. */
   @Property({ type: 'int', nullable: true })
   effort!: number | null;
+
+  @Property({ type: 'json' })
+  scores!: readonly ScoreBody[];
 }

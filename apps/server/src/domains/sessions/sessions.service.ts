@@ -123,7 +123,8 @@ export async function withAttendance(
   sessions: readonly HeldSession[],
 ): Promise<HeldSessionReply[]> {
   const there = await em.execute<(AttendedBody & { sessionId: string })[]>(
-    `select session_id as "sessionId", athlete_id as "athleteId", minutes, effort from attendance
+    `select session_id as "sessionId", athlete_id as "athleteId", minutes, effort, scores
+     from attendance
      where club_id = ? and session_id = any (?::uuid[]) order by athlete_id`,
     [clubId, `{${sessions.map(({ id }) => id).join(',')}}`],
   );
@@ -132,7 +133,7 @@ export async function withAttendance(
     ...{ startedAt: startedAt.toISOString(), endedAt: endedAt.toISOString() },
     attended: there
       .filter(({ sessionId }) => sessionId === id)
-      .map(({ athleteId, minutes, effort }) => ({ athleteId, minutes, effort })),
+      .map(({ sessionId: _, ...one }) => one),
   }));
 }
 
@@ -143,14 +144,15 @@ export async function bringAttendance(
   sessions: readonly { readonly id: string; readonly attended: readonly AttendedBody[] }[],
 ): Promise<void> {
   const rows = sessions.flatMap(({ id, attended }) =>
-    attended.map(({ athleteId, minutes, effort }) => ({
-      ...{ session_id: id, athlete_id: athleteId, minutes, effort },
+    attended.map(({ athleteId, minutes, effort, scores = [] }) => ({
+      ...{ session_id: id, athlete_id: athleteId, minutes, effort, scores },
     })),
   );
   await em.execute(
-    `insert into attendance (club_id, session_id, athlete_id, minutes, effort)
-     select a.club_id, r.session_id, r.athlete_id, r.minutes, r.effort
-     from jsonb_to_recordset(?::jsonb) as r (session_id uuid, athlete_id uuid, minutes int, effort int)
+    `insert into attendance (club_id, session_id, athlete_id, minutes, effort, scores)
+     select a.club_id, r.session_id, r.athlete_id, r.minutes, r.effort, r.scores
+     from jsonb_to_recordset(?::jsonb) as r (session_id uuid, athlete_id uuid, minutes int, effort int,
+         scores jsonb)
        join athlete a on a.club_id = ? and a.id = r.athlete_id`,
     [JSON.stringify(rows), clubId],
   );
