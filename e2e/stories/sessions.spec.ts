@@ -79,3 +79,55 @@ test('a session is kept though the network goes: who was there, how hard it was,
   await page.getByRole('button', { name: 'Put it back' }).click();
   await expect(page.getByText('How hard it was: 6 to 9 of 10.')).toBeVisible();
 });
+
+test('a challenge is counted by key, a game of pairs is refereed; what was reached is kept and known next time', async ({
+  page,
+}) => {
+  await planAnHour(page);
+  for (const block of ['How many in the time', 'Game to a score']) {
+    await page.getByRole('button', { name: /Add a block$/ }).click();
+    await page.getByRole('option', { name: block }).click();
+  }
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
+  const run = async () => {
+    await page.getByRole('link', { name: 'Begin' }).click();
+    await page.getByRole('button', { name: 'Next block' }).click();
+    await expect(page.getByRole('heading', { name: 'How many in the time' })).toBeVisible();
+  };
+  await run();
+  const count = page.getByRole('status', { name: 'Count of Amara Quill' });
+  for (let n = 0; n < 3; n++) await page.keyboard.press('1');
+  await page.getByRole('button', { name: 'One more for Amara Quill' }).click();
+  await page.getByRole('button', { name: 'One less for Amara Quill' }).click();
+  await expect(count).toHaveText('3');
+  await page.reload();
+  await expect(count).toHaveText('3');
+  await expectSound(page);
+
+  await page.getByRole('button', { name: 'Next block' }).click();
+  await page.getByRole('button', { name: 'Pair them up' }).click();
+  const court = (n: number) => page.getByRole('region', { name: `Court ${n}`, exact: true });
+  await expect(page.getByRole('button', { name: 'Next round' })).toBeDisabled();
+  for (const [n, won] of [
+    'Cass Ondry',
+    'Idris Fennimar',
+    'Lotte Brandvane',
+    'Rafe Lindhollow',
+  ].entries())
+    await court(n + 1)
+      .getByRole('button', { name: won })
+      .click();
+  await page.getByRole('button', { name: 'Next round' }).click();
+  await expect(court(1).getByRole('button', { name: 'Idris Fennimar' })).toBeVisible();
+  await expect(court(2).getByRole('button', { name: 'Amara Quill' })).toBeVisible();
+  await expect(page.getByText(/^One round played\. Won: /)).toContainText('Cass Ondry 1');
+  await expectFits(page);
+  await expectSound(page);
+  await page.getByRole('button', { name: 'End the session' }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Nobody was asked how hard it was.')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Its plan' }).click();
+  await run();
+  await expect(page.getByText('Best so far 3, last time 3.')).toBeVisible();
+});

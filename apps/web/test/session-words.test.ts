@@ -1,6 +1,7 @@
-import type { PlanReply } from '@orthokin/contract';
+import type { HeldSessionReply, PlanReply } from '@orthokin/contract';
 import { beginPlan, toBlock, usualBlock, withPresent } from '@orthokin/core/plan';
 import { heldSessionOf } from '../src/planner/run/held-session.js';
+import { counted, reachedBefore, scoresOf } from '../src/planner/run/scores.js';
 import { effortWords, noteWords, riseWords } from '../src/words/session.js';
 
 const MINUTE = 60_000;
@@ -15,7 +16,7 @@ test('a session ends when its last block does, not when somebody says how hard i
   let run = beginPlan(PLAN, start);
   run = withPresent(PLAN, run, ['anna'], start + 10 * MINUTE);
   run = toBlock(PLAN, run, 1, start + 12 * MINUTE);
-  const running = { sessionId: 'held', run };
+  const running = { sessionId: 'held', run, counts: [], games: {} };
   expect(heldSessionOf(PLAN, running, start + 20 * MINUTE).endedAt).toBe(
     '2026-03-05T17:20:00.000Z',
   );
@@ -27,8 +28,8 @@ test('a session ends when its last block does, not when somebody says how hard i
     ['play', '2026-03-05T17:12:00.000Z'],
   ]);
   expect(held.attended).toEqual([
-    { athleteId: 'anna', minutes: 30, effort: null },
-    { athleteId: 'ben', minutes: 10, effort: null },
+    { athleteId: 'anna', minutes: 30, effort: null, scores: [] },
+    { athleteId: 'ben', minutes: 10, effort: null, scores: [] },
   ]);
 });
 
@@ -51,4 +52,54 @@ test('a note is the fault as the club calls it, and the words', () => {
   const nameOf = () => 'tipping';
   expect(noteWords({ fault: 'lean', text: '' }, nameOf)).toBe('tipping');
   expect(noteWords({ fault: 'lean', text: 'At the left.' }, nameOf)).toBe('tipping: At the left');
+});
+
+describe('what was counted', () => {
+  const turn = (athleteId: string, place: number) => ({ blockId: 'b', athleteId, turn: place });
+
+  test('the best turn of each counts; nothing falls below none', () => {
+    let counts = counted([], turn('anna', 1), 1);
+    counts = counted(counts, turn('anna', 1), 1);
+    counts = counted(counts, turn('anna', 3), 1);
+    counts = counted(counts, turn('ben', 2), -1);
+    expect(scoresOf({ counts, games: {} }, 'anna')).toEqual([{ blockId: 'b', count: 2 }]);
+    expect(scoresOf({ counts, games: {} }, 'ben')).toEqual([{ blockId: 'b', count: 0 }]);
+    expect(scoresOf({ counts, games: {} }, 'cleo')).toEqual([]);
+  });
+
+  test('of a game the rounds that were won, the last one too where somebody has won it', () => {
+    const round = { courts: [['anna', 'ben'] as const], waits: [] };
+    const game = {
+      way: 'winner stays' as const,
+      played: [
+        { round, winners: ['ben'] },
+        { round, winners: ['ben'] },
+      ],
+      on: { round, winners: ['anna'] },
+    };
+    expect(scoresOf({ counts: [], games: { g: game } }, 'ben')).toEqual([
+      { blockId: 'g', count: 2 },
+    ]);
+    expect(scoresOf({ counts: [], games: { g: game } }, 'anna')).toEqual([
+      { blockId: 'g', count: 1 },
+    ]);
+  });
+
+  test('what was reached before is that of blocks of the same kind and name, the newest first', () => {
+    const held = (blockId: string, title: string, count: number): HeldSessionReply => ({
+      ...{ id: blockId, planId: null, name: 'Thursday', day: '2026-03-05' },
+      ...{ startedAt: '2026-03-05T17:00:00Z', endedAt: '2026-03-05T18:00:00Z' },
+      blocks: [
+        {
+          ...{ blockId, kind: 'challenge', title },
+          ...{ startedAt: '2026-03-05T17:00:00Z', endedAt: '2026-03-05T17:05:00Z' },
+        },
+      ],
+      attended: [{ athleteId: 'anna', minutes: 60, effort: 5, scores: [{ blockId, count }] }],
+    });
+    const sessions = [held('x', 'Wall', 11), held('y', 'Wall', 14), held('z', 'Drop', 30)];
+    const block = { kind: 'challenge' as const, title: 'Wall' };
+    expect(reachedBefore(sessions, block, 'anna')).toEqual({ best: 14, last: 11 });
+    expect(reachedBefore(sessions, block, 'ben')).toBeNull();
+  });
 });

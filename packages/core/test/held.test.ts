@@ -39,6 +39,14 @@ describe('a session as it was held', () => {
     ]);
   });
 
+  test('a block in which something was counted is one however short', () => {
+    const run = toBlock(SESSION, toBlock(SESSION, beginPlan(SESSION, 0), 1, MINUTE), 2, MINUTE + 1);
+    const ids = (counted?: ReadonlySet<string>) =>
+      heldBlocks(SESSION, run, 2 * MINUTE, counted).map(({ blockId }) => blockId);
+    expect(ids()).toEqual(['warm', 'calm']);
+    expect(ids(new Set(['play']))).toEqual(['warm', 'play', 'calm']);
+  });
+
   test('each has the minutes they were here for; what comes after the end counts for nobody', () => {
     let run = beginPlan(SESSION, 0);
     run = withPresent(SESSION, run, ['ben'], 10 * MINUTE);

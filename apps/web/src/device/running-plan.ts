@@ -1,4 +1,4 @@
-import type { PlanRun } from '@orthokin/core/plan';
+import type { GameRound, GameWay, PlanRun } from '@orthokin/core/plan';
 import { forget, remember, remembered } from './preferences.js';
 
 const NOW = 'plan-running';
@@ -9,6 +9,31 @@ export interface Running {
   /** Under which it is kept when it is over; what is seen meanwhile names it. */
   readonly sessionId: string;
   readonly run: PlanRun;
+  readonly counts: readonly Count[];
+  /** By their blocks. */
+  readonly games: Readonly<Record<string, Game>>;
+}
+
+/** How many somebody made in a turn. */
+export interface Count {
+  readonly blockId: string;
+  readonly athleteId: string;
+  /** From 1. */
+  readonly turn: number;
+  readonly n: number;
+}
+
+/** A game of pairs: the rounds that were played, and the one that is on. */
+export interface Game {
+  readonly way: GameWay;
+  readonly played: readonly Played[];
+  readonly on: Played;
+}
+
+/** A round with who won on each court; `''` where nobody has yet. */
+export interface Played {
+  readonly round: GameRound;
+  readonly winners: readonly string[];
 }
 
 /** The plan of the session that is being run on this device; `null` where none is. */
@@ -17,7 +42,9 @@ export const runningPlan = (): string | null => remembered<string | null>(NOW, n
 /** Where a session was when it was last run here; `null` where it was not, or was ended. */
 export function keptRun(planId: string): Running | null {
   const kept = remembered<Partial<Running> | null>(runName(planId), null);
-  return kept?.run && kept.sessionId ? { run: kept.run, sessionId: kept.sessionId } : null;
+  if (!kept?.run || !kept.sessionId) return null;
+  const { run, sessionId, counts = [], games = {} } = kept;
+  return { run, sessionId, counts, games };
 }
 
 /** Keeps where a session is that is being run here. */

@@ -23,12 +23,14 @@ const spans = (log: readonly RunMoment[], nowMs: number) =>
 
 /**
  * The blocks that were run, in that order: one that was begun again without another between is one, one
- * that was only passed by is none.
+ * that was only passed by is none, unless something was counted in it.
+ * @param counted ids of blocks
  */
 export function heldBlocks(
   { blocks }: Pick<Session, 'blocks'>,
   { log }: Pick<PlanRun, 'log'>,
   nowMs: number,
+  counted: ReadonlySet<string> = new Set(),
 ): HeldBlock[] {
   const held: (HeldBlock & { place: number })[] = [];
   for (const { place, atMs, toMs } of spans(log, nowMs)) {
@@ -41,7 +43,7 @@ export function heldBlocks(
     }
   }
   return held
-    .filter(({ fromMs, toMs }) => toMs - fromMs >= PASSED_BY_MS)
+    .filter(({ blockId, fromMs, toMs }) => toMs - fromMs >= PASSED_BY_MS || counted.has(blockId))
     .map(({ place: _, ...block }) => block);
 }
 

@@ -17,6 +17,7 @@ import { Failed, Notice } from '../../parts/Notice.js';
 import { Columns } from '../../parts/Columns.js';
 import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import { dayWords, timeWords } from '../../words/format.js';
+import { reachedWords } from '../../words/game.js';
 import { blockName } from '../../words/plan.js';
 import { effortWords, outcomeOf, say } from '../../words/session.js';
 import { useNames } from '../useNames.js';
@@ -126,7 +127,7 @@ function Held({
 
 /** The blocks that were run, and under each what was timed in it. */
 function Ran({
-  session: { id, blocks },
+  session: { id, blocks, attended },
   nameOf,
 }: {
   session: HeldSessionReply;
@@ -140,6 +141,14 @@ function Ran({
     (sets.data ?? []).filter(
       ({ atMs }) => Date.parse(block.startedAt) <= atMs && atMs < Date.parse(block.endedAt),
     );
+  const reached = (blockId: string) =>
+    attended
+      .flatMap(({ athleteId, scores = [] }) =>
+        scores
+          .filter((score) => score.blockId === blockId)
+          .map(({ count }) => ({ name: nameOf(athleteId), count })),
+      )
+      .sort((one, other) => other.count - one.count);
   return (
     <section>
       <Heading>{say('blocks')}</Heading>
@@ -152,6 +161,9 @@ function Ran({
               ...{ from: timeWords(block.startedAt), to: timeWords(block.endedAt) },
             })}
           </Quiet>
+          {reached(block.blockId).length > 0 && (
+            <p style={{ margin: '4px 0' }}>{reachedWords(reached(block.blockId))}</p>
+          )}
           <Lines>
             {[...groupBy(of(block), ({ athleteId }) => athleteId)].map(([athleteId, own]) => (
               <li key={athleteId}>

@@ -1,5 +1,5 @@
 import type { Block, PlanNow } from '@orthokin/core/plan';
-import type { ReactElement } from 'react';
+import type { ReactElement, ReactNode } from 'react';
 import styled from 'styled-components';
 import { Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
@@ -36,14 +36,26 @@ export function BlockBoard({
   now: { round, next, untilS, roundPlace },
   rounds,
   nameOf,
+  together,
+  below,
 }: {
   block: Block;
   now: PlanNow;
   /** Of the block, in all. */
   rounds: number;
   nameOf: (athleteId: string) => string;
+  /** What is shown of a block all do together, besides what it needs. */
+  together: ReactNode;
+  /** Below whoever works at a station, from 0. */
+  below: (athleteId: string, station: number) => ReactNode;
 }): ReactElement {
-  if (block.how === 'together') return <Aside>{block.needs}</Aside>;
+  if (block.how === 'together')
+    return (
+      <>
+        <Aside>{block.needs}</Aside>
+        {together}
+      </>
+    );
   if (rounds === 0) return <Aside>{say('noOne')}</Aside>;
   return (
     <>
@@ -56,6 +68,7 @@ export function BlockBoard({
           <div key={i}>
             <Quiet>{say('station', { n: i + 1 })}</Quiet>
             <div className="works">{station && round ? nameOf(station.works) : '–'}</div>
+            {station && round && below(station.works, i)}
             {round &&
               station?.helps.map(({ athleteId, role }) => (
                 <div key={athleteId} className="helps">

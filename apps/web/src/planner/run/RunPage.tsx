@@ -1,8 +1,9 @@
 import type { PlanReply } from '@orthokin/contract';
-import type { Block } from '@orthokin/core/plan';
+import type { Block, BlockKind } from '@orthokin/core/plan';
 import { useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
+import { useHeldSessions } from '../../api/sessions.js';
 import { Button, ButtonLink } from '../../parts/Button.js';
 import { InsteadOfPage } from '../../parts/InsteadOfPage.js';
 import { Headline, Quiet } from '../../parts/Text.js';
@@ -16,6 +17,10 @@ import { OnPlan } from '../OnPlan.js';
 import { useNames } from '../useNames.js';
 import { asLeft } from '../planned.js';
 import { BlockBoard } from './BlockBoard.js';
+import { CountOne } from './CountOne.js';
+import { Courts } from './Courts.js';
+import { reachedBefore } from './scores.js';
+import { useTally } from './useTally.js';
 import { heldSessionOf } from './held-session.js';
 import { Seen } from './Seen.js';
 import { SessionOver } from './SessionOver.js';
@@ -80,6 +85,9 @@ const Present = styled.div`
   gap: 8px;
 `;
 
+/** Blocks in which everybody plays somebody. */
+const GAMES: readonly BlockKind[] = ['reaction game', 'game to a score'];
+
 /** A session as it is run: which block, who works where, who is next, how long still. */
 export const RunPage = (): ReactElement => <OnPlan>{(plan) => <Running plan={plan} />}</OnPlan>;
 
@@ -92,6 +100,7 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
   const [isAsking, setAsking] = useState(false);
   const [isSeeing, setSeeing] = useState(false);
   const nameOf = useNames();
+  const held = useHeldSessions();
   const block = plan.blocks[run.place];
   const following = plan.blocks[run.place + 1];
   const isOverTime = now.leftS < 0;
@@ -105,6 +114,7 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
     running.end();
     void navigate(to);
   };
+  const tally = useTally(running, block);
   const toggle = (id: string) =>
     running.present(
       run.athleteIds.includes(id)
@@ -117,10 +127,10 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
       <InsteadOfPage>
         <Screen>
           <SessionOver
-            session={heldSessionOf(plan, running, epochNow())}
+            session={heldSessionOf(plan, running.running, epochNow())}
             nameOf={nameOf}
             onBack={() => go(plan.blocks.length - 1)}
-            onKept={() => leave(`/plan/held/${running.sessionId}`)}
+            onKept={() => leave(`/plan/held/${running.running.sessionId}`)}
             onDiscard={() => leave(`/plan/${plan.id}`)}
           />
         </Screen>
@@ -142,7 +152,33 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
           </div>
         </header>
         <Board>
-          <BlockBoard {...{ block, now, nameOf }} rounds={run.rounds.length} />
+          <BlockBoard
+            {...{ block, now, nameOf }}
+            rounds={run.rounds.length}
+            together={
+              GAMES.includes(block.kind) && (
+                <Courts
+                  // Another game is paired anew.
+                  key={block.id}
+                  athleteIds={run.athleteIds}
+                  game={running.running.games[block.id] ?? null}
+                  nameOf={nameOf}
+                  onChange={(game) => running.setGame(block.id, game)}
+                />
+              )
+            }
+            below={(athleteId, station) =>
+              block.kind === 'challenge' && (
+                <CountOne
+                  name={nameOf(athleteId)}
+                  n={tally.of(athleteId)}
+                  stationKey={String(station + 1)}
+                  before={reachedBefore(held.data ?? [], block, athleteId)}
+                  onCount={(by) => tally.add(athleteId, by)}
+                />
+              )
+            }
+          />
           {isAsking && (
             <>
               <Present role="group" aria-label={say('somebodyLeft')}>
@@ -161,7 +197,9 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
             </>
           )}
           {isSeeing && (
-            <Seen {...{ sessionId: running.sessionId, athleteIds: plan.athleteIds, nameOf }} />
+            <Seen
+              {...{ sessionId: running.running.sessionId, athleteIds: plan.athleteIds, nameOf }}
+            />
           )}
           <Quiet>
             {following ? say('thenComes', { block: blockName(following) }) : say('lastBlock')}

@@ -2,11 +2,12 @@ import type { HeldSessionReply, PlanReply } from '@orthokin/contract';
 import { heldBlocks, minutesHere, SESSION_MINUTES } from '@orthokin/core/plan';
 import { localDay } from '../../device/local-day.js';
 import type { Running } from '../../device/running-plan.js';
+import { countedIn, scoresOf } from './scores.js';
 
 /** A run as it is kept when it is over: nobody has been asked yet how hard it was. */
 export function heldSessionOf(
   plan: PlanReply,
-  { sessionId, run }: Running,
+  { sessionId, run, ...reached }: Running,
   nowMs: number,
 ): HeldSessionReply {
   const startMs = run.log[0]?.atMs ?? nowMs;
@@ -17,7 +18,7 @@ export function heldSessionOf(
   return {
     ...{ id: sessionId, planId: plan.id, name: plan.name, day: localDay(new Date(startMs)) },
     ...{ startedAt: iso(startMs), endedAt: iso(endMs) },
-    blocks: heldBlocks(plan, run, endMs).map(({ fromMs, toMs, ...block }) => ({
+    blocks: heldBlocks(plan, run, endMs, countedIn(reached)).map(({ fromMs, toMs, ...block }) => ({
       ...block,
       ...{ startedAt: iso(fromMs), endedAt: iso(toMs) },
     })),
@@ -25,6 +26,7 @@ export function heldSessionOf(
       athleteId,
       minutes: Math.min(minutes, SESSION_MINUTES[1]),
       effort: null,
+      scores: scoresOf(reached, athleteId),
     })),
   };
 }

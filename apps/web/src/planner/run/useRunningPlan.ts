@@ -10,8 +10,16 @@ import {
 } from '@orthokin/core/plan';
 import { useEffect, useState } from 'react';
 import { v7 } from 'uuid';
-import { endRun, keepRun, keptRun, type Running } from '../../device/running-plan.js';
+import {
+  endRun,
+  keepRun,
+  keptRun,
+  type Count,
+  type Game,
+  type Running,
+} from '../../device/running-plan.js';
 import { epochNow } from '../../drill/set-clock.js';
+import { counted } from './scores.js';
 
 const TICK_MS = 200;
 /** A block that began so long ago is not gone on with: somebody forgot to end the session, ms. */
@@ -19,13 +27,14 @@ const LONGEST_MS = 12 * 3_600_000;
 
 /** A session that is run: it goes on where it was when the page is opened again. */
 export function useRunningPlan(planId: string, session: Session) {
-  const [{ sessionId, run }, setRunning] = useState((): Running => {
+  const [running, setRunning] = useState((): Running => {
     const kept = keptRun(planId);
     return kept !== null && epochNow() - kept.run.startedAtMs < LONGEST_MS
       ? kept
-      : { sessionId: v7(), run: beginPlan(session, epochNow()) };
+      : { sessionId: v7(), run: beginPlan(session, epochNow()), counts: [], games: {} };
   });
-  useEffect(() => keepRun(planId, { sessionId, run }), [planId, sessionId, run]);
+  const { run } = running;
+  useEffect(() => keepRun(planId, running), [planId, running]);
   const [nowMs, setNowMs] = useState(epochNow);
   useEffect(() => {
     const timer = setInterval(() => setNowMs(epochNow()), TICK_MS);
@@ -33,11 +42,16 @@ export function useRunningPlan(planId: string, session: Session) {
   }, []);
   const now: PlanNow = nowIn(session, run, nowMs);
   const change = (next: PlanRun) => {
-    setRunning({ sessionId, run: next });
+    setRunning((was) => ({ ...was, run: next }));
     setNowMs(epochNow());
   };
   return {
-    ...{ sessionId, run, now },
+    ...{ running, run, now },
+    /** So many more, or fewer, of somebody in a turn. */
+    count: (turn: Omit<Count, 'n'>, by: number) =>
+      setRunning((was) => ({ ...was, counts: counted(was.counts, turn, by) })),
+    setGame: (blockId: string, game: Game) =>
+      setRunning((was) => ({ ...was, games: { ...was.games, [blockId]: game } })),
     toBlock: (place: number) => change(toBlock(session, run, place, epochNow())),
     end: () => endRun(planId),
     pause: () => change(paused(run, epochNow())),

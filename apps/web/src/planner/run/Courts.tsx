@@ -1,0 +1,156 @@
+import {
+  firstRound,
+  GAME_WAYS,
+  MOST_COURTS,
+  nextRound,
+  winsOf,
+  type GameWay,
+} from '@orthokin/core/plan';
+import { useState, type ReactElement } from 'react';
+import styled from 'styled-components';
+import type { Game, Played } from '../../device/running-plan.js';
+import { Button } from '../../parts/Button.js';
+import { CountField } from '../../parts/form/NumberFields.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { Quiet } from '../../parts/Text.js';
+import { colour } from '../../parts/tokens.js';
+import { commaList } from '../../words/format.js';
+import { say, wayWords } from '../../words/game.js';
+import { ShortFields } from '../weeks/ShortFields.js';
+
+const Board = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(260px, 100%), 1fr));
+  gap: 12px;
+  section {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    gap: 8px;
+    padding: 10px 16px;
+    border-top: 5px solid ${colour('ink')};
+    background: ${colour('raised')};
+  }
+  section button {
+    min-height: 64px;
+    padding: 6px 8px;
+    white-space: normal;
+    font-size: clamp(20px, 2.6vw, 38px);
+  }
+`;
+
+const unplayed = (round: Played['round']): Played => ({
+  round,
+  winners: round.courts.map(() => ''),
+});
+
+const WAYS = GAME_WAYS.map((way) => [way, wayWords(way)] as const);
+
+/** A game of pairs with the app as its referee: who won is pressed, and the next round stands there. */
+export function Courts({
+  athleteIds,
+  game,
+  nameOf,
+  onChange,
+}: {
+  athleteIds: readonly string[];
+  /** `null` before it has begun. */
+  game: Game | null;
+  nameOf: (athleteId: string) => string;
+  onChange: (game: Game) => void;
+}): ReactElement {
+  const most = Math.max(1, Math.min(MOST_COURTS, Math.floor(athleteIds.length / 2)));
+  const [courts, setCourts] = useState(most);
+  const [way, setWay] = useState<GameWay>('up a court, down a court');
+  if (!game)
+    return (
+      <ShortFields>
+        <CountField label={say('courts')} value={courts} min={1} max={most} onChange={setCourts} />
+        <SelectField label={say('way')} value={way} options={WAYS} onChange={setWay} />
+        <Button
+          isDisabled={athleteIds.length < 2}
+          onPress={() =>
+            onChange({ way, played: [], on: unplayed(firstRound(athleteIds, courts)) })
+          }
+        >
+          {say('pairUp')}
+        </Button>
+      </ShortFields>
+    );
+  const { on, played } = game;
+  const isPlayed = on.winners.every((id) => id !== '');
+  const won = winsOf([...played, on]);
+  const win = (court: number, id: string) =>
+    onChange({
+      ...game,
+      on: {
+        ...on,
+        winners: on.winners.map((one, i) => (i !== court ? one : one === id ? '' : id)),
+      },
+    });
+  const last = played.at(-1);
+  return (
+    <>
+      <Board>
+        {on.round.courts.map((pair, court) => (
+          <section key={court} aria-label={say('court', { n: court + 1 })}>
+            <Quiet>{say('court', { n: court + 1 })}</Quiet>
+            {pair.map((id) => (
+              <Button
+                key={id}
+                aria-pressed={on.winners[court] === id}
+                weight={on.winners[court] === id ? 'main' : 'plain'}
+                onPress={() => win(court, id)}
+              >
+                {nameOf(id)}
+              </Button>
+            ))}
+          </section>
+        ))}
+      </Board>
+      <p style={{ margin: 0 }}>
+        {say('pressWinner')}
+        {on.round.waits.length > 0 &&
+          ` ${say('waits', { names: commaList(on.round.waits.map(nameOf)) })}`}
+      </p>
+      <p style={{ display: 'flex', flexWrap: 'wrap', gap: 10, margin: 0 }}>
+        <Button
+          isDisabled={!isPlayed}
+          onPress={() =>
+            onChange({
+              ...game,
+              played: [...played, on],
+              on: unplayed(nextRound(on.round, on.winners, game.way)),
+            })
+          }
+        >
+          {say('nextRound')}
+        </Button>
+        <Button
+          isDisabled={!last}
+          onPress={() => last && onChange({ ...game, played: played.slice(0, -1), on: last })}
+        >
+          {say('roundBack')}
+        </Button>
+        <Button
+          isDisabled={athleteIds.length < 2}
+          onPress={() =>
+            onChange({
+              ...game,
+              on: unplayed(firstRound(athleteIds, on.round.courts.length)),
+            })
+          }
+        >
+          {say('pairAnew')}
+        </Button>
+      </p>
+      <Quiet role="status">
+        {say('wins', {
+          rounds: played.length,
+          wins: commaList(
+            won.map(({ athleteId, wins }) => say('winsOf', { name: nameOf(athleteId), wins })),
+          ),
+        })}
+      </Quiet>
+    </>
+  );
+}

@@ -1,0 +1,54 @@
+import type { HeldSessionReply, ScoreBody } from '@orthokin/contract';
+import { winsOf, type Block } from '@orthokin/core/plan';
+import type { Count, Running } from '../../device/running-plan.js';
+
+/** Counts with so many more of somebody in a turn, or fewer; never below none. */
+export function counted(
+  counts: readonly Count[],
+  { blockId, athleteId, turn }: Omit<Count, 'n'>,
+  by: number,
+): Count[] {
+  const isIt = (one: Count): boolean =>
+    one.blockId === blockId && one.athleteId === athleteId && one.turn === turn;
+  const n = Math.max(0, (counts.find(isIt)?.n ?? 0) + by);
+  return [...counts.filter((one) => !isIt(one)), { blockId, athleteId, turn, n }];
+}
+
+/** What somebody reached in each block: the best of their turns, or the rounds they won. */
+export function scoresOf(
+  { counts, games }: Pick<Running, 'counts' | 'games'>,
+  athleteId: string,
+): ScoreBody[] {
+  const best = new Map<string, number>();
+  for (const { blockId, n } of counts.filter((one) => one.athleteId === athleteId))
+    best.set(blockId, Math.max(best.get(blockId) ?? 0, n));
+  for (const [blockId, { played, on }] of Object.entries(games)) {
+    const own = winsOf([...played, on]).find((one) => one.athleteId === athleteId);
+    if (own) best.set(blockId, own.wins);
+  }
+  return [...best].map(([blockId, count]) => ({ blockId, count }));
+}
+
+/** The blocks in which something was counted. */
+export const countedIn = ({
+  counts,
+  games,
+}: Pick<Running, 'counts' | 'games'>): ReadonlySet<string> =>
+  new Set([...counts.map(({ blockId }) => blockId), ...Object.keys(games)]);
+
+/** What somebody reached before in a block of this kind and name: ever, and last time. */
+export function reachedBefore(
+  held: readonly HeldSessionReply[],
+  { kind, title }: Pick<Block, 'kind' | 'title'>,
+  athleteId: string,
+): { readonly best: number; readonly last: number } | null {
+  const counts = held.flatMap(({ blocks, attended }) => {
+    const alike = new Set(
+      blocks.filter((one) => one.kind === kind && one.title === title).map((one) => one.blockId),
+    );
+    const own = attended.find((one) => one.athleteId === athleteId)?.scores ?? [];
+    return own.filter(({ blockId }) => alike.has(blockId)).map(({ count }) => count);
+  });
+  const [last] = counts;
+  return last === undefined ? null : { best: Math.max(...counts), last };
+}

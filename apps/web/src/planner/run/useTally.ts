@@ -1,0 +1,23 @@
+import type { Block } from '@orthokin/core/plan';
+import type { useRunningPlan } from './useRunningPlan.js';
+import { useStationKeys } from './useStationKeys.js';
+
+/** How many each makes in the turn that is on, in a block that counts; the keys 1, 2, … count too. */
+export function useTally(
+  { running, now, count }: Pick<ReturnType<typeof useRunningPlan>, 'running' | 'now' | 'count'>,
+  block: Block | undefined,
+) {
+  const turnOf = (athleteId: string) => ({
+    ...{ blockId: block?.id ?? '', athleteId, turn: now.roundPlace },
+  });
+  const add = (athleteId: string, by: number) => count(turnOf(athleteId), by);
+  useStationKeys(block?.kind === 'challenge' ? now.round : null, (athleteId) => add(athleteId, 1));
+  return {
+    add,
+    of: (athleteId: string): number =>
+      running.counts.find(
+        (one) =>
+          one.blockId === block?.id && one.athleteId === athleteId && one.turn === now.roundPlace,
+      )?.n ?? 0,
+  };
+}
