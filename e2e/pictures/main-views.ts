@@ -105,6 +105,17 @@ test('a session', async ({ page }) => {
   await page.getByRole('option', { name: 'Cass Ondry' }).click();
   await page.getByText('saved', { exact: true }).waitFor();
   await shoot(page, 'plan', true);
+  await page.goto('/plan');
+  await page.getByRole('button', { name: 'Begin six weeks by zones' }).click();
+  await page.getByRole('button', { name: /Everyone of/ }).click();
+  await page.getByRole('option', { name: 'everyone', exact: true }).click();
+  await page.getByRole('button', { name: 'Mon', exact: true }).click();
+  await page.getByRole('button', { name: 'Thu', exact: true }).click();
+  await page.getByRole('button', { name: 'Put them in' }).click();
+  await page.getByText('12 sessions put in.').waitFor();
+  await page.reload();
+  await page.getByText('17:00 One zone').first().waitFor();
+  await shoot(page, 'weeks');
 });
 
 test('patterns', async ({ page }) => {
@@ -117,11 +128,6 @@ test('patterns', async ({ page }) => {
   await page.goto(`${studio}?leg=C`);
   await page.getByRole('article', { name: 'Load' }).waitFor();
   await shoot(page, 'studio');
-  await page.goto(`${studio}/cards/C`);
-  await page.getByRole('heading', { level: 1 }).waitFor();
-  await page.emulateMedia({ media: 'print' });
-  await page.setViewportSize(A4);
-  await shoot(page, 'position-cards');
 });
 
 test('a set marked on film', async ({ page }) => {

@@ -41,3 +41,14 @@ export const DragList = styled(GridList)`
     outline: 2px solid ${colour('accent')};
   }
 `;
+
+/** One of several such lists: what is dragged out of one is put down in another. */
+export const DropList = styled(DragList)`
+  align-content: start;
+  border: 1.5px solid ${colour('rule')};
+  border-radius: 5px;
+  &[data-drop-target] {
+    border-color: ${colour('accent')};
+    background: ${colour('raised')};
+  }
+`;

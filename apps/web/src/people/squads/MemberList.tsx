@@ -2,25 +2,17 @@ import { GripVertical, X } from 'lucide-react';
 import type { ReactElement, ReactNode } from 'react';
 import { Button, GridListItem } from 'react-aria-components';
 import styled from 'styled-components';
-import { DragList } from '../../parts/DragList.js';
+import { DropList } from '../../parts/DragList.js';
 import type { Drop } from '../../parts/dropped.js';
 import { IconButton } from '../../parts/IconButton.js';
-import { colour } from '../../parts/tokens.js';
 import { useDraggedAbout } from '../../parts/useDraggedAbout.js';
 import { say } from '../../words/people.js';
 
 const KIND = 'orthokin-athlete';
 
-const List = styled(DragList)`
-  align-content: start;
+const List = styled(DropList)`
   min-height: 62px;
   padding: 8px;
-  border: 1.5px solid ${colour('rule')};
-  border-radius: 5px;
-  &[data-drop-target] {
-    border-color: ${colour('accent')};
-    background: ${colour('raised')};
-  }
   .react-aria-GridListItem {
     display: flex;
     min-height: 46px;

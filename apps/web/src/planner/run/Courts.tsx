@@ -16,7 +16,7 @@ import { Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
 import { commaList } from '../../words/format.js';
 import { say, wayWords } from '../../words/game.js';
-import { ShortFields } from '../weeks/ShortFields.js';
+import { ShortFields } from '../ShortFields.js';
 
 const Board = styled.div`
   display: grid;

@@ -7,7 +7,7 @@ import { DateField } from '../../parts/form/DateField.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Heading } from '../../parts/Text.js';
 import { say } from '../../words/weeks.js';
-import { ShortFields } from './ShortFields.js';
+import { ShortFields } from '../ShortFields.js';
 
 /** The same weeks and sessions for another squad, from another week on; nothing where there is no squad. */
 export function CopyWeeks({

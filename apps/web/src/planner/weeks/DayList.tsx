@@ -4,7 +4,7 @@ import type { ReactElement } from 'react';
 import { Button, GridListItem } from 'react-aria-components';
 import { Link } from 'react-router';
 import styled from 'styled-components';
-import { DragList } from '../../parts/DragList.js';
+import { DropList } from '../../parts/DragList.js';
 import { colour } from '../../parts/tokens.js';
 import { useDraggedAbout } from '../../parts/useDraggedAbout.js';
 import { weekdayWords } from '../../words/format.js';
@@ -22,15 +22,9 @@ const Day = styled.div`
   }
 `;
 
-const List = styled(DragList)`
+const List = styled(DropList)`
   min-height: 52px;
   padding: 3px;
-  border: 1.5px solid ${colour('rule')};
-  border-radius: 5px;
-  &[data-drop-target] {
-    border-color: ${colour('accent')};
-    background: ${colour('raised')};
-  }
   .react-aria-GridListItem {
     display: grid;
     grid-template-columns: 26px minmax(0, 1fr);

@@ -9,7 +9,7 @@ import { weekdayName } from '../../words/format.js';
 import { templateWords } from '../../words/plan.js';
 import { say } from '../../words/weeks.js';
 import { People } from '../People.js';
-import { ShortFields } from './ShortFields.js';
+import { ShortFields } from '../ShortFields.js';
 
 /** What sessions the weeks are filled with. */
 export interface Filling {

@@ -26,7 +26,7 @@ import { CalendarPart } from './CalendarPart.js';
 import { CopyWeeks } from './CopyWeeks.js';
 import { DoneTable } from './DoneTable.js';
 import { FillWeeks } from './FillWeeks.js';
-import { ShortFields } from './ShortFields.js';
+import { ShortFields } from '../ShortFields.js';
 import { useWeeks } from './useWeeks.js';
 import { WeekRow } from './WeekRow.js';
 
