@@ -7,19 +7,14 @@ import {
   MOST_PLANNED,
   SESSION_MINUTES,
   type BlockKind,
-  type WeekLoad,
 } from '@orthokin/core/plan';
-import type { MovementCounts } from '@orthokin/core/pattern';
-import { FAULTS, type Fault } from '@orthokin/core/timing';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayUnique,
   IsArray,
-  IsBoolean,
   IsIn,
   IsInt,
-  IsObject,
   IsOptional,
   IsString,
   IsUUID,
@@ -35,9 +30,6 @@ import { OrNull } from './or-null.js';
 
 /** Blocks may be run again. */
 const MOST_HELD = 2 * MOST_BLOCKS;
-/** Longest note of a session, in characters. */
-export const LONGEST_SESSION_NOTE = 500;
-
 /** A block as it was run. */
 export class HeldBlockBody {
   /** Of the plan. */
@@ -96,7 +88,7 @@ export class AttendedBody {
   @ArrayUnique(({ blockId }: ScoreBody) => blockId)
   @ValidateNested({ each: true })
   @Type(() => ScoreBody)
-  scores?: readonly ScoreBody[];
+  scores?: readonly ScoreBody[] | null;
 }
 
 /** A session that was held, as it is said afterwards: all of it, each time. */
@@ -141,76 +133,4 @@ export class HeldSessionReply extends HeldSessionBody {
 export class SessionSetReply extends CourseSetReply {
   @IsUUID()
   athleteId: string;
-}
-
-/** What was seen while a session went on, of one athlete or of everybody. */
-export class SessionNoteBody {
-  /** It may be said before the session is over, and kept. */
-  @IsUUID()
-  sessionId: string;
-
-  @IsDay()
-  day: string;
-
-  /** `null`: everybody. */
-  @OrNull()
-  @IsUUID()
-  athleteId: string | null;
-
-  @OrNull()
-  @IsIn(FAULTS)
-  fault: Fault | null;
-
-  /** May be empty where a fault says it. */
-  @IsString()
-  @MaxLength(LONGEST_SESSION_NOTE)
-  text: string;
-
-  @IsString()
-  @MaxLength(LONGEST_NAME)
-  writtenBy: string;
-
-  @IsMoment()
-  writtenAt: string;
-
-  /** Taken back; it can be put back. */
-  @IsBoolean()
-  removed: boolean;
-}
-
-export class SessionNoteReply extends SessionNoteBody {
-  @IsUUID()
-  id: string;
-}
-
-export class WeekLoadReply implements WeekLoad {
-  @IsDay()
-  monday: string;
-
-  @IsInt()
-  minutes: number;
-
-  @OrNull()
-  @IsInt()
-  effort: number | null;
-
-  @OrNull()
-  @IsObject()
-  movements: MovementCounts | null;
-}
-
-/** The last weeks of an athlete's, without a gap, the oldest first. */
-export class AthleteLoadReply {
-  @IsUUID()
-  athleteId: string;
-
-  @ValidateNested({ each: true })
-  @Type(() => WeekLoadReply)
-  weeks: WeekLoadReply[];
-}
-
-export class LoadQuery {
-  /** A day of the newest week. */
-  @IsDay()
-  day: string;
 }

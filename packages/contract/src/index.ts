@@ -37,18 +37,15 @@ export {
 } from './care.js';
 export { GroupBody, GroupReply } from './group.js';
 export {
-  AthleteLoadReply,
   AttendedBody,
   HeldBlockBody,
   HeldSessionBody,
   HeldSessionReply,
-  LoadQuery,
   ScoreBody,
-  SessionNoteBody,
-  SessionNoteReply,
   SessionSetReply,
-  WeekLoadReply,
 } from './held-session.js';
+export { AthleteLoadReply, LoadQuery, WeekLoadReply } from './load.js';
+export { SessionNoteBody, SessionNoteReply } from './session-note.js';
 export { BlockBody, PlanBody, PlanReply } from './plan.js';
 export { ProgrammeBody, ProgrammeReply, ProgrammeWeekBody } from './programme.js';
 export { ClubBody, ClubReply, FaultCountReply, FaultWordsBody } from './club.js';

@@ -66,6 +66,7 @@ export {
   LONGEST_CARE_NOTE,
   LONGEST_PHONE,
   LONGEST_REASON,
+  LONGEST_SESSION_NOTE,
   MOST_CONTACTS,
 } from './texts.js';
 export { checkAgreement, checkLooked, checkRestriction } from './valid-care.js';

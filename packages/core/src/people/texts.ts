@@ -19,6 +19,9 @@ export const LONGEST_SPORT = 60;
 /** Longest thing written about somebody's care, in characters. */
 export const LONGEST_CARE_NOTE = 500;
 
+/** Longest note of what was seen in a session, in characters. */
+export const LONGEST_SESSION_NOTE = 500;
+
 /** Longest reason of a coach who decides otherwise, in characters. */
 export const LONGEST_REASON = 300;
 

@@ -144,8 +144,10 @@ export async function bringAttendance(
   sessions: readonly { readonly id: string; readonly attended: readonly AttendedBody[] }[],
 ): Promise<void> {
   const rows = sessions.flatMap(({ id, attended }) =>
-    attended.map(({ athleteId, minutes, effort, scores = [] }) => ({
-      ...{ session_id: id, athlete_id: athleteId, minutes, effort, scores },
+    attended.map(({ athleteId, minutes, effort, scores }) => ({
+      ...{ session_id: id, athlete_id: athleteId, minutes, effort },
+      // May be said to be nothing, as `null`.
+      scores: scores ?? [],
     })),
   );
   await em.execute(

@@ -143,8 +143,8 @@ function Ran({
     );
   const reached = (blockId: string) =>
     attended
-      .flatMap(({ athleteId, scores = [] }) =>
-        scores
+      .flatMap(({ athleteId, scores }) =>
+        (scores ?? [])
           .filter((score) => score.blockId === blockId)
           .map(({ count }) => ({ name: nameOf(athleteId), count })),
       )

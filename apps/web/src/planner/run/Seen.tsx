@@ -1,4 +1,5 @@
 import type { SessionNoteReply } from '@orthokin/contract';
+import { LONGEST_SESSION_NOTE } from '@orthokin/core/people';
 import type { Fault } from '@orthokin/core/timing';
 import { useContext, useState, type ReactElement } from 'react';
 import { v7 } from 'uuid';
@@ -14,8 +15,6 @@ import { namedFaults } from '../../words/fault.js';
 import { say } from '../../words/session.js';
 import { NoteLines } from '../held/NoteLines.js';
 import { People } from '../People.js';
-
-const LONGEST = 500;
 
 /** What is seen while a session goes on: of whom, a fault by one press, or in words. */
 export function Seen({
@@ -66,7 +65,7 @@ export function Seen({
           key={draft}
           label={say('inWords')}
           value=""
-          maxLength={LONGEST}
+          maxLength={LONGEST_SESSION_NOTE}
           onChange={(text) => add({ fault: null, text })}
         />
       </div>
