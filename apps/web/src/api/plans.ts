@@ -42,6 +42,10 @@ export function useSavePlan(): UseMutationResult<PlanReply, Error, Saved> {
     mutationFn: ({ planId, body }) => call(ROUTES.savePlan, { clubId, planId }, { body }),
     onSuccess: (plan) => {
       client.setQueryData(keys.plan(clubId, plan.id), plan);
+      // The next change of it is made on top of this one, before the list is read again.
+      client.setQueryData<PlanReply[]>(keys.plans(clubId), (all) =>
+        all?.map((one) => (one.id === plan.id ? plan : one)),
+      );
       void client.invalidateQueries({ queryKey: keys.plans(clubId), exact: true });
     },
   });

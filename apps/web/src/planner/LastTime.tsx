@@ -1,4 +1,4 @@
-import { loadRises } from '@orthokin/core/plan';
+import { loadRises, type LoadRise } from '@orthokin/core/plan';
 import { useContext, type ReactElement } from 'react';
 import { useLoads, useSessionNotes } from '../api/sessions.js';
 import { FaultNames } from '../parts/fault-names.js';
@@ -6,6 +6,8 @@ import { Heading } from '../parts/Text.js';
 import { dateWords, semicolonList } from '../words/format.js';
 import { noteWords, riseWords, say } from '../words/session.js';
 import { lastOf } from './last-of.js';
+
+const isOfEffort = ({ figure }: LoadRise): boolean => figure === 'effort';
 
 /** What to know of those who come when a session is planned: what was seen last, whose week is heavy. */
 export function LastTime({
@@ -33,7 +35,8 @@ export function LastTime({
       : say('lastTimeOf', { ...about, name: nameOf(athleteId) });
   });
   const heavy = loads.flatMap(({ athleteId, weeks }) => {
-    const [rise] = athleteIds.includes(athleteId) ? loadRises(weeks) : [];
+    // Counts of a few sets jump by themselves: they are said only where somebody looks at them.
+    const rise = athleteIds.includes(athleteId) && loadRises(weeks).find(isOfEffort);
     return rise ? { name: nameOf(athleteId), rise } : [];
   });
   if (athleteIds.length === 0 || seen.length + heavy.length === 0) return null;

@@ -21,6 +21,7 @@ import { CountOne } from './CountOne.js';
 import { Courts } from './Courts.js';
 import { reachedBefore } from './scores.js';
 import { useTally } from './useTally.js';
+import { WhoIsHere } from './WhoIsHere.js';
 import { heldSessionOf } from './held-session.js';
 import { Seen } from './Seen.js';
 import { SessionOver } from './SessionOver.js';
@@ -79,12 +80,6 @@ const Board = styled.div`
   }
 `;
 
-const Present = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-`;
-
 /** Blocks in which everybody plays somebody. */
 const GAMES: readonly BlockKind[] = ['reaction game', 'game to a score'];
 
@@ -94,8 +89,8 @@ export const RunPage = (): ReactElement => <OnPlan>{(plan) => <Running plan={pla
 function Running({ plan: read }: { plan: PlanReply }): ReactElement {
   useAwake();
   const [plan] = useState(() => ({ ...read, ...asLeft(read) }));
-  const running = useRunningPlan(plan.id, plan);
-  const { run, now } = running;
+  const board = useRunningPlan(plan.id, plan);
+  const { running, run, now } = board;
   const navigate = useNavigate();
   const [isAsking, setAsking] = useState(false);
   const [isSeeing, setSeeing] = useState(false);
@@ -108,29 +103,22 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
   const go = (place: number) => {
     // A page that was opened anew makes no sound until something is pressed.
     void allowSound();
-    running.toBlock(place);
+    board.toBlock(place);
   };
   const leave = (to: string) => {
-    running.end();
+    board.end();
     void navigate(to);
   };
-  const tally = useTally(running, block);
-  const toggle = (id: string) =>
-    running.present(
-      run.athleteIds.includes(id)
-        ? run.athleteIds.filter((one) => one !== id)
-        : [...run.athleteIds, id],
-    );
-  const away = plan.athleteIds.filter((id) => !run.athleteIds.includes(id));
+  const tally = useTally(board, block);
   if (!block)
     return (
       <InsteadOfPage>
         <Screen>
           <SessionOver
-            session={heldSessionOf(plan, running.running, epochNow())}
+            session={heldSessionOf(plan, running, epochNow())}
             nameOf={nameOf}
             onBack={() => go(plan.blocks.length - 1)}
-            onKept={() => leave(`/plan/held/${running.running.sessionId}`)}
+            onKept={() => leave(`/plan/held/${running.sessionId}`)}
             onDiscard={() => leave(`/plan/${plan.id}`)}
           />
         </Screen>
@@ -161,9 +149,9 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
                   // Another game is paired anew.
                   key={block.id}
                   athleteIds={run.athleteIds}
-                  game={running.running.games[block.id] ?? null}
+                  game={running.games[block.id] ?? null}
                   nameOf={nameOf}
-                  onChange={(game) => running.setGame(block.id, game)}
+                  onChange={(game) => board.setGame(block.id, game)}
                 />
               )
             }
@@ -180,26 +168,15 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
             }
           />
           {isAsking && (
-            <>
-              <Present role="group" aria-label={say('somebodyLeft')}>
-                {[...run.athleteIds, ...away].map((id) => (
-                  <Button
-                    key={id}
-                    aria-pressed={run.athleteIds.includes(id)}
-                    weight={run.athleteIds.includes(id) ? 'main' : 'plain'}
-                    onPress={() => toggle(id)}
-                  >
-                    {say('isHere', { name: nameOf(id) })}
-                  </Button>
-                ))}
-              </Present>
-              <Quiet>{say('plannedAnew')}</Quiet>
-            </>
+            <WhoIsHere
+              here={run.athleteIds}
+              planned={plan.athleteIds}
+              nameOf={nameOf}
+              onChange={board.present}
+            />
           )}
           {isSeeing && (
-            <Seen
-              {...{ sessionId: running.running.sessionId, athleteIds: plan.athleteIds, nameOf }}
-            />
+            <Seen {...{ sessionId: running.sessionId, athleteIds: plan.athleteIds, nameOf }} />
           )}
           <Quiet>
             {following ? say('thenComes', { block: blockName(following) }) : say('lastBlock')}
@@ -210,7 +187,7 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
           <Button weight="main" autoFocus onPress={() => go(run.place + 1)}>
             {following ? say('nextBlock') : say('endSession')}
           </Button>
-          <Button onPress={running.pause}>{say(run.pausedAtMs === null ? 'pause' : 'goOn')}</Button>
+          <Button onPress={board.pause}>{say(run.pausedAtMs === null ? 'pause' : 'goOn')}</Button>
           <Button onPress={() => go(run.place)}>{say('again')}</Button>
           <Button isDisabled={run.place === 0} onPress={() => go(run.place - 1)}>
             {say('blockBefore')}
