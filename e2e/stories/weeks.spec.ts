@@ -96,4 +96,13 @@ test('weeks are copied to another squad, with who comes; they fit a phone; taken
   await page.getByRole('button', { name: 'Take the weeks away' }).click();
   await page.getByRole('button', { name: 'Put them back' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('12 sessions');
+
+  // Practice at home takes its minutes from the week.
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto('/people');
+  await page.getByRole('link', { name: 'Wren Hallowby' }).first().click();
+  await page.getByRole('link', { name: 'A sheet for practice at home' }).click();
+  await expect(page.getByText('40 minutes this week: 3 times about 14 minutes.')).toBeVisible();
+  await expect(page.getByText(/^A clear, dry floor of \d/)).toBeVisible();
+  await expectSound(page);
 });

@@ -10,6 +10,9 @@ const welcome = async () => ({
 });
 const people = async () => ({ Component: (await import('../people/PeoplePage.js')).PeoplePage });
 const person = async () => ({ Component: (await import('../people/PersonPage.js')).PersonPage });
+const homeSheet = async () => ({
+  Component: (await import('../people/home/HomeSheet.js')).HomeSheet,
+});
 const athletePage = async () => ({
   Component: (await import('../people/AthletePage.js')).AthletePage,
 });
@@ -151,6 +154,7 @@ export const router = createBrowserRouter([
       { path: 'plan/:planId/print', lazy: planSheet },
       { path: 'people', lazy: people },
       { path: 'people/new', lazy: person },
+      { path: 'people/:athleteId/home', lazy: homeSheet },
       { path: 'people/bring', lazy: roster },
       { path: 'people/faults', lazy: faults },
       { path: 'people/squads', lazy: squads },

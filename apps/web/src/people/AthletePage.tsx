@@ -147,6 +147,11 @@ function Athlete({
                 <Link to={`/ladder/${line.patternId}/${id}`}>{say('theirLadder')}</Link>
               </p>
             )}
+            {line && (
+              <p style={{ margin: '0 0 6px' }}>
+                <Link to={`/people/${id}/home`}>{say('sheetForHome')}</Link>
+              </p>
+            )}
             {line?.lastSet && (
               <p style={{ margin: 0 }}>
                 <Link to={`/review/${line.lastSet.id}`}>

@@ -29,6 +29,7 @@ export {
   type GameWay,
 } from './games.js';
 export { heldBlocks, minutesHere, type HeldBlock } from './held.js';
+export { overDays, spaceNeeded, weekAtHome } from './home-practice.js';
 export {
   EFFORT,
   LOAD_FIGURES,

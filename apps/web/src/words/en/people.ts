@@ -155,6 +155,7 @@ export const people = {
   wants: 'Wants: {goal}',
   theirWeeks: 'Their weeks',
   courseAndSides: 'Course, sides and sets',
+  sheetForHome: 'A sheet for practice at home',
   theirLadder: 'Their ladder, and the next step',
   lastSetOf: 'The last set, {day}',
   lastNotes: 'Last notes',
