@@ -126,6 +126,8 @@ async function playTogether(page: Page, [first, second]: readonly FilmedRep[]): 
 test('a set run with cues only is filmed, its cues heard, its reps marked, reviewed and counted', async ({
   page,
 }) => {
+  // The whole chain is long: beside another story it takes two minutes on two cores.
+  test.slow();
   const away: string[] = [];
   page.on('request', (request) => {
     const { protocol, hostname } = new URL(request.url());
