@@ -4,6 +4,7 @@ import {
   daysLater,
   doneAgainstPlanned,
   endOf,
+  inWeeksFrom,
   lighter,
   mondayOf,
   placed,
@@ -58,6 +59,10 @@ describe('days of weeks', () => {
           expect(programme.weeks[weekOf(programme, day) ?? -1]).toBe(week);
           expect(on).toContain(weekdayOf(day));
         }
+        const later = daysLater(startsOn, 35);
+        for (const { day } of trainingDays(programme, on))
+          expect(inWeeksFrom(programme, later, day)).toBe(daysLater(day, 35));
+        expect(inWeeksFrom(programme, later, daysLater(startsOn, -1))).toBeNull();
         expect(weekOf(programme, daysLater(startsOn, -1))).toBeNull();
         expect(weekOf(programme, daysLater(startsOn, 42))).toBeNull();
       }),

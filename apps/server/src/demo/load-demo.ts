@@ -13,9 +13,7 @@ import { RepRow } from '../domains/drills/rep.entity.js';
 import { TrainingGroup } from '../domains/groups/training-group.entity.js';
 import { PatternRow } from '../domains/patterns/pattern.entity.js';
 import { PatternVersion } from '../domains/patterns/pattern-version.entity.js';
-import { HeldSession } from '../domains/sessions/held-session.entity.js';
-import { SessionNote } from '../domains/sessions/session-note.entity.js';
-import { bringAttendance } from '../domains/sessions/sessions.service.js';
+import { sessionNotesPart, sessionsPart } from '../domains/sessions/sessions.part.js';
 import { Ladder } from '../domains/progress/ladder.entity.js';
 import { RungMove } from '../domains/progress/rung-move.entity.js';
 import { DEMO_GROUPS, demoCare, demoEmergency } from './care.js';
@@ -110,18 +108,8 @@ class DemoLoader {
       ...{ now, newId },
       random: seededRandom(SEED + 2),
     });
-    await this.em.insertMany(
-      HeldSession,
-      sessions.map(({ attended: _, startedAt, endedAt, ...session }) => ({
-        ...{ clubId: CLUB_ID, ...session },
-        ...{ startedAt: new Date(startedAt), endedAt: new Date(endedAt) },
-      })),
-    );
-    await bringAttendance(this.em, CLUB_ID, sessions);
-    await this.em.insertMany(
-      SessionNote,
-      notes.map((note) => ({ clubId: CLUB_ID, ...note, writtenAt: new Date(note.writtenAt) })),
-    );
+    await sessionsPart.bring(this.em, CLUB_ID, sessions);
+    await sessionNotesPart.bring(this.em, CLUB_ID, notes);
   }
 
   private async loadCare(person: DemoAthlete, athleteId: string): Promise<void> {

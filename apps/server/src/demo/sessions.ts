@@ -1,6 +1,6 @@
 import type { HeldSessionBody, SessionNoteBody } from '@orthokin/contract';
 import type { Random } from '@orthokin/core/cue';
-import { usualBlock, type BlockKind } from '@orthokin/core/plan';
+import type { BlockKind } from '@orthokin/core/plan';
 
 const COACH = 'Mara Quint';
 const NAME = 'Squad, warm-up to play';
@@ -47,7 +47,7 @@ export function pastSessions(
     const to = Math.max(...own.map(({ endedAt }) => endedAt.getTime()));
     const isLate = now.getTime() - from < LATELY_DAYS * 24 * 60 * MINUTE_MS;
     const block = (kind: BlockKind, startMs: number, endMs: number) => ({
-      ...{ blockId: usualBlock(newId(new Date(startMs)), kind).id, kind, title: '' },
+      ...{ blockId: newId(new Date(startMs)), kind, title: '' },
       ...{ startedAt: new Date(startMs).toISOString(), endedAt: new Date(endMs).toISOString() },
     });
     const startedAt = from - WARM_UP * MINUTE_MS;

@@ -72,6 +72,7 @@ export {
   daysLater,
   doneAgainstPlanned,
   HOME_MINUTES,
+  inWeeksFrom,
   LIGHTER_SHARE,
   lighter,
   LONGEST_WEEK_NOTE,

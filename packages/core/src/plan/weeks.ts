@@ -79,6 +79,16 @@ export function weekOf(
   return place >= 0 && place < weeks.length ? place : null;
 }
 
+/** The same weekday of the same week, of weeks that begin on another Monday; `null` outside of them. */
+export function inWeeksFrom(
+  programme: Pick<Programme, 'startsOn' | 'weeks'>,
+  startsOn: string,
+  day: string,
+): string | null {
+  const place = weekOf(programme, day);
+  return place === null ? null : daysLater(startsOn, 7 * place + weekdayOf(day));
+}
+
 /** Of a lighter week a session has this share of its usual time. */
 export const LIGHTER_SHARE = 0.6;
 

@@ -8,6 +8,7 @@ import type {
   SessionNoteReply,
 } from '@orthokin/contract';
 import { wrong } from '@orthokin/core/result';
+import { groupBy } from '@orthokin/core/stats';
 import { accepted, unknown } from '../../platform/http/refusals.js';
 import { refuseAhead, refuseOtherDay } from '../ahead.js';
 import { AthletesService } from '../athletes/athletes.service.js';
@@ -128,12 +129,11 @@ export async function withAttendance(
      where club_id = ? and session_id = any (?::uuid[]) order by athlete_id`,
     [clubId, `{${sessions.map(({ id }) => id).join(',')}}`],
   );
+  const of = groupBy(there, ({ sessionId }) => sessionId);
   return sessions.map(({ id, planId, name, day, startedAt, endedAt, blocks }) => ({
     ...{ id, planId, name, day, blocks },
     ...{ startedAt: startedAt.toISOString(), endedAt: endedAt.toISOString() },
-    attended: there
-      .filter(({ sessionId }) => sessionId === id)
-      .map(({ sessionId: _, ...one }) => one),
+    attended: (of.get(id) ?? []).map(({ sessionId: _, ...one }) => one),
   }));
 }
 
