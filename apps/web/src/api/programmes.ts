@@ -30,17 +30,24 @@ export function useSaveProgramme(): UseMutationResult<ProgrammeReply, Error, Sav
   const { clubId } = useClub();
   const client = useQueryClient();
   const queryKey = keys.programmes(clubId);
+  const mutationKey = ['save programme', clubId];
   return useMutation({
-    scope: { id: queryKey.join(' ') },
+    mutationKey,
+    scope: { id: mutationKey.join(' ') },
     mutationFn: ({ programmeId, body }) =>
       call(ROUTES.saveProgramme, { clubId, programmeId }, { body }),
-    onMutate: ({ programmeId, body }) =>
+    onMutate: async ({ programmeId, body }) => {
+      // A reading begun before this change would not have it.
+      await client.cancelQueries({ queryKey });
       client.setQueryData<ProgrammeReply[]>(queryKey, (all = []) =>
         all.some(({ id }) => id === programmeId)
           ? all.map((one) => (one.id === programmeId ? { id: programmeId, ...body } : one))
           : [{ id: programmeId, ...body }, ...all],
-      ),
-    onError: () => client.invalidateQueries({ queryKey }),
+      );
+    },
+    // While another change waits, what the server says is out of date.
+    onSettled: () =>
+      client.isMutating({ mutationKey }) === 1 ? client.invalidateQueries({ queryKey }) : undefined,
   });
 }
 

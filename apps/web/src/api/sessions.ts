@@ -68,15 +68,24 @@ export function useHoldSession(): UseMutationResult<void, Error, HeldSessionRepl
   const { clubId } = useClub();
   const client = useQueryClient();
   const outbox = useOutbox();
+  const mutationKey = ['hold session', clubId];
   return useMutation({
+    mutationKey,
+    // One after the other: each says the whole session, and the last said must be the last stored.
+    scope: { id: mutationKey.join(' ') },
     mutationFn: async ({ id, ...body }) => {
       const params = { clubId, sessionId: id };
       await sendOrLater(outbox, `session:${id}`, ROUTES.holdSession, params, body);
     },
-    onSuccess: (_, session) => {
+    // Shown at once: the next change is made on top of this one, though nobody has answered yet.
+    onMutate: async (session) => {
+      // A reading begun before this change would put the session back to what it was.
+      await client.cancelQueries({ queryKey: keys.heldSessions(clubId) });
       client.setQueryData(keys.heldSession(clubId, session.id), session);
-      return afterSession(client, clubId);
     },
+    // While another change waits, what the server says is out of date.
+    onSettled: () =>
+      client.isMutating({ mutationKey }) === 1 ? afterSession(client, clubId) : undefined,
   });
 }
 
@@ -101,11 +110,14 @@ export function useWriteSessionNote(): UseMutationResult<void, Error, SessionNot
       const params = { clubId, noteId: id };
       await sendOrLater(outbox, `session:${id}`, ROUTES.writeSessionNote, params, body);
     },
-    onMutate: (note) =>
+    onMutate: async (note) => {
+      // A reading begun before this note would not have it.
+      await client.cancelQueries({ queryKey });
       client.setQueryData<SessionNoteReply[]>(queryKey, (notes = []) => [
         ...(note.removed ? [] : [note]),
         ...notes.filter(({ id }) => id !== note.id),
-      ]),
+      ]);
+    },
     onError: () => client.invalidateQueries({ queryKey }),
   });
 }

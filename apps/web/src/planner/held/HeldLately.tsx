@@ -1,5 +1,5 @@
-import type { ReactElement } from 'react';
-import { Link } from 'react-router';
+import { useEffect, useRef, type ReactElement } from 'react';
+import { Link, useLocation } from 'react-router';
 import { useHeldSessions } from '../../api/sessions.js';
 import { Lines } from '../../parts/Lines.js';
 import { Heading, Quiet } from '../../parts/Text.js';
@@ -12,9 +12,15 @@ const NEWEST = 5;
 /** The sessions that were held last; nothing before the first. */
 export function HeldLately(): ReactElement | null {
   const { data = [] } = useHeldSessions();
-  if (data.length === 0) return null;
+  const { hash } = useLocation();
+  const list = useRef<HTMLElement>(null);
+  const isThere = data.length > 0;
+  useEffect(() => {
+    if (isThere && hash === '#held') list.current?.scrollIntoView();
+  }, [isThere, hash]);
+  if (!isThere) return null;
   return (
-    <section id="held" style={{ marginTop: 30 }}>
+    <section id="held" ref={list} style={{ marginTop: 30 }}>
       <Heading>{say('held')}</Heading>
       <Lines>
         {data.slice(0, NEWEST).map((session) => (

@@ -78,7 +78,7 @@ export function WeeksPage(): ReactElement {
         .filter((plan) => plan.programmeId === programmeId)
         .sort((one, other) => one.startsAt.localeCompare(other.startsAt))}
       onTakeAway={() => remove.mutate(programmeId, { onSuccess: () => setGone(programme) })}
-      onReadAnew={() => void programmes.refetch()}
+      onReadAnew={() => Promise.all([programmes.refetch(), plans.refetch()])}
     />
   );
 }
@@ -92,7 +92,7 @@ function Weeks({
   programme: ProgrammeReply;
   sessions: readonly PlanReply[];
   onTakeAway: () => void;
-  onReadAnew: () => void;
+  onReadAnew: () => Promise<unknown>;
 }) {
   const { name, startsOn, athleteIds, weeks } = programme;
   const doing = useWeeks(programme, sessions);
@@ -112,7 +112,7 @@ function Weeks({
       <WhoComes athleteIds={athleteIds} onChange={(ids) => doing.change({ athleteIds: ids })} />
       {others.length > 0 && (
         <p style={{ margin: '4px 0 0' }}>
-          <Button isDisabled={doing.isBusy} onPress={() => void doing.takeInto(others)}>
+          <Button isDisabled={doing.isBusy} onPress={() => said(doing.takeInto(others))}>
             {say('takeInto', { count: others.length })}
           </Button>
         </p>
@@ -120,7 +120,7 @@ function Weeks({
       <FillWeeks
         isBusy={doing.isBusy}
         said={doing.filled === null ? '' : say('filled', { count: doing.filled })}
-        onFill={(filling) => void doing.fill(filling)}
+        onFill={(filling) => said(doing.fill(filling))}
       />
     </>
   );
@@ -133,7 +133,11 @@ function Weeks({
         {say('headline', { name, weeks: weeks.length, sessions: sessions.length })}
       </Headline>
       {doing.error && (
-        <Notice action={<Button onPress={onReadAnew}>{say('readAnew')}</Button>}>
+        <Notice
+          action={
+            <Button onPress={() => void onReadAnew().then(doing.forget)}>{say('readAnew')}</Button>
+          }
+        >
           {say('notSaved', { why: doing.error.message })}
         </Notice>
       )}
@@ -149,7 +153,7 @@ function Weeks({
         {movedNow && (
           <>
             {say('moved', { name: movedNow.name, day: dateWords(movedNow.day) })}{' '}
-            <Button onPress={() => void doing.moveBack()}>{say('moveBack')}</Button>
+            <Button onPress={() => said(doing.moveBack())}>{say('moveBack')}</Button>
           </>
         )}
       </p>
@@ -164,7 +168,7 @@ function Weeks({
           onChange={(changed) =>
             doing.change({ weeks: weeks.map((one, i) => (i === place ? changed : one)) })
           }
-          onMove={(planId, day) => void doing.move(planId, day)}
+          onMove={(planId, day) => said(doing.move(planId, day))}
         />
       ))}
       <p style={{ display: 'flex', flexWrap: 'wrap', gap: 10 }}>
@@ -190,7 +194,7 @@ function Weeks({
         <DateField
           label={say('startsOn')}
           value={startsOn}
-          onChange={(to) => to !== null && void doing.beginOn(mondayOf(to))}
+          onChange={(to) => to !== null && said(doing.beginOn(mondayOf(to)))}
         />
       </ShortFields>
       {!isNew && filling}
@@ -199,14 +203,14 @@ function Weeks({
         {...{ name, sessions }}
         onTakeOver={({ planId, ...when }) => {
           const session = sessions.find(({ id }) => id === planId);
-          if (session) void doing.changeSession(session, when);
+          if (session) said(doing.changeSession(session, when));
         }}
       />
       <CopyWeeks
         {...{ name, startsOn }}
         isBusy={doing.isBusy}
         onCopy={(to, ids, from) =>
-          void doing.copy(to, ids, from).then((id) => navigate(`/plan/weeks/${id}`))
+          said(doing.copy(to, ids, from).then((id) => navigate(`/plan/weeks/${id}`)))
         }
       />
       <p style={{ marginTop: 26 }}>
@@ -215,3 +219,6 @@ function Weeks({
     </Page>
   );
 }
+
+/** Whatever fails stands in the notice above the weeks: nobody else has to hear of it. */
+const said = (doing: Promise<unknown>): void => void doing.catch(() => undefined);

@@ -1,12 +1,5 @@
-import type { PlanBody, PlanReply, ProgrammeReply } from '@orthokin/contract';
-import {
-  blocksFrom,
-  daysLater,
-  lighter,
-  trainingDays,
-  weekdayOf,
-  weekOf,
-} from '@orthokin/core/plan';
+import type { PlanBody, PlanReply, ProgrammeBody, ProgrammeReply } from '@orthokin/contract';
+import { blocksFrom, inWeeksFrom, lighter, trainingDays } from '@orthokin/core/plan';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { useSavePlan } from '../../api/plans.js';
@@ -36,13 +29,9 @@ export function useWeeks(programme: ProgrammeReply, sessions: readonly PlanReply
   const savePlan = useSavePlan();
   const [moved, setMoved] = useState<PlanReply | null>(null);
   const [filled, setFilled] = useState<number | null>(null);
-  const change = (part: Partial<ProgrammeReply>) => {
-    const { id, ...now } = programme;
-    const { id: _, ...changed } = part;
-    save.mutate({
-      programmeId: id,
-      body: { ...now, ...changed, revision: programme.revision + 1 },
-    });
+  const change = (part: Partial<Omit<ProgrammeBody, 'revision'>>) => {
+    const { id: programmeId, revision, ...now } = programme;
+    save.mutate({ programmeId, body: { ...now, ...part, revision: revision + 1 } });
   };
   const changeSession = (session: PlanReply, part: Partial<PlanBody>) =>
     savePlan.mutateAsync({
@@ -52,13 +41,14 @@ export function useWeeks(programme: ProgrammeReply, sessions: readonly PlanReply
   const addAll = async (bodies: readonly PlanBody[]) => {
     for (const body of bodies) await savePlan.mutateAsync({ planId: v7(), body });
   };
+  const forget = () => {
+    save.reset();
+    savePlan.reset();
+  };
   return {
     error: save.error ?? savePlan.error,
     isBusy: savePlan.isPending,
-    change,
-    changeSession,
-    moved,
-    filled,
+    ...{ change, changeSession, moved, filled, forget },
     move: async (planId: string, day: string) => {
       const session = sessions.find(({ id }) => id === planId);
       if (!session || session.day === day) return;
@@ -80,9 +70,8 @@ export function useWeeks(programme: ProgrammeReply, sessions: readonly PlanReply
     beginOn: async (startsOn: string) => {
       change({ startsOn });
       for (const session of sessions) {
-        const place = weekOf(programme, session.day);
-        const day = daysLater(startsOn, 7 * (place ?? 0) + weekdayOf(session.day));
-        if (place !== null) await changeSession(session, { day });
+        const day = inWeeksFrom(programme, startsOn, session.day);
+        if (day !== null) await changeSession(session, { day });
       }
     },
     /** Whoever the programme is for now comes to these sessions too. */
@@ -100,10 +89,10 @@ export function useWeeks(programme: ProgrammeReply, sessions: readonly PlanReply
       });
       await addAll(
         sessions.flatMap((session): PlanBody[] => {
-          const place = weekOf(programme, session.day);
-          if (place === null) return [];
-          const day = daysLater(startsOn, 7 * place + weekdayOf(session.day));
-          return [{ ...plannedOf(session), day, athleteIds, programmeId, revision: 1 }];
+          const day = inWeeksFrom(programme, startsOn, session.day);
+          return day === null
+            ? []
+            : [{ ...plannedOf(session), day, athleteIds, programmeId, revision: 1 }];
         }),
       );
       return programmeId;
