@@ -1,5 +1,6 @@
 import { rotation, usualBlock, type PlanFinding } from '@orthokin/core/plan';
 import { fullest, spotIn, threadsOf } from '../src/planner/threads.js';
+import { kitWords } from '../src/words/kit.js';
 import {
   clockWords,
   draftWords,
@@ -24,13 +25,23 @@ test('what a block is like, and what is amiss with it, in words', () => {
     { finding: 'reaction after conditioning', blockId: 'b' },
     { finding: 'short rest', blockId: 'b', ratio: 0.8, aim: 2 },
     { finding: 'waits more than works', blockId: 'b', worksS: 75, waitsS: 120 },
+    { finding: 'nothing to do', blockId: 'b', athleteIds: ['Anna', 'Ben'] },
     { finding: 'too long', overS: 420 },
   ];
-  expect(findings.map((finding) => findingWords(finding, () => 'The drill'))).toEqual([
+  expect(
+    findings.map((finding) =>
+      findingWords(
+        finding,
+        () => 'The drill',
+        (id) => id,
+      ),
+    ),
+  ).toEqual([
     'There is no warm-up.',
     'The drill comes after conditioning: quickness is trained on fresh legs.',
     'The drill: rest is 0.8 times the work, 2 times is usual for it.',
     'The drill: each works 75 s and waits 120 s besides resting. More stations or helpers would mend it.',
+    'The drill: Anna and Ben have nothing to do.',
     'It is 7 min longer than there is time.',
   ]);
 });
@@ -59,10 +70,24 @@ test('a drafted block names who it is for, as many as there is room for', () => 
   const of = (athleteIds: string[]) =>
     draftWords({ why: 'a fault', fault: 'flat feet', athleteIds }, words);
   expect(of(['Anna', 'Ben'])).toEqual({
-    ...{ title: 'Flat feet: Anna, Ben', needs: 'Heels off the floor.' },
+    ...{ title: 'Flat feet: Anna, Ben', note: 'Heels off the floor.' },
   });
   const many = of(Array.from({ length: 60 }, (_, i) => `Maximiliana${i}`)).title ?? '';
   expect(many.length).toBeLessThanOrEqual(80);
   expect(many).toMatch(/and 5\d more$/);
   expect(draftWords({ why: 'as usual' }, words)).toEqual({});
+});
+
+test('what to bring and the floor are a sentence each; nothing is said of nothing', () => {
+  const kit = {
+    ...{ markers: 14, screens: 2, besides: ['a rope'] },
+    objects: [{ object: 'soft' as const, count: 1 }],
+    floor: { acrossM: 8.4, deepM: 7.6, stations: 2 },
+  };
+  expect(kitWords(kit, 'metres')).toEqual({
+    bring: 'Bring: 14 markers, one soft ball, 2 screens for cues, a rope.',
+    floor: 'Floor: 2 places of 8.40 m by 7.60 m beside each other, free all round.',
+  });
+  const nothing = { markers: 0, screens: 0, besides: [], objects: [], floor: null };
+  expect(kitWords(nothing, 'metres')).toEqual({ bring: '', floor: '' });
 });

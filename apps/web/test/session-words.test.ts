@@ -1,7 +1,9 @@
 import type { HeldSessionReply, PlanReply } from '@orthokin/contract';
 import { beginPlan, toBlock, usualBlock, withPresent } from '@orthokin/core/plan';
+import { NOTHING_REACHED } from '../src/device/running-plan.js';
 import { heldSessionOf } from '../src/planner/run/held-session.js';
 import { counted, reachedBefore, scoresOf } from '../src/planner/run/scores.js';
+import { reachedWords } from '../src/words/game.js';
 import { effortWords, noteWords, riseWords } from '../src/words/session.js';
 
 const MINUTE = 60_000;
@@ -16,7 +18,7 @@ test('a session ends when its last block does, not when somebody says how hard i
   let run = beginPlan(PLAN, start);
   run = withPresent(PLAN, run, ['anna'], start + 10 * MINUTE);
   run = toBlock(PLAN, run, 1, start + 12 * MINUTE);
-  const running = { sessionId: 'held', run, counts: [], games: {} };
+  const running = { sessionId: 'held', run, ...NOTHING_REACHED };
   expect(heldSessionOf(PLAN, running, start + 20 * MINUTE).endedAt).toBe(
     '2026-03-05T17:20:00.000Z',
   );
@@ -62,9 +64,9 @@ describe('what was counted', () => {
     counts = counted(counts, turn('anna', 1), 1);
     counts = counted(counts, turn('anna', 3), 1);
     counts = counted(counts, turn('ben', 2), -1);
-    expect(scoresOf({ counts, games: {} }, 'anna')).toEqual([{ blockId: 'b', count: 2 }]);
-    expect(scoresOf({ counts, games: {} }, 'ben')).toEqual([{ blockId: 'b', count: 0 }]);
-    expect(scoresOf({ counts, games: {} }, 'cleo')).toEqual([]);
+    expect(scoresOf({ ...NOTHING_REACHED, counts }, 'anna')).toEqual([{ blockId: 'b', count: 2 }]);
+    expect(scoresOf({ ...NOTHING_REACHED, counts }, 'ben')).toEqual([{ blockId: 'b', count: 0 }]);
+    expect(scoresOf({ ...NOTHING_REACHED, counts }, 'cleo')).toEqual([]);
   });
 
   test('of a game the rounds that were won, the last one too where somebody has won it', () => {
@@ -77,12 +79,41 @@ describe('what was counted', () => {
       ],
       on: { round, winners: ['anna'] },
     };
-    expect(scoresOf({ counts: [], games: { g: game } }, 'ben')).toEqual([
+    expect(scoresOf({ ...NOTHING_REACHED, games: { g: game } }, 'ben')).toEqual([
       { blockId: 'g', count: 2 },
     ]);
-    expect(scoresOf({ counts: [], games: { g: game } }, 'anna')).toEqual([
+    expect(scoresOf({ ...NOTHING_REACHED, games: { g: game } }, 'anna')).toEqual([
       { blockId: 'g', count: 1 },
     ]);
+  });
+
+  test('of teams what their team made; of catching how far it was caught from, in cm', () => {
+    const teams = {
+      t: [
+        { athleteIds: ['anna', 'cleo'], points: 3 },
+        { athleteIds: ['ben'], points: 1 },
+      ],
+    };
+    const calls = {
+      c: [
+        { toCatch: ['anna'], missed: [] },
+        { toCatch: ['ben'], missed: ['ben'] },
+      ],
+    };
+    const reached = { ...NOTHING_REACHED, teams, calls };
+    expect(scoresOf(reached, 'anna')).toEqual([
+      { blockId: 't', count: 3 },
+      { blockId: 'c', count: 100 },
+    ]);
+    expect(scoresOf(reached, 'ben').at(-1)).toEqual({ blockId: 'c', count: 0 });
+    expect(scoresOf(reached, 'cleo')).toEqual([{ blockId: 't', count: 3 }]);
+  });
+
+  test('what was reached is said in what it is counted in', () => {
+    const anna = [{ name: 'Anna', count: 12 }];
+    expect(reachedWords(anna, { game: 'off a wall' })).toBe('Anna 12 cm');
+    expect(reachedWords(anna, { game: 'teams' })).toBe('Anna 12');
+    expect(reachedWords(anna, { wanted: 20 })).toBe('Anna 12 of 20');
   });
 
   test('what was reached before is that of blocks of the same kind and name, the newest first', () => {

@@ -2,11 +2,14 @@ import { LONGEST_NAME } from '@orthokin/core/people';
 import {
   BLOCK_KINDS,
   EFFORT,
+  GAME_FORMS,
   LONGEST_TITLE,
   MOST_BLOCKS,
   MOST_PLANNED,
   SESSION_MINUTES,
+  WANTED,
   type BlockKind,
+  type GameForm,
 } from '@orthokin/core/plan';
 import { Type } from 'class-transformer';
 import {
@@ -42,6 +45,18 @@ export class HeldBlockBody {
   @IsString()
   @MaxLength(LONGEST_TITLE)
   title: string;
+
+  /** Of a game: what is counted in it. */
+  @IsOptional()
+  @IsIn(GAME_FORMS)
+  game?: GameForm | null;
+
+  /** Of a challenge: how many were wanted. */
+  @IsOptional()
+  @IsInt()
+  @Min(WANTED[0])
+  @Max(WANTED[1])
+  wanted?: number | null;
 
   @IsMoment()
   startedAt: string;

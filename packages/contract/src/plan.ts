@@ -2,18 +2,23 @@ import { LONGEST_NAME } from '@orthokin/core/people';
 import {
   BLOCK_BOUNDS,
   BLOCK_KINDS,
+  GAME_FORMS,
   HELPER_ROLES,
+  LONGEST_BLOCK_NOTE,
   LONGEST_NEEDS,
   LONGEST_TITLE,
   MOST_BLOCKS,
   MOST_PLANNED,
   OBJECTS,
   SESSION_MINUTES,
+  WANTED,
   type Block,
   type BlockKind,
+  type GameForm,
   type HelperRole,
   type PlayObject,
   type Session,
+  type Stay,
 } from '@orthokin/core/plan';
 import { Type } from 'class-transformer';
 import {
@@ -35,6 +40,17 @@ import {
 import { IsDay } from './moment.js';
 import { OrNull } from './or-null.js';
 import { MAX_VERSION } from './paths.js';
+
+/** Somebody stays at a station. */
+export class StayBody implements Stay {
+  @IsUUID()
+  athleteId: string;
+
+  @IsInt()
+  @Min(1)
+  @Max(BLOCK_BOUNDS.stations[1])
+  station: number;
+}
 
 export class BlockBody implements Block {
   @IsUUID()
@@ -91,6 +107,37 @@ export class BlockBody implements Block {
   @IsString()
   @MaxLength(LONGEST_NEEDS)
   needs: string;
+
+  @IsOptional()
+  @IsString()
+  @MaxLength(LONGEST_BLOCK_NOTE)
+  note?: string | null;
+
+  /** Everybody who comes where it is not said. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_PLANNED)
+  @ArrayUnique()
+  @IsUUID(undefined, { each: true })
+  who?: readonly string[] | null;
+
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_PLANNED)
+  @ArrayUnique(({ athleteId }: StayBody) => athleteId)
+  @ValidateNested({ each: true })
+  @Type(() => StayBody)
+  stays?: readonly StayBody[] | null;
+
+  @IsOptional()
+  @IsInt()
+  @Min(WANTED[0])
+  @Max(WANTED[1])
+  wanted?: number | null;
+
+  @IsOptional()
+  @IsIn(GAME_FORMS)
+  game?: GameForm | null;
 }
 
 /** A session as it is planned, or changed: all of it, each time. */

@@ -47,6 +47,21 @@ describe('a session as it was held', () => {
     expect(ids(new Set(['play']))).toEqual(['warm', 'play', 'calm']);
   });
 
+  test('of a game it is kept how it was played, of a challenge how many were wanted', () => {
+    const blocks = [
+      usualBlock('game', 'reaction game'),
+      { ...usualBlock('wall', 'challenge'), wanted: 20 },
+      usualBlock('play', 'play'),
+    ];
+    const session = { blocks, athleteIds: ['anna', 'ben'] };
+    let run = beginPlan(session, 0);
+    for (const place of [1, 2, 3]) run = toBlock(session, run, place, place * MINUTE);
+    const [game, wall, play] = heldBlocks(session, run, 9 * MINUTE);
+    expect(game).toMatchObject({ game: 'drop and catch' });
+    expect(wall).toMatchObject({ wanted: 20 });
+    expect(play).not.toHaveProperty('game');
+  });
+
   test('each has the minutes they were here for; what comes after the end counts for nobody', () => {
     let run = beginPlan(SESSION, 0);
     run = withPresent(SESSION, run, ['ben'], 10 * MINUTE);

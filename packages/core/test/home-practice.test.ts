@@ -1,31 +1,5 @@
 import fc from 'fast-check';
-import { mirrorPattern } from '@orthokin/core/pattern';
-import { overDays, sixWeeks, spaceNeeded, weekAtHome, type Programme } from '@orthokin/core/plan';
-import { anyPattern, bare } from './patterns.js';
-
-describe('what practice at home needs', () => {
-  test('the floor is as wide as the markers and a metre round them', () => {
-    const pattern = { ...bare('lane', 3), home: { ...bare('lane', 3).home, radiusM: 0.4 } };
-    const targets = [
-      { ...pattern.targets[0], at: { x: 0, y: 3 }, radiusM: 0.3 },
-      { ...pattern.targets[0], at: { x: -1, y: -2 }, radiusM: 0.3 },
-    ] as typeof pattern.targets;
-    const { acrossM, deepM } = spaceNeeded({ ...pattern, targets });
-    expect(acrossM).toBeCloseTo(2 + 1.3 + 0.4);
-    expect(deepM).toBeCloseTo(2 + 5.6);
-    expect(spaceNeeded({ ...pattern, targets: [] })).toEqual({ acrossM: 2.8, deepM: 2.8 });
-  });
-
-  test('mirrored it is the same floor', () => {
-    fc.assert(
-      fc.property(anyPattern, (pattern) => {
-        const [one, other] = [spaceNeeded(pattern), spaceNeeded(mirrorPattern(pattern))];
-        expect(other.acrossM).toBeCloseTo(one.acrossM);
-        expect(other.deepM).toBeCloseTo(one.deepM);
-      }),
-    );
-  });
-});
+import { overDays, sixWeeks, weekAtHome, type Programme } from '@orthokin/core/plan';
 
 test('the week of whoever is in it, on its days; of two programmes the newest', () => {
   const programme = (startsOn: string, note: string): Programme => ({

@@ -109,3 +109,16 @@ test('over a session everybody’s sets, helping and waiting are summed', () => 
     waitsS: (first?.waitsS ?? 0) + (second?.waitsS ?? 0),
   });
 });
+
+test('a block for some is worked by those alone, and says who has nothing to do', () => {
+  const drill: Block = { ...usualBlock('drill', 'cued drill'), who: ['athlete 1', 'athlete 3'] };
+  const session = sessionOf([drill], { athleteIds: names(3) });
+  const [only] = placed(session);
+  expect(only?.shares.map(({ athleteId, works }) => [athleteId, works])).toEqual([
+    ['athlete 1', 3],
+    ['athlete 3', 3],
+  ]);
+  expect(findingsOf(session)).toContainEqual({
+    ...{ finding: 'nothing to do', blockId: 'drill', athleteIds: ['athlete 2'] },
+  });
+});

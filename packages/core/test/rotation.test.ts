@@ -1,4 +1,12 @@
-import { HELPER_ROLES, rotation, sharesOf, type Rotated, type Round } from '@orthokin/core/plan';
+import {
+  HELPER_ROLES,
+  overStations,
+  rotation,
+  sharesOf,
+  stationGroups,
+  type Rotated,
+  type Round,
+} from '@orthokin/core/plan';
 import fc from 'fast-check';
 
 const names = (n: number): string[] => Array.from({ length: n }, (_, i) => `athlete ${i + 1}`);
@@ -151,4 +159,61 @@ test('when somebody leaves and somebody comes late, what was done stands and the
       },
     ),
   );
+});
+
+describe('where it is said who stays at which station', () => {
+  const staying = asked.map((rotated) => ({
+    ...rotated,
+    stays: overStations(rotated.athleteIds, rotated.stations),
+  }));
+
+  test('everybody works all their sets there, helped by those of that station alone', () => {
+    fc.assert(
+      fc.property(staying, (rotated) => {
+        const of = new Map(rotated.stays.map(({ athleteId, station }) => [athleteId, station]));
+        const rounds = rotation(rotated);
+        for (const { stations } of rounds)
+          stations.forEach((turn, i) => {
+            if (!turn) return;
+            const there = [turn.works, ...turn.helps.map(({ athleteId }) => athleteId)];
+            expect(there.map((id) => of.get(id))).toEqual(there.map(() => i + 1));
+          });
+        for (const id of rotated.athleteIds) expect(worksOf(rounds, id)).toBe(rotated.sets);
+      }),
+    );
+  });
+
+  test('whoever is not named goes where fewest are; whoever is not there is left out', () => {
+    const stays = [
+      { athleteId: 'anna', station: 1 },
+      { athleteId: 'gone', station: 2 },
+      { athleteId: 'cleo', station: 2 },
+      // The block had a third station when it was said.
+      { athleteId: 'dora', station: 3 },
+    ];
+    const athleteIds = ['anna', 'ben', 'cleo', 'dora'];
+    expect(stationGroups({ athleteIds, stations: 2, stays })).toEqual([
+      ['anna', 'ben'],
+      ['cleo', 'dora'],
+    ]);
+    expect(stationGroups({ athleteIds, stations: 2, stays: [] })).toBeNull();
+  });
+
+  test('over stations as evenly as they go, in their order', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 30 }),
+        fc.integer({ min: 1, max: 6 }),
+        (n, stations) => {
+          const at = overStations(names(n), stations).map(({ station }) => station);
+          expect(at).toEqual([...at].sort((one, other) => one - other));
+          const counts = Array.from(
+            { length: stations },
+            (_, i) => at.filter((one) => one === i + 1).length,
+          );
+          expect(spread(counts)).toBeLessThanOrEqual(1);
+        },
+      ),
+    );
+  });
 });

@@ -1,4 +1,4 @@
-import type { GameRound, GameWay, PlanRun } from '@orthokin/core/plan';
+import type { Call, GameRound, GameWay, PlanRun, Team } from '@orthokin/core/plan';
 import { forget, remember, remembered } from './preferences.js';
 
 const NOW = 'plan-running';
@@ -12,7 +12,17 @@ export interface Running {
   readonly counts: readonly Count[];
   /** By their blocks. */
   readonly games: Readonly<Record<string, Game>>;
+  /** Teams and their points, by their blocks. */
+  readonly teams: Readonly<Record<string, readonly Team[]>>;
+  /** Calls of games of catching, by their blocks. */
+  readonly calls: Readonly<Record<string, readonly Call[]>>;
 }
+
+/** What was counted in a session that is run. */
+export type Reached = Pick<Running, 'counts' | 'games' | 'teams' | 'calls'>;
+
+/** Before anything was counted. */
+export const NOTHING_REACHED: Reached = { counts: [], games: {}, teams: {}, calls: {} };
 
 /** How many somebody made in a turn. */
 export interface Count {
@@ -43,8 +53,7 @@ export const runningPlan = (): string | null => remembered<string | null>(NOW, n
 export function keptRun(planId: string): Running | null {
   const kept = remembered<Partial<Running> | null>(runName(planId), null);
   if (!kept?.run || !kept.sessionId) return null;
-  const { run, sessionId, counts = [], games = {} } = kept;
-  return { run, sessionId, counts, games };
+  return { ...NOTHING_REACHED, ...kept, run: kept.run, sessionId: kept.sessionId };
 }
 
 /** Keeps where a session is that is being run here. */

@@ -1,9 +1,14 @@
 import {
   BLOCK_BOUNDS,
+  GAME_FORMS,
+  gameOf,
   HELPER_ROLES,
+  isGame,
+  LONGEST_BLOCK_NOTE,
   LONGEST_NEEDS,
   LONGEST_TITLE,
   OBJECTS,
+  WANTED,
   type Block,
   type HelperRole,
 } from '@orthokin/core/plan';
@@ -15,7 +20,10 @@ import { CountField } from '../parts/form/NumberFields.js';
 import { SelectField } from '../parts/form/SelectField.js';
 import { TextField } from '../parts/form/TextField.js';
 import { Heading } from '../parts/Text.js';
+import { formWords } from '../words/game.js';
 import { blockName, kindWords, objectWords, roleWords, say } from '../words/plan.js';
+import { WhereEach } from './WhereEach.js';
+import { WhoDoes } from './WhoDoes.js';
 
 const Fields = styled.div`
   display: grid;
@@ -46,13 +54,19 @@ const bounds = (name: keyof typeof BLOCK_BOUNDS) => {
 /** What a block is: how long or how many turns, with what, on what. */
 export function BlockForm({
   block,
+  athleteIds,
+  nameOf,
   onChange,
 }: {
   block: Block;
+  /** Who comes to the session. */
+  athleteIds: readonly string[];
+  nameOf: (athleteId: string) => string;
   onChange: (part: Partial<Block>) => void;
 }): ReactElement {
   const library = useLibrary();
   const patterns = (library.data ?? []).filter(({ archived }) => !archived);
+  const game = isGame(block.kind) ? gameOf(block) : null;
   const toggle = (role: HelperRole) =>
     onChange({
       helpers: HELPER_ROLES.filter((each) => (each === role) !== block.helpers.includes(each)),
@@ -120,7 +134,32 @@ export function BlockForm({
                 ))}
               </div>
             </div>
+            {block.stations > 1 && athleteIds.length > 1 && (
+              <div className="wide">
+                <WhereEach
+                  {...{ block, athleteIds, nameOf }}
+                  onChange={(stays) => onChange({ stays })}
+                />
+              </div>
+            )}
           </>
+        )}
+        {block.kind === 'challenge' && (
+          <CountField
+            label={say('wanted')}
+            value={block.wanted ?? 0}
+            min={0}
+            max={WANTED[1]}
+            onChange={(wanted) => onChange({ wanted: wanted === 0 ? null : wanted })}
+          />
+        )}
+        {game && (
+          <SelectField
+            label={say('game')}
+            value={game}
+            options={GAME_FORMS.map((form) => [form, formWords(form)] as const)}
+            onChange={(form) => onChange({ game: form })}
+          />
         )}
         <SelectField
           label={say('object')}
@@ -145,6 +184,19 @@ export function BlockForm({
             onChange={(needs) => onChange({ needs })}
           />
         </div>
+        <div className="wide">
+          <TextField
+            label={say('note')}
+            value={block.note ?? ''}
+            maxLength={LONGEST_BLOCK_NOTE}
+            onChange={(note) => onChange({ note: note === '' ? null : note })}
+          />
+        </div>
+        {athleteIds.length > 1 && (
+          <div className="wide">
+            <WhoDoes {...{ block, athleteIds, nameOf }} onChange={(who) => onChange({ who })} />
+          </div>
+        )}
       </Fields>
     </section>
   );

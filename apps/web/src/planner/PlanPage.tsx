@@ -39,6 +39,7 @@ import { LastTime } from './LastTime.js';
 import { OnPlan } from './OnPlan.js';
 import { useNames } from './useNames.js';
 import { usePlanning } from './usePlanning.js';
+import { WhatToBring } from './WhatToBring.js';
 import { WhoComes } from './WhoComes.js';
 
 const Head = styled.div`
@@ -109,6 +110,10 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
     setBlocks(() => shorter);
     setCannotFit(overTime(present, placed({ blocks: shorter, athleteIds })) > 0);
   };
+  const blockNamed = (id: string): string => {
+    const block = blocks.find((one) => one.id === id);
+    return block ? blockName(block) : '';
+  };
   const shares = sharesOver(all, athleteIds);
   const headline =
     blocks.length === 0
@@ -170,10 +175,7 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
         <Findings>
           {findings.map((finding) => (
             <li key={`${finding.finding} ${'blockId' in finding ? finding.blockId : ''}`}>
-              {findingWords(finding, (id) => {
-                const block = blocks.find((one) => one.id === id);
-                return block ? blockName(block) : '';
-              })}
+              {findingWords(finding, blockNamed, nameOf)}
             </li>
           ))}
         </Findings>
@@ -184,6 +186,7 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
           <Quiet as="span">{say(cannotFit ? 'noFit' : 'fitMeans')}</Quiet>
         </p>
       )}
+      <WhatToBring {...{ blocks, athleteIds }} />
       <AboutPlan planned={present} onChange={set} />
       <WhoComes athleteIds={athleteIds} onChange={(ids) => set({ athleteIds: ids })} />
       <DraftIt {...{ athleteIds, nameOf }} onDraft={(drafted) => setBlocks(() => drafted)} />
@@ -226,6 +229,7 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
           <BlockForm
             key={chosen.id}
             block={chosen}
+            {...{ athleteIds, nameOf }}
             onChange={(part) => replace(chosen.id, (one) => [{ ...one, ...part }])}
           />
         )}

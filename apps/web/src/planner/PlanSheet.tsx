@@ -1,11 +1,12 @@
 import type { PlanReply } from '@orthokin/contract';
-import { placed } from '@orthokin/core/plan';
+import { placed, thoseIn } from '@orthokin/core/plan';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { PrintPage } from '../parts/PrintPage.js';
 import { colour, MONO } from '../parts/tokens.js';
 import { commaList, dateWords } from '../words/format.js';
 import { OnPlan } from './OnPlan.js';
+import { WhatToBring } from './WhatToBring.js';
 import { useNames } from './useNames.js';
 import { asLeft } from './planned.js';
 import {
@@ -67,6 +68,7 @@ function Paper({ plan: read }: { plan: PlanReply }): ReactElement {
         })}
       </p>
       <p>{commaList(plan.athleteIds.map(nameOf))}</p>
+      <WhatToBring blocks={plan.blocks} athleteIds={plan.athleteIds} />
       {placed(plan).map(({ block, fromS, toS, rounds }) => (
         <Block key={block.id}>
           <h2>
@@ -79,8 +81,10 @@ function Paper({ plan: read }: { plan: PlanReply }): ReactElement {
               block.how === 'turns' ? howWords(block) : '',
               block.object === 'none' ? '' : objectWords(block.object),
               block.needs,
+              block.who ? commaList(thoseIn(block, plan.athleteIds).map(nameOf)) : '',
             ])}
           </p>
+          {block.note && <p>{block.note}</p>}
           {rounds.length > 0 && (
             <table>
               <thead>

@@ -1,4 +1,4 @@
-import type { GameWay } from '@orthokin/core/plan';
+import type { GameForm, GameWay, HeldBlock } from '@orthokin/core/plan';
 import { commaList } from './format.js';
 import { game as en } from './en/game.js';
 import { speaker } from './say.js';
@@ -12,7 +12,36 @@ const WAY_WORDS: Readonly<Record<GameWay, string>> = {
 /** How pairs change from round to round. */
 export const wayWords = (way: GameWay): string => WAY_WORDS[way];
 
-/** How much each reached, as a line. */
+const FORM_WORDS: Readonly<Record<GameForm, string>> = {
+  courts: say('formCourts'),
+  teams: say('formTeams'),
+  'drop and catch': say('formDrop'),
+  'turn on a call': say('formTurn'),
+  'off a wall': say('formWall'),
+};
+/** How a game is played. */
+export const formWords = (form: GameForm): string => FORM_WORDS[form];
+
+const CATCH_WORDS = {
+  'drop and catch': say('dropHow'),
+  'turn on a call': say('turnHow'),
+  'off a wall': say('wallHow'),
+} as const;
+/** A game in which somebody catches what comes at a call. */
+export type CatchForm = keyof typeof CATCH_WORDS;
+/** Whether a game is one of catching. */
+export const isCatching = (form: GameForm): form is CatchForm => form in CATCH_WORDS;
+/** What is done in a game of catching. */
+export const catchWords = (form: CatchForm): string => CATCH_WORDS[form];
+
+/** How much each reached in a block, as a line. */
 export const reachedWords = (
   people: readonly { readonly name: string; readonly count: number }[],
-): string => commaList(people.map((one) => say('reached', one)));
+  { game, wanted }: Pick<HeldBlock, 'game' | 'wanted'>,
+): string =>
+  commaList(
+    people.map((one) => {
+      if (game && isCatching(game)) return say('reachedCm', one);
+      return wanted ? say('reachedOf', { ...one, wanted }) : say('reached', one);
+    }),
+  );

@@ -1,4 +1,4 @@
-import { LONGEST_NEEDS, LONGEST_TITLE } from '@orthokin/core/plan';
+import { LONGEST_BLOCK_NOTE, LONGEST_TITLE } from '@orthokin/core/plan';
 import type {
   Block,
   BlockKind,
@@ -10,7 +10,7 @@ import type {
   Trained,
 } from '@orthokin/core/plan';
 import type { Fault } from '@orthokin/core/timing';
-import { capital, commaList } from './format.js';
+import { capital, commaList, listWords } from './format.js';
 import { plan as en } from './en/plan.js';
 import { speaker } from './say.js';
 
@@ -79,7 +79,7 @@ function shortNames(names: readonly string[], inWords: (names: string) => string
   return inWords(String(short.length)).slice(0, LONGEST_TITLE);
 }
 
-/** What a drafted block is called and needs, by why it is there; nothing where it is as usual. */
+/** What a drafted block is called and what is said in it, by why it is there; nothing where it is as usual. */
 export function draftWords(
   reason: DraftReason,
   words: {
@@ -87,7 +87,7 @@ export function draftWords(
     readonly faultName: (fault: Fault) => string;
     readonly mendOf: (fault: Fault) => string;
   },
-): Partial<Pick<Block, 'title' | 'needs'>> {
+): Partial<Pick<Block, 'title' | 'note'>> {
   if (reason.why === 'as usual') return {};
   const names = reason.athleteIds.map(words.nameOf);
   switch (reason.why) {
@@ -95,7 +95,7 @@ export function draftWords(
       const fault = capital(words.faultName(reason.fault));
       return {
         title: shortNames(names, (some) => say('draftFault', { fault, names: some })),
-        needs: words.mendOf(reason.fault).slice(0, LONGEST_NEEDS),
+        note: words.mendOf(reason.fault).slice(0, LONGEST_BLOCK_NOTE),
       };
     }
     case 'a slower side':
@@ -143,7 +143,11 @@ export function wallClock(startsAt: string, afterS: number): string {
 }
 
 /** A sentence about a session that a coach may want to change. */
-export function findingWords(finding: PlanFinding, nameOf: (blockId: string) => string): string {
+export function findingWords(
+  finding: PlanFinding,
+  nameOf: (blockId: string) => string,
+  athleteName: (athleteId: string) => string,
+): string {
   switch (finding.finding) {
     case 'no warm-up':
       return say('noWarmUp');
@@ -160,6 +164,11 @@ export function findingWords(finding: PlanFinding, nameOf: (blockId: string) => 
     case 'waits more than works': {
       const { blockId, worksS: works, waitsS: waits } = finding;
       return say('longWait', { block: nameOf(blockId), works, waits });
+    }
+    case 'nothing to do': {
+      const { blockId, athleteIds } = finding;
+      const names = listWords(athleteIds.map(athleteName));
+      return say('nothingToDo', { block: nameOf(blockId), names, count: athleteIds.length });
     }
     case 'too long':
       return say('tooLong', { minutes: minutesOf(finding.overS) });

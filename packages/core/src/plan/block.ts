@@ -36,14 +36,35 @@ export const BLOCK_BOUNDS = {
   stations: [1, 6],
 } as const;
 
+/** How many are wanted in a turn of a challenge. */
+export const WANTED = [1, 999] as const;
+
+/** How a game is played, with the app as its referee. */
+export const GAME_FORMS = [
+  'courts',
+  'teams',
+  'drop and catch',
+  'turn on a call',
+  'off a wall',
+] as const;
+export type GameForm = (typeof GAME_FORMS)[number];
+
 /** Longest name of a block's own, in characters. */
 export const LONGEST_TITLE = 80;
 /** Longest words on what a block needs, in characters. */
 export const LONGEST_NEEDS = 200;
+/** Longest words on what is said or looked at in a block, in characters. */
+export const LONGEST_BLOCK_NOTE = 200;
 /** Most blocks of a session. */
 export const MOST_BLOCKS = 40;
 /** Most athletes in a session. */
 export const MOST_PLANNED = 60;
+
+/** Somebody stays at a station, counted from 1. */
+export interface Stay {
+  readonly athleteId: string;
+  readonly station: number;
+}
 
 /** A part of a session: everybody at once for some minutes, or in turns at stations. */
 export interface Block {
@@ -67,11 +88,42 @@ export interface Block {
   readonly object: PlayObject;
   /** The pattern it is run on; `null`: each what they work on, or none. */
   readonly patternId: string | null;
-  /** What is needed for it, in the coach's own words. */
+  /** What is needed besides, in the coach's own words. */
   readonly needs: string;
+  /** What is said or looked at in it, in the coach's own words. */
+  readonly note?: string | null;
+  /** Who does it; everybody where it is not said. */
+  readonly who?: readonly string[] | null;
+  /** Who stays at which station, in turns; where it is not said everybody goes where there is room. */
+  readonly stays?: readonly Stay[] | null;
+  /** How many in a turn are wanted, of a challenge. */
+  readonly wanted?: number | null;
+  /** Of a game; as its kind usually is where it is not said. */
+  readonly game?: GameForm | null;
 }
 
-type Usual = Omit<Block, 'id' | 'kind' | 'title' | 'patternId' | 'needs'> & {
+/** Who of those that come does a block. */
+export const thoseIn = (
+  { who }: Pick<Block, 'who'>,
+  athleteIds: readonly string[],
+): readonly string[] => (who ? athleteIds.filter((id) => who.includes(id)) : athleteIds);
+
+const GAMES: Partial<Readonly<Record<BlockKind, GameForm>>> = {
+  'reaction game': 'drop and catch',
+  'game to a score': 'courts',
+};
+
+/** How a block is played, said or usual; `null` where it is no game. */
+export const gameOf = ({ kind, game }: Pick<Block, 'kind' | 'game'>): GameForm | null =>
+  game ?? GAMES[kind] ?? null;
+
+/** Whether a kind of block is a game. */
+export const isGame = (kind: BlockKind): boolean => GAMES[kind] !== undefined;
+
+type Usual = Pick<
+  Block,
+  'how' | 'minutes' | 'sets' | 'workS' | 'restS' | 'stations' | 'helpers' | 'object'
+> & {
   readonly trains: Trained;
 };
 

@@ -1,5 +1,5 @@
 import { mean } from '../numeric/index.js';
-import { trainedBy, type Block } from './block.js';
+import { thoseIn, trainedBy, type Block } from './block.js';
 import { overTime, type PlacedBlock, type Session } from './session.js';
 
 /** Something about a session that a coach may want to change, with what it is reckoned from. */
@@ -19,6 +19,12 @@ export type PlanFinding =
       readonly blockId: string;
       readonly worksS: number;
       readonly waitsS: number;
+    }
+  /** Who comes and has no part in a block. */
+  | {
+      readonly finding: 'nothing to do';
+      readonly blockId: string;
+      readonly athleteIds: readonly string[];
     }
   | { readonly finding: 'too long'; readonly overS: number };
 
@@ -44,6 +50,14 @@ function ofBlock({ block, shares }: PlacedBlock): PlanFinding[] {
   return findings;
 }
 
+function leftOut({ block }: PlacedBlock, athleteIds: readonly string[]): PlanFinding[] {
+  const does = thoseIn(block, athleteIds);
+  const idle = athleteIds.filter((id) => !does.includes(id));
+  return idle.length === 0
+    ? []
+    : [{ finding: 'nothing to do', blockId: block.id, athleteIds: idle }];
+}
+
 /** What to look at again in a session before it is run (handbook 8), in the order of the session. */
 export function planFindings(
   session: Pick<Session, 'minutes' | 'athleteIds'>,
@@ -63,7 +77,7 @@ export function planFindings(
     ...late.map(
       ({ block }) => ({ finding: 'reaction after conditioning', blockId: block.id }) as const,
     ),
-    ...blocks.flatMap(ofBlock),
+    ...blocks.flatMap((one) => [...ofBlock(one), ...leftOut(one, session.athleteIds)]),
     ...(blocks.length > 0 && !trained.includes('calming')
       ? [{ finding: 'no cool-down' } as const]
       : []),

@@ -1,4 +1,4 @@
-import type { BlockKind } from './block.js';
+import { gameOf, isGame, type Block, type BlockKind, type GameForm } from './block.js';
 import type { PlanRun, RunMoment } from './run.js';
 import type { Session } from './session.js';
 
@@ -8,6 +8,10 @@ export interface HeldBlock {
   readonly blockId: string;
   readonly kind: BlockKind;
   readonly title: string;
+  /** Of a game. */
+  readonly game?: GameForm | null;
+  /** Of a challenge, how many were wanted. */
+  readonly wanted?: number | null;
   /** Epoch ms. */
   readonly fromMs: number;
   readonly toMs: number;
@@ -20,6 +24,15 @@ const MINUTE_MS = 60_000;
 /** Moments of a run, each with when the next began; the last lasts until now. */
 const spans = (log: readonly RunMoment[], nowMs: number) =>
   log.map((moment, i) => ({ ...moment, toMs: log[i + 1]?.atMs ?? nowMs }));
+
+const asked = (block: Block) => {
+  const { id: blockId, kind, title, wanted } = block;
+  return {
+    ...{ blockId, kind, title },
+    ...(isGame(kind) && { game: gameOf(block) }),
+    ...(wanted && { wanted }),
+  };
+};
 
 /**
  * The blocks that were run, in that order: one that was begun again without another between is one, one
@@ -38,8 +51,7 @@ export function heldBlocks(
     const last = held.at(-1);
     if (last?.place === place) held[held.length - 1] = { ...last, toMs };
     else if (block) {
-      const { id: blockId, kind, title } = block;
-      held.push({ ...{ place, blockId, kind, title }, fromMs: atMs, toMs });
+      held.push({ ...{ place, ...asked(block) }, fromMs: atMs, toMs });
     }
   }
   return held

@@ -1,25 +1,9 @@
-import type { Pattern } from '../pattern/index.js';
 import { mondayOf, weekOf, type Programme, type ProgrammeWeek } from './weeks.js';
-
-/** Free floor round the outermost markers, so that nobody runs into anything, m. */
-const RUN_OFF_M = 1;
 
 /** Short and often does more than long and seldom, min. */
 const MOST_A_DAY = 15;
 /** A day of rest stays. */
 const MOST_DAYS = 6;
-
-/** The floor that a pattern needs with a free run-off round its markers, m. */
-export function spaceNeeded({ home, targets }: Pick<Pattern, 'home' | 'targets'>): {
-  readonly acrossM: number;
-  readonly deepM: number;
-} {
-  const spots = [{ at: { x: 0, y: 0 }, radiusM: home.radiusM }, ...targets];
-  const span = (axis: 'x' | 'y'): number =>
-    Math.max(...spots.map(({ at, radiusM }) => at[axis] + radiusM)) -
-    Math.min(...spots.map(({ at, radiusM }) => at[axis] - radiusM));
-  return { acrossM: span('x') + 2 * RUN_OFF_M, deepM: span('y') + 2 * RUN_OFF_M };
-}
 
 /** The week of a programme that somebody is in on a day; of several the newest; `null` in none. */
 export function weekAtHome(

@@ -1,20 +1,29 @@
 export {
   BLOCK_BOUNDS,
   BLOCK_KINDS,
+  GAME_FORMS,
+  gameOf,
   HELPER_ROLES,
+  isGame,
+  LONGEST_BLOCK_NOTE,
   LONGEST_NEEDS,
   LONGEST_TITLE,
   MOST_BLOCKS,
   MOST_PLANNED,
   OBJECTS,
+  thoseIn,
   trainedBy,
   usualBlock,
+  WANTED,
   type Block,
   type BlockKind,
+  type GameForm,
   type HelperRole,
   type PlayObject,
+  type Stay,
   type Trained,
 } from './block.js';
+export { CATCH_FROM_CM, catcherAfter, catchPairs, type Call, type Catcher } from './catches.js';
 export { draftedFrom, type DraftedBlock, type DraftReason, type Stands } from './drafted.js';
 export { halved, replaced } from './edit.js';
 export { planFindings, type PlanFinding } from './findings.js';
@@ -29,7 +38,8 @@ export {
   type GameWay,
 } from './games.js';
 export { heldBlocks, minutesHere, type HeldBlock } from './held.js';
-export { overDays, spaceNeeded, weekAtHome } from './home-practice.js';
+export { overDays, weekAtHome } from './home-practice.js';
+export { kitOfAll, kitOfBlock, spaceNeeded, type Kit, type Space } from './kit.js';
 export {
   EFFORT,
   LOAD_FIGURES,
@@ -41,8 +51,10 @@ export {
   type WeekLoad,
 } from './load.js';
 export {
+  overStations,
   rotation,
   sharesOf,
+  stationGroups,
   type Rotated,
   type Round,
   type Share,
@@ -57,6 +69,7 @@ export {
   type PlacedBlock,
   type Session,
 } from './session.js';
+export { TEAMS, teamsOf, type Team } from './teams.js';
 export { blocksFrom, TEMPLATE_NAMES, type TemplateName } from './templates.js';
 export {
   beginPlan,

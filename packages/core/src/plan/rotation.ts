@@ -1,4 +1,4 @@
-import type { HelperRole } from './block.js';
+import type { HelperRole, Stay } from './block.js';
 
 /** One station in one round: who works there, and who helps. */
 export interface StationTurn {
@@ -26,7 +26,39 @@ export interface Rotated {
   /** Each athlete's own between two of their sets, s. */
   readonly restS: number;
   readonly helpers: readonly HelperRole[];
+  /** Who stays at which station; where nobody is named everybody goes where there is room. */
+  readonly stays?: readonly Stay[] | null;
 }
+
+/**
+ * Who is at which station where that is said: whoever is not named goes where fewest are, whoever is not
+ * there is left out. `null` where nobody is named.
+ */
+export function stationGroups({
+  athleteIds,
+  stations,
+  stays,
+}: Pick<Rotated, 'athleteIds' | 'stations' | 'stays'>): string[][] | null {
+  const of = new Map(stays?.map(({ athleteId, station }) => [athleteId, station]));
+  if (of.size === 0) return null;
+  const groups = Array.from({ length: stations }, (_, i) =>
+    athleteIds.filter((id) => of.get(id) === i + 1),
+  );
+  const placed = new Set(groups.flat());
+  for (const id of athleteIds) {
+    if (placed.has(id)) continue;
+    const [fewest] = [...groups].sort((one, other) => one.length - other.length);
+    fewest?.push(id);
+  }
+  return groups;
+}
+
+/** Athletes over stations as evenly as they go, in the order given: sorted by rung, those alike are together. */
+export const overStations = (athleteIds: readonly string[], stations: number): Stay[] =>
+  athleteIds.map((athleteId, i) => ({
+    athleteId,
+    station: 1 + Math.floor((i * stations) / athleteIds.length),
+  }));
 
 /** One athlete as the rotation goes on. */
 interface Person {
@@ -99,21 +131,30 @@ function peopleOf(
   return people;
 }
 
-/** Who works in a round: whoever has most still to come, then whoever waits longest; nobody gets a set ahead of another. */
-function workersAt(people: readonly Person[], stations: number, nowS: number): Person[] {
-  const chosen: Person[] = [];
+/** Who of some works next: whoever has most still to come, then whoever waits longest; nobody gets a set ahead of another. */
+function nextOf(
+  people: readonly Person[],
+  chosen: readonly Person[],
+  nowS: number,
+): Person | undefined {
   const leftOf = (person: Person) => person.left - (chosen.includes(person) ? 1 : 0);
-  while (chosen.length < stations) {
-    const most = Math.max(...people.map(leftOf));
-    const [next] = people
-      .filter(
-        (one) => one.left > 0 && one.left >= most && one.readyAtS <= nowS && !chosen.includes(one),
-      )
-      .sort((a, b) => a.workedAtS - b.workedAtS || a.place - b.place);
-    if (!next) break;
-    chosen.push(next);
-  }
-  return chosen;
+  const most = Math.max(...people.map(leftOf));
+  const [next] = people
+    .filter(
+      (one) => one.left > 0 && one.left >= most && one.readyAtS <= nowS && !chosen.includes(one),
+    )
+    .sort((a, b) => a.workedAtS - b.workedAtS || a.place - b.place);
+  return next;
+}
+
+/** Who works in a round, of those who may work at each station. */
+function workersAt(stations: readonly (readonly Person[])[], nowS: number): (Person | undefined)[] {
+  const chosen: Person[] = [];
+  return stations.map((people) => {
+    const next = nextOf(people, chosen, nowS);
+    if (next) chosen.push(next);
+    return next;
+  });
 }
 
 /** The one for a role: who had it least, with this partner least, helped least. */
@@ -132,28 +173,32 @@ function helperFor(free: readonly Person[], role: HelperRole, works: string): Pe
  * Turns at stations, a round after another, so that everybody gets the same number of sets, never one
  * ahead of another, nobody works before they have rested, and helping goes round with partners changed.
  *
+ * Where it is said who stays at which station, that holds for each station among its own.
+ *
  * @param done rounds that have been: with others gone or come since, what is still to come is planned
  *   anew from where they end. Whoever comes late gets as many as are left, not those they missed.
  */
 export function rotation(rotated: Rotated, done: readonly Round[] = []): Round[] {
   const people = peopleOf(rotated, done);
   const all = [...people.values()];
+  const groups = stationGroups(rotated)?.map((ids) => ids.flatMap((id) => people.get(id) ?? []));
+  const of = groups ?? Array.from({ length: rotated.stations }, () => all);
   const rounds: Round[] = [];
   let nowS = done.at(-1)?.toS ?? 0;
   while (all.some(({ left }) => left > 0)) {
-    const workers = workersAt(all, rotated.stations, nowS);
-    if (workers.length === 0) {
+    const workers = workersAt(of, nowS);
+    if (workers.every((worker) => worker === undefined)) {
       nowS = Math.min(
         ...all.flatMap(({ left, readyAtS }) => (left > 0 && readyAtS > nowS ? readyAtS : [])),
       );
       continue;
     }
     let free = all.filter((one) => !workers.includes(one));
-    const stations = Array.from({ length: rotated.stations }, (_, i): StationTurn | null => {
-      const worker = workers[i];
+    const stations = workers.map((worker, i): StationTurn | null => {
       if (!worker) return null;
       const helps = rotated.helpers.flatMap((role) => {
-        const helper = helperFor(free, role, worker.id);
+        const near = groups ? free.filter((one) => groups[i]?.includes(one)) : free;
+        const helper = helperFor(near, role, worker.id);
         if (!helper) return [];
         free = free.filter((one) => one !== helper);
         return [{ athleteId: helper.id, role }];
@@ -163,6 +208,7 @@ export function rotation(rotated: Rotated, done: readonly Round[] = []): Round[]
     const toS = nowS + rotated.workS;
     const round = { fromS: nowS, toS, stations, rests: free.map(({ id }) => id) };
     for (const worker of workers) {
+      if (!worker) continue;
       worker.left -= 1;
       worker.workedAtS = nowS;
       worker.readyAtS = toS + rotated.restS;

@@ -1,3 +1,4 @@
+import { thoseIn } from './block.js';
 import { rotation, type Round } from './rotation.js';
 import { blockSeconds, roundsOf, type Session } from './session.js';
 
@@ -101,9 +102,9 @@ export function withPresent(
 ): PlanRun {
   const block = blocks[run.place];
   const log = [...run.log, { place: run.place, athleteIds, atMs: nowMs }];
-  if (!block || block.how === 'together' || athleteIds.length === 0)
-    return { ...run, athleteIds, log };
+  const inIt = block ? thoseIn(block, athleteIds) : [];
+  if (!block || block.how === 'together' || inIt.length === 0) return { ...run, athleteIds, log };
   const begun = run.rounds.filter(({ fromS }) => fromS <= elapsedS(run, nowMs));
-  const rounds = [...begun, ...rotation({ ...block, athleteIds }, begun)];
+  const rounds = [...begun, ...rotation({ ...block, athleteIds: inIt }, begun)];
   return { ...run, athleteIds, rounds, log };
 }

@@ -1,4 +1,4 @@
-import type { Block } from './block.js';
+import { thoseIn, type Block } from './block.js';
 import { rotation, sharesOf, type Round, type Share } from './rotation.js';
 
 /** An hour, or whatever there is, for some athletes. */
@@ -31,8 +31,12 @@ export const SESSION_MINUTES = [5, 480] as const;
 const MINUTE_S = 60;
 
 /** Turns of a block for these athletes; none together, or for nobody. */
-export const roundsOf = (block: Block, athleteIds: readonly string[]): Round[] =>
-  block.how === 'together' || athleteIds.length === 0 ? [] : rotation({ ...block, athleteIds });
+export function roundsOf(block: Block, comes: readonly string[]): Round[] {
+  const athleteIds = thoseIn(block, comes);
+  return block.how === 'together' || athleteIds.length === 0
+    ? []
+    : rotation({ ...block, athleteIds });
+}
 
 /**
  * How long a block lasts, s: as said together; in turns until the last has worked (handbook 8: turns
@@ -51,7 +55,7 @@ export function placed({
   return blocks.map((block) => {
     const rounds = roundsOf(block, athleteIds);
     const toS = fromS + blockSeconds(block, rounds);
-    const one = { block, fromS, toS, rounds, shares: sharesOf(rounds, athleteIds) };
+    const one = { block, fromS, toS, rounds, shares: sharesOf(rounds, thoseIn(block, athleteIds)) };
     fromS = toS;
     return one;
   });

@@ -162,7 +162,7 @@ function Ran({
             })}
           </Quiet>
           {reached(block.blockId).length > 0 && (
-            <p style={{ margin: '4px 0' }}>{reachedWords(reached(block.blockId))}</p>
+            <p style={{ margin: '4px 0' }}>{reachedWords(reached(block.blockId), block)}</p>
           )}
           <Lines>
             {[...groupBy(of(block), ({ athleteId }) => athleteId)].map(([athleteId, own]) => (

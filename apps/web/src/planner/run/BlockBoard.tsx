@@ -52,6 +52,7 @@ export function BlockBoard({
   if (block.how === 'together')
     return (
       <>
+        {block.note && <Aside>{block.note}</Aside>}
         <Aside>{block.needs}</Aside>
         {together}
       </>
@@ -59,6 +60,7 @@ export function BlockBoard({
   if (rounds === 0) return <Aside>{say('noOne')}</Aside>;
   return (
     <>
+      {block.note && <Aside>{block.note}</Aside>}
       <Aside role="status">
         {say('roundPlace', { place: roundPlace, rounds })}
         {untilS !== null && ` · ${clockWords(Math.ceil(untilS))}`}

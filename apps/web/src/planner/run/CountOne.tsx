@@ -25,12 +25,15 @@ const Tally = styled.div`
 export const CountOne = ({
   name,
   n,
+  wanted,
   stationKey,
   before,
   onCount,
 }: {
   name: string;
   n: number;
+  /** How many are wanted; `null` as many as go. */
+  wanted: number | null;
   /** That counts one more. */
   stationKey: string;
   before: { readonly best: number; readonly last: number } | null;
@@ -40,6 +43,12 @@ export const CountOne = ({
     <span className="n" role="status" aria-label={say('countOf', { name })}>
       {n}
     </span>
+    {wanted !== null && (
+      <Quiet as="span">
+        {say('wantedOf', { wanted })}
+        {n >= wanted && <b> {say('isReached')}</b>}
+      </Quiet>
+    )}
     <Button weight="main" aria-label={say('oneMore', { name })} onPress={() => onCount(1)}>
       +1
     </Button>

@@ -7,36 +7,15 @@ import {
   type GameWay,
 } from '@orthokin/core/plan';
 import { useState, type ReactElement } from 'react';
-import styled from 'styled-components';
 import type { Game, Played } from '../../device/running-plan.js';
 import { Button } from '../../parts/Button.js';
 import { CountField } from '../../parts/form/NumberFields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Quiet } from '../../parts/Text.js';
-import { colour } from '../../parts/tokens.js';
 import { commaList } from '../../words/format.js';
 import { say, wayWords } from '../../words/game.js';
 import { ShortFields } from '../ShortFields.js';
-
-const Board = styled.div`
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(260px, 100%), 1fr));
-  gap: 12px;
-  section {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr);
-    gap: 8px;
-    padding: 10px 16px;
-    border-top: 5px solid ${colour('ink')};
-    background: ${colour('raised')};
-  }
-  section button {
-    min-height: 64px;
-    padding: 6px 8px;
-    white-space: normal;
-    font-size: clamp(20px, 2.6vw, 38px);
-  }
-`;
+import { Places } from './Places.js';
 
 const unplayed = (round: Played['round']): Played => ({
   round,
@@ -90,7 +69,7 @@ export function Courts({
   const last = played.at(-1);
   return (
     <>
-      <Board>
+      <Places>
         {on.round.courts.map((pair, court) => (
           <section key={court} aria-label={say('court', { n: court + 1 })}>
             <Quiet>{say('court', { n: court + 1 })}</Quiet>
@@ -106,7 +85,7 @@ export function Courts({
             ))}
           </section>
         ))}
-      </Board>
+      </Places>
       <p style={{ margin: 0 }}>
         {say('pressWinner')}
         {on.round.waits.length > 0 &&

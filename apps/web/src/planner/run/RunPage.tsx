@@ -1,5 +1,5 @@
 import type { PlanReply } from '@orthokin/contract';
-import type { Block, BlockKind } from '@orthokin/core/plan';
+import type { Block } from '@orthokin/core/plan';
 import { useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import styled from 'styled-components';
@@ -18,7 +18,7 @@ import { useNames } from '../useNames.js';
 import { asLeft } from '../planned.js';
 import { BlockBoard } from './BlockBoard.js';
 import { CountOne } from './CountOne.js';
-import { Courts } from './Courts.js';
+import { Referee } from './Referee.js';
 import { reachedBefore } from './scores.js';
 import { useTally } from './useTally.js';
 import { WhoIsHere } from './WhoIsHere.js';
@@ -80,9 +80,6 @@ const Board = styled.div`
   }
 `;
 
-/** Blocks in which everybody plays somebody. */
-const GAMES: readonly BlockKind[] = ['reaction game', 'game to a score'];
-
 /** A session as it is run: which block, who works where, who is next, how long still. */
 export const RunPage = (): ReactElement => <OnPlan>{(plan) => <Running plan={plan} />}</OnPlan>;
 
@@ -143,23 +140,14 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
           <BlockBoard
             {...{ block, now, nameOf }}
             rounds={run.rounds.length}
-            together={
-              GAMES.includes(block.kind) && (
-                <Courts
-                  // Another game is paired anew.
-                  key={block.id}
-                  athleteIds={run.athleteIds}
-                  game={running.games[block.id] ?? null}
-                  nameOf={nameOf}
-                  onChange={(game) => board.setGame(block.id, game)}
-                />
-              )
-            }
+            // Another game begins anew.
+            together={<Referee key={block.id} {...{ block, board, nameOf }} />}
             below={(athleteId, station) =>
               block.kind === 'challenge' && (
                 <CountOne
                   name={nameOf(athleteId)}
                   n={tally.of(athleteId)}
+                  wanted={block.wanted ?? null}
                   stationKey={String(station + 1)}
                   before={reachedBefore(held.data ?? [], block, athleteId)}
                   onCount={(by) => tally.add(athleteId, by)}

@@ -1,6 +1,6 @@
 import type { HeldSessionReply, ScoreBody } from '@orthokin/contract';
-import { winsOf, type Block } from '@orthokin/core/plan';
-import type { Count, Running } from '../../device/running-plan.js';
+import { catcherAfter, winsOf, type Block } from '@orthokin/core/plan';
+import type { Count, Reached } from '../../device/running-plan.js';
 
 /** Counts with so many more of somebody in a turn, or fewer; never below none. */
 export function counted(
@@ -14,11 +14,8 @@ export function counted(
   return [...counts.filter((one) => !isIt(one)), { blockId, athleteId, turn, n }];
 }
 
-/** What somebody reached in each block: the best of their turns, or the rounds they won. */
-export function scoresOf(
-  { counts, games }: Pick<Running, 'counts' | 'games'>,
-  athleteId: string,
-): ScoreBody[] {
+/** What somebody reached in each block: the best of their turns, rounds won, points of their team, or how far they caught from in cm. */
+export function scoresOf({ counts, games, teams, calls }: Reached, athleteId: string): ScoreBody[] {
   const best = new Map<string, number>();
   for (const { blockId, n } of counts.filter((one) => one.athleteId === athleteId))
     best.set(blockId, Math.max(best.get(blockId) ?? 0, n));
@@ -26,15 +23,23 @@ export function scoresOf(
     const own = winsOf([...played, on]).find((one) => one.athleteId === athleteId);
     if (own) best.set(blockId, own.wins);
   }
+  for (const [blockId, all] of Object.entries(teams)) {
+    const own = all.find(({ athleteIds }) => athleteIds.includes(athleteId));
+    if (own) best.set(blockId, own.points);
+  }
+  for (const [blockId, all] of Object.entries(calls)) {
+    const { tries, bestCm } = catcherAfter(athleteId, all);
+    if (tries > 0) best.set(blockId, bestCm);
+  }
   return [...best].map(([blockId, count]) => ({ blockId, count }));
 }
 
 /** The blocks in which something was counted. */
-export const countedIn = ({
-  counts,
-  games,
-}: Pick<Running, 'counts' | 'games'>): ReadonlySet<string> =>
-  new Set([...counts.map(({ blockId }) => blockId), ...Object.keys(games)]);
+export const countedIn = ({ counts, games, teams, calls }: Reached): ReadonlySet<string> =>
+  new Set([
+    ...counts.map(({ blockId }) => blockId),
+    ...Object.keys({ ...games, ...teams, ...calls }),
+  ]);
 
 /** What somebody reached before in a block of this kind and name: ever, and last time. */
 export function reachedBefore(

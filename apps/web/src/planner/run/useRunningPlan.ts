@@ -14,8 +14,9 @@ import {
   endRun,
   keepRun,
   keptRun,
+  NOTHING_REACHED,
   type Count,
-  type Game,
+  type Reached,
   type Running,
 } from '../../device/running-plan.js';
 import { epochNow } from '../../drill/set-clock.js';
@@ -31,7 +32,7 @@ export function useRunningPlan(planId: string, session: Session) {
     const kept = keptRun(planId);
     return kept !== null && epochNow() - kept.run.startedAtMs < LONGEST_MS
       ? kept
-      : { sessionId: v7(), run: beginPlan(session, epochNow()), counts: [], games: {} };
+      : { sessionId: v7(), run: beginPlan(session, epochNow()), ...NOTHING_REACHED };
   });
   const { run } = running;
   useEffect(() => keepRun(planId, running), [planId, running]);
@@ -50,8 +51,12 @@ export function useRunningPlan(planId: string, session: Session) {
     /** So many more, or fewer, of somebody in a turn. */
     count: (turn: Omit<Count, 'n'>, by: number) =>
       setRunning((was) => ({ ...was, counts: counted(was.counts, turn, by) })),
-    setGame: (blockId: string, game: Game) =>
-      setRunning((was) => ({ ...was, games: { ...was.games, [blockId]: game } })),
+    /** What a game of a block has come to. */
+    reach: <What extends 'games' | 'teams' | 'calls'>(
+      what: What,
+      blockId: string,
+      now: Reached[What][string],
+    ) => setRunning((was) => ({ ...was, [what]: { ...was[what], [blockId]: now } })),
     toBlock: (place: number) => change(toBlock(session, run, place, epochNow())),
     end: () => endRun(planId),
     pause: () => change(paused(run, epochNow())),

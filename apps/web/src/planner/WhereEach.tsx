@@ -1,0 +1,77 @@
+import { overStations, stationGroups, thoseIn, type Block, type Stay } from '@orthokin/core/plan';
+import type { ReactElement } from 'react';
+import { useSquad } from '../api/squad.js';
+import { Button } from '../parts/Button.js';
+import { SelectField } from '../parts/form/SelectField.js';
+import { Quiet } from '../parts/Text.js';
+import { say } from '../words/plan.js';
+import { People } from './People.js';
+
+const WAYS = [
+  ['anywhere', say('anywhere')],
+  ['stays', say('stays')],
+] as const;
+
+/** Who works at which station: wherever there is room, or each at one, those on like rungs together. */
+export function WhereEach({
+  block,
+  athleteIds,
+  nameOf,
+  onChange,
+}: {
+  block: Block;
+  athleteIds: readonly string[];
+  nameOf: (athleteId: string) => string;
+  onChange: (stays: readonly Stay[] | null) => void;
+}): ReactElement {
+  const { data: lines = [] } = useSquad();
+  const does = thoseIn(block, athleteIds);
+  const groups = stationGroups({ ...block, athleteIds: does });
+  const rungOf = (id: string) => lines.find(({ athlete }) => athlete.id === id)?.rung ?? 0;
+  const byRung = () =>
+    onChange(
+      overStations(
+        [...does].sort((one, other) => rungOf(one) - rungOf(other)),
+        block.stations,
+      ),
+    );
+  const put = (athleteId: string, station: number) =>
+    onChange([
+      ...(block.stays ?? []).filter((stay) => stay.athleteId !== athleteId),
+      { athleteId, station },
+    ]);
+  return (
+    <>
+      <SelectField
+        label={say('where')}
+        value={groups ? 'stays' : 'anywhere'}
+        options={WAYS}
+        onChange={(way) => (way === 'stays' ? byRung() : onChange(null))}
+      />
+      {groups && (
+        <>
+          {groups.map((ids, i) => (
+            <People key={i} role="group" aria-label={say('atStation', { n: i + 1 })}>
+              <span>{say('station', { n: i + 1 })}</span>
+              {ids.map((id) => (
+                <button
+                  key={id}
+                  type="button"
+                  aria-label={say('putOn', { name: nameOf(id), n: i + 1 })}
+                  aria-pressed
+                  onClick={() => put(id, ((i + 1) % groups.length) + 1)}
+                >
+                  {nameOf(id)}
+                </button>
+              ))}
+            </People>
+          ))}
+          <div style={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 12 }}>
+            <Button onPress={byRung}>{say('byRung')}</Button>
+            <Quiet as="span">{say('byRungMeans')}</Quiet>
+          </div>
+        </>
+      )}
+    </>
+  );
+}

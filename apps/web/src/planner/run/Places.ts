@@ -1,0 +1,26 @@
+import styled from 'styled-components';
+import { colour, MONO } from '../../parts/tokens.js';
+
+/** Courts, teams or pairs beside each other, read and pressed from afar. */
+export const Places = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(260px, 100%), 1fr));
+  gap: 12px;
+  section {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    gap: 8px;
+    padding: 10px 16px;
+    border-top: 5px solid ${colour('ink')};
+    background: ${colour('raised')};
+  }
+  section button {
+    min-height: 64px;
+    padding: 6px 8px;
+    white-space: normal;
+    font-size: clamp(20px, 2.6vw, 38px);
+  }
+  .n {
+    font: 750 clamp(40px, 6vw, 90px) / 1 ${MONO};
+  }
+`;

@@ -1,0 +1,46 @@
+import { gameOf, isGame, thoseIn, type Block } from '@orthokin/core/plan';
+import type { ReactElement } from 'react';
+import { isCatching } from '../../words/game.js';
+import { CallAndCatch } from './CallAndCatch.js';
+import { Courts } from './Courts.js';
+import { Teams } from './Teams.js';
+import type { useRunningPlan } from './useRunningPlan.js';
+
+/** What the app does in a game: it pairs, calls and counts. */
+export function Referee({
+  block,
+  board: { running, run, reach },
+  nameOf,
+}: {
+  block: Block;
+  board: ReturnType<typeof useRunningPlan>;
+  nameOf: (athleteId: string) => string;
+}): ReactElement | null {
+  const form = isGame(block.kind) ? gameOf(block) : null;
+  const common = { athleteIds: thoseIn(block, run.athleteIds), nameOf };
+  if (form === null) return null;
+  if (form === 'courts')
+    return (
+      <Courts
+        {...common}
+        game={running.games[block.id] ?? null}
+        onChange={(game) => reach('games', block.id, game)}
+      />
+    );
+  if (form === 'teams')
+    return (
+      <Teams
+        {...common}
+        teams={running.teams[block.id] ?? null}
+        onChange={(teams) => reach('teams', block.id, teams)}
+      />
+    );
+  return isCatching(form) ? (
+    <CallAndCatch
+      {...common}
+      form={form}
+      calls={running.calls[block.id] ?? []}
+      onChange={(calls) => reach('calls', block.id, calls)}
+    />
+  ) : null;
+}

@@ -1,0 +1,108 @@
+import { TEAMS, teamsOf, type Team } from '@orthokin/core/plan';
+import { useState, type ReactElement } from 'react';
+import { useSquad } from '../../api/squad.js';
+import { Button } from '../../parts/Button.js';
+import { CountField } from '../../parts/form/NumberFields.js';
+import { Quiet } from '../../parts/Text.js';
+import { commaList } from '../../words/format.js';
+import { say } from '../../words/game.js';
+import { ShortFields } from '../ShortFields.js';
+import { Places } from './Places.js';
+
+/** A game of teams: alike by rung, a point pressed for whoever makes it. */
+export function Teams({
+  athleteIds,
+  teams,
+  nameOf,
+  onChange,
+}: {
+  athleteIds: readonly string[];
+  /** `null` before they are made. */
+  teams: readonly Team[] | null;
+  nameOf: (athleteId: string) => string;
+  onChange: (teams: readonly Team[]) => void;
+}): ReactElement {
+  const { data: lines = [] } = useSquad();
+  const most = Math.max(TEAMS[0], Math.min(TEAMS[1], athleteIds.length));
+  const [before, setBefore] = useState<readonly Team[] | null>(null);
+  const [count, setCount] = useState<number>(TEAMS[0]);
+  const rungOf = (id: string) => lines.find(({ athlete }) => athlete.id === id)?.rung ?? 0;
+  const make = (of: number) =>
+    onChange(
+      teamsOf(
+        [...athleteIds].sort((one, other) => rungOf(other) - rungOf(one)),
+        of,
+      ),
+    );
+  if (!teams)
+    return (
+      <ShortFields>
+        <CountField
+          label={say('teams')}
+          value={count}
+          min={TEAMS[0]}
+          max={most}
+          onChange={setCount}
+        />
+        <Button isDisabled={athleteIds.length < 2} onPress={() => make(count)}>
+          {say('makeTeams')}
+        </Button>
+      </ShortFields>
+    );
+  const point = (at: number, by: number) =>
+    onChange(
+      teams.map((team, i) =>
+        i === at ? { ...team, points: Math.max(0, team.points + by) } : team,
+      ),
+    );
+  return (
+    <>
+      <Places>
+        {teams.map((team, i) => (
+          <section key={i} aria-label={say('team', { n: i + 1 })}>
+            <Quiet>{say('team', { n: i + 1 })}</Quiet>
+            <span className="n" role="status">
+              {team.points}
+            </span>
+            <span>{commaList(team.athleteIds.map(nameOf))}</span>
+            <Button
+              weight="main"
+              aria-label={say('onePoint', { n: i + 1 })}
+              onPress={() => point(i, 1)}
+            >
+              +1
+            </Button>
+            <Button
+              aria-label={say('pointLess', { n: i + 1 })}
+              isDisabled={team.points === 0}
+              onPress={() => point(i, -1)}
+            >
+              −1
+            </Button>
+          </section>
+        ))}
+      </Places>
+      <p style={{ display: 'flex', gap: 10, margin: 0 }}>
+        <Button
+          isDisabled={athleteIds.length < 2}
+          onPress={() => {
+            setBefore(teams);
+            make(teams.length);
+          }}
+        >
+          {say('teamsAnew')}
+        </Button>
+        {before && (
+          <Button
+            onPress={() => {
+              setBefore(null);
+              onChange(before);
+            }}
+          >
+            {say('teamsBefore')}
+          </Button>
+        )}
+      </p>
+    </>
+  );
+}
