@@ -91,13 +91,13 @@ test('a session runs on a board: who works where, somebody leaves, the page dies
   await expect(
     page.getByRole('heading', { name: 'Cass Ondry, ready when you are.' }),
   ).toBeVisible();
-  await page.getByRole('link', { name: 'Back to the session' }).click();
+  await page.getByRole('link', { name: 'To the session' }).click();
   await page.setViewportSize({ width: 390, height: 844 });
   await expectSound(page);
   await page.getByRole('button', { name: 'End the session' }).click();
   await page.getByRole('button', { name: 'Leave without keeping it' }).click();
   await expect(page.getByRole('link', { name: 'Begin' })).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Back to the session' })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'To the session' })).toHaveCount(0);
   await expectFits(page);
 });
 

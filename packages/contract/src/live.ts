@@ -9,11 +9,22 @@ import {
 } from 'class-validator';
 import { ROOM, ROOM_LENGTH, ROOM_LETTERS } from './room.js';
 
-/** What a screen is in a drill. */
-export const LIVE_ROLES = ['drill', 'cues', 'caller', 'panel', 'camera'] as const;
+/** What a screen is in a drill, or in a session. */
+export const LIVE_ROLES = [
+  'drill',
+  'cues',
+  'caller',
+  'panel',
+  'camera',
+  // Of a session: who runs it, who shows its board, a device at one of its stations, a panel over all.
+  'session',
+  'board',
+  'station',
+  'stations',
+] as const;
 export type LiveRole = (typeof LIVE_ROLES)[number];
 
-/** The live channel of one drill: whoever knows its code hears and says everything in it. */
+/** The live channel of one drill or session: whoever knows its code hears and says everything in it. */
 export class LiveQuery {
   @Matches(ROOM, { message: `room must be ${ROOM_LENGTH} of ${ROOM_LETTERS}` })
   room: string;

@@ -42,6 +42,20 @@ const GOOD: Readonly<Record<LiveMessageName, readonly object[]>> = {
     { act: 'fault', fault: 'lean' },
     { act: 'press', name: 'home', atMs: 12.5, sdMs: 45 },
   ],
+  board: [
+    {
+      ...{ clubId: DEMO_CLUB_ID, block: 'Cued drill', place: 4, blocks: 7, following: 'Play' },
+      ...{ note: 'Eyes up', needs: 'a rope', isPaused: false, atMs: 1500.5, leftS: 90.2 },
+      ...{ untilS: 12.5, turn: 2, turns: 12, isOn: true, rests: ['Ben'], next: ['Cleo'] },
+      stations: [
+        {
+          ...{ works: 'Anna', helps: [{ name: 'Dora', role: 'calls' }], room: 'ACDEFH' },
+          timed: { athleteId: DEMO_CLUB_ID, patternId: DEMO_CLUB_ID },
+        },
+      ],
+    },
+  ],
+  at: [{ station: 2, room: 'ACDEFH' }],
   'clock?': [{ sent: 1.5 }],
   clock: [{ sent: 1.5, remoteReceived: 2, remoteReplied: 3 }],
 };

@@ -60,7 +60,18 @@ const Bar = styled.header`
     font-size: 15px;
     color: ${colour('quiet')};
   }
+  .end a {
+    white-space: nowrap;
+  }
   @media (max-width: ${MIDDLE}) {
+    gap: 4px 14px;
+    padding: 0 16px;
+    nav {
+      gap: 13px;
+    }
+    .end {
+      gap: 8px;
+    }
     .club {
       display: none;
     }

@@ -16,7 +16,7 @@ import { RestScreen } from './between/RestScreen.js';
 import { SetUp } from './set-up/SetUp.js';
 import { Unfinished } from './rota/Unfinished.js';
 import { useBeacons } from './beacons/useBeacons.js';
-import { useRoom } from './second-screen/useRoom.js';
+import { useRoom } from '../live/useRoom.js';
 import type { KeptRota } from './rota/kept-rota.js';
 import { useRunningRota } from './rota/useRunningRota.js';
 import { say } from '../words/floor.js';

@@ -5,8 +5,11 @@ import { Form, Input, TextField } from 'react-aria-components';
 import styled from 'styled-components';
 import { allowSound } from '../sound/audio.js';
 import { Button } from '../parts/Button.js';
-import { Headline, Page, Quiet } from '../parts/Text.js';
+import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
 import { colour, MONO } from '../parts/tokens.js';
+import { JoinedBoard } from './session/JoinedBoard.js';
+import { StationScreen } from './session/StationScreen.js';
+import { StationsPanel } from './session/StationsPanel.js';
 import { JoinedScreen } from './JoinedScreen.js';
 import { say } from '../words/join.js';
 
@@ -14,9 +17,9 @@ const Ways = styled.div`
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
   gap: 14px;
-  margin-top: 22px;
+  margin: 10px 0 22px;
   button {
-    min-height: 110px;
+    min-height: 96px;
     flex-direction: column;
     white-space: normal;
     font-size: 20px;
@@ -45,13 +48,23 @@ const CodeForm = styled(Form)`
   }
 `;
 
-const ROLES = [
+const DRILL_ROLES = [
   ['cues', say('showCues'), say('largeAthleteSameMomentDrillsScreen')],
   ['caller', say('callTargets'), say('partnerSetWhoseOrderCalledPerson')],
   ['panel', say('coachsPanel'), say('timeHandPauseStrikeOutSay')],
   ['camera', say('filmIt'), say('filmItHow')],
 ] as const;
-type JoinRole = (typeof ROLES)[number][0];
+const SESSION_ROLES = [
+  ['board', say('showBoard'), say('showBoardHow')],
+  ['stations', say('panelOverAll'), say('panelOverAllHow')],
+] as const;
+const STATIONS = [1, 2, 3, 4, 5, 6] as const;
+
+/** What a screen can be, besides being at a station. */
+type ScreenRole = (typeof DRILL_ROLES)[number][0] | (typeof SESSION_ROLES)[number][0];
+const ROLES: readonly ScreenRole[] = [...DRILL_ROLES, ...SESSION_ROLES].map(([name]) => name);
+
+const stationRole = (n: number): string => `station-${n}`;
 
 function AskCode({ given }: { given: string }): ReactElement {
   const navigate = useNavigate();
@@ -97,34 +110,54 @@ function AskCode({ given }: { given: string }): ReactElement {
   );
 }
 
-/** Another screen joins a drill: by its code, as what. */
+/** A screen that has joined, as what was chosen. */
+function As({ room, role }: { room: string; role: ScreenRole }): ReactElement {
+  switch (role) {
+    case 'board':
+      return <JoinedBoard room={room} />;
+    case 'stations':
+      return <StationsPanel room={room} />;
+    case 'cues':
+    case 'caller':
+    case 'panel':
+    case 'camera':
+      return <JoinedScreen room={room} role={role} />;
+  }
+}
+
+/** Another screen joins a drill or a session: by its code, as what. */
 export function JoinPage(): ReactElement {
   const { code = '' } = useParams();
   const [params, setParams] = useSearchParams();
   // Sound needs a press on this very page: an address alone does not start it.
   const [pressed, setPressed] = useState(false);
-  const role = ROLES.find(([name]) => name === params.get('as'))?.[0];
+  const as = params.get('as');
+  const role = ROLES.find((name) => name === as);
+  const station = STATIONS.find((n) => stationRole(n) === as);
   if (!isRoomCode(code)) return <AskCode key={code} given={code} />;
-  const choose = async (name: JoinRole) => {
+  const choose = async (name: string) => {
     await allowSound();
     setPressed(true);
     setParams({ as: name }, { replace: true });
   };
-  if (role && pressed) return <JoinedScreen room={code} role={role} />;
+  // A station makes no sound itself; whoever comes back from its drill goes on at once.
+  if (station) return <StationScreen room={code} station={station} />;
+  if (role && pressed) return <As room={code} role={role} />;
+  const way = ([name, words, about]: readonly [name: string, words: string, about: string]) => (
+    <Button key={name} weight={role === name ? 'main' : 'plain'} onPress={() => void choose(name)}>
+      {words}
+      <small>{about}</small>
+    </Button>
+  );
   return (
     <Page name={say('anotherScreen')}>
       <Headline>{say('codeWhatThisScreen', { code })}</Headline>
+      <Heading style={{ marginTop: 18 }}>{say('ofDrill')}</Heading>
+      <Ways>{DRILL_ROLES.map(way)}</Ways>
+      <Heading>{say('ofSession')}</Heading>
       <Ways>
-        {ROLES.map(([name, words, about]) => (
-          <Button
-            key={name}
-            weight={role === name ? 'main' : 'plain'}
-            onPress={() => void choose(name)}
-          >
-            {words}
-            <small>{about}</small>
-          </Button>
-        ))}
+        {SESSION_ROLES.map(way)}
+        {STATIONS.map((n) => way([stationRole(n), say('beStation', { n }), say('beStationHow')]))}
       </Ways>
     </Page>
   );

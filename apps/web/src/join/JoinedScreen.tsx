@@ -1,6 +1,5 @@
-import { useEffect, useSyncExternalStore, type ReactElement } from 'react';
+import { useEffect, type ReactElement } from 'react';
 import styled from 'styled-components';
-import type { Channel } from '../live/channel.js';
 import { Headline, Quiet } from '../parts/Text.js';
 import { colour } from '../parts/tokens.js';
 import { FullScreen } from '../screens/FullScreen.js';
@@ -8,6 +7,7 @@ import { useAwake } from '../screens/useAwake.js';
 import { CallKeypad } from '../screens/CallKeypad.js';
 import { CueDisplay } from '../screens/CueDisplay.js';
 import { CameraScreen } from './CameraScreen.js';
+import { Connection } from './Connection.js';
 import { CoachPanel } from './CoachPanel.js';
 import { cuePlanOf, useJoined, type Joined } from './useJoined.js';
 import { say } from '../words/join.js';
@@ -39,11 +39,6 @@ const Screen = styled.main`
 `;
 
 type Role = 'cues' | 'caller' | 'panel' | 'camera';
-
-function Connection({ channel }: { channel: Channel }): ReactElement | null {
-  const { connected } = useSyncExternalStore(channel.subscribe, channel.snapshot);
-  return connected ? null : <span role="alert">{say('notConnectedTryingAgain')}</span>;
-}
 
 /** What a partner calls by on a joined screen. */
 function Caller({ joined: { channel, set, run } }: { joined: Joined }): ReactElement | null {

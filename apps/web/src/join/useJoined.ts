@@ -26,7 +26,12 @@ export const cuePlanOf = ({ targets, cueKinds }: SetNews): CuePlan => ({
 });
 
 /** Joins a room and follows its drill; cues are shown and sounded when the drill's screen does. */
-export function useJoined(room: string, role: LiveRole): Joined {
+export function useJoined(
+  room: string,
+  role: LiveRole,
+  /** A panel over several drills does not sound their cues. */
+  { isSilent = false }: { readonly isSilent?: boolean } = {},
+): Joined {
   const [way, setWay] = useState<{ channel: Channel; clock: PeerClock } | null>(null);
   const [set, setSet] = useState<SetNews | null>(null);
   const [run, setRun] = useState<RunNews | null>(null);
@@ -39,6 +44,7 @@ export function useJoined(room: string, role: LiveRole): Joined {
     let waiting: Presentation | null = null;
     const begin = (coming: Presentation) => {
       cancels.cancel();
+      if (isSilent) return;
       waiting = plan ? null : coming;
       // A cue whose time here is not known yet is shown when it comes: late beats never.
       const onPage = onClock(coming, (ms) => clock.toPage(ms) ?? performance.now());
@@ -58,7 +64,7 @@ export function useJoined(room: string, role: LiveRole): Joined {
       channel.on('set', ({ body: news }) => {
         plan = cuePlanOf(news);
         setSet(news);
-        void learnWords(wordsOfSet(plan));
+        if (!isSilent) void learnWords(wordsOfSet(plan));
         // The first cue of a set can be announced before the set is.
         if (waiting) begin(waiting);
       }),
@@ -80,6 +86,6 @@ export function useJoined(room: string, role: LiveRole): Joined {
       channel.leave();
       setWay(null);
     };
-  }, [room, role]);
+  }, [room, role, isSilent]);
   return { channel: way?.channel ?? null, clock: way?.clock ?? null, set, run, shown };
 }

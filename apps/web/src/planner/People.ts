@@ -5,6 +5,7 @@ import { colour } from '../parts/tokens.js';
 export const People = styled.div<{ $large?: boolean }>`
   display: flex;
   flex-wrap: wrap;
+  align-items: center;
   gap: 8px;
   margin: 8px 0;
   button {

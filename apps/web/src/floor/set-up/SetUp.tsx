@@ -19,8 +19,8 @@ import { learnWords } from '../../sound/spoken.js';
 import { FloorInPlay } from '../set/FloorInPlay.js';
 import { BeaconsPart } from '../beacons/BeaconsPart.js';
 import type { Beacons } from '../beacons/useBeacons.js';
-import { SecondScreen } from '../second-screen/SecondScreen.js';
-import type { Room } from '../second-screen/useRoom.js';
+import { SecondScreen } from '../../screens/SecondScreen.js';
+import type { Room } from '../../live/useRoom.js';
 import { SoundFile } from '../track/SoundFile.js';
 import { BeforePart } from './BeforePart.js';
 import { builtWords, colourWords } from './athlete-words.js';
@@ -271,7 +271,7 @@ function SetUpFor({
           <ForeseenPart foreseen={foreseen} choices={choices} onChange={keep} />
           <Before>
             <BeforePart {...{ athlete, pattern, others, isShared }} />
-            <SecondScreen room={room} />
+            <SecondScreen room={room} means={say('phoneTabletShowsCuesCallsTargets')} />
             {conditions.pace.kind !== 'staircase' && (
               <SoundFile setup={setup} choices={choices} seed={seed} />
             )}

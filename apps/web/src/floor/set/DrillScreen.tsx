@@ -34,7 +34,7 @@ import { LiveRibbon } from './LiveRibbon.js';
 import { FullScreen } from '../../screens/FullScreen.js';
 import { HAND_EVENTS, TimingButtons } from '../../screens/TimingButtons.js';
 import { useAnnouncing, useOtherScreens } from '../second-screen/useOtherScreens.js';
-import type { Room } from '../second-screen/useRoom.js';
+import type { Room } from '../../live/useRoom.js';
 import { useAwake } from '../../screens/useAwake.js';
 import { useCueing } from '../cueing/useCueing.js';
 import { useDrillActs, type DrillActs } from './useDrillActs.js';

@@ -1,16 +1,30 @@
 import { drawForeperiod, seededRandom } from '@orthokin/core/cue';
 import { catcherAfter, catchPairs, type Call } from '@orthokin/core/plan';
 import { useEffect, useState, type ReactElement } from 'react';
+import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
 import { Quiet } from '../../parts/Text.js';
 import { planBeep } from '../../sound/audio.js';
 import { commaList } from '../../words/format.js';
 import { catchWords, reachedWords, say, type CatchForm } from '../../words/game.js';
 import { Places } from './Places.js';
+import { useBoardKeys } from './useBoardKeys.js';
 
 /** As time passes it says nothing about when the call comes. */
 const WAIT = { kind: 'non-ageing', leastMs: 1500, mostMs: 6000 } as const;
 const CALL_HZ = 880;
+const GO_ON = { ready: 'callIt', waiting: 'waitForIt', called: 'changeOver' } as const;
+
+const Ways = styled.p`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px;
+  margin: 0;
+  button {
+    min-height: 64px;
+  }
+`;
 
 /** A game of catching with the app as its referee: it calls, whoever missed is pressed, all others step back. */
 export function CallAndCatch({
@@ -48,6 +62,17 @@ export function CallAndCatch({
   };
   const toggle = (id: string) =>
     setMissed(missed.includes(id) ? missed.filter((one) => one !== id) : [...missed, id]);
+  const goOn = () => {
+    if (stage === 'ready' && athleteIds.length > 1) setStage('waiting');
+    if (stage === 'called')
+      again([...calls, { toCatch: pairs.map(({ catches }) => catches), missed }]);
+  };
+  useBoardKeys((key) => {
+    const pair = pairs[Number(key) - 1];
+    if (key === 'c') goOn();
+    else if (pair && stage === 'called') toggle(pair.catches);
+  });
+  const about = (id: string) => ({ name: nameOf(id), cm: catcherAfter(id, calls).distanceCm });
   const tried = [...new Set(calls.flatMap(({ toCatch }) => toCatch))].map((id) =>
     catcherAfter(id, calls),
   );
@@ -55,50 +80,40 @@ export function CallAndCatch({
     <>
       <Quiet>{catchWords(form)}</Quiet>
       <Places>
-        {pairs.map(({ catches, drops }) => (
+        {pairs.map(({ catches, drops }, i) => (
           <section key={catches}>
-            <Button
-              aria-pressed={missed.includes(catches)}
-              isDisabled={stage !== 'called'}
-              onPress={() => toggle(catches)}
-            >
-              {say('catchesFrom', {
-                name: nameOf(catches),
-                cm: catcherAfter(catches, calls).distanceCm,
-              })}
-            </Button>
-            {drops.length > 0 && (
-              <span>{say('dropsFor', { names: commaList(drops.map(nameOf)) })}</span>
+            {stage === 'called' ? (
+              <Button
+                weight={missed.includes(catches) ? 'main' : 'plain'}
+                aria-pressed={missed.includes(catches)}
+                onPress={() => toggle(catches)}
+              >
+                {say(missed.includes(catches) ? 'didMiss' : 'catchesFrom', about(catches))}
+              </Button>
+            ) : (
+              <strong className="large">{say('catchesFrom', about(catches))}</strong>
             )}
+            <span>
+              {drops.length > 0 && say('dropsFor', { names: commaList(drops.map(nameOf)) })}{' '}
+              <Quiet as="span">{say('missKey', { n: i + 1 })}</Quiet>
+            </span>
           </section>
         ))}
       </Places>
-      <p style={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 10, margin: 0 }}>
-        {stage === 'called' ? (
-          <>
-            <span role="status">{say('whoMissed')}</span>
-            <Button
-              weight="main"
-              onPress={() =>
-                again([...calls, { toCatch: pairs.map(({ catches }) => catches), missed }])
-              }
-            >
-              {say('changeOver')}
-            </Button>
-          </>
-        ) : (
-          <Button
-            weight="main"
-            isDisabled={stage === 'waiting' || athleteIds.length < 2}
-            onPress={() => setStage('waiting')}
-          >
-            {say(stage === 'waiting' ? 'waitForIt' : 'callIt')}
-          </Button>
-        )}
+      <Ways>
+        {stage === 'called' && <span role="status">{say('whoMissed')}</span>}
+        <Button
+          weight="main"
+          isDisabled={stage === 'waiting' || athleteIds.length < 2}
+          onPress={goOn}
+        >
+          {say(GO_ON[stage])}
+        </Button>
+        <Quiet as="span">{say('callKey')}</Quiet>
         <Button isDisabled={calls.length === 0} onPress={() => again(calls.slice(0, -1))}>
           {say('callBack')}
         </Button>
-      </p>
+      </Ways>
       {tried.length > 0 && (
         <Quiet role="status">
           {say('farthest', {

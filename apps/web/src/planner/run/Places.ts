@@ -20,6 +20,12 @@ export const Places = styled.div`
     white-space: normal;
     font-size: clamp(20px, 2.6vw, 38px);
   }
+  .large {
+    display: grid;
+    align-content: center;
+    min-height: 64px;
+    font-size: clamp(20px, 2.6vw, 38px);
+  }
   .n {
     font: 750 clamp(40px, 6vw, 90px) / 1 ${MONO};
   }

@@ -2,21 +2,25 @@ import type { PlanReply } from '@orthokin/contract';
 import type { Block } from '@orthokin/core/plan';
 import { useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
-import styled from 'styled-components';
+import { useClub } from '../../api/club.js';
 import { useHeldSessions } from '../../api/sessions.js';
 import { Button, ButtonLink } from '../../parts/Button.js';
 import { InsteadOfPage } from '../../parts/InsteadOfPage.js';
-import { Headline, Quiet } from '../../parts/Text.js';
-import { colour, MONO, NARROW } from '../../parts/tokens.js';
+import { Quiet } from '../../parts/Text.js';
+import { BoardHead } from '../../screens/board/BoardHead.js';
+import { BoardMiddle, BoardScreen } from '../../screens/board/BoardScreen.js';
+import { Aside, BoardStations } from '../../screens/board/BoardStations.js';
+import { useTurnBeeps } from '../../screens/board/useTurnBeeps.js';
+import { SecondScreen } from '../../screens/SecondScreen.js';
 import { useAwake } from '../../screens/useAwake.js';
 import { allowSound } from '../../sound/audio.js';
 import { epochNow } from '../../drill/set-clock.js';
-import { blockName, clockWords, say } from '../../words/plan.js';
+import { blockName, say } from '../../words/plan.js';
 import { say as sayOfSession } from '../../words/session.js';
 import { OnPlan } from '../OnPlan.js';
 import { useNames } from '../useNames.js';
 import { asLeft } from '../planned.js';
-import { BlockBoard } from './BlockBoard.js';
+import { boardNews } from './board-news.js';
 import { CountOne } from './CountOne.js';
 import { Referee } from './Referee.js';
 import { reachedBefore } from './scores.js';
@@ -25,60 +29,8 @@ import { WhoIsHere } from './WhoIsHere.js';
 import { heldSessionOf } from './held-session.js';
 import { Seen } from './Seen.js';
 import { SessionOver } from './SessionOver.js';
+import { useBoardRoom, useTelling } from './useBoardRoom.js';
 import { useRunningPlan } from './useRunningPlan.js';
-import { useTurnBeeps } from './useTurnBeeps.js';
-
-const Screen = styled.main`
-  position: fixed;
-  inset: 0;
-  z-index: 3;
-  display: grid;
-  grid-template-rows: auto 1fr auto;
-  gap: 12px;
-  padding: 20px 28px;
-  overflow: auto;
-  background: ${colour('paper')};
-  color: ${colour('ink')};
-  header {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: baseline;
-    justify-content: space-between;
-    gap: 4px 28px;
-  }
-  header h1 {
-    font-size: clamp(28px, 4.4vw, 60px);
-    line-height: 1.05;
-  }
-  .clock {
-    font: 750 clamp(44px, 8vw, 112px) / 1 ${MONO};
-    font-variant-numeric: tabular-nums;
-  }
-  .clock[data-over] {
-    color: ${colour('bad')};
-  }
-  .ways {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 10px;
-  }
-  .ways button,
-  .ways a {
-    min-height: 56px;
-  }
-  @media (max-width: ${NARROW}) {
-    padding: 12px;
-  }
-`;
-
-const Board = styled.div`
-  align-content: center;
-  display: grid;
-  gap: 12px;
-  p {
-    margin: 0;
-  }
-`;
 
 /** A session as it is run: which block, who works where, who is next, how long still. */
 export const RunPage = (): ReactElement => <OnPlan>{(plan) => <Running plan={plan} />}</OnPlan>;
@@ -95,8 +47,14 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
   const held = useHeldSessions();
   const block = plan.blocks[run.place];
   const following = plan.blocks[run.place + 1];
-  const isOverTime = now.leftS < 0;
-  useTurnBeeps(now, run.place);
+  useTurnBeeps({ turn: now.round?.fromS ?? null, leftS: now.leftS, place: run.place });
+  const { clubId } = useClub();
+  const room = useBoardRoom();
+  const news = boardNews({
+    ...{ clubId, blocks: plan.blocks, run, now, nameOf, rooms: room.rooms },
+    atMs: epochNow(),
+  });
+  useTelling(room, news);
   const go = (place: number) => {
     // A page that was opened anew makes no sound until something is pressed.
     void allowSound();
@@ -110,7 +68,7 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
   if (!block)
     return (
       <InsteadOfPage>
-        <Screen>
+        <BoardScreen>
           <SessionOver
             session={heldSessionOf(plan, running, epochNow())}
             nameOf={nameOf}
@@ -118,43 +76,45 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
             onKept={() => leave(`/plan/held/${running.sessionId}`)}
             onDiscard={() => leave(`/plan/${plan.id}`)}
           />
-        </Screen>
+        </BoardScreen>
       </InsteadOfPage>
     );
   return (
     <InsteadOfPage>
-      <Screen data-theme="dark">
-        <header>
-          <div>
-            <Quiet>{say('blockPlace', { place: run.place + 1, count: plan.blocks.length })}</Quiet>
-            <Headline>{blockName(block)}</Headline>
-          </div>
-          <div>
-            <Quiet>{say(isOverTime ? 'overBy' : 'leftInBlock')}</Quiet>
-            <span className="clock" role="timer" data-over={isOverTime || undefined}>
-              {clockWords(Math.ceil(Math.abs(now.leftS)))}
-            </span>
-          </div>
-        </header>
-        <Board>
-          <BlockBoard
-            {...{ block, now, nameOf }}
-            rounds={run.rounds.length}
-            // Another game begins anew.
-            together={<Referee key={block.id} {...{ block, board, nameOf }} />}
-            below={(athleteId, station) =>
-              block.kind === 'challenge' && (
-                <CountOne
-                  name={nameOf(athleteId)}
-                  n={tally.of(athleteId)}
-                  wanted={block.wanted ?? null}
-                  stationKey={String(station + 1)}
-                  before={reachedBefore(held.data ?? [], block, athleteId)}
-                  onCount={(by) => tally.add(athleteId, by)}
-                />
-              )
-            }
-          />
+      <BoardScreen data-theme="dark">
+        <BoardHead news={news} leftS={now.leftS} />
+        <BoardMiddle>
+          {block.note && <Aside>{block.note}</Aside>}
+          {block.how === 'together' ? (
+            <>
+              <Aside>{block.needs}</Aside>
+              {/* Another game begins anew. */}
+              <Referee key={block.id} {...{ block, board, nameOf }} />
+            </>
+          ) : run.rounds.length === 0 ? (
+            <Aside>{say('noOne')}</Aside>
+          ) : (
+            <BoardStations
+              news={news}
+              untilS={now.untilS}
+              below={(station) => {
+                const works = now.round?.stations[station]?.works;
+                return (
+                  works !== undefined &&
+                  block.kind === 'challenge' && (
+                    <CountOne
+                      name={nameOf(works)}
+                      n={tally.of(works)}
+                      wanted={block.wanted ?? null}
+                      stationKey={String(station + 1)}
+                      before={reachedBefore(held.data ?? [], block, works)}
+                      onCount={(by) => tally.add(works, by)}
+                    />
+                  )
+                );
+              }}
+            />
+          )}
           {isAsking && (
             <WhoIsHere
               here={run.athleteIds}
@@ -170,7 +130,7 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
             {following ? say('thenComes', { block: blockName(following) }) : say('lastBlock')}
           </Quiet>
           <Quiet>{say('careWhile')}</Quiet>
-        </Board>
+        </BoardMiddle>
         <span className="ways">
           <Button weight="main" autoFocus onPress={() => go(run.place + 1)}>
             {following ? say('nextBlock') : say('endSession')}
@@ -195,9 +155,10 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
           <Button aria-expanded={isSeeing} onPress={() => setSeeing(!isSeeing)}>
             {sayOfSession('whatWasSeen')}
           </Button>
+          <SecondScreen room={room} means={sayOfSession('screensOf')} />
           <Button onPress={() => go(plan.blocks.length)}>{say('endSession')}</Button>
         </span>
-      </Screen>
+      </BoardScreen>
     </InsteadOfPage>
   );
 }

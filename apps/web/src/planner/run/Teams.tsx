@@ -8,6 +8,7 @@ import { commaList } from '../../words/format.js';
 import { say } from '../../words/game.js';
 import { ShortFields } from '../ShortFields.js';
 import { Places } from './Places.js';
+import { useBoardKeys } from './useBoardKeys.js';
 
 /** A game of teams: alike by rung, a point pressed for whoever makes it. */
 export function Teams({
@@ -34,6 +35,15 @@ export function Teams({
         of,
       ),
     );
+  const point = (at: number, by: number) => {
+    if (teams?.[at])
+      onChange(
+        teams.map((team, i) =>
+          i === at ? { ...team, points: Math.max(0, team.points + by) } : team,
+        ),
+      );
+  };
+  useBoardKeys((key) => point(Number(key) - 1, 1));
   if (!teams)
     return (
       <ShortFields>
@@ -49,18 +59,14 @@ export function Teams({
         </Button>
       </ShortFields>
     );
-  const point = (at: number, by: number) =>
-    onChange(
-      teams.map((team, i) =>
-        i === at ? { ...team, points: Math.max(0, team.points + by) } : team,
-      ),
-    );
   return (
     <>
       <Places>
         {teams.map((team, i) => (
           <section key={i} aria-label={say('team', { n: i + 1 })}>
-            <Quiet>{say('team', { n: i + 1 })}</Quiet>
+            <Quiet>
+              {say('team', { n: i + 1 })} · {say('countKey', { n: i + 1 })}
+            </Quiet>
             <span className="n" role="status">
               {team.points}
             </span>

@@ -1,6 +1,6 @@
 import type { Block } from '@orthokin/core/plan';
 import type { useRunningPlan } from './useRunningPlan.js';
-import { useStationKeys } from './useStationKeys.js';
+import { useBoardKeys } from './useBoardKeys.js';
 
 /** How many each makes in the turn that is on, in a block that counts; the keys 1, 2, … count too. */
 export function useTally(
@@ -11,7 +11,10 @@ export function useTally(
     ...{ blockId: block?.id ?? '', athleteId, turn: now.roundPlace },
   });
   const add = (athleteId: string, by: number) => count(turnOf(athleteId), by);
-  useStationKeys(block?.kind === 'challenge' ? now.round : null, (athleteId) => add(athleteId, 1));
+  useBoardKeys((key) => {
+    const station = block?.kind === 'challenge' && now.round?.stations[Number(key) - 1];
+    if (station) add(station.works, 1);
+  });
   return {
     add,
     of: (athleteId: string): number =>

@@ -75,7 +75,9 @@ export const floor = {
   secondScreen: 'Second screen',
   secondScreen2: 'A second screen',
   phoneTabletShowsCuesCallsTargets:
-    "A phone or a tablet shows the cues, calls the targets, or is the coach''s panel. Scan this there, or open {host}/join and type the code. The code stays the same; a screen may come and go while a set runs.",
+    'A phone or a tablet shows the cues, calls the targets, or is the coach’s panel.',
+  howToJoin:
+    'Scan this there, or open {host}/join and type the code. The code stays the same; a screen may come and go meanwhile.',
   joinAddress: 'Join at {address}',
   thisAddressScreensThisMachineOnly:
     'This address is for screens on this machine only. Start Orthokin with “./start --lan” to let other devices in.',
@@ -331,4 +333,7 @@ export const floor = {
   nameRestricted: '{name} (may not do everything now)',
   noTests: 'none',
   filmsIt: 'films it',
+  anotherSession: 'another session',
+  showsBoard: 'shows the board',
+  atAStation: 'at a station',
 } as const;

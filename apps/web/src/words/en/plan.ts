@@ -159,6 +159,7 @@ export const plan = {
   nextUp: 'Next: {names}',
   roundPlace: 'Round {place} of {rounds}',
   overBy: 'over time',
+  isPaused: 'paused',
   leftInBlock: 'Left in this block',
   runDrill: 'Time {name} on the floor',
   somebodyLeft: 'Somebody leaves or comes',

@@ -1,4 +1,6 @@
 export const session = {
+  screensOf:
+    'A large screen shows this board, a device at each station times whoever works there, and a phone is the panel over all of them.',
   whatWasSeen: 'What was seen',
   seenOf: 'Of whom',
   everybody: 'Everybody',

@@ -4,14 +4,14 @@ import { QRCodeSVG } from 'qrcode.react';
 import { useSyncExternalStore, type ReactElement } from 'react';
 import { Dialog, DialogTrigger, Heading } from 'react-aria-components';
 import styled from 'styled-components';
-import type { Channel } from '../../live/channel.js';
-import { Button } from '../../parts/Button.js';
-import { Sheet } from '../../parts/Sheet.js';
-import { Quiet } from '../../parts/Text.js';
-import { colour, MONO } from '../../parts/tokens.js';
-import type { Room } from './useRoom.js';
-import { say } from '../../words/floor.js';
-import { commaList } from '../../words/format.js';
+import type { Channel } from '../live/channel.js';
+import { Button } from '../parts/Button.js';
+import { Sheet } from '../parts/Sheet.js';
+import { Quiet } from '../parts/Text.js';
+import { colour, MONO } from '../parts/tokens.js';
+import type { Room } from '../live/useRoom.js';
+import { say } from '../words/floor.js';
+import { commaList } from '../words/format.js';
 
 const ROLE_WORDS: Readonly<Record<LiveRole, string>> = {
   drill: say('anotherDrill'),
@@ -19,6 +19,10 @@ const ROLE_WORDS: Readonly<Record<LiveRole, string>> = {
   caller: say('callsTargets'),
   panel: say('coachsPanel'),
   camera: say('filmsIt'),
+  session: say('anotherSession'),
+  board: say('showsBoard'),
+  station: say('atAStation'),
+  stations: say('coachsPanel'),
 };
 
 const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];
@@ -57,8 +61,15 @@ function Joined({ channel }: { channel: Channel }): ReactElement {
   );
 }
 
-/** How another screen joins this device's drills: a code to scan, or to type. */
-export function SecondScreen({ room }: { room: Room }): ReactElement {
+/** How another screen joins what this device runs: a code to scan, or to type. */
+export function SecondScreen({
+  room,
+  means,
+}: {
+  room: Room;
+  /** What another screen is good for here. */
+  means: string;
+}): ReactElement {
   const address = `${window.location.origin}/join/${room.code}`;
   return (
     <DialogTrigger onOpenChange={(isOpen) => isOpen && room.open()}>
@@ -71,7 +82,7 @@ export function SecondScreen({ room }: { room: Room }): ReactElement {
             <>
               <Heading slot="title">{say('secondScreen2')}</Heading>
               <Quiet>
-                {say('phoneTabletShowsCuesCallsTargets', { host: window.location.host })}
+                {means} {say('howToJoin', { host: window.location.host })}
               </Quiet>
               <Code>
                 <QRCodeSVG value={address} size={150} title={say('joinAddress', { address })} />

@@ -1,0 +1,30 @@
+import type { BoardNews } from '@orthokin/contract/live-messages';
+import type { ReactElement } from 'react';
+import { Headline, Quiet } from '../../parts/Text.js';
+import { clockWords, say } from '../../words/plan.js';
+
+/** Which block is on, and its clock. */
+export function BoardHead({
+  news: { block, place, blocks, isPaused },
+  leftS,
+}: {
+  news: BoardNews;
+  /** Of the block, s; negative over its time. */
+  leftS: number;
+}): ReactElement {
+  const isOverTime = leftS < 0;
+  return (
+    <header>
+      <div>
+        <Quiet>{say('blockPlace', { place, count: blocks })}</Quiet>
+        <Headline>{block}</Headline>
+      </div>
+      <div>
+        <Quiet>{say(isPaused ? 'isPaused' : isOverTime ? 'overBy' : 'leftInBlock')}</Quiet>
+        <span className="clock" role="timer" data-over={isOverTime || undefined}>
+          {clockWords(Math.ceil(Math.abs(leftS)))}
+        </span>
+      </div>
+    </header>
+  );
+}
