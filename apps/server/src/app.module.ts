@@ -13,6 +13,7 @@ import { GroupsModule } from './domains/groups/groups.module.js';
 import { NotesModule } from './domains/notes/notes.module.js';
 import { PatternsModule } from './domains/patterns/patterns.module.js';
 import { PlansModule } from './domains/plans/plans.module.js';
+import { PracticeModule } from './domains/practice/practice.module.js';
 import { ProgressModule } from './domains/progress/progress.module.js';
 import { SessionsModule } from './domains/sessions/sessions.module.js';
 import { ormOptions } from './platform/database/orm-options.js';
@@ -43,7 +44,7 @@ export class AppModule {
         MikroOrmModule.forRoot({ ...ormOptions(databaseUrl, TABLES), driver: PostgreSqlDriver }),
         DomainsModule,
         ...[ClubsModule, PatternsModule, DrillsModule, ProgressModule, NotesModule],
-        ...[CareModule, GroupsModule, PlansModule, SessionsModule],
+        ...[CareModule, GroupsModule, PlansModule, SessionsModule, PracticeModule],
         DerivedModule,
         ViewsModule,
         TransferModule.on(databaseUrl),

@@ -12,6 +12,7 @@ import { TrainingGroup } from './domains/groups/training-group.entity.js';
 import { SetNote } from './domains/notes/set-note.entity.js';
 import { PatternVersion } from './domains/patterns/pattern-version.entity.js';
 import { PatternRow } from './domains/patterns/pattern.entity.js';
+import { HomePractice } from './domains/practice/home-practice.entity.js';
 import { ProgrammeRow } from './domains/plans/programme.entity.js';
 import { Plan } from './domains/plans/plan.entity.js';
 import { Attendance } from './domains/sessions/attendance.entity.js';
@@ -29,7 +30,7 @@ export const TABLES: Tables = {
   entities: [
     ...[Club, Athlete, PatternRow, PatternVersion, DrillSet, RepRow, SetNote],
     ...[Ladder, OwnLadder, RungMove, ImportJob, CareRecord, TrainingGroup, Plan],
-    ...[HeldSession, Attendance, SessionNote, ProgrammeRow],
+    ...[HeldSession, Attendance, SessionNote, ProgrammeRow, HomePractice],
     ...[SetFiguresRow, AthleteStanding, LadderStanding, SquadLineRow, SquadFormRow],
   ],
   migrations: MIGRATIONS,

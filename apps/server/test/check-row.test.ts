@@ -79,6 +79,10 @@ const GOOD: Readonly<Record<ClubList, object>> = {
     ...{ id: v7(), sessionId: v7(), day: '2026-03-01', athleteId: null, fault: 'lean', text: '' },
     ...{ writtenBy: 'Mara', writtenAt: NOW, removed: false },
   },
+  homePractice: {
+    ...{ id: v7(), athleteId, day: '2026-03-01', minutes: 15, effort: null, text: '' },
+    ...{ writtenAt: NOW, removed: false },
+  },
 };
 
 const LISTS = Object.keys(GOOD) as ClubList[];

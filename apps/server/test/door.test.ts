@@ -100,6 +100,10 @@ function goodBodies(): Record<string, Record<string, Json>> {
       ...{ sessionId: v7(), day: '2026-03-05', athleteId, fault: 'lean', text: 'Early.' },
       ...{ writtenBy: 'Mara', writtenAt: now, removed: false },
     },
+    HomePracticeBody: {
+      ...{ athleteId, day: '2026-03-05', minutes: 15, effort: 4, text: 'Left is slow.' },
+      ...{ writtenAt: now, removed: false },
+    },
     WipeBody: { name: 'not its name' },
     ImportBody: plain({
       sets: [{ id: set.id, body: set.body, endedAt: now, reps: set.reps }],

@@ -35,6 +35,7 @@ import { AboutAthlete } from './person.js';
 import { CareBody } from './care.js';
 import { GroupBody } from './group.js';
 import { HeldSessionReply } from './held-session.js';
+import { HomePracticeReply } from './home-practice.js';
 import { SessionNoteReply } from './session-note.js';
 import { ProgrammeReply } from './programme.js';
 import { PlanReply } from './plan.js';
@@ -291,6 +292,8 @@ export class ClubFileSession extends HeldSessionReply {}
 
 export class ClubFileSessionNote extends SessionNoteReply {}
 
+export class ClubFileHomePractice extends HomePracticeReply {}
+
 /** The head of a club's file: what it is, and of which club. */
 export class ClubFileHead {
   @Equals(CLUB_FORMAT)
@@ -321,6 +324,7 @@ export const CLUB_LISTS = {
   sessions: ClubFileSession,
   sessionNotes: ClubFileSessionNote,
   programmes: ClubFileProgramme,
+  homePractice: ClubFileHomePractice,
 } as const;
 
 export type ClubList = keyof typeof CLUB_LISTS;

@@ -45,6 +45,7 @@ export {
   SessionSetReply,
 } from './held-session.js';
 export { AthleteLoadReply, LoadQuery, WeekLoadReply } from './load.js';
+export { HomePracticeBody, HomePracticeReply } from './home-practice.js';
 export { SessionNoteBody, SessionNoteReply } from './session-note.js';
 export { BlockBody, PlanBody, PlanReply } from './plan.js';
 export { ProgrammeBody, ProgrammeReply, ProgrammeWeekBody } from './programme.js';
@@ -89,6 +90,7 @@ export {
   NewCarePath,
   NewGroupPath,
   NewPlanPath,
+  NewPracticePath,
   NewProgrammePath,
   NewSessionPath,
   NewClubPath,

@@ -109,6 +109,11 @@ export class SessionPath extends ClubPath {
   sessionId: string;
 }
 
+export class NewPracticePath extends ClubPath {
+  @IsUUID(7)
+  practiceId: string;
+}
+
 export class PatternPath extends ClubPath {
   @IsUUID()
   patternId: string;

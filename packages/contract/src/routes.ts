@@ -9,6 +9,8 @@ import type {
   HeldSessionBody,
   HeldSessionReply,
   LoadQuery,
+  HomePracticeBody,
+  HomePracticeReply,
   SessionNoteBody,
   SessionNoteReply,
   SessionSetReply,
@@ -150,6 +152,10 @@ export const ROUTES = {
   removeSession: remove('clubs/:clubId/held-sessions/:sessionId'),
   sessionNotes: get<SessionNoteReply[]>()('clubs/:clubId/session-notes'),
   writeSessionNote: put<SessionNoteBody, SessionNoteReply>()('clubs/:clubId/session-notes/:noteId'),
+  homePractice: get<HomePracticeReply[]>()('clubs/:clubId/home-practice'),
+  writeHomePractice: put<HomePracticeBody, HomePracticeReply>()(
+    'clubs/:clubId/home-practice/:practiceId',
+  ),
   loads: get<AthleteLoadReply[], LoadQuery>()('clubs/:clubId/loads'),
 
   squad: get<SquadLineReply[]>()('clubs/:clubId/squad'),

@@ -20,6 +20,7 @@ const TAKEN: readonly Class[] = [
   contract.ProgrammeBody,
   contract.HeldSessionBody,
   contract.SessionNoteBody,
+  contract.HomePracticeBody,
   contract.WatchedBody,
   contract.WorksOnBody,
   contract.DrillSetBody,

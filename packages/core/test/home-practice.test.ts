@@ -1,5 +1,11 @@
 import fc from 'fast-check';
-import { overDays, sixWeeks, weekAtHome, type Programme } from '@orthokin/core/plan';
+import {
+  overDays,
+  practisedInWeek,
+  sixWeeks,
+  weekAtHome,
+  type Programme,
+} from '@orthokin/core/plan';
 
 test('the week of whoever is in it, on its days; of two programmes the newest', () => {
   const programme = (startsOn: string, note: string): Programme => ({
@@ -26,4 +32,15 @@ test('minutes go over days: a quarter of an hour at most while there are days, o
       expect(days * (each - 1)).toBeLessThan(minutes);
     }),
   );
+});
+
+test('minutes of a week are those of its days, of nobody else', () => {
+  const practised = [
+    { athleteId: 'anna', day: '2026-03-01', minutes: 5 },
+    { athleteId: 'anna', day: '2026-03-02', minutes: 15 },
+    { athleteId: 'ben', day: '2026-03-04', minutes: 30 },
+    { athleteId: 'anna', day: '2026-03-08', minutes: 10 },
+  ];
+  expect(practisedInWeek(practised, 'anna', '2026-03-05')).toBe(25);
+  expect(practisedInWeek([], 'anna', '2026-03-05')).toBe(0);
 });

@@ -121,14 +121,24 @@ test('done against planned counts a session once, for those it was planned for a
     there('2026-03-02', ['ben', 30]),
     there('another', ['ben', 60]),
   ];
-  const done = doneAgainstPlanned(PROGRAMME, sessions, held);
+  const practised = [
+    { athleteId: 'anna', day: '2026-03-03', minutes: 15 },
+    { athleteId: 'anna', day: '2026-03-08', minutes: 10 },
+    { athleteId: 'ben', day: '2026-03-09', minutes: 20 },
+  ];
+  const home = PROGRAMME.weeks.map(({ homeMinutes }) => homeMinutes);
+  const done = doneAgainstPlanned(PROGRAMME, sessions, held, practised);
   expect(done.get('anna')?.[0]).toEqual({
     ...{ planned: 1, done: 1, plannedMinutes: 60, doneMinutes: 40 },
+    ...{ homePlanned: home[0], homeDone: 25 },
   });
   expect(done.get('ben')?.[0]).toEqual({
     ...{ planned: 2, done: 1, plannedMinutes: 120, doneMinutes: 50 },
+    ...{ homePlanned: home[0], homeDone: 0 },
   });
   expect(done.get('anna')?.[1]).toEqual({
     ...{ planned: 0, done: 0, plannedMinutes: 0, doneMinutes: 0 },
+    ...{ homePlanned: home[1], homeDone: 0 },
   });
+  expect(done.get('ben')?.[1]?.homeDone).toBe(20);
 });

@@ -13,13 +13,14 @@ import { RepRow } from '../domains/drills/rep.entity.js';
 import { TrainingGroup } from '../domains/groups/training-group.entity.js';
 import { PatternRow } from '../domains/patterns/pattern.entity.js';
 import { PatternVersion } from '../domains/patterns/pattern-version.entity.js';
+import { homePracticePart } from '../domains/practice/practice.part.js';
 import { sessionNotesPart, sessionsPart } from '../domains/sessions/sessions.part.js';
 import { Ladder } from '../domains/progress/ladder.entity.js';
 import { RungMove } from '../domains/progress/rung-move.entity.js';
 import { DEMO_GROUPS, demoCare, demoEmergency } from './care.js';
 import { DEMO_CAST, DEMO_CLUB, type DemoAthlete } from './cast.js';
 import { pastSets, REPS_A_SET, TEST_SEED, type PastSet } from './history.js';
-import { pastSessions, type SetOfDay } from './sessions.js';
+import { pastPractice, pastSessions, type SetOfDay } from './sessions.js';
 import { DEMO_PATTERNS, type DemoPattern } from './patterns.js';
 
 const SEED = 20_261_124;
@@ -110,6 +111,14 @@ class DemoLoader {
     });
     await sessionsPart.bring(this.em, CLUB_ID, sessions);
     await sessionNotesPart.bring(this.em, CLUB_ID, notes);
+    await homePracticePart.bring(
+      this.em,
+      CLUB_ID,
+      pastPractice(new Map(this.sets.map(({ name, athleteId }) => [name, athleteId])), {
+        now,
+        newId,
+      }),
+    );
   }
 
   private async loadCare(person: DemoAthlete, athleteId: string): Promise<void> {

@@ -1,4 +1,4 @@
-import type { HeldSessionBody, SessionNoteBody } from '@orthokin/contract';
+import type { HeldSessionBody, HomePracticeBody, SessionNoteBody } from '@orthokin/contract';
 import type { Random } from '@orthokin/core/cue';
 import type { BlockKind } from '@orthokin/core/plan';
 
@@ -87,4 +87,38 @@ export function pastSessions(
     ];
   });
   return { sessions, notes };
+}
+
+/** What some of them wrote down at home in the last fortnight: how many days ago, minutes, how hard. */
+const AT_HOME: readonly (readonly [
+  name: string,
+  daysAgo: number,
+  minutes: number,
+  effort: number,
+  text: string,
+])[] = [
+  ['Amara Quill', 1, 15, 4, 'Against the garage; the left side is still slow.'],
+  ['Amara Quill', 3, 12, 4, ''],
+  ['Amara Quill', 8, 15, 5, ''],
+  ['Wren Hallowby', 2, 10, 3, 'With my brother calling.'],
+  ['Juno Marlock', 5, 20, 5, ''],
+];
+
+/** Practice at home as it was written down. */
+export function pastPractice(
+  idOf: ReadonlyMap<string, string>,
+  { now, newId }: { now: Date; newId: (at: Date) => string },
+): (HomePracticeBody & { id: string })[] {
+  return AT_HOME.flatMap(([name, daysAgo, minutes, effort, text]) => {
+    const athleteId = idOf.get(name);
+    if (athleteId === undefined) return [];
+    const at = new Date(now.getTime() - daysAgo * 24 * 60 * MINUTE_MS);
+    const [day = ''] = at.toISOString().split('T');
+    return [
+      {
+        ...{ id: newId(at), athleteId, day, minutes, effort, text },
+        ...{ writtenAt: at.toISOString(), removed: false },
+      },
+    ];
+  });
 }

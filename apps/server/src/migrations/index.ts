@@ -15,6 +15,7 @@ import { Migration20261208Plans } from './20261208-plans.js';
 import { Migration20261209Sessions } from './20261209-sessions.js';
 import { Migration20261210Programmes } from './20261210-programmes.js';
 import { Migration20261211Scores } from './20261211-scores.js';
+import { Migration20261212HomePractice } from './20261212-home-practice.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -35,4 +36,5 @@ export const MIGRATIONS = [
   { name: '20261209-sessions', class: Migration20261209Sessions },
   { name: '20261210-programmes', class: Migration20261210Programmes },
   { name: '20261211-scores', class: Migration20261211Scores },
+  { name: '20261212-home-practice', class: Migration20261212HomePractice },
 ];

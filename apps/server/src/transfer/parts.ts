@@ -7,6 +7,7 @@ import { groupsPart } from '../domains/groups/groups.part.js';
 import { notesPart } from '../domains/notes/notes.part.js';
 import { patternsPart } from '../domains/patterns/patterns.part.js';
 import { plansPart, programmesPart } from '../domains/plans/plans.part.js';
+import { homePracticePart } from '../domains/practice/practice.part.js';
 import { sessionNotesPart, sessionsPart } from '../domains/sessions/sessions.part.js';
 import { laddersPart, movesPart, ownLaddersPart } from '../domains/progress/progress.part.js';
 
@@ -26,6 +27,7 @@ export const CLUB_PARTS: { readonly [List in ClubList]: ClubPart<List> } = {
   sessions: sessionsPart,
   sessionNotes: sessionNotesPart,
   programmes: programmesPart,
+  homePractice: homePracticePart,
 };
 
 export const CLUB_LIST_NAMES = Object.keys(CLUB_PARTS) as ClubList[];

@@ -36,7 +36,14 @@ interface OfReps {
 
 const MONDAY = (day: string): string => `date_trunc('week', ${day})::date`;
 
-/** How much athletes have done in the last weeks: sessions with their effort, and what their legs did. */
+/** What somebody did on a day, in a session or at home: minutes, and how hard they were. */
+const DONE = `
+  select t.club_id, t.athlete_id, h.day, t.minutes, t.effort
+  from attendance t join held_session h on h.club_id = t.club_id and h.id = t.session_id
+  union all
+  select club_id, athlete_id, day, minutes, effort from home_practice where not removed`;
+
+/** How much athletes have done in the last weeks: sessions and practice at home with their effort, and what their legs did. */
 @Injectable()
 export class LoadsService {
   constructor(
@@ -79,9 +86,8 @@ export class LoadsService {
   private since(clubId: string): Promise<Since[]> {
     return this.em.execute<Since[]>(
       `select a.id as athlete_id,
-         (select ${MONDAY('min(h.day)')}::text from attendance t
-          join held_session h on h.club_id = t.club_id and h.id = t.session_id
-          where t.club_id = a.club_id and t.athlete_id = a.id and t.effort is not null) as effort,
+         (select ${MONDAY('min(d.day)')}::text from (${DONE}) d
+          where d.club_id = a.club_id and d.athlete_id = a.id and d.effort is not null) as effort,
          (select ${MONDAY('min(s.day)')}::text from drill_set s
           where s.club_id = a.club_id and s.athlete_id = a.id) as sets
        from athlete a where a.club_id = ? and a.archived_at is null order by a.name, a.id`,
@@ -91,10 +97,9 @@ export class LoadsService {
 
   private sessions(clubId: string, from: string): Promise<OfSessions[]> {
     return this.em.execute<OfSessions[]>(
-      `select t.athlete_id, ${MONDAY('h.day')}::text as monday, sum(t.minutes)::int as minutes,
-         coalesce(sum(t.minutes * t.effort), 0)::int as effort
-       from attendance t join held_session h on h.club_id = t.club_id and h.id = t.session_id
-       where t.club_id = ? and h.day >= ? group by 1, 2`,
+      `select d.athlete_id, ${MONDAY('d.day')}::text as monday, sum(d.minutes)::int as minutes,
+         coalesce(sum(d.minutes * d.effort), 0)::int as effort
+       from (${DONE}) d where d.club_id = ? and d.day >= ? group by 1, 2`,
       [clubId, from],
     );
   }

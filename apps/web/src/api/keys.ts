@@ -18,6 +18,7 @@ export const keys = {
   sessionSets: (clubId: string, sessionId: string) =>
     ['club', clubId, 'held', sessionId, 'sets'] as const,
   sessionNotes: (clubId: string) => ['club', clubId, 'session notes'] as const,
+  practice: (clubId: string) => ['club', clubId, 'practice'] as const,
   loads: (clubId: string) => ['club', clubId, 'loads'] as const,
   loadsOn: (clubId: string, day: string) => ['club', clubId, 'loads', day] as const,
   standings: (clubId: string) => ['club', clubId, 'standings'] as const,

@@ -8,7 +8,7 @@ import {
 } from 'idb';
 
 /** What a request is about: a drill, a note… and its id. */
-export type Subject = `${'drill' | 'note' | 'care' | 'session'}:${string}`;
+export type Subject = `${'drill' | 'note' | 'care' | 'session' | 'practice'}:${string}`;
 
 /** A request that must reach the server, in its place in the queue. */
 export interface Outgoing {

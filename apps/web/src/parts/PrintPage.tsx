@@ -40,6 +40,7 @@ export const PrintPage = ({
   back,
   backWords,
   ways,
+  before,
   children,
 }: {
   name: string;
@@ -47,6 +48,8 @@ export const PrintPage = ({
   backWords: string;
   /** What else can be done with the sheet. */
   ways?: ReactNode;
+  /** On the screen alone, before the sheet. */
+  before?: ReactNode;
   children: ReactNode;
 }): ReactElement => (
   <Page name={name}>
@@ -59,6 +62,7 @@ export const PrintPage = ({
       </Button>
       {ways}
     </Ways>
+    {before}
     <Paper data-theme="light">{children}</Paper>
   </Page>
 );

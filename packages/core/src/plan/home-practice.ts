@@ -1,5 +1,26 @@
 import { mondayOf, weekOf, type Programme, type ProgrammeWeek } from './weeks.js';
 
+/** Fewest and most minutes that somebody practises at a time. */
+export const PRACTICE_MINUTES = [1, 240] as const;
+
+/** What somebody practised without the coach on a day. */
+export interface Practised {
+  readonly athleteId: string;
+  /** YYYY-MM-DD. */
+  readonly day: string;
+  readonly minutes: number;
+}
+
+/** Minutes that somebody practised at home in the week of a day. */
+export const practisedInWeek = (
+  practised: readonly Practised[],
+  athleteId: string,
+  day: string,
+): number =>
+  practised
+    .filter((one) => one.athleteId === athleteId && mondayOf(one.day) === mondayOf(day))
+    .reduce((sum, { minutes }) => sum + minutes, 0);
+
 /** Short and often does more than long and seldom, min. */
 const MOST_A_DAY = 15;
 /** A day of rest stays. */

@@ -24,6 +24,7 @@ export {
   type Trained,
 } from './block.js';
 export { CATCH_FROM_CM, catcherAfter, catchPairs, type Call, type Catcher } from './catches.js';
+export { doneAgainstPlanned, type Held, type WeekDone } from './done.js';
 export { draftedFrom, type DraftedBlock, type DraftReason, type Stands } from './drafted.js';
 export { halved, replaced } from './edit.js';
 export { planFindings, type PlanFinding } from './findings.js';
@@ -38,7 +39,13 @@ export {
   type GameWay,
 } from './games.js';
 export { heldBlocks, minutesHere, type HeldBlock } from './held.js';
-export { overDays, weekAtHome } from './home-practice.js';
+export {
+  overDays,
+  PRACTICE_MINUTES,
+  practisedInWeek,
+  weekAtHome,
+  type Practised,
+} from './home-practice.js';
 export { kitOfAll, kitOfBlock, spaceNeeded, type Kit, type Space } from './kit.js';
 export {
   EFFORT,
@@ -83,7 +90,6 @@ export {
 } from './run.js';
 export {
   daysLater,
-  doneAgainstPlanned,
   HOME_MINUTES,
   inWeeksFrom,
   LIGHTER_SHARE,
@@ -99,12 +105,10 @@ export {
   WEEK_KINDS,
   weekdayOf,
   weekOf,
-  type Held,
   type OfProgramme,
   type Programme,
   type ProgrammeFinding,
   type ProgrammeWeek,
   type Theme,
-  type WeekDone,
   type WeekKind,
 } from './weeks.js';

@@ -8,9 +8,9 @@ export const EFFORT = [0, 10] as const;
 export interface WeekLoad {
   /** Its first day, YYYY-MM-DD. */
   readonly monday: string;
-  /** In sessions, min. */
+  /** In sessions and at home, min. */
   readonly minutes: number;
-  /** Sum of minutes × effort over the sessions whose effort was said; `null` before the first such. */
+  /** Sum of minutes × effort over what the effort was said of; `null` before the first such. */
   readonly effort: number | null;
   /** Of timed sets; `null` before the first. */
   readonly movements: MovementCounts | null;

@@ -7,8 +7,9 @@ import styled from 'styled-components';
 import { useClub } from '../../api/club.js';
 import { usePattern } from '../../api/patterns.js';
 import { useProgrammes } from '../../api/programmes.js';
-import { useSquad } from '../../api/squad.js';
+import { useDrillSetup, useSquad } from '../../api/squad.js';
 import { FloorPlan } from '../../parts/plan/FloorPlan.js';
+import { ButtonLink } from '../../parts/Button.js';
 import { Failed } from '../../parts/Notice.js';
 import { PrintPage } from '../../parts/PrintPage.js';
 import { Page, Quiet } from '../../parts/Text.js';
@@ -19,6 +20,8 @@ import { say } from '../../words/home.js';
 import { POSITION_WORDS } from '../../words/position.js';
 import { themeWords } from '../../words/weeks.js';
 import { OnAthlete } from '../OnAthlete.js';
+import { OnPhone } from './OnPhone.js';
+import { WriteDown } from './WriteDown.js';
 import { today } from '../today.js';
 
 const Sheet = styled.div`
@@ -137,6 +140,8 @@ function Paper({
   pattern: PatternReply;
   isRestricted: boolean;
 }) {
+  // There may be no network where the drill is run then.
+  useDrillSetup(id, null);
   const { unit, faults: own } = useClub();
   const { data: programmes = [] } = useProgrammes();
   const watchedNow = watched ?? [];
@@ -148,6 +153,14 @@ function Paper({
       name={say('sheetOf', { name })}
       back={`/people/${id}`}
       backWords={say('back', { name })}
+      ways={<ButtonLink to={`/floor/${id}`}>{say('runHere')}</ButtonLink>}
+      before={
+        <WriteDown
+          athleteId={id}
+          wanted={week?.homeMinutes ?? null}
+          usual={minutes > 0 ? minutes : USUAL_MINUTES}
+        />
+      }
     >
       <h1>{say('sheetOf', { name })}</h1>
       <Quiet>{pattern.name}</Quiet>
@@ -225,9 +238,12 @@ function Paper({
             ))}
           </tbody>
         </table>
+        <OnPhone />
       </Sheet>
     </PrintPage>
   );
 }
 
+/** As much at a time as is said where no week says. */
+const USUAL_MINUTES = 10;
 const A_MONDAY = '2026-03-02';

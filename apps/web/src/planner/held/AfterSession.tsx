@@ -1,7 +1,8 @@
 import type { AttendedBody, HeldSessionReply } from '@orthokin/contract';
 import type { ReactElement, ReactNode } from 'react';
+import { EffortScale } from '../../parts/EffortScale.js';
+import { say } from '../../words/session.js';
 import { Attended } from './Attended.js';
-import { EffortScale } from './EffortScale.js';
 
 /** What is asked once after a session: how hard it was, for all at once or one by one. */
 export function AfterSession({
@@ -25,6 +26,7 @@ export function AfterSession({
     <>
       {first && (
         <EffortScale
+          label={say('howHard')}
           value={isForAll ? first.effort : null}
           onChange={(effort) => changed((one) => ({ ...one, effort }))}
         />

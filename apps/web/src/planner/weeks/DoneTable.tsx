@@ -1,6 +1,7 @@
 import type { PlanReply, ProgrammeReply } from '@orthokin/contract';
 import { doneAgainstPlanned } from '@orthokin/core/plan';
 import type { ReactElement } from 'react';
+import { usePractice } from '../../api/practice.js';
 import { useHeldSessions } from '../../api/sessions.js';
 import { FiguresTable } from '../../parts/FiguresTable.js';
 import { Quiet } from '../../parts/Text.js';
@@ -17,8 +18,9 @@ export function DoneTable({
   nameOf: (athleteId: string) => string;
 }): ReactElement | null {
   const { data: held = [] } = useHeldSessions();
+  const { data: practised = [] } = usePractice();
   if (sessions.length === 0 || programme.athleteIds.length === 0) return null;
-  const done = doneAgainstPlanned(programme, sessions, held);
+  const done = doneAgainstPlanned(programme, sessions, held, practised);
   return (
     <section style={{ marginTop: 26 }}>
       <FiguresTable caption={say('done')}>
@@ -36,8 +38,13 @@ export function DoneTable({
           {[...done].map(([athleteId, weeks]) => (
             <tr key={athleteId}>
               <th scope="row">{nameOf(athleteId)}</th>
-              {weeks.map(({ planned, done: came }, place) => (
-                <td key={place}>{planned > 0 && say('doneOf', { done: came, planned })}</td>
+              {weeks.map(({ planned, done: came, homePlanned, homeDone }, place) => (
+                <td key={place}>
+                  {planned > 0 && say('doneOf', { done: came, planned })}
+                  {homePlanned + homeDone > 0 && (
+                    <Quiet>{say('homeOf', { done: homeDone, planned: homePlanned })}</Quiet>
+                  )}
+                </td>
               ))}
             </tr>
           ))}

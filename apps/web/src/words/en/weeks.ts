@@ -55,8 +55,10 @@ export const weeks = {
   done: 'Done of what was planned',
   who: 'Who',
   weekShort: 'Week {n}',
+  homeOf: 'home {done} of {planned} min',
   doneOf: '{done} of {planned}',
-  doneMeans: 'Sessions of the programme that were kept, of those planned for each.',
+  doneMeans:
+    'Sessions of the programme that were kept, of those planned for each; and minutes at home, as they were written down.',
   calendar: 'Calendar file',
   readBack: 'Read a calendar file back',
   calendarSame: 'Nothing in it is at another time.',

@@ -2,10 +2,10 @@ import { EFFORT } from '@orthokin/core/plan';
 import type { ReactElement } from 'react';
 import { Label, RadioButton, RadioField } from 'react-aria-components';
 import styled from 'styled-components';
-import { BigChoices } from '../../parts/form/BigChoices.js';
-import { Quiet } from '../../parts/Text.js';
-import { MONO, NARROW } from '../../parts/tokens.js';
-import { say } from '../../words/session.js';
+import { BigChoices } from './form/BigChoices.js';
+import { Quiet } from './Text.js';
+import { MONO, NARROW } from './tokens.js';
+import { say } from '../words/session.js';
 
 const Scale = styled(BigChoices)`
   display: grid;
@@ -29,11 +29,13 @@ const Scale = styled(BigChoices)`
 
 const STEPS = Array.from({ length: EFFORT[1] - EFFORT[0] + 1 }, (_, i) => EFFORT[0] + i);
 
-/** How hard a session was, 0 to 10; nothing chosen where it is not one for all. */
+/** How hard something was, 0 to 10; nothing chosen where it is not one for all. */
 export const EffortScale = ({
+  label,
   value,
   onChange,
 }: {
+  label: string;
   value: number | null;
   onChange: (effort: number) => void;
 }): ReactElement => (
@@ -42,7 +44,7 @@ export const EffortScale = ({
     onChange={(chosen) => onChange(Number(chosen))}
     orientation="horizontal"
   >
-    <Label>{say('howHard')}</Label>
+    <Label>{label}</Label>
     <div className="steps">
       {STEPS.map((step) => (
         <RadioField key={step} value={String(step)}>

@@ -1,0 +1,16 @@
+import { insertAll, mapped, pages, type ClubPart } from '../club-part.js';
+import { HomePractice } from './home-practice.entity.js';
+import { practiceReply } from './practice.service.js';
+
+export const homePracticePart: ClubPart<'homePractice'> = {
+  list: 'homePractice',
+  take: (em, clubId) => mapped(pages(em, HomePractice, clubId), practiceReply),
+  bring: (em, clubId, rows) =>
+    insertAll(
+      em,
+      HomePractice,
+      clubId,
+      rows.map((row) => ({ ...row, writtenAt: new Date(row.writtenAt) })),
+    ),
+  names: { athleteId: 'athletes' },
+};

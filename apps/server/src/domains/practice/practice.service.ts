@@ -1,0 +1,54 @@
+import { EntityManager } from '@mikro-orm/postgresql';
+import { Injectable } from '@nestjs/common';
+import type { HomePracticeBody, HomePracticeReply } from '@orthokin/contract';
+import { unknown } from '../../platform/http/refusals.js';
+import { refuseAhead } from '../ahead.js';
+import { AthletesService } from '../athletes/athletes.service.js';
+import { Club } from '../clubs/club.entity.js';
+import { HomePractice } from './home-practice.entity.js';
+
+/** Who looks back farther takes the club's file. */
+const NEWEST = 2000;
+
+/** What athletes practise without the coach. */
+@Injectable()
+export class PracticeService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly athletes: AthletesService,
+  ) {}
+
+  /** What was practised lately and nobody took back, the latest day first. */
+  async newest(clubId: string): Promise<HomePracticeReply[]> {
+    const rows = await this.em
+      .fork()
+      .find(
+        HomePractice,
+        { clubId, removed: false },
+        { orderBy: { day: 'desc', id: 'desc' }, limit: NEWEST },
+      );
+    return rows.map(practiceReply);
+  }
+
+  /** Writes it down, takes it back, or puts it back: the last word stands. */
+  async write(clubId: string, id: string, body: HomePracticeBody): Promise<HomePracticeReply> {
+    if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
+    await this.athletes.one(clubId, body.athleteId);
+    refuseAhead('day', `${body.day}T00:00:00Z`);
+    refuseAhead('writtenAt', body.writtenAt);
+    await this.em.upsert(HomePractice, {
+      ...{ clubId, id, ...body },
+      writtenAt: new Date(body.writtenAt),
+    });
+    return { id, ...body };
+  }
+}
+
+/** As it is sent, or as a club's file has it. */
+export const practiceReply = (row: HomePractice): HomePracticeReply => {
+  const { id, athleteId, day, minutes, effort, text, writtenAt, removed } = row;
+  return {
+    ...{ id, athleteId, day, minutes, effort, text, removed },
+    writtenAt: writtenAt.toISOString(),
+  };
+};

@@ -1,0 +1,50 @@
+import type { HomePracticeReply } from '@orthokin/contract';
+import { ROUTES } from '@orthokin/contract/routes';
+import {
+  useMutation,
+  useQuery,
+  useQueryClient,
+  type UseMutationResult,
+  type UseQueryResult,
+} from '@tanstack/react-query';
+import { useOutbox } from '../device/outbox-context.js';
+import { call } from './client.js';
+import { useClub } from './club.js';
+import { keys } from './keys.js';
+import { sendOrLater } from './or-later.js';
+
+/** What was practised without the coach lately, the latest day first. */
+export function usePractice(): UseQueryResult<HomePracticeReply[]> {
+  const { clubId } = useClub();
+  return useQuery({
+    queryKey: keys.practice(clubId),
+    queryFn: () => call(ROUTES.homePractice, { clubId }),
+  });
+}
+
+/** Writes it down, or takes it back; it stands here at once and is sent when it can be. */
+export function useWritePractice(): UseMutationResult<void, Error, HomePracticeReply> {
+  const { clubId } = useClub();
+  const client = useQueryClient();
+  const outbox = useOutbox();
+  const queryKey = keys.practice(clubId);
+  return useMutation({
+    mutationFn: async ({ id, ...body }) => {
+      const params = { clubId, practiceId: id };
+      await sendOrLater(outbox, `practice:${id}`, ROUTES.writeHomePractice, params, body);
+    },
+    onMutate: async (practice) => {
+      // A reading begun before this would not have it.
+      await client.cancelQueries({ queryKey });
+      client.setQueryData<HomePracticeReply[]>(queryKey, (all = []) =>
+        [
+          ...(practice.removed ? [] : [practice]),
+          ...all.filter(({ id }) => id !== practice.id),
+        ].sort((one, other) => other.day.localeCompare(one.day)),
+      );
+    },
+    // What waits on this device the server does not know yet: it is asked only for what follows from it.
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.loads(clubId) }),
+    onError: () => client.invalidateQueries({ queryKey }),
+  });
+}
