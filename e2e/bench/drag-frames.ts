@@ -12,6 +12,7 @@ import {
 import { v7 } from 'uuid';
 import { test } from '../stories/support/served.js';
 import { figures } from './support/figures.js';
+import { framesWhile } from './support/frames.js';
 
 const PLACEMENTS = 200;
 const MOVES = 180;
@@ -64,19 +65,12 @@ async function dragFrames(page: Page, pattern: Pattern): Promise<number[]> {
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
   await page.mouse.move(x, y);
   await page.mouse.down();
-  await page.evaluate(() => {
-    const frames: number[] = [];
-    Object.assign(window, { frames });
-    requestAnimationFrame(function note(at) {
-      frames.push(at);
-      requestAnimationFrame(note);
-    });
+  const frames = await framesWhile(page, async () => {
+    for (let move = 0; move < MOVES; move++)
+      await page.mouse.move(x + 40 * Math.sin(move / 9), y + 30 * Math.cos(move / 7));
   });
-  for (let move = 0; move < MOVES; move++)
-    await page.mouse.move(x + 40 * Math.sin(move / 9), y + 30 * Math.cos(move / 7));
-  const frames = await page.evaluate(() => (window as unknown as { frames: number[] }).frames);
   await page.mouse.up();
-  return frames.slice(1).map((at, i) => at - (frames[i] ?? at));
+  return frames;
 }
 
 for (const legs of [MAX_TARGETS, 1]) {

@@ -3,6 +3,7 @@ import { mirrorPattern } from '@orthokin/core/pattern';
 import {
   kitOfAll,
   kitOfBlock,
+  patternsOf,
   spaceNeeded,
   usualBlock,
   type Block,
@@ -71,6 +72,23 @@ describe('what a block takes', () => {
     const block = { ...usualBlock('a', 'play'), needs: 'bibs,  a rope , ' };
     expect(kitOf(block).besides).toEqual(['bibs', 'a rope']);
   });
+});
+
+test('a session is run on the patterns of its blocks and of those who do them, each once', () => {
+  const own = new Map([
+    ['anna', 'star'],
+    ['ben', 'fork'],
+  ]);
+  const blocks: Block[] = [
+    usualBlock('warm', 'warm-up'),
+    { ...usualBlock('a', 'cued drill'), who: ['anna', 'nobody known'] },
+    { ...usualBlock('b', 'rehearse'), patternId: 'lane' },
+    { ...usualBlock('c', 'play'), patternId: 'cross' },
+    usualBlock('d', 'pattern with action'),
+  ];
+  const of = (athleteIds: string[]) => patternsOf(blocks, athleteIds, (id) => own.get(id));
+  expect(of(['anna', 'ben', 'nobody known'])).toEqual(['star', 'lane', 'fork']);
+  expect(of([])).toEqual([]);
 });
 
 test('a session takes of each thing what the block needs that needs most, and words once', () => {

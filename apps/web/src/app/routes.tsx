@@ -72,6 +72,9 @@ const held = async () => ({ Component: (await import('../planner/held/HeldPage.j
 const planSheet = async () => ({
   Component: (await import('../planner/PlanSheet.js')).PlanSheet,
 });
+const setOutSheets = async () => ({
+  Component: (await import('../planner/SetOutSheets.js')).SetOutSheets,
+});
 const filmRoom = async () => ({ Component: (await import('../film/FilmRoom.js')).FilmRoom });
 const files = async () => ({ Component: (await import('../review/files/FilesPage.js')).FilesPage });
 const ladder = async () => ({
@@ -152,6 +155,7 @@ export const router = createBrowserRouter([
       { path: 'plan/:planId', lazy: plan },
       { path: 'plan/:planId/run', lazy: runPlan },
       { path: 'plan/:planId/print', lazy: planSheet },
+      { path: 'plan/:planId/set-out', lazy: setOutSheets },
       { path: 'people', lazy: people },
       { path: 'people/new', lazy: person },
       { path: 'people/:athleteId/home', lazy: homeSheet },

@@ -1,7 +1,13 @@
 import { trainedBy, type PlacedBlock } from '@orthokin/core/plan';
 import { Copy, GripVertical, SplitSquareVertical, X } from 'lucide-react';
 import type { ReactElement } from 'react';
-import { Button, DropIndicator, GridListItem, useDragAndDrop } from 'react-aria-components';
+import {
+  Button,
+  ButtonContext,
+  DropIndicator,
+  GridListItem,
+  useDragAndDrop,
+} from 'react-aria-components';
 import styled from 'styled-components';
 import { DragList } from '../parts/DragList.js';
 import type { Drop } from '../parts/dropped.js';
@@ -31,6 +37,9 @@ const List = styled(DragList)`
     display: flex;
   }
 `;
+
+/** What an item says to its buttons changes all the time while another is dragged: only the grip needs to hear it. */
+const OF_NO_ITEM = {};
 
 /** The blocks of a session in their order; dragged with the pointer, a finger or by key. */
 export function BlockList({
@@ -93,25 +102,30 @@ export function BlockList({
                 {`, ${trainsWords(trainedBy(block.kind))}`}
               </small>
             </span>
-            <span className="ways">
-              <IconButton aria-label={say('copyBlock', { name })} onPress={() => onCopy(block.id)}>
-                <Copy size={17} />
-              </IconButton>
-              {block.how === 'together' && block.minutes > 1 && (
+            <ButtonContext.Provider value={OF_NO_ITEM}>
+              <span className="ways">
                 <IconButton
-                  aria-label={say('splitBlock', { name })}
-                  onPress={() => onSplit(block.id)}
+                  aria-label={say('copyBlock', { name })}
+                  onPress={() => onCopy(block.id)}
                 >
-                  <SplitSquareVertical size={17} />
+                  <Copy size={17} />
                 </IconButton>
-              )}
-              <IconButton
-                aria-label={say('takeBlockOut', { name })}
-                onPress={() => onRemove(block.id)}
-              >
-                <X size={18} />
-              </IconButton>
-            </span>
+                {block.how === 'together' && block.minutes > 1 && (
+                  <IconButton
+                    aria-label={say('splitBlock', { name })}
+                    onPress={() => onSplit(block.id)}
+                  >
+                    <SplitSquareVertical size={17} />
+                  </IconButton>
+                )}
+                <IconButton
+                  aria-label={say('takeBlockOut', { name })}
+                  onPress={() => onRemove(block.id)}
+                >
+                  <X size={18} />
+                </IconButton>
+              </span>
+            </ButtonContext.Provider>
           </GridListItem>
         );
       }}

@@ -1,7 +1,9 @@
 import type { PlanReply } from '@orthokin/contract';
+import { useRemembered } from '../device/useRemembered.js';
 import { placed, thoseIn } from '@orthokin/core/plan';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
+import { Button, ButtonLink } from '../parts/Button.js';
 import { PrintPage } from '../parts/PrintPage.js';
 import { colour, MONO } from '../parts/tokens.js';
 import { commaList, dateWords } from '../words/format.js';
@@ -20,7 +22,8 @@ import {
   wallClock,
 } from '../words/plan.js';
 
-const Block = styled.section`
+const Block = styled.section<{ $large: boolean }>`
+  font-size: ${({ $large }) => ($large ? 24 : 15)}px;
   margin-top: 12px;
   padding-top: 6px;
   border-top: 1.5px solid ${colour('ink')};
@@ -29,7 +32,7 @@ const Block = styled.section`
     display: flex;
     gap: 12px;
     margin: 0;
-    font-size: 17px;
+    font-size: 1.15em;
   }
   .at,
   td:first-child {
@@ -38,7 +41,7 @@ const Block = styled.section`
   table {
     border-collapse: collapse;
     margin-top: 4px;
-    font-size: 14px;
+    font-size: 0.93em;
   }
   th,
   td {
@@ -48,7 +51,7 @@ const Block = styled.section`
   }
   p {
     margin: 2px 0;
-    font-size: 15px;
+    font-size: 1em;
   }
 `;
 
@@ -58,8 +61,21 @@ export const PlanSheet = (): ReactElement => <OnPlan>{(plan) => <Paper plan={pla
 function Paper({ plan: read }: { plan: PlanReply }): ReactElement {
   const plan = { ...read, ...asLeft(read) };
   const nameOf = useNames();
+  const [isLarge, setLarge] = useRemembered('plan-print-large', false);
   return (
-    <PrintPage name={plan.name} back={`/plan/${plan.id}`} backWords={plan.name}>
+    <PrintPage
+      name={plan.name}
+      back={`/plan/${plan.id}`}
+      backWords={plan.name}
+      ways={
+        <>
+          <Button onPress={() => setLarge(!isLarge)}>
+            {say(isLarge ? 'forThePocket' : 'forTheWall')}
+          </Button>
+          <ButtonLink to={`/plan/${plan.id}/set-out`}>{say('floorsSetOut')}</ButtonLink>
+        </>
+      }
+    >
       <h1>{plan.name}</h1>
       <p>
         {say('planLine', {
@@ -70,7 +86,7 @@ function Paper({ plan: read }: { plan: PlanReply }): ReactElement {
       <p>{commaList(plan.athleteIds.map(nameOf))}</p>
       <WhatToBring blocks={plan.blocks} athleteIds={plan.athleteIds} />
       {placed(plan).map(({ block, fromS, toS, rounds }) => (
-        <Block key={block.id}>
+        <Block key={block.id} $large={isLarge}>
           <h2>
             <span className="at">{wallClock(plan.startsAt, fromS)}</span>
             {blockName(block)}
@@ -103,13 +119,19 @@ function Paper({ plan: read }: { plan: PlanReply }): ReactElement {
                     <td>{clockWords(round.fromS)}</td>
                     {round.stations.map((turn, i) => (
                       <td key={i}>
-                        {turn &&
-                          commaList([
-                            nameOf(turn.works),
-                            ...turn.helps.map(({ athleteId, role }) =>
-                              say('helpsWith', { name: nameOf(athleteId), role: roleWords(role) }),
-                            ),
-                          ])}
+                        {turn && (
+                          <>
+                            <b>{nameOf(turn.works)}</b>{' '}
+                            {commaList(
+                              turn.helps.map(({ athleteId, role }) =>
+                                say('helpsWith', {
+                                  name: nameOf(athleteId),
+                                  role: roleWords(role),
+                                }),
+                              ),
+                            )}
+                          </>
+                        )}
                       </td>
                     ))}
                   </tr>

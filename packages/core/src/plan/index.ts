@@ -46,7 +46,7 @@ export {
   weekAtHome,
   type Practised,
 } from './home-practice.js';
-export { kitOfAll, kitOfBlock, spaceNeeded, type Kit, type Space } from './kit.js';
+export { kitOfAll, kitOfBlock, patternsOf, spaceNeeded, type Kit, type Space } from './kit.js';
 export {
   EFFORT,
   LOAD_FIGURES,

@@ -90,6 +90,25 @@ export function kitOfBlock(
   };
 }
 
+/**
+ * The patterns that a session is run on, each once, in the order in which they come.
+ *
+ * @param ownOf what somebody works on, where it is known
+ */
+export const patternsOf = (
+  blocks: readonly Block[],
+  athleteIds: readonly string[],
+  ownOf: (athleteId: string) => string | undefined,
+): string[] => [
+  ...new Set(
+    blocks
+      .filter(({ kind }) => ON_MARKERS.includes(kind))
+      .flatMap((block) =>
+        thoseIn(block, athleteIds).flatMap((id) => block.patternId ?? ownOf(id) ?? []),
+      ),
+  ),
+];
+
 /** What a session takes: of each thing as many as the block that needs most of it, for blocks follow each other. */
 export function kitOfAll(kits: readonly Kit[]): Kit {
   const [widest = null] = kits

@@ -179,7 +179,6 @@ export const studio = {
   twoTapesWhichOneTapeString: 'two tapes of {which}, or one tape and a string',
   helperHoldTapesHomeBaseSecond: 'a helper, to hold the tapes at home base and at the {second}',
   clearance: 'Clearance',
-  n1mm00: '1mm 0 0',
   noMarkersYet: 'No markers yet.',
   leastNarrowestFromEveryMarkerEdge:
     'At least {narrowest} from every marker to the edge of the court.',
