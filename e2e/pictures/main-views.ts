@@ -13,8 +13,6 @@ const shoot = (page: Page, name: string, fullPage = false) =>
 
 /** Far enough into a rep for the athlete to be on the way. */
 const ON_THE_WAY_MS = 800;
-/** Far enough into a rehearsed way to be out on the floor. */
-const WALKED_MS = 2600;
 
 test('squad, floor and review', async ({ page }) => {
   await page.goto('/');
@@ -105,6 +103,14 @@ test('a session', async ({ page }) => {
   await page.getByRole('option', { name: 'Cass Ondry' }).click();
   await page.getByText('saved', { exact: true }).waitFor();
   await shoot(page, 'plan', true);
+  await page.getByRole('link', { name: 'Begin' }).click();
+  for (let block = 0; block < 3; block++)
+    await page.getByRole('button', { name: 'Next block' }).click();
+  await page.getByText(/^Round 1 of/).waitFor();
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await shoot(page, 'board');
+  await page.getByRole('button', { name: 'End the session' }).click();
+  await page.getByRole('button', { name: 'Leave without keeping it' }).click();
   await page.goto('/plan');
   await page.getByRole('button', { name: 'Begin six weeks by zones' }).click();
   await page.getByRole('button', { name: /Everyone of/ }).click();
@@ -157,25 +163,15 @@ test('a set marked on film', async ({ page }) => {
   await shoot(page, 'film', true);
 });
 
-test('before a set, and on a second screen', async ({ page, browser, served }) => {
+test('a second screen', async ({ page, browser, served }) => {
   const coach = new Coach(page);
-  await coach.goToFloor('Idris Fennimar', { seed: 8 });
-  await page.getByRole('link', { name: 'Rehearse' }).click();
-  await page.getByRole('button', { name: 'Rehearse' }).click();
-  await page.getByTestId('called').waitFor();
-  for (let n = 0; n < 2; n++) await page.keyboard.press('ArrowRight');
-  await page.waitForTimeout(WALKED_MS);
-  await page.keyboard.press('Digit1');
-  await page.keyboard.press('KeyP');
-  await shoot(page, 'rehearse');
-
   await coach.goToFloor('Amara Quill', { timedBy: 'The simulated athlete', reps: 2, seed: 5 });
   await coach.choose('Add to the rota', 'Juno Marlock');
   await page.getByRole('button', { name: 'Second screen' }).click();
   const code = (await page.getByRole('dialog').locator('strong').textContent()) ?? '';
   const phone = await browser.newPage({ viewport: PHONE, baseURL: served.address });
   await phone.goto(`/join/${code}`);
-  await phone.getByRole('button', { name: /panel/ }).click();
+  await phone.getByRole('button', { name: /coach’s panel/ }).click();
   await page.getByText('1 screen joined').waitFor();
   await page.getByRole('button', { name: 'Close' }).click();
   await coach.start();

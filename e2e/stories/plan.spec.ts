@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { untouchedTest as test } from './support/served.js';
 import { planAnHour } from './support/plan.js';
 import { expectFits, expectSound } from './support/sound.js';
@@ -99,6 +99,42 @@ test('a session runs on a board: who works where, somebody leaves, the page dies
   await expect(page.getByRole('link', { name: 'Begin' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'To the session' })).toHaveCount(0);
   await expectFits(page);
+});
+
+/** Presses Tab until something has the focus. */
+async function tabTo(page: Page, where: Locator): Promise<void> {
+  for (let presses = 0; presses < 120; presses++) {
+    await page.keyboard.press('Tab');
+    if (await where.evaluateAll((all) => all.includes(document.activeElement as HTMLElement)))
+      return;
+  }
+  throw new Error('Tab does not lead there.');
+}
+
+test('a session is planned and run by keys alone', async ({ page }) => {
+  await page.goto('/plan');
+  await expect(page.getByText('Nothing is planned yet.')).toBeVisible();
+  await tabTo(page, page.getByRole('button', { name: 'A squad at two stations' }));
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Who comes?' })).toBeVisible();
+  await tabTo(page, page.getByRole('button', { name: /Everyone of/ }));
+  for (const key of ['Enter', 'ArrowDown', 'Enter']) await page.keyboard.press(key);
+  await expect(page.getByText('47 of 60 minutes for 8: everyone works 6 sets.')).toBeVisible();
+  await expect(page.getByText('saved', { exact: true })).toBeVisible();
+  await page.keyboard.press('Control+Home');
+  await tabTo(page, page.getByRole('link', { name: 'Begin' }));
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Next block' })).toBeFocused();
+  for (let block = 0; block < 3; block++) await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Cued drill' })).toBeVisible();
+  await tabTo(page, page.getByRole('button', { name: 'Somebody leaves or comes' }));
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Idris Fennimar is here' })).toBeVisible();
+  await tabTo(page, page.getByRole('button', { name: 'End the session' }));
+  await page.keyboard.press('Enter');
+  await tabTo(page, page.getByRole('button', { name: 'Keep it' }));
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Nobody was asked how hard it was.')).toBeVisible();
 });
 
 test('a plan that two change at once: the second is told, and what they changed is still there', async ({

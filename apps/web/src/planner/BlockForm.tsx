@@ -22,6 +22,7 @@ import { TextField } from '../parts/form/TextField.js';
 import { Heading } from '../parts/Text.js';
 import { formWords } from '../words/game.js';
 import { blockName, kindWords, objectWords, roleWords, say } from '../words/plan.js';
+import type { OfBlock } from './of-block.js';
 import { WhereEach } from './WhereEach.js';
 import { WhoDoes } from './WhoDoes.js';
 
@@ -57,11 +58,7 @@ export function BlockForm({
   athleteIds,
   nameOf,
   onChange,
-}: {
-  block: Block;
-  /** Who comes to the session. */
-  athleteIds: readonly string[];
-  nameOf: (athleteId: string) => string;
+}: OfBlock & {
   onChange: (part: Partial<Block>) => void;
 }): ReactElement {
   const library = useLibrary();

@@ -1,10 +1,11 @@
-import { overStations, stationGroups, thoseIn, type Block, type Stay } from '@orthokin/core/plan';
+import { overStations, stationGroups, thoseIn, type Stay } from '@orthokin/core/plan';
 import type { ReactElement } from 'react';
 import { useSquad } from '../api/squad.js';
 import { Button } from '../parts/Button.js';
 import { SelectField } from '../parts/form/SelectField.js';
 import { Quiet } from '../parts/Text.js';
 import { say } from '../words/plan.js';
+import type { OfBlock } from './of-block.js';
 import { People } from './People.js';
 
 const WAYS = [
@@ -18,10 +19,7 @@ export function WhereEach({
   athleteIds,
   nameOf,
   onChange,
-}: {
-  block: Block;
-  athleteIds: readonly string[];
-  nameOf: (athleteId: string) => string;
+}: OfBlock & {
   onChange: (stays: readonly Stay[] | null) => void;
 }): ReactElement {
   const { data: lines = [] } = useSquad();

@@ -1,7 +1,7 @@
-import type { Block } from '@orthokin/core/plan';
 import { thoseIn } from '@orthokin/core/plan';
 import type { ReactElement } from 'react';
 import { say } from '../words/plan.js';
+import type { OfBlock } from './of-block.js';
 import { People } from './People.js';
 
 /** Who of those that come does a block; everybody, unless somebody is pressed out. */
@@ -10,10 +10,7 @@ export function WhoDoes({
   athleteIds,
   nameOf,
   onChange,
-}: {
-  block: Block;
-  athleteIds: readonly string[];
-  nameOf: (athleteId: string) => string;
+}: OfBlock & {
   onChange: (who: readonly string[] | null) => void;
 }): ReactElement {
   const does = thoseIn(block, athleteIds);
