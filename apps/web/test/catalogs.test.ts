@@ -36,14 +36,15 @@ const sourceFiles = (folder: string): string[] =>
     return /\.tsx?$/.test(entry.name) ? [path] : [];
   });
 
-/** The domain whose messages a file says, and the file's text. */
+/** The domains whose messages a file says, each with the file's text. */
 const sayers = sourceFiles(SOURCE).flatMap((path) => {
   const text = readFileSync(path, 'utf8');
-  const of =
-    /import \{[^}]*\bsay\b[^}]*\} from '[^']*\/words\/(?<domain>[\w-]+)\.js'/.exec(text) ??
-    /import \{ \w+ as en \} from '\.\/en\/(?<domain>[\w-]+)\.js'/.exec(text);
-  const domain = of?.groups?.['domain'];
-  return domain ? [{ path, domain, text }] : [];
+  return [
+    /import \{[^}]*\bsay\b[^}]*\} from '[^']*\/words\/(?<domain>[\w-]+)\.js'/g,
+    /import \{ \w+ as en \} from '\.\/en\/(?<domain>[\w-]+)\.js'/g,
+  ].flatMap((importing) =>
+    [...text.matchAll(importing)].map(({ groups }) => ({ domain: groups?.['domain'] ?? '', text })),
+  );
 });
 
 describe.each(domains)('the messages of %s', (domain) => {

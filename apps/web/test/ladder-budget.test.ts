@@ -11,6 +11,7 @@ import {
   bestHomeSentence,
   flightWords,
   noRecoverySentence,
+  ownReachSentence,
   ownSpeedSentence,
   plainSentence,
   reachSentence,
@@ -131,4 +132,12 @@ describe('how much time there is', () => {
       /squash ball lobbed, 50 km/,
     );
   });
+});
+
+test('where a reach is from is said, and that none is known', () => {
+  const reach = (reachM: number, from: 'measured' | 'from height') =>
+    ownReachSentence('Ada', { reachM, drillReachM: 0, from });
+  expect(reach(1.3, 'measured')).toMatch(/^Ada takes what comes 1\.3 m from .*\(measured\)/);
+  expect(reach(0.75, 'from height')).toContain('without what is held');
+  expect(reach(0, 'measured')).toMatch(/^Neither reach nor height of Ada/);
 });

@@ -1,11 +1,14 @@
 import fc from 'fast-check';
-import { layoutTargets } from '@orthokin/core/pattern';
+import { layoutTargets, shortOf } from '@orthokin/core/pattern';
 import {
   budgetSource,
   feasibility,
   flightOf,
   fromMetresPerSecond,
   limitFrom,
+  lineLimits,
+  ownFeasibility,
+  ownSpeedOf,
   PROJECTILES,
   recordOf,
   recoveryBudget,
@@ -13,6 +16,7 @@ import {
   stanceFor,
   targetBudget,
   toMetresPerSecond,
+  travelTime,
   wayTo,
   type FlightPlan,
   type Rally,
@@ -204,5 +208,46 @@ describe('a rung’s limit from budgets', () => {
     const own = targetBudget(target, rally, { reactionMs: 250, travel, n: 20 });
     expect(own.feasible?.needsMs).toBeGreaterThan(250);
     expect(budgets[0]?.feasible).toBeNull();
+  });
+});
+
+describe('reach', () => {
+  const speed = { acceleration: 8, topSpeed: 4, n: 20, rss: 0, residualSdS: 0.02 };
+  const own = { reactionMs: 250, travel: speed, n: 20 };
+
+  test('a way is shorter by it, and never by more than half', () => {
+    expect([shortOf(3, 0.8), shortOf(1, 0.8), shortOf(3, 0)]).toEqual([0.8, 0.5, 0]);
+    const needs = (reachM: number, awayM: number) =>
+      ownFeasibility({ ...own, reachM }, 1000, awayM).needsMs;
+    expect(needs(0.8, 3)).toBe(needs(0, 2.2));
+    expect(needs(0.8, 1)).toBe(needs(0, 0.5));
+  });
+
+  test('where markers are contact points the ways of the drill were shorter too', () => {
+    const targets = [1, 2, 3, 4].map((x, i) => ({
+      ...layoutTargets('star', 4)[i],
+      at: { x, y: 0 },
+    }));
+    const away = [1, 2, 3, 4];
+    const drillReachM = 0.5;
+    const letters = targets.map(({ letter = '' }) => letter);
+    const timed = away.map((x) => 1000 * travelTime(x - shortOf(x, drillReachM), speed));
+    const ways = {
+      target: [...letters, ...letters],
+      reaction: [...away, ...away].map(() => 250),
+      travel: [...timed, ...timed],
+    };
+    const pattern = { targets } as Parameters<typeof ownSpeedOf>[1];
+    const fit = ownSpeedOf(ways, pattern, { reachM: 0.5, drillReachM });
+    if (!fit.ok) throw new Error(fit.problem.allowed);
+    expect(fit.value.travel.acceleration).toBeCloseTo(8, 1);
+    expect(fit.value.travel.topSpeed).toBeCloseTo(4, 1);
+    // Limits of the drill give back what was timed, whatever is taken from farther in a match.
+    const rung = { targets: letters, floorScale: 1 };
+    for (const reachM of [0.5, 1.2])
+      lineLimits(rung, pattern, { ...fit.value, reachM }, 1).forEach(({ limitMs }, i) =>
+        // A limit is a whole hundredth of a second.
+        expect(Math.abs(limitMs - 250 - (timed[i] ?? NaN))).toBeLessThan(5.1),
+      );
   });
 });

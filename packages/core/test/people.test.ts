@@ -6,6 +6,7 @@ import {
   BODY_BOUNDS_M,
   laidFor,
   ownBuild,
+  ownReach,
   usualLengths,
 } from '@orthokin/core/people';
 import { firstPattern } from '@orthokin/core/progress';
@@ -95,4 +96,16 @@ describe('feet laid for an athlete', () => {
     expect(laid.legs.find(({ target }) => target === first.target)).toEqual(moved);
     expect(laid.legs.filter((leg, i) => leg === star.legs[i])).toHaveLength(0);
   });
+});
+
+test('a reach is the measured one, else an arm by height, else the pattern’s; in the drill only where markers are contact points', () => {
+  const [feet, contact] = [{ reachM: 0 }, { reachM: 0.9 }];
+  expect(ownReach({ heightM: 1.7, reachM: 1.3 }, feet)).toEqual({
+    ...{ reachM: 1.3, drillReachM: 0, from: 'measured' },
+  });
+  expect(ownReach({ heightM: 1.7 }, contact)).toEqual({
+    ...{ reachM: 0.75, drillReachM: 0.75, from: 'from height' },
+  });
+  expect(ownReach({}, contact)).toEqual({ reachM: 0.9, drillReachM: 0.9, from: 'pattern' });
+  expect(ownReach({}, feet).reachM).toBe(0);
 });

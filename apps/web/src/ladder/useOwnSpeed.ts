@@ -1,18 +1,30 @@
 import { ownSpeedOf, type OwnSpeed } from '@orthokin/core/budget';
-import type { Pattern } from '@orthokin/core/pattern';
+import type { Build, Pattern } from '@orthokin/core/pattern';
+import { ownReach, type OwnReach } from '@orthokin/core/people';
 import { wrong, type Result } from '@orthokin/core/result';
 import { useMemo } from 'react';
+import { usePeople } from '../api/people.js';
 import { say } from '../words/ladder.js';
 import { usePooledReps } from './usePooledReps.js';
 
-/** An athlete's own speed on a pattern; `null` while it is read. */
-export function useOwnSpeed(
-  athleteId: string,
-  pattern: Pick<Pattern, 'targets'> & { readonly id: string },
-): Result<OwnSpeed> | null {
+type OnPattern = Pick<Pattern, 'targets'> & {
+  readonly id: string;
+  readonly laidFor: Pick<Build, 'reachM'>;
+};
+
+/** How far from where they stand an athlete takes what comes; `null` until the people are read. */
+export function useOwnReach(athleteId: string, { laidFor }: OnPattern): OwnReach | null {
+  const { data } = usePeople();
+  const person = data?.find(({ id }) => id === athleteId);
+  return useMemo(() => (data ? ownReach(person ?? {}, laidFor) : null), [data, person, laidFor]);
+}
+
+/** An athlete's own speed and reach on a pattern; `null` while they are read. */
+export function useOwnSpeed(athleteId: string, pattern: OnPattern): Result<OwnSpeed> | null {
   const reps = usePooledReps(athleteId, pattern.id, 'travel');
+  const reach = useOwnReach(athleteId, pattern);
   return useMemo(() => {
     if (reps === null) return wrong('sets', 0, say('noTimedSetYet'));
-    return reps ? ownSpeedOf(reps, pattern) : null;
-  }, [reps, pattern]);
+    return reps && reach ? ownSpeedOf(reps, pattern, reach) : null;
+  }, [reps, pattern, reach]);
 }

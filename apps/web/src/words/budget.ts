@@ -8,6 +8,7 @@ import {
   type TargetBudget,
 } from '@orthokin/core/budget';
 import type { Point } from '@orthokin/core/floor';
+import type { OwnReach } from '@orthokin/core/people';
 import { problemSentence, type Problem } from '@orthokin/core/result';
 import { commaList, seconds, secondsWithUnit } from './format.js';
 import { budget as en } from './en/budget.js';
@@ -16,6 +17,14 @@ import { speaker } from './say.js';
 const say = speaker(en);
 
 const metres = (m: number): string => `${m.toFixed(1)} m`;
+
+/** How far from where they stand somebody takes what comes, and how that is known. */
+export const ownReachSentence = (name: string, { reachM, from }: OwnReach): string =>
+  reachM > 0
+    ? say('reachKnown', { name, reach: metres(reachM), from: REACH_FROM[from] })
+    : say('reachUnknown', { name });
+
+const REACH_FROM = { measured: 'measured', 'from height': 'height', pattern: 'pattern' } as const;
 
 /** Why it does not get there so: the two that a slider leads to, in words of their own. */
 const flightProblem = (problem: Problem): string =>

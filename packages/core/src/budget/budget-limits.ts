@@ -1,5 +1,6 @@
 import { distance, HOME } from '../floor/index.js';
 import {
+  shortOf,
   targetOf,
   type LimitSource,
   type Pattern,
@@ -79,13 +80,14 @@ export function budgetSource(
 export const lineLimits = (
   { targets, floorScale }: Pick<Rung, 'targets' | 'floorScale'>,
   pattern: Pick<Pattern, 'targets'>,
-  { reactionMs, travel, n }: OwnSpeed,
+  { reactionMs, travel, n, drillReachM = 0 }: OwnSpeed,
   factor: number,
 ): TargetLimit[] =>
   targets.flatMap((target) => {
     const to = targetOf(pattern, target);
     if (!to) return [];
-    const wayM = floorScale * distance(HOME, to.at);
+    const awayM = floorScale * distance(HOME, to.at);
+    const wayM = awayM - shortOf(awayM, drillReachM);
     const lineMs = Math.round(reactionMs + 1000 * travelTime(wayM, travel));
     const source = { kind: 'own line' as const, lineMs, factor, n };
     return [{ gate: 'response' as const, target, limitMs: limitFrom(source), source }];

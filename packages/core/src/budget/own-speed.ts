@@ -1,6 +1,6 @@
 import { distance, HOME } from '../floor/index.js';
 import { median } from '../numeric/index.js';
-import { targetOf, type Pattern } from '../pattern/index.js';
+import { shortOf, targetOf, type Pattern } from '../pattern/index.js';
 import { ok, wrong, type Result } from '../result/index.js';
 import { fitTravel, type TravelFit } from './fit-travel.js';
 import { feasibility, type Feasibility } from './time.js';
@@ -11,6 +11,10 @@ export interface OwnSpeed {
   readonly travel: TravelFit;
   /** Timed ways the line is from. */
   readonly n: number;
+  /** In a match, how far from where they stand they take what comes, m; 0 where it is not known. */
+  readonly reachM?: number;
+  /** The same in the drill: 0 where its markers are where the foot goes. */
+  readonly drillReachM?: number;
 }
 
 /** Reps as columns, as far as an athlete's own speed needs them; ms, `null` where not timed. */
@@ -20,29 +24,35 @@ export interface TimedWays {
   readonly travel: readonly (number | null)[];
 }
 
-/** An athlete's reaction and travel line out of their counted reps. */
+/** An athlete's reaction and travel line out of their counted reps; ways end short of a marker by the reach in the drill. */
 export function ownSpeedOf(
   { target, reaction, travel }: TimedWays,
   pattern: Pick<Pattern, 'targets'>,
+  { reachM = 0, drillReachM = 0 }: Pick<OwnSpeed, 'reachM' | 'drillReachM'> = {},
 ): Result<OwnSpeed> {
   const pairs = travel.flatMap((ms, i) => {
     const to = targetOf(pattern, target[i] ?? '');
-    return ms === null || !to ? [] : [{ distanceM: distance(HOME, to.at), timeS: ms / 1000 }];
+    if (ms === null || !to) return [];
+    const awayM = distance(HOME, to.at);
+    return [{ distanceM: awayM - shortOf(awayM, drillReachM), timeS: ms / 1000 }];
   });
   const fit = fitTravel(pairs);
   if (!fit.ok) return fit;
   const reactions = reaction.filter((ms) => ms !== null);
   if (reactions.length === 0) return wrong('reactions', 0, 'at least one timed reaction');
-  return ok({ reactionMs: median(reactions), travel: fit.value, n: pairs.length });
+  return ok({
+    ...{ reactionMs: median(reactions), travel: fit.value, n: pairs.length },
+    ...{ reachM, drillReachM },
+  });
 }
 
-/** Whether an athlete's own speed makes a way within a budget, ms. */
+/** Whether an athlete's own speed makes a way to where it is taken, less their reach, within a budget, ms. */
 export const ownFeasibility = (
-  { reactionMs, travel }: OwnSpeed,
+  { reactionMs, travel, reachM = 0 }: OwnSpeed,
   budgetMs: number,
   distanceM: number,
 ): Feasibility =>
-  feasibility(budgetMs, distanceM, {
+  feasibility(budgetMs, distanceM - shortOf(distanceM, reachM), {
     ...{ reactionMs, travel },
     scatterMs: 1000 * travel.residualSdS,
   });

@@ -7,7 +7,7 @@ import { aimAlong, comingTo, takenAt, type Rally } from './rally.js';
 import { distanceReached } from './travel.js';
 import { cornersOf, placeAlong, wayTo } from './way.js';
 
-/** Where an athlete can stop so many seconds after the opponent's contact. */
+/** Where an athlete can take what comes so many seconds after the opponent's contact. */
 export interface ReachRing {
   readonly atS: number;
   readonly radiusM: number;
@@ -22,15 +22,18 @@ const LEAST_RADIUS_M = 0.3;
 const MOST_BEYOND = 1.6;
 
 /**
- * Rings of equal time round home by an athlete's own reaction and travel line, a quarter of a second
- * apart. `farM` is the farthest way that was timed.
+ * Rings of equal time round home by an athlete's own reaction, travel line and reach, a quarter of a
+ * second apart. `farM` is the farthest way that was timed.
  */
-export function reachRings({ reactionMs, travel }: OwnSpeed, farM: number): ReachRing[] {
+export function reachRings(
+  { reactionMs, travel, reachM = 0 }: OwnSpeed,
+  farM: number,
+): ReachRing[] {
   const first = Math.ceil(reactionMs / 1000 / RING_EVERY_S + 1);
   return Array.from({ length: MOST_RINGS }, (_, i) => {
     const atS = (first + i) * RING_EVERY_S;
-    const radiusM = distanceReached(atS - reactionMs / 1000, travel);
-    return { atS, radiusM, isGuess: radiusM > farM };
+    const wayM = distanceReached(atS - reactionMs / 1000, travel);
+    return { atS, radiusM: wayM + Math.min(reachM, wayM), isGuess: wayM > farM };
   }).filter(({ radiusM }) => radiusM > LEAST_RADIUS_M && radiusM < MOST_BEYOND * farM);
 }
 

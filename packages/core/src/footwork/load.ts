@@ -11,7 +11,7 @@ import {
   type Side,
   type Target,
 } from '../floor/index.js';
-import type { Build, FootPlace, LegPlan } from '../pattern/index.js';
+import { shortOf, type Build, type FootPlace, type LegPlan } from '../pattern/index.js';
 
 /** Feet apart at the load, as multiples of the shoulder width. */
 const LOAD_BASE = 1.5;
@@ -38,8 +38,7 @@ export const outsideOf = (at: Point, hand: Side): Side => sideOf(at) ?? hand;
 /** Where the loading foot goes: at the marker, or short of it by the athlete's reach. */
 function loadPoint({ at }: Target, { reachM }: Build): Point {
   const away = distance(HOME, at);
-  const short = Math.min(reachM, away / 2);
-  return offset(at, headed(heading(HOME, at)), -short);
+  return offset(at, headed(heading(HOME, at)), -shortOf(away, reachM));
 }
 
 /**

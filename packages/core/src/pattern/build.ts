@@ -18,3 +18,9 @@ export const TYPICAL_BUILD: Build = {
   reactionMs: 220,
   travel: { acceleration: 12, topSpeed: 4.4 },
 };
+
+/**
+ * How far short of its marker a way ends for somebody who takes what comes a reach away from where they
+ * stand, m: never more than half of the way.
+ */
+export const shortOf = (awayM: number, reachM: number): number => Math.min(reachM, awayM / 2);

@@ -1,4 +1,4 @@
-export { TYPICAL_BUILD, type Build } from './build.js';
+export { shortOf, TYPICAL_BUILD, type Build } from './build.js';
 export {
   changeLeg,
   changePlacement,

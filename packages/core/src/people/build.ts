@@ -50,6 +50,31 @@ export function ownBuild(
   };
 }
 
+/** How far from where they stand an athlete takes what comes, m, and where that is from. */
+export interface OwnReach {
+  readonly reachM: number;
+  /** In the drill: 0 where a pattern's markers are where the foot goes. */
+  readonly drillReachM: number;
+  readonly from: BuildSource;
+}
+
+/**
+ * An athlete's reach on a pattern: measured with what they hold, else an arm of their height, else the
+ * pattern's own.
+ */
+export function ownReach(
+  { heightM = null, reachM = null }: KnownBody,
+  of: Pick<Build, 'reachM'>,
+): OwnReach {
+  const armM = heightM === null ? null : usualLengths(heightM).armM;
+  const own = reachM ?? armM ?? of.reachM;
+  return {
+    reachM: own,
+    drillReachM: of.reachM > 0 ? own : 0,
+    from: reachM !== null ? 'measured' : armM !== null ? 'from height' : 'pattern',
+  };
+}
+
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /**

@@ -84,9 +84,11 @@ export {
   BUILD_SOURCES,
   laidFor,
   ownBuild,
+  ownReach,
   type BuildSource,
   type KnownBody,
   type OwnBuild,
+  type OwnReach,
 } from './build.js';
 export { DEMO_CLUB_ID } from './demo-club.js';
 export { RETURN_STEPS, returnLadder, type ReturnStep } from './return-ladder.js';

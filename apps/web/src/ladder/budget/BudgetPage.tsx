@@ -21,6 +21,7 @@ import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
 import {
   noRecoverySentence,
+  ownReachSentence,
   ownSpeedSentence,
   plainSentence,
   reachSentence,
@@ -31,7 +32,7 @@ import { usualRally, type RallyPlan } from './usual-rally.js';
 import { movedHome } from './own-places.js';
 import { ReachFloor } from './ReachFloor.js';
 import { SetLimits } from './SetLimits.js';
-import { useOwnSpeed } from '../useOwnSpeed.js';
+import { useOwnReach, useOwnSpeed } from '../useOwnSpeed.js';
 import { WhoReaches } from './WhoReaches.js';
 import { say } from '../../words/ladder.js';
 
@@ -119,6 +120,7 @@ function Budgets({
   // A dragged thing follows the finger; what is reckoned from it comes as soon as it can.
   const settled = useDeferredValue(plan);
   const speed = useOwnSpeed(own?.athlete.id ?? '', pattern);
+  const reach = useOwnReach(own?.athlete.id ?? '', pattern);
   const ownSpeed = own && speed?.ok ? speed.value : null;
   const budgets = useMemo(
     () => pattern.targets.map((target) => targetBudget(target, settled, ownSpeed)),
@@ -197,7 +199,7 @@ function Budgets({
             <div>
               <Quiet style={{ marginBottom: 8, maxWidth: '76ch' }}>
                 {speed.ok
-                  ? ownSpeedSentence(name, speed.value)
+                  ? `${ownSpeedSentence(name, speed.value)} ${reach ? ownReachSentence(name, reach) : ''}`
                   : say('noLineNameSOwnYet', {
                       name,
                       problemSentence: problemSentence(speed.problem),

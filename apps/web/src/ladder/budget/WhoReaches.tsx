@@ -69,6 +69,7 @@ function Reached({
           </tbody>
         </FiguresTable>
       )}
+      <Quiet>{say('eachOwnReach')}</Quiet>
     </>
   );
 }

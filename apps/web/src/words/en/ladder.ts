@@ -224,6 +224,8 @@ export const ladder = {
   typicalSpeed: '{level} {speed} {unit}',
   waitsWell: 'Nowhere else to wait would leave more where it is tightest.',
   waitThere: 'Wait there',
+  eachOwnReach:
+    'Each by their own times, and by their own reach where it or their height is known.',
   whoReaches: 'Who reaches what',
   showWhoReaches: 'Show everyone on this ladder',
   nobodyOnLadder: 'Nobody of this squad is on this ladder.',
