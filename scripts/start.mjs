@@ -1,7 +1,9 @@
 import { spawn } from 'node:child_process';
+import { existsSync, readFileSync } from 'node:fs';
 import { networkInterfaces } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
+import { backUp, keepNightly, restore } from './lib/backup.mjs';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensureCluster } from './lib/cluster.mjs';
 import { ensureDebianPackages, ensureNpmPackages } from './lib/packages.mjs';
@@ -17,29 +19,100 @@ const HELP = `Starts Orthokin on this machine: installs what is missing, builds,
 database, loads the demo club the first time, serves, and prints the address.
 
   ./start [--port N] [--lan] [--reset-demo]
+  ./start backup FILE [--passphrase-file FILE]
+  ./start restore FILE [--passphrase-file FILE]
 
   --port N       serve on 127.0.0.1:N (default ${USUAL_PORT})
   --lan          let other devices of this network in, for second screens
   --reset-demo   make the demo club anew; other clubs stay as they are
   --help         this text
 
+  backup         keeps the whole database in one file, also while it is used; encrypted with
+                 the first line of the passphrase file where one is given
+  restore        puts a backup in the place of all that is there, once ./start is stopped;
+                 what was there is backed up first, in data/backups
+
 DATABASE_URL=postgresql://…  uses that PostgreSQL (14 or newer) instead of one of its own.
 Ctrl-C stops what this command started.`;
 
 function readArguments() {
   try {
-    const { values } = parseArgs({
+    const { values, positionals } = parseArgs({
+      allowPositionals: true,
       options: {
         port: { type: 'string', default: String(USUAL_PORT) },
         lan: { type: 'boolean', default: false },
         'reset-demo': { type: 'boolean', default: false },
+        'passphrase-file': { type: 'string' },
         help: { type: 'boolean', default: false },
       },
     });
-    return values;
+    return { ...values, positionals };
   } catch (error) {
     throw new Refusal(`${error instanceof Error ? error.message : error}. See ./start --help.`);
   }
+}
+
+/** @param {string | undefined} file @returns {string | null} */
+function passphraseIn(file) {
+  if (file === undefined) return null;
+  const [line = ''] = existsSync(file) ? readFileSync(file, 'utf8').split('\n') : [];
+  if (line.trim() === '')
+    throw new Refusal(
+      `--passphrase-file: given ${file}, allowed a file whose first line is the passphrase.`,
+    );
+  return line.trim();
+}
+
+/**
+ * Backs the database up, or puts a backup in its place.
+ * @param {string[]} asked
+ * @param {string | null} passphrase
+ * @returns {Promise<number>} the exit status
+ */
+async function withBackup([what = '', file, ...more], passphrase) {
+  if (!['backup', 'restore'].includes(what) || file === undefined || more.length > 0)
+    throw new Refusal(
+      `Given ${[what, file, ...more].join(' ')}, allowed backup FILE or restore FILE. See ./start --help.`,
+    );
+  const ownDatabase = process.env['DATABASE_URL'];
+  ensureDebianPackages(['postgresql']);
+  ensureNpmPackages();
+  const cluster = ownDatabase ? null : await ensureCluster('user');
+  try {
+    const address = cluster?.url('orthokin') ?? ownDatabase ?? '';
+    if (what === 'backup') {
+      await backUp(address, file, passphrase);
+      say(`Everything is kept in ${file}.`);
+      return 0;
+    }
+    ensureBuilt();
+    const { MIGRATIONS } = await import('../apps/server/dist/migrations/index.js');
+    const known = MIGRATIONS.map((/** @type {{ name: string }} */ { name }) => name);
+    const { madeAt, before } = await restore(address, file, passphrase, known);
+    say(
+      `Everything is as it was on ${madeAt}.${before ? ` What was there is kept in ${before}.` : ''}`,
+    );
+    return 0;
+  } finally {
+    cluster?.stop();
+  }
+}
+
+/** Looks so often whether today's backup is there. */
+const NIGHTLY_EVERY_MS = 60 * 60 * 1000;
+
+/**
+ * Keeps a backup a day for as long as it serves; the reply stops that.
+ * @param {() => string | undefined} address
+ */
+function keepBackups(address) {
+  const keep = () => {
+    const at = address();
+    if (at) keepNightly(at).catch((error) => say(`Today's backup was not made: ${error.message}`));
+  };
+  const timer = setInterval(keep, NIGHTLY_EVERY_MS);
+  return { keep, stop: () => clearInterval(timer) };
 }
 
 /** This machine's address on its network, as other devices reach it. */
@@ -89,9 +162,10 @@ const whyDead = (code, signal) =>
  * after a longer pause; one that never began says why and is not tried again.
  * @param {() => Promise<NodeJS.ProcessEnv>} surroundings what the server is given, and that it needs, made ready
  * @param {string} address
+ * @param {() => void} onServing
  * @returns {Promise<number>} its exit status
  */
-async function serve(surroundings, address) {
+async function serve(surroundings, address, onServing) {
   const standIn = serveStandIn();
   let stopping = false;
   let pauseMs = FIRST_PAUSE_MS;
@@ -117,6 +191,7 @@ async function serve(surroundings, address) {
       server.on('message', (message) => {
         if (message !== 'listening') return;
         hasServed = true;
+        onServing();
         say(`\nOrthokin is ready: ${address}\nCtrl-C stops it.`);
       });
       const own = server;
@@ -148,6 +223,8 @@ await run(async () => {
     say(HELP);
     return 0;
   }
+  if (given.positionals.length > 0)
+    return withBackup(given.positionals, passphraseIn(given['passphrase-file']));
   const port = await checkedPort(given.port);
   const ownDatabase = process.env['DATABASE_URL'];
   ensureDebianPackages(ownDatabase ? [] : ['postgresql']);
@@ -170,9 +247,16 @@ await run(async () => {
     demo = 'once';
     return env;
   };
+  // Whoever brings a database of their own backs it up their own way.
+  const backups = keepBackups(() => cluster?.url('orthokin'));
   try {
-    return await serve(surroundings, `http://${given.lan ? lanAddress() : '127.0.0.1'}:${port}`);
+    return await serve(
+      surroundings,
+      `http://${given.lan ? lanAddress() : '127.0.0.1'}:${port}`,
+      backups.keep,
+    );
   } finally {
+    backups.stop();
     cluster?.stop();
   }
 });

@@ -44,6 +44,10 @@ describe('./start', () => {
   test.each([
     [['--port', 'high'], '--port: given high, allowed a whole number from 1 to 65535.'],
     [['--porridge'], "'--porridge'"],
+    [['porridge'], 'Given porridge, allowed backup FILE or restore FILE.'],
+    [['backup'], 'allowed backup FILE'],
+    [['restore', 'a', 'b'], 'Given restore a b'],
+    [['backup', 'a', '--passphrase-file', '/nowhere'], '--passphrase-file: given /nowhere'],
   ])('%j is refused in a sentence', async (args, words) => {
     const { status, said } = await run('start', args);
     expect(status).toBe(1);
