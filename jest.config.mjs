@@ -55,6 +55,10 @@ export default {
     project('web', 'apps/web'),
     project('beacons', 'apps/beacons'),
     project('scripts', 'scripts'),
-    { ...project('server', 'apps/server'), setupFiles: ['reflect-metadata'] },
+    {
+      ...project('server', 'apps/server'),
+      setupFiles: ['reflect-metadata'],
+      globalSetup: '<rootDir>/apps/server/test/support/template.mjs',
+    },
   ],
 };

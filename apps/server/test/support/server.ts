@@ -39,7 +39,8 @@ export class TestServer {
   /** `daysAgo` lets the demo's weeks end so long ago: there is room for days after them, up to today. */
   static async start({ daysAgo = 0 } = {}): Promise<TestServer> {
     const name = `server_${process.pid}_${Date.now()}`;
-    await onCluster(`create database ${name}`);
+    const template = daysAgo === 0 ? process.env['SERVER_TESTS_TEMPLATE'] : undefined;
+    await onCluster(`create database ${name}${template ? ` template ${template}` : ''}`);
     const url = new URL(clusterUrl ?? '');
     url.pathname = name;
     const settings = { databaseUrl: url.href, host: '127.0.0.1', port: 0 } as const;
