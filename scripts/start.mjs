@@ -73,7 +73,7 @@ function passphraseIn(file) {
 async function withBackup([what = '', file, ...more], passphrase) {
   if (!['backup', 'restore'].includes(what) || file === undefined || more.length > 0)
     throw new Refusal(
-      `Given ${[what, file, ...more].join(' ')}, allowed backup FILE or restore FILE. See ./start --help.`,
+      `Given ${[what, file, ...more].filter(Boolean).join(' ')}, allowed backup FILE or restore FILE. See ./start --help.`,
     );
   const ownDatabase = process.env['DATABASE_URL'];
   ensureDebianPackages(['postgresql']);

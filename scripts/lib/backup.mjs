@@ -143,10 +143,7 @@ export async function backUp(address, file, passphrase) {
     /** @type {Head} */
     const head = {
       ...{ format: FORMAT, version: VERSION, madeAt: new Date().toISOString() },
-      migration: await ask(
-        address,
-        'select name from migration order by id desc limit 1',
-      ),
+      migration: await ask(address, 'select name from migration order by id desc limit 1'),
       ...{ sha256: await sha256Of(sealed), encrypted },
     };
     const making = `${file}.making`;
