@@ -197,6 +197,7 @@ export const ROUTES = {
   importSets: put<ImportBody, ImportReply>()('clubs/:clubId/imports/:importId'),
   importProgress: get<ImportReply>()('clubs/:clubId/imports/:importId'),
   clubFile: get<Blob>()('clubs/:clubId/club.zip'),
+  athleteFile: get<string>()('clubs/:clubId/athletes/:athleteId/everything.json'),
   repsOfSet: get<string>()('clubs/:clubId/sets/:setId/reps.csv'),
   repsOfClub: get<string>()('clubs/:clubId/reps.csv'),
   athletesOfClub: get<string>()('clubs/:clubId/athletes.csv'),

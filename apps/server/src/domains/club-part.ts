@@ -9,16 +9,31 @@ import type { ClubOwned } from '../platform/storage/club-owned.js';
  */
 export interface ClubPart<List extends ClubList> {
   readonly list: List;
-  /** All of it, some hundred rows at a time. */
-  readonly take: (em: EntityManager, clubId: string) => AsyncIterable<readonly InList<List>[]>;
+  /** All of it, or what of it concerns one athlete, some hundred rows at a time. */
+  readonly take: (
+    em: EntityManager,
+    clubId: string,
+    whose?: Whose,
+  ) => AsyncIterable<readonly InList<List>[]>;
+  /** Which of its rows concern an athlete, as SQL with a `?` for their id; `null` where none does. */
+  readonly concerns: string | null;
   /** Stores rows of a club that has none of them yet. */
   readonly bring: (
     em: EntityManager,
     clubId: string,
     rows: readonly InList<List>[],
   ) => Promise<void>;
+  /** Takes an athlete who is deleted out of what is of several; what is theirs alone goes with them. */
+  readonly forget?: (em: EntityManager, clubId: string, athleteId: string) => Promise<void>;
   /** Which list each field names a row of; those rows come before. */
   readonly names: Readonly<Partial<Record<keyof InList<List> & string, ClubList>>>;
+}
+
+/** Rows that concern one athlete. */
+export interface Whose {
+  /** With a `?` for the athlete's id. */
+  readonly sql: string;
+  readonly athleteId: string;
 }
 
 const PAGE = 1000;
@@ -32,13 +47,15 @@ export async function* pages<Row extends ClubOwned>(
   entity: EntityClass<Row>,
   clubId: string,
   by: 'id' | (keyof Row & 'seq') = 'id',
+  whose?: Whose,
 ): AsyncIterable<readonly Row[]> {
   const pageAfter = (after: unknown): Promise<Row[]> =>
     plainRows(
       em,
       entity,
-      `where club_id = ? ${after === null ? '' : `and "${by}" > ?`} order by "${by}" limit ${PAGE}`,
-      after === null ? [clubId] : [clubId, after],
+      `where club_id = ? ${whose ? `and ${whose.sql}` : ''}
+       ${after === null ? '' : `and "${by}" > ?`} order by "${by}" limit ${PAGE}`,
+      [clubId, ...(whose ? [whose.athleteId] : []), ...(after === null ? [] : [after])],
     );
   let rows = await pageAfter(null);
   while (rows.length > 0) {
@@ -70,3 +87,14 @@ export const insertAll = async <Row extends object>(
   if (rows.length > 0)
     await em.insertMany(entity, rows.map((row) => ({ ...row, clubId })) as never);
 };
+
+/** Takes an athlete off a table's lists of who is meant. */
+export const offLists =
+  (table: 'training_group' | 'plan' | 'programme'): NonNullable<ClubPart<ClubList>['forget']> =>
+  async (em, clubId, athleteId) => {
+    await em.execute(
+      `update ${table} set athlete_ids = athlete_ids - ?
+       where club_id = ? and athlete_ids @> jsonb_build_array(?::text)`,
+      [athleteId, clubId, athleteId],
+    );
+  };

@@ -6,6 +6,7 @@ import { Club } from '../domains/clubs/club.entity.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { PatternRow } from '../domains/patterns/pattern.entity.js';
 import { PatternVersion } from '../domains/patterns/pattern-version.entity.js';
+import { CLUB_LIST_NAMES, CLUB_PARTS } from './parts.js';
 import { conflict, unknown } from '../platform/http/refusals.js';
 
 const HELD = { lockMode: LockMode.PESSIMISTIC_WRITE } as const;
@@ -30,11 +31,12 @@ export class TakingOutService {
     });
   }
 
-  /** An athlete with every set of theirs. */
+  /** An athlete with all that is theirs; nothing names them after. */
   async athlete(clubId: string, id: string): Promise<void> {
     await this.em.transactional(async (em) => {
       const found = await em.findOne(Athlete, { clubId, id }, HELD);
       if (!found) throw unknown('athleteId', id, 'an athlete');
+      for (const list of CLUB_LIST_NAMES) await CLUB_PARTS[list].forget?.(em, clubId, id);
       await em.nativeDelete(Athlete, { clubId, id });
     });
   }

@@ -22,10 +22,12 @@ import {
 } from '@orthokin/contract';
 import { ROUTES } from '@orthokin/contract/routes';
 import { wrong } from '@orthokin/core/result';
+import { Readable } from 'node:stream';
 import type { Request } from 'express';
 import { accepted } from '../platform/http/refusals.js';
 import { Serves } from '../platform/http/serves.js';
 import { FilesService } from './files.service.js';
+import { PersonFileService } from './person-file.service.js';
 import { ImportsService } from './imports.service.js';
 import { TakingOutService } from './taking-out.service.js';
 import { TablesService } from './tables.service.js';
@@ -56,6 +58,7 @@ export class TransferController {
     private readonly tables: TablesService,
     private readonly imports: ImportsService,
     private readonly takingOut: TakingOutService,
+    private readonly people: PersonFileService,
   ) {}
 
   @Serves(ROUTES.repsOfSet)
@@ -101,6 +104,15 @@ export class TransferController {
   @Header('Content-Disposition', 'attachment; filename="orthokin-club.zip"')
   async take(@Param() { clubId }: ClubPath): Promise<StreamableFile> {
     return new StreamableFile(await this.files.take('takeClub', clubId));
+  }
+
+  /** All that is kept of one athlete. */
+  @Serves(ROUTES.athleteFile)
+  @ApiOkResponse({ content: { [JSON_BODY]: { schema: { type: 'object' } } } })
+  @Header('Content-Type', `${JSON_BODY}; charset=utf-8`)
+  @Header('Content-Disposition', 'attachment; filename="orthokin-athlete.json"')
+  async athleteFile(@Param() { clubId, athleteId }: AthletePath): Promise<StreamableFile> {
+    return new StreamableFile(Readable.from(await this.people.of(clubId, athleteId)));
   }
 
   @Serves(ROUTES.bringClub, { gives: ClubReply })

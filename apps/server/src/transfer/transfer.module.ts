@@ -6,6 +6,7 @@ import { DATABASE_URL } from '../platform/database/database-url.js';
 import { Jobs } from '../platform/jobs/jobs.js';
 import { FilesService } from './files.service.js';
 import { ImportsService } from './imports.service.js';
+import { PersonFileService } from './person-file.service.js';
 import { TakingOutService } from './taking-out.service.js';
 import { TablesService } from './tables.service.js';
 import { TransferController } from './transfer.controller.js';
@@ -20,7 +21,7 @@ export class TransferModule {
       providers: [
         { provide: DATABASE_URL, useValue: databaseUrl },
         Jobs,
-        ...[FilesService, ImportsService, TablesService, TakingOutService],
+        ...[FilesService, ImportsService, TablesService, TakingOutService, PersonFileService],
       ],
     };
   }

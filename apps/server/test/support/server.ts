@@ -62,13 +62,21 @@ export class TestServer {
 
   /** A statement past the door, straight into this server's database. */
   async run(sql: string): Promise<void> {
+    await this.read(sql);
+  }
+
+  /** What a question past the door finds in this server's database. */
+  async read<Row extends object>(sql: string): Promise<Row[]> {
     const orm = await MikroORM.init({
       clientUrl: this.databaseUrl,
       entities: [],
       discovery: { warnWhenNoEntities: false },
     });
-    await orm.em.getConnection().execute(sql);
-    await orm.close();
+    try {
+      return await orm.em.getConnection().execute<Row[]>(sql);
+    } finally {
+      await orm.close();
+    }
   }
 
   async stop(): Promise<void> {

@@ -158,6 +158,12 @@ function Leaving({ person: { id, name, archived } }: { person: PersonReply }): R
         >
           {archived ? say('bringBack') : say('putAway')}
         </Button>
+        <ButtonAnchor
+          href={`/api/${pathOf(ROUTES.athleteFile, { clubId, athleteId: id })}`}
+          download
+        >
+          {say('everythingOf', { name })}
+        </ButtonAnchor>
         {archived && !asked && (
           <Button onPress={() => setAsked(true)}>{say('deleteForGood')}</Button>
         )}

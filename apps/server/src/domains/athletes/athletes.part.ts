@@ -4,8 +4,8 @@ import { aboutAthlete, athleteReply } from './athletes.service.js';
 
 export const athletesPart: ClubPart<'athletes'> = {
   list: 'athletes',
-  take: (em, clubId) =>
-    mapped(pages(em, Athlete, clubId), (athlete) => ({
+  take: (em, clubId, whose) =>
+    mapped(pages(em, Athlete, clubId, 'id', whose), (athlete) => ({
       ...athleteReply(athlete),
       ...aboutAthlete(athlete),
       ageBand: athlete.ageBand,
@@ -22,5 +22,6 @@ export const athletesPart: ClubPart<'athletes'> = {
         archivedAt: date(row.archivedAt),
       })),
     ),
+  concerns: 'id = ?',
   names: { patternId: 'patterns' },
 };

@@ -4,7 +4,7 @@ import { careReply, saidOf } from './care.service.js';
 
 export const carePart: ClubPart<'care'> = {
   list: 'care',
-  take: (em, clubId) => mapped(pages(em, CareRecord, clubId, 'seq'), careReply),
+  take: (em, clubId, whose) => mapped(pages(em, CareRecord, clubId, 'seq', whose), careReply),
   bring: (em, clubId, rows) =>
     insertAll(
       em,
@@ -15,5 +15,6 @@ export const carePart: ClubPart<'care'> = {
         ...{ saidBy: row.by, saidAt: new Date(row.at), takenBack: row.takenBack ?? null },
       })),
     ),
+  concerns: 'athlete_id = ?',
   names: { athleteId: 'athletes' },
 };

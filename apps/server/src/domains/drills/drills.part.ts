@@ -16,17 +16,21 @@ const REP_COLUMNS = `id uuid, "setId" uuid, ordinal int, target text, events jso
 
 export const setsPart: ClubPart<'sets'> = {
   list: 'sets',
-  take: (em, clubId) => mapped(pages(em, DrillSet, clubId), setReply),
+  take: (em, clubId, whose) => mapped(pages(em, DrillSet, clubId, 'id', whose), setReply),
   async bring(em, clubId, rows) {
     await insertSets(em, clubId, rows);
   },
+  concerns: 'athlete_id = ?',
   names: { athleteId: 'athletes', patternId: 'patterns' },
 };
 
 export const repsPart: ClubPart<'reps'> = {
   list: 'reps',
-  take: (em, clubId) =>
-    mapped(pages(em, RepRow, clubId), (rep) => ({ ...repReply(rep), setId: rep.setId })),
+  take: (em, clubId, whose) =>
+    mapped(pages(em, RepRow, clubId, 'id', whose), (rep) => ({
+      ...repReply(rep),
+      setId: rep.setId,
+    })),
   async bring(em, clubId, rows) {
     for (const some of replacedFirst(rows))
       await em.execute(
@@ -38,6 +42,8 @@ export const repsPart: ClubPart<'reps'> = {
         [clubId, JSON.stringify(some)],
       );
   },
+  concerns:
+    'set_id in (select s.id from drill_set s where s.club_id = rep.club_id and s.athlete_id = ?)',
   names: { setId: 'sets', replaces: 'reps' },
 };
 

@@ -3,13 +3,16 @@ import { SetNote } from './set-note.entity.js';
 
 export const notesPart: ClubPart<'notes'> = {
   list: 'notes',
-  take: (em, clubId) =>
-    mapped(pages(em, SetNote, clubId), ({ id, setId, text, writtenBy, writtenAt, removedAt }) => ({
-      ...{ id, setId, text, writtenBy },
-      writtenAt: writtenAt.toISOString(),
-      removed: removedAt !== null,
-      removedAt: removedAt?.toISOString() ?? null,
-    })),
+  take: (em, clubId, whose) =>
+    mapped(
+      pages(em, SetNote, clubId, 'id', whose),
+      ({ id, setId, text, writtenBy, writtenAt, removedAt }) => ({
+        ...{ id, setId, text, writtenBy },
+        writtenAt: writtenAt.toISOString(),
+        removed: removedAt !== null,
+        removedAt: removedAt?.toISOString() ?? null,
+      }),
+    ),
   bring: (em, clubId, rows) =>
     insertAll(
       em,
@@ -21,5 +24,7 @@ export const notesPart: ClubPart<'notes'> = {
         removedAt: date(removedAt),
       })),
     ),
+  concerns:
+    'set_id in (select s.id from drill_set s where s.club_id = set_note.club_id and s.athlete_id = ?)',
   names: { setId: 'sets' },
 };

@@ -40,5 +40,6 @@ export const patternsPart: ClubPart<'patterns'> = {
       ),
     );
   },
+  concerns: null,
   names: {},
 };

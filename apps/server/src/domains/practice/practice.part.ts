@@ -4,7 +4,7 @@ import { practiceReply } from './practice.service.js';
 
 export const homePracticePart: ClubPart<'homePractice'> = {
   list: 'homePractice',
-  take: (em, clubId) => mapped(pages(em, HomePractice, clubId), practiceReply),
+  take: (em, clubId, whose) => mapped(pages(em, HomePractice, clubId, 'id', whose), practiceReply),
   bring: (em, clubId, rows) =>
     insertAll(
       em,
@@ -12,5 +12,6 @@ export const homePracticePart: ClubPart<'homePractice'> = {
       clubId,
       rows.map((row) => ({ ...row, writtenAt: new Date(row.writtenAt) })),
     ),
+  concerns: 'athlete_id = ?',
   names: { athleteId: 'athletes' },
 };

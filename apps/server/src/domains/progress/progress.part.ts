@@ -6,8 +6,8 @@ import { RungMove } from './rung-move.entity.js';
 
 export const movesPart: ClubPart<'moves'> = {
   list: 'moves',
-  take: (em, clubId) =>
-    mapped(pages(em, RungMove, clubId, 'seq'), (move) => ({
+  take: (em, clubId, whose) =>
+    mapped(pages(em, RungMove, clubId, 'seq', whose), (move) => ({
       ...moveReply(move),
       evidence: move.evidence,
     })),
@@ -21,6 +21,7 @@ export const movesPart: ClubPart<'moves'> = {
         movedAt: date(move.movedAt),
       })),
     ),
+  concerns: 'athlete_id = ?',
   names: { athleteId: 'athletes', patternId: 'patterns', setId: 'sets' },
 };
 
@@ -37,14 +38,15 @@ export const laddersPart: ClubPart<'ladders'> = {
       clubId,
       rows.map((row) => ({ ...row, savedAt: date(row.savedAt) })),
     ),
+  concerns: null,
   names: { patternId: 'patterns' },
 };
 
 export const ownLaddersPart: ClubPart<'ownLadders'> = {
   list: 'ownLadders',
-  take: (em, clubId) =>
+  take: (em, clubId, whose) =>
     mapped(
-      pages(em, OwnLadder, clubId, 'seq'),
+      pages(em, OwnLadder, clubId, 'seq', whose),
       ({ id, athleteId, patternId, savedAt, limits }) => ({
         ...{ id, athleteId, patternId, savedAt: savedAt.toISOString(), limits },
       }),
@@ -56,5 +58,6 @@ export const ownLaddersPart: ClubPart<'ownLadders'> = {
       clubId,
       rows.map((row) => ({ ...row, savedAt: date(row.savedAt) })),
     ),
+  concerns: 'athlete_id = ?',
   names: { athleteId: 'athletes', patternId: 'patterns' },
 };

@@ -5,8 +5,8 @@ import { bringAttendance, noteReply, withAttendance } from './sessions.service.j
 
 export const sessionsPart: ClubPart<'sessions'> = {
   list: 'sessions',
-  async *take(em, clubId) {
-    for await (const rows of pages(em, HeldSession, clubId))
+  async *take(em, clubId, whose) {
+    for await (const rows of pages(em, HeldSession, clubId, 'id', whose))
       yield await withAttendance(em, clubId, rows);
   },
   async bring(em, clubId, rows) {
@@ -21,12 +21,14 @@ export const sessionsPart: ClubPart<'sessions'> = {
     );
     await bringAttendance(em, clubId, rows);
   },
+  concerns: `id in (select a.session_id from attendance a
+      where a.club_id = held_session.club_id and a.athlete_id = ?)`,
   names: {},
 };
 
 export const sessionNotesPart: ClubPart<'sessionNotes'> = {
   list: 'sessionNotes',
-  take: (em, clubId) => mapped(pages(em, SessionNote, clubId), noteReply),
+  take: (em, clubId, whose) => mapped(pages(em, SessionNote, clubId, 'id', whose), noteReply),
   bring: (em, clubId, rows) =>
     insertAll(
       em,
@@ -34,5 +36,6 @@ export const sessionNotesPart: ClubPart<'sessionNotes'> = {
       clubId,
       rows.map((note) => ({ ...note, writtenAt: new Date(note.writtenAt) })),
     ),
+  concerns: 'athlete_id = ?',
   names: { athleteId: 'athletes' },
 };

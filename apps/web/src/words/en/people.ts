@@ -58,6 +58,7 @@ export const people = {
   deleteForGood: 'Delete for good',
   deleteMeans:
     'Deleting takes {name} away with every set, rep, move and note of theirs. Nothing brings them back but a file taken out before.',
+  everythingOf: 'Everything kept of {name}, as a file',
   takeFile: 'Take the whole club out first',
   deleteName: 'Yes, delete {name} for good',
   keep: 'Keep {name}',
