@@ -26,6 +26,7 @@ test('what a block is like, and what is amiss with it, in words', () => {
     { finding: 'short rest', blockId: 'b', ratio: 0.8, aim: 2 },
     { finding: 'waits more than works', blockId: 'b', worksS: 75, waitsS: 120 },
     { finding: 'nothing to do', blockId: 'b', athleteIds: ['Anna', 'Ben'] },
+    { finding: 'match object for the young', blockId: 'b', athleteIds: ['Ben'] },
     { finding: 'too long', overS: 420 },
   ];
   expect(
@@ -42,6 +43,7 @@ test('what a block is like, and what is amiss with it, in words', () => {
     'The drill: rest is 0.8 times the work, 2 times is usual for it.',
     'The drill: each works 75 s and waits 120 s besides resting. More stations or helpers would mend it.',
     'The drill: Anna and Ben have nothing to do.',
+    'The drill: Ben under eleven with the match ball: a soft one or a balloon gives time to get the feet right.',
     'It is 7 min longer than there is time.',
   ]);
 });

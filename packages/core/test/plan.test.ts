@@ -110,6 +110,18 @@ test('over a session everybody’s sets, helping and waiting are summed', () => 
   });
 });
 
+test('the match object is no first one for the youngest, where they use it', () => {
+  const blocks = [
+    usualBlock('play', 'play'),
+    { ...usualBlock('soft', 'play'), object: 'soft' as const },
+  ];
+  const session = sessionOf(blocks, { athleteIds: names(3) });
+  const found = planFindings({ ...session, youngIds: ['athlete 2', 'athlete 9'] }, placed(session));
+  expect(found.filter(({ finding }) => finding === 'match object for the young')).toEqual([
+    { finding: 'match object for the young', blockId: 'play', athleteIds: ['athlete 2'] },
+  ]);
+});
+
 test('a block for some is worked by those alone, and says who has nothing to do', () => {
   const drill: Block = { ...usualBlock('drill', 'cued drill'), who: ['athlete 1', 'athlete 3'] };
   const session = sessionOf([drill], { athleteIds: names(3) });

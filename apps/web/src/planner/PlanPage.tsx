@@ -14,11 +14,13 @@ import {
   type Block,
   type BlockKind,
 } from '@orthokin/core/plan';
+import { AGE_BANDS } from '@orthokin/core/people';
 import { Play, Printer, Redo2, Undo2 } from 'lucide-react';
 import { useMemo, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { v7 } from 'uuid';
+import { useSquad } from '../api/squad.js';
 import { Button, ButtonLink } from '../parts/Button.js';
 import { Columns } from '../parts/Columns.js';
 import { dropped } from '../parts/dropped.js';
@@ -65,6 +67,7 @@ const Findings = styled.ul`
 `;
 
 const NOTHING = '';
+const [YOUNGEST] = AGE_BANDS;
 
 /** One session: its blocks, who comes, who works when, and what is amiss. */
 export function PlanPage(): ReactElement {
@@ -90,7 +93,9 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
   const [followed, setFollowed] = useState<string | null>(null);
   const [cannotFit, setCannotFit] = useState(false);
   const all = useMemo(() => placed({ blocks, athleteIds }), [blocks, athleteIds]);
-  const findings = planFindings({ minutes, athleteIds }, all);
+  const { data: lines = [] } = useSquad();
+  const youngIds = lines.flatMap(({ athlete }) => (athlete.ageBand === YOUNGEST ? athlete.id : []));
+  const findings = planFindings({ minutes, athleteIds, youngIds }, all);
   const chosen = blocks.find(({ id }) => id === chosenId) ?? blocks[0];
   const set = (part: Partial<typeof present>) => edit((now) => ({ ...now, ...part }));
   const setBlocks = (make: (now: readonly Block[]) => readonly Block[]) => {

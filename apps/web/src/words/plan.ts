@@ -170,6 +170,10 @@ export function findingWords(
       const names = listWords(athleteIds.map(athleteName));
       return say('nothingToDo', { block: nameOf(blockId), names, count: athleteIds.length });
     }
+    case 'match object for the young': {
+      const names = listWords(finding.athleteIds.map(athleteName));
+      return say('matchForYoung', { block: nameOf(finding.blockId), names });
+    }
     case 'too long':
       return say('tooLong', { minutes: minutesOf(finding.overS) });
   }

@@ -26,6 +26,12 @@ export type PlanFinding =
       readonly blockId: string;
       readonly athleteIds: readonly string[];
     }
+  /** The match object in the hands of children who need a slower one first. */
+  | {
+      readonly finding: 'match object for the young';
+      readonly blockId: string;
+      readonly athleteIds: readonly string[];
+    }
   | { readonly finding: 'too long'; readonly overS: number };
 
 /** Parts of rest to one of work: quality for reaction, match conditioning for play (handbook 4). */
@@ -58,9 +64,24 @@ function leftOut({ block }: PlacedBlock, athleteIds: readonly string[]): PlanFin
     : [{ finding: 'nothing to do', blockId: block.id, athleteIds: idle }];
 }
 
+function tooFast(
+  { block }: PlacedBlock,
+  { athleteIds, youngIds = [] }: Pick<Session, 'athleteIds'> & Young,
+): PlanFinding[] {
+  const young = thoseIn(block, athleteIds).filter((id) => youngIds.includes(id));
+  return block.object !== 'match' || young.length === 0
+    ? []
+    : [{ finding: 'match object for the young', blockId: block.id, athleteIds: young }];
+}
+
+/** Who of those that come is of the youngest age band. */
+interface Young {
+  readonly youngIds?: readonly string[];
+}
+
 /** What to look at again in a session before it is run (handbook 8), in the order of the session. */
 export function planFindings(
-  session: Pick<Session, 'minutes' | 'athleteIds'>,
+  session: Pick<Session, 'minutes' | 'athleteIds'> & Young,
   blocks: readonly PlacedBlock[],
 ): PlanFinding[] {
   const trained = blocks.map(({ block }) => trainedBy(block.kind));
@@ -77,7 +98,11 @@ export function planFindings(
     ...late.map(
       ({ block }) => ({ finding: 'reaction after conditioning', blockId: block.id }) as const,
     ),
-    ...blocks.flatMap((one) => [...ofBlock(one), ...leftOut(one, session.athleteIds)]),
+    ...blocks.flatMap((one) => [
+      ...ofBlock(one),
+      ...leftOut(one, session.athleteIds),
+      ...tooFast(one, session),
+    ]),
     ...(blocks.length > 0 && !trained.includes('calming')
       ? [{ finding: 'no cool-down' } as const]
       : []),

@@ -118,6 +118,8 @@ export const plan = {
   longWait:
     '{block}: each works {works} s and waits {waits} s besides resting. More stations or helpers would mend it.',
   nothingToDo: '{block}: {names} {count, plural, one {has} other {have}} nothing to do.',
+  matchForYoung:
+    '{block}: {names} under eleven with the match ball: a soft one or a balloon gives time to get the feet right.',
   tooLong: 'It is {minutes} min longer than there is time.',
   hour: 'Who does what when',
   hourOf: 'Who does what when: stations from top to bottom, time from left to right',
