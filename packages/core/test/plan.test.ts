@@ -106,6 +106,7 @@ test('over a session everybody’s sets, helping and waiting are summed', () => 
   const [own] = sharesOver(blocks, names(9));
   expect(own).toEqual({
     ...{ athleteId: 'athlete 1', works: 4, helps: first?.helps },
+    worksS: (first?.worksS ?? 0) + (second?.worksS ?? 0),
     waitsS: (first?.waitsS ?? 0) + (second?.waitsS ?? 0),
   });
 });

@@ -51,10 +51,12 @@ export function FollowOne({
         {own
           ? say('shareOf', {
               ...{ name: nameOf(own.athleteId), works: own.works, helps: own.helps },
+              work: minutesOf(own.worksS),
               waits: minutesOf(own.waitsS),
             })
           : say('everyoneShare', {
               works: Math.min(...shares.map(({ works }) => works)),
+              work: minutesOf(Math.min(...shares.map(({ worksS }) => worksS))),
               waits: minutesOf(Math.max(...shares.map(({ waitsS }) => waitsS))),
             })}
       </p>

@@ -224,6 +224,8 @@ export function rotation(rotated: Rotated, done: readonly Round[] = []): Round[]
 export interface Share {
   readonly athleteId: string;
   readonly works: number;
+  /** In all those sets, s. */
+  readonly worksS: number;
   readonly helps: number;
   /** Between the first round and the last, neither working nor helping, s. */
   readonly waitsS: number;
@@ -235,8 +237,10 @@ export const sharesOf = (rounds: readonly Round[], athleteIds: readonly string[]
   return athleteIds.map((athleteId) => {
     const works = rounds.filter((round) => worksIn(round, athleteId));
     const helps = rounds.filter((round) => helpsIn(round, athleteId));
-    const busyS = [...works, ...helps].reduce((sum, { fromS, toS }) => sum + toS - fromS, 0);
-    const waitsS = endS - startS - busyS;
-    return { athleteId, works: works.length, helps: helps.length, waitsS };
+    const lasting = (some: readonly Round[]) =>
+      some.reduce((sum, { fromS, toS }) => sum + toS - fromS, 0);
+    const worksS = lasting(works);
+    const waitsS = endS - startS - worksS - lasting(helps);
+    return { athleteId, works: works.length, worksS, helps: helps.length, waitsS };
   });
 };

@@ -85,6 +85,7 @@ export const sharesOver = (
     return {
       athleteId,
       works: sum(({ works }) => works),
+      worksS: sum(({ worksS }) => worksS),
       helps: sum(({ helps }) => helps),
       waitsS: sum(({ waitsS }) => waitsS),
     };

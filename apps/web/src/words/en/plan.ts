@@ -129,8 +129,9 @@ export const plan = {
   follow: 'Follow one',
   followNobody: 'nobody',
   shareOf:
-    '{name}: {works, plural, one {one set} other {# sets}}, helps {helps, plural, =0 {never} one {once} other {# times}}, waits {waits} min in all.',
-  everyoneShare: 'Everyone: {works} sets; the longest wait is {waits} min in all.',
+    '{name}: {works, plural, one {one set} other {# sets}}, helps {helps, plural, =0 {never} one {once} other {# times}}, works {work} min and waits {waits} min in all.',
+  everyoneShare:
+    'Everyone: {works} sets, {work} min of work; the longest wait is {waits} min in all.',
   minute: '{n} min',
   'warm-up': 'Warm-up',
   'readiness checks': 'Readiness checks',
