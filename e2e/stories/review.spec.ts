@@ -320,7 +320,10 @@ test('a club is taken out, wiped, and brought back as it was', async ({ page }) 
     page.getByRole('button', { name: 'Choose a club.zip' }).click(),
   ]);
   await chooser.setFiles(path);
-  await expect(page.getByRole('heading', { name: 'Files in and out' })).toBeVisible();
+  // A whole club takes a while on a busy machine; meanwhile the page says so.
+  await expect(page.getByRole('heading', { name: 'Files in and out' })).toBeVisible({
+    timeout: 60_000,
+  });
   await page.goto('/');
   await expect(page.getByRole('listitem')).toHaveCount(8);
   await page.goto('/review');
