@@ -41,6 +41,19 @@ async function concernEverybody(): Promise<void> {
     [`programmes/${v7()}`, programme],
     [`groups/${v7()}`, { name: 'All of them', athleteIds }],
     [
+      `held-sessions/${v7()}`,
+      {
+        ...{ planId: null, name: 'Thursday', day, startedAt: now, endedAt: now },
+        blocks: [
+          {
+            ...{ blockId: v7(), kind: 'rehearse', title: `Flat feet: ${others[0]?.name}` },
+            ...{ startedAt: now, endedAt: now },
+          },
+        ],
+        attended: athleteIds.map((id) => ({ athleteId: id, minutes: 60, effort: null })),
+      },
+    ],
+    [
       `notes/${v7()}`,
       {
         ...{ setId: own.lastSet?.id, text: 'Windy.', writtenBy: 'Mara' },

@@ -37,6 +37,7 @@ test('the fullest board there can be is read, and fits through the channel', () 
   expect(readLiveMessage('board', news).ok).toBe(true);
   expect(news.stations).toHaveLength(6);
   expect(news.stations[0]?.works).toHaveLength(LONGEST_ON_BOARD);
+  expect(news.rests.length + news.restMore + 6 * (1 + HELPER_ROLES.length)).toBe(MOST_PLANNED);
   expect(news.stations.map(({ room }) => room)).toEqual(['ACDEFH', null, null, null, null, null]);
   const told = JSON.stringify({ event: 'tell', data: { type: 'board', body: news } });
   expect(Buffer.byteLength(told)).toBeLessThan(MAX_LIVE_BYTES);
@@ -47,6 +48,11 @@ test('a board is told anew when something changes, not with every second', () =>
   const at = (s: number) => toldOnce(newsOf([drill], 4, 1000 * s));
   expect(at(3)).toBe(at(20));
   expect(at(3)).not.toBe(at(26));
+  // Begun again within its first turn all but the clock is as it was.
+  const again = newsOf([drill], 4, 3000);
+  expect(toldOnce({ ...again, leftS: again.leftS + 3 })).not.toBe(at(3));
+  const paused = { ...again, isPaused: true };
+  expect(toldOnce({ ...paused, atMs: paused.atMs + 5000 })).toBe(toldOnce(paused));
   const warm = usualBlock(idOf(98), 'warm-up');
   expect(toldOnce(newsOf([warm], 4, 479_000))).not.toBe(toldOnce(newsOf([warm], 4, 481_000)));
 });

@@ -136,7 +136,7 @@ export class BoardNews {
   @Min(0)
   turns: number;
 
-  /** Whether a turn is on, or comes next. */
+  /** Whether a turn is on; else all rest until the next. */
   @IsBoolean()
   isOn: boolean;
 
@@ -151,6 +151,11 @@ export class BoardNews {
   @IsString({ each: true })
   @MaxLength(LONGEST_ON_BOARD, { each: true })
   rests: string[];
+
+  /** How many rest besides those named. */
+  @IsInt()
+  @Min(0)
+  restMore: number;
 
   /** Who works in the turn after. */
   @IsArray()

@@ -46,7 +46,15 @@ const GOOD: Readonly<Record<LiveMessageName, readonly object[]>> = {
     {
       ...{ clubId: DEMO_CLUB_ID, block: 'Cued drill', place: 4, blocks: 7, following: 'Play' },
       ...{ note: 'Eyes up', needs: 'a rope', isPaused: false, atMs: 1500.5, leftS: 90.2 },
-      ...{ untilS: 12.5, turn: 2, turns: 12, isOn: true, rests: ['Ben'], next: ['Cleo'] },
+      ...{
+        untilS: 12.5,
+        turn: 2,
+        turns: 12,
+        isOn: true,
+        rests: ['Ben'],
+        restMore: 0,
+        next: ['Cleo'],
+      },
       stations: [
         {
           ...{ works: 'Anna', helps: [{ name: 'Dora', role: 'calls' }], room: 'ACDEFH' },

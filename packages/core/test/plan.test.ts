@@ -117,7 +117,8 @@ test('the match object is no first one for the youngest, where they use it', () 
     { ...usualBlock('soft', 'play'), object: 'soft' as const },
   ];
   const session = sessionOf(blocks, { athleteIds: names(3) });
-  const found = planFindings({ ...session, youngIds: ['athlete 2', 'athlete 9'] }, placed(session));
+  const ageBandOf = (id: string) => (id === 'athlete 2' ? 'under 11' : 'under 13');
+  const found = planFindings({ ...session, ageBandOf }, placed(session));
   expect(found.filter(({ finding }) => finding === 'match object for the young')).toEqual([
     { finding: 'match object for the young', blockId: 'play', athleteIds: ['athlete 2'] },
   ]);

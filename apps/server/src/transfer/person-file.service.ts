@@ -20,8 +20,8 @@ function ofOne(row: object, athleteId: string): object {
     ...row,
     ...(athleteIds && { athleteIds: [athleteId] }),
     ...(attended && { attended: attended.filter((one) => one.athleteId === athleteId) }),
-    // Who does a block, and where, is of several; names stand in drafted titles.
-    ...(blocks && athleteIds && { blocks: blocks.length }),
+    // Who does a block, and where, is of several; others' names may stand in its title.
+    ...(blocks && { blocks: blocks.length }),
   };
 }
 

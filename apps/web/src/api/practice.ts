@@ -8,10 +8,14 @@ import {
   type UseQueryResult,
 } from '@tanstack/react-query';
 import { useOutbox } from '../device/outbox-context.js';
+import { showAtOnce } from './at-once.js';
 import { call } from './client.js';
 import { useClub } from './club.js';
 import { keys } from './keys.js';
 import { sendOrLater } from './or-later.js';
+
+const latestFirst = (all: HomePracticeReply[]): HomePracticeReply[] =>
+  [...all].sort((one, other) => other.day.localeCompare(one.day));
 
 /** What was practised without the coach lately, the latest day first. */
 export function usePractice(): UseQueryResult<HomePracticeReply[]> {
@@ -19,6 +23,7 @@ export function usePractice(): UseQueryResult<HomePracticeReply[]> {
   return useQuery({
     queryKey: keys.practice(clubId),
     queryFn: () => call(ROUTES.homePractice, { clubId }),
+    select: latestFirst,
   });
 }
 
@@ -33,16 +38,7 @@ export function useWritePractice(): UseMutationResult<void, Error, HomePracticeR
       const params = { clubId, practiceId: id };
       await sendOrLater(outbox, `practice:${id}`, ROUTES.writeHomePractice, params, body);
     },
-    onMutate: async (practice) => {
-      // A reading begun before this would not have it.
-      await client.cancelQueries({ queryKey });
-      client.setQueryData<HomePracticeReply[]>(queryKey, (all = []) =>
-        [
-          ...(practice.removed ? [] : [practice]),
-          ...all.filter(({ id }) => id !== practice.id),
-        ].sort((one, other) => other.day.localeCompare(one.day)),
-      );
-    },
+    onMutate: (practice) => showAtOnce(client, queryKey, practice),
     // What waits on this device the server does not know yet: it is asked only for what follows from it.
     onSuccess: () => client.invalidateQueries({ queryKey: keys.loads(clubId) }),
     onError: () => client.invalidateQueries({ queryKey }),

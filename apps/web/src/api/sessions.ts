@@ -13,6 +13,7 @@ import {
   type UseQueryResult,
 } from '@tanstack/react-query';
 import { useOutbox } from '../device/outbox-context.js';
+import { showAtOnce } from './at-once.js';
 import { call } from './client.js';
 import { useClub } from './club.js';
 import { afterSession, keys } from './keys.js';
@@ -110,14 +111,7 @@ export function useWriteSessionNote(): UseMutationResult<void, Error, SessionNot
       const params = { clubId, noteId: id };
       await sendOrLater(outbox, `session:${id}`, ROUTES.writeSessionNote, params, body);
     },
-    onMutate: async (note) => {
-      // A reading begun before this note would not have it.
-      await client.cancelQueries({ queryKey });
-      client.setQueryData<SessionNoteReply[]>(queryKey, (notes = []) => [
-        ...(note.removed ? [] : [note]),
-        ...notes.filter(({ id }) => id !== note.id),
-      ]);
-    },
+    onMutate: (note) => showAtOnce(client, queryKey, note),
     onError: () => client.invalidateQueries({ queryKey }),
   });
 }

@@ -19,14 +19,14 @@ type Holds = 'drill' | 'session';
 const KEPT_AS: Readonly<Record<Holds, string>> = { drill: 'room', session: 'session-room' };
 
 /** The room of this device's drills as it is kept. */
-export interface KeptRoom {
+interface KeptRoom {
   readonly code: string;
   readonly open: boolean;
 }
 
 /**
- * The room of this device's drills, or of its sessions. Its code stays the same from set to set and from day to day,
- * so that a screen joined once need not join again.
+ * The room of this device's drills, or of its sessions. Its code stays the same from set to set and from
+ * day to day, so that a screen joined once need not join again.
  */
 export function useRoom(holds: Holds = 'drill'): Room {
   const [fresh] = useState(newRoomCode);

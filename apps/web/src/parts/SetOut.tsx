@@ -6,6 +6,7 @@ import {
   type Landmark,
   type Pattern,
 } from '@orthokin/core/pattern';
+import { RUN_OFF_M } from '@orthokin/core/plan';
 import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { SelectField } from './form/SelectField.js';
@@ -69,8 +70,6 @@ const Columns = styled.div`
 
 /** Tapes come in these lengths, metres. */
 const TAPES_M = [3, 5, 8, 10, 20, 30, 50];
-/** Free run-off that is asked for round each marker, metres. */
-const RUN_OFF_M = 1;
 
 function Plan({ pattern, second }: { pattern: Pattern; second: Landmark }): ReactElement {
   const view = viewOfCourt(pattern);

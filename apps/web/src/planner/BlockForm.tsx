@@ -3,7 +3,6 @@ import {
   GAME_FORMS,
   gameOf,
   HELPER_ROLES,
-  isGame,
   LONGEST_BLOCK_NOTE,
   LONGEST_NEEDS,
   LONGEST_TITLE,
@@ -63,7 +62,7 @@ export function BlockForm({
 }): ReactElement {
   const library = useLibrary();
   const patterns = (library.data ?? []).filter(({ archived }) => !archived);
-  const game = isGame(block.kind) ? gameOf(block) : null;
+  const game = gameOf(block);
   const toggle = (role: HelperRole) =>
     onChange({
       helpers: HELPER_ROLES.filter((each) => (each === role) !== block.helpers.includes(each)),

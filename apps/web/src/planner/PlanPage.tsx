@@ -14,7 +14,6 @@ import {
   type Block,
   type BlockKind,
 } from '@orthokin/core/plan';
-import { AGE_BANDS } from '@orthokin/core/people';
 import { Play, Printer, Redo2, Undo2 } from 'lucide-react';
 import { useMemo, useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
@@ -67,7 +66,6 @@ const Findings = styled.ul`
 `;
 
 const NOTHING = '';
-const [YOUNGEST] = AGE_BANDS;
 
 /** One session: its blocks, who comes, who works when, and what is amiss. */
 export function PlanPage(): ReactElement {
@@ -94,8 +92,8 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
   const [cannotFit, setCannotFit] = useState(false);
   const all = useMemo(() => placed({ blocks, athleteIds }), [blocks, athleteIds]);
   const { data: lines = [] } = useSquad();
-  const youngIds = lines.flatMap(({ athlete }) => (athlete.ageBand === YOUNGEST ? athlete.id : []));
-  const findings = planFindings({ minutes, athleteIds, youngIds }, all);
+  const ageBandOf = (id: string) => lines.find(({ athlete }) => athlete.id === id)?.athlete.ageBand;
+  const findings = planFindings({ minutes, athleteIds, ageBandOf }, all);
   const chosen = blocks.find(({ id }) => id === chosenId) ?? blocks[0];
   const set = (part: Partial<typeof present>) => edit((now) => ({ ...now, ...part }));
   const setBlocks = (make: (now: readonly Block[]) => readonly Block[]) => {

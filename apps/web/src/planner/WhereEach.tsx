@@ -1,11 +1,11 @@
 import { overStations, stationGroups, thoseIn, type Stay } from '@orthokin/core/plan';
 import type { ReactElement } from 'react';
-import { useSquad } from '../api/squad.js';
 import { Button } from '../parts/Button.js';
 import { SelectField } from '../parts/form/SelectField.js';
 import { Quiet } from '../parts/Text.js';
 import { say } from '../words/plan.js';
 import type { OfBlock } from './of-block.js';
+import { useByRung } from './useByRung.js';
 import { People } from './People.js';
 
 const WAYS = [
@@ -22,17 +22,10 @@ export function WhereEach({
 }: OfBlock & {
   onChange: (stays: readonly Stay[] | null) => void;
 }): ReactElement {
-  const { data: lines = [] } = useSquad();
+  const inOrder = useByRung();
   const does = thoseIn(block, athleteIds);
   const groups = stationGroups({ ...block, athleteIds: does });
-  const rungOf = (id: string) => lines.find(({ athlete }) => athlete.id === id)?.rung ?? 0;
-  const byRung = () =>
-    onChange(
-      overStations(
-        [...does].sort((one, other) => rungOf(one) - rungOf(other)),
-        block.stations,
-      ),
-    );
+  const byRung = () => onChange(overStations(inOrder(does), block.stations));
   const put = (athleteId: string, station: number) =>
     onChange([
       ...(block.stays ?? []).filter((stay) => stay.athleteId !== athleteId),

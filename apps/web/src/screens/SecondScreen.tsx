@@ -6,6 +6,7 @@ import { Dialog, DialogTrigger, Heading } from 'react-aria-components';
 import styled from 'styled-components';
 import type { Channel } from '../live/channel.js';
 import { Button } from '../parts/Button.js';
+import { isLoopback } from '../parts/is-loopback.js';
 import { Sheet } from '../parts/Sheet.js';
 import { Quiet } from '../parts/Text.js';
 import { colour, MONO } from '../parts/tokens.js';
@@ -24,8 +25,6 @@ const ROLE_WORDS: Readonly<Record<LiveRole, string>> = {
   station: say('atAStation'),
   stations: say('coachsPanel'),
 };
-
-const LOOPBACK = ['127.0.0.1', 'localhost', '[::1]'];
 
 const Code = styled.div`
   display: flex;
@@ -91,7 +90,7 @@ export function SecondScreen({
                   {room.channel && <Joined channel={room.channel} />}
                 </div>
               </Code>
-              {LOOPBACK.includes(window.location.hostname) && (
+              {isLoopback() && (
                 <Quiet style={{ marginBottom: 14 }}>
                   {say('thisAddressScreensThisMachineOnly')}
                 </Quiet>

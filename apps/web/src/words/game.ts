@@ -1,4 +1,10 @@
-import type { GameForm, GameWay, HeldBlock } from '@orthokin/core/plan';
+import {
+  isCatching,
+  type CatchForm,
+  type GameForm,
+  type GameWay,
+  type HeldBlock,
+} from '@orthokin/core/plan';
 import { commaList } from './format.js';
 import { game as en } from './en/game.js';
 import { speaker } from './say.js';
@@ -22,15 +28,11 @@ const FORM_WORDS: Readonly<Record<GameForm, string>> = {
 /** How a game is played. */
 export const formWords = (form: GameForm): string => FORM_WORDS[form];
 
-const CATCH_WORDS = {
+const CATCH_WORDS: Readonly<Record<CatchForm, string>> = {
   'drop and catch': say('dropHow'),
   'turn on a call': say('turnHow'),
   'off a wall': say('wallHow'),
-} as const;
-/** A game in which somebody catches what comes at a call. */
-export type CatchForm = keyof typeof CATCH_WORDS;
-/** Whether a game is one of catching. */
-export const isCatching = (form: GameForm): form is CatchForm => form in CATCH_WORDS;
+};
 /** What is done in a game of catching. */
 export const catchWords = (form: CatchForm): string => CATCH_WORDS[form];
 

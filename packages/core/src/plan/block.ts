@@ -39,14 +39,12 @@ export const BLOCK_BOUNDS = {
 /** How many are wanted in a turn of a challenge. */
 export const WANTED = [1, 999] as const;
 
+/** Games in which somebody catches what comes at a call, from farther and farther. */
+export const CATCH_FORMS = ['drop and catch', 'turn on a call', 'off a wall'] as const;
+export type CatchForm = (typeof CATCH_FORMS)[number];
+
 /** How a game is played, with the app as its referee. */
-export const GAME_FORMS = [
-  'courts',
-  'teams',
-  'drop and catch',
-  'turn on a call',
-  'off a wall',
-] as const;
+export const GAME_FORMS = ['courts', 'teams', ...CATCH_FORMS] as const;
 export type GameForm = (typeof GAME_FORMS)[number];
 
 /** Longest name of a block's own, in characters. */
@@ -114,11 +112,14 @@ const GAMES: Partial<Readonly<Record<BlockKind, GameForm>>> = {
 };
 
 /** How a block is played, said or usual; `null` where it is no game. */
-export const gameOf = ({ kind, game }: Pick<Block, 'kind' | 'game'>): GameForm | null =>
-  game ?? GAMES[kind] ?? null;
+export function gameOf({ kind, game }: Pick<Block, 'kind' | 'game'>): GameForm | null {
+  const usual = GAMES[kind] ?? null;
+  return usual && (game ?? usual);
+}
 
-/** Whether a kind of block is a game. */
-export const isGame = (kind: BlockKind): boolean => GAMES[kind] !== undefined;
+/** Whether a game is one of catching: what is reached in it is a distance, in cm. */
+export const isCatching = (form: GameForm): form is CatchForm =>
+  CATCH_FORMS.some((one) => one === form);
 
 type Usual = Pick<
   Block,

@@ -1,4 +1,5 @@
 import { mean } from '../numeric/index.js';
+import { AGE_BANDS, type AgeBand } from '../people/index.js';
 import { thoseIn, trainedBy, type Block } from './block.js';
 import { overTime, type PlacedBlock, type Session } from './session.js';
 
@@ -64,24 +65,26 @@ function leftOut({ block }: PlacedBlock, athleteIds: readonly string[]): PlanFin
     : [{ finding: 'nothing to do', blockId: block.id, athleteIds: idle }];
 }
 
+/** How old those who come are, where it is known. */
+interface Aged {
+  readonly ageBandOf?: (athleteId: string) => AgeBand | undefined;
+}
+
+const [YOUNGEST] = AGE_BANDS;
+
 function tooFast(
   { block }: PlacedBlock,
-  { athleteIds, youngIds = [] }: Pick<Session, 'athleteIds'> & Young,
+  { athleteIds, ageBandOf }: Pick<Session, 'athleteIds'> & Aged,
 ): PlanFinding[] {
-  const young = thoseIn(block, athleteIds).filter((id) => youngIds.includes(id));
+  const young = thoseIn(block, athleteIds).filter((id) => ageBandOf?.(id) === YOUNGEST);
   return block.object !== 'match' || young.length === 0
     ? []
     : [{ finding: 'match object for the young', blockId: block.id, athleteIds: young }];
 }
 
-/** Who of those that come is of the youngest age band. */
-interface Young {
-  readonly youngIds?: readonly string[];
-}
-
 /** What to look at again in a session before it is run (handbook 8), in the order of the session. */
 export function planFindings(
-  session: Pick<Session, 'minutes' | 'athleteIds'> & Young,
+  session: Pick<Session, 'minutes' | 'athleteIds'> & Aged,
   blocks: readonly PlacedBlock[],
 ): PlanFinding[] {
   const trained = blocks.map(({ block }) => trainedBy(block.kind));

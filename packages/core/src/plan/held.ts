@@ -1,4 +1,4 @@
-import { gameOf, isGame, type Block, type BlockKind, type GameForm } from './block.js';
+import { gameOf, type Block, type BlockKind, type GameForm } from './block.js';
 import type { PlanRun, RunMoment } from './run.js';
 import type { Session } from './session.js';
 
@@ -27,9 +27,10 @@ const spans = (log: readonly RunMoment[], nowMs: number) =>
 
 const asked = (block: Block) => {
   const { id: blockId, kind, title, wanted } = block;
+  const game = gameOf(block);
   return {
     ...{ blockId, kind, title },
-    ...(isGame(kind) && { game: gameOf(block) }),
+    ...(game && { game }),
     ...(wanted && { wanted }),
   };
 };

@@ -1,10 +1,11 @@
 export {
   BLOCK_BOUNDS,
   BLOCK_KINDS,
+  CATCH_FORMS,
   GAME_FORMS,
   gameOf,
   HELPER_ROLES,
-  isGame,
+  isCatching,
   LONGEST_BLOCK_NOTE,
   LONGEST_NEEDS,
   LONGEST_TITLE,
@@ -17,6 +18,7 @@ export {
   WANTED,
   type Block,
   type BlockKind,
+  type CatchForm,
   type GameForm,
   type HelperRole,
   type PlayObject,
@@ -46,7 +48,15 @@ export {
   weekAtHome,
   type Practised,
 } from './home-practice.js';
-export { kitOfAll, kitOfBlock, patternsOf, spaceNeeded, type Kit, type Space } from './kit.js';
+export {
+  kitOfAll,
+  kitOfBlock,
+  patternsOf,
+  RUN_OFF_M,
+  spaceNeeded,
+  type Kit,
+  type Space,
+} from './kit.js';
 export {
   EFFORT,
   LOAD_FIGURES,

@@ -2,7 +2,7 @@ import type { Pattern } from '../pattern/index.js';
 import { OBJECTS, thoseIn, type Block, type BlockKind, type PlayObject } from './block.js';
 
 /** Free floor round the outermost markers, so that nobody runs into anything, m. */
-const RUN_OFF_M = 1;
+export const RUN_OFF_M = 1;
 
 /** Floor, m. */
 export interface Space {

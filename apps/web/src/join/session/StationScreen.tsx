@@ -8,6 +8,7 @@ import { Button } from '../../parts/Button.js';
 import { Headline, Quiet } from '../../parts/Text.js';
 import { BoardMiddle, BoardScreen } from '../../screens/board/BoardScreen.js';
 import { Aside } from '../../screens/board/BoardStations.js';
+import { drillPath } from '../../screens/board/drill-path.js';
 import { useAwake } from '../../screens/useAwake.js';
 import { allowSound } from '../../sound/audio.js';
 import { clockWords, roleWords, say as sayOfPlan } from '../../words/plan.js';
@@ -40,8 +41,7 @@ export function StationScreen({ room, station }: { room: string; station: number
     await allowSound();
     // This device may have been at another club before.
     remember('club', news.clubId);
-    const { athleteId, patternId } = own.timed;
-    void navigate(`/floor/${athleteId}${patternId === null ? '' : `?pattern=${patternId}`}`);
+    void navigate(drillPath(own.timed));
   };
   return (
     <BoardScreen data-theme="dark">
@@ -61,7 +61,7 @@ export function StationScreen({ room, station }: { room: string; station: number
           <>
             <Works>{say('worksHere', { name: own.works })}</Works>
             {own.helps.map(({ name, role }) => (
-              <Aside key={name}>{sayOfPlan('helpsWith', { name, role: roleWords(role) })}</Aside>
+              <Aside key={role}>{sayOfPlan('helpsWith', { name, role: roleWords(role) })}</Aside>
             ))}
             {!own.timed && <Quiet>{say('nothingTimed')}</Quiet>}
           </>

@@ -1,12 +1,12 @@
 import { drawForeperiod, seededRandom } from '@orthokin/core/cue';
-import { catcherAfter, catchPairs, type Call } from '@orthokin/core/plan';
+import { catcherAfter, catchPairs, type Call, type CatchForm } from '@orthokin/core/plan';
 import { useEffect, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
 import { Quiet } from '../../parts/Text.js';
 import { planBeep } from '../../sound/audio.js';
 import { commaList } from '../../words/format.js';
-import { catchWords, reachedWords, say, type CatchForm } from '../../words/game.js';
+import { catchWords, reachedWords, say } from '../../words/game.js';
 import { Places } from './Places.js';
 import { useBoardKeys } from './useBoardKeys.js';
 

@@ -1,6 +1,5 @@
-import { gameOf, isGame, thoseIn, type Block } from '@orthokin/core/plan';
+import { gameOf, isCatching, thoseIn, type Block } from '@orthokin/core/plan';
 import type { ReactElement } from 'react';
-import { isCatching } from '../../words/game.js';
 import { CallAndCatch } from './CallAndCatch.js';
 import { Courts } from './Courts.js';
 import { Teams } from './Teams.js';
@@ -16,9 +15,8 @@ export function Referee({
   board: ReturnType<typeof useRunningPlan>;
   nameOf: (athleteId: string) => string;
 }): ReactElement | null {
-  const form = isGame(block.kind) ? gameOf(block) : null;
+  const form = gameOf(block);
   const common = { athleteIds: thoseIn(block, run.athleteIds), nameOf };
-  if (form === null) return null;
   if (form === 'courts')
     return (
       <Courts
@@ -35,7 +33,7 @@ export function Referee({
         onChange={(teams) => reach('teams', block.id, teams)}
       />
     );
-  return isCatching(form) ? (
+  return form && isCatching(form) ? (
     <CallAndCatch
       {...common}
       form={form}

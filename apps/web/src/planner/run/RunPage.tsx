@@ -1,5 +1,4 @@
 import type { PlanReply } from '@orthokin/contract';
-import type { Block } from '@orthokin/core/plan';
 import { useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { useClub } from '../../api/club.js';
@@ -10,6 +9,7 @@ import { Quiet } from '../../parts/Text.js';
 import { BoardHead } from '../../screens/board/BoardHead.js';
 import { BoardMiddle, BoardScreen } from '../../screens/board/BoardScreen.js';
 import { Aside, BoardStations } from '../../screens/board/BoardStations.js';
+import { drillPath } from '../../screens/board/drill-path.js';
 import { useTurnBeeps } from '../../screens/board/useTurnBeeps.js';
 import { SecondScreen } from '../../screens/SecondScreen.js';
 import { useAwake } from '../../screens/useAwake.js';
@@ -39,7 +39,7 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
   useAwake();
   const [plan] = useState(() => ({ ...read, ...asLeft(read) }));
   const board = useRunningPlan(plan.id, plan);
-  const { running, run, now } = board;
+  const { running, run, now, nowMs } = board;
   const navigate = useNavigate();
   const [isAsking, setAsking] = useState(false);
   const [isSeeing, setSeeing] = useState(false);
@@ -52,7 +52,7 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
   const room = useBoardRoom();
   const news = boardNews({
     ...{ clubId, blocks: plan.blocks, run, now, nameOf, rooms: room.rooms },
-    atMs: epochNow(),
+    atMs: nowMs,
   });
   useTelling(room, news);
   const go = (place: number) => {
@@ -143,12 +143,11 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
           <Button aria-expanded={isAsking} onPress={() => setAsking(!isAsking)}>
             {say('somebodyLeft')}
           </Button>
-          {now.round?.stations.map(
-            (station) =>
-              station &&
-              block.kind === 'cued drill' && (
-                <ButtonLink key={station.works} to={drillOf(block, station.works)}>
-                  {say('runDrill', { name: nameOf(station.works) })}
+          {news.stations.map(
+            ({ timed }) =>
+              timed && (
+                <ButtonLink key={timed.athleteId} to={drillPath(timed)}>
+                  {say('runDrill', { name: nameOf(timed.athleteId) })}
                 </ButtonLink>
               ),
           )}
@@ -162,7 +161,3 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
     </InsteadOfPage>
   );
 }
-
-/** The floor with whoever works now, on the block's pattern or their own. */
-const drillOf = ({ patternId }: Block, athleteId: string): string =>
-  `/floor/${athleteId}${patternId === null ? '' : `?pattern=${patternId}`}`;

@@ -1,11 +1,11 @@
 import { TEAMS, teamsOf, type Team } from '@orthokin/core/plan';
 import { useState, type ReactElement } from 'react';
-import { useSquad } from '../../api/squad.js';
 import { Button } from '../../parts/Button.js';
 import { CountField } from '../../parts/form/NumberFields.js';
 import { Quiet } from '../../parts/Text.js';
 import { commaList } from '../../words/format.js';
 import { say } from '../../words/game.js';
+import { useByRung } from '../useByRung.js';
 import { ShortFields } from '../ShortFields.js';
 import { Places } from './Places.js';
 import { useBoardKeys } from './useBoardKeys.js';
@@ -23,18 +23,12 @@ export function Teams({
   nameOf: (athleteId: string) => string;
   onChange: (teams: readonly Team[]) => void;
 }): ReactElement {
-  const { data: lines = [] } = useSquad();
+  const inOrder = useByRung();
   const most = Math.max(TEAMS[0], Math.min(TEAMS[1], athleteIds.length));
   const [before, setBefore] = useState<readonly Team[] | null>(null);
   const [count, setCount] = useState<number>(TEAMS[0]);
-  const rungOf = (id: string) => lines.find(({ athlete }) => athlete.id === id)?.rung ?? 0;
-  const make = (of: number) =>
-    onChange(
-      teamsOf(
-        [...athleteIds].sort((one, other) => rungOf(other) - rungOf(one)),
-        of,
-      ),
-    );
+  // The farthest first: that is how they are dealt out to be alike.
+  const make = (of: number) => onChange(teamsOf(inOrder(athleteIds).reverse(), of));
   const point = (at: number, by: number) => {
     if (teams?.[at])
       onChange(

@@ -31,6 +31,7 @@ export function boardNews({
   const block = blocks[run.place];
   const following = blocks[run.place + 1];
   const { round, next } = now;
+  const rests = round?.rests ?? [];
   const stationNews = (turn: StationTurn | null, i: number): StationNews => ({
     works: round && turn ? short(turn.works) : null,
     helps:
@@ -52,11 +53,14 @@ export function boardNews({
     isPaused: run.pausedAtMs !== null,
     ...{ turn: now.roundPlace, turns: run.rounds.length, isOn: round !== null },
     stations: ((round ?? next)?.stations ?? []).map(stationNews),
-    rests: (round?.rests ?? []).slice(0, MOST_ON_BOARD).map(short),
+    rests: rests.slice(0, MOST_ON_BOARD).map(short),
+    restMore: Math.max(0, rests.length - MOST_ON_BOARD),
     next: (next?.stations ?? []).flatMap((turn) => (turn ? [short(turn.works)] : [])),
   };
 }
 
-/** What of it is no clock: while this stays the same there is nothing to tell. */
-export const toldOnce = ({ atMs: _, leftS, untilS: __, ...news }: BoardNews): string =>
-  JSON.stringify([news, leftS < 0]);
+/** While this stays the same the boards know what there is: their clocks go on by themselves. */
+export function toldOnce({ atMs, leftS, untilS: _, ...news }: BoardNews): string {
+  const endsAtMs = news.isPaused ? null : Math.round(atMs + 1000 * leftS);
+  return JSON.stringify([news, endsAtMs, leftS < 0]);
+}

@@ -48,6 +48,8 @@ export function useRunningPlan(planId: string, session: Session) {
   };
   return {
     ...{ running, run, now },
+    /** When that is, epoch ms. */
+    nowMs,
     /** So many more, or fewer, of somebody in a turn. */
     count: (turn: Omit<Count, 'n'>, by: number) =>
       setRunning((was) => ({ ...was, counts: counted(was.counts, turn, by) })),

@@ -32,7 +32,7 @@ export const Aside = styled.p`
 
 /** Who works, helps and rests now, and who is next. */
 export function BoardStations({
-  news: { isOn, stations, turn, turns, rests, next },
+  news: { isOn, stations, turn, turns, rests, restMore, next },
   untilS,
   below,
 }: {
@@ -57,7 +57,16 @@ export function BoardStations({
           </div>
         ))}
       </Stations>
-      {rests.length > 0 && <Aside>{say('restsNow', { names: commaList(rests) })}</Aside>}
+      {rests.length > 0 && (
+        <Aside>
+          {say('restsNow', {
+            names:
+              restMore > 0
+                ? say('andMore', { names: commaList(rests), more: restMore })
+                : commaList(rests),
+          })}
+        </Aside>
+      )}
       {next.length > 0 && <Aside>{say('nextUp', { names: commaList(next) })}</Aside>}
     </>
   );
@@ -67,7 +76,7 @@ const AtStation = ({ station: { works, helps } }: { station: StationNews }): Rea
   <>
     <div className="works">{works ?? '–'}</div>
     {helps.map(({ name, role }) => (
-      <div key={name} className="helps">
+      <div key={role} className="helps">
         {say('helpsWith', { name, role: roleWords(role) })}
       </div>
     ))}
