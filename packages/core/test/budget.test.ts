@@ -8,6 +8,7 @@ import {
   limitFrom,
   lineLimits,
   ownFeasibility,
+  ownWay,
   ownSpeedOf,
   PROJECTILES,
   recordOf,
@@ -221,6 +222,8 @@ describe('reach', () => {
       ownFeasibility({ ...own, reachM }, 1000, awayM).needsMs;
     expect(needs(0.8, 3)).toBe(needs(0, 2.2));
     expect(needs(0.8, 1)).toBe(needs(0, 0.5));
+    // The way that is said is the one that was reckoned with.
+    expect([ownWay({ reachM: 0.8 }, 3), ownWay(null, 3), ownWay({}, 3)]).toEqual([2.2, 3, 3]);
   });
 
   test('where markers are contact points the ways of the drill were shorter too', () => {

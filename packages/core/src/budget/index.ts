@@ -26,7 +26,7 @@ export {
   targetLimits,
   type Budgeted,
 } from './budget-limits.js';
-export { ownFeasibility, ownSpeedOf, type OwnSpeed, type TimedWays } from './own-speed.js';
+export { ownFeasibility, ownSpeedOf, ownWay, type OwnSpeed, type TimedWays } from './own-speed.js';
 export {
   comingTo,
   takenAt,

@@ -46,13 +46,13 @@ export function ownSpeedOf(
   });
 }
 
-/** Whether an athlete's own speed makes a way to where it is taken, less their reach, within a budget, ms. */
-export const ownFeasibility = (
-  { reactionMs, travel, reachM = 0 }: OwnSpeed,
-  budgetMs: number,
-  distanceM: number,
-): Feasibility =>
-  feasibility(budgetMs, distanceM - shortOf(distanceM, reachM), {
-    ...{ reactionMs, travel },
-    scatterMs: 1000 * travel.residualSdS,
+/** How far an athlete goes for what is taken so far away, m: a reach less, as far as that is known. */
+export const ownWay = (own: Pick<OwnSpeed, 'reachM'> | null, awayM: number): number =>
+  awayM - shortOf(awayM, own?.reachM ?? 0);
+
+/** Whether an athlete's own speed gets them to what is taken so far away, m, within a budget, ms. */
+export const ownFeasibility = (own: OwnSpeed, budgetMs: number, awayM: number): Feasibility =>
+  feasibility(budgetMs, ownWay(own, awayM), {
+    ...{ reactionMs: own.reactionMs, travel: own.travel },
+    scatterMs: 1000 * own.travel.residualSdS,
   });

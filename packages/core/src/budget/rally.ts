@@ -2,7 +2,7 @@ import { distance, HOME, type Point, type Target } from '../floor/index.js';
 import { ok, type Result } from '../result/index.js';
 import { aimedArc, type Aim, type AimedArc, type Lift } from './aim.js';
 import { flightOf, type Flight } from './flight.js';
-import { ownFeasibility, type OwnSpeed } from './own-speed.js';
+import { ownFeasibility, ownWay, type OwnSpeed } from './own-speed.js';
 import type { Projectile } from './projectile.js';
 import { recoveryBudget, type Feasibility, type RecoveryBudget } from './time.js';
 import { wayTo, type Coming } from './way.js';
@@ -35,7 +35,7 @@ export interface Rally {
 export interface TargetBudget {
   readonly letter: string;
   readonly name: string;
-  /** Where the athlete gets to, and how far that is from where they wait, m. */
+  /** Where it is taken, and how far the athlete goes for it from where they wait, m. */
   readonly at: Point;
   readonly distanceM: number;
   /** What flies, from the opponent to here, m. */
@@ -106,11 +106,12 @@ export function targetBudget(
   const { flight, arc, wayM } = flightAlong(rally, coming, at, rally.speed);
   const back = { ...coming, opponent: at };
   const home = flightAlong(rally, back, coming.opponent, rally.ownSpeed).flight;
-  const distanceM = distance(rally.waitsAt ?? HOME, at);
+  const awayM = distance(rally.waitsAt ?? HOME, at);
+  const distanceM = ownWay(own, awayM);
   return {
     ...{ letter, name, at, distanceM, wayM, flight, arc },
     recovery: recoveryBudget(home, rally.handlingMs),
-    feasible: own && flight.ok ? ownFeasibility(own, 1000 * flight.value.timeS, distanceM) : null,
+    feasible: own && flight.ok ? ownFeasibility(own, 1000 * flight.value.timeS, awayM) : null,
   };
 }
 

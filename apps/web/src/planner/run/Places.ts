@@ -20,6 +20,9 @@ export const Places = styled.div`
     white-space: normal;
     font-size: clamp(20px, 2.6vw, 38px);
   }
+  section > span:not(.n) {
+    font-size: clamp(17px, 2vw, 28px);
+  }
   .large {
     display: grid;
     align-content: center;

@@ -1,8 +1,10 @@
 import type { PlanReply, ProgrammeReply } from '@orthokin/contract';
-import { doneAgainstPlanned } from '@orthokin/core/plan';
+import { daysLater, doneAgainstPlanned } from '@orthokin/core/plan';
 import type { ReactElement } from 'react';
 import { usePractice } from '../../api/practice.js';
 import { useHeldSessions } from '../../api/sessions.js';
+import { localDay } from '../../device/local-day.js';
+import { epochNow } from '../../drill/set-clock.js';
 import { FiguresTable } from '../../parts/FiguresTable.js';
 import { Quiet } from '../../parts/Text.js';
 import { say } from '../../words/weeks.js';
@@ -20,6 +22,9 @@ export function DoneTable({
   const { data: held = [] } = useHeldSessions();
   const { data: practised = [] } = usePractice();
   if (sessions.length === 0 || programme.athleteIds.length === 0) return null;
+  const today = localDay(new Date(epochNow()));
+  // Of weeks to come nothing is done at home yet.
+  const hasBegun = (place: number) => daysLater(programme.startsOn, 7 * place) <= today;
   const done = doneAgainstPlanned(programme, sessions, held, practised);
   return (
     <section style={{ marginTop: 26 }}>
@@ -41,7 +46,7 @@ export function DoneTable({
               {weeks.map(({ planned, done: came, homePlanned, homeDone }, place) => (
                 <td key={place}>
                   {planned > 0 && say('doneOf', { done: came, planned })}
-                  {homePlanned + homeDone > 0 && (
+                  {homePlanned + homeDone > 0 && (homeDone > 0 || hasBegun(place)) && (
                     <Quiet>{say('homeOf', { done: homeDone, planned: homePlanned })}</Quiet>
                   )}
                 </td>

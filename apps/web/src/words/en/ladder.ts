@@ -196,7 +196,7 @@ export const ladder = {
   spareLacking: '−{s} s',
   ringAt: '{s} s',
   reachHow:
-    'Rings: where {name} can stop so many seconds after the opponent’s contact, from their own reaction and travel line; dashed where no way so long was timed. Under each target: the time there is, and what is to spare. Dots: the {flies} to {letter}, each tenth of a second. Drag the opponent, where {name} waits, where it bounces, or a target.',
+    'Rings: where {name} can take it so many seconds after the opponent’s contact, from their own reaction, travel line and reach; dashed where no way so long was timed. Under each target: the time there is, and what is to spare. Dots: the {flies} to {letter}, each tenth of a second. Drag the opponent, where {name} waits, where it bounces, or a target.',
   pathHow:
     'Dots: the {flies} to {letter}, each tenth of a second. Choose an athlete to see how far they get. Drag the opponent, where it bounces, or a target.',
   pathTo: 'Path to',
