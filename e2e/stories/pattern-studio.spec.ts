@@ -371,6 +371,7 @@ test('a leg is copied to the other side, and the whole pattern mirrored for the 
       .evaluateAll((steps) => steps.map((step) => step.getAttribute('aria-label') ?? ''));
   const left = await feet();
   await part(page, 'short right').click();
+  await expect(part(page, 'short right')).toHaveAttribute('aria-current', 'true');
   const swapped = (await feet()).map((words) =>
     words.replace(/left|right/, (side) => (side === 'left' ? 'right' : 'left')),
   );
