@@ -7,7 +7,7 @@ import { backUp, keepNightly, restore } from './lib/backup.mjs';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensureCluster } from './lib/cluster.mjs';
 import { ensureDebianPackages, ensureNpmPackages } from './lib/packages.mjs';
-import { ROOT } from './lib/paths.mjs';
+import { DATA, ROOT } from './lib/paths.mjs';
 import { isFree } from './lib/ports.mjs';
 import { Refusal, run, say } from './lib/say.mjs';
 
@@ -239,6 +239,11 @@ await run(async () => {
     const env = {
       NODE_ENV: 'production',
       DATABASE_URL: cluster?.url('orthokin') ?? ownDatabase,
+      ...(cluster && {
+        SERVING_DATABASE_URL: cluster.servingUrl('orthokin'),
+        SESSION_SECRET: cluster.sessionSecret,
+      }),
+      OUTBOX: join(DATA, 'outbox'),
       PORT: String(port),
       HOST: given.lan ? '0.0.0.0' : '127.0.0.1',
       DEMO: demo,

@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuilt } from './lib/build.mjs';
-import { ensureCluster } from './lib/cluster.mjs';
+import { ensureCluster, testDatabase } from './lib/cluster.mjs';
 import { ensureDebianPackages, ensureNpmPackages } from './lib/packages.mjs';
 import { DATA, ROOT } from './lib/paths.mjs';
 import { playwright } from './lib/playwright.mjs';
@@ -112,7 +112,7 @@ const SUITES = {
   lint: async () => one(await succeeds('npm', ['run', '--silent', 'lint'])),
   types: async () => one(await succeeds('npm', ['run', '--silent', 'types'])),
   unit: () => jest('unit', ['core', 'contract', 'web', 'beacons', 'scripts']),
-  server: (cluster) => jest('server', ['server'], { TEST_DATABASE_URL: cluster.url('orthokin') }),
+  server: (cluster) => jest('server', ['server'], testDatabase(cluster)),
   browser,
 };
 

@@ -253,7 +253,8 @@ export async function restore(address, file, passphrase, migrations) {
     await ran('pg_restore', ['--no-owner', '--no-privileges', '-f', sql, dump], env);
     // Said at its very end: what breaks off before leaves everything as it was.
     async function* whole() {
-      yield 'begin;\ndrop owned by current_user cascade;\n';
+      // The queue of jobs is not the owner's; it is made anew when the server starts.
+      yield 'begin;\ndrop schema if exists jobs cascade;\ndrop owned by current_user cascade;\n';
       yield* createReadStream(sql);
       yield '\ncommit;\n';
     }

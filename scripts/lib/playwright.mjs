@@ -1,4 +1,5 @@
 import { spawnSync } from 'node:child_process';
+import { testDatabase } from './cluster.mjs';
 import { ROOT } from './paths.mjs';
 
 /**
@@ -16,7 +17,7 @@ export function playwright(cluster, config, { args = [], env = {} } = {}) {
     {
       cwd: ROOT,
       stdio: 'inherit',
-      env: { ...process.env, TEST_DATABASE_URL: cluster.url('orthokin'), ...env },
+      env: { ...process.env, ...testDatabase(cluster), ...env },
     },
   );
   return status === 0;

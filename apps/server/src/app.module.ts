@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { MikroOrmModule } from '@mikro-orm/nestjs';
 import { PostgreSqlDriver } from '@mikro-orm/postgresql';
 import { Module, type DynamicModule } from '@nestjs/common';
@@ -5,6 +6,7 @@ import { APP_GUARD } from '@nestjs/core';
 import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
 import { DemoModule } from './demo/demo.module.js';
 import { DerivedModule } from './derived/derived.module.js';
+import { AccountsModule } from './domains/accounts/accounts.module.js';
 import { CareModule } from './domains/care/care.module.js';
 import { ClubsModule } from './domains/clubs/clubs.module.js';
 import { DomainsModule } from './domains/domains.module.js';
@@ -17,16 +19,20 @@ import { PracticeModule } from './domains/practice/practice.module.js';
 import { ProgressModule } from './domains/progress/progress.module.js';
 import { SessionsModule } from './domains/sessions/sessions.module.js';
 import { ormOptions } from './platform/database/orm-options.js';
+import { Sessions } from './platform/auth/sessions.js';
+import { MayAskGuard } from './platform/auth/may-ask.guard.js';
 import { Addresses } from './platform/http/addresses.js';
 import { HealthModule } from './platform/health/health.module.js';
 import { LiveModule } from './platform/live/live.module.js';
 import { LogsModule } from './platform/logs/logs.module.js';
+import { Outbox } from './platform/mail/outbox.js';
 import { MetricsModule } from './platform/metrics/metrics.module.js';
 import type { Settings } from './platform/settings.js';
 import { TABLES } from './tables.js';
 import { TransferModule } from './transfer/transfer.module.js';
 import { ViewsModule } from './views/views.module.js';
 
+const SECRET_BYTES = 32;
 /**
  * Requests from one address: a hall full of devices behind one router is far below this, a runaway
  * script soon above it.
@@ -35,25 +41,39 @@ const RATE = { ttl: 60_000, limit: 60_000 };
 
 @Module({})
 export class AppModule {
-  static with({ databaseUrl }: Settings, addresses: Addresses): DynamicModule {
+  static with(
+    { servingUrl, outbox = null, sessionSecret }: Settings,
+    addresses: Addresses,
+  ): DynamicModule {
     return {
       module: AppModule,
       imports: [
         LogsModule,
         ThrottlerModule.forRoot([RATE]),
-        MikroOrmModule.forRoot({ ...ormOptions(databaseUrl, TABLES), driver: PostgreSqlDriver }),
+        MikroOrmModule.forRoot({ ...ormOptions(servingUrl, TABLES), driver: PostgreSqlDriver }),
         DomainsModule,
+        AccountsModule.with(
+          new Outbox(outbox, addresses.usual),
+          () =>
+            new Sessions(
+              servingUrl,
+              sessionSecret ?? randomBytes(SECRET_BYTES).toString('base64url'),
+            ),
+        ),
         ...[ClubsModule, PatternsModule, DrillsModule, ProgressModule, NotesModule],
         ...[CareModule, GroupsModule, PlansModule, SessionsModule, PracticeModule],
         DerivedModule,
         ViewsModule,
-        TransferModule.on(databaseUrl),
-        DemoModule.on(databaseUrl),
+        TransferModule.on(servingUrl),
+        DemoModule.on(servingUrl),
         HealthModule,
         MetricsModule,
-        LiveModule.on(databaseUrl, addresses),
+        LiveModule.on(servingUrl, addresses),
       ],
-      providers: [{ provide: APP_GUARD, useClass: ThrottlerGuard }],
+      providers: [
+        { provide: APP_GUARD, useClass: ThrottlerGuard },
+        { provide: APP_GUARD, useClass: MayAskGuard },
+      ],
     };
   }
 }

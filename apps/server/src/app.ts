@@ -1,4 +1,5 @@
 import type { IncomingMessage } from 'node:http';
+import { EntityManager } from '@mikro-orm/postgresql';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { WsAdapter } from '@nestjs/platform-ws';
 import { NestFactory } from '@nestjs/core';
@@ -6,6 +7,10 @@ import compression from 'compression';
 import helmet from 'helmet';
 import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module.js';
+import { Callers } from './domains/accounts/callers.js';
+import { Sessions } from './platform/auth/sessions.js';
+import { buildWalls } from './platform/auth/walls.js';
+import { refuseWithoutWalls } from './platform/database/serving-role.js';
 import { Addresses } from './platform/http/addresses.js';
 import { noStore } from './platform/http/no-store.js';
 import { serveDocs } from './platform/http/openapi.js';
@@ -45,6 +50,10 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
     },
   );
   app.useLogger(app.get(Logger));
+  app.set('trust proxy', settings.trustedProxies ?? 0);
+  const em = app.get(EntityManager);
+  buildWalls(em);
+  await refuseWithoutWalls(em.fork());
   app.use(addresses.guard);
   app.useBodyParser('json', { limit: BODY_LIMIT, type: isReadWhole });
   app.useWebSocketAdapter(new WsAdapter(app));
@@ -71,6 +80,7 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
     }),
   );
   app.use('/api', noStore);
+  app.use('/api', app.get(Sessions).middleware, app.get(Callers).middleware);
   // Nothing of the API is kept by a cache: to hash every answer would be for nobody.
   app.disable('etag');
   app.use(compression({ filter: isWorthPacking }));

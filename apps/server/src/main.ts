@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { fileURLToPath } from 'node:url';
 import { Logger } from '@nestjs/common';
 import { createApp } from './app.js';
-import { DatabaseRefusal } from './platform/database/prepare.js';
+import { DatabaseRefusal } from './platform/database/database-refusal.js';
 import { dropRoot } from './platform/drop-root.js';
 import { readSettings } from './platform/settings.js';
 

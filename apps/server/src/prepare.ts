@@ -4,7 +4,10 @@ import type { Settings } from './platform/settings.js';
 import { TABLES } from './tables.js';
 
 /** A database ready to be served from: today's tables and, as asked, the demo club. Safe to repeat. */
-export const prepare = ({ databaseUrl, demo }: Settings): Promise<void> =>
-  prepareDatabase(databaseUrl, TABLES, async (em) => {
+export const prepare = ({
+  demo,
+  ...urls
+}: Pick<Settings, 'demo' | 'databaseUrl' | 'servingUrl'>): Promise<void> =>
+  prepareDatabase(urls, TABLES, async (em) => {
     if (demo !== 'none') await loadDemo(em, demo);
   });

@@ -6,7 +6,7 @@ import type {
 } from '@orthokin/contract';
 import { v7 } from 'uuid';
 import { createApp } from '../src/app.js';
-import { onCluster, TestServer } from './support/server.js';
+import { onCluster, TestServer, urlsOf } from './support/server.js';
 import { setOf, type RecordedSet } from './support/sets.js';
 
 let server: TestServer;
@@ -133,7 +133,7 @@ test('servers that begin together on an empty database bring its tables once', a
   await onCluster(`create database ${name}`);
   const url = new URL(server.databaseUrl);
   url.pathname = name;
-  const settings = { databaseUrl: url.href, host: '127.0.0.1', port: 0, demo: 'none' } as const;
+  const settings = { ...urlsOf(url.href), host: '127.0.0.1', port: 0, demo: 'none' } as const;
   const apps = await Promise.all([createApp(settings), createApp(settings), createApp(settings)]);
   await Promise.all(apps.map((app) => app.close()));
   const again = await createApp(settings);

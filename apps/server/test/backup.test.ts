@@ -12,7 +12,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { MikroORM } from '@mikro-orm/postgresql';
 import { prepare } from '../src/prepare.js';
-import { onCluster, TestServer } from './support/server.js';
+import { onCluster, TestServer, urlsOf } from './support/server.js';
 
 const ROOT = resolve(__dirname, '../../..');
 let folder: string;
@@ -125,7 +125,7 @@ test('one a day is kept, the newest seven, and nothing else is taken away', asyn
   await onCluster('create database nightly_of_a_test');
   const url = new URL(process.env['TEST_DATABASE_URL'] ?? '');
   url.pathname = 'nightly_of_a_test';
-  await prepare({ databaseUrl: url.href, demo: 'none', host: '127.0.0.1', port: 0 });
+  await prepare({ ...urlsOf(url.href), demo: 'none' });
   const twice = `
     const { keepNightly } = await import('./scripts/lib/backup.mjs');
     for (const hour of ['01', '13'])

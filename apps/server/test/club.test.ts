@@ -1,8 +1,8 @@
 import type { DrillSetupReply } from '@orthokin/contract';
-import { DatabaseRefusal } from '../src/platform/database/prepare.js';
+import { DatabaseRefusal } from '../src/platform/database/database-refusal.js';
 import { readSettings } from '../src/platform/settings.js';
 import { prepare } from '../src/prepare.js';
-import { TestServer } from './support/server.js';
+import { TestServer, urlsOf } from './support/server.js';
 import { setOf } from './support/sets.js';
 
 let server: TestServer;
@@ -40,7 +40,7 @@ describe('the demo club', () => {
   });
 
   test('is loaded once; a reset takes away what was added and nothing else', async () => {
-    const settings = { databaseUrl: server.databaseUrl, host: '127.0.0.1', port: 0 };
+    const settings = { ...urlsOf(server.databaseUrl), host: '127.0.0.1', port: 0 };
     const line = await server.lineOf('Cass Ondry');
     const set = setOf(line, { reactionMs: 200, recoveryMs: 700 });
     await server.put(server.club(`sets/${set.id}`), set.body).expect(200);
@@ -89,7 +89,7 @@ describe('settings and database', () => {
 
   test('a database that does not answer is refused with what to do', async () => {
     const settings = {
-      databaseUrl: 'postgresql://a:b@127.0.0.1:1/nowhere',
+      ...urlsOf('postgresql://a:b@127.0.0.1:1/nowhere'),
       host: '127.0.0.1',
       port: 0,
       demo: 'none' as const,

@@ -186,8 +186,9 @@ describe('settings', () => {
 
   test('are usual where nothing is said', () => {
     expect(readSettings(url)).toEqual({
-      ...{ databaseUrl: url.DATABASE_URL, host: '127.0.0.1', port: 4310, demo: 'none' },
-      publicAddress: null,
+      ...{ databaseUrl: url.DATABASE_URL, servingUrl: url.DATABASE_URL, host: '127.0.0.1' },
+      ...{ port: 4310, demo: 'none', publicAddress: null, trustedProxies: 0 },
+      ...{ sessionSecret: null, outbox: null },
     });
   });
 
@@ -196,6 +197,8 @@ describe('settings', () => {
     [{ ...url, PORT: 'x' }, /^PORT: given x/],
     [{ ...url, PORT: '70000' }, /^PORT/],
     [{ ...url, DEMO: 'sometimes' }, /^DEMO: given sometimes/],
+    [{ ...url, SERVING_DATABASE_URL: 'x' }, /^SERVING_DATABASE_URL/],
+    [{ ...url, TRUST_PROXY: 'all' }, /^TRUST_PROXY: given all/],
     [{ ...url, PUBLIC_ADDRESS: 'orthokin' }, /^PUBLIC_ADDRESS: given orthokin/],
   ])('%j is refused by name', (env, words) => {
     expect(() => readSettings(env)).toThrow(words);

@@ -3,7 +3,7 @@ import type { AddressInfo } from 'node:net';
 import type { LiveNews } from '@orthokin/contract';
 import { WebSocket } from 'ws';
 import { createApp } from '../src/app.js';
-import { onCluster, TestServer } from './support/server.js';
+import { onCluster, TestServer, urlsOf } from './support/server.js';
 
 let server: TestServer;
 /** A second process in all but name: an application of its own on the same database. */
@@ -59,7 +59,7 @@ class Screen {
 beforeAll(async () => {
   server = await TestServer.start();
   other = await createApp({
-    databaseUrl: server.databaseUrl,
+    ...urlsOf(server.databaseUrl),
     host: '127.0.0.1',
     port: 0,
     demo: 'none',

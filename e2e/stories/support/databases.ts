@@ -9,6 +9,13 @@ const urlOf = (name: string): string => {
   return url.href;
 };
 
+/** How a server connects to one of these databases: as a role that owns nothing in it. */
+export function servingUrlOf(databaseUrl: string): string {
+  const url = new URL(process.env['TEST_SERVING_URL'] ?? '');
+  url.pathname = new URL(databaseUrl).pathname;
+  return url.href;
+}
+
 /** Does something with the test cluster's own database. */
 async function onCluster<T>(act: (execute: (sql: string) => Promise<unknown>) => Promise<T>) {
   const orm = await MikroORM.init({

@@ -4,7 +4,7 @@ import { resolve } from 'node:path';
 import { test as base } from '@playwright/test';
 import { Client } from 'pg';
 import { DEMO_CLUB_ID } from '@orthokin/core/people';
-import { freshDatabase, TEMPLATE } from './databases.js';
+import { freshDatabase, servingUrlOf, TEMPLATE } from './databases.js';
 
 const SERVER = resolve(import.meta.dirname, '../../../apps/server/dist/main.js');
 const READY_WITHIN_MS = 60_000;
@@ -34,7 +34,10 @@ export class Served {
 
   private static async run(databaseUrl: string, port: number) {
     const server = spawn(process.execPath, [SERVER], {
-      env: { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), DEMO: 'once' },
+      env: {
+        ...{ ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), DEMO: 'once' },
+        ...{ SERVING_DATABASE_URL: servingUrlOf(databaseUrl), SESSION_SECRET: 'of the stories' },
+      },
       stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     });
     const ended = new Promise<void>((done) => server.once('exit', () => done()));

@@ -75,7 +75,10 @@ export {
   AthletePath,
   CarePath,
   AthletePatternPath,
+  AccountPath,
   ClubPath,
+  DevicePath,
+  NewInvitationPath,
   NewImportPath,
   NewLadderPath,
   NewMovePath,
@@ -115,3 +118,20 @@ export {
 export { SetReviewReply } from './review.js';
 export { UnreadableReply, UNREADABLE_KINDS, type UnreadableKind } from './unreadable.js';
 export { validationProblems } from './validation-problems.js';
+export {
+  AcceptBody,
+  AccountBody,
+  AccountReply,
+  DeviceReply,
+  FloorDeviceBody,
+  InvitationBody,
+  InvitationReply,
+  InvitedReply,
+  MeReply,
+  OwnerBody,
+  PasswordBody,
+  SignedInReply,
+  SignInBody,
+  TokenBody,
+  TryRoleBody,
+} from './account.js';

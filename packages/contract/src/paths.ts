@@ -171,3 +171,18 @@ export class PoolQuery {
   @IsIn(['heard', 'seen'])
   sense: 'heard' | 'seen';
 }
+
+export class AccountPath extends ClubPath {
+  @IsUUID()
+  accountId: string;
+}
+
+export class NewInvitationPath extends ClubPath {
+  @IsUUID(7)
+  invitationId: string;
+}
+
+export class DevicePath extends ClubPath {
+  @IsUUID()
+  deviceId: string;
+}

@@ -1,4 +1,19 @@
+import type { Role } from '@orthokin/core/people';
 import type {
+  AcceptBody,
+  AccountBody,
+  AccountReply,
+  DeviceReply,
+  FloorDeviceBody,
+  InvitationBody,
+  InvitationReply,
+  InvitedReply,
+  MeReply,
+  OwnerBody,
+  PasswordBody,
+  SignInBody,
+  TokenBody,
+  TryRoleBody,
   AthleteCareReply,
   AthleteCourseReply,
   CareBody,
@@ -60,12 +75,33 @@ import type {
 export type Method = 'GET' | 'PUT' | 'POST' | 'DELETE';
 
 /**
+ * Who may send a request: those of these roles (an athlete only about what is theirs), anyone who
+ * reaches the address, or whoever sits at the machine that serves.
+ */
+export type MayAsk = readonly Role[] | 'anyone' | 'this machine';
+
+const OWNERS = ['owner'] as const;
+const COACHES = [...OWNERS, 'coach'] as const;
+const CREW = [...COACHES, 'assistant'] as const;
+const FLOOR = [...CREW, 'floor'] as const;
+const EVERYBODY = [...FLOOR, 'athlete'] as const;
+const CREW_AND_OWN = [...CREW, 'athlete'] as const;
+const COACHES_AND_OWN = [...COACHES, 'athlete'] as const;
+const ANYONE = 'anyone';
+const THIS_MACHINE = 'this machine';
+
+/** Whether a role is among those that may send a request. */
+export const isFor = ({ may }: { readonly may: MayAsk }, role: Role): boolean =>
+  typeof may !== 'string' && may.includes(role);
+
+/**
  * A request of the API: its path below `/api/`, and the types of what it takes and gives. Only types:
  * the web must not carry the rules of every body to know where to send it.
  */
 export interface Route<Path extends string, Takes, Query, Gives> {
   readonly method: Method;
   readonly path: Path;
+  readonly may: MayAsk;
   /** Never there at run time. */
   readonly types?: { readonly takes: Takes; readonly query: Query; readonly gives: Gives };
 }
@@ -93,115 +129,169 @@ export const pathOf = <Path extends string>(
     .join('/');
 };
 
-const get =
-  <Gives, Query = undefined>() =>
-  <Path extends string>(path: Path): Route<Path, undefined, Query, Gives> => ({
-    ...{ method: 'GET', path },
+const sent =
+  (method: Method) =>
+  <Takes, Gives, Query = undefined>() =>
+  <Path extends string>(path: Path, may: MayAsk): Route<Path, Takes, Query, Gives> => ({
+    ...{ method, path, may },
   });
-const put =
-  <Takes, Gives>() =>
-  <Path extends string>(path: Path): Route<Path, Takes, undefined, Gives> => ({
-    ...{ method: 'PUT', path },
-  });
+const put = sent('PUT');
+const post = sent('POST');
+const get = <Gives, Query = undefined>() => sent('GET')<undefined, Gives, Query>();
+const remove = sent('DELETE')<undefined, object>();
 
-const remove = <Path extends string>(path: Path): Route<Path, undefined, undefined, object> => ({
-  ...{ method: 'DELETE', path },
-});
-
-/** Every request there is, for server and web alike. */
+/** Every request there is, for server and web alike; who may send it is part of what it is. */
 export const ROUTES = {
-  clubs: get<ClubReply[]>()('clubs'),
-  bringClub: { method: 'POST', path: 'clubs' } as Route<'clubs', Blob, undefined, ClubReply>,
-  bringDemo: { method: 'POST', path: 'demo' } as Route<'demo', undefined, undefined, ClubReply>,
-  wipeClub: { method: 'DELETE', path: 'clubs/:clubId' } as Route<
+  clubs: get<ClubReply[]>()('clubs', ANYONE),
+  bringClub: { method: 'POST', path: 'clubs', may: THIS_MACHINE } as Route<
+    'clubs',
+    Blob,
+    undefined,
+    ClubReply
+  >,
+  bringDemo: { method: 'POST', path: 'demo', may: THIS_MACHINE } as Route<
+    'demo',
+    undefined,
+    undefined,
+    ClubReply
+  >,
+  wipeClub: { method: 'DELETE', path: 'clubs/:clubId', may: OWNERS } as Route<
     'clubs/:clubId',
     WipeBody,
     undefined,
     object
   >,
 
-  saveClub: put<ClubBody, ClubReply>()('clubs/:clubId'),
+  saveClub: put<ClubBody, ClubReply>()('clubs/:clubId', COACHES),
 
-  people: get<PersonReply[]>()('clubs/:clubId/athletes'),
-  addAthletes: put<AthletesBody, PersonReply[]>()('clubs/:clubId/athletes'),
-  saveAthlete: put<AthleteBody, PersonReply>()('clubs/:clubId/athletes/:athleteId'),
-  workOn: put<WorksOnBody, PersonReply>()('clubs/:clubId/athletes/:athleteId/works-on'),
-  watch: put<WatchedBody, PersonReply>()('clubs/:clubId/athletes/:athleteId/watched'),
-  faultsLately: get<FaultCountReply[]>()('clubs/:clubId/faults'),
-  archiveAthlete: put<ArchivedBody, PersonReply>()('clubs/:clubId/athletes/:athleteId/archived'),
+  me: get<MeReply>()('me', ANYONE),
+  signIn: post<SignInBody, MeReply>()('sign-in', ANYONE),
+  signOut: post<undefined, MeReply>()('sign-out', ANYONE),
+  tryRole: post<TryRoleBody, MeReply>()('try-role', THIS_MACHINE),
+  changePassword: put<PasswordBody, MeReply>()('me/password', EVERYBODY),
+  invited: post<TokenBody, InvitedReply>()('invited', ANYONE),
+  accept: post<AcceptBody, MeReply>()('invited/accept', ANYONE),
+  firstOwner: put<OwnerBody, MeReply>()('clubs/:clubId/owner', THIS_MACHINE),
+  accounts: get<AccountReply[]>()('clubs/:clubId/accounts', OWNERS),
+  saveAccount: put<AccountBody, AccountReply>()('clubs/:clubId/accounts/:accountId', OWNERS),
+  endAccount: remove('clubs/:clubId/accounts/:accountId', OWNERS),
+  invitations: get<InvitationReply[]>()('clubs/:clubId/invitations', OWNERS),
+  invite: put<InvitationBody, InvitationReply>()('clubs/:clubId/invitations/:invitationId', OWNERS),
+  endInvitation: remove('clubs/:clubId/invitations/:invitationId', OWNERS),
+  devices: get<DeviceReply[]>()('clubs/:clubId/devices', EVERYBODY),
+  endDevice: remove('clubs/:clubId/devices/:deviceId', EVERYBODY),
+  beFloorDevice: put<FloorDeviceBody, MeReply>()('clubs/:clubId/floor-device', COACHES),
 
-  athleteCare: get<AthleteCareReply>()('clubs/:clubId/athletes/:athleteId/care'),
-  sayCare: put<CareBody, CareReply>()('clubs/:clubId/care/:careId'),
+  people: get<PersonReply[]>()('clubs/:clubId/athletes', CREW_AND_OWN),
+  addAthletes: put<AthletesBody, PersonReply[]>()('clubs/:clubId/athletes', COACHES),
+  saveAthlete: put<AthleteBody, PersonReply>()('clubs/:clubId/athletes/:athleteId', COACHES),
+  workOn: put<WorksOnBody, PersonReply>()('clubs/:clubId/athletes/:athleteId/works-on', CREW),
+  watch: put<WatchedBody, PersonReply>()('clubs/:clubId/athletes/:athleteId/watched', CREW),
+  faultsLately: get<FaultCountReply[]>()('clubs/:clubId/faults', CREW),
+  archiveAthlete: put<ArchivedBody, PersonReply>()(
+    'clubs/:clubId/athletes/:athleteId/archived',
+    COACHES,
+  ),
 
-  groups: get<GroupReply[]>()('clubs/:clubId/groups'),
-  saveGroup: put<GroupBody, GroupReply>()('clubs/:clubId/groups/:groupId'),
-  removeGroup: remove('clubs/:clubId/groups/:groupId'),
-  plans: get<PlanReply[]>()('clubs/:clubId/plans'),
-  plan: get<PlanReply>()('clubs/:clubId/plans/:planId'),
-  savePlan: put<PlanBody, PlanReply>()('clubs/:clubId/plans/:planId'),
-  removePlan: remove('clubs/:clubId/plans/:planId'),
+  athleteCare: get<AthleteCareReply>()('clubs/:clubId/athletes/:athleteId/care', COACHES_AND_OWN),
+  sayCare: put<CareBody, CareReply>()('clubs/:clubId/care/:careId', COACHES),
 
-  programmes: get<ProgrammeReply[]>()('clubs/:clubId/programmes'),
-  saveProgramme: put<ProgrammeBody, ProgrammeReply>()('clubs/:clubId/programmes/:programmeId'),
-  removeProgramme: remove('clubs/:clubId/programmes/:programmeId'),
+  groups: get<GroupReply[]>()('clubs/:clubId/groups', FLOOR),
+  saveGroup: put<GroupBody, GroupReply>()('clubs/:clubId/groups/:groupId', CREW),
+  removeGroup: remove('clubs/:clubId/groups/:groupId', COACHES),
+  plans: get<PlanReply[]>()('clubs/:clubId/plans', FLOOR),
+  plan: get<PlanReply>()('clubs/:clubId/plans/:planId', FLOOR),
+  savePlan: put<PlanBody, PlanReply>()('clubs/:clubId/plans/:planId', CREW),
+  removePlan: remove('clubs/:clubId/plans/:planId', COACHES),
 
-  heldSessions: get<HeldSessionReply[]>()('clubs/:clubId/held-sessions'),
-  heldSession: get<HeldSessionReply>()('clubs/:clubId/held-sessions/:sessionId'),
-  holdSession: put<HeldSessionBody, HeldSessionReply>()('clubs/:clubId/held-sessions/:sessionId'),
-  sessionSets: get<SessionSetReply[]>()('clubs/:clubId/held-sessions/:sessionId/sets'),
-  removeSession: remove('clubs/:clubId/held-sessions/:sessionId'),
-  sessionNotes: get<SessionNoteReply[]>()('clubs/:clubId/session-notes'),
-  writeSessionNote: put<SessionNoteBody, SessionNoteReply>()('clubs/:clubId/session-notes/:noteId'),
-  homePractice: get<HomePracticeReply[]>()('clubs/:clubId/home-practice'),
+  programmes: get<ProgrammeReply[]>()('clubs/:clubId/programmes', CREW),
+  saveProgramme: put<ProgrammeBody, ProgrammeReply>()(
+    'clubs/:clubId/programmes/:programmeId',
+    COACHES,
+  ),
+  removeProgramme: remove('clubs/:clubId/programmes/:programmeId', COACHES),
+
+  heldSessions: get<HeldSessionReply[]>()('clubs/:clubId/held-sessions', CREW),
+  heldSession: get<HeldSessionReply>()('clubs/:clubId/held-sessions/:sessionId', CREW),
+  holdSession: put<HeldSessionBody, HeldSessionReply>()(
+    'clubs/:clubId/held-sessions/:sessionId',
+    CREW,
+  ),
+  sessionSets: get<SessionSetReply[]>()('clubs/:clubId/held-sessions/:sessionId/sets', CREW),
+  removeSession: remove('clubs/:clubId/held-sessions/:sessionId', COACHES),
+  sessionNotes: get<SessionNoteReply[]>()('clubs/:clubId/session-notes', CREW),
+  writeSessionNote: put<SessionNoteBody, SessionNoteReply>()(
+    'clubs/:clubId/session-notes/:noteId',
+    CREW,
+  ),
+  homePractice: get<HomePracticeReply[]>()('clubs/:clubId/home-practice', CREW_AND_OWN),
   writeHomePractice: put<HomePracticeBody, HomePracticeReply>()(
     'clubs/:clubId/home-practice/:practiceId',
+    CREW_AND_OWN,
   ),
-  loads: get<AthleteLoadReply[], LoadQuery>()('clubs/:clubId/loads'),
+  loads: get<AthleteLoadReply[], LoadQuery>()('clubs/:clubId/loads', CREW),
 
-  squad: get<SquadLineReply[]>()('clubs/:clubId/squad'),
-  standings: get<StandingReply[]>()('clubs/:clubId/standings'),
+  squad: get<SquadLineReply[]>()('clubs/:clubId/squad', EVERYBODY),
+  standings: get<StandingReply[]>()('clubs/:clubId/standings', CREW),
   drillSetup: get<DrillSetupReply, DrillSetupQuery>()(
     'clubs/:clubId/athletes/:athleteId/drill-setup',
+    EVERYBODY,
   ),
-  course: get<AthleteCourseReply>()('clubs/:clubId/athletes/:athleteId/course'),
-  athleteReps: get<AthleteRepsReply, PoolQuery>()('clubs/:clubId/athletes/:athleteId/reps'),
+  course: get<AthleteCourseReply>()('clubs/:clubId/athletes/:athleteId/course', CREW_AND_OWN),
+  athleteReps: get<AthleteRepsReply, PoolQuery>()(
+    'clubs/:clubId/athletes/:athleteId/reps',
+    CREW_AND_OWN,
+  ),
 
-  library: get<PatternLineReply[]>()('clubs/:clubId/patterns'),
-  pattern: get<PatternReply>()('clubs/:clubId/patterns/:patternId'),
-  patternVersion: get<PatternReply>()('clubs/:clubId/patterns/:patternId/versions/:version'),
+  library: get<PatternLineReply[]>()('clubs/:clubId/patterns', EVERYBODY),
+  pattern: get<PatternReply>()('clubs/:clubId/patterns/:patternId', EVERYBODY),
+  patternVersion: get<PatternReply>()(
+    'clubs/:clubId/patterns/:patternId/versions/:version',
+    EVERYBODY,
+  ),
   savePattern: put<PatternBody, PatternReply>()(
     'clubs/:clubId/patterns/:patternId/versions/:version',
+    COACHES,
   ),
-  archivePattern: put<ArchivedBody, ArchivedBody>()('clubs/:clubId/patterns/:patternId/archived'),
-  patternSchema: get<object>()('pattern.schema.json'),
+  archivePattern: put<ArchivedBody, ArchivedBody>()(
+    'clubs/:clubId/patterns/:patternId/archived',
+    COACHES,
+  ),
+  patternSchema: get<object>()('pattern.schema.json', ANYONE),
 
-  review: get<SetReviewReply>()('clubs/:clubId/sets/:setId'),
-  recordSet: put<DrillSetBody, DrillSetReply>()('clubs/:clubId/sets/:setId'),
-  endSet: put<SetEndBody, DrillSetReply>()('clubs/:clubId/sets/:setId/end'),
-  recordRep: put<RepBody, RepReply>()('clubs/:clubId/sets/:setId/reps/:repId'),
-  writeNote: put<SetNoteBody, SetNoteReply>()('clubs/:clubId/notes/:noteId'),
+  review: get<SetReviewReply>()('clubs/:clubId/sets/:setId', CREW_AND_OWN),
+  recordSet: put<DrillSetBody, DrillSetReply>()('clubs/:clubId/sets/:setId', EVERYBODY),
+  endSet: put<SetEndBody, DrillSetReply>()('clubs/:clubId/sets/:setId/end', EVERYBODY),
+  recordRep: put<RepBody, RepReply>()('clubs/:clubId/sets/:setId/reps/:repId', EVERYBODY),
+  writeNote: put<SetNoteBody, SetNoteReply>()('clubs/:clubId/notes/:noteId', CREW),
 
-  ladder: get<LadderReply>()('clubs/:clubId/patterns/:patternId/ladder'),
-  athleteLadder: get<AthleteLadderReply>()('clubs/:clubId/patterns/:patternId/ladder/:athleteId'),
-  saveLadder: put<LadderBody, LadderBody>()('clubs/:clubId/ladders/:ladderId'),
-  saveOwnLimits: put<OwnLadderBody, OwnLadderBody>()('clubs/:clubId/own-ladders/:ladderId'),
-  move: put<RungMoveBody, RungMoveReply>()('clubs/:clubId/moves/:moveId'),
-  moveEvidence: get<MoveEvidenceReply>()('clubs/:clubId/moves/:moveId'),
+  ladder: get<LadderReply>()('clubs/:clubId/patterns/:patternId/ladder', CREW),
+  athleteLadder: get<AthleteLadderReply>()(
+    'clubs/:clubId/patterns/:patternId/ladder/:athleteId',
+    CREW_AND_OWN,
+  ),
+  saveLadder: put<LadderBody, LadderBody>()('clubs/:clubId/ladders/:ladderId', COACHES),
+  saveOwnLimits: put<OwnLadderBody, OwnLadderBody>()(
+    'clubs/:clubId/own-ladders/:ladderId',
+    COACHES,
+  ),
+  move: put<RungMoveBody, RungMoveReply>()('clubs/:clubId/moves/:moveId', CREW),
+  moveEvidence: get<MoveEvidenceReply>()('clubs/:clubId/moves/:moveId', CREW_AND_OWN),
 
-  unreadable: get<UnreadableReply[]>()('clubs/:clubId/unreadable'),
-  takeOutSet: remove('clubs/:clubId/sets/:setId'),
-  takeOutAthlete: remove('clubs/:clubId/athletes/:athleteId'),
-  takeOutCare: remove('clubs/:clubId/care/:careId'),
-  takeOutVersion: remove('clubs/:clubId/patterns/:patternId/versions/:version'),
+  unreadable: get<UnreadableReply[]>()('clubs/:clubId/unreadable', COACHES),
+  takeOutSet: remove('clubs/:clubId/sets/:setId', COACHES),
+  takeOutAthlete: remove('clubs/:clubId/athletes/:athleteId', COACHES),
+  takeOutCare: remove('clubs/:clubId/care/:careId', COACHES),
+  takeOutVersion: remove('clubs/:clubId/patterns/:patternId/versions/:version', COACHES),
 
-  importSets: put<ImportBody, ImportReply>()('clubs/:clubId/imports/:importId'),
-  importProgress: get<ImportReply>()('clubs/:clubId/imports/:importId'),
-  clubFile: get<Blob>()('clubs/:clubId/club.zip'),
-  athleteFile: get<string>()('clubs/:clubId/athletes/:athleteId/everything.json'),
-  repsOfSet: get<string>()('clubs/:clubId/sets/:setId/reps.csv'),
-  repsOfClub: get<string>()('clubs/:clubId/reps.csv'),
-  athletesOfClub: get<string>()('clubs/:clubId/athletes.csv'),
-  setsOfClub: get<string>()('clubs/:clubId/sets.csv'),
-  repDictionary: get<string>()('reps-dictionary.csv'),
-  setDictionary: get<string>()('sets-dictionary.csv'),
+  importSets: put<ImportBody, ImportReply>()('clubs/:clubId/imports/:importId', COACHES),
+  importProgress: get<ImportReply>()('clubs/:clubId/imports/:importId', COACHES),
+  clubFile: get<Blob>()('clubs/:clubId/club.zip', OWNERS),
+  athleteFile: get<string>()('clubs/:clubId/athletes/:athleteId/everything.json', COACHES_AND_OWN),
+  repsOfSet: get<string>()('clubs/:clubId/sets/:setId/reps.csv', CREW),
+  repsOfClub: get<string>()('clubs/:clubId/reps.csv', COACHES),
+  athletesOfClub: get<string>()('clubs/:clubId/athletes.csv', COACHES),
+  setsOfClub: get<string>()('clubs/:clubId/sets.csv', COACHES),
+  repDictionary: get<string>()('reps-dictionary.csv', ANYONE),
+  setDictionary: get<string>()('sets-dictionary.csv', ANYONE),
 } as const;

@@ -8,7 +8,16 @@ type Class = new () => object;
 
 /** What a person or a program may send; everything below them is looked at as well. */
 const TAKEN: readonly Class[] = [
+  contract.AcceptBody,
+  contract.AccountBody,
   contract.ArchivedBody,
+  contract.FloorDeviceBody,
+  contract.InvitationBody,
+  contract.OwnerBody,
+  contract.PasswordBody,
+  contract.SignInBody,
+  contract.TokenBody,
+  contract.TryRoleBody,
   contract.ClubFileHead,
   ...Object.values(contract.CLUB_LISTS),
   contract.AthleteBody,

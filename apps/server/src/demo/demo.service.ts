@@ -5,6 +5,8 @@ import type { ClubReply } from '@orthokin/contract';
 import { DEMO_CLUB_ID } from '@orthokin/core/people';
 import { Club } from '../domains/clubs/club.entity.js';
 import { DATABASE_URL } from '../platform/database/database-url.js';
+import { unknown } from '../platform/http/refusals.js';
+import { withinClub } from '../platform/auth/scope.js';
 import { LongWork } from '../platform/work/long-work.js';
 
 /** Built code, also where this file is read as it was written. */
@@ -28,9 +30,13 @@ export class DemoService implements OnModuleDestroy {
 
   /** The demo club, made anew where it is not there; what was timed in it stays where it is. */
   async bring(): Promise<ClubReply> {
-    const there = await this.em.findOne(Club, { clubId: DEMO_CLUB_ID });
+    const find = () =>
+      withinClub(DEMO_CLUB_ID, () => this.em.fork().findOne(Club, { clubId: DEMO_CLUB_ID }));
+    const there = await find();
     if (there) return there;
     await this.work.run<null>('demo', {});
-    return this.em.fork().findOneOrFail(Club, { clubId: DEMO_CLUB_ID });
+    const made = await find();
+    if (!made) throw unknown('clubId', DEMO_CLUB_ID, 'a club');
+    return made;
   }
 }

@@ -1,6 +1,7 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { squadForm, type SquadForm } from '@orthokin/core/stats';
+import { seeingWholeClub } from '../platform/auth/walls.js';
 import { CourseSetsService } from './course-sets.service.js';
 import type { SquadFormRow } from './squad-form.entity.js';
 
@@ -42,7 +43,8 @@ export class SquadFormsService {
       ]);
       const kept = await this.kept(clubId, now);
       if (kept) return kept;
-      const courses = await this.courses.since(clubId, squadSince(now));
+      // It is the squad's, whoever asks for it.
+      const courses = await seeingWholeClub(em, () => this.courses.since(clubId, squadSince(now)));
       const form = squadForm([...courses.values()]);
       if (club.length > 0)
         await em.execute(

@@ -5,6 +5,7 @@ import type { ImportBody, ImportReply, ImportSet, RefusalReply } from '@orthokin
 import type { Problem } from '@orthokin/core/result';
 import { Club } from '../domains/clubs/club.entity.js';
 import { DrillsService } from '../domains/drills/drills.service.js';
+import { withinClub } from '../platform/auth/scope.js';
 import { refuseWith, unknown } from '../platform/http/refusals.js';
 import { Jobs } from '../platform/jobs/jobs.js';
 import { insertOnce } from '../platform/storage/insert-once.js';
@@ -49,10 +50,15 @@ export class ImportsService {
     private readonly jobs: Jobs,
   ) {
     jobs.does(JOB, {
-      // A job has no request around it, and needs what is read in it to itself all the same.
-      work: (asked) => RequestContext.create(em, () => this.store(asked as Asked)),
-      gaveUp: (asked) => this.mark(asked as Asked, { state: 'given up' }),
+      work: (asked) => this.aside(asked as Asked, () => this.store(asked as Asked)),
+      gaveUp: (asked) =>
+        this.aside(asked as Asked, () => this.mark(asked as Asked, { state: 'given up' })),
     });
+  }
+
+  /** A job has no request around it: it needs what is read in it to itself, and the rows of its club, all the same. */
+  private aside(asked: Asked, work: () => Promise<void>): Promise<void> {
+    return withinClub(asked.clubId, () => RequestContext.create(this.em, work));
   }
 
   /** Takes an import on, from its bytes as they come. Sent again it changes nothing. */

@@ -7,6 +7,7 @@ import {
   SquadLineReply,
 } from '@orthokin/contract';
 import { ROUTES } from '@orthokin/contract/routes';
+import { scopeNow, withinClub } from '../platform/auth/scope.js';
 import { Serves } from '../platform/http/serves.js';
 import { SquadLinesService } from '../derived/squad-lines.service.js';
 import { DrillSetupService } from './drill-setup.service.js';
@@ -19,8 +20,12 @@ export class SquadController {
   ) {}
 
   @Serves(ROUTES.squad, { gives: SquadLineReply, each: true })
-  all(@Param() { clubId }: ClubPath): Promise<SquadLineReply[]> {
-    return this.lines.of(clubId);
+  async all(@Param() { clubId }: ClubPath): Promise<SquadLineReply[]> {
+    const { athleteIds } = scopeNow();
+    if (athleteIds === null) return this.lines.of(clubId);
+    // What is claimed of one is held against the claims of all: an athlete is told what the coach is.
+    const all = await withinClub(clubId, () => this.lines.of(clubId));
+    return all.filter(({ athlete }) => athleteIds.includes(athlete.id));
   }
 
   @Serves(ROUTES.drillSetup, { gives: DrillSetupReply })

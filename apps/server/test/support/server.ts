@@ -1,3 +1,6 @@
+import { rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import type { AddressInfo } from 'node:net';
 import type { Server } from 'node:http';
 import { MikroORM } from '@mikro-orm/postgresql';
@@ -28,12 +31,21 @@ export async function onCluster(sql: string): Promise<void> {
   await orm.close();
 }
 
+/** How a database is reached by who owns its tables, and by who serves them. */
+export function urlsOf(databaseUrl: string): { databaseUrl: string; servingUrl: string } {
+  const serving = new URL(process.env['TEST_SERVING_URL'] ?? '');
+  serving.pathname = new URL(databaseUrl).pathname;
+  return { databaseUrl, servingUrl: serving.href };
+}
+
 /** A server over HTTP on a fresh database of its own, with the demo club in it. */
 export class TestServer {
   private constructor(
     readonly app: INestApplication,
     readonly databaseUrl: string,
     readonly clubId: string,
+    /** Where its letters lie. */
+    readonly outbox: string,
   ) {}
 
   /** `daysAgo` lets the demo's weeks end so long ago: there is room for days after them, up to today. */
@@ -43,16 +55,17 @@ export class TestServer {
     await onCluster(`create database ${name}${template ? ` template ${template}` : ''}`);
     const url = new URL(clusterUrl ?? '');
     url.pathname = name;
-    const settings = { databaseUrl: url.href, host: '127.0.0.1', port: 0 } as const;
+    const settings = { ...urlsOf(url.href), host: '127.0.0.1', port: 0 } as const;
     if (daysAgo > 0)
       jest.useFakeTimers({ now: Date.now() - daysAgo * DAY_MS, doNotFake: ALL_BUT_DATE });
     await prepare({ ...settings, demo: 'once' });
     jest.useRealTimers();
-    const app = await createApp({ ...settings, demo: 'none' });
+    const outbox = join(tmpdir(), name);
+    const app = await createApp({ ...settings, outbox, demo: 'none' });
     await app.listen(0, '127.0.0.1');
     const clubs = await request(app.getHttpServer()).get('/api/clubs');
     const [club] = clubs.body as ClubReply[];
-    return new TestServer(app, url.href, club?.clubId ?? '');
+    return new TestServer(app, url.href, club?.clubId ?? '', outbox);
   }
 
   get address(): string {
@@ -81,6 +94,7 @@ export class TestServer {
 
   async stop(): Promise<void> {
     await this.app.close();
+    await rm(this.outbox, { recursive: true, force: true });
     await onCluster(`drop database ${new URL(this.databaseUrl).pathname.slice(1)}`);
   }
 

@@ -17,7 +17,10 @@ export default async function loadTemplate() {
   await client.end();
   const url = new URL(cluster);
   url.pathname = TEMPLATE;
-  const settings = { databaseUrl: url.href, demo: 'once', host: '127.0.0.1', port: 0 };
+  const serving = new URL(process.env['TEST_SERVING_URL'] ?? '');
+  serving.pathname = TEMPLATE;
+  const urls = { databaseUrl: url.href, servingUrl: serving.href };
+  const settings = { ...urls, demo: 'once', host: '127.0.0.1', port: 0 };
   // In a process of its own: what the ORM leaves behind in this one is not of the tests' world.
   const { status } = spawnSync(
     process.execPath,

@@ -2,7 +2,12 @@ import type { QueryClient } from '@tanstack/react-query';
 
 /** What is read of a club is kept under keys that begin with the club, then the thing. */
 export const keys = {
+  me: ['me'] as const,
   clubs: ['clubs'] as const,
+  letIn: (clubId: string) => ['club', clubId, 'let in'] as const,
+  accounts: (clubId: string) => ['club', clubId, 'let in', 'accounts'] as const,
+  invitations: (clubId: string) => ['club', clubId, 'let in', 'invitations'] as const,
+  devices: (clubId: string) => ['club', clubId, 'let in', 'devices'] as const,
   club: (clubId: string) => ['club', clubId] as const,
   squad: (clubId: string) => ['club', clubId, 'squad'] as const,
   people: (clubId: string) => ['club', clubId, 'people'] as const,

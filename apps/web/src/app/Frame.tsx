@@ -1,4 +1,6 @@
-import { Moon, Sun } from 'lucide-react';
+import type { MeReply } from '@orthokin/contract';
+import { isFor, ROUTES } from '@orthokin/contract/routes';
+import { Moon, Sun, UserRound } from 'lucide-react';
 import {
   lazy,
   Suspense,
@@ -7,9 +9,10 @@ import {
   useSyncExternalStore,
   type ReactElement,
 } from 'react';
-import { Link, NavLink, Outlet, ScrollRestoration, useNavigate } from 'react-router';
+import { Link, NavLink, Outlet, ScrollRestoration, useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { ChosenClub, ClubContext, useClubs } from '../api/club.js';
+import { RoleContext, useMe } from '../api/me.js';
 import { useSending } from '../device/outbox-context.js';
 import { useRemembered } from '../device/useRemembered.js';
 import { onServerClock, serverAheadMs } from '../device/server-clock.js';
@@ -114,6 +117,14 @@ const Name = styled(NavLink)`
   text-decoration: none;
 `;
 
+const IconLink = styled(Link)`
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  min-width: 36px;
+  min-height: 44px;
+`;
+
 const Skip = styled.a`
   position: absolute;
   left: -999px;
@@ -172,13 +183,35 @@ function ClockOff(): ReactElement | null {
   );
 }
 
+const SignInPage = lazy(async () => ({
+  default: (await import('./accounts/SignInPage.js')).SignInPage,
+}));
 const WelcomePage = lazy(async () => ({
   default: (await import('./welcome/WelcomePage.js')).WelcomePage,
 }));
 
+/**
+ * Whether a device that is signed in to nothing is to be asked who it is: it opened a club that is not
+ * open now, or may not begin one of its own.
+ */
+const mustSignIn = ({ signedIn, isThisMachine }: MeReply, kept: string | null): boolean =>
+  !signedIn && (kept !== null || !isThisMachine);
+
+/** The places, each under a request that whoever goes there sends first. */
+const PLACES = [
+  ['/plan', ROUTES.plans, say('plan')],
+  ['/patterns', ROUTES.faultsLately, say('patterns')],
+  ['/floor', ROUTES.drillSetup, say('floor')],
+  ['/film', ROUTES.faultsLately, say('film')],
+  ['/review', ROUTES.standings, say('review')],
+  ['/ladder', ROUTES.ladder, say('ladder')],
+] as const;
+
 /** The shell round every place. */
 export function Frame(): ReactElement {
+  const me = useMe();
   const clubs = useClubs();
+  const error = me.error ?? clubs.error;
   const [theme, toggleTheme] = useTheme();
   const [kept, open] = useRemembered<string | null>('club', null);
   const [stop, setStop] = useRemembered<number | null>('walk', null);
@@ -189,10 +222,14 @@ export function Frame(): ReactElement {
     // What is remembered is kept the same way whenever it is.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [navigate]);
-  const chosen = clubs.data?.find(({ clubId }) => clubId === kept);
+  const { pathname } = useLocation();
+  const signedIn = me.data?.signedIn ?? null;
+  const wanted = signedIn?.clubId ?? kept;
+  const chosen = clubs.data?.find(({ clubId }) => clubId === wanted);
   // An address is opened in the first club on a device that has opened none. Where the one it opened is
   // gone it must not show another's people instead.
-  const club = chosen ?? (kept === null ? clubs.data?.[0] : undefined);
+  const club = me.data && (chosen ?? (wanted === null ? clubs.data?.[0] : undefined));
+  const role = signedIn?.role ?? 'owner';
   const choice = useMemo(
     () => ({ clubId: chosen?.clubId ?? null, open }),
     // What opens a club does the same whichever it was.
@@ -212,14 +249,13 @@ export function Frame(): ReactElement {
         </Name>
         <nav aria-label={say('places')}>
           <NavLink to="/" end>
-            {say('squad')}
+            {say(role === 'athlete' ? 'yours' : 'squad')}
           </NavLink>
-          <NavLink to="/plan">{say('plan')}</NavLink>
-          <NavLink to="/patterns">{say('patterns')}</NavLink>
-          <NavLink to="/floor">{say('floor')}</NavLink>
-          <NavLink to="/film">{say('film')}</NavLink>
-          <NavLink to="/review">{say('review')}</NavLink>
-          <NavLink to="/ladder">{say('ladder')}</NavLink>
+          {PLACES.filter(([, route]) => isFor(route, role)).map(([to, , name]) => (
+            <NavLink key={to} to={to}>
+              {name}
+            </NavLink>
+          ))}
         </nav>
         <div className="end">
           <SessionRuns />
@@ -233,6 +269,11 @@ export function Frame(): ReactElement {
             </Link>
           )}
           <SendingWords />
+          {club && (
+            <IconLink to="/account" aria-label={say('whoComesIn')}>
+              <UserRound size={20} aria-hidden />
+            </IconLink>
+          )}
           <span className="keys">
             <Shortcuts onWalk={startWalk} />
           </span>
@@ -250,19 +291,31 @@ export function Frame(): ReactElement {
         <ChosenClub value={choice}>
           <StartWalk value={startWalk}>
             {club ? (
-              <ClubContext key={club.clubId} value={club}>
-                <FaultNames value={(fault) => faultWords(fault, club.faults).name}>
-                  <Outlet />
-                </FaultNames>
-              </ClubContext>
-            ) : clubs.data ? (
+              <RoleContext key={`${club.clubId} ${role}`} value={role}>
+                <ClubContext value={club}>
+                  <FaultNames value={(fault) => faultWords(fault, club.faults).name}>
+                    <Outlet />
+                  </FaultNames>
+                </ClubContext>
+              </RoleContext>
+            ) : clubs.data && me.data ? (
               <Suspense>
-                <WelcomePage />
+                {mustSignIn(me.data, kept) && pathname !== '/clubs' ? (
+                  <SignInPage />
+                ) : (
+                  <WelcomePage />
+                )}
               </Suspense>
             ) : (
               <Page name={say('noClub')}>
-                {clubs.error ? (
-                  <Failed error={clubs.error} again={() => void clubs.refetch()} />
+                {error ? (
+                  <Failed
+                    error={error}
+                    again={() => {
+                      void me.refetch();
+                      void clubs.refetch();
+                    }}
+                  />
                 ) : (
                   <Quiet>{say('openingClub')}</Quiet>
                 )}

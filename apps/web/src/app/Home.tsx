@@ -1,18 +1,18 @@
 import { lazy, Suspense, useContext, type ReactElement } from 'react';
 import { ChosenClub } from '../api/club.js';
+import { useRole } from '../api/me.js';
 import { SquadPage } from '../squad/SquadPage.js';
 
 const WelcomePage = lazy(async () => ({
   default: (await import('./welcome/WelcomePage.js')).WelcomePage,
 }));
 
-/** The squad of the club that was opened on this device; on the first opening, which it is to be. */
+const OwnHome = lazy(async () => ({ default: (await import('./accounts/OwnHome.js')).OwnHome }));
+
+/** The squad of the club that was opened on this device; for an athlete, what is theirs; on the first opening, which it is to be. */
 export function Home(): ReactElement {
   const { clubId } = useContext(ChosenClub);
-  if (clubId !== null) return <SquadPage />;
-  return (
-    <Suspense>
-      <WelcomePage />
-    </Suspense>
-  );
+  const role = useRole();
+  if (clubId !== null && role !== 'athlete') return <SquadPage />;
+  return <Suspense>{clubId === null ? <WelcomePage /> : <OwnHome />}</Suspense>;
 }

@@ -1,16 +1,24 @@
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/atkinson-hyperlegible-mono';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { Refused } from '../api/client.js';
+import { keys } from '../api/keys.js';
+import { isSignedOut } from '../api/me.js';
 import { GlobalStyle } from '../parts/GlobalStyle.js';
 import { PhaseDefs } from '../parts/phases.js';
 import { fetchPlacesAhead, router } from './routes.js';
 import { Sending } from './sending.js';
 
 const client = new QueryClient({
+  // The device was signed out, here or by an owner: who it is now says what is to be shown.
+  queryCache: new QueryCache({
+    onError: (error) => {
+      if (isSignedOut(error)) void client.invalidateQueries({ queryKey: keys.me });
+    },
+  }),
   defaultOptions: {
     queries: {
       staleTime: 5_000,

@@ -8,6 +8,12 @@ import { Opening } from './Opening.js';
 const welcome = async () => ({
   Component: (await import('./welcome/WelcomePage.js')).WelcomePage,
 });
+const account = async () => ({
+  Component: (await import('./accounts/AccountPage.js')).AccountPage,
+});
+const invited = async () => ({
+  Component: (await import('./accounts/InvitedPage.js')).InvitedPage,
+});
 const people = async () => ({ Component: (await import('../people/PeoplePage.js')).PeoplePage });
 const person = async () => ({ Component: (await import('../people/PersonPage.js')).PersonPage });
 const homeSheet = async () => ({
@@ -142,6 +148,12 @@ export const router = createBrowserRouter([
     hydrateFallbackElement: <Opening />,
   },
   {
+    path: '/invited',
+    lazy: invited,
+    errorElement: <Lost />,
+    hydrateFallbackElement: <Opening />,
+  },
+  {
     path: '/',
     element: <Frame />,
     errorElement: <Lost />,
@@ -149,6 +161,8 @@ export const router = createBrowserRouter([
     children: [
       { index: true, element: <Home /> },
       { path: 'clubs', lazy: welcome },
+      { path: 'account', lazy: account },
+      { path: 'sign-in', element: <Home /> },
       { path: 'plan', lazy: plans },
       { path: 'plan/weeks/:programmeId', lazy: weeks },
       { path: 'plan/held/:sessionId', lazy: held },

@@ -6,8 +6,8 @@ import { prune } from '../device/drill-log.js';
 import { Outbox, type Delivery } from '../device/outbox.js';
 import type { Outgoing } from '../device/store.js';
 
-/** A server that is merely busy will take it later. */
-const LATER = new Set([408, 429, 500]);
+/** A server that is merely busy will take it later, and one that knows nobody once somebody has signed in. */
+const LATER = new Set([401, 408, 429, 500]);
 
 /** A request that the server fails at so often will not be taken; what waits behind it must be sent. */
 const MOST_FAILURES = 6;

@@ -92,3 +92,16 @@ export {
 } from './build.js';
 export { DEMO_CLUB_ID } from './demo-club.js';
 export { RETURN_STEPS, returnLadder, type ReturnStep } from './return-ladder.js';
+export {
+  INVITATION_DAYS,
+  LONGEST_DEVICE_NAME,
+  LONGEST_EMAIL,
+  MOST_OWN_ATHLETES,
+  PASSWORD_LENGTH,
+  PERSON_ROLES,
+  ROLES,
+  weakPassword,
+  type PersonRole,
+  type Role,
+  type WeakPassword,
+} from './roles.js';

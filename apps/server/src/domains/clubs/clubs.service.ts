@@ -1,14 +1,29 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { ClubBody, ClubReply } from '@orthokin/contract';
+import { callerNow } from '../../platform/auth/caller.js';
+import { withinClub } from '../../platform/auth/scope.js';
 import { Club } from './club.entity.js';
 
 @Injectable()
 export class ClubsService {
   constructor(private readonly em: EntityManager) {}
 
-  all(): Promise<ClubReply[]> {
-    return this.em.find(Club, {}, { orderBy: { name: 'asc', clubId: 'asc' } });
+  /** Those that the caller may open: the one they are signed in to, or, on this machine, those without an owner. */
+  async all(): Promise<ClubReply[]> {
+    const { signedIn, isThisMachine } = callerNow();
+    if (signedIn) {
+      const { clubId } = signedIn;
+      return withinClub(clubId, () => this.em.fork().find(Club, { clubId }));
+    }
+    return isThisMachine ? this.open() : [];
+  }
+
+  /** Clubs without an owner, by name. */
+  open(): Promise<ClubReply[]> {
+    return this.em.execute<ClubReply[]>(
+      `select club_id as "clubId", name, sport, unit, faults from open_clubs() order by name, club_id`,
+    );
   }
 
   /** Begins a club, or calls it anew: what was said last stands. */

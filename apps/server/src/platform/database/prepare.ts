@@ -1,8 +1,7 @@
 import { MikroORM, type EntityManager } from '@mikro-orm/postgresql';
+import { DatabaseRefusal } from './database-refusal.js';
 import { ormOptions, type Tables } from './orm-options.js';
-
-/** The database cannot be used; the message says what to do. */
-export class DatabaseRefusal extends Error {}
+import { letServe } from './serving-role.js';
 
 const OLDEST_VERSION = 140_000;
 /** Any number of our own: two servers starting at once must not migrate at the same time. */
@@ -35,7 +34,7 @@ async function checkVersion(orm: MikroORM): Promise<void> {
  * for several processes at once.
  */
 export async function prepareDatabase(
-  databaseUrl: string,
+  { databaseUrl, servingUrl }: { readonly databaseUrl: string; readonly servingUrl: string },
   tables: Tables,
   fill: (em: EntityManager) => Promise<void> = () => Promise.resolve(),
 ): Promise<void> {
@@ -47,6 +46,7 @@ export async function prepareDatabase(
       await orm.migrator.up();
     });
     await fill(orm.em.fork());
+    await letServe(orm.em.fork(), servingUrl);
   } finally {
     await orm.close();
   }

@@ -6,6 +6,7 @@ import {
   MikroOrmHealthIndicator,
   type HealthCheckResult,
 } from '@nestjs/terminus';
+import { MayBeAsked } from '../auth/may-ask.guard.js';
 
 const DATABASE_TIMEOUT_MS = 2000;
 /** A database on a disk fuller than this will soon not write. */
@@ -20,6 +21,7 @@ export class HealthController {
   ) {}
 
   @Get()
+  @MayBeAsked('anyone')
   @HealthCheck()
   check(): Promise<HealthCheckResult> {
     return this.health.check([

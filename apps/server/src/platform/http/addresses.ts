@@ -12,6 +12,12 @@ const nameIn = (address: string): string | null => {
   }
 };
 
+interface Listening {
+  readonly host: string;
+  readonly port?: number;
+  readonly publicAddress?: string | null;
+}
+
 /**
  * The names this server may be called by. A page elsewhere can lead any name of its own to a loopback
  * address (DNS rebinding): the browser then takes that page for ours, and only the name tells.
@@ -19,10 +25,13 @@ const nameIn = (address: string): string | null => {
 export class Addresses {
   private readonly names: ReadonlySet<string>;
   private readonly publicOrigin: string | null;
+  /** How the app is reached, for links that leave it. */
+  readonly usual: string;
 
   /** `host` is what is listened on; `publicAddress` how a proxy in front is reached, if there is one. */
-  constructor({ host, publicAddress = null }: { host: string; publicAddress?: string | null }) {
+  constructor({ host, port = 0, publicAddress = null }: Listening) {
     this.publicOrigin = publicAddress === null ? null : new URL(publicAddress).origin;
+    this.usual = this.publicOrigin ?? `http://${host}:${port}`;
     const own = Object.values(networkInterfaces()).flatMap((each) => each ?? []);
     const shown = (address: string, family: string) =>
       family === 'IPv6' ? `[${address}]` : address;

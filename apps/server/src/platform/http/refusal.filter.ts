@@ -50,6 +50,8 @@ function ofExpress({ status, type = '', limit, message }: HttpError): RefusalRep
 const AWAY = /^(08|53|57P|58)|^(ECONNREFUSED|ECONNRESET|ENOTFOUND|EPIPE|ETIMEDOUT)$/;
 /** What a value made the database refuse: it is no text, no number, no date there. */
 const UNFIT = /^22/;
+/** A policy of the database refused a row. */
+const NOT_SHOWN = '42501';
 const UNFINISHED = 'The work could not be finished; nothing was changed. Try again.';
 
 const codeOf = (error: unknown): string =>
@@ -73,6 +75,11 @@ function ofDatabase(error: unknown): RefusalReply | null {
     };
   if (error instanceof DeadlockException || codeOf(error) === '40001')
     return { statusCode: HttpStatus.SERVICE_UNAVAILABLE, message: UNFINISHED, problems: [] };
+  // The second wall: what is not theirs is not there.
+  if (codeOf(error) === NOT_SHOWN)
+    return reply(HttpStatus.NOT_FOUND, {
+      ...{ field: 'id', given: 'an id', allowed: 'the id of something of yours' },
+    });
   // It was there when it was looked for, and gone when it was to be held.
   if (error instanceof NotFoundError)
     return reply(HttpStatus.NOT_FOUND, {

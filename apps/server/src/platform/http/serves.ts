@@ -1,5 +1,6 @@
 import { applyDecorators, Delete, Get, Post, Put, type Type } from '@nestjs/common';
 import type { Method, Route } from '@orthokin/contract/routes';
+import { MayBeAsked } from '../auth/may-ask.guard.js';
 import { Gives, Takes } from './openapi.js';
 
 const METHODS: Readonly<Record<Method, (path: string) => MethodDecorator>> = {
@@ -21,14 +22,15 @@ interface Classes<Takes, Gives> {
 
 /**
  * Serves a route of the table: its method and path, and the classes that its body and reply are
- * described and checked by. They must be what the table says.
+ * described and checked by. They must be what the table says; so is who may send it.
  */
 export function Serves<Path extends string, Body, Query, Reply>(
-  { method, path }: Route<Path, Body, Query, Reply>,
+  { method, path, may }: Route<Path, Body, Query, Reply>,
   { takes, gives, each = false }: Classes<Body, Reply> = {},
 ): MethodDecorator {
   return applyDecorators(
     METHODS[method](path),
+    MayBeAsked(may),
     ...(takes ? [Takes(takes)] : []),
     ...(gives ? [Gives(gives, { each })] : []),
   );

@@ -8,6 +8,7 @@ import {
 } from '@nestjs/common';
 import PgBoss from 'pg-boss';
 import { DATABASE_URL } from '../database/database-url.js';
+import { JOBS_SCHEMA } from '../database/serving-role.js';
 
 /** A job that was begun by a process which is gone is begun anew after this, s. */
 const GIVEN_UP_AFTER_S = 60;
@@ -33,7 +34,11 @@ export class Jobs implements OnModuleInit, OnApplicationBootstrap, OnModuleDestr
   private readonly doing = new Map<string, Doing>();
 
   constructor(@Inject(DATABASE_URL) databaseUrl: string) {
-    this.boss = new PgBoss({ connectionString: databaseUrl, max: CONNECTIONS, schema: 'jobs' });
+    this.boss = new PgBoss({
+      connectionString: databaseUrl,
+      max: CONNECTIONS,
+      schema: JOBS_SCHEMA,
+    });
     this.boss.on('error', (error) => this.log.warn({ error: error.name }));
   }
 

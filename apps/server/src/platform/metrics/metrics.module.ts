@@ -5,6 +5,7 @@ import { ApiOkResponse } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
 import { collectDefaultMetrics, Histogram, Registry } from 'prom-client';
 import { finalize, type Observable } from 'rxjs';
+import { MayBeAsked } from '../auth/may-ask.guard.js';
 
 /** Figures of this process: memory, event loop, and how long each route takes. */
 @Injectable()
@@ -50,8 +51,9 @@ class Measuring implements NestInterceptor {
 class MetricsController {
   constructor(private readonly metrics: Metrics) {}
 
-  /** In the text format that common monitoring reads. */
+  /** In the text format that common monitoring reads; for a program on this machine. */
   @Get()
+  @MayBeAsked('this machine')
   @Header('Content-Type', 'text/plain; version=0.0.4; charset=utf-8')
   @ApiOkResponse({ content: { 'text/plain': { schema: { type: 'string' } } } })
   all(): Promise<string> {

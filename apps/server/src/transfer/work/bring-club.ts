@@ -13,6 +13,7 @@ import { validateSync } from 'class-validator';
 import { Club } from '../../domains/clubs/club.entity.js';
 import type { ClubPart } from '../../domains/club-part.js';
 import { ReplacingEachOther } from '../../domains/drills/drills.part.js';
+import { withinClub } from '../../platform/auth/scope.js';
 import { MOST_PROBLEMS, shapeProblems } from '../../platform/http/shape.js';
 import { CLUB_LIST_NAMES, CLUB_PARTS } from '../parts.js';
 import { checkRow } from './check-row.js';
@@ -39,18 +40,20 @@ export async function bringClub(em: EntityManager, path: string): Promise<ClubRe
     };
     const rowsOf = (list: ClubList): AsyncIterable<unknown> =>
       head.version === 1 ? Readable.from(listIn(lists, list)) : rowsIn(zip, list);
-    await em.transactional(async (tx) => {
-      if (await tx.findOne(Club, { clubId }))
-        throw new Unreadable(
-          unreadable('club.clubId', clubId, 'a club that is not here: wipe this one first')
-            .problems,
-          409,
-        );
-      await tx.insert(Club, club);
-      const known = new Known();
-      for (const list of CLUB_LIST_NAMES)
-        await bringList(tx, clubId, CLUB_PARTS[list], rowsOf(list), known);
-    });
+    await withinClub(clubId, () =>
+      em.transactional(async (tx) => {
+        if (await tx.findOne(Club, { clubId }))
+          throw new Unreadable(
+            unreadable('club.clubId', clubId, 'a club that is not here: wipe this one first')
+              .problems,
+            409,
+          );
+        await tx.insert(Club, club);
+        const known = new Known();
+        for (const list of CLUB_LIST_NAMES)
+          await bringList(tx, clubId, CLUB_PARTS[list], rowsOf(list), known);
+      }),
+    );
     return club;
   } finally {
     zip.close();

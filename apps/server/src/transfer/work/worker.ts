@@ -6,6 +6,8 @@ import { workerData } from 'node:worker_threads';
 import { EntityManager } from '@mikro-orm/postgresql';
 import type { INestApplicationContext } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
+import { withinClub } from '../../platform/auth/scope.js';
+import { buildWalls } from '../../platform/auth/walls.js';
 import type { WorkAnswer } from '../../platform/work/long-work.js';
 import { TablesService } from '../tables.service.js';
 import { bringClub } from './bring-club.js';
@@ -28,7 +30,10 @@ const services = (): Promise<INestApplicationContext> =>
   (started ??= NestFactory.createApplicationContext(
     WorkerModule.with(workerData as { databaseUrl: string }),
     { logger: false },
-  ));
+  ).then((app) => {
+    buildWalls(app.get(EntityManager));
+    return app;
+  }));
 
 const write = (text: AsyncIterable<string>, path: string): Promise<void> =>
   pipeline(Readable.from(text), createWriteStream(path));
@@ -42,10 +47,13 @@ type Doing = {
 };
 
 const DOING: Doing = {
-  takeClub: ({ clubId, path }, em, tables) => takeClub(em, tables, clubId, path),
+  takeClub: ({ clubId, path }, em, tables) =>
+    withinClub(clubId, () => takeClub(em, tables, clubId, path)),
   bringClub: ({ path }, em) => bringClub(em, path),
-  repsTable: ({ clubId, path }, _em, tables) => write(tables.repsOfClub(clubId), path),
-  setsTable: ({ clubId, path }, _em, tables) => write(tables.setsOfClub(clubId), path),
+  repsTable: ({ clubId, path }, _em, tables) =>
+    withinClub(clubId, () => write(tables.repsOfClub(clubId), path)),
+  setsTable: ({ clubId, path }, _em, tables) =>
+    withinClub(clubId, () => write(tables.setsOfClub(clubId), path)),
 };
 
 /** One task, by the pool that this thread is of. */

@@ -1,15 +1,17 @@
 import type { ClubReply } from '@orthokin/contract';
 import { lazy, Suspense, useContext, useState, type ReactElement } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import styled from 'styled-components';
-import { DEMO_CLUB_ID } from '@orthokin/core/people';
+import { DEMO_CLUB_ID, ROLES } from '@orthokin/core/people';
 import { ChosenClub, useBringDemo, useClubs, useThrowDemoAway } from '../../api/club.js';
+import { useMe, useTryRole } from '../../api/me.js';
 import { remembered } from '../../device/preferences.js';
 import { Button } from '../../parts/Button.js';
 import { Failed, Notice } from '../../parts/Notice.js';
-import { Headline, Page, Quiet } from '../../parts/Text.js';
+import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, NARROW } from '../../parts/tokens.js';
 import { say } from '../../words/people.js';
+import { roleWords } from '../../words/account.js';
 import { StartWalk } from '../walk.js';
 import { BeginClub } from './BeginClub.js';
 
@@ -93,14 +95,39 @@ function Demo({ name }: { name: string | null }) {
   );
 }
 
+/** The demo as somebody else sees it. */
+function TryRoles() {
+  const tries = useTryRole();
+  const navigate = useNavigate();
+  return (
+    <section style={{ marginTop: 34 }}>
+      <Heading>{say('tryRoles')}</Heading>
+      <div style={{ display: 'flex', flexWrap: 'wrap', gap: 10 }}>
+        {ROLES.map((role) => (
+          <Button
+            key={role}
+            isDisabled={tries.isPending}
+            onPress={() => tries.mutate(role, { onSuccess: () => void navigate('/') })}
+          >
+            {roleWords(role)}
+          </Button>
+        ))}
+      </div>
+      {tries.error && <Notice>{tries.error.message}</Notice>}
+    </section>
+  );
+}
+
 /** The first opening, and the way from club to club. */
 export function WelcomePage(): ReactElement {
+  const me = useMe();
   const clubs = useClubs();
   const { clubId: openId, open } = useContext(ChosenClub);
   const navigate = useNavigate();
   const [begins, setBegins] = useState(false);
   const startWalk = useContext(StartWalk);
   const all = clubs.data;
+  const mayBegin = me.data?.isThisMachine ?? false;
   if (!all)
     return (
       <Page name={say('clubs')}>
@@ -138,16 +165,26 @@ export function WelcomePage(): ReactElement {
               </Button>
             </li>
           ))}
-          <li>
-            <div>
-              <strong>{say('beginOwn')}</strong>
-              <small>{say('beginMeans')}</small>
-            </div>
-            {!begins && <Button onPress={() => setBegins(true)}>{say('beginOwn')}</Button>}
-          </li>
+          {mayBegin && (
+            <li>
+              <div>
+                <strong>{say('beginOwn')}</strong>
+                <small>{say('beginMeans')}</small>
+              </div>
+              {!begins && <Button onPress={() => setBegins(true)}>{say('beginOwn')}</Button>}
+            </li>
+          )}
         </List>
-        {(begins || all.length === 0) && <BeginClub />}
-        <Demo name={all.find(({ clubId }) => clubId === DEMO_CLUB_ID)?.name ?? null} />
+        {mayBegin && (begins || all.length === 0) && <BeginClub />}
+        {me.data && !me.data.signedIn && (
+          <p style={{ marginTop: 22 }}>
+            <Link to="/sign-in">{say('signInToClub')}</Link>
+          </p>
+        )}
+        {me.data?.canTryRoles && <TryRoles />}
+        {mayBegin && (
+          <Demo name={all.find(({ clubId }) => clubId === DEMO_CLUB_ID)?.name ?? null} />
+        )}
         {all.length === 0 && (
           <section style={{ marginTop: 34 }}>
             <Quiet>{say('bringFile')}</Quiet>

@@ -11,6 +11,9 @@ interface Words {
   /** More than one line to write on. */
   readonly rows?: number;
   readonly autoFocus?: boolean;
+  /** What is typed, for keyboards and for what keeps passwords. */
+  readonly type?: 'text' | 'email' | 'password';
+  readonly autoComplete?: string;
 }
 
 /** Words; taken when the field is left or Enter is pressed. Empty stays as it was where `required`. */

@@ -1,4 +1,6 @@
 export const app = {
+  yours: 'Yours',
+  whoComesIn: 'Who comes in',
   firstMove: 'first move',
   arrivedOptional: 'arrived (optional)',
   pauseGo: 'pause, and go on',

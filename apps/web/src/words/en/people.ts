@@ -1,4 +1,6 @@
 export const people = {
+  tryRoles: 'Look at the demo as',
+  signInToClub: 'Sign in to a club of this machine',
   people: 'People',
   peopleInSquad:
     '{count, plural, =0 {Nobody trains here yet.} one {One athlete trains here.} other {# athletes train here.}}',

@@ -1,0 +1,138 @@
+import { EntityManager } from '@mikro-orm/postgresql';
+import { HttpStatus, Injectable } from '@nestjs/common';
+import type { AccountBody, AccountReply, OwnerBody, PasswordBody } from '@orthokin/contract';
+import { v7 } from 'uuid';
+import { withinClub } from '../../platform/auth/scope.js';
+import { conflict, refuseWith, unknown } from '../../platform/http/refusals.js';
+import { AthletesService } from '../athletes/athletes.service.js';
+import { Club } from '../clubs/club.entity.js';
+import { Account } from './account.entity.js';
+import { DevicesService } from './devices.service.js';
+import { hashPassword, isRight } from './passwords.js';
+
+/** Accounts of a club. */
+@Injectable()
+export class AccountsService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly athletes: AthletesService,
+    private readonly devices: DevicesService,
+  ) {}
+
+  async of(clubId: string): Promise<AccountReply[]> {
+    const accounts = await this.em.fork().find(Account, { clubId }, { orderBy: { name: 'asc' } });
+    const known = await this.athletes.among(
+      clubId,
+      accounts.flatMap(({ athleteIds }) => athleteIds),
+    );
+    return accounts.map(({ id, name, email, role, athleteIds }) => ({
+      ...{ id, name, email, role },
+      athleteIds: athleteIds.filter((athleteId) => known.has(athleteId)),
+    }));
+  }
+
+  /** The owner that a club gets when it is opened to others; only one that has none yet gets one so. */
+  firstOwner(clubId: string, body: OwnerBody): Promise<Account> {
+    return this.em.fork().transactional(async (em) => {
+      // Two at once: the second waits here, and finds the first one's owner.
+      const club = await em.execute(`select from club where club_id = ? for update`, [clubId]);
+      if (club.length === 0) throw unknown('clubId', clubId, 'a club');
+      if ((await em.count(Account, { clubId, role: 'owner' })) > 0)
+        throw conflict('owner', 'another one', 'the one there is; sign in, or be invited');
+      return this.add(em, clubId, body, { role: 'owner', athleteIds: [] });
+    });
+  }
+
+  /** Adds an account; refused where somebody has its address, on this server, already. */
+  async add(
+    em: EntityManager,
+    clubId: string,
+    { name, email, password }: OwnerBody,
+    { role, athleteIds }: AccountBody,
+  ): Promise<Account> {
+    const whom = email.trim().toLowerCase();
+    const account = em.create(Account, {
+      ...{ clubId, id: v7(), name, email: whom, role, athleteIds, madeAt: new Date() },
+      passwordHash: await hashPassword(password, whom),
+    });
+    await em.persist(account).flush();
+    return account;
+  }
+
+  async save(clubId: string, id: string, { role, athleteIds }: AccountBody): Promise<AccountReply> {
+    await this.athletes.checkNamed(clubId, athleteIds);
+    await this.keepingAnOwner(clubId, async (em) => {
+      const account = await this.one(em, clubId, id);
+      em.assign(account, { role, athleteIds });
+      await em.flush();
+    });
+    // What a device may do is in its session: it signs in anew.
+    await this.devices.endOfAccount(clubId, id);
+    const [saved] = (await this.of(clubId)).filter((each) => each.id === id);
+    if (!saved) throw unknown('accountId', id, 'an account');
+    return saved;
+  }
+
+  async end(clubId: string, id: string): Promise<void> {
+    await this.keepingAnOwner(clubId, async (em) => {
+      em.remove(await this.one(em, clubId, id));
+      await em.flush();
+    });
+    await this.devices.endOfAccount(clubId, id);
+  }
+
+  /** Sets a password anew; every other device of the account is signed out. */
+  async setPassword(clubId: string, id: string, password: string): Promise<Account> {
+    const em = this.em.fork();
+    const account = await this.one(em, clubId, id);
+    account.passwordHash = await hashPassword(password, account.email);
+    await em.flush();
+    await this.devices.endOfAccount(clubId, id);
+    return account;
+  }
+
+  async changePassword(
+    clubId: string,
+    id: string,
+    { before, password }: PasswordBody,
+  ): Promise<Account> {
+    return withinClub(clubId, async () => {
+      const account = await this.one(this.em.fork(), clubId, id);
+      if (!(await isRight(before, account.passwordHash)))
+        throw refuseWith(HttpStatus.BAD_REQUEST, [
+          { field: 'before', given: 'another one', allowed: 'the password you have' },
+        ]);
+      return this.setPassword(clubId, id, password);
+    });
+  }
+
+  private async one(em: EntityManager, clubId: string, id: string): Promise<Account> {
+    const account = await em.findOne(Account, { clubId, id });
+    if (!account) throw unknown('accountId', id, 'an account');
+    return account;
+  }
+
+  /** Changes accounts; refused where nobody would be left who may invite and end. */
+  private async keepingAnOwner(
+    clubId: string,
+    change: (em: EntityManager) => Promise<void>,
+  ): Promise<void> {
+    await this.em.fork().transactional(async (em) => {
+      await em.execute(`select from club where club_id = ? for update`, [clubId]);
+      await change(em);
+      if ((await em.count(Account, { clubId, role: 'owner' })) === 0)
+        throw conflict('role', 'no owner', 'at least one owner; make somebody else one first');
+    });
+  }
+
+  /** Before anybody else is let in a club has an owner: until then it is whoever's sits at this machine. */
+  async refuseWithoutOwner(clubId: string): Promise<void> {
+    if ((await this.em.fork().count(Account, { clubId, role: 'owner' })) === 0)
+      throw conflict('owner', 'none yet', 'an owner first');
+  }
+
+  /** The name of a club. */
+  async clubName(clubId: string): Promise<string> {
+    return (await this.em.fork().findOneOrFail(Club, { clubId })).name;
+  }
+}

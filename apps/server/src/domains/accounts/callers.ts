@@ -1,0 +1,54 @@
+import { EntityManager } from '@mikro-orm/postgresql';
+import { Injectable } from '@nestjs/common';
+import type { NextFunction, Request, Response } from 'express';
+import { calledBy, type Caller, type SignedIn } from '../../platform/auth/caller.js';
+import { within, withinClub } from '../../platform/auth/scope.js';
+import { isOnThisMachine } from '../../platform/auth/this-machine.js';
+
+/** The club that an address is of. */
+const OF_CLUB = /^\/api\/clubs\/([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})(?:[/?]|$)/i;
+
+/** Finds out who sends a request, before anything else of it is done. */
+@Injectable()
+export class Callers {
+  constructor(private readonly em: EntityManager) {}
+
+  /** Does the rest of a request as its caller, with the rows before it that are theirs to see. */
+  readonly middleware = (request: Request, _response: Response, next: NextFunction): void => {
+    const clubId = OF_CLUB.exec(request.originalUrl)?.[1]?.toLowerCase() ?? null;
+    const signedIn = request.session.signedIn ?? null;
+    this.caller(clubId, signedIn, isOnThisMachine(request)).then(
+      (caller) => {
+        const athleteIds = caller.role === 'athlete' ? (signedIn?.athleteIds ?? []) : null;
+        const scope = { clubId: caller.role === null ? null : clubId, athleteIds };
+        within(scope, () => calledBy(caller, next));
+      },
+      (error: unknown) => next(error),
+    );
+  };
+
+  /** Who somebody is in a club: what they are signed in as, or, on this machine, all that an owner is in one that has none. */
+  async caller(
+    clubId: string | null,
+    signedIn: SignedIn | null,
+    isThisMachine: boolean,
+  ): Promise<Caller> {
+    const caller = { signedIn, isThisMachine };
+    if (signedIn)
+      return {
+        ...caller,
+        role: clubId === null || clubId === signedIn.clubId ? signedIn.role : null,
+      };
+    if (clubId === null || !isThisMachine || (await this.hasOwner(clubId)))
+      return { ...caller, role: null };
+    return { ...caller, role: 'owner' };
+  }
+
+  private async hasOwner(clubId: string): Promise<boolean> {
+    // In the scope of what is likely asked next, on the same connection.
+    const [row] = await withinClub(clubId, () =>
+      this.em.fork().execute<{ has: boolean }[]>(`select has_owner(?) as has`, [clubId]),
+    );
+    return row?.has ?? true;
+  }
+}

@@ -1,0 +1,131 @@
+import { createHash, randomBytes } from 'node:crypto';
+import { EntityManager } from '@mikro-orm/postgresql';
+import { HttpStatus, Injectable } from '@nestjs/common';
+import type { AcceptBody, InvitationBody, InvitationReply, InvitedReply } from '@orthokin/contract';
+import { wrong } from '@orthokin/core/result';
+import { withinClub } from '../../platform/auth/scope.js';
+import type { SignedIn } from '../../platform/auth/caller.js';
+import { accepted, refuseWith, unknown } from '../../platform/http/refusals.js';
+import { Outbox } from '../../platform/mail/outbox.js';
+import { AthletesService } from '../athletes/athletes.service.js';
+import { Account } from './account.entity.js';
+import { AccountsService } from './accounts.service.js';
+import { Invitation } from './invitation.entity.js';
+import { identityOf } from './sign-in.service.js';
+
+const DAY_MS = 24 * 60 * 60 * 1000;
+const TOKEN_BYTES = 32;
+
+const hashOf = (token: string): string => createHash('sha256').update(token).digest('base64url');
+
+/** Whom an invitation lets in, and until when, where it is no account. */
+export interface LetIn {
+  readonly who: Pick<SignedIn, 'clubId' | 'role' | 'name' | 'accountId' | 'athleteIds'>;
+  readonly until?: Date;
+}
+
+/** Links that let somebody in; each works once for an account, and until its day for a device. */
+@Injectable()
+export class InvitationsService {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly athletes: AthletesService,
+    private readonly accounts: AccountsService,
+    private readonly outbox: Outbox,
+  ) {}
+
+  async of(clubId: string): Promise<InvitationReply[]> {
+    const open = await this.em
+      .fork()
+      .find(Invitation, { clubId, until: { $gt: new Date() } }, { orderBy: { until: 'asc' } });
+    return open.map(invitationReply);
+  }
+
+  /** Makes a link, which is told this once; mailed as well where there is an address for it. */
+  async invite(clubId: string, id: string, body: InvitationBody): Promise<InvitationReply> {
+    const { name, role, athleteIds, accountId, days, email } = body;
+    if (role === 'athlete' && athleteIds.length === 0)
+      accepted(wrong('athleteIds', 'nobody', 'the athletes whose things are to be seen'));
+    await this.athletes.checkNamed(clubId, athleteIds);
+    const em = this.em.fork();
+    await this.accounts.refuseWithoutOwner(clubId);
+    if (accountId !== null && (await em.count(Account, { clubId, id: accountId })) === 0)
+      throw unknown('accountId', accountId, 'an account');
+    if ((await em.count(Invitation, { clubId, id })) > 0)
+      accepted(wrong('invitationId', id, 'an id of its own: a link is told only once'));
+    const token = randomBytes(TOKEN_BYTES).toString('base64url');
+    const invitation = em.create(Invitation, {
+      ...{ clubId, id, name, role, athleteIds, accountId, tokenHash: hashOf(token) },
+      until: new Date(Date.now() + days * DAY_MS),
+    });
+    await em.persist(invitation).flush();
+    if (email !== null)
+      await this.outbox.send({
+        ...{ to: email, subject: await this.accounts.clubName(clubId) },
+        text: `${name}: ${this.outbox.address}/invited#${token}`,
+      });
+    return { ...invitationReply(invitation), token };
+  }
+
+  async end(clubId: string, id: string): Promise<void> {
+    if ((await this.em.fork().nativeDelete(Invitation, { clubId, id })) === 0)
+      throw unknown('invitationId', id, 'an invitation');
+  }
+
+  /** What a link is for. */
+  async behind(token: string): Promise<InvitedReply> {
+    const { clubId, name, role, accountId, until } = await this.found(token);
+    const club = await withinClub(clubId, () => this.accounts.clubName(clubId));
+    return { club, name, role, isReset: accountId !== null, until: until.toISOString() };
+  }
+
+  /** Takes a link up. One for an account is used up by it; an athlete's lets their devices in until its day. */
+  async accept({ token, account }: AcceptBody): Promise<LetIn> {
+    const invitation = await this.found(token);
+    const { clubId, id, role, name, athleteIds, accountId, until } = invitation;
+    return withinClub(clubId, async () => {
+      if (account === null) {
+        if (role !== 'athlete' || accountId !== null)
+          accepted(wrong('account', 'none', 'a name, an address and a password'));
+        return { who: { clubId, role, name, accountId: null, athleteIds }, until };
+      }
+      const taken = await this.em.fork().transactional(async (em) => {
+        // Of two who take it up at once, one does.
+        if ((await em.nativeDelete(Invitation, { clubId, id })) === 0) throw usedUp();
+        if (accountId === null) return this.accounts.add(em, clubId, account, { role, athleteIds });
+        return null;
+      });
+      const own =
+        taken ?? (await this.accounts.setPassword(clubId, accountId ?? '', account.password));
+      return { who: identityOf(own) };
+    });
+  }
+
+  private async found(token: string): Promise<Invitation> {
+    const [row] = await this.em.execute<{ club_id: string; id: string }[]>(
+      `select club_id, id from invitation_with_token(?)`,
+      [hashOf(token)],
+    );
+    const found =
+      row &&
+      (await withinClub(row.club_id, () =>
+        this.em.fork().findOne(Invitation, { clubId: row.club_id, id: row.id }),
+      ));
+    if (!found) throw usedUp();
+    return found;
+  }
+}
+
+const usedUp = () =>
+  refuseWith(HttpStatus.NOT_FOUND, [
+    {
+      field: 'token',
+      given: 'a link that is used up or too old',
+      allowed: 'a new one; ask for it',
+    },
+  ]);
+
+const invitationReply = (row: Invitation): InvitationReply => {
+  const { id, name, role, athleteIds, accountId, until } = row;
+  return { id, name, role, athleteIds, accountId, until: until.toISOString() };
+};

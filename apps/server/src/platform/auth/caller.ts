@@ -1,0 +1,40 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
+import type { Role } from '@orthokin/core/people';
+
+/** What a device is signed in as; kept with its session. */
+export interface SignedIn {
+  /** Of the device, for lists: the session's own id is a secret. */
+  readonly deviceId: string;
+  readonly clubId: string;
+  readonly role: Role;
+  readonly name: string;
+  readonly accountId: string | null;
+  readonly athleteIds: readonly string[] | null;
+  /** What browser and system it says it is. */
+  readonly device: string;
+  readonly since: string;
+}
+
+/** Who sends a request. */
+export interface Caller {
+  readonly signedIn: SignedIn | null;
+  /** In the club that the address names, or in its own where it names none; `null` for nobody there. */
+  readonly role: Role | null;
+  /** It sits at the machine that serves. */
+  readonly isThisMachine: boolean;
+}
+
+declare module 'express-session' {
+  interface SessionData {
+    signedIn?: SignedIn;
+  }
+}
+
+const callers = new AsyncLocalStorage<Caller>();
+
+const NOBODY: Caller = { signedIn: null, role: null, isThisMachine: false };
+
+export const callerNow = (): Caller => callers.getStore() ?? NOBODY;
+
+export const calledBy = <Value>(caller: Caller, work: () => Value): Value =>
+  callers.run(caller, work);

@@ -1,0 +1,41 @@
+import {
+  HttpStatus,
+  Injectable,
+  SetMetadata,
+  type CanActivate,
+  type ExecutionContext,
+} from '@nestjs/common';
+import { Reflector } from '@nestjs/core';
+import type { MayAsk } from '@orthokin/contract/routes';
+import { refuseWith } from '../http/refusals.js';
+import { callerNow } from './caller.js';
+
+const MAY_ASK = 'may ask';
+
+/** Who may send a request that is not in the table of routes. */
+export const MayBeAsked = (may: MayAsk): MethodDecorator => SetMetadata(MAY_ASK, may);
+
+/** The first wall: who may ask at all. What of it they see is the database's to say. */
+@Injectable()
+export class MayAskGuard implements CanActivate {
+  constructor(private readonly reflector: Reflector) {}
+
+  canActivate(context: ExecutionContext): boolean {
+    if (context.getType() !== 'http') return true;
+    const may = this.reflector.get<MayAsk | undefined>(MAY_ASK, context.getHandler());
+    const { signedIn, role, isThisMachine } = callerNow();
+    if (may === 'anyone' || (may === 'this machine' && isThisMachine)) return true;
+    if (may === 'this machine')
+      throw refuse(HttpStatus.FORBIDDEN, 'address', 'another device', 'the machine that serves');
+    if (role === null)
+      throw signedIn
+        ? refuse(HttpStatus.NOT_FOUND, 'clubId', 'an id', 'the id of the club you are signed in to')
+        : refuse(HttpStatus.UNAUTHORIZED, 'sign-in', 'nobody', 'somebody who is signed in');
+    // Whoever adds a request and forgets to say whose it is gets one that nobody can send.
+    if (may && may.includes(role)) return true;
+    throw refuse(HttpStatus.FORBIDDEN, 'role', role, may?.join(', ') ?? 'nobody');
+  }
+}
+
+const refuse = (status: HttpStatus, field: string, given: string, allowed: string) =>
+  refuseWith(status, [{ field, given, allowed }]);

@@ -1,0 +1,51 @@
+import connectPgSimple from 'connect-pg-simple';
+import session from 'express-session';
+import type { OnModuleDestroy } from '@nestjs/common';
+import type { RequestHandler } from 'express';
+import pg from 'pg';
+
+const DAY_MS = 24 * 60 * 60 * 1000;
+/** A person's; whoever trains comes back within it. */
+export const SIGNED_IN_MS = 30 * DAY_MS;
+/** A floor device's: nobody signs it in again in the middle of a season. */
+export const FLOOR_SIGNED_IN_MS = 365 * DAY_MS;
+const CONNECTIONS = 3;
+const PRUNE_EVERY_S = 60 * 60;
+
+/** The cookie that says which session is a device's. */
+export const SESSION_COOKIE = 'orthokin';
+
+const Store = connectPgSimple(session);
+
+/**
+ * Sessions of devices, in PostgreSQL: any server of the database knows them, and one that is taken
+ * out of its table is over.
+ */
+export class Sessions implements OnModuleDestroy {
+  /** Finds the session of a request, or gives it an empty one that is kept once there is something in it. */
+  readonly middleware: RequestHandler;
+  private readonly pool: pg.Pool;
+  private readonly store: InstanceType<typeof Store>;
+
+  /** `secret` signs the cookie: whoever has the table alone is let in nowhere. */
+  constructor(databaseUrl: string, secret: string) {
+    this.pool = new pg.Pool({ connectionString: databaseUrl, max: CONNECTIONS });
+    // A connection that breaks while it idles is made anew when it is wanted.
+    this.pool.on('error', () => undefined);
+    this.store = new Store({
+      ...{ pool: this.pool, tableName: 'web_session', pruneSessionInterval: PRUNE_EVERY_S },
+      // It ends when it was said to: nothing is written with every request.
+      ...{ disableTouch: true, createTableIfMissing: false, errorLog: () => undefined },
+    });
+    this.middleware = session({
+      ...{ store: this.store, secret, name: SESSION_COOKIE },
+      ...{ resave: false, saveUninitialized: false },
+      cookie: { httpOnly: true, sameSite: 'strict', secure: 'auto', maxAge: SIGNED_IN_MS },
+    });
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    this.store.close();
+    await this.pool.end();
+  }
+}

@@ -1,0 +1,62 @@
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { scopeNow, type Scope } from './scope.js';
+
+/** No athlete has this id: whoever stands for nobody sees nobody, not everybody. */
+const NOBODY = '00000000-0000-0000-0000-000000000000';
+
+const valuesOf = ({ clubId, athleteIds }: Scope): [club: string, athletes: string] => [
+  clubId ?? '',
+  athleteIds === null ? '' : athleteIds.join(',') || NOBODY,
+];
+
+/** What the pool hands out, as far as it matters here. */
+interface Connection {
+  readonly query: (text: string, values: readonly string[]) => Promise<unknown>;
+}
+
+interface Pool {
+  acquireConnection: () => Promise<Connection>;
+}
+
+/**
+ * Tells the database whose rows to show before anything is asked of it (see the policies of the
+ * tables): every connection that is handed out is in the scope of whoever asked for it. A connection
+ * that is in it already is not told again, so that most requests cost no question more.
+ */
+export function buildWalls(em: EntityManager): void {
+  const pool = em.getConnection().getKnex().client as Pool;
+  const handOut = pool.acquireConnection.bind(pool);
+  const told = new WeakMap<Connection, string>();
+  pool.acquireConnection = async () => {
+    const connection = await handOut();
+    const values = valuesOf(scopeNow());
+    const scope = values.join(' ');
+    if (told.get(connection) !== scope) {
+      // Should telling fail, it is not known what the connection shows.
+      told.delete(connection);
+      await connection.query(
+        `select set_config('app.club', $1, false), set_config('app.athletes', $2, false)`,
+        values,
+      );
+      told.set(connection, scope);
+    }
+    return connection;
+  };
+}
+
+/**
+ * Inside a transaction: lets it see all of its club while something is worked out that is the same
+ * for everybody, whoever asked for it.
+ */
+export async function seeingWholeClub<Value>(
+  em: EntityManager,
+  work: () => Promise<Value>,
+): Promise<Value> {
+  const [, athletes] = valuesOf(scopeNow());
+  if (athletes === '') return work();
+  const show = (whose: string) => em.execute(`select set_config('app.athletes', ?, true)`, [whose]);
+  await show('');
+  const value = await work();
+  await show(athletes);
+  return value;
+}

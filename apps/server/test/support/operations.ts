@@ -1,0 +1,28 @@
+import type { TestServer } from './server.js';
+
+export interface Operation {
+  readonly parameters?: readonly { readonly name: string; readonly in: string }[];
+  readonly requestBody?: {
+    readonly content?: Record<string, { readonly schema?: { readonly $ref?: string } }>;
+  };
+}
+
+/** A request that the description of the API has. */
+export interface Described {
+  readonly path: string;
+  readonly method: string;
+  readonly operation: Operation;
+}
+
+/** Every request that a server describes. */
+export async function operationsOf(server: TestServer): Promise<readonly Described[]> {
+  const { body } = await server.get('/api/docs-json').expect(200);
+  const { paths } = body as { paths: Record<string, Record<string, Operation>> };
+  return Object.entries(paths).flatMap(([path, methods]) =>
+    Object.entries(methods).map(([method, operation]) => ({ path, method, operation })),
+  );
+}
+
+/** The class of the body that a request takes. */
+export const bodyClassOf = ({ requestBody }: Operation): string | undefined =>
+  requestBody?.content?.['application/json']?.schema?.$ref?.split('/').at(-1);

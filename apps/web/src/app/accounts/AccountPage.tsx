@@ -1,0 +1,53 @@
+import type { ReactElement } from 'react';
+import { useClub } from '../../api/club.js';
+import { useMakeOwner, useMe, useRole } from '../../api/me.js';
+import { Headline, Page, Quiet } from '../../parts/Text.js';
+import { roleWords, say } from '../../words/account.js';
+import { BeFloorDevice } from './BeFloorDevice.js';
+import { Devices } from './Devices.js';
+import { LetIn } from './LetIn.js';
+import { OwnAccountFields } from './OwnAccountFields.js';
+import { Yours } from './Yours.js';
+
+/** A club that whoever sits at its machine may open gets its owner here. */
+function StillOpen(): ReactElement {
+  const { name } = useClub();
+  const make = useMakeOwner();
+  return (
+    <>
+      <Headline>{say('openHeadline', { club: name })}</Headline>
+      <Quiet style={{ marginTop: 8, maxWidth: '66ch' }}>{say('openMeans')}</Quiet>
+      <OwnAccountFields
+        send={{ words: say('makeOwner'), pending: say('makingOwner') }}
+        isPending={make.isPending}
+        error={make.error}
+        onSend={(account) => make.mutate(account)}
+      />
+    </>
+  );
+}
+
+/** Who this device is signed in as; for an owner, who else comes in, and on which devices. */
+export function AccountPage(): ReactElement {
+  const me = useMe();
+  const role = useRole();
+  const signedIn = me.data?.signedIn;
+  if (!signedIn)
+    return (
+      <Page name={say('account')}>
+        <StillOpen />
+      </Page>
+    );
+  const named = { name: signedIn.name, role: roleWords(role) };
+  return (
+    <Page name={say('account')}>
+      <Headline>
+        {say(role === 'floor' ? 'youAreDevice' : signedIn.name === '' ? 'youTry' : 'youAre', named)}
+      </Headline>
+      <Yours hasPassword={signedIn.accountId !== null} />
+      {role === 'owner' && <LetIn ownId={signedIn.accountId} />}
+      <Devices />
+      {(role === 'owner' || role === 'coach') && <BeFloorDevice />}
+    </Page>
+  );
+}

@@ -1,0 +1,69 @@
+import type { OwnerBody } from '@orthokin/contract';
+import { LONGEST_EMAIL, LONGEST_NAME, PASSWORD_LENGTH, weakPassword } from '@orthokin/core/people';
+import { useState, type ReactElement } from 'react';
+import { Button } from '../../parts/Button.js';
+import { Fields } from '../../parts/form/Fields.js';
+import { OpenField } from '../../parts/form/TextField.js';
+import { Notice } from '../../parts/Notice.js';
+import { say, weakWords } from '../../words/account.js';
+
+interface Props {
+  /** Of whoever it is for, where it is known. */
+  readonly name?: string;
+  readonly send: { readonly words: string; readonly pending: string };
+  readonly isPending: boolean;
+  readonly error: Error | null;
+  readonly onSend: (account: OwnerBody) => void;
+}
+
+/** Somebody's name, address and password, as an account is made of them. */
+export function OwnAccountFields(props: Props): ReactElement {
+  const [name, setName] = useState(props.name ?? '');
+  const [email, setEmail] = useState('');
+  const [password, setPassword] = useState('');
+  const weak = weakPassword(password, email);
+  const isWhole = name.trim() !== '' && /.@./.test(email) && weak === null;
+  return (
+    <form
+      style={{ display: 'grid', gap: 14, maxWidth: 620, marginTop: 14 }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (isWhole && !props.isPending)
+          props.onSend({ name: name.trim(), email: email.trim(), password });
+      }}
+    >
+      <Fields>
+        <OpenField
+          label={say('yourName')}
+          value={name}
+          maxLength={LONGEST_NAME}
+          autoComplete="name"
+          onChange={setName}
+        />
+        <OpenField
+          label={say('email')}
+          value={email}
+          maxLength={LONGEST_EMAIL}
+          type="email"
+          autoComplete="username"
+          onChange={setEmail}
+        />
+        <OpenField
+          label={say('password')}
+          value={password}
+          maxLength={PASSWORD_LENGTH[1]}
+          type="password"
+          autoComplete="new-password"
+          onChange={setPassword}
+        />
+      </Fields>
+      {password !== '' && weak !== null && <Notice>{weakWords(weak)}</Notice>}
+      {props.error && <Notice>{props.error.message}</Notice>}
+      <p style={{ margin: 0 }}>
+        <Button type="submit" weight="main" isDisabled={!isWhole || props.isPending}>
+          {props.isPending ? props.send.pending : props.send.words}
+        </Button>
+      </p>
+    </form>
+  );
+}

@@ -1,0 +1,59 @@
+import { ROUTES, pathOf } from '@orthokin/contract/routes';
+import type { ReactElement } from 'react';
+import styled from 'styled-components';
+import { useClub } from '../../api/club.js';
+import { useSquad } from '../../api/squad.js';
+import { ButtonAnchor, ButtonLink } from '../../parts/Button.js';
+import { Failed } from '../../parts/Notice.js';
+import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
+import { say } from '../../words/account.js';
+
+const Ways = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  margin: 14px 0 34px;
+  a {
+    min-height: 64px;
+    white-space: normal;
+  }
+`;
+
+/** What an athlete, or whoever stands for them, comes for: their own practice, drills and course. */
+export function OwnHome(): ReactElement {
+  const { clubId } = useClub();
+  const squad = useSquad();
+  if (!squad.data)
+    return (
+      <Page name={say('yours')}>
+        {squad.error && <Failed error={squad.error} again={() => void squad.refetch()} />}
+      </Page>
+    );
+  const own = squad.data.map(({ athlete }) => athlete);
+  return (
+    <Page name={say('yours')}>
+      <Headline>
+        {say('ownHeadline', { count: own.length, name: own[0]?.name ?? say('athlete') })}
+      </Headline>
+      {own.length === 0 && <Quiet style={{ marginTop: 8 }}>{say('nothingOwn')}</Quiet>}
+      {own.map(({ id: athleteId, name }) => (
+        <section key={athleteId} aria-label={name}>
+          {own.length > 1 && <Heading style={{ marginTop: 26 }}>{name}</Heading>}
+          <Ways>
+            <ButtonLink $weight="main" to={`/people/${athleteId}/home`}>
+              {say('practise')}
+            </ButtonLink>
+            <ButtonLink to={`/floor/${athleteId}`}>{say('runDrill')}</ButtonLink>
+            <ButtonLink to={`/review/athletes/${athleteId}`}>{say('howItGoes')}</ButtonLink>
+            <ButtonAnchor
+              download
+              href={`/api/${pathOf(ROUTES.athleteFile, { clubId, athleteId })}`}
+            >
+              {say('keptOfThem', { name })}
+            </ButtonAnchor>
+          </Ways>
+        </section>
+      ))}
+    </Page>
+  );
+}

@@ -1,0 +1,82 @@
+import { LONGEST_EMAIL, PASSWORD_LENGTH } from '@orthokin/core/people';
+import { useState, type ReactElement } from 'react';
+import { Link, useLocation, useNavigate } from 'react-router';
+import { useMe, useSignIn } from '../../api/me.js';
+import { useOutbox, useSending } from '../../device/outbox-context.js';
+import { Button } from '../../parts/Button.js';
+import { OpenField } from '../../parts/form/TextField.js';
+import { Notice } from '../../parts/Notice.js';
+import { Headline, Page, Quiet } from '../../parts/Text.js';
+import { say } from '../../words/account.js';
+
+/** The door of a club that has an owner; it opens on the page that was asked for. */
+export function SignInPage(): ReactElement {
+  const me = useMe();
+  const signIn = useSignIn();
+  const { waiting } = useSending();
+  const outbox = useOutbox();
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  const [email, setEmail] = useState('');
+  const [password, setPassword] = useState('');
+  const send = () =>
+    signIn.mutate(
+      { email, password },
+      {
+        onSuccess: () => {
+          void outbox.wake();
+          if (pathname === '/sign-in') void navigate('/');
+        },
+      },
+    );
+  return (
+    <Page name={say('signIn')}>
+      <div style={{ maxWidth: 460 }}>
+        <Headline>{say('signIn')}</Headline>
+        <Quiet style={{ marginTop: 8 }}>{say('signInMeans')}</Quiet>
+        {waiting > 0 && <Notice>{say('stillWaits', { waiting })}</Notice>}
+        <form
+          style={{ display: 'grid', gap: 14, marginTop: 20 }}
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (!signIn.isPending) send();
+          }}
+        >
+          <OpenField
+            label={say('email')}
+            value={email}
+            maxLength={LONGEST_EMAIL}
+            type="email"
+            autoComplete="username"
+            autoFocus
+            onChange={setEmail}
+          />
+          <OpenField
+            label={say('password')}
+            value={password}
+            maxLength={PASSWORD_LENGTH[1]}
+            type="password"
+            autoComplete="current-password"
+            onChange={setPassword}
+          />
+          {signIn.error && <Notice>{signIn.error.message}</Notice>}
+          <p style={{ margin: 0 }}>
+            <Button
+              type="submit"
+              weight="main"
+              isDisabled={email === '' || password === '' || signIn.isPending}
+            >
+              {say(signIn.isPending ? 'signingIn' : 'signIn')}
+            </Button>
+          </p>
+        </form>
+        <Quiet style={{ marginTop: 22 }}>{say('noPassword')}</Quiet>
+        {me.data?.isThisMachine && (
+          <p>
+            <Link to="/clubs">{say('otherClubs')}</Link>
+          </p>
+        )}
+      </div>
+    </Page>
+  );
+}

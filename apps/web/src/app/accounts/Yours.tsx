@@ -1,0 +1,78 @@
+import { PASSWORD_LENGTH, weakPassword } from '@orthokin/core/people';
+import { useState, type ReactElement } from 'react';
+import { useNavigate } from 'react-router';
+import { useChangePassword, useRole, useSignOut } from '../../api/me.js';
+import { Button } from '../../parts/Button.js';
+import { Fields } from '../../parts/form/Fields.js';
+import { OpenField } from '../../parts/form/TextField.js';
+import { Notice } from '../../parts/Notice.js';
+import { Quiet } from '../../parts/Text.js';
+import { say, weakWords } from '../../words/account.js';
+
+function ChangePassword(): ReactElement {
+  const change = useChangePassword();
+  const [before, setBefore] = useState('');
+  const [password, setPassword] = useState('');
+  const weak = weakPassword(password, '');
+  return (
+    <form
+      style={{ display: 'grid', gap: 12, maxWidth: 520, marginTop: 14 }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (weak === null && !change.isPending) change.mutate({ before, password });
+      }}
+    >
+      <Fields>
+        <OpenField
+          label={say('passwordNow')}
+          value={before}
+          maxLength={PASSWORD_LENGTH[1]}
+          type="password"
+          autoComplete="current-password"
+          onChange={setBefore}
+        />
+        <OpenField
+          label={say('passwordNew')}
+          value={password}
+          maxLength={PASSWORD_LENGTH[1]}
+          type="password"
+          autoComplete="new-password"
+          onChange={setPassword}
+        />
+      </Fields>
+      {password !== '' && weak !== null && <Notice>{weakWords(weak)}</Notice>}
+      {change.error && <Notice>{change.error.message}</Notice>}
+      {change.isSuccess && <Quiet role="status">{say('passwordChanged')}</Quiet>}
+      <p style={{ margin: 0 }}>
+        <Button type="submit" isDisabled={before === '' || weak !== null || change.isPending}>
+          {say('changePassword')}
+        </Button>
+      </p>
+    </form>
+  );
+}
+
+/** What somebody does about their own being signed in. */
+export function Yours({ hasPassword }: { hasPassword: boolean }): ReactElement {
+  const out = useSignOut();
+  const role = useRole();
+  const navigate = useNavigate();
+  const [changes, setChanges] = useState(false);
+  return (
+    <section aria-label={say('yours')} style={{ marginTop: 16 }}>
+      <div style={{ display: 'flex', flexWrap: 'wrap', gap: 10 }}>
+        <Button
+          isDisabled={out.isPending}
+          onPress={() => out.mutate(undefined, { onSuccess: () => void navigate('/') })}
+        >
+          {say(role === 'floor' ? 'signOutDevice' : 'signOut')}
+        </Button>
+        {hasPassword && !changes && (
+          <Button onPress={() => setChanges(true)}>{say('changePassword')}</Button>
+        )}
+      </div>
+      {out.error && <Notice>{out.error.message}</Notice>}
+      {changes && <ChangePassword />}
+    </section>
+  );
+}
