@@ -37,7 +37,13 @@ const account = (email: string) => ({ name: 'Rowan', email, password: 'four quic
 
 test('a club with an owner is nobody’s who is not signed in', async () => {
   const { body } = await server.get('/api/me').expect(200);
-  expect(body).toEqual({ signedIn: null, open: [], isThisMachine: true, canTryRoles: false });
+  expect(body).toEqual({
+    signedIn: null,
+    open: [],
+    isThisMachine: true,
+    hasOwned: true,
+    canTryRoles: false,
+  });
   expect((await server.get('/api/clubs')).body).toEqual([]);
   await server.get(server.club('squad')).expect(401);
   await server.put(server.club('owner'), OWNER).expect(404);

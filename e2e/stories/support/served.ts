@@ -59,10 +59,16 @@ export class Served {
 
   /** A statement past the door, straight into this server's database. */
   async run(sql: string): Promise<void> {
+    await this.read(sql);
+  }
+
+  /** What a question past the door finds there. */
+  async read<Row extends object>(sql: string): Promise<Row[]> {
     const client = new Client({ connectionString: this.databaseUrl });
     await client.connect();
-    await client.query(sql);
+    const { rows } = await client.query<Row>(sql);
     await client.end();
+    return rows;
   }
 
   async restart(): Promise<void> {

@@ -115,6 +115,10 @@ export class MeReply {
   @IsBoolean()
   isThisMachine: boolean;
 
+  /** There is a club here that asks who comes in; told to this machine alone. */
+  @IsBoolean()
+  hasOwned: boolean;
+
   /** The demo can be looked at as each role, at a press. */
   @IsBoolean()
   canTryRoles: boolean;

@@ -1,4 +1,5 @@
-import { pathOf, ROUTES } from '@orthokin/contract/routes';
+import type { Role } from '@orthokin/core/people';
+import { isFor, pathOf, ROUTES } from '@orthokin/contract/routes';
 
 test('a path is filled in by name, whatever is in its parameters', () => {
   expect(pathOf(ROUTES.clubs, {})).toBe('clubs');
@@ -21,6 +22,28 @@ test('only the list of clubs, and what is of no club, stands outside a club', ()
     .map(({ path }) => path as string)
     .filter((path) => !path.startsWith('clubs/:clubId'));
   expect(new Set(outside)).toEqual(
-    new Set(['clubs', 'demo', 'pattern.schema.json', 'reps-dictionary.csv', 'sets-dictionary.csv']),
+    new Set([
+      ...['clubs', 'demo', 'pattern.schema.json', 'reps-dictionary.csv', 'sets-dictionary.csv'],
+      // Who somebody is must be known before it is known whose.
+      ...['me', 'me/password', 'sign-in', 'sign-out', 'try-role', 'invited', 'invited/accept'],
+    ]),
   );
+});
+
+test('who may do more may do all that others may, and a device at the floor changes nothing but sets', () => {
+  const routes = Object.values(ROUTES);
+  const allowed = (role: Role) => routes.filter((route) => isFor(route, role));
+  const most = ['owner', 'coach', 'assistant', 'floor'] as const;
+  for (const [more, less] of [0, 1, 2].map((i) => [most[i], most[i + 1]] as const))
+    expect(allowed(more ?? 'owner')).toEqual(expect.arrayContaining(allowed(less ?? 'floor')));
+  const changing = allowed('floor').filter(({ method }) => method !== 'GET');
+  expect(changing.map(({ path }) => path)).toEqual([
+    ...['me/password', 'clubs/:clubId/devices/:deviceId', 'clubs/:clubId/sets/:setId'],
+    ...['clubs/:clubId/sets/:setId/end', 'clubs/:clubId/sets/:setId/reps/:repId'],
+  ]);
+});
+
+test('anyone at all reads only what is of no club, and signs in', () => {
+  const open = Object.values(ROUTES).filter(({ may }) => may === 'anyone');
+  expect(open.map(({ path }) => path).filter((path) => path.includes(':'))).toEqual([]);
 });

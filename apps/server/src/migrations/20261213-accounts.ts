@@ -90,6 +90,11 @@ export class Migration20261213Accounts extends Migration {
       `exists (select from account a where a.club_id = club and a.role = 'owner')`,
     );
     this.addFunction(
+      'has_owned_club()',
+      'boolean',
+      `exists (select from account where role = 'owner')`,
+    );
+    this.addFunction(
       'open_clubs()',
       'setof club',
       `c.* from club c where not has_owner(c.club_id)`,

@@ -69,6 +69,14 @@ export async function send(method: Method, path: string, body?: unknown): Promis
   return response.json();
 }
 
+const FORBIDDEN = 403;
+
+/** What a role may not do, as whoever has it is told. */
+const notFor = (refused: Refused): Refused => {
+  const role = refused.problems.find(({ field }) => field === 'role')?.given;
+  return role === undefined ? refused : new Refused(say('notForRole', { role }), FORBIDDEN);
+};
+
 const NOTHING_THERE = say('thereNothingThisAddressMayOld');
 
 /** Whether all that the server minds are parts of the address, which a coach never typed as such. */
@@ -89,6 +97,7 @@ export async function call<Path extends string, Takes, Query, Gives>(
     // What the route table says a reply is, the server's own types hold it to.
     return (await send(route.method, path, body)) as Gives;
   } catch (error) {
+    if (error instanceof Refused && error.status === FORBIDDEN) throw notFor(error);
     if (error instanceof Refused && isOfAddress(error, params))
       throw new NotThere(NOTHING_THERE, error.status);
     throw error;

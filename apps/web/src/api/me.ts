@@ -41,6 +41,7 @@ async function become(client: QueryClient, me: MeReply): Promise<void> {
   await client.resetQueries({ predicate: ({ queryKey }) => queryKey[0] !== keys.me[0] });
 }
 
+/** The page that asks is another's after: what comes next must not wait for it (`mutateAsync`). */
 function useBecoming<Said>(
   ask: (said: Said) => Promise<MeReply>,
 ): UseMutationResult<MeReply, Error, Said> {

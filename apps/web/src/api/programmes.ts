@@ -10,6 +10,7 @@ import {
 import { call } from './client.js';
 import { useClub } from './club.js';
 import { keys } from './keys.js';
+import { useMay } from './me.js';
 
 /** Training over weeks that is planned, the latest first. */
 export function useProgrammes(): UseQueryResult<ProgrammeReply[]> {
@@ -17,6 +18,7 @@ export function useProgrammes(): UseQueryResult<ProgrammeReply[]> {
   return useQuery({
     queryKey: keys.programmes(clubId),
     queryFn: () => call(ROUTES.programmes, { clubId }),
+    enabled: useMay(ROUTES.programmes),
   });
 }
 

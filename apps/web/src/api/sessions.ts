@@ -16,6 +16,7 @@ import { useOutbox } from '../device/outbox-context.js';
 import { showAtOnce } from './at-once.js';
 import { call } from './client.js';
 import { useClub } from './club.js';
+import { useMay } from './me.js';
 import { afterSession, keys } from './keys.js';
 import { sendOrLater } from './or-later.js';
 
@@ -23,6 +24,7 @@ import { sendOrLater } from './or-later.js';
 export function useHeldSessions(): UseQueryResult<HeldSessionReply[]> {
   const { clubId } = useClub();
   return useQuery({
+    enabled: useMay(ROUTES.heldSessions),
     queryKey: keys.heldSessions(clubId),
     queryFn: () => call(ROUTES.heldSessions, { clubId }),
   });

@@ -190,12 +190,9 @@ const WelcomePage = lazy(async () => ({
   default: (await import('./welcome/WelcomePage.js')).WelcomePage,
 }));
 
-/**
- * Whether a device that is signed in to nothing is to be asked who it is: it opened a club that is not
- * open now, or may not begin one of its own.
- */
-const mustSignIn = ({ signedIn, isThisMachine }: MeReply, kept: string | null): boolean =>
-  !signedIn && (kept !== null || !isThisMachine);
+/** Whether a device before which no club is open is to be asked who it is, rather than which club. */
+const mustSignIn = ({ signedIn, isThisMachine, hasOwned }: MeReply): boolean =>
+  !signedIn && (hasOwned || !isThisMachine);
 
 /** The places, each under a request that whoever goes there sends first. */
 const PLACES = [
@@ -300,11 +297,7 @@ export function Frame(): ReactElement {
               </RoleContext>
             ) : clubs.data && me.data ? (
               <Suspense>
-                {mustSignIn(me.data, kept) && pathname !== '/clubs' ? (
-                  <SignInPage />
-                ) : (
-                  <WelcomePage />
-                )}
+                {mustSignIn(me.data) && pathname !== '/clubs' ? <SignInPage /> : <WelcomePage />}
               </Suspense>
             ) : (
               <Page name={say('noClub')}>

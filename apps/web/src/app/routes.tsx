@@ -11,6 +11,9 @@ const welcome = async () => ({
 const account = async () => ({
   Component: (await import('./accounts/AccountPage.js')).AccountPage,
 });
+const signIn = async () => ({
+  Component: (await import('./accounts/SignInPage.js')).SignInPage,
+});
 const invited = async () => ({
   Component: (await import('./accounts/InvitedPage.js')).InvitedPage,
 });
@@ -162,7 +165,7 @@ export const router = createBrowserRouter([
       { index: true, element: <Home /> },
       { path: 'clubs', lazy: welcome },
       { path: 'account', lazy: account },
-      { path: 'sign-in', element: <Home /> },
+      { path: 'sign-in', lazy: signIn },
       { path: 'plan', lazy: plans },
       { path: 'plan/weeks/:programmeId', lazy: weeks },
       { path: 'plan/held/:sessionId', lazy: held },

@@ -1,4 +1,6 @@
 import type { PatternLineReply } from '@orthokin/contract';
+import { ROUTES } from '@orthokin/contract/routes';
+import { ForWhom } from '../api/ForWhom.js';
 import { blankPattern, patternFigures, pathsOf } from '@orthokin/core/footwork';
 import { Archive, ArchiveRestore, Copy, FileUp, Plus } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
@@ -202,12 +204,14 @@ export function LibraryPage(): ReactElement {
       <Head>
         <Headline>{withArchived ? say('archivedPatterns') : say('patterns')}</Headline>
         <div className="acts">
-          <Button onPress={() => setImporting(true)}>
-            <FileUp size={18} aria-hidden /> {say('openFile')}
-          </Button>
-          <Button weight="main" onPress={() => make()}>
-            <Plus size={18} aria-hidden /> {say('newPattern')}
-          </Button>
+          <ForWhom asks={ROUTES.savePattern}>
+            <Button onPress={() => setImporting(true)}>
+              <FileUp size={18} aria-hidden /> {say('openFile')}
+            </Button>
+            <Button weight="main" onPress={() => make()}>
+              <Plus size={18} aria-hidden /> {say('newPattern')}
+            </Button>
+          </ForWhom>
         </div>
       </Head>
       <Filters>

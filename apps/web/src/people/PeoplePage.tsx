@@ -4,8 +4,10 @@ import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
 import { useArchiveAthlete, usePeople } from '../api/people.js';
+import { ROUTES } from '@orthokin/contract/routes';
 import { AGE_BANDS } from '@orthokin/core/people';
 import { useRemembered } from '../device/useRemembered.js';
+import { ForWhom } from '../api/ForWhom.js';
 import { useGroupFilter } from '../api/useGroupFilter.js';
 import { Button, ButtonLink } from '../parts/Button.js';
 import { SelectField } from '../parts/form/SelectField.js';
@@ -132,12 +134,14 @@ export function PeoplePage(): ReactElement {
       {people.isPending && <Quiet>{say('readingPeople')}</Quiet>}
       {archive.error && <Notice>{archive.error.message}</Notice>}
       <Top>
-        <ButtonLink to="/people/new" $weight="main">
-          <UserPlus size={18} aria-hidden /> {say('addAthlete')}
-        </ButtonLink>
-        <ButtonLink to="/people/bring">
-          <TableProperties size={18} aria-hidden /> {say('bringMany')}
-        </ButtonLink>
+        <ForWhom asks={ROUTES.addAthletes}>
+          <ButtonLink to="/people/new" $weight="main">
+            <UserPlus size={18} aria-hidden /> {say('addAthlete')}
+          </ButtonLink>
+          <ButtonLink to="/people/bring">
+            <TableProperties size={18} aria-hidden /> {say('bringMany')}
+          </ButtonLink>
+        </ForWhom>
         {training.length > 5 && (
           <SearchField
             label={say('search')}

@@ -1,8 +1,10 @@
 import type { SquadLineReply } from '@orthokin/contract';
+import { ROUTES } from '@orthokin/contract/routes';
 import { ArrowUp, Play } from 'lucide-react';
 import type { ReactElement } from 'react';
-import { Link } from 'react-router';
 import styled from 'styled-components';
+import { MayLink } from '../api/ForWhom.js';
+import { useMay } from '../api/me.js';
 import { ButtonLink } from '../parts/Button.js';
 import { Explained } from '../parts/explained/Explained.js';
 import { RungMeter } from '../parts/RungMeter.js';
@@ -62,24 +64,29 @@ const Line = styled.li`
 /** One athlete: why they stand where they stand, their newest days, and the way on. */
 export function SquadLine({ line }: { line: SquadLineReply }): ReactElement {
   const { athlete, patternId, patternName, rung, rungName, lastSet, course } = line;
+  const mayMove = useMay(ROUTES.move);
   const ladder = `/ladder/${patternId}/${athlete.id}`;
   return (
     <Line>
       <div className="who">
         <strong>
-          <Link to={`/people/${athlete.id}`}>{athlete.name}</Link>
+          <MayLink asks={ROUTES.loads} to={`/people/${athlete.id}`}>
+            {athlete.name}
+          </MayLink>
         </strong>
         <small>
           {line.restricted && <span className="restricted">{say('restrictedNow')}</span>}
           <RungMeter rung={rung} of={line.rungs} />
-          <Link to={ladder}>
+          <MayLink asks={ROUTES.athleteLadder} to={ladder}>
             {say('patternRung', { pattern: patternName, rung, name: rungName })}
-          </Link>
+          </MayLink>
         </small>
       </div>
       <div className="why">
         {lastSet ? (
-          <Link to={`/review/${lastSet.id}`}>{needSentence(line)}</Link>
+          <MayLink asks={ROUTES.review} to={`/review/${lastSet.id}`}>
+            {needSentence(line)}
+          </MayLink>
         ) : (
           needSentence(line)
         )}
@@ -106,7 +113,7 @@ export function SquadLine({ line }: { line: SquadLineReply }): ReactElement {
         )}
       </div>
       <div className="go">
-        {line.need === 'can move up' ? (
+        {line.need === 'can move up' && mayMove ? (
           <ButtonLink
             to={ladder}
             $weight="main"

@@ -1,8 +1,10 @@
 import type { SquadLineReply } from '@orthokin/contract';
+import { ROUTES } from '@orthokin/contract/routes';
 import { SQUAD_NEEDS } from '@orthokin/core/progress';
 import { UserPlus } from 'lucide-react';
 import { lazy, Suspense, useDeferredValue, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
+import { ForWhom } from '../api/ForWhom.js';
 import { useSquad } from '../api/squad.js';
 import { useGroupFilter } from '../api/useGroupFilter.js';
 import { useRemembered } from '../device/useRemembered.js';
@@ -122,10 +124,14 @@ export function SquadPage(): ReactElement {
             />
           </Suspense>
           <div className="more">
-            <ButtonLink to="/people/new" $weight={all.length === 0 ? 'main' : 'plain'}>
-              <UserPlus size={18} aria-hidden /> {say('addAthlete')}
-            </ButtonLink>
-            <ButtonLink to="/people">{say('everyone')}</ButtonLink>
+            <ForWhom asks={ROUTES.addAthletes}>
+              <ButtonLink to="/people/new" $weight={all.length === 0 ? 'main' : 'plain'}>
+                <UserPlus size={18} aria-hidden /> {say('addAthlete')}
+              </ButtonLink>
+            </ForWhom>
+            <ForWhom asks={ROUTES.people}>
+              <ButtonLink to="/people">{say('everyone')}</ButtonLink>
+            </ForWhom>
           </div>
         </Tools>
       )}

@@ -45,6 +45,7 @@ export class SignInService {
         athleteIds: signedIn.athleteIds && [...signedIn.athleteIds],
       },
       ...{ open, isThisMachine },
+      hasOwned: isThisMachine && !signedIn && (await this.clubs.hasOwned()),
       canTryRoles: isThisMachine && open.some(({ clubId }) => clubId === DEMO_CLUB_ID),
     };
   }

@@ -19,6 +19,12 @@ export class ClubsService {
     return isThisMachine ? this.open() : [];
   }
 
+  /** Whether any club has an owner. */
+  async hasOwned(): Promise<boolean> {
+    const [row] = await this.em.execute<{ has: boolean }[]>(`select has_owned_club() as has`);
+    return row?.has ?? false;
+  }
+
   /** Clubs without an owner, by name. */
   open(): Promise<ClubReply[]> {
     return this.em.execute<ClubReply[]>(

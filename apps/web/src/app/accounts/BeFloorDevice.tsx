@@ -21,7 +21,10 @@ export function BeFloorDevice(): ReactElement {
         style={{ display: 'flex', flexWrap: 'wrap', alignItems: 'end', gap: 12, marginTop: 10 }}
         onSubmit={(event) => {
           event.preventDefault();
-          be.mutate(name.trim(), { onSuccess: () => void navigate('/') });
+          void be.mutateAsync(name.trim()).then(
+            () => navigate('/'),
+            () => undefined,
+          );
         }}
       >
         <OpenField

@@ -1,3 +1,4 @@
+import type { OwnerBody } from '@orthokin/contract';
 import type { ReactElement } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { useAccept, useInvited } from '../../api/me.js';
@@ -19,7 +20,11 @@ function Invited({ token }: { token: string }): ReactElement {
       <Quiet>{say('readingInvitation')}</Quiet>
     );
   const { club, name, role, isReset, until } = invited.data;
-  const comeIn = { onSuccess: () => void navigate('/', { replace: true }) };
+  const comeIn = (account: OwnerBody | null) =>
+    void accept.mutateAsync({ token, account }).then(
+      () => navigate('/', { replace: true }),
+      () => undefined,
+    );
   return (
     <>
       <Headline>{say(isReset ? 'resetHeadline' : 'invitedTo', { club, name })}</Headline>
@@ -31,11 +36,7 @@ function Invited({ token }: { token: string }): ReactElement {
       {role === 'athlete' && !isReset && (
         <>
           <p style={{ marginBottom: 6 }}>
-            <Button
-              weight="main"
-              isDisabled={accept.isPending}
-              onPress={() => accept.mutate({ token, account: null }, comeIn)}
-            >
+            <Button weight="main" isDisabled={accept.isPending} onPress={() => comeIn(null)}>
               {say('onlyThisDevice')}
             </Button>
           </p>
@@ -49,7 +50,7 @@ function Invited({ token }: { token: string }): ReactElement {
         send={{ words: say('takeUp'), pending: say('comingIn') }}
         isPending={accept.isPending}
         error={accept.error}
-        onSend={(account) => accept.mutate({ token, account }, comeIn)}
+        onSend={comeIn}
       />
     </>
   );

@@ -1,11 +1,12 @@
 import { ROUTES, pathOf } from '@orthokin/contract/routes';
-import type { ReactElement } from 'react';
+import { Fragment, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { useClub } from '../../api/club.js';
 import { useSquad } from '../../api/squad.js';
 import { ButtonAnchor, ButtonLink } from '../../parts/Button.js';
 import { Failed } from '../../parts/Notice.js';
-import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
+import { Headline, Page, Quiet } from '../../parts/Text.js';
+import { SquadLine } from '../../squad/SquadLine.js';
 import { say } from '../../words/account.js';
 
 const Ways = styled.div`
@@ -29,31 +30,37 @@ export function OwnHome(): ReactElement {
         {squad.error && <Failed error={squad.error} again={() => void squad.refetch()} />}
       </Page>
     );
-  const own = squad.data.map(({ athlete }) => athlete);
+  const own = squad.data;
   return (
     <Page name={say('yours')}>
       <Headline>
-        {say('ownHeadline', { count: own.length, name: own[0]?.name ?? say('athlete') })}
+        {say('ownHeadline', { count: own.length, name: own[0]?.athlete.name ?? say('athlete') })}
       </Headline>
       {own.length === 0 && <Quiet style={{ marginTop: 8 }}>{say('nothingOwn')}</Quiet>}
-      {own.map(({ id: athleteId, name }) => (
-        <section key={athleteId} aria-label={name}>
-          {own.length > 1 && <Heading style={{ marginTop: 26 }}>{name}</Heading>}
-          <Ways>
-            <ButtonLink $weight="main" to={`/people/${athleteId}/home`}>
-              {say('practise')}
-            </ButtonLink>
-            <ButtonLink to={`/floor/${athleteId}`}>{say('runDrill')}</ButtonLink>
-            <ButtonLink to={`/review/athletes/${athleteId}`}>{say('howItGoes')}</ButtonLink>
-            <ButtonAnchor
-              download
-              href={`/api/${pathOf(ROUTES.athleteFile, { clubId, athleteId })}`}
-            >
-              {say('keptOfThem', { name })}
-            </ButtonAnchor>
-          </Ways>
-        </section>
-      ))}
+      <ul style={{ margin: 0, padding: 0, listStyle: 'none' }}>
+        {own.map((line) => {
+          const { id: athleteId, name } = line.athlete;
+          return (
+            <Fragment key={athleteId}>
+              <SquadLine line={line} />
+              <li aria-label={name}>
+                <Ways>
+                  <ButtonLink $weight="main" to={`/people/${athleteId}/home`}>
+                    {say('practise')}
+                  </ButtonLink>
+                  <ButtonLink to={`/review/athletes/${athleteId}`}>{say('howItGoes')}</ButtonLink>
+                  <ButtonAnchor
+                    download
+                    href={`/api/${pathOf(ROUTES.athleteFile, { clubId, athleteId })}`}
+                  >
+                    {say('keptOfThem', { name })}
+                  </ButtonAnchor>
+                </Ways>
+              </li>
+            </Fragment>
+          );
+        })}
+      </ul>
     </Page>
   );
 }

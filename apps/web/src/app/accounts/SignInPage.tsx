@@ -20,14 +20,13 @@ export function SignInPage(): ReactElement {
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
   const send = () =>
-    signIn.mutate(
-      { email, password },
-      {
-        onSuccess: () => {
-          void outbox.wake();
-          if (pathname === '/sign-in') void navigate('/');
-        },
+    signIn.mutateAsync({ email, password }).then(
+      () => {
+        void outbox.wake();
+        if (pathname === '/sign-in') void navigate('/');
       },
+      // Why not is shown.
+      () => undefined,
     );
   return (
     <Page name={say('signIn')}>
@@ -39,7 +38,7 @@ export function SignInPage(): ReactElement {
           style={{ display: 'grid', gap: 14, marginTop: 20 }}
           onSubmit={(event) => {
             event.preventDefault();
-            if (!signIn.isPending) send();
+            if (!signIn.isPending) void send();
           }}
         >
           <OpenField
@@ -71,7 +70,7 @@ export function SignInPage(): ReactElement {
           </p>
         </form>
         <Quiet style={{ marginTop: 22 }}>{say('noPassword')}</Quiet>
-        {me.data?.isThisMachine && (
+        {me.data?.isThisMachine && pathname !== '/clubs' && (
           <p>
             <Link to="/clubs">{say('otherClubs')}</Link>
           </p>

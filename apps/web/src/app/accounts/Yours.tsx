@@ -63,7 +63,12 @@ export function Yours({ hasPassword }: { hasPassword: boolean }): ReactElement {
       <div style={{ display: 'flex', flexWrap: 'wrap', gap: 10 }}>
         <Button
           isDisabled={out.isPending}
-          onPress={() => out.mutate(undefined, { onSuccess: () => void navigate('/') })}
+          onPress={() => {
+            void out.mutateAsync().then(
+              () => navigate('/'),
+              () => undefined,
+            );
+          }}
         >
           {say(role === 'floor' ? 'signOutDevice' : 'signOut')}
         </Button>

@@ -107,7 +107,12 @@ function TryRoles() {
           <Button
             key={role}
             isDisabled={tries.isPending}
-            onPress={() => tries.mutate(role, { onSuccess: () => void navigate('/') })}
+            onPress={() => {
+              void tries.mutateAsync(role).then(
+                () => navigate('/'),
+                () => undefined,
+              );
+            }}
           >
             {roleWords(role)}
           </Button>
@@ -127,7 +132,7 @@ export function WelcomePage(): ReactElement {
   const [begins, setBegins] = useState(false);
   const startWalk = useContext(StartWalk);
   const all = clubs.data;
-  const mayBegin = me.data?.isThisMachine ?? false;
+  const mayBegin = me.data?.isThisMachine === true && !me.data.signedIn;
   if (!all)
     return (
       <Page name={say('clubs')}>
@@ -176,7 +181,7 @@ export function WelcomePage(): ReactElement {
           )}
         </List>
         {mayBegin && (begins || all.length === 0) && <BeginClub />}
-        {me.data && !me.data.signedIn && (
+        {me.data?.hasOwned && (
           <p style={{ marginTop: 22 }}>
             <Link to="/sign-in">{say('signInToClub')}</Link>
           </p>

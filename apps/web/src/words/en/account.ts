@@ -106,7 +106,6 @@ export const account = {
 
   ownHeadline: '{count, plural, =1 {{name}} other {Whose turn is it?}}',
   practise: 'Practise at home',
-  runDrill: 'Run a drill',
   howItGoes: 'How it goes',
   keptOfThem: 'Everything that is kept of {name}, as a file',
   nothingOwn: 'Nobody’s things are shown to you. Ask whoever invited you.',
