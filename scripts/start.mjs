@@ -1,9 +1,9 @@
 import { spawn } from 'node:child_process';
 import { existsSync, readFileSync } from 'node:fs';
-import { networkInterfaces } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { backUp, keepNightly, restore } from './lib/backup.mjs';
+import { ensureCertificate, namesOfMachine } from './lib/certificate.mjs';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensureCluster } from './lib/cluster.mjs';
 import { ensureDebianPackages, ensureNpmPackages } from './lib/packages.mjs';
@@ -18,12 +18,15 @@ const BEACONS_PORT = 4320;
 const HELP = `Starts Orthokin on this machine: installs what is missing, builds, starts the
 database, loads the demo club the first time, serves, and prints the address.
 
-  ./start [--port N] [--lan] [--reset-demo]
+  ./start [--port N] [--lan] [--gateway ADDRESS] [--reset-demo]
   ./start backup FILE [--passphrase-file FILE]
   ./start restore FILE [--passphrase-file FILE]
 
   --port N       serve on 127.0.0.1:N (default ${USUAL_PORT})
-  --lan          let other devices of this network in, for second screens
+  --lan          let other devices of this network in, over HTTPS by a certificate of the
+                 club's own; they are told how to trust it one port above
+  --gateway ADDRESS  a gateway of beacons on the network, e.g. ws://192.168.1.20:4320; may be
+                 given more than once
   --reset-demo   make the demo club anew; other clubs stay as they are
   --help         this text
 
@@ -42,6 +45,7 @@ function readArguments() {
       options: {
         port: { type: 'string', default: String(USUAL_PORT) },
         lan: { type: 'boolean', default: false },
+        gateway: { type: 'string', multiple: true, default: [] },
         'reset-demo': { type: 'boolean', default: false },
         'passphrase-file': { type: 'string' },
         help: { type: 'boolean', default: false },
@@ -116,10 +120,37 @@ function keepBackups(address) {
 }
 
 /** This machine's address on its network, as other devices reach it. */
-const lanAddress = () =>
-  Object.values(networkInterfaces())
-    .flat()
-    .find((each) => each?.family === 'IPv4' && !each.internal)?.address ?? '127.0.0.1';
+const lanAddress = () => namesOfMachine().find((name) => /^[\d.]+$/.test(name)) ?? '127.0.0.1';
+
+/** Looks so often whether the certificate still does. */
+const CERTIFICATE_EVERY_MS = 12 * 60 * 60 * 1000;
+
+/**
+ * Serves by a certificate that is made anew before it ends, or when this machine got another address.
+ * @param {(renewed: { cert: string, key: string }) => void} onRenewed
+ */
+function keepCertificate(onRenewed) {
+  let files = ensureCertificate();
+  let before = readFileSync(files.cert, 'utf8');
+  const timer = setInterval(() => {
+    files = ensureCertificate();
+    const cert = readFileSync(files.cert, 'utf8');
+    if (cert === before) return;
+    before = cert;
+    onRenewed({ cert, key: readFileSync(files.key, 'utf8') });
+  }, CERTIFICATE_EVERY_MS);
+  return { files, stop: () => clearInterval(timer) };
+}
+
+/** @param {string} address @param {number} trustPort */
+async function sayHowToJoin(address, trustPort) {
+  const trust = `http://${lanAddress()}:${trustPort}/trust`;
+  say(`\nOn each device, once, before the first time:\n\n  ${trust}\n`);
+  // Not there before this command has installed it.
+  const { default: qrcode } = await import('qrcode');
+  say(await qrcode.toString(trust, { type: 'terminal', small: true }));
+  say(`After that the app is at ${address}, a secure page that keeps its screen awake.`);
+}
 
 /** @param {string} given */
 async function checkedPort(given) {
@@ -163,9 +194,10 @@ const whyDead = (code, signal) =>
  * @param {() => Promise<NodeJS.ProcessEnv>} surroundings what the server is given, and that it needs, made ready
  * @param {string} address
  * @param {() => void} onServing
+ * @param {(server: import('node:child_process').ChildProcess) => void} onStarted
  * @returns {Promise<number>} its exit status
  */
-async function serve(surroundings, address, onServing) {
+async function serve(surroundings, address, onServing, onStarted) {
   const standIn = serveStandIn();
   let stopping = false;
   let pauseMs = FIRST_PAUSE_MS;
@@ -188,11 +220,12 @@ async function serve(surroundings, address, onServing) {
         // The channel tells the server when this process is gone, however it went.
         stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
       });
+      onStarted(server);
       server.on('message', (message) => {
         if (message !== 'listening') return;
         hasServed = true;
-        onServing();
         say(`\nOrthokin is ready: ${address}\nCtrl-C stops it.`);
+        onServing();
       });
       const own = server;
       const [code, signal] = await new Promise((done) => own.on('exit', (...how) => done(how)));
@@ -227,9 +260,19 @@ await run(async () => {
     return withBackup(given.positionals, passphraseIn(given['passphrase-file']));
   const port = await checkedPort(given.port);
   const ownDatabase = process.env['DATABASE_URL'];
-  ensureDebianPackages(ownDatabase ? [] : ['postgresql']);
+  ensureDebianPackages([
+    ...(ownDatabase ? [] : [/** @type {const} */ ('postgresql')]),
+    ...(given.lan ? [/** @type {const} */ ('mkcert')] : []),
+  ]);
   ensureNpmPackages();
   ensureBuilt();
+  /** @type {import('node:child_process').ChildProcess | null} */
+  let server = null;
+  const certificate = given.lan ? keepCertificate((renewed) => server?.send(renewed)) : null;
+  if (certificate && !(await isFree(port + 1)))
+    throw new Refusal(
+      `Port ${port + 1} is taken: devices are told there how to trust this one. Choose another: ./start --lan --port ${port + 10}`,
+    );
   let cluster = ownDatabase ? null : await ensureCluster('user');
   let demo = given['reset-demo'] ? 'reset' : 'once';
   const surroundings = async () => {
@@ -246,6 +289,12 @@ await run(async () => {
       OUTBOX: join(DATA, 'outbox'),
       PORT: String(port),
       HOST: given.lan ? '0.0.0.0' : '127.0.0.1',
+      GATEWAYS: given.gateway.join(' '),
+      ...(certificate && {
+        TLS_CERT: certificate.files.cert,
+        TLS_KEY: certificate.files.key,
+        TLS_CA: certificate.files.ca,
+      }),
       DEMO: demo,
     };
     // Asked for once: a server that is brought back must not take what was recorded since.
@@ -255,12 +304,18 @@ await run(async () => {
   // Whoever brings a database of their own backs it up their own way.
   const backups = keepBackups(() => cluster?.url('orthokin'));
   try {
+    const address = given.lan ? `https://${lanAddress()}:${port}` : `http://127.0.0.1:${port}`;
     return await serve(
       surroundings,
-      `http://${given.lan ? lanAddress() : '127.0.0.1'}:${port}`,
-      backups.keep,
+      address,
+      () => {
+        backups.keep();
+        if (given.lan) void sayHowToJoin(address, port + 1);
+      },
+      (started) => (server = started),
     );
   } finally {
+    certificate?.stop();
     backups.stop();
     cluster?.stop();
   }

@@ -133,7 +133,7 @@ await run(async () => {
     throw new Refusal(`${strange}: allowed ${Object.keys(SUITES).join(', ')}. See ./test --help.`);
   const names = asked.length > 0 ? asked : Object.keys(SUITES);
 
-  ensureDebianPackages(['postgresql', 'chromium']);
+  ensureDebianPackages(['postgresql', 'chromium', 'mkcert']);
   ensureNpmPackages();
   ensureBuilt();
   rmSync(REPORTS, { recursive: true, force: true });

@@ -12,6 +12,7 @@ export const CHROMIUM = '/usr/bin/chromium';
 const DEBIAN = {
   postgresql: () => postgresBin() !== null,
   chromium: () => existsSync(CHROMIUM),
+  mkcert: () => existsSync('/usr/bin/mkcert'),
   'espeak-ng': () => existsSync('/usr/bin/espeak-ng'),
 };
 

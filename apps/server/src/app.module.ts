@@ -33,6 +33,9 @@ import { TransferModule } from './transfer/transfer.module.js';
 import { ViewsModule } from './views/views.module.js';
 
 const SECRET_BYTES = 32;
+/** Where none is given sessions end with the process: nobody is let in by what was made for another. */
+const newSecret = (): string => randomBytes(SECRET_BYTES).toString('base64url');
+
 /**
  * Requests from one address: a hall full of devices behind one router is far below this, a runaway
  * script soon above it.
@@ -42,7 +45,7 @@ const RATE = { ttl: 60_000, limit: 60_000 };
 @Module({})
 export class AppModule {
   static with(
-    { servingUrl, outbox = null, sessionSecret }: Settings,
+    { servingUrl, outbox = null, sessionSecret, tryRoles = true }: Settings,
     addresses: Addresses,
   ): DynamicModule {
     return {
@@ -52,14 +55,11 @@ export class AppModule {
         ThrottlerModule.forRoot([RATE]),
         MikroOrmModule.forRoot({ ...ormOptions(servingUrl, TABLES), driver: PostgreSqlDriver }),
         DomainsModule,
-        AccountsModule.with(
-          new Outbox(outbox, addresses.usual),
-          () =>
-            new Sessions(
-              servingUrl,
-              sessionSecret ?? randomBytes(SECRET_BYTES).toString('base64url'),
-            ),
-        ),
+        AccountsModule.with({
+          outbox: new Outbox(outbox, addresses.usual),
+          sessions: () => new Sessions(servingUrl, sessionSecret ?? newSecret()),
+          mayTryRoles: tryRoles,
+        }),
         ...[ClubsModule, PatternsModule, DrillsModule, ProgressModule, NotesModule],
         ...[CareModule, GroupsModule, PlansModule, SessionsModule, PracticeModule],
         DerivedModule,

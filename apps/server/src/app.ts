@@ -21,6 +21,9 @@ import { RefusalFilter } from './platform/http/refusal.filter.js';
 import type { Settings } from './platform/settings.js';
 import { prepare } from './prepare.js';
 
+/** The stand-in for beacons, or a gateway's own program beside the app. */
+const OWN_GATEWAYS = ['ws://127.0.0.1:*', 'ws://localhost:*'];
+
 /** A set of 200 reps is far below this. */
 const BODY_LIMIT = '4mb';
 
@@ -36,13 +39,17 @@ const isReadWhole = ({ url = '', headers }: IncomingMessage): boolean =>
 const isWorthPacking: compression.CompressionFilter = (request, response) =>
   !request.url.startsWith('/api/') && compression.filter(request, response);
 
-/** The application, its database migrated and (as asked) its demo loaded, ready to listen. */
-export async function createApp(settings: Settings): Promise<NestExpressApplication> {
+/** The application, its database migrated and (as asked) its demo loaded, ready to listen; securely where there is a certificate. */
+export async function createApp(
+  settings: Settings,
+  tls: { readonly cert: Buffer; readonly key: Buffer } | null = null,
+): Promise<NestExpressApplication> {
   await prepare(settings);
   const addresses = new Addresses(settings);
   const app = await NestFactory.create<NestExpressApplication>(
     AppModule.with(settings, addresses),
     {
+      ...(tls && { httpsOptions: tls }),
       bufferLogs: true,
       bodyParser: false,
       // Screens keep their connections open; waiting for them would hold up every restart.
@@ -69,8 +76,8 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
           // styled-components writes its rules into a style element.
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'data:'],
-          // A gateway of beacons stands on the local network, at an address only the coach knows.
-          connectSrc: ["'self'", 'ws:', 'wss:'],
+          // Gateways of beacons stand on this machine, or where whoever started it said.
+          connectSrc: ["'self'", ...OWN_GATEWAYS, ...(settings.gateways ?? [])],
           objectSrc: ["'none'"],
           frameAncestors: ["'none'"],
         },

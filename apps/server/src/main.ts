@@ -1,20 +1,41 @@
 import 'reflect-metadata';
+import { readFileSync } from 'node:fs';
+import type { Server as SecureServer } from 'node:https';
 import { fileURLToPath } from 'node:url';
 import { Logger } from '@nestjs/common';
+import { trustDoor } from './platform/http/trust-door.js';
 import { createApp } from './app.js';
 import { DatabaseRefusal } from './platform/database/database-refusal.js';
 import { dropRoot } from './platform/drop-root.js';
 import { readSettings } from './platform/settings.js';
 
+interface Renewed {
+  readonly cert: string;
+  readonly key: string;
+}
+
 async function main(): Promise<void> {
   const settings = readSettings(process.env);
+  // Before it gives up the right to read it.
+  const tls = settings.tls && {
+    cert: readFileSync(settings.tls.cert),
+    key: readFileSync(settings.tls.key),
+    ca: readFileSync(settings.tls.ca),
+    trustPort: settings.tls.trustPort,
+  };
   const isRoot = dropRoot(fileURLToPath(import.meta.url));
-  const app = await createApp(settings);
+  const app = await createApp(settings, tls);
   if (isRoot)
     new Logger('main').warn(
       'Runs as root: nobody else may read its files. Put the checkout where others can read it.',
     );
   await app.listen(settings.port, settings.host);
+  if (tls) {
+    trustDoor(tls.ca, settings.port).listen(tls.trustPort, settings.host);
+    // A certificate made anew is served by at once; connections that stand go on.
+    const server = app.getHttpServer() as SecureServer;
+    process.on('message', (renewed: Renewed) => server.setSecureContext(renewed));
+  }
   process.send?.('listening');
   // The command that started us is gone without a word: end in good order rather than linger.
   process.on('disconnect', () => process.kill(process.pid, 'SIGTERM'));

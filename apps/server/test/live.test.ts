@@ -1,9 +1,11 @@
 import { createHash } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
 import type { LiveNews } from '@orthokin/contract';
+import request from 'supertest';
 import { WebSocket } from 'ws';
 import { createApp } from '../src/app.js';
-import { onCluster, TestServer, urlsOf } from './support/server.js';
+import { OWNER, SIGN_IN, Somebody } from './support/somebody.js';
+import { onCluster, SECRET, TestServer, urlsOf } from './support/server.js';
 
 let server: TestServer;
 /** A second process in all but name: an application of its own on the same database. */
@@ -28,9 +30,14 @@ class Screen {
     });
   }
 
-  static async join(at: 0 | 1, name: string, query = `room=${ROOM}&role=cues`): Promise<Screen> {
+  static async join(
+    at: 0 | 1,
+    name: string,
+    query = `room=${ROOM}&role=cues`,
+    headers: Record<string, string> = {},
+  ): Promise<Screen> {
     const address = addresses[at].replace('http', 'ws');
-    const socket = new WebSocket(`${address}/api/live?screen=${name}-screen&${query}`);
+    const socket = new WebSocket(`${address}/api/live?screen=${name}-screen&${query}`, { headers });
     const screen = new Screen(socket);
     screens.push(screen);
     await new Promise((open, fail) => socket.once('open', open).once('error', fail));
@@ -51,6 +58,10 @@ class Screen {
     }
   }
 
+  get hasBeenTold(): boolean {
+    return this.heard.some(({ event }) => event === 'told');
+  }
+
   get silent(): boolean {
     return this.heard.length === 0;
   }
@@ -63,6 +74,7 @@ beforeAll(async () => {
     host: '127.0.0.1',
     port: 0,
     demo: 'none',
+    sessionSecret: SECRET,
   });
   await other.listen(0, '127.0.0.1');
   const { port } = other.getHttpServer().address() as AddressInfo;
@@ -81,8 +93,8 @@ test.each([
   ['two processes on one database', 1],
 ] as const)('screens hear each other through %s, and not themselves', async (_, at) => {
   const drill = await Screen.join(0, 'drill', `room=${ROOM}&role=drill`);
-  const cues = await Screen.join(at, 'cues');
-  expect(await drill.next('came')).toMatchObject({ from: known('cues'), role: 'cues' });
+  const cues = await Screen.join(at, 'cues', `room=${ROOM}&role=caller`);
+  expect(await drill.next('came')).toMatchObject({ from: known('cues'), role: 'caller' });
   drill.tell({ type: 'coming', body: { letter: 'B' } });
   expect(await cues.next('told')).toEqual({
     event: 'told',
@@ -109,7 +121,7 @@ test('the same thing said many times at once is heard as often, in order', async
 });
 
 test('what is told to one, or in another room, is not heard by the rest', async () => {
-  const drill = await Screen.join(0, 'drill');
+  const drill = await Screen.join(0, 'drill', `room=${ROOM}&role=drill`);
   const near = await Screen.join(0, 'near');
   const far = await Screen.join(1, 'far');
   const elsewhere = await Screen.join(1, 'elsewhere', 'room=XYX777&role=cues');
@@ -152,7 +164,8 @@ test('a lost ear for notices grows again, and screens of two processes hear each
   await onCluster(
     `select pg_terminate_backend(pid) from pg_stat_activity where query ilike 'listen %'`,
   );
-  const [here, there] = [await Screen.join(0, 'here'), await Screen.join(1, 'there')];
+  const here = await Screen.join(0, 'here', `room=${ROOM}&role=drill`);
+  const there = await Screen.join(1, 'there');
   const repeated = setInterval(() => here.tell({ type: 'call', body: { letter: 'A' } }), 100);
   const told = await there.next('told');
   clearInterval(repeated);
@@ -160,11 +173,46 @@ test('a lost ear for notices grows again, and screens of two processes hear each
 });
 
 test('nobody comes as a screen they have heard of', async () => {
-  const drill = await Screen.join(0, 'owner');
+  const drill = await Screen.join(0, 'owner', `room=${ROOM}&role=drill`);
   const friend = await Screen.join(0, 'friend');
   expect(known('owner')).not.toBe('owner-screen');
   drill.tell({ type: 'x', to: known('friend'), body: {} });
   expect(await friend.next('told')).toMatchObject({ from: known('owner') });
+});
+
+test.each([
+  ['cues', 'ask', { act: 'pause' }],
+  ['camera', 'call', { letter: 'A' }],
+  ['board', 'set', {}],
+  ['panel', 'coming', { letter: 'B' }],
+  ['station', 'board', {}],
+  ['cues', 'a name of its own', {}],
+])('a screen that joined as %s says no “%s”', async (role, type, body) => {
+  const drill = await Screen.join(0, 'holder', 'room=XYX774&role=drill');
+  const joined = await Screen.join(1, `joined-${role}`, `room=XYX774&role=${role}`);
+  await drill.next('came');
+  joined.tell({ type, body });
+  expect(await joined.next('refused')).toMatchObject({ field: 'type', given: type });
+  expect(drill.hasBeenTold).toBe(false);
+});
+
+test('whoever holds the room shows a screen the door, at whichever server it came in; others cannot', async () => {
+  const room = 'room=XYX779';
+  const drill = await Screen.join(0, 'holder', `${room}&role=drill`);
+  const one = await Screen.join(1, 'one', `${room}&role=cues`);
+  const two = await Screen.join(0, 'two', `${room}&role=cues`);
+  for (let n = 0; n < 2; n++) await drill.next('came');
+  const closed = new Promise<number>((done) => one.socket.once('close', (code) => done(code)));
+  two.socket.send(JSON.stringify({ event: 'end', data: { screen: known('one') } }));
+  drill.socket.send(JSON.stringify({ event: 'end', data: { screen: known('one') } }));
+  expect(await closed).toBe(1008);
+  expect(await drill.next('went')).toMatchObject({ from: known('one') });
+  // It cannot come back, at either of them.
+  for (const at of [0, 1] as const)
+    expect(await (await Screen.join(at, 'one', `${room}&role=cues`)).next('refused')).toMatchObject(
+      { field: 'screen' },
+    );
+  expect(two.socket.readyState).toBe(WebSocket.OPEN);
 });
 
 test('a page of another origin, or by another name, is not let in', async () => {
@@ -175,4 +223,24 @@ test('a page of another origin, or by another name, is not let in', async () => 
     const code = await new Promise<number>((done) => socket.once('close', done));
     expect(code).toBe(1008);
   }
+});
+
+test('once clubs have owners, a room is held by whoever is signed in to run drills, and by nobody else', async () => {
+  const owner = new Somebody(server);
+  await owner.put(server.club('owner'), OWNER).expect(200);
+  const closed = ({ socket }: Screen) =>
+    new Promise<number>((done) => socket.once('close', (code) => done(code)));
+  const nobody = await Screen.join(0, 'nobody', `room=${ROOM}&role=drill`);
+  const out = closed(nobody);
+  nobody.tell({ type: 'over', body: {} });
+  expect(await nobody.next('refused')).toMatchObject({ field: 'role', given: 'drill' });
+  expect(await out).toBe(1008);
+  // A screen that only joins needs no account.
+  const joined = await Screen.join(0, 'no-account');
+  const { headers } = await request(server.address).post('/api/sign-in').send(SIGN_IN);
+  const cookie = headers['set-cookie']?.[0]?.split(';')[0] ?? '';
+  const held = await Screen.join(1, 'signed-in', `room=${ROOM}&role=drill`, { Cookie: cookie });
+  // Said before the server knows who says it, it is heard all the same.
+  held.tell({ type: 'over', body: {} });
+  expect(await joined.next('told')).toMatchObject({ type: 'over' });
 });

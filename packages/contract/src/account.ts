@@ -209,6 +209,11 @@ export class InvitationReply {
   @IsOptional()
   @IsString()
   token?: string;
+
+  /** How other devices reach the server, as far as it knows; given with the token. */
+  @IsOptional()
+  @IsString()
+  address?: string;
 }
 
 /** Whoever holds a link asks what it is for. */

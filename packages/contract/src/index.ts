@@ -69,7 +69,16 @@ export {
 } from './drill.js';
 export { AthleteLadderReply, EvidenceReply, LadderPlaceReply, LadderReply } from './ladder.js';
 export { LadderBody, LadderSettingsBody, OwnLadderBody, OwnLimitsBody } from './ladder-settings.js';
-export { LIVE_ROLES, LiveQuery, LiveTell, MAX_LIVE_BYTES, type LiveRole } from './live.js';
+export {
+  LIVE_ROLES,
+  LiveQuery,
+  LiveTell,
+  LiveEnd,
+  isHolder,
+  mayTell,
+  MAX_LIVE_BYTES,
+  type LiveRole,
+} from './live.js';
 export type { LiveNews } from './live-messages.js';
 export {
   AthletePath,

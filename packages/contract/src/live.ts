@@ -24,6 +24,24 @@ export const LIVE_ROLES = [
 ] as const;
 export type LiveRole = (typeof LIVE_ROLES)[number];
 
+/** Those who hold a room: it is a drill's, or a session's, and whoever runs one is let in by who they are. */
+const HOLDERS: readonly LiveRole[] = ['drill', 'session'];
+
+export const isHolder = (role: LiveRole): boolean => HOLDERS.includes(role);
+
+/** What a screen that only knows the code may say, by the name it says it under. */
+const MAY_TELL: Readonly<Record<string, readonly LiveRole[]>> = {
+  here: LIVE_ROLES,
+  'clock?': LIVE_ROLES,
+  call: ['caller'],
+  ask: ['panel', 'stations'],
+  at: ['station'],
+};
+
+/** Whether a screen may say something: one that joined by code presses what is its own, and nothing else. */
+export const mayTell = (role: LiveRole, type: string): boolean =>
+  isHolder(role) || (MAY_TELL[type]?.includes(role) ?? false);
+
 /** The live channel of one drill or session: whoever knows its code hears and says everything in it. */
 export class LiveQuery {
   @Matches(ROOM, { message: `room must be ${ROOM_LENGTH} of ${ROOM_LETTERS}` })
@@ -35,6 +53,12 @@ export class LiveQuery {
 
   @IsIn(LIVE_ROLES)
   role: LiveRole;
+}
+
+/** Whoever holds the room shows a screen the door; it does not come in again. */
+export class LiveEnd {
+  @Matches(/^[\w-]{8,64}$/, { message: 'screen must be 8 to 64 letters, figures or dashes' })
+  screen: string;
 }
 
 /** Longer ones do not fit through the database's notifications. */

@@ -15,10 +15,26 @@ export interface Settings {
   readonly trustedProxies?: number;
   /** Signs the cookies of sessions; made for this run alone where nothing is given. */
   readonly sessionSecret?: string | null;
+  /** Files of the certificate it serves by; `null` where it serves in the clear, on this machine or behind a proxy. */
+  readonly tls?: Tls | null;
+  /** Addresses of gateways of beacons on the network, which pages may connect to. */
+  readonly gateways?: readonly string[];
+  /** Whether the demo can be looked at as each role without signing in. */
+  readonly tryRoles?: boolean;
   /** Folder for letters; `null` where they are dropped. */
   readonly outbox?: string | null;
 }
 
+export interface Tls {
+  readonly cert: string;
+  readonly key: string;
+  /** What devices trust, and where in the clear they are told how. */
+  readonly ca: string;
+  readonly trustPort: number;
+}
+
+const GATEWAY = /^wss?:\/\/[\w.[\]:-]+$/;
+const LOOPBACK_HOSTS = ['127.0.0.1', '::1', 'localhost'];
 const MOST_PROXIES = 5;
 const DEMO_MODES = ['once', 'reset', 'none'] as const;
 
@@ -44,14 +60,36 @@ export function readSettings(env: NodeJS.ProcessEnv): Settings {
     throw new Error(
       `PUBLIC_ADDRESS: given ${publicAddress}, allowed an address like https://orthokin.example.`,
     );
+  const host = env['HOST'] ?? '127.0.0.1';
+  const isLoopback = LOOPBACK_HOSTS.includes(host);
+  const trying = env['DEMO_SIGN_IN'] ?? (isLoopback ? 'on' : 'off');
+  if (!['on', 'off'].includes(trying) || (trying === 'on' && !isLoopback))
+    throw new Error(
+      `DEMO_SIGN_IN: given ${trying}, allowed ${isLoopback ? 'on or off' : `off, since ${host} is reached from elsewhere`}.`,
+    );
+  const gateways = (env['GATEWAYS'] ?? '').split(' ').filter(Boolean);
+  for (const gateway of gateways)
+    if (!GATEWAY.test(gateway))
+      throw new Error(
+        `GATEWAYS: given ${gateway}, allowed addresses like ws://192.168.1.20:4320, with spaces between.`,
+      );
   const trustedProxies = Number(env['TRUST_PROXY'] ?? 0);
   if (!Number.isInteger(trustedProxies) || trustedProxies < 0 || trustedProxies > MOST_PROXIES)
     throw new Error(
       `TRUST_PROXY: given ${env['TRUST_PROXY'] ?? ''}, allowed how many proxies stand in front, 0 to ${MOST_PROXIES}.`,
     );
   return {
-    ...{ databaseUrl, servingUrl, host: env['HOST'] ?? '127.0.0.1', port, demo, publicAddress },
+    ...{ databaseUrl, servingUrl, host, port, demo, publicAddress },
     ...{ trustedProxies, sessionSecret: env['SESSION_SECRET'] ?? null },
+    ...{ gateways, tryRoles: trying === 'on', tls: tlsIn(env, port) },
     outbox: env['OUTBOX'] ?? null,
   };
+}
+
+function tlsIn(env: NodeJS.ProcessEnv, port: number): Tls | null {
+  const { TLS_CERT: cert, TLS_KEY: key, TLS_CA: ca } = env;
+  if (!cert && !key && !ca) return null;
+  if (!cert || !key || !ca)
+    throw new Error('TLS_CERT, TLS_KEY and TLS_CA: allowed all three of them, or none.');
+  return { cert, key, ca, trustPort: Number(env['TRUST_PORT'] ?? port + 1) };
 }

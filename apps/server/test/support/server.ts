@@ -10,6 +10,8 @@ import request from 'supertest';
 import { createApp } from '../../src/app.js';
 import { prepare } from '../../src/prepare.js';
 
+/** One for all servers of a database: a cookie of one is good at another. */
+export const SECRET = 'of the tests';
 const DAY_MS = 24 * 60 * 60 * 1000;
 const ALL_BUT_DATE = [
   ...(['hrtime', 'nextTick', 'performance', 'queueMicrotask'] as const),
@@ -61,7 +63,7 @@ export class TestServer {
     await prepare({ ...settings, demo: 'once' });
     jest.useRealTimers();
     const outbox = join(tmpdir(), name);
-    const app = await createApp({ ...settings, outbox, demo: 'none' });
+    const app = await createApp({ ...settings, outbox, sessionSecret: SECRET, demo: 'none' });
     await app.listen(0, '127.0.0.1');
     const clubs = await request(app.getHttpServer()).get('/api/clubs');
     const [club] = clubs.body as ClubReply[];

@@ -14,6 +14,7 @@ const account = async () => ({
 const signIn = async () => ({
   Component: (await import('./accounts/SignInPage.js')).SignInPage,
 });
+const trust = async () => ({ Component: (await import('./accounts/TrustPage.js')).TrustPage });
 const invited = async () => ({
   Component: (await import('./accounts/InvitedPage.js')).InvitedPage,
 });
@@ -147,6 +148,12 @@ export const router = createBrowserRouter([
   {
     path: '/join/:code?',
     lazy: join,
+    errorElement: <Lost />,
+    hydrateFallbackElement: <Opening />,
+  },
+  {
+    path: '/trust',
+    lazy: trust,
     errorElement: <Lost />,
     hydrateFallbackElement: <Opening />,
   },

@@ -87,6 +87,11 @@ export class Channel {
     this.socket.send(JSON.stringify({ event: 'tell', data }));
   }
 
+  /** Shows another screen the door; only whoever holds the room may. */
+  end(screen: string): void {
+    if (this.state.connected) this.socket.send(JSON.stringify({ event: 'end', data: { screen } }));
+  }
+
   /**
    * Hears all that is told under a name; what is not as the contract says is let be, for another
    * screen may be of another version. The reply stops hearing.

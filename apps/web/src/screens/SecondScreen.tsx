@@ -49,14 +49,25 @@ function Joined({ channel }: { channel: Channel }): ReactElement {
   const { connected, others } = useSyncExternalStore(channel.subscribe, channel.snapshot);
   if (!connected) return <Quiet role="status">{say('noWayServerScreensJoinWhen')}</Quiet>;
   return (
-    <Quiet role="status">
-      {others.size === 0
-        ? say('noScreenHasJoinedYet')
-        : say('sizeJoinedValue', {
-            size: others.size,
-            value: commaList([...others.values()].map((role) => ROLE_WORDS[role])),
-          })}
-    </Quiet>
+    <>
+      <Quiet role="status">
+        {others.size === 0
+          ? say('noScreenHasJoinedYet')
+          : say('sizeJoinedValue', {
+              size: others.size,
+              value: commaList([...others.values()].map((role) => ROLE_WORDS[role])),
+            })}
+      </Quiet>
+      {[...others].map(([screen, role], i) => (
+        <Button
+          key={screen}
+          aria-label={say('endScreen', { n: i + 1, role: ROLE_WORDS[role] })}
+          onPress={() => channel.end(screen)}
+        >
+          {say('endScreenShort', { role: ROLE_WORDS[role] })}
+        </Button>
+      ))}
+    </>
   );
 }
 

@@ -1,5 +1,6 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { Sessions } from '../../platform/auth/sessions.js';
+import { WhoAsks } from '../../platform/auth/who-asks.js';
 import { Outbox } from '../../platform/mail/outbox.js';
 import { AthletesModule } from '../athletes/athletes.module.js';
 import { ClubsModule } from '../clubs/clubs.module.js';
@@ -9,22 +10,32 @@ import { Callers } from './callers.js';
 import { DevicesService } from './devices.service.js';
 import { InvitationsService } from './invitations.service.js';
 import { SignInController } from './sign-in.controller.js';
-import { SignInService } from './sign-in.service.js';
+import { MAY_TRY_ROLES, SignInService } from './sign-in.service.js';
+
+interface Parts {
+  readonly outbox: Outbox;
+  /** Called once there is a server: they hold connections. */
+  readonly sessions: () => Sessions;
+  readonly mayTryRoles: boolean;
+}
 
 @Module({})
 export class AccountsModule {
-  /** `sessions` is called once there is a server: they hold connections. */
-  static with(outbox: Outbox, sessions: () => Sessions): DynamicModule {
+  static with({ outbox, sessions, mayTryRoles }: Parts): DynamicModule {
     return {
       module: AccountsModule,
+      // What connects has to be asked who it is, wherever it does.
+      global: true,
       imports: [AthletesModule, ClubsModule],
       controllers: [SignInController, AccountsController],
       providers: [
         { provide: Outbox, useValue: outbox },
+        { provide: MAY_TRY_ROLES, useValue: mayTryRoles },
         { provide: Sessions, useFactory: sessions },
         ...[AccountsService, InvitationsService, DevicesService, SignInService, Callers],
+        { provide: WhoAsks, useExisting: Callers },
       ],
-      exports: [Callers, Sessions],
+      exports: [Callers, Sessions, WhoAsks],
     };
   }
 }

@@ -1,8 +1,13 @@
+import type { IncomingMessage } from 'node:http';
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { NextFunction, Request, Response } from 'express';
+import { ROUTES, isFor } from '@orthokin/contract/routes';
 import { calledBy, type Caller, type SignedIn } from '../../platform/auth/caller.js';
 import { within, withinClub } from '../../platform/auth/scope.js';
+import { Sessions } from '../../platform/auth/sessions.js';
+import { WhoAsks } from '../../platform/auth/who-asks.js';
+import { ClubsService } from '../clubs/clubs.service.js';
 import { isOnThisMachine } from '../../platform/auth/this-machine.js';
 
 /** The club that an address is of. */
@@ -10,8 +15,20 @@ const OF_CLUB = /^\/api\/clubs\/([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})(?:
 
 /** Finds out who sends a request, before anything else of it is done. */
 @Injectable()
-export class Callers {
-  constructor(private readonly em: EntityManager) {}
+export class Callers extends WhoAsks {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly sessions: Sessions,
+    private readonly clubs: ClubsService,
+  ) {
+    super();
+  }
+
+  async mayRunDrills(request: IncomingMessage): Promise<boolean> {
+    const signedIn = await this.sessions.of(request);
+    if (signedIn) return isFor(ROUTES.recordSet, signedIn.role);
+    return isOnThisMachine(request) && (await this.clubs.open()).length > 0;
+  }
 
   /** Does the rest of a request as its caller, with the rows before it that are theirs to see. */
   readonly middleware = (request: Request, _response: Response, next: NextFunction): void => {

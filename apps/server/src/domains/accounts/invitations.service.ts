@@ -64,7 +64,7 @@ export class InvitationsService {
         ...{ to: email, subject: await this.accounts.clubName(clubId) },
         text: `${name}: ${this.outbox.address}/invited#${token}`,
       });
-    return { ...invitationReply(invitation), token };
+    return { ...invitationReply(invitation), token, address: this.outbox.address };
   }
 
   async end(clubId: string, id: string): Promise<void> {

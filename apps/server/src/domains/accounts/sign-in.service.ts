@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { EntityManager } from '@mikro-orm/postgresql';
-import { HttpStatus, Injectable } from '@nestjs/common';
+import { HttpStatus, Inject, Injectable } from '@nestjs/common';
 import type { MeReply, SignInBody } from '@orthokin/contract';
 import { DEMO_CLUB_ID, type Role } from '@orthokin/core/people';
 import type { Request } from 'express';
@@ -22,6 +22,9 @@ interface FoundAccount {
   readonly password_hash: string;
 }
 
+/** Whether the demo can be looked at as each role without a password: only where nobody else reaches it. */
+export const MAY_TRY_ROLES = Symbol('MAY_TRY_ROLES');
+
 type Identity = Pick<SignedIn, 'clubId' | 'role' | 'name' | 'accountId' | 'athleteIds'>;
 
 /** Who a device is signed in as, and how it comes to be. */
@@ -32,6 +35,7 @@ export class SignInService {
   constructor(
     private readonly em: EntityManager,
     private readonly clubs: ClubsService,
+    @Inject(MAY_TRY_ROLES) private readonly mayTryRoles: boolean,
   ) {}
 
   /** Who the caller is, and what there is to open without being anybody. */
@@ -46,7 +50,7 @@ export class SignInService {
       },
       ...{ open, isThisMachine },
       hasOwned: isThisMachine && !signedIn && (await this.clubs.hasOwned()),
-      canTryRoles: isThisMachine && open.some(({ clubId }) => clubId === DEMO_CLUB_ID),
+      canTryRoles: this.mayTryRoles && open.some(({ clubId }) => clubId === DEMO_CLUB_ID),
     };
   }
 
@@ -70,7 +74,7 @@ export class SignInService {
 
   /** The demo as somebody of a role sees it; only where it has no owner. */
   async tryRole(request: Request, role: Role): Promise<MeReply> {
-    const open = await this.clubs.open();
+    const open = this.mayTryRoles ? await this.clubs.open() : [];
     if (!open.some(({ clubId }) => clubId === DEMO_CLUB_ID))
       throw refuseWith(HttpStatus.FORBIDDEN, [
         { field: 'role', given: role, allowed: 'none: the demo is not here, or has an owner' },

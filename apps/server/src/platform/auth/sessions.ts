@@ -1,7 +1,9 @@
 import connectPgSimple from 'connect-pg-simple';
 import session from 'express-session';
 import type { OnModuleDestroy } from '@nestjs/common';
-import type { RequestHandler } from 'express';
+import type { IncomingMessage } from 'node:http';
+import type { Request, RequestHandler, Response } from 'express';
+import type { SignedIn } from './caller.js';
 import pg from 'pg';
 
 const DAY_MS = 24 * 60 * 60 * 1000;
@@ -41,6 +43,15 @@ export class Sessions implements OnModuleDestroy {
       ...{ store: this.store, secret, name: SESSION_COOKIE },
       ...{ resave: false, saveUninitialized: false },
       cookie: { httpOnly: true, sameSite: 'strict', secure: 'auto', maxAge: SIGNED_IN_MS },
+    });
+  }
+
+  /** What the device of a connection is signed in as: a connection's first request passes no middleware. */
+  of(request: IncomingMessage): Promise<SignedIn | null> {
+    const asked = request as Request;
+    return new Promise((done) => {
+      // Nothing is answered here: a session that is only read sets no cookie.
+      void this.middleware(asked, {} as Response, () => done(asked.session.signedIn ?? null));
     });
   }
 

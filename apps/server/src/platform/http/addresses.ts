@@ -1,4 +1,4 @@
-import { networkInterfaces } from 'node:os';
+import { hostname, networkInterfaces } from 'node:os';
 import type { NextFunction, Request, Response } from 'express';
 
 const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
@@ -16,6 +16,7 @@ interface Listening {
   readonly host: string;
   readonly port?: number;
   readonly publicAddress?: string | null;
+  readonly tls?: object | null;
 }
 
 /**
@@ -29,15 +30,20 @@ export class Addresses {
   readonly usual: string;
 
   /** `host` is what is listened on; `publicAddress` how a proxy in front is reached, if there is one. */
-  constructor({ host, port = 0, publicAddress = null }: Listening) {
+  constructor({ host, port = 0, publicAddress = null, tls = null }: Listening) {
     this.publicOrigin = publicAddress === null ? null : new URL(publicAddress).origin;
-    this.usual = this.publicOrigin ?? `http://${host}:${port}`;
     const own = Object.values(networkInterfaces()).flatMap((each) => each ?? []);
+    const outside = own.find(({ internal, family }) => !internal && family === 'IPv4')?.address;
+    const reached = ALL.includes(host) ? (outside ?? hostname()) : host;
+    this.usual = this.publicOrigin ?? `${tls ? 'https' : 'http'}://${reached}:${port}`;
     const shown = (address: string, family: string) =>
       family === 'IPv6' ? `[${address}]` : address;
     this.names = new Set([
       ...LOOPBACK,
-      ...(ALL.includes(host) ? own.map(({ address, family }) => shown(address, family)) : [host]),
+      ...(ALL.includes(host)
+        ? [hostname().toLowerCase(), `${hostname().toLowerCase()}.local`]
+        : [host]),
+      ...(ALL.includes(host) ? own.map(({ address, family }) => shown(address, family)) : []),
       ...(publicAddress === null ? [] : [nameIn(publicAddress) ?? publicAddress]),
     ]);
   }

@@ -5,7 +5,8 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { NextFunction, Request, Response } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 
-const WEB = join(import.meta.dirname, '../../../../web/dist');
+/** The web app as it was built. */
+export const WEB = join(import.meta.dirname, '../../../../web/dist');
 const YEAR_S = 365 * 24 * 60 * 60;
 /** Vite names the files in here by their content. */
 const NAMED_BY_CONTENT = '/assets/';

@@ -8,11 +8,20 @@ import {
   type OnGatewayConnection,
   type OnGatewayDisconnect,
 } from '@nestjs/websockets';
-import { LiveQuery, LiveTell, MAX_LIVE_BYTES, validationProblems } from '@orthokin/contract';
+import {
+  isHolder,
+  LiveEnd,
+  LiveQuery,
+  LiveTell,
+  MAX_LIVE_BYTES,
+  mayTell,
+  validationProblems,
+} from '@orthokin/contract';
 import type { Problem } from '@orthokin/core/result';
 import { plainToInstance, type ClassConstructor } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import type { WebSocket } from 'ws';
+import { WhoAsks } from '../auth/who-asks.js';
 import { Addresses } from '../http/addresses.js';
 import { Codes } from './codes.js';
 import { Rooms, type Member } from './rooms.js';
@@ -46,12 +55,14 @@ const publicId = (secret: string): string =>
 @WebSocketGateway({ path: '/api/live', maxPayload: MAX_LIVE_BYTES })
 export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect {
   private readonly joined = new Map<WebSocket, Member>();
+  private readonly letIn = new Map<WebSocket, Promise<void>>();
   private readonly codes = new Codes();
   private readonly said = new Map<WebSocket, { second: number; count: number }>();
 
   constructor(
     private readonly rooms: Rooms,
     private readonly addresses: Addresses,
+    private readonly whoAsks: WhoAsks,
   ) {}
 
   handleConnection(socket: WebSocket, request: IncomingMessage): void {
@@ -77,7 +88,32 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect {
       ...query,
       screen: publicId(query.screen),
       hear: (news) => socket.send(news),
+      end: () => socket.close(POLICY, 'ended'),
     };
+    if (this.rooms.isShutOut(member)) {
+      refuse(socket, { field: 'screen', given: 'one that was ended', allowed: 'another code' });
+      socket.close(POLICY, 'ended');
+      return;
+    }
+    if (isHolder(member.role)) this.letIn.set(socket, this.holds(socket, member, request));
+    else this.join(socket, member);
+  }
+
+  /** Whoever would hold a room is asked who they are; what they say meanwhile waits. */
+  private async holds(socket: WebSocket, member: Member, request: IncomingMessage): Promise<void> {
+    if (await this.whoAsks.mayRunDrills(request)) {
+      if (socket.readyState === socket.OPEN) this.join(socket, member);
+      return;
+    }
+    refuse(socket, {
+      field: 'role',
+      given: member.role,
+      allowed: 'to be signed in, to run drills',
+    });
+    socket.close(POLICY, 'not signed in');
+  }
+
+  private join(socket: WebSocket, member: Member): void {
     this.joined.set(socket, member);
     this.rooms.join(member);
   }
@@ -86,11 +122,13 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect {
     const member = this.joined.get(socket);
     this.joined.delete(socket);
     this.said.delete(socket);
+    this.letIn.delete(socket);
     if (member) this.rooms.leave(member);
   }
 
   @SubscribeMessage('tell')
-  tell(@ConnectedSocket() socket: WebSocket, @MessageBody() data: unknown): void {
+  async tell(@ConnectedSocket() socket: WebSocket, @MessageBody() data: unknown): Promise<void> {
+    if (!this.joined.has(socket)) await this.letIn.get(socket);
     const member = this.joined.get(socket);
     if (!member) return;
     if (this.isTooMuch(socket)) {
@@ -103,6 +141,14 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect {
       return;
     }
     const { type, to = null, body } = told;
+    if (!mayTell(member.role, type)) {
+      refuse(socket, {
+        field: 'type',
+        given: type,
+        allowed: `what a screen may say as ${member.role}`,
+      });
+      return;
+    }
     this.rooms.say(member, to, {
       event: 'told',
       from: member.screen,
@@ -110,6 +156,14 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect {
       type,
       body,
     });
+  }
+
+  @SubscribeMessage('end')
+  end(@ConnectedSocket() socket: WebSocket, @MessageBody() data: unknown): void {
+    const member = this.joined.get(socket);
+    const asked = read(LiveEnd, data);
+    if (isProblem(asked)) refuse(socket, asked);
+    else if (member && isHolder(member.role)) this.rooms.end(member, asked.screen);
   }
 
   private isTooMuch(socket: WebSocket): boolean {

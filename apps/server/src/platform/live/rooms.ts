@@ -1,11 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable, type OnModuleInit } from '@nestjs/common';
 import type { LiveNews, LiveQuery } from '@orthokin/contract';
+import { LRUCache } from 'lru-cache';
 import { Notices } from './notices.js';
+
+const MOST_SHUT_OUT = 10_000;
 
 /** A screen joined at this process. */
 export interface Member extends LiveQuery {
   readonly hear: (news: string) => void;
+  /** Is shown the door. */
+  readonly end: () => void;
 }
 
 /** What goes from process to process. */
@@ -16,7 +21,8 @@ interface Notice {
   readonly room: string;
   readonly from: string;
   readonly to: string | null;
-  readonly news: LiveNews;
+  /** `null` shows the one it is for the door. */
+  readonly news: LiveNews | null;
 }
 
 /**
@@ -27,6 +33,7 @@ interface Notice {
 @Injectable()
 export class Rooms implements OnModuleInit {
   private readonly members = new Map<string, Set<Member>>();
+  private readonly shutOut = new LRUCache<string, true>({ max: MOST_SHUT_OUT });
   private readonly origin = randomUUID();
   private said = 0;
 
@@ -37,6 +44,11 @@ export class Rooms implements OnModuleInit {
       const notice = JSON.parse(payload) as Notice;
       if (notice.origin !== this.origin) this.deliver(notice);
     });
+  }
+
+  /** Whether a screen was shown the door of a room; it knows no other way in than the room's next code. */
+  isShutOut({ room, screen }: LiveQuery): boolean {
+    return this.shutOut.has(`${room} ${screen}`);
   }
 
   join(member: Member): void {
@@ -52,13 +64,24 @@ export class Rooms implements OnModuleInit {
     this.say(member, null, { event: 'went', from: member.screen, role: member.role });
   }
 
-  say({ room, screen }: LiveQuery, to: string | null, news: LiveNews): void {
+  /** Shows a screen the door, whichever process it came to. */
+  end(holder: LiveQuery, screen: string): void {
+    this.say(holder, screen, null);
+  }
+
+  say({ room, screen }: LiveQuery, to: string | null, news: LiveNews | null): void {
     const notice: Notice = { origin: this.origin, n: this.said++, room, from: screen, to, news };
     this.deliver(notice);
     this.notices.send(JSON.stringify(notice));
   }
 
   private deliver({ room, from, to, news }: Notice): void {
+    if (news === null) {
+      this.shutOut.set(`${room} ${to ?? ''}`, true);
+      for (const member of [...(this.members.get(room) ?? [])])
+        if (member.screen === to) member.end();
+      return;
+    }
     const text = JSON.stringify(news);
     for (const { screen, hear } of this.members.get(room) ?? [])
       if (screen !== from && (to === null || to === screen)) hear(text);

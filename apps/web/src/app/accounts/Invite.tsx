@@ -17,6 +17,7 @@ import { SelectField } from '../../parts/form/SelectField.js';
 import { OpenField } from '../../parts/form/TextField.js';
 import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
+import { isLoopback } from '../../parts/is-loopback.js';
 import { colour } from '../../parts/tokens.js';
 import { roleMeans, roleWords, say } from '../../words/account.js';
 import { dateWords } from '../../words/format.js';
@@ -51,9 +52,11 @@ const Ready = styled.div`
 
 /** A link that was made: it is shown this once. */
 function Link({ made, onDone }: { made: InvitationReply; onDone: () => void }): ReactElement {
-  const { name, role, accountId, until, token } = made;
+  const { name, role, accountId, until, token = '' } = made;
   const [isCopied, setIsCopied] = useState(false);
-  const address = `${window.location.origin}/invited#${token ?? ''}`;
+  // This machine calls itself by a name that is another's on every other device.
+  const origin = isLoopback(window.location.hostname) ? made.address : window.location.origin;
+  const address = `${origin ?? ''}/invited#${token}`;
   const isForDevices = role === 'athlete' && accountId === null;
   return (
     <Ready role="status">
@@ -61,6 +64,7 @@ function Link({ made, onDone }: { made: InvitationReply; onDone: () => void }): 
       <div>
         <Heading as="p">{say('linkFor', { name, until: dateWords(until.slice(0, 10)) })}</Heading>
         <Quiet>{say(isForDevices ? 'linkForDevices' : 'linkOnce')}</Quiet>
+        {isLoopback(new URL(address).hostname) && <Notice>{say('onlyThisMachine')}</Notice>}
         <code>{address}</code>
         {/* Without a secure page there is none: what is shown can be chosen and copied. */}
         {'clipboard' in navigator && (

@@ -58,7 +58,7 @@ export function LetIn({ ownId }: { ownId: string | null }): ReactElement {
                   aria-label={say('endAccount', { name })}
                   onPress={() => setEnding(ending === id ? null : id)}
                 >
-                  {say('end')}
+                  {say('takeAwayShort')}
                 </Button>
               )}
               {ending === id && (
@@ -94,7 +94,7 @@ export function LetIn({ ownId }: { ownId: string | null }): ReactElement {
                   isDisabled={takeBack.isPending}
                   onPress={() => takeBack.mutate(id)}
                 >
-                  {say('end')}
+                  {say('takeBackShort')}
                 </Button>
               </li>
             ))}

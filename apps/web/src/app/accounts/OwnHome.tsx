@@ -33,9 +33,7 @@ export function OwnHome(): ReactElement {
   const own = squad.data;
   return (
     <Page name={say('yours')}>
-      <Headline>
-        {say('ownHeadline', { count: own.length, name: own[0]?.athlete.name ?? say('athlete') })}
-      </Headline>
+      <Headline>{say('ownHeadline', { count: own.length })}</Headline>
       {own.length === 0 && <Quiet style={{ marginTop: 8 }}>{say('nothingOwn')}</Quiet>}
       <ul style={{ margin: 0, padding: 0, listStyle: 'none' }}>
         {own.map((line) => {

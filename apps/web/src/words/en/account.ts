@@ -46,7 +46,9 @@ export const account = {
 
   people: 'Who has an account',
   roleOf: 'What {name} may do',
-  endAccount: 'Take {name}’s account away',
+  endAccount: 'Take away the account of {name}',
+  takeAwayShort: 'Take away',
+  takeBackShort: 'Take back',
   endsAccount: 'Every device of {name} is signed out at once; what they recorded stays.',
   yesEnd: 'Yes, take it away',
   keepIt: 'Keep it',
@@ -68,6 +70,8 @@ export const account = {
   linkForDevices:
     'Show or send it now: it is not shown again. It lets their devices in until that day, with or without an account.',
   scan: 'Scan to open the invitation',
+  onlyThisMachine:
+    'No other device reaches this address. Start with ./start --lan, and make the link then.',
   copyLink: 'Copy the link',
   copied: 'Copied',
   done: 'Done',
@@ -104,7 +108,7 @@ export const account = {
   noInvitation: 'This link is not whole. Scan it again, or ask for a new one.',
   readingInvitation: 'Reading the invitation…',
 
-  ownHeadline: '{count, plural, =1 {{name}} other {Whose turn is it?}}',
+  ownHeadline: '{count, plural, =1 {Your next step} other {Whose turn is it?}}',
   practise: 'Practise at home',
   howItGoes: 'How it goes',
   keptOfThem: 'Everything that is kept of {name}, as a file',

@@ -10,6 +10,8 @@ export const floor = {
   beacons: 'Beacons',
   nothingBareWhatHappensThereMissing:
     'Nothing at {bare}: what happens there is missing unless you press it.',
+  endScreen: 'End: {role}, screen {n}',
+  endScreenShort: 'End: {role}',
   addressGateway: 'Address of the gateway',
   linkedSizeDevices: 'Linked: {size} devices.',
   whatComesNextSaidSoonSet: 'What comes next is said as soon as the set has reached the server.',
