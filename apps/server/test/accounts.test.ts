@@ -8,6 +8,8 @@ import type {
   InvitationReply,
   MeReply,
   PersonReply,
+  SetReviewReply,
+  SquadLineReply,
 } from '@orthokin/contract';
 import request from 'supertest';
 import { v7 } from 'uuid';
@@ -235,4 +237,25 @@ test('a cookie is no script’s to read, and no other page’s to send', async (
   // Signed with another secret it is nobody's.
   const forged = cookie.replace(/\.[^.]*$/, '.AAAA');
   await request(server.address).get(server.club('squad')).set('Cookie', forged).expect(401);
+});
+
+test('who wrote a note or corrected a rep is who signed in, whatever name is sent', async () => {
+  const { body: squad } = await owner.get(server.club('squad'));
+  const lines = squad as SquadLineReply[];
+  const line = lines.find(({ lastSet }) => lastSet !== null);
+  const [setId, now] = [line?.lastSet?.id ?? '', new Date().toISOString()];
+  const note = {
+    ...{ setId, text: 'Early.', writtenBy: 'Somebody else', writtenAt: now, removed: false },
+  };
+  const { body: kept } = await owner.put(server.club(`notes/${v7()}`), note).expect(200);
+  expect(kept).toMatchObject({ writtenBy: 'Mara' });
+  const { body: review } = await owner.get(server.club(`sets/${setId}`)).expect(200);
+  const [rep] = (review as SetReviewReply).reps;
+  if (!rep) throw new Error('The newest set has no reps.');
+  const { id: replaces, ...body } = rep;
+  const corrected = { ...body, replaces, struckOut: true, corrected: { by: 'Somebody', at: now } };
+  await owner.put(server.club(`sets/${setId}/reps/${v7()}`), corrected).expect(200);
+  const { body: after } = await owner.get(server.club(`sets/${setId}`));
+  expect(JSON.stringify(after)).toContain('"by":"Mara"');
+  expect(JSON.stringify(after)).not.toContain('Somebody');
 });

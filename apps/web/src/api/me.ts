@@ -18,6 +18,7 @@ import {
 } from '@tanstack/react-query';
 import { createContext, useContext } from 'react';
 import { remember } from '../device/preferences.js';
+import { useRemembered } from '../device/useRemembered.js';
 import { call, Refused } from './client.js';
 import { useClub } from './club.js';
 import { keys } from './keys.js';
@@ -26,10 +27,27 @@ import { keys } from './keys.js';
 export const useMe = (): UseQueryResult<MeReply> =>
   useQuery({ queryKey: keys.me, queryFn: () => call(ROUTES.me, {}) });
 
-/** What whoever looks at this page is to the club; whoever sits at the machine of a club without an owner is its owner. */
-export const RoleContext = createContext<Role>('owner');
+/** Who looks at this page. */
+interface Who {
+  /** To the club; whoever sits at the machine of one without an owner is its owner. */
+  readonly role: Role;
+  /** Of their account; `null` where nobody has signed in with one. */
+  readonly name: string | null;
+}
 
-export const useRole = (): Role => useContext(RoleContext);
+export const WhoContext = createContext<Who>({ role: 'owner', name: null });
+
+export const useRole = (): Role => useContext(WhoContext).role;
+
+/**
+ * Under which name something is said: the account's, or the one that was last typed on this device.
+ * `type` is `null` where there is nothing to type.
+ */
+export function useOwnName(): [name: string, type: ((name: string) => void) | null] {
+  const { name } = useContext(WhoContext);
+  const [typed, type] = useRemembered('coach-name', '');
+  return name === null ? [typed, type] : [name, null];
+}
 
 /** Whether whoever looks at this page may send a request: what they may not do need not be offered. */
 export const useMay = (route: { readonly may: MayAsk }): boolean => isFor(route, useRole());

@@ -12,7 +12,7 @@ import {
 import { Link, NavLink, Outlet, ScrollRestoration, useLocation, useNavigate } from 'react-router';
 import styled from 'styled-components';
 import { ChosenClub, ClubContext, useClubs } from '../api/club.js';
-import { RoleContext, useMe } from '../api/me.js';
+import { useMe, WhoContext } from '../api/me.js';
 import { useSending } from '../device/outbox-context.js';
 import { useRemembered } from '../device/useRemembered.js';
 import { onServerClock, serverAheadMs } from '../device/server-clock.js';
@@ -227,6 +227,8 @@ export function Frame(): ReactElement {
   // gone it must not show another's people instead.
   const club = me.data && (chosen ?? (wanted === null ? clubs.data?.[0] : undefined));
   const role = signedIn?.role ?? 'owner';
+  const name = signedIn?.accountId ? signedIn.name : null;
+  const who = useMemo(() => ({ role, name }), [role, name]);
   const choice = useMemo(
     () => ({ clubId: chosen?.clubId ?? null, open }),
     // What opens a club does the same whichever it was.
@@ -288,13 +290,13 @@ export function Frame(): ReactElement {
         <ChosenClub value={choice}>
           <StartWalk value={startWalk}>
             {club ? (
-              <RoleContext key={`${club.clubId} ${role}`} value={role}>
+              <WhoContext key={`${club.clubId} ${role}`} value={who}>
                 <ClubContext value={club}>
                   <FaultNames value={(fault) => faultWords(fault, club.faults).name}>
                     <Outlet />
                   </FaultNames>
                 </ClubContext>
-              </RoleContext>
+              </WhoContext>
             ) : clubs.data && me.data ? (
               <Suspense>
                 {mustSignIn(me.data) && pathname !== '/clubs' ? <SignInPage /> : <WelcomePage />}

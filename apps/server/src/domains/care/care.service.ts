@@ -10,6 +10,7 @@ import {
 import { wrong } from '@orthokin/core/result';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
+import { saidBy } from '../../platform/auth/caller.js';
 import { accepted, unknown } from '../../platform/http/refusals.js';
 import { insertOnce } from '../../platform/storage/insert-once.js';
 import { refuseAhead } from '../ahead.js';
@@ -64,11 +65,15 @@ export class CareService {
     const { athleteId, kind, by, at, takenBack } = body;
     await insertOnce(this.em, CareRecord, {
       ...{ clubId, id, athleteId, kind, said },
-      ...{ saidBy: by, saidAt: new Date(at) },
+      ...{ saidBy: saidBy(by), saidAt: new Date(at) },
     });
     // A first saying that is sent once more says nothing of it, and must not put back what was lifted.
     if (takenBack !== undefined)
-      await this.em.nativeUpdate(CareRecord, { clubId, id }, { takenBack });
+      await this.em.nativeUpdate(
+        CareRecord,
+        { clubId, id },
+        { takenBack: takenBack && { ...takenBack, by: saidBy(takenBack.by) } },
+      );
     return careReply(await this.em.findOneOrFail(CareRecord, { clubId, id }, { refresh: true }));
   }
 }
@@ -95,10 +100,10 @@ export const careReply = ({
   athleteId,
   kind,
   said,
-  saidBy,
+  saidBy: by,
   saidAt,
   takenBack,
 }: CareRecord): CareReply => ({
   ...{ id, athleteId, kind, ...said },
-  ...{ by: saidBy, at: saidAt.toISOString(), takenBack },
+  ...{ by, at: saidAt.toISOString(), takenBack },
 });

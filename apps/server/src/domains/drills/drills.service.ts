@@ -1,5 +1,6 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { HttpException, Injectable } from '@nestjs/common';
+import { saidBy } from '../../platform/auth/caller.js';
 import type {
   DrillSetBody,
   DrillSetReply,
@@ -190,7 +191,11 @@ export class DrillsService {
     return setReply(await this.set(clubId, id));
   }
 
-  async recordRep(clubId: string, setId: string, id: string, body: RepBody): Promise<RepReply> {
+  async recordRep(clubId: string, setId: string, id: string, sent: RepBody): Promise<RepReply> {
+    const { corrected } = sent;
+    const body = corrected
+      ? { ...sent, corrected: { ...corrected, by: saidBy(corrected.by) } }
+      : sent;
     if (body.corrected) refuseAhead('corrected.at', body.corrected.at);
     const set = await this.set(clubId, setId);
     const cue = set.cues.find(({ ordinal }) => ordinal === body.ordinal);

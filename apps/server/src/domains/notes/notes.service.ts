@@ -1,6 +1,7 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { SetNoteBody, SetNoteReply } from '@orthokin/contract';
+import { saidBy } from '../../platform/auth/caller.js';
 import { refuseAhead } from '../ahead.js';
 import { DrillsService } from '../drills/drills.service.js';
 import { SetNote } from './set-note.entity.js';
@@ -42,13 +43,15 @@ export class NotesService {
   /** Writes a note of a set, takes it back, or puts it back. */
   async write(clubId: string, id: string, body: SetNoteBody): Promise<SetNoteReply> {
     await this.drills.set(clubId, body.setId);
-    const { removed, writtenAt, ...note } = body;
+    // Whoever takes a note back did not write it.
+    const writtenBy = body.removed ? body.writtenBy : saidBy(body.writtenBy);
+    const { removed, writtenAt, ...note } = { ...body, writtenBy };
     refuseAhead('writtenAt', writtenAt);
     await this.em.upsert(SetNote, {
       ...{ clubId, id, ...note },
       writtenAt: new Date(writtenAt),
       removedAt: removed ? new Date() : null,
     });
-    return { id, ...body };
+    return { id, ...body, writtenBy };
   }
 }

@@ -1,5 +1,6 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
+import { saidBy } from '../../platform/auth/caller.js';
 import type {
   AttendedBody,
   HeldSessionBody,
@@ -100,11 +101,12 @@ export class SessionsService {
     if (body.fault === null && body.text.trim() === '')
       accepted(wrong('text', body.text, 'some words, or a fault that says it'));
     refuseAhead('writtenAt', body.writtenAt);
+    const writtenBy = body.removed ? body.writtenBy : saidBy(body.writtenBy);
     await this.em.upsert(SessionNote, {
-      ...{ clubId, id, ...body },
+      ...{ clubId, id, ...body, writtenBy },
       writtenAt: new Date(body.writtenAt),
     });
-    return { id, ...body };
+    return { id, ...body, writtenBy };
   }
 }
 

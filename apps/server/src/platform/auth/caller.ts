@@ -38,3 +38,12 @@ export const callerNow = (): Caller => callers.getStore() ?? NOBODY;
 
 export const calledBy = <Value>(caller: Caller, work: () => Value): Value =>
   callers.run(caller, work);
+
+/**
+ * Who says something: whoever is signed in by an account, by its name; the name that was typed where
+ * nobody is, or where the device is a club's own.
+ */
+export const saidBy = (typed: string): string => {
+  const { signedIn } = callerNow();
+  return signedIn?.accountId ? signedIn.name : typed;
+};

@@ -41,15 +41,17 @@ export function KeepPart({
     );
   return (
     <>
-      <div style={{ marginTop: 18, maxWidth: 280 }}>
-        <TextField
-          label={say('yourName')}
-          value={author}
-          onChange={setPerson}
-          maxLength={60}
-          required
-        />
-      </div>
+      {setPerson && (
+        <div style={{ marginTop: 18, maxWidth: 280 }}>
+          <TextField
+            label={say('yourName')}
+            value={author}
+            onChange={setPerson}
+            maxLength={60}
+            required
+          />
+        </div>
+      )}
       {author === '' && bodies.length > 0 && <Quiet>{say('whoMarked')}</Quiet>}
       <Row>
         <Button

@@ -12,7 +12,7 @@ import { careRequest, mindedOf } from '../../api/care.js';
 import { useClub } from '../../api/club.js';
 import { localDay } from '../../device/local-day.js';
 import { useOutbox } from '../../device/outbox-context.js';
-import { useRemembered } from '../../device/useRemembered.js';
+import { useOwnName } from '../../api/me.js';
 import { epochNow } from '../../drill/set-clock.js';
 import { say } from '../../words/floor.js';
 import type { FloorSetup } from './plan-drill.js';
@@ -46,7 +46,7 @@ export function useBeforeDrill(
 ): { readonly before: BeforeSet; readonly goAhead: (reason: string) => void } {
   const { clubId } = useClub();
   const outbox = useOutbox();
-  const [coach] = useRemembered('coach-name', '');
+  const [coach] = useOwnName();
   // Said here and not read back yet: the network may be gone.
   const [went, setWent] = useState<readonly (GoAhead & Said)[]>([]);
   const now = new Date(epochNow());

@@ -1,7 +1,7 @@
 import type { CareBody, CareReply } from '@orthokin/contract';
 import { v7 } from 'uuid';
 import { useSayCare } from '../../api/care.js';
-import { useRemembered } from '../../device/useRemembered.js';
+import { useOwnName } from '../../api/me.js';
 import { say } from '../../words/people.js';
 
 /** What is said, without of whom, by whom and when. */
@@ -16,7 +16,7 @@ export function useSaying(athleteId: string): {
   readonly isPending: boolean;
 } {
   const save = useSayCare();
-  const [coach] = useRemembered('coach-name', '');
+  const [coach] = useOwnName();
   const by = coach || say('coach');
   const now = () => new Date().toISOString();
   const send = ({ id, ...body }: CareReply) => save.mutate({ careId: id, body });

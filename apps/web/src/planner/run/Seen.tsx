@@ -7,7 +7,7 @@ import { useClub } from '../../api/club.js';
 import { usePeople } from '../../api/people.js';
 import { useSessionNotes, useWriteSessionNote } from '../../api/sessions.js';
 import { localDay } from '../../device/local-day.js';
-import { useRemembered } from '../../device/useRemembered.js';
+import { useOwnName } from '../../api/me.js';
 import { FaultNames } from '../../parts/fault-names.js';
 import { TextField } from '../../parts/form/TextField.js';
 import { Notice } from '../../parts/Notice.js';
@@ -31,7 +31,7 @@ export function Seen({
   const notes = useSessionNotes();
   const write = useWriteSessionNote();
   const faultName = useContext(FaultNames);
-  const [by] = useRemembered('coach-name', '');
+  const [by] = useOwnName();
   const [of, setOf] = useState<string | null>(null);
   const [draft, setDraft] = useState(0);
   const watched = people.data?.find(({ id }) => id === of)?.watched ?? [];

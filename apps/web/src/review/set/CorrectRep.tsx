@@ -4,7 +4,7 @@ import { eventOf, type EventName } from '@orthokin/core/timing';
 import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { useCorrectRep } from '../../api/review.js';
-import { useRemembered } from '../../device/useRemembered.js';
+import { useOwnName } from '../../api/me.js';
 import { Button } from '../../parts/Button.js';
 import { CountField, NumberField } from '../../parts/form/NumberFields.js';
 import { TextField } from '../../parts/form/TextField.js';
@@ -53,7 +53,7 @@ export function CorrectRep({
   ordinals: readonly number[];
 }): ReactElement | null {
   const correct = useCorrectRep(setId);
-  const [by, setBy] = useRemembered('coach-name', '');
+  const [by, setBy] = useOwnName();
   const [ordinal, setOrdinal] = useState(ordinals[0] ?? 1);
   const [problem, setProblem] = useState<string | null>(null);
   const rep = effectiveRep(reps, ordinal);
@@ -69,7 +69,9 @@ export function CorrectRep({
     <Panel aria-label={say('correctRep')} className="no-print">
       <Heading>{say('correctRep')}</Heading>
       <div className="fields">
-        <TextField label={say('yourName')} value={by} onChange={setBy} maxLength={60} required />
+        {setBy && (
+          <TextField label={say('yourName')} value={by} onChange={setBy} maxLength={60} required />
+        )}
         <CountField
           label={say('rep')}
           value={ordinal}

@@ -4,7 +4,7 @@ import { useContext, type ReactElement } from 'react';
 import { FaultNames } from '../../parts/fault-names.js';
 import styled from 'styled-components';
 import { useCorrectRep } from '../../api/review.js';
-import { useRemembered } from '../../device/useRemembered.js';
+import { useOwnName } from '../../api/me.js';
 import { Lines } from '../../parts/Lines.js';
 import { Button } from '../../parts/Button.js';
 import { dayWords, timeWords } from '../../words/format.js';
@@ -30,7 +30,7 @@ export function Corrections({
   reps: readonly RepReply[];
 }): ReactElement | null {
   const correct = useCorrectRep(setId);
-  const [name] = useRemembered('coach-name', '');
+  const [name] = useOwnName();
   const lines = correctionsOf(reps, useContext(FaultNames));
   if (lines.length === 0) return null;
   return (

@@ -3,7 +3,7 @@ import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { v7 } from 'uuid';
 import { useCourse, useWriteNote } from '../../api/review.js';
-import { useRemembered } from '../../device/useRemembered.js';
+import { useOwnName } from '../../api/me.js';
 import { Button } from '../../parts/Button.js';
 import { dayWords } from '../../words/format.js';
 import { TextField } from '../../parts/form/TextField.js';
@@ -28,7 +28,7 @@ const LONGEST = 500;
 export function SetNotes({ setId, athleteId }: { setId: string; athleteId: string }): ReactElement {
   const course = useCourse(athleteId);
   const write = useWriteNote();
-  const [by, setBy] = useRemembered('coach-name', '');
+  const [by, setBy] = useOwnName();
   const [draft, setDraft] = useState(0);
   const notes = course.data?.notes.filter((note) => note.setId === setId) ?? [];
   const taken = write.data?.removed ? write.data : null;
@@ -74,7 +74,7 @@ export function SetNotes({ setId, athleteId }: { setId: string; athleteId: strin
           maxLength={LONGEST}
           onChange={add}
         />
-        {by === '' && (
+        {setBy && by === '' && (
           <TextField label={say('yourName')} value={by} onChange={setBy} maxLength={60} />
         )}
       </div>
