@@ -7,19 +7,24 @@ const HELP = `How fast a running server answers for its pages.
   npm run bench:pages -- ADDRESS…      such as http://127.0.0.1:4310; several are measured in turn
 
   --seconds N   of each measurement (default 3)
-  --clients N   asking at once, beside one alone (default 20)`;
+  --clients N   asking at once, beside one alone (default 20)
+  --cookie C    of a session, to ask as whoever is signed in`;
 
 const { values, positionals } = parseArgs({
   allowPositionals: true,
   options: {
     seconds: { type: 'string', default: '3' },
     clients: { type: 'string', default: '20' },
+    cookie: { type: 'string' },
     help: { type: 'boolean', default: false },
   },
 });
 
+/** Every request, as somebody where there is somebody. */
+const asked: RequestInit = values.cookie ? { headers: { Cookie: values.cookie } } : {};
+
 async function json<Reply>(address: string, path: string): Promise<Reply> {
-  const response = await fetch(`${address}/api/${path}`);
+  const response = await fetch(`${address}/api/${path}`, asked);
   if (!response.ok) throw new Error(`${path}: ${response.status}`);
   return (await response.json()) as Reply;
 }
@@ -38,7 +43,7 @@ async function measure(url: string, clients: number, seconds: number): Promise<M
     Array.from({ length: clients }, async () => {
       while (performance.now() < until) {
         const began = performance.now();
-        const response = await fetch(url);
+        const response = await fetch(url, asked);
         await response.arrayBuffer();
         if (!response.ok) throw new Error(`${url}: ${response.status}`);
         taken.push(performance.now() - began);

@@ -48,12 +48,23 @@ test('a drill that is stopped', async ({ page }) => {
 test.describe('the first opening', () => {
   test.use({ storageState: { cookies: [], origins: [] } });
 
-  test('a club of one’s own', async ({ page }) => {
+  test('a club of one’s own, and who comes in', async ({ page }) => {
     await page.goto('/');
     await page.getByRole('button', { name: 'Begin a club of your own' }).click();
     await page.getByLabel('Name of the club').fill('Harbour Lane');
     await page.getByLabel('Name', { exact: true }).fill('Nell Harrowby');
-    await shoot(page, 'own-club');
+    await page.getByRole('button', { name: 'Begin', exact: true }).click();
+    await page.getByRole('heading', { name: /^Nell Harrowby, ready/ }).waitFor();
+    await page.goto('/account');
+    await page.getByRole('textbox', { name: 'Your name' }).fill('Ines Tarrow');
+    await page.getByRole('textbox', { name: 'Address of mail' }).fill('ines@harbour-lane.example');
+    await page.getByLabel('Password', { exact: true }).fill('quick feet, quiet head');
+    await page.getByRole('button', { name: 'Make me its owner' }).click();
+    await page.getByRole('button', { name: 'Invite somebody' }).click();
+    await page.getByRole('textbox', { name: 'Who it is for' }).fill('Perrin Oakes');
+    await page.getByRole('button', { name: 'Make the link' }).click();
+    await page.getByRole('img', { name: 'Scan to open the invitation' }).waitFor();
+    await shoot(page, 'account', true);
   });
 });
 

@@ -188,7 +188,7 @@ describe('settings', () => {
     expect(readSettings(url)).toEqual({
       ...{ databaseUrl: url.DATABASE_URL, servingUrl: url.DATABASE_URL, host: '127.0.0.1' },
       ...{ port: 4310, demo: 'none', publicAddress: null, trustedProxies: 0 },
-      ...{ sessionSecret: null, outbox: null },
+      ...{ sessionSecret: null, outbox: null, gateways: [], tryRoles: true, tls: null },
     });
   });
 
@@ -198,6 +198,10 @@ describe('settings', () => {
     [{ ...url, PORT: '70000' }, /^PORT/],
     [{ ...url, DEMO: 'sometimes' }, /^DEMO: given sometimes/],
     [{ ...url, SERVING_DATABASE_URL: 'x' }, /^SERVING_DATABASE_URL/],
+    [{ ...url, DEMO_SIGN_IN: 'maybe' }, /^DEMO_SIGN_IN: given maybe, allowed on or off/],
+    [{ ...url, DEMO_SIGN_IN: 'on', HOST: '0.0.0.0' }, /^DEMO_SIGN_IN: given on, allowed off/],
+    [{ ...url, GATEWAYS: 'ws://ok:1 http://x' }, /^GATEWAYS: given http:\/\/x/],
+    [{ ...url, TLS_CERT: 'server.pem' }, /^TLS_CERT, TLS_KEY and TLS_CA/],
     [{ ...url, TRUST_PROXY: 'all' }, /^TRUST_PROXY: given all/],
     [{ ...url, PUBLIC_ADDRESS: 'orthokin' }, /^PUBLIC_ADDRESS: given orthokin/],
   ])('%j is refused by name', (env, words) => {

@@ -9,6 +9,7 @@ import { AccountsService } from './accounts.service.js';
 import { Callers } from './callers.js';
 import { DevicesService } from './devices.service.js';
 import { InvitationsService } from './invitations.service.js';
+import { OwnedClubsService } from './owned-clubs.service.js';
 import { SignInController } from './sign-in.controller.js';
 import { MAY_TRY_ROLES, SignInService } from './sign-in.service.js';
 
@@ -33,6 +34,7 @@ export class AccountsModule {
         { provide: MAY_TRY_ROLES, useValue: mayTryRoles },
         { provide: Sessions, useFactory: sessions },
         ...[AccountsService, InvitationsService, DevicesService, SignInService, Callers],
+        OwnedClubsService,
         { provide: WhoAsks, useExisting: Callers },
       ],
       exports: [Callers, Sessions, WhoAsks],

@@ -8,6 +8,7 @@ import { AthletesService } from '../athletes/athletes.service.js';
 import { Club } from '../clubs/club.entity.js';
 import { Account } from './account.entity.js';
 import { DevicesService } from './devices.service.js';
+import { OwnedClubsService } from './owned-clubs.service.js';
 import { hashPassword, isRight } from './passwords.js';
 
 /** Accounts of a club. */
@@ -17,6 +18,7 @@ export class AccountsService {
     private readonly em: EntityManager,
     private readonly athletes: AthletesService,
     private readonly devices: DevicesService,
+    private readonly owned: OwnedClubsService,
   ) {}
 
   async of(clubId: string): Promise<AccountReply[]> {
@@ -32,8 +34,8 @@ export class AccountsService {
   }
 
   /** The owner that a club gets when it is opened to others; only one that has none yet gets one so. */
-  firstOwner(clubId: string, body: OwnerBody): Promise<Account> {
-    return this.em.fork().transactional(async (em) => {
+  async firstOwner(clubId: string, body: OwnerBody): Promise<Account> {
+    const owner = await this.em.fork().transactional(async (em) => {
       // Two at once: the second waits here, and finds the first one's owner.
       const club = await em.execute(`select from club where club_id = ? for update`, [clubId]);
       if (club.length === 0) throw unknown('clubId', clubId, 'a club');
@@ -41,6 +43,8 @@ export class AccountsService {
         throw conflict('owner', 'another one', 'the one there is; sign in, or be invited');
       return this.add(em, clubId, body, { role: 'owner', athleteIds: [] });
     });
+    this.owned.forget(clubId);
+    return owner;
   }
 
   /** Adds an account; refused where somebody has its address, on this server, already. */

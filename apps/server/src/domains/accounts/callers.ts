@@ -1,12 +1,12 @@
 import type { IncomingMessage } from 'node:http';
-import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { NextFunction, Request, Response } from 'express';
 import { ROUTES, isFor } from '@orthokin/contract/routes';
 import { calledBy, type Caller, type SignedIn } from '../../platform/auth/caller.js';
-import { within, withinClub } from '../../platform/auth/scope.js';
+import { within } from '../../platform/auth/scope.js';
 import { Sessions } from '../../platform/auth/sessions.js';
 import { WhoAsks } from '../../platform/auth/who-asks.js';
+import { OwnedClubsService } from './owned-clubs.service.js';
 import { ClubsService } from '../clubs/clubs.service.js';
 import { isOnThisMachine } from '../../platform/auth/this-machine.js';
 
@@ -17,7 +17,7 @@ const OF_CLUB = /^\/api\/clubs\/([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})(?:
 @Injectable()
 export class Callers extends WhoAsks {
   constructor(
-    private readonly em: EntityManager,
+    private readonly owned: OwnedClubsService,
     private readonly sessions: Sessions,
     private readonly clubs: ClubsService,
   ) {
@@ -56,16 +56,8 @@ export class Callers extends WhoAsks {
         ...caller,
         role: clubId === null || clubId === signedIn.clubId ? signedIn.role : null,
       };
-    if (clubId === null || !isThisMachine || (await this.hasOwner(clubId)))
+    if (clubId === null || !isThisMachine || (await this.owned.has(clubId)))
       return { ...caller, role: null };
     return { ...caller, role: 'owner' };
-  }
-
-  private async hasOwner(clubId: string): Promise<boolean> {
-    // In the scope of what is likely asked next, on the same connection.
-    const [row] = await withinClub(clubId, () =>
-      this.em.fork().execute<{ has: boolean }[]>(`select has_owner(?) as has`, [clubId]),
-    );
-    return row?.has ?? true;
   }
 }

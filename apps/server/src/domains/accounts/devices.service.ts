@@ -2,12 +2,16 @@ import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { DeviceReply } from '@orthokin/contract';
 import { callerNow, type SignedIn } from '../../platform/auth/caller.js';
+import { Sessions } from '../../platform/auth/sessions.js';
 import { unknown } from '../../platform/http/refusals.js';
 
 /** Devices that are signed in to a club. An owner sees all of them, everybody else their own. */
 @Injectable()
 export class DevicesService {
-  constructor(private readonly em: EntityManager) {}
+  constructor(
+    private readonly em: EntityManager,
+    private readonly sessions: Sessions,
+  ) {}
 
   async of(clubId: string): Promise<DeviceReply[]> {
     const { signedIn } = callerNow();
@@ -39,6 +43,7 @@ export class DevicesService {
        where sess #>> '{signedIn,clubId}' = ? and sess #>> '{signedIn,${field}}' = ?`,
       [clubId, value],
     );
+    this.sessions.readAnew();
   }
 
   private async seen(clubId: string): Promise<SignedIn[]> {
