@@ -53,7 +53,7 @@ test.describe('the first opening', () => {
     await page.getByRole('button', { name: 'Begin a club of your own' }).click();
     await page.getByLabel('Name of the club').fill('Harbour Lane');
     await page.getByLabel('Name', { exact: true }).fill('Nell Harrowby');
-    await page.getByRole('button', { name: 'Begin', exact: true }).click();
+    await page.getByRole('button', { name: 'Begin, and go to the floor', exact: true }).click();
     await page.getByRole('heading', { name: /^Nell Harrowby, ready/ }).waitFor();
     await page.goto('/account');
     await page.getByRole('textbox', { name: 'Your name' }).fill('Ines Tarrow');

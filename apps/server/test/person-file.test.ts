@@ -106,7 +106,21 @@ test('whoever is deleted is named nowhere after; the others are where they were'
   };
   const [other] = others;
   const before = await rowsWith(other?.id ?? '');
-  expect(await rowsWith(athleteId)).not.toEqual([]);
+  // Somebody may see them, somebody is invited to, and a phone does.
+  const who = JSON.stringify([athleteId]);
+  await server.run(
+    `insert into account values ('${server.clubId}', '${v7()}', 'Parent', 'parent@example.org',
+       'athlete', '${who}', 'x', now());
+     insert into invitation values ('${server.clubId}', '${v7()}', 'Other parent', 'athlete',
+       '${who}', null, 'x', now() + interval '1 day');
+     insert into web_session values ('sid', '${JSON.stringify({
+       signedIn: { clubId: server.clubId, role: 'athlete', athleteIds: [athleteId] },
+     })}', now() + interval '1 day')`,
+  );
+  const named = await rowsWith(athleteId);
+  expect(named).toEqual(
+    expect.arrayContaining(['account: 1', 'athlete: 1', 'invitation: 1', 'web_session: 1']),
+  );
   await server.delete(server.club(`athletes/${athleteId}`)).expect(200);
   expect(await rowsWith(athleteId)).toEqual([]);
   expect(await rowsWith(other?.id ?? '')).toEqual(before);

@@ -1,5 +1,6 @@
 import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
+import { letNobodySee, signEverybodyOut } from '../domains/accounts/forgotten.js';
 import { Athlete } from '../domains/athletes/athlete.entity.js';
 import { Changes } from '../domains/changes.js';
 import { Club } from '../domains/clubs/club.entity.js';
@@ -37,6 +38,7 @@ export class TakingOutService {
       const found = await em.findOne(Athlete, { clubId, id }, HELD);
       if (!found) throw unknown('athleteId', id, 'an athlete');
       for (const list of CLUB_LIST_NAMES) await CLUB_PARTS[list].forget?.(em, clubId, id);
+      await letNobodySee(em, clubId, id);
       await em.nativeDelete(Athlete, { clubId, id });
     });
   }
@@ -83,6 +85,7 @@ export class TakingOutService {
       await em.find(Athlete, { clubId }, { ...HELD, orderBy: { id: 'asc' }, fields: ['id'] });
       await em.nativeDelete(Athlete, { clubId });
       await em.nativeDelete(Club, { clubId });
+      await signEverybodyOut(em, clubId);
     });
   }
 }

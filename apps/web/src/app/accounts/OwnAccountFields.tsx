@@ -1,10 +1,11 @@
 import type { OwnerBody } from '@orthokin/contract';
-import { LONGEST_EMAIL, LONGEST_NAME, PASSWORD_LENGTH, weakPassword } from '@orthokin/core/people';
+import { LONGEST_NAME, weakPassword } from '@orthokin/core/people';
 import { useState, type ReactElement } from 'react';
 import { Button } from '../../parts/Button.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { OpenField } from '../../parts/form/TextField.js';
 import { Notice } from '../../parts/Notice.js';
+import { EmailField, PasswordField } from './SignInFields.js';
 import { say, weakWords } from '../../words/account.js';
 
 interface Props {
@@ -40,22 +41,8 @@ export function OwnAccountFields(props: Props): ReactElement {
           autoComplete="name"
           onChange={setName}
         />
-        <OpenField
-          label={say('email')}
-          value={email}
-          maxLength={LONGEST_EMAIL}
-          type="email"
-          autoComplete="username"
-          onChange={setEmail}
-        />
-        <OpenField
-          label={say('password')}
-          value={password}
-          maxLength={PASSWORD_LENGTH[1]}
-          type="password"
-          autoComplete="new-password"
-          onChange={setPassword}
-        />
+        <EmailField value={email} onChange={setEmail} />
+        <PasswordField isNew={true} value={password} onChange={setPassword} />
       </Fields>
       {password !== '' && weak !== null && <Notice>{weakWords(weak)}</Notice>}
       {props.error && <Notice>{props.error.message}</Notice>}

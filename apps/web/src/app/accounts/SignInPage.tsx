@@ -1,12 +1,11 @@
-import { LONGEST_EMAIL, PASSWORD_LENGTH } from '@orthokin/core/people';
 import { useState, type ReactElement } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { useMe, useSignIn } from '../../api/me.js';
 import { useOutbox, useSending } from '../../device/outbox-context.js';
 import { Button } from '../../parts/Button.js';
-import { OpenField } from '../../parts/form/TextField.js';
 import { Notice } from '../../parts/Notice.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
+import { EmailField, PasswordField } from './SignInFields.js';
 import { say } from '../../words/account.js';
 
 /** The door of a club that has an owner; it opens on the page that was asked for. */
@@ -41,23 +40,8 @@ export function SignInPage(): ReactElement {
             if (!signIn.isPending) void send();
           }}
         >
-          <OpenField
-            label={say('email')}
-            value={email}
-            maxLength={LONGEST_EMAIL}
-            type="email"
-            autoComplete="username"
-            autoFocus
-            onChange={setEmail}
-          />
-          <OpenField
-            label={say('password')}
-            value={password}
-            maxLength={PASSWORD_LENGTH[1]}
-            type="password"
-            autoComplete="current-password"
-            onChange={setPassword}
-          />
+          <EmailField value={email} autoFocus onChange={setEmail} />
+          <PasswordField isNew={false} value={password} onChange={setPassword} />
           {signIn.error && <Notice>{signIn.error.message}</Notice>}
           <p style={{ margin: 0 }}>
             <Button

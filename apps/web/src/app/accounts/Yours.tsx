@@ -1,12 +1,12 @@
-import { PASSWORD_LENGTH, weakPassword } from '@orthokin/core/people';
+import { weakPassword } from '@orthokin/core/people';
 import { useState, type ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { useChangePassword, useRole, useSignOut } from '../../api/me.js';
 import { Button } from '../../parts/Button.js';
 import { Fields } from '../../parts/form/Fields.js';
-import { OpenField } from '../../parts/form/TextField.js';
 import { Notice } from '../../parts/Notice.js';
 import { Quiet } from '../../parts/Text.js';
+import { PasswordField } from './SignInFields.js';
 import { say, weakWords } from '../../words/account.js';
 
 function ChangePassword(): ReactElement {
@@ -23,20 +23,16 @@ function ChangePassword(): ReactElement {
       }}
     >
       <Fields>
-        <OpenField
+        <PasswordField
           label={say('passwordNow')}
+          isNew={false}
           value={before}
-          maxLength={PASSWORD_LENGTH[1]}
-          type="password"
-          autoComplete="current-password"
           onChange={setBefore}
         />
-        <OpenField
+        <PasswordField
           label={say('passwordNew')}
+          isNew={true}
           value={password}
-          maxLength={PASSWORD_LENGTH[1]}
-          type="password"
-          autoComplete="new-password"
           onChange={setPassword}
         />
       </Fields>
