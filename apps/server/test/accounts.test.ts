@@ -122,7 +122,7 @@ test('a password easily guessed is refused, with why', async () => {
 test('an invitation makes one account, however many take it up at once', async () => {
   const { token, id } = await invite();
   const { body: what } = await server.post('/api/invited').send({ token });
-  expect(what).toMatchObject({ role: 'coach', name: 'Rowan', isReset: false });
+  expect(what).toMatchObject({ role: 'coach', name: 'Rowan', resets: null });
   const taken = await Promise.all(
     ['r1@example.org', 'r2@example.org'].map((email) =>
       new Somebody(server).post('/api/invited/accept', { token, account: account(email) }),
@@ -165,6 +165,22 @@ test('an athlete’s link lets their device in until its day, without an account
   await server.post('/api/invited/accept').send({ token: coach.token, account: null }).expect(400);
 });
 
+test('a coach hands an athlete a link of their own, and lets in nobody else', async () => {
+  const { token } = await invite({ name: 'Nell' });
+  const nell = new Somebody(server);
+  await nell.post('/api/invited/accept', { token, account: account('nell@example.org') });
+  const body = { name: 'Nell', athleteIds: [], email: null, days: 31, accountId: null };
+  for (const role of ['owner', 'coach', 'assistant'])
+    await nell.put(server.club(`invitations/${v7()}`), { ...body, role }).expect(403);
+  const own = { ...body, role: 'athlete', athleteIds: [people[1]?.id ?? ''] };
+  const { body: made } = await nell.put(server.club(`invitations/${v7()}`), own).expect(200);
+  expect(made).toMatchObject({ role: 'athlete', token: expect.any(String) as string });
+  const { body: accounts } = await owner.get(server.club('accounts'));
+  const [mara] = accounts as AccountReply[];
+  const reset = { ...own, accountId: mara?.id ?? '' };
+  await nell.put(server.club(`invitations/${v7()}`), reset).expect(403);
+});
+
 test('a new password by an owner’s link signs every other device out', async () => {
   const { token } = await invite({ name: 'Ines' });
   const ines = new Somebody(server);
@@ -172,6 +188,8 @@ test('a new password by an owner’s link signs every other device out', async (
   const { body } = await owner.get(server.club('accounts'));
   const own = (body as AccountReply[]).find(({ email }) => email === 'ines@example.org');
   const reset = await invite({ name: 'Ines', accountId: own?.id ?? '' });
+  const { body: what } = await server.post('/api/invited').send({ token: reset.token });
+  expect(what).toMatchObject({ name: 'Ines', resets: 'ines@example.org' });
   const other = new Somebody(server);
   const anew = { ...account('ines@example.org'), password: 'another good one' };
   await other.post('/api/invited/accept', { token: reset.token, account: anew }).expect(200);

@@ -233,9 +233,10 @@ export class InvitedReply {
   @IsIn(PERSON_ROLES)
   role: PersonRole;
 
-  /** It sets a password anew. */
-  @IsBoolean()
-  isReset: boolean;
+  /** The address of the account whose password it sets anew; `null` where it makes one. */
+  @OrNull()
+  @IsString()
+  resets: string | null;
 
   @IsMoment()
   until: string;

@@ -176,7 +176,10 @@ export const ROUTES = {
   saveAccount: put<AccountBody, AccountReply>()('clubs/:clubId/accounts/:accountId', OWNERS),
   endAccount: remove('clubs/:clubId/accounts/:accountId', OWNERS),
   invitations: get<InvitationReply[]>()('clubs/:clubId/invitations', OWNERS),
-  invite: put<InvitationBody, InvitationReply>()('clubs/:clubId/invitations/:invitationId', OWNERS),
+  invite: put<InvitationBody, InvitationReply>()(
+    'clubs/:clubId/invitations/:invitationId',
+    COACHES,
+  ),
   endInvitation: remove('clubs/:clubId/invitations/:invitationId', OWNERS),
   devices: get<DeviceReply[]>()('clubs/:clubId/devices', EVERYBODY),
   endDevice: remove('clubs/:clubId/devices/:deviceId', EVERYBODY),

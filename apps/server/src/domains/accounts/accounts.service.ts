@@ -110,6 +110,10 @@ export class AccountsService {
     });
   }
 
+  async emailOf(clubId: string, id: string): Promise<string> {
+    return (await this.one(this.em.fork(), clubId, id)).email;
+  }
+
   private async one(em: EntityManager, clubId: string, id: string): Promise<Account> {
     const account = await em.findOne(Account, { clubId, id });
     if (!account) throw unknown('accountId', id, 'an account');

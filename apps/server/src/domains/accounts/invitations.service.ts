@@ -4,7 +4,7 @@ import { HttpStatus, Injectable } from '@nestjs/common';
 import type { AcceptBody, InvitationBody, InvitationReply, InvitedReply } from '@orthokin/contract';
 import { wrong } from '@orthokin/core/result';
 import { withinClub } from '../../platform/auth/scope.js';
-import type { SignedIn } from '../../platform/auth/caller.js';
+import { callerNow, type SignedIn } from '../../platform/auth/caller.js';
 import { accepted, refuseWith, unknown } from '../../platform/http/refusals.js';
 import { Outbox } from '../../platform/mail/outbox.js';
 import { AthletesService } from '../athletes/athletes.service.js';
@@ -44,6 +44,16 @@ export class InvitationsService {
   /** Makes a link, which is told this once; mailed as well where there is an address for it. */
   async invite(clubId: string, id: string, body: InvitationBody): Promise<InvitationReply> {
     const { name, role, athleteIds, accountId, days, email } = body;
+    const isAthletes = role === 'athlete' && accountId === null;
+    // A coach hands an athlete their own; who else comes in, and passwords, are an owner's to say.
+    if (callerNow().role !== 'owner' && !isAthletes)
+      throw refuseWith(HttpStatus.FORBIDDEN, [
+        {
+          field: 'role',
+          given: role,
+          allowed: 'athlete, without an account, to be invited by a coach',
+        },
+      ]);
     if (role === 'athlete' && athleteIds.length === 0)
       accepted(wrong('athleteIds', 'nobody', 'the athletes whose things are to be seen'));
     await this.athletes.checkNamed(clubId, athleteIds);
@@ -75,8 +85,11 @@ export class InvitationsService {
   /** What a link is for. */
   async behind(token: string): Promise<InvitedReply> {
     const { clubId, name, role, accountId, until } = await this.found(token);
-    const club = await withinClub(clubId, () => this.accounts.clubName(clubId));
-    return { club, name, role, isReset: accountId !== null, until: until.toISOString() };
+    return withinClub(clubId, async () => {
+      const club = await this.accounts.clubName(clubId);
+      const resets = accountId && (await this.accounts.emailOf(clubId, accountId));
+      return { club, name, role, resets, until: until.toISOString() };
+    });
   }
 
   /** Takes a link up. One for an account is used up by it; an athlete's lets their devices in until its day. */

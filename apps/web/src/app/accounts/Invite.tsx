@@ -1,4 +1,4 @@
-import type { InvitationBody, InvitationReply } from '@orthokin/contract';
+import type { InvitationBody } from '@orthokin/contract';
 import {
   INVITATION_DAYS,
   LONGEST_EMAIL,
@@ -6,21 +6,17 @@ import {
   MOST_OWN_ATHLETES,
   PERSON_ROLES,
 } from '@orthokin/core/people';
-import { QRCodeSVG } from 'qrcode.react';
 import { useState, type ReactElement } from 'react';
-import styled from 'styled-components';
 import { useInvite } from '../../api/accounts.js';
 import { usePeople } from '../../api/people.js';
 import { Button } from '../../parts/Button.js';
 import { Fields } from '../../parts/form/Fields.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { OpenField } from '../../parts/form/TextField.js';
+import { InvitationLink } from '../../parts/InvitationLink.js';
 import { Notice } from '../../parts/Notice.js';
-import { Heading, Quiet } from '../../parts/Text.js';
-import { isLoopback } from '../../parts/is-loopback.js';
-import { colour } from '../../parts/tokens.js';
+import { Quiet } from '../../parts/Text.js';
 import { roleMeans, roleWords, say } from '../../words/account.js';
-import { dateWords } from '../../words/format.js';
 
 /** Whom a link is wanted for. */
 export type Wanted = Pick<InvitationBody, 'name' | 'role' | 'athleteIds' | 'accountId'>;
@@ -32,56 +28,6 @@ const DAYS = [1, USUAL_DAYS, 31, 100, 365].map(
 const ROLE_OPTIONS = PERSON_ROLES.map((role) => [role, roleWords(role)] as const);
 const NOBODY = '';
 
-const Ready = styled.div`
-  display: grid;
-  grid-template-columns: auto minmax(0, 1fr);
-  gap: 8px 22px;
-  align-items: start;
-  max-width: 820px;
-  padding: 16px;
-  border: 1.5px solid ${colour('rule')};
-  background: ${colour('raised')};
-  code {
-    display: block;
-    margin: 8px 0;
-    font-size: 15px;
-    overflow-wrap: anywhere;
-    user-select: all;
-  }
-`;
-
-/** A link that was made: it is shown this once. */
-function Link({ made, onDone }: { made: InvitationReply; onDone: () => void }): ReactElement {
-  const { name, role, accountId, until, token = '' } = made;
-  const [isCopied, setIsCopied] = useState(false);
-  // This machine calls itself by a name that is another's on every other device.
-  const origin = isLoopback(window.location.hostname) ? made.address : window.location.origin;
-  const address = `${origin ?? ''}/invited#${token}`;
-  const isForDevices = role === 'athlete' && accountId === null;
-  return (
-    <Ready role="status">
-      <QRCodeSVG value={address} size={170} title={say('scan')} />
-      <div>
-        <Heading as="p">{say('linkFor', { name, until: dateWords(until.slice(0, 10)) })}</Heading>
-        <Quiet>{say(isForDevices ? 'linkForDevices' : 'linkOnce')}</Quiet>
-        {isLoopback(new URL(address).hostname) && <Notice>{say('onlyThisMachine')}</Notice>}
-        <code>{address}</code>
-        {/* Without a secure page there is none: what is shown can be chosen and copied. */}
-        {'clipboard' in navigator && (
-          <Button
-            onPress={() =>
-              void navigator.clipboard.writeText(address).then(() => setIsCopied(true))
-            }
-          >
-            {say(isCopied ? 'copied' : 'copyLink')}
-          </Button>
-        )}{' '}
-        <Button onPress={onDone}>{say('done')}</Button>
-      </div>
-    </Ready>
-  );
-}
-
 /** Makes a link for somebody: an invitation, or for a new password. */
 export function Invite({ wanted, onDone }: { wanted: Wanted; onDone: () => void }): ReactElement {
   const invite = useInvite();
@@ -91,7 +37,7 @@ export function Invite({ wanted, onDone }: { wanted: Wanted; onDone: () => void 
   const [athleteIds, setAthleteIds] = useState(wanted.athleteIds);
   const [email, setEmail] = useState('');
   const [days, setDays] = useState(String(USUAL_DAYS));
-  if (invite.data) return <Link made={invite.data} onDone={onDone} />;
+  if (invite.data) return <InvitationLink made={invite.data} onDone={onDone} />;
   const isReset = wanted.accountId !== null;
   const isAthlete = role === 'athlete' && !isReset;
   const nameOf = (id: string) => people.data?.find((each) => each.id === id)?.name ?? '';

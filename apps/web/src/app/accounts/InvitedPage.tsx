@@ -19,7 +19,8 @@ function Invited({ token }: { token: string }): ReactElement {
     ) : (
       <Quiet>{say('readingInvitation')}</Quiet>
     );
-  const { club, name, role, isReset, until } = invited.data;
+  const { club, name, role, resets, until } = invited.data;
+  const isReset = resets !== null;
   const comeIn = (account: OwnerBody | null) =>
     void accept.mutateAsync({ token, account }).then(
       () => navigate('/', { replace: true }),
@@ -46,7 +47,7 @@ function Invited({ token }: { token: string }): ReactElement {
         </>
       )}
       <OwnAccountFields
-        name={name}
+        known={{ name, email: resets }}
         send={{ words: say('takeUp'), pending: say('comingIn') }}
         isPending={accept.isPending}
         error={accept.error}

@@ -9,8 +9,8 @@ import { EmailField, PasswordField } from './SignInFields.js';
 import { say, weakWords } from '../../words/account.js';
 
 interface Props {
-  /** Of whoever it is for, where it is known. */
-  readonly name?: string;
+  /** Of whoever it is for; where the address is known too, only the password is asked for. */
+  readonly known?: { readonly name: string; readonly email: string | null };
   readonly send: { readonly words: string; readonly pending: string };
   readonly isPending: boolean;
   readonly error: Error | null;
@@ -19,8 +19,9 @@ interface Props {
 
 /** Somebody's name, address and password, as an account is made of them. */
 export function OwnAccountFields(props: Props): ReactElement {
-  const [name, setName] = useState(props.name ?? '');
-  const [email, setEmail] = useState('');
+  const [name, setName] = useState(props.known?.name ?? '');
+  const known = props.known?.email ?? null;
+  const [email, setEmail] = useState(known ?? '');
   const [password, setPassword] = useState('');
   const weak = weakPassword(password, email);
   const isWhole = name.trim() !== '' && /.@./.test(email) && weak === null;
@@ -34,14 +35,19 @@ export function OwnAccountFields(props: Props): ReactElement {
       }}
     >
       <Fields>
-        <OpenField
-          label={say('yourName')}
-          value={name}
-          maxLength={LONGEST_NAME}
-          autoComplete="name"
-          onChange={setName}
-        />
-        <EmailField value={email} onChange={setEmail} />
+        {known === null && (
+          <>
+            <OpenField
+              label={say('yourName')}
+              value={name}
+              maxLength={LONGEST_NAME}
+              autoComplete="name"
+              onChange={setName}
+            />
+            <EmailField value={email} onChange={setEmail} />
+          </>
+        )}
+
         <PasswordField isNew={true} value={password} onChange={setPassword} />
       </Fields>
       {password !== '' && weak !== null && <Notice>{weakWords(weak)}</Notice>}

@@ -238,7 +238,7 @@ function Paper({
             ))}
           </tbody>
         </table>
-        <OnPhone />
+        <OnPhone person={{ id, name }} />
       </Sheet>
     </PrintPage>
   );

@@ -1,10 +1,47 @@
+import { ROUTES } from '@orthokin/contract/routes';
+import type { PersonReply } from '@orthokin/contract';
 import { QRCodeSVG } from 'qrcode.react';
 import type { ReactElement } from 'react';
+import { useInvite } from '../../api/accounts.js';
+import { useMay, useOwnName } from '../../api/me.js';
+import { Button } from '../../parts/Button.js';
+import { InvitationLink } from '../../parts/InvitationLink.js';
 import { isLoopback } from '../../parts/is-loopback.js';
+import { Notice } from '../../parts/Notice.js';
 import { say } from '../../words/home.js';
 
-/** This page's address to scan from the paper; nothing where no other device reaches it. */
-export function OnPhone(): ReactElement | null {
+/** A home sheet is for some weeks; what lets a phone in must not outlive it by much. */
+const LET_IN_DAYS = 31;
+
+/** A link that lets the athlete's own phone in until its day, to be scanned or put on the paper. */
+function LetPhoneIn({ person }: { person: Pick<PersonReply, 'id' | 'name'> }): ReactElement {
+  const invite = useInvite();
+  if (invite.data) return <InvitationLink made={invite.data} onDone={() => invite.reset()} />;
+  const send = () =>
+    invite.mutate({
+      ...{ name: person.name, role: 'athlete', athleteIds: [person.id] },
+      ...{ email: null, accountId: null, days: LET_IN_DAYS },
+    });
+  return (
+    <p className="no-print">
+      <Button isDisabled={invite.isPending} onPress={send}>
+        {say('letPhoneIn', { days: LET_IN_DAYS })}
+      </Button>
+      {invite.error && <Notice>{invite.error.message}</Notice>}
+    </p>
+  );
+}
+
+/** How this page comes onto the athlete's phone; nothing where no other device reaches it. */
+export function OnPhone({
+  person,
+}: {
+  person: Pick<PersonReply, 'id' | 'name'>;
+}): ReactElement | null {
+  const mayInvite = useMay(ROUTES.invite);
+  const [, type] = useOwnName();
+  // Where everybody signs in, a bare address opens a door and no page.
+  if (type === null) return mayInvite ? <LetPhoneIn person={person} /> : null;
   return isLoopback() ? null : (
     <p style={{ display: 'flex', alignItems: 'center', gap: 14, marginTop: 12 }}>
       <QRCodeSVG value={window.location.href} size={80} title={say('scanHere')} /> {say('scanHere')}

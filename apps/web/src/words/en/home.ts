@@ -34,6 +34,7 @@ export const home = {
   hardOf: 'hard: {effort} of 10',
   takeBackOf: 'Take back: {what}',
   runHere: 'Run it on this device',
+  letPhoneIn: 'A link for their phone, for {days} days',
   scanHere: 'Write it down on your phone, or run the drill there: scan this.',
   noPattern: 'No pattern is worked on yet: choose one in what is known of {name}.',
   reading: 'Reading…',
