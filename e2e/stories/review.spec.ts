@@ -144,34 +144,36 @@ untouchedTest(
   },
 );
 
-test('side by side opens with what is worth comparing, of whoever was timed last or is chosen', async ({
-  page,
-}) => {
-  await page.goto('/review/compare');
-  await expect(headline(page)).toHaveText('What shall be laid side by side?');
-  await choose(page, 'Of', 'Wren Hallowby');
-  await page.getByRole('link', { name: /^Left and right/ }).click();
-  await expect(headline(page)).toHaveText(/^Cycle \d\.\d\d s \(\d+ reps\) and \d\.\d\d s/);
-  const [left, right] = [
-    page.getByRole('region', { name: 'First' }),
-    page.getByRole('region', { name: 'Second' }),
-  ];
-  await expect(left.getByRole('heading')).toContainText('Wren Hallowby to');
-  // Every rep stands on the side that it went to.
-  const lettersOf = async (side: Locator): Promise<string[]> => {
-    const heading = (await side.getByRole('heading').textContent()) ?? '';
-    return [...(/ to (.*?), \w+ \d/.exec(heading)?.[1] ?? '').matchAll(/[A-F]/g)].map(
-      ([letter]) => letter,
-    );
-  };
-  const [a, b] = [await lettersOf(left), await lettersOf(right)];
-  expect(a.length).toBeGreaterThan(0);
-  expect(b).toHaveLength(a.length);
-  expect(a.some((letter) => b.includes(letter))).toBe(false);
-  await page.goBack();
-  await page.getByRole('link', { name: /^The first set and the newest/ }).click();
-  await expect(page.getByText('Has the athlete changed?')).toBeVisible();
-});
+// Whose newest set is a short one, of another story's, has too little to be laid side by side.
+untouchedTest(
+  'side by side opens with what is worth comparing, of whoever was timed last or is chosen',
+  async ({ page }) => {
+    await page.goto('/review/compare');
+    await expect(headline(page)).toHaveText('What shall be laid side by side?');
+    await choose(page, 'Of', 'Wren Hallowby');
+    await page.getByRole('link', { name: /^Left and right/ }).click();
+    await expect(headline(page)).toHaveText(/^Cycle \d\.\d\d s \(\d+ reps\) and \d\.\d\d s/);
+    const [left, right] = [
+      page.getByRole('region', { name: 'First' }),
+      page.getByRole('region', { name: 'Second' }),
+    ];
+    await expect(left.getByRole('heading')).toContainText('Wren Hallowby to');
+    // Every rep stands on the side that it went to.
+    const lettersOf = async (side: Locator): Promise<string[]> => {
+      const heading = (await side.getByRole('heading').textContent()) ?? '';
+      return [...(/ to (.*?), \w+ \d/.exec(heading)?.[1] ?? '').matchAll(/[A-F]/g)].map(
+        ([letter]) => letter,
+      );
+    };
+    const [a, b] = [await lettersOf(left), await lettersOf(right)];
+    expect(a.length).toBeGreaterThan(0);
+    expect(b).toHaveLength(a.length);
+    expect(a.some((letter) => b.includes(letter))).toBe(false);
+    await page.goBack();
+    await page.getByRole('link', { name: /^The first set and the newest/ }).click();
+    await expect(page.getByText('Has the athlete changed?')).toBeVisible();
+  },
+);
 
 test('the weeks of an athlete: forecast and closer look are worked out beside the page', async ({
   page,

@@ -1,3 +1,4 @@
+import { isFor, ROUTES } from '@orthokin/contract/routes';
 import type { ReactElement } from 'react';
 import { useClub } from '../../api/club.js';
 import { useMakeOwner, useMe, useRole } from '../../api/me.js';
@@ -46,8 +47,7 @@ export function AccountPage(): ReactElement {
       </Headline>
       <Yours hasPassword={signedIn.accountId !== null} />
       {role === 'owner' && <LetIn ownId={signedIn.accountId} />}
-      <Devices />
-      {(role === 'owner' || role === 'coach') && <BeFloorDevice />}
+      <Devices>{isFor(ROUTES.beFloorDevice, role) && <BeFloorDevice />}</Devices>
     </Page>
   );
 }

@@ -27,6 +27,8 @@ export function LetIn({ ownId }: { ownId: string | null }): ReactElement {
   const takeBack = useEndInvitation();
   const [ending, setEnding] = useState<string | null>(null);
   const [wanted, setWanted] = useState<Wanted | null>(null);
+  // Until then what is above may still grow, and move the way on from under a finger.
+  const isRead = !accounts.isPending && !invitations.isPending;
   const error = accounts.error ?? invitations.error ?? save.error ?? end.error ?? takeBack.error;
   return (
     <>
@@ -101,18 +103,22 @@ export function LetIn({ ownId }: { ownId: string | null }): ReactElement {
           </Rows>
         </section>
       )}
-      <section style={{ marginTop: 26 }}>
-        {wanted ? (
-          <Invite wanted={wanted} onDone={() => setWanted(null)} />
-        ) : (
-          <Button
-            weight="main"
-            onPress={() => setWanted({ name: '', role: 'coach', athleteIds: [], accountId: null })}
-          >
-            {say('invite')}
-          </Button>
-        )}
-      </section>
+      {isRead && (
+        <section style={{ marginTop: 26 }}>
+          {wanted ? (
+            <Invite wanted={wanted} onDone={() => setWanted(null)} />
+          ) : (
+            <Button
+              weight="main"
+              onPress={() =>
+                setWanted({ name: '', role: 'coach', athleteIds: [], accountId: null })
+              }
+            >
+              {say('invite')}
+            </Button>
+          )}
+        </section>
+      )}
     </>
   );
 }
