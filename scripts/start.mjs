@@ -1,5 +1,5 @@
-import { spawn } from 'node:child_process';
-import { existsSync, readFileSync } from 'node:fs';
+import { spawn, spawnSync } from 'node:child_process';
+import { chownSync, existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { backUp, keepNightly, restore } from './lib/backup.mjs';
@@ -119,6 +119,16 @@ function keepBackups(address) {
   return { keep, stop: () => clearInterval(timer) };
 }
 
+/** Where letters lie; the server, which gives root up, must be able to put them there. */
+function outboxFolder() {
+  const folder = join(DATA, 'outbox');
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  const id = (/** @type {string} */ flag) =>
+    Number(spawnSync('id', [flag, 'nobody'], { encoding: 'utf8' }).stdout);
+  if (process.getuid?.() === 0) chownSync(folder, id('-u'), id('-g'));
+  return folder;
+}
+
 /** This machine's address on its network, as other devices reach it. */
 const lanAddress = () => namesOfMachine().find((name) => /^[\d.]+$/.test(name)) ?? '127.0.0.1';
 
@@ -130,10 +140,15 @@ const CERTIFICATE_EVERY_MS = 12 * 60 * 60 * 1000;
  * @param {(renewed: { cert: string, key: string }) => void} onRenewed
  */
 function keepCertificate(onRenewed) {
-  let files = ensureCertificate();
+  const files = ensureCertificate();
   let before = readFileSync(files.cert, 'utf8');
   const timer = setInterval(() => {
-    files = ensureCertificate();
+    try {
+      ensureCertificate();
+    } catch (error) {
+      // The one there is serves on; there are weeks in which it can be mended.
+      say(`The certificate was not renewed: ${error instanceof Error ? error.message : error}`);
+    }
     const cert = readFileSync(files.cert, 'utf8');
     if (cert === before) return;
     before = cert;
@@ -286,7 +301,7 @@ await run(async () => {
         SERVING_DATABASE_URL: cluster.servingUrl('orthokin'),
         SESSION_SECRET: cluster.sessionSecret,
       }),
-      OUTBOX: join(DATA, 'outbox'),
+      OUTBOX: outboxFolder(),
       PORT: String(port),
       HOST: given.lan ? '0.0.0.0' : '127.0.0.1',
       GATEWAYS: given.gateway.join(' '),

@@ -69,7 +69,9 @@ export function ensureCertificate({
   if (status !== 0) {
     rmSync(making.cert, { force: true });
     rmSync(making.key, { force: true });
-    throw new Refusal(`The certificate for ${all.join(', ')} could not be made: ${stderr.trim()}`);
+    throw new Refusal(
+      `The certificate for ${all.join(', ')} could not be made: ${stderr?.trim() ?? 'mkcert is not there'}`,
+    );
   }
   chmodSync(making.key, 0o600);
   renameSync(making.key, files.key);

@@ -192,6 +192,9 @@ test('a new password by an owner’s link signs every other device out', async (
   expect(what).toMatchObject({ name: 'Ines', resets: 'ines@example.org' });
   const other = new Somebody(server);
   const anew = { ...account('ines@example.org'), password: 'another good one' };
+  // One that will not do does not use the link up.
+  const weak = { token: reset.token, account: { ...anew, password: 'aaaaaaaaaaaa' } };
+  await other.post('/api/invited/accept', weak).expect(400);
   await other.post('/api/invited/accept', { token: reset.token, account: anew }).expect(200);
   await ines.get(server.club('squad')).expect(401);
   await other.get(server.club('squad')).expect(200);

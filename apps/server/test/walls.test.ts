@@ -208,6 +208,14 @@ test('a stranger’s request changes nothing here, and is told of nothing', asyn
   expect(await rowsOf(server.clubId)).toEqual(before);
 }, 120_000);
 
+test('a club is another’s however its id is written', async () => {
+  const [first = ''] = server.clubId;
+  const code = first.charCodeAt(0).toString(16);
+  for (const written of [`%${code}${server.clubId.slice(1)}`, server.clubId.toUpperCase()])
+    for (const path of ['devices', 'squad', 'accounts', 'plans'])
+      await stranger.get(`/api/clubs/${written}/${path}`).expect(404);
+});
+
 test('an athlete sees and changes what is theirs, and others’ is as if it were not there', async () => {
   const as = devices.get('athlete') ?? nobody;
   // What is worked out when it is first asked for is no change of theirs.

@@ -1,5 +1,6 @@
 import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
+import { Sessions } from '../platform/auth/sessions.js';
 import { letNobodySee, signEverybodyOut } from '../domains/accounts/forgotten.js';
 import { Athlete } from '../domains/athletes/athlete.entity.js';
 import { Changes } from '../domains/changes.js';
@@ -18,6 +19,7 @@ export class TakingOutService {
   constructor(
     private readonly em: EntityManager,
     private readonly changes: Changes,
+    private readonly sessions: Sessions,
   ) {}
 
   /** A set, its reps and its notes; moves that rested on it go as well. */
@@ -41,6 +43,7 @@ export class TakingOutService {
       await letNobodySee(em, clubId, id);
       await em.nativeDelete(Athlete, { clubId, id });
     });
+    this.sessions.readAnew();
   }
 
   /** A version of a pattern with the sets run on it; the pattern too when it was the only one. */
@@ -87,5 +90,6 @@ export class TakingOutService {
       await em.nativeDelete(Club, { clubId });
       await signEverybodyOut(em, clubId);
     });
+    this.sessions.readAnew();
   }
 }

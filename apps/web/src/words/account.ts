@@ -1,4 +1,4 @@
-import type { PersonRole, Role, WeakPassword } from '@orthokin/core/people';
+import { PERSON_ROLES, type PersonRole, type Role, type WeakPassword } from '@orthokin/core/people';
 import { account as en } from './en/account.js';
 import { speaker } from './say.js';
 
@@ -20,6 +20,9 @@ export const roleWords = (role: Role): string => {
       return say('athlete');
   }
 };
+
+/** Roles to choose from for a person. */
+export const ROLE_OPTIONS = PERSON_ROLES.map((role) => [role, roleWords(role)] as const);
 
 /** What somebody of a role may do. */
 export const roleMeans = (role: PersonRole): string => {

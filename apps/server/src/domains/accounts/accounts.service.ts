@@ -86,8 +86,12 @@ export class AccountsService {
   }
 
   /** Sets a password anew; every other device of the account is signed out. */
-  async setPassword(clubId: string, id: string, password: string): Promise<Account> {
-    const em = this.em.fork();
+  async setPassword(
+    em: EntityManager,
+    clubId: string,
+    id: string,
+    password: string,
+  ): Promise<Account> {
     const account = await this.one(em, clubId, id);
     account.passwordHash = await hashPassword(password, account.email);
     await em.flush();
@@ -101,12 +105,13 @@ export class AccountsService {
     { before, password }: PasswordBody,
   ): Promise<Account> {
     return withinClub(clubId, async () => {
-      const account = await this.one(this.em.fork(), clubId, id);
+      const em = this.em.fork();
+      const account = await this.one(em, clubId, id);
       if (!(await isRight(before, account.passwordHash)))
         throw refuseWith(HttpStatus.BAD_REQUEST, [
           { field: 'before', given: 'another one', allowed: 'the password you have' },
         ]);
-      return this.setPassword(clubId, id, password);
+      return this.setPassword(em, clubId, id, password);
     });
   }
 

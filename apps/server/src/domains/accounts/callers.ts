@@ -50,7 +50,7 @@ export class Callers extends WhoAsks {
     signedIn: SignedIn | null,
     isThisMachine: boolean,
   ): Promise<Caller> {
-    const caller = { signedIn, isThisMachine };
+    const caller = { signedIn, clubId, isThisMachine };
     if (signedIn)
       return {
         ...caller,

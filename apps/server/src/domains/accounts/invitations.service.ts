@@ -102,14 +102,13 @@ export class InvitationsService {
           accepted(wrong('account', 'none', 'a name, an address and a password'));
         return { who: { clubId, role, name, accountId: null, athleteIds }, until };
       }
-      const taken = await this.em.fork().transactional(async (em) => {
+      const own = await this.em.fork().transactional(async (em) => {
         // Of two who take it up at once, one does.
         if ((await em.nativeDelete(Invitation, { clubId, id })) === 0) throw usedUp();
-        if (accountId === null) return this.accounts.add(em, clubId, account, { role, athleteIds });
-        return null;
+        return accountId === null
+          ? this.accounts.add(em, clubId, account, { role, athleteIds })
+          : this.accounts.setPassword(em, clubId, accountId, account.password);
       });
-      const own =
-        taken ?? (await this.accounts.setPassword(clubId, accountId ?? '', account.password));
       return { who: identityOf(own) };
     });
   }

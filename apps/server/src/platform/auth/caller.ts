@@ -18,6 +18,8 @@ export interface SignedIn {
 /** Who sends a request. */
 export interface Caller {
   readonly signedIn: SignedIn | null;
+  /** The club that the address was found to name, and that rows are shown of. */
+  readonly clubId: string | null;
   /** In the club that the address names, or in its own where it names none; `null` for nobody there. */
   readonly role: Role | null;
   /** It sits at the machine that serves. */
@@ -32,7 +34,7 @@ declare module 'express-session' {
 
 const callers = new AsyncLocalStorage<Caller>();
 
-const NOBODY: Caller = { signedIn: null, role: null, isThisMachine: false };
+const NOBODY: Caller = { signedIn: null, clubId: null, role: null, isThisMachine: false };
 
 export const callerNow = (): Caller => callers.getStore() ?? NOBODY;
 

@@ -7,9 +7,11 @@ import {
 } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
 import type { MayAsk } from '@orthokin/contract/routes';
+import type { Request } from 'express';
 import { refuseWith } from '../http/refusals.js';
 import { callerNow } from './caller.js';
 
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 const MAY_ASK = 'may ask';
 
 /** Who may send a request that is not in the table of routes. */
@@ -23,7 +25,11 @@ export class MayAskGuard implements CanActivate {
   canActivate(context: ExecutionContext): boolean {
     if (context.getType() !== 'http') return true;
     const may = this.reflector.get<MayAsk | undefined>(MAY_ASK, context.getHandler());
-    const { signedIn, role, isThisMachine } = callerNow();
+    const { signedIn, clubId, role, isThisMachine } = callerNow();
+    // The router reads addresses in more ways than one: the club it found must be the one that was asked for.
+    const { clubId: routed } = context.switchToHttp().getRequest<Request>().params;
+    if (typeof routed === 'string' && UUID.test(routed) && routed.toLowerCase() !== clubId)
+      throw refuse(HttpStatus.NOT_FOUND, 'clubId', 'an id', 'the id of a club, as it is written');
     if (may === 'anyone' || (may === 'this machine' && isThisMachine)) return true;
     if (may === 'this machine')
       throw refuse(HttpStatus.FORBIDDEN, 'address', 'another device', 'the machine that serves');

@@ -43,7 +43,7 @@ export function AccountPage(): ReactElement {
   return (
     <Page name={say('account')}>
       <Headline>
-        {say(role === 'floor' ? 'youAreDevice' : signedIn.name === '' ? 'youTry' : 'youAre', named)}
+        {say(signedIn.name === '' ? 'youTry' : role === 'floor' ? 'youAreDevice' : 'youAre', named)}
       </Headline>
       <Yours hasPassword={signedIn.accountId !== null} />
       {role === 'owner' && <LetIn ownId={signedIn.accountId} />}

@@ -4,7 +4,6 @@ import {
   LONGEST_EMAIL,
   LONGEST_NAME,
   MOST_OWN_ATHLETES,
-  PERSON_ROLES,
 } from '@orthokin/core/people';
 import { useState, type ReactElement } from 'react';
 import { useInvite } from '../../api/accounts.js';
@@ -16,7 +15,7 @@ import { OpenField } from '../../parts/form/TextField.js';
 import { InvitationLink } from '../../parts/InvitationLink.js';
 import { Notice } from '../../parts/Notice.js';
 import { Quiet } from '../../parts/Text.js';
-import { roleMeans, roleWords, say } from '../../words/account.js';
+import { ROLE_OPTIONS, roleMeans, say } from '../../words/account.js';
 
 /** Whom a link is wanted for. */
 export type Wanted = Pick<InvitationBody, 'name' | 'role' | 'athleteIds' | 'accountId'>;
@@ -25,7 +24,6 @@ const [, USUAL_DAYS] = INVITATION_DAYS;
 const DAYS = [1, USUAL_DAYS, 31, 100, 365].map(
   (days) => [String(days), say('days', { days })] as const,
 );
-const ROLE_OPTIONS = PERSON_ROLES.map((role) => [role, roleWords(role)] as const);
 const NOBODY = '';
 
 /** Makes a link for somebody: an invitation, or for a new password. */
@@ -119,7 +117,7 @@ export function Invite({ wanted, onDone }: { wanted: Wanted; onDone: () => void 
         <Button type="submit" weight="main" isDisabled={!isWhole || invite.isPending}>
           {say(invite.isPending ? 'makingLink' : 'makeLink')}
         </Button>
-        <Button onPress={onDone}>{say('keepIt')}</Button>
+        <Button onPress={onDone}>{say('notNow')}</Button>
       </div>
     </form>
   );

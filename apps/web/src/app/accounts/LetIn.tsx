@@ -1,4 +1,3 @@
-import { PERSON_ROLES } from '@orthokin/core/people';
 import { useState, type ReactElement } from 'react';
 import {
   useAccounts,
@@ -11,12 +10,10 @@ import { Button } from '../../parts/Button.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { Notice } from '../../parts/Notice.js';
 import { Heading } from '../../parts/Text.js';
-import { roleWords, say } from '../../words/account.js';
+import { ROLE_OPTIONS, roleWords, say } from '../../words/account.js';
 import { dateWords } from '../../words/format.js';
 import { Invite, type Wanted } from './Invite.js';
 import { Rows } from './Rows.js';
-
-const ROLE_OPTIONS = PERSON_ROLES.map((role) => [role, roleWords(role)] as const);
 
 /** Who comes in to the club: its accounts, its invitations, and the way to make one. */
 export function LetIn({ ownId }: { ownId: string | null }): ReactElement {
@@ -106,7 +103,7 @@ export function LetIn({ ownId }: { ownId: string | null }): ReactElement {
       {isRead && (
         <section style={{ marginTop: 26 }}>
           {wanted ? (
-            <Invite wanted={wanted} onDone={() => setWanted(null)} />
+            <Invite key={wanted.accountId} wanted={wanted} onDone={() => setWanted(null)} />
           ) : (
             <Button
               weight="main"

@@ -54,7 +54,7 @@ export function SignInPage(): ReactElement {
           </p>
         </form>
         <Quiet style={{ marginTop: 22 }}>{say('noPassword')}</Quiet>
-        {me.data?.isThisMachine && pathname !== '/clubs' && (
+        {me.data?.isThisMachine && (
           <p>
             <Link to="/clubs">{say('otherClubs')}</Link>
           </p>

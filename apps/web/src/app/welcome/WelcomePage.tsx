@@ -190,7 +190,7 @@ export function WelcomePage(): ReactElement {
         {mayBegin && (
           <Demo name={all.find(({ clubId }) => clubId === DEMO_CLUB_ID)?.name ?? null} />
         )}
-        {all.length === 0 && (
+        {mayBegin && all.length === 0 && (
           <section style={{ marginTop: 34 }}>
             <Quiet>{say('bringFile')}</Quiet>
             <Suspense>

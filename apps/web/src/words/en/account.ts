@@ -63,6 +63,7 @@ export const account = {
   inviteEmail: 'Mail it to (may be empty)',
   inviteDays: 'Can be taken up for',
   days: '{days, plural, one {one day} other {# days}}',
+  notNow: 'Not now',
   makeLink: 'Make the link',
   makingLink: 'Making the link…',
   linkFor: 'The link for {name}, until {until}',
