@@ -5,7 +5,7 @@ import { parseArgs } from 'node:util';
 import { backUp, keepNightly, restore } from './lib/backup.mjs';
 import { ensureCertificate, namesOfMachine } from './lib/certificate.mjs';
 import { ensureBuilt } from './lib/build.mjs';
-import { ensureCluster } from './lib/cluster.mjs';
+import { addPrivateKeys, ensureCluster, newPrivateKey } from './lib/cluster.mjs';
 import { ensureDebianPackages, ensureNpmPackages } from './lib/packages.mjs';
 import { DATA, ROOT } from './lib/paths.mjs';
 import { isFree } from './lib/ports.mjs';
@@ -21,6 +21,7 @@ database, loads the demo club the first time, serves, and prints the address.
   ./start [--port N] [--lan] [--gateway ADDRESS] [--reset-demo]
   ./start backup FILE [--passphrase-file FILE]
   ./start restore FILE [--passphrase-file FILE]
+  ./start new-key
 
   --port N       serve on 127.0.0.1:N (default ${USUAL_PORT})
   --lan          let other devices of this network in, over HTTPS by a certificate of the
@@ -34,6 +35,8 @@ database, loads the demo club the first time, serves, and prints the address.
                  the first line of the passphrase file where one is given
   restore        puts a backup in the place of all that is there, once ./start is stopped;
                  what was there is backed up first, in data/backups
+  new-key        seals what is private with a new key from the next start on; older ones stay
+                 in data/user/secrets.json for older backups
 
 DATABASE_URL=postgresql://…  uses that PostgreSQL (14 or newer) instead of one of its own.
 Ctrl-C stops what this command started.`;
@@ -68,16 +71,24 @@ function passphraseIn(file) {
   return line.trim();
 }
 
+/** What is private is sealed with: a database of ours, or another's. @param {{ privateKeys: string } | null} cluster */
+const keysOf = (cluster) => cluster?.privateKeys ?? process.env['PRIVATE_KEYS'] ?? '';
+
 /**
- * Backs the database up, or puts a backup in its place.
+ * Backs the database up, puts a backup in its place, or gives it a new key.
  * @param {string[]} asked
  * @param {string | null} passphrase
  * @returns {Promise<number>} the exit status
  */
-async function withBackup([what = '', file, ...more], passphrase) {
+async function withDatabase([what = '', file, ...more], passphrase) {
+  if (what === 'new-key' && file === undefined) {
+    await addPrivateKeys('user', { first: newPrivateKey() });
+    say('From the next ./start on what is private is sealed with a new key.');
+    return 0;
+  }
   if (!['backup', 'restore'].includes(what) || file === undefined || more.length > 0)
     throw new Refusal(
-      `Given ${[what, file, ...more].filter(Boolean).join(' ')}, allowed backup FILE or restore FILE. See ./start --help.`,
+      `Given ${[what, file, ...more].filter(Boolean).join(' ')}, allowed backup FILE, restore FILE or new-key. See ./start --help.`,
     );
   const ownDatabase = process.env['DATABASE_URL'];
   ensureDebianPackages(['postgresql']);
@@ -86,14 +97,22 @@ async function withBackup([what = '', file, ...more], passphrase) {
   try {
     const address = cluster?.url('orthokin') ?? ownDatabase ?? '';
     if (what === 'backup') {
-      await backUp(address, file, passphrase);
-      say(`Everything is kept in ${file}.`);
+      await backUp(address, file, passphrase, keysOf(cluster));
+      say(
+        `Everything is kept in ${file}. ${
+          passphrase === null
+            ? 'What is private in it can be read only with this machine’s keys (data/user/secrets.json); with --passphrase-file they go along.'
+            : 'The keys of what is private went along.'
+        }`,
+      );
       return 0;
     }
     ensureBuilt();
     const { MIGRATIONS } = await import('../apps/server/dist/migrations/index.js');
     const known = MIGRATIONS.map((/** @type {{ name: string }} */ { name }) => name);
-    const { madeAt, before } = await restore(address, file, passphrase, known);
+    const { madeAt, before, privateKeys } = await restore(address, file, passphrase, known);
+    if (cluster) await addPrivateKeys('user', { behind: privateKeys });
+    else if (privateKeys !== '') say(`What is private in it needs PRIVATE_KEYS="${privateKeys}".`);
     say(
       `Everything is as it was on ${madeAt}.${before ? ` What was there is kept in ${before}.` : ''}`,
     );
@@ -272,7 +291,7 @@ await run(async () => {
     return 0;
   }
   if (given.positionals.length > 0)
-    return withBackup(given.positionals, passphraseIn(given['passphrase-file']));
+    return withDatabase(given.positionals, passphraseIn(given['passphrase-file']));
   const port = await checkedPort(given.port);
   const ownDatabase = process.env['DATABASE_URL'];
   ensureDebianPackages([
@@ -300,6 +319,7 @@ await run(async () => {
       ...(cluster && {
         SERVING_DATABASE_URL: cluster.servingUrl('orthokin'),
         SESSION_SECRET: cluster.sessionSecret,
+        PRIVATE_KEYS: cluster.privateKeys,
       }),
       OUTBOX: outboxFolder(),
       PORT: String(port),

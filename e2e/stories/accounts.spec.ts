@@ -1,61 +1,13 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import type { Browser, BrowserContext, Page } from '@playwright/test';
+import type { BrowserContext, Page } from '@playwright/test';
 import { expect } from '@playwright/test';
 import { DEMO_CLUB } from './support/club.js';
 import { Coach } from './support/coach.js';
+import { fillAccount, invite, makeOwner, newDevice, PASSWORD } from './support/accounts.js';
 import { hurry } from './support/hurry.js';
 import { untouchedTest as test } from './support/served.js';
 import { expectFits, expectSound } from './support/sound.js';
-
-const PASSWORD = 'quick feet, quiet head';
-
-/** A device that has not been here: no club is remembered, nobody signed in. */
-async function newDevice(
-  browser: Browser,
-  baseURL: string,
-  viewport = { width: 390, height: 844 },
-): Promise<Page> {
-  const context = await browser.newContext({
-    baseURL,
-    viewport,
-    storageState: { cookies: [], origins: [] },
-  });
-  return context.newPage();
-}
-
-const fillAccount = async (page: Page, name: string, email: string) => {
-  await page.getByRole('textbox', { name: 'Your name' }).fill(name);
-  await page.getByRole('textbox', { name: 'Address of mail' }).fill(email);
-  await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
-};
-
-/** The club opened here gets its owner. */
-async function makeOwner(page: Page): Promise<void> {
-  await page.goto('/account');
-  await expect(page.getByRole('heading', { name: /^Whoever sits at this machine/ })).toBeVisible();
-  await fillAccount(page, 'Mara Tolven', 'mara@example.org');
-  await page.getByRole('button', { name: 'Make me its owner' }).click();
-  await expect(
-    page.getByRole('heading', { name: 'Signed in as Mara Tolven, owner' }),
-  ).toBeVisible();
-}
-
-/** The owner makes a link; where it leads. */
-async function invite(page: Page, name: string, role: string, athlete?: string): Promise<string> {
-  await page.goto('/account');
-  await page.getByRole('button', { name: 'Invite somebody' }).click();
-  await page.getByRole('button', { name: /What they may do$/ }).click();
-  await page.getByRole('option', { name: role, exact: true }).click();
-  if (athlete) {
-    await page.getByRole('button', { name: /Whose things they see$/ }).click();
-    await page.getByRole('option', { name: athlete }).click();
-  }
-  await page.getByRole('textbox', { name: 'Who it is for' }).fill(name);
-  await page.getByRole('button', { name: 'Make the link' }).click();
-  await expect(page.getByRole('img', { name: 'Scan to open the invitation' })).toBeVisible();
-  return (await page.locator('code').textContent()) ?? '';
-}
 
 const places = (page: Page) =>
   page.getByRole('navigation', { name: 'Places' }).getByRole('link').allTextContents();
@@ -155,6 +107,7 @@ test('a device at the floor runs a drill and opens no report; an athlete’s pho
   await expect(phone.getByRole('link', { name: 'Run it on this device' })).toBeVisible();
   await phone.goto('/');
   await phone.getByRole('link', { name: 'Start a drill with Amara Quill' }).click();
+  await expect(phone.getByRole('button', { name: 'Start the set' })).toBeVisible();
   const athlete = new Coach(phone);
   await athlete.timeBy('The simulated athlete');
   await athlete.fill('Reps', '3');

@@ -38,7 +38,8 @@ const SCRYPT = { N: 65_536, r: 8, p: 1, maxmem: 128 * 1024 * 1024 };
  * @property {string} madeAt
  * @property {string} migration the newest one that had run
  * @property {string} sha256 of all that follows
- * @property {{ salt: string, iv: string } | null} encrypted
+ * @property {{ salt: string, iv: string, keys?: { iv: string, sealed: string } } | null} encrypted with the
+ *   keys of what is private in it, sealed by the same passphrase: it can be read on another machine
  */
 
 /** Address and password apart: what stands in a command line everybody on the machine can read. @param {string} address */
@@ -87,6 +88,33 @@ const ask = (address, statement) => {
 /** @param {string} passphrase @param {Buffer} salt */
 const keyOf = (passphrase, salt) => scryptSync(passphrase, salt, 32, SCRYPT);
 
+/** @param {string} privateKeys @param {Buffer} key */
+function sealKeys(privateKeys, key) {
+  const iv = randomBytes(12);
+  const cipher = createCipheriv('aes-256-gcm', key, iv);
+  const sealed = Buffer.concat([cipher.update(privateKeys, 'utf8'), cipher.final()]);
+  return {
+    iv: iv.toString('base64'),
+    sealed: Buffer.concat([cipher.getAuthTag(), sealed]).toString('base64'),
+  };
+}
+
+/**
+ * The keys that went along with a backup; none with one that is not encrypted.
+ * @param {Head} head
+ * @param {string | null} passphrase the one that opened it
+ */
+function keysIn({ encrypted }, passphrase) {
+  if (!encrypted?.keys || passphrase === null) return '';
+  const sealed = Buffer.from(encrypted.keys.sealed, 'base64');
+  const decipher = createDecipheriv(
+    'aes-256-gcm',
+    keyOf(passphrase, Buffer.from(encrypted.salt, 'base64')),
+    Buffer.from(encrypted.keys.iv, 'base64'),
+  ).setAuthTag(sealed.subarray(0, TAG_BYTES));
+  return decipher.update(sealed.subarray(TAG_BYTES), undefined, 'utf8') + decipher.final('utf8');
+}
+
 /** A folder that is gone afterwards, whatever happens. @template T @param {(folder: string) => Promise<T>} act */
 async function inFolder(act) {
   mkdirSync(DATA, { recursive: true });
@@ -110,8 +138,9 @@ async function sha256Of(file, from = 0) {
  * @param {string} address of the database
  * @param {string} file
  * @param {string | null} passphrase it is encrypted with; `null` for none
+ * @param {string} privateKeys what is private in it is sealed with; goes along where it is encrypted
  */
-export async function backUp(address, file, passphrase) {
+export async function backUp(address, file, passphrase, privateKeys = '') {
   if (existsSync(file)) throw new Refusal(`${file} is there already: give another name.`);
   if (!existsSync(dirname(file))) throw new Refusal(`${dirname(file)} is no folder.`);
   const { url, env } = connection(address);
@@ -124,7 +153,8 @@ export async function backUp(address, file, passphrase) {
     let encrypted = null;
     if (passphrase !== null) {
       const [salt, iv] = [randomBytes(16), randomBytes(12)];
-      const cipher = createCipheriv('aes-256-gcm', keyOf(passphrase, salt), iv);
+      const key = keyOf(passphrase, salt);
+      const cipher = createCipheriv('aes-256-gcm', key, iv);
       const withTag = new Transform({
         transform: (chunk, _, done) => done(null, chunk),
         flush(done) {
@@ -138,7 +168,10 @@ export async function backUp(address, file, passphrase) {
         withTag,
         createWriteStream(sealed, { mode: 0o600 }),
       );
-      encrypted = { salt: salt.toString('base64'), iv: iv.toString('base64') };
+      encrypted = {
+        ...{ salt: salt.toString('base64'), iv: iv.toString('base64') },
+        keys: sealKeys(privateKeys, key),
+      };
     }
     /** @type {Head} */
     const head = {
@@ -231,12 +264,14 @@ async function openBackup(file, passphrase, into) {
  * @param {string} file
  * @param {string | null} passphrase
  * @param {readonly string[]} migrations all that this version knows
- * @returns {Promise<{ madeAt: string, before: string | null }>} when it was made, and where what was there is kept
+ * @returns {Promise<{ madeAt: string, before: string | null, privateKeys: string }>} when it was made, where
+ *   what was there is kept, and the keys that came along
  */
 export async function restore(address, file, passphrase, migrations) {
   return inFolder(async (folder) => {
     const dump = join(folder, 'dump');
-    const { migration, madeAt } = await openBackup(file, passphrase, dump);
+    const head = await openBackup(file, passphrase, dump);
+    const { migration, madeAt } = head;
     if (!migrations.includes(migration))
       throw new Refusal(
         `${file} was made by a newer version of Orthokin. Restore it with that one.`,
@@ -264,7 +299,7 @@ export async function restore(address, file, passphrase, migrations) {
       env,
       Readable.from(whole()),
     );
-    return { madeAt, before };
+    return { madeAt, before, privateKeys: keysIn(head, passphrase) };
   });
 }
 

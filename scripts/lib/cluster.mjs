@@ -80,6 +80,7 @@ function clusterHome(name) {
  * @property {string} appPassword of the role that owns the tables
  * @property {string} [servingPassword] of the role that serves, and owns none
  * @property {string} [sessionSecret] signs the cookies of sessions
+ * @property {string} [privateKeys] seal what is private, as PRIVATE_KEYS has them
  * @property {number} port
  */
 
@@ -107,11 +108,32 @@ async function readSecrets(file) {
  * @returns {Secrets}
  */
 function withLater(file, secrets) {
-  if (secrets.servingPassword && secrets.sessionSecret) return secrets;
+  if (secrets.servingPassword && secrets.sessionSecret && secrets.privateKeys) return secrets;
   const secret = () => randomBytes(24).toString('hex');
-  const all = { servingPassword: secret(), sessionSecret: secret(), ...secrets };
+  const all = {
+    ...{ servingPassword: secret(), sessionSecret: secret(), privateKeys: newPrivateKey() },
+    ...secrets,
+  };
   writeSecrets(file, all);
   return all;
+}
+
+/** A key by a name of its own: two machines must not have the same name for two keys. */
+export const newPrivateKey = () =>
+  `${new Date().toISOString().slice(0, 10)}-${randomBytes(3).toString('hex')}:${randomBytes(32).toString('hex')}`;
+
+/**
+ * Puts keys into the secrets of a cluster that it has not: before the others, what is private is sealed
+ * anew with them at the next start; behind them, they only open what came from elsewhere.
+ * @param {string} name folder under data/
+ * @param {{ first?: string, behind?: string }} keys
+ */
+export async function addPrivateKeys(name, { first = '', behind = '' }) {
+  const file = join(clusterHome(name), 'secrets.json');
+  if (!existsSync(file)) throw new Refusal(`${file} is not there yet: run ./start once.`);
+  const secrets = withLater(file, await readSecrets(file));
+  const keys = [first, secrets.privateKeys, behind].join(' ').split(' ').filter(Boolean);
+  writeSecrets(file, { ...secrets, privateKeys: [...new Set(keys)].join(' ') });
 }
 
 /** @param {string} file @param {Secrets} secrets */
@@ -222,6 +244,7 @@ function ensureDatabase(port, secrets, database, mayCreate) {
  * @property {(database: string) => string} url address of one of its databases, for who owns its tables
  * @property {(database: string) => string} servingUrl the same, for the server
  * @property {string} sessionSecret signs the cookies of sessions
+ * @property {string} privateKeys seal what is private, the newest first
  * @property {() => void} crash kills the server as a power cut would, and starts it again
  * @property {() => void} stop stops the server, if this call started it
  */
@@ -260,6 +283,7 @@ export async function ensureCluster(name, { mayCreate = false } = {}) {
     url: (database) => address(`orthokin:${secrets.appPassword}`, database),
     servingUrl: (database) => address(`${SERVING}:${secrets.servingPassword}`, database),
     sessionSecret: secrets.sessionSecret ?? '',
+    privateKeys: secrets.privateKeys ?? '',
     crash: () => {
       postgres('pg_ctl', ['stop', '-w', '-m', 'immediate', '-D', folder]);
       startServer(home, folder, secrets.port);
@@ -278,4 +302,5 @@ export async function ensureCluster(name, { mayCreate = false } = {}) {
 export const testDatabase = (cluster) => ({
   TEST_DATABASE_URL: cluster.url('orthokin'),
   TEST_SERVING_URL: cluster.servingUrl('orthokin'),
+  PRIVATE_KEYS: cluster.privateKeys,
 });

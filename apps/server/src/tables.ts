@@ -11,6 +11,8 @@ import { Club } from './domains/clubs/club.entity.js';
 import { DrillSet } from './domains/drills/drill-set.entity.js';
 import { RepRow } from './domains/drills/rep.entity.js';
 import { TrainingGroup } from './domains/groups/training-group.entity.js';
+import { Erased } from './domains/privacy/erased.entity.js';
+import { TrailEntry } from './domains/privacy/trail-entry.entity.js';
 import { SetNote } from './domains/notes/set-note.entity.js';
 import { PatternVersion } from './domains/patterns/pattern-version.entity.js';
 import { PatternRow } from './domains/patterns/pattern.entity.js';
@@ -33,7 +35,7 @@ export const TABLES: Tables = {
     ...[Club, Athlete, PatternRow, PatternVersion, DrillSet, RepRow, SetNote],
     ...[Ladder, OwnLadder, RungMove, ImportJob, CareRecord, TrainingGroup, Plan],
     ...[HeldSession, Attendance, SessionNote, ProgrammeRow, HomePractice],
-    ...[Account, Invitation],
+    ...[Account, Invitation, TrailEntry, Erased],
     ...[SetFiguresRow, AthleteStanding, LadderStanding, SquadLineRow, SquadFormRow],
   ],
   migrations: MIGRATIONS,

@@ -8,14 +8,25 @@ import {
   statSync,
   writeFileSync,
 } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { MikroORM } from '@mikro-orm/postgresql';
 import { prepare } from '../src/prepare.js';
 import { onCluster, TestServer, urlsOf } from './support/server.js';
+import { setOf } from './support/sets.js';
 
 const ROOT = resolve(__dirname, '../../..');
 let folder: string;
+
+const freePort = (): Promise<number> =>
+  new Promise((done) => {
+    const server = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = server.address() as AddressInfo;
+      server.close(() => done(port));
+    });
+  });
+
 beforeAll(() => {
   folder = mkdtempSync(join(tmpdir(), 'orthokin-backup-'));
 });
@@ -70,6 +81,7 @@ test('kept while it is used, wiped, and put back: every row of every table is as
   expect(before.some((line) => /^rep \d{3,}/.test(line))).toBe(true);
   const kept = await start(server.databaseUrl, 'backup', file);
   expect(kept).toEqual({ status: 0, said: expect.stringContaining('Everything is kept') });
+  expect(kept.said).toContain('only with this machine’s keys');
   expect(statSync(file).mode & 0o077).toBe(0);
   const sealed = await start(server.databaseUrl, 'backup', secret, '--passphrase-file', words);
   expect(sealed.status).toBe(0);
@@ -95,7 +107,11 @@ test('kept while it is used, wiped, and put back: every row of every table is as
   const wrong = ['restore', secret, '--passphrase-file', join(folder, 'wrong')];
   expect((await start(server.databaseUrl, ...wrong)).said).toContain('passphrase is not the one');
   const right = await start(server.databaseUrl, 'restore', secret, '--passphrase-file', words);
-  expect(right.status).toBe(0);
+  // On another machine what is private in it needs the keys that came along.
+  expect(right).toEqual({
+    status: 0,
+    said: expect.stringContaining(`PRIVATE_KEYS="${process.env['PRIVATE_KEYS']}"`),
+  });
   rmSync(/is kept in (\S+\.backup)\./.exec(right.said)?.[1] ?? '', { force: true });
   expect(await contents(server.databaseUrl)).toEqual(before);
 
@@ -115,6 +131,70 @@ test('kept while it is used, wiped, and put back: every row of every table is as
   expect(await contents(server.databaseUrl)).toEqual(before);
   await onCluster(`drop database ${new URL(server.databaseUrl).pathname.slice(1)}`);
 }, 180_000);
+
+test('what was acknowledged before a backup is there after a killed server is put back from it', async () => {
+  const demo = await TestServer.start();
+  const { lineOf, put } = { lineOf: demo.lineOf.bind(demo), put: demo.club.bind(demo) };
+  const lines = await Promise.all(
+    ['Juno Marlock', 'Wren Hallowby', 'Oskar Tvedmoor'].map((name) => lineOf(name)),
+  );
+  await demo.app.close();
+  const port = await freePort();
+  const env = {
+    ...{ ...process.env, PORT: String(port), LOG_LEVEL: 'fatal', DEMO: 'none' },
+    DATABASE_URL: demo.databaseUrl,
+    SERVING_DATABASE_URL: urlsOf(demo.databaseUrl).servingUrl,
+  };
+  const serve = async () => {
+    const child = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js')], {
+      ...{ env, stdio: ['ignore', 'ignore', 'inherit', 'ipc'] },
+    });
+    await new Promise((done) => child.once('message', done));
+    return child;
+  };
+  const send = async (path: string, body: object) => {
+    const reply = await fetch(`http://127.0.0.1:${port}${put(path)}`, {
+      ...{ method: 'PUT', headers: { 'Content-Type': 'application/json' } },
+      body: JSON.stringify(body),
+    });
+    return reply.status === 200;
+  };
+  let server = await serve();
+  const acknowledged: string[] = [];
+  let killed = false;
+  const recording = lines.map(async (line) => {
+    while (!killed) {
+      const set = setOf(line, { reactionMs: 210, recoveryMs: 800 });
+      await send(`sets/${set.id}`, set.body);
+      for (const { id, body } of set.reps)
+        if (await send(`sets/${set.id}/reps/${id}`, body)) acknowledged.push(id);
+    }
+  });
+  // Whoever is cut off by the kill below is told so.
+  const ended = Promise.allSettled(recording);
+  while (acknowledged.length < 60) await new Promise((done) => setTimeout(done, 20));
+  const before = [...acknowledged];
+  const file = join(folder, 'under-load');
+  expect((await start(demo.databaseUrl, 'backup', file)).status).toBe(0);
+  killed = true;
+  server.kill('SIGKILL');
+  await ended;
+  expect(acknowledged.length).toBeGreaterThan(before.length);
+
+  // The machine is another one: an empty database, and the backup.
+  await onCluster(`drop database ${new URL(demo.databaseUrl).pathname.slice(1)} with (force)`);
+  await onCluster(`create database ${new URL(demo.databaseUrl).pathname.slice(1)}`);
+  expect((await start(demo.databaseUrl, 'restore', file)).status).toBe(0);
+  server = await serve();
+  const squad = await fetch(`http://127.0.0.1:${port}${put('squad')}`);
+  expect((await squad.json()) as object[]).toHaveLength(8);
+  const stored = await demo.read<{ id: string }>('select id from rep');
+  const ids = new Set(stored.map(({ id }) => id));
+  expect(before.filter((id) => !ids.has(id))).toEqual([]);
+  server.kill('SIGTERM');
+  await new Promise((done) => server.once('exit', done));
+  await onCluster(`drop database ${new URL(demo.databaseUrl).pathname.slice(1)} with (force)`);
+}, 120_000);
 
 test('one a day is kept, the newest seven, and nothing else is taken away', async () => {
   const nights = join(folder, 'nights');

@@ -202,6 +202,7 @@ describe('settings', () => {
     [{ ...url, DEMO_SIGN_IN: 'on', HOST: '0.0.0.0' }, /^DEMO_SIGN_IN: given on, allowed off/],
     [{ ...url, GATEWAYS: 'ws://ok:1 http://x' }, /^GATEWAYS: given http:\/\/x/],
     [{ ...url, TLS_CERT: 'server.pem' }, /^TLS_CERT, TLS_KEY and TLS_CA/],
+    [{ ...url, PRIVATE_KEYS: 'a:12' }, /^PRIVATE_KEYS: allowed keys like/],
     [{ ...url, TRUST_PROXY: 'all' }, /^TRUST_PROXY: given all/],
     [{ ...url, PUBLIC_ADDRESS: 'orthokin' }, /^PUBLIC_ADDRESS: given orthokin/],
   ])('%j is refused by name', (env, words) => {

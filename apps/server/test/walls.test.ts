@@ -7,6 +7,7 @@ import { TABLES } from '../src/tables.js';
 import { goodBodies, type Json } from './support/good-bodies.js';
 import { bodyClassOf, operationsOf, type Described } from './support/operations.js';
 import { TestServer, urlsOf } from './support/server.js';
+import { invited } from './support/invited.js';
 import { OWNER, Somebody } from './support/somebody.js';
 
 /**
@@ -21,17 +22,6 @@ let strangersClub: string;
 const devices = new Map<Role, Somebody>();
 let stranger: Somebody;
 let nobody: Somebody;
-
-const invited = async (owner: Somebody, role: Role): Promise<Somebody> => {
-  const device = new Somebody(server);
-  const athleteIds = role === 'athlete' ? [line.athlete.id] : [];
-  const body = { name: role, role, athleteIds, email: null, days: 7, accountId: null };
-  const { body: reply } = await owner.put(server.club(`invitations/${v7()}`), body).expect(200);
-  const account = { ...OWNER, name: role, email: `${role}@example.org` };
-  const { token } = reply as { token: string };
-  await device.post('/api/invited/accept', { token, account }).expect(200);
-  return device;
-};
 
 beforeAll(async () => {
   server = await TestServer.start();
@@ -48,7 +38,10 @@ beforeAll(async () => {
   await owner.put(server.club('owner'), OWNER).expect(200);
   devices.set('owner', owner);
   for (const role of ['coach', 'assistant', 'athlete'] as const)
-    devices.set(role, await invited(owner, role));
+    devices.set(
+      role,
+      await invited(server, owner, role, role === 'athlete' ? [line.athlete.id] : []),
+    );
   const floor = new Somebody(server);
   await floor.post('/api/sign-in', { email: OWNER.email, password: OWNER.password }).expect(200);
   await floor.put(server.club('floor-device'), { name: 'Tablet' }).expect(200);

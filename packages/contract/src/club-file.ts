@@ -245,6 +245,11 @@ export class ClubFileMove extends RungMoveBody {
   @IsUUID()
   id: string;
 
+  @IsOptional()
+  @IsString()
+  @MaxLength(LONGEST_NAME)
+  movedBy?: string | null;
+
   /** Kept to be read by people: no rule is worked out from it again. */
   @IsOptional()
   @IsObject()

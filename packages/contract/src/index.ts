@@ -35,6 +35,14 @@ export {
   RestrictionBody,
   TakenBack,
 } from './care.js';
+export {
+  ErasureBody,
+  ErasureReply,
+  KeepingBody,
+  OverdueReply,
+  PrivacyReply,
+  TrailEntryReply,
+} from './privacy.js';
 export { GroupBody, GroupReply } from './group.js';
 export {
   AttendedBody,

@@ -12,7 +12,7 @@ import {
   type RuleState,
   type SetFade,
 } from '@orthokin/core/progress';
-import { LONGEST_REASON } from '@orthokin/core/people';
+import { LONGEST_NAME, LONGEST_REASON } from '@orthokin/core/people';
 import { MAX_RUNGS, type Axis } from '@orthokin/core/pattern';
 import {
   IsArray,
@@ -120,6 +120,12 @@ export class RungMoveBody {
 export class RungMoveReply extends RungMoveBody {
   @IsUUID()
   id: string;
+
+  /** Who moved them; absent where nobody was signed in. */
+  @IsOptional()
+  @IsString()
+  @MaxLength(LONGEST_NAME)
+  movedBy?: string;
 
   /** The decision that was followed or overruled, with the evidence it used. */
   @IsOptional()

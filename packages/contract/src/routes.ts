@@ -1,4 +1,4 @@
-import type { Role } from '@orthokin/core/people';
+import type { PrivateMatter, Role } from '@orthokin/core/people';
 import type {
   AcceptBody,
   AccountBody,
@@ -70,6 +70,10 @@ import type {
   WatchedBody,
   WorksOnBody,
   WipeBody,
+  ErasureBody,
+  KeepingBody,
+  PrivacyReply,
+  TrailEntryReply,
 } from './index.js';
 
 export type Method = 'GET' | 'PUT' | 'POST' | 'DELETE';
@@ -81,6 +85,7 @@ export type Method = 'GET' | 'PUT' | 'POST' | 'DELETE';
 export type MayAsk = readonly Role[] | 'anyone' | 'this machine';
 
 const OWNERS = ['owner'] as const;
+const OWNERS_AND_OWN = [...OWNERS, 'athlete'] as const;
 const COACHES = [...OWNERS, 'coach'] as const;
 const CREW = [...COACHES, 'assistant'] as const;
 const FLOOR = [...CREW, 'floor'] as const;
@@ -102,6 +107,8 @@ export interface Route<Path extends string, Takes, Query, Gives> {
   readonly method: Method;
   readonly path: Path;
   readonly may: MayAsk;
+  /** What of it is private: who sends it is written down. */
+  readonly touches?: PrivateMatter;
   /** Never there at run time. */
   readonly types?: { readonly takes: Takes; readonly query: Query; readonly gives: Gives };
 }
@@ -132,8 +139,13 @@ export const pathOf = <Path extends string>(
 const sent =
   (method: Method) =>
   <Takes, Gives, Query = undefined>() =>
-  <Path extends string>(path: Path, may: MayAsk): Route<Path, Takes, Query, Gives> => ({
+  <Path extends string>(
+    path: Path,
+    may: MayAsk,
+    touches?: PrivateMatter,
+  ): Route<Path, Takes, Query, Gives> => ({
     ...{ method, path, may },
+    ...(touches && { touches }),
   });
 const put = sent('PUT');
 const post = sent('POST');
@@ -185,9 +197,13 @@ export const ROUTES = {
   endDevice: remove('clubs/:clubId/devices/:deviceId', EVERYBODY),
   beFloorDevice: put<FloorDeviceBody, MeReply>()('clubs/:clubId/floor-device', COACHES),
 
-  people: get<PersonReply[]>()('clubs/:clubId/athletes', CREW_AND_OWN),
-  addAthletes: put<AthletesBody, PersonReply[]>()('clubs/:clubId/athletes', COACHES),
-  saveAthlete: put<AthleteBody, PersonReply>()('clubs/:clubId/athletes/:athleteId', COACHES),
+  people: get<PersonReply[]>()('clubs/:clubId/athletes', CREW_AND_OWN, 'particulars'),
+  addAthletes: put<AthletesBody, PersonReply[]>()('clubs/:clubId/athletes', COACHES, 'particulars'),
+  saveAthlete: put<AthleteBody, PersonReply>()(
+    'clubs/:clubId/athletes/:athleteId',
+    COACHES,
+    'particulars',
+  ),
   workOn: put<WorksOnBody, PersonReply>()('clubs/:clubId/athletes/:athleteId/works-on', CREW),
   watch: put<WatchedBody, PersonReply>()('clubs/:clubId/athletes/:athleteId/watched', CREW),
   faultsLately: get<FaultCountReply[]>()('clubs/:clubId/faults', CREW),
@@ -196,8 +212,16 @@ export const ROUTES = {
     COACHES,
   ),
 
-  athleteCare: get<AthleteCareReply>()('clubs/:clubId/athletes/:athleteId/care', COACHES_AND_OWN),
-  sayCare: put<CareBody, CareReply>()('clubs/:clubId/care/:careId', COACHES),
+  athleteCare: get<AthleteCareReply>()(
+    'clubs/:clubId/athletes/:athleteId/care',
+    COACHES_AND_OWN,
+    'care',
+  ),
+  sayCare: put<CareBody, CareReply>()('clubs/:clubId/care/:careId', COACHES, 'care'),
+
+  trail: get<TrailEntryReply[]>()('clubs/:clubId/athletes/:athleteId/trail', OWNERS_AND_OWN),
+  privacy: get<PrivacyReply>()('clubs/:clubId/privacy', OWNERS),
+  saveKeeping: put<KeepingBody, PrivacyReply>()('clubs/:clubId/privacy', OWNERS),
 
   groups: get<GroupReply[]>()('clubs/:clubId/groups', FLOOR),
   saveGroup: put<GroupBody, GroupReply>()('clubs/:clubId/groups/:groupId', CREW),
@@ -240,10 +264,15 @@ export const ROUTES = {
     'clubs/:clubId/athletes/:athleteId/drill-setup',
     EVERYBODY,
   ),
-  course: get<AthleteCourseReply>()('clubs/:clubId/athletes/:athleteId/course', CREW_AND_OWN),
+  course: get<AthleteCourseReply>()(
+    'clubs/:clubId/athletes/:athleteId/course',
+    CREW_AND_OWN,
+    'times',
+  ),
   athleteReps: get<AthleteRepsReply, PoolQuery>()(
     'clubs/:clubId/athletes/:athleteId/reps',
     CREW_AND_OWN,
+    'times',
   ),
 
   library: get<PatternLineReply[]>()('clubs/:clubId/patterns', EVERYBODY),
@@ -283,18 +312,22 @@ export const ROUTES = {
 
   unreadable: get<UnreadableReply[]>()('clubs/:clubId/unreadable', COACHES),
   takeOutSet: remove('clubs/:clubId/sets/:setId', COACHES),
-  takeOutAthlete: remove('clubs/:clubId/athletes/:athleteId', COACHES),
-  takeOutCare: remove('clubs/:clubId/care/:careId', COACHES),
+  eraseAthlete: sent('DELETE')<ErasureBody, object>()('clubs/:clubId/athletes/:athleteId', COACHES),
+  takeOutCare: remove('clubs/:clubId/care/:careId', COACHES, 'care'),
   takeOutVersion: remove('clubs/:clubId/patterns/:patternId/versions/:version', COACHES),
 
   importSets: put<ImportBody, ImportReply>()('clubs/:clubId/imports/:importId', COACHES),
   importProgress: get<ImportReply>()('clubs/:clubId/imports/:importId', COACHES),
-  clubFile: get<Blob>()('clubs/:clubId/club.zip', OWNERS),
-  athleteFile: get<string>()('clubs/:clubId/athletes/:athleteId/everything.json', COACHES_AND_OWN),
+  clubFile: get<Blob>()('clubs/:clubId/club.zip', OWNERS, 'everything'),
+  athleteFile: get<string>()(
+    'clubs/:clubId/athletes/:athleteId/everything.json',
+    COACHES_AND_OWN,
+    'everything',
+  ),
   repsOfSet: get<string>()('clubs/:clubId/sets/:setId/reps.csv', CREW),
-  repsOfClub: get<string>()('clubs/:clubId/reps.csv', COACHES),
-  athletesOfClub: get<string>()('clubs/:clubId/athletes.csv', COACHES),
-  setsOfClub: get<string>()('clubs/:clubId/sets.csv', COACHES),
+  repsOfClub: get<string>()('clubs/:clubId/reps.csv', COACHES, 'times'),
+  athletesOfClub: get<string>()('clubs/:clubId/athletes.csv', COACHES, 'particulars'),
+  setsOfClub: get<string>()('clubs/:clubId/sets.csv', COACHES, 'times'),
   repDictionary: get<string>()('reps-dictionary.csv', ANYONE),
   setDictionary: get<string>()('sets-dictionary.csv', ANYONE),
 } as const;

@@ -46,6 +46,8 @@ const TAKEN: readonly Class[] = [
   contract.SetEndBody,
   contract.SetNoteBody,
   contract.WipeBody,
+  contract.ErasureBody,
+  contract.KeepingBody,
 ];
 
 const BOUND_TEXT = /^(isIn|isUuid|isIso8601|matches|maxLength|isLength|equals)$/;

@@ -6,6 +6,7 @@ import { QUICK_COUNT_RULE, USUAL_LADDER } from '@orthokin/core/progress';
 import { USUAL_FALSE_START_MS, USUAL_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
 import { v7 } from 'uuid';
 import { Athlete } from '../domains/athletes/athlete.entity.js';
+import { lastDay } from '../domains/care/care.service.js';
 import { CareRecord } from '../domains/care/care-record.entity.js';
 import { Club } from '../domains/clubs/club.entity.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
@@ -126,7 +127,7 @@ class DemoLoader {
       CareRecord,
       demoCare(person, this.now).map(({ kind, by, at, ...said }) => ({
         ...{ clubId: CLUB_ID, id: this.newId(new Date(at)), athleteId, kind, said },
-        ...{ saidBy: by, saidAt: new Date(at), takenBack: null },
+        ...{ saidBy: by, saidAt: new Date(at), takenBack: null, until: lastDay(said) },
       })),
     );
   }

@@ -17,6 +17,7 @@ import { NewestSetsService } from '../domains/drills/newest-sets.service.js';
 import { PatternsService, reachedRung } from '../domains/patterns/patterns.service.js';
 import { LaddersService } from '../domains/progress/ladders.service.js';
 import { PlacesService } from '../domains/progress/places.service.js';
+import { openSealedText } from '../platform/storage/sealed.js';
 import { AthleteStandingsService } from './athlete-standings.service.js';
 import { CourseSetsService } from './course-sets.service.js';
 import { DecisionsService } from './decisions.service.js';
@@ -89,7 +90,7 @@ export class SquadLinesService {
          exists (select 1 from care_record c
            where c.club_id = a.club_id and c.athlete_id = a.id and c.kind = 'restriction'
              and c.taken_back is null
-             and coalesce(c.said #>> '{restriction,until}', '9999') >= to_char(now(), 'YYYY-MM-DD'))
+             and coalesce(c.until, '9999') >= to_char(now(), 'YYYY-MM-DD'))
            as restricted
        from athlete a left join squad_line l
          on l.club_id = a.club_id and l.id = a.id and l.day = ?
@@ -104,10 +105,15 @@ export class SquadLinesService {
     });
     const claims = claimsOf(all.map(({ member }) => member));
     return all.map(({ row, line, member }, i) => {
-      const { age_band, born_on, colour_vision, restricted, ...athlete } = row;
+      const { age_band, born_on, colour_vision, restricted, note, ...athlete } = row;
       const own = claims[i] ?? NO_CLAIMS;
       return {
-        athlete: { ...athlete, ageBand: bandNow(age_band, born_on), colourVision: colour_vision },
+        athlete: {
+          ...athlete,
+          note: openSealedText(note),
+          ageBand: bandNow(age_band, openSealedText(born_on)),
+          colourVision: colour_vision,
+        },
         ...{ restricted, ...line, claims: own },
         need: needOf({ ...member, claims: own }, now.getTime()),
       };

@@ -25,6 +25,16 @@ export interface ClubPart<List extends ClubList> {
   ) => Promise<void>;
   /** Takes an athlete who is deleted out of what is of several; what is theirs alone goes with them. */
   readonly forget?: (em: EntityManager, clubId: string, athleteId: string) => Promise<void>;
+  /**
+   * Gives what can stay without a name to another athlete, when one is erased so; what somebody wrote
+   * about them is not of that kind. Where there is none of this everything goes with the athlete.
+   */
+  readonly bequeath?: (
+    em: EntityManager,
+    clubId: string,
+    athleteId: string,
+    heir: string,
+  ) => Promise<void>;
   /** Which list each field names a row of; those rows come before. */
   readonly names: Readonly<Partial<Record<keyof InList<List> & string, ClubList>>>;
 }
@@ -87,6 +97,15 @@ export const insertAll = async <Row extends object>(
   if (rows.length > 0)
     await em.insertMany(entity, rows.map((row) => ({ ...row, clubId })) as never);
 };
+
+/** Gives an athlete's rows of a table to another. */
+export const handedOver =
+  (table: 'drill_set' | 'own_ladder'): NonNullable<ClubPart<ClubList>['bequeath']> =>
+  async (em, clubId, athleteId, heir) => {
+    await em.execute(`update ${table} set athlete_id = ? where club_id = ? and athlete_id = ?`, [
+      ...[heir, clubId, athleteId],
+    ]);
+  };
 
 /** Takes an athlete off a table's lists of who is meant. */
 export const offLists =

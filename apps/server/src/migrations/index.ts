@@ -17,6 +17,7 @@ import { Migration20261210Programmes } from './20261210-programmes.js';
 import { Migration20261211Scores } from './20261211-scores.js';
 import { Migration20261212HomePractice } from './20261212-home-practice.js';
 import { Migration20261213Accounts } from './20261213-accounts.js';
+import { Migration20261214Privacy } from './20261214-privacy.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -39,4 +40,5 @@ export const MIGRATIONS = [
   { name: '20261211-scores', class: Migration20261211Scores },
   { name: '20261212-home-practice', class: Migration20261212HomePractice },
   { name: '20261213-accounts', class: Migration20261213Accounts },
+  { name: '20261214-privacy', class: Migration20261214Privacy },
 ];

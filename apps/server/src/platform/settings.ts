@@ -1,3 +1,5 @@
+import { readPrivateKeys } from './storage/sealing.js';
+
 /** What the surroundings decide; everything else is in the database. */
 export interface Settings {
   /** Of the role that owns the tables: it brings them to today's. */
@@ -67,6 +69,7 @@ export function readSettings(env: NodeJS.ProcessEnv): Settings {
     throw new Error(
       `DEMO_SIGN_IN: given ${trying}, allowed ${isLoopback ? 'on or off' : `off, since ${host} is reached from elsewhere`}.`,
     );
+  readPrivateKeys(env['PRIVATE_KEYS']);
   const gateways = (env['GATEWAYS'] ?? '').split(' ').filter(Boolean);
   for (const gateway of gateways)
     if (!GATEWAY.test(gateway))

@@ -1,14 +1,13 @@
 import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { Sessions } from '../platform/auth/sessions.js';
-import { letNobodySee, signEverybodyOut } from '../domains/accounts/forgotten.js';
+import { signEverybodyOut } from '../domains/accounts/forgotten.js';
 import { Athlete } from '../domains/athletes/athlete.entity.js';
 import { Changes } from '../domains/changes.js';
 import { Club } from '../domains/clubs/club.entity.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { PatternRow } from '../domains/patterns/pattern.entity.js';
 import { PatternVersion } from '../domains/patterns/pattern-version.entity.js';
-import { CLUB_LIST_NAMES, CLUB_PARTS } from './parts.js';
 import { conflict, unknown } from '../platform/http/refusals.js';
 
 const HELD = { lockMode: LockMode.PESSIMISTIC_WRITE } as const;
@@ -32,18 +31,6 @@ export class TakingOutService {
       await em.nativeDelete(DrillSet, { clubId, id });
       await this.changes.tell(em, { of: 'sets', clubId, athleteId });
     });
-  }
-
-  /** An athlete with all that is theirs; nothing names them after. */
-  async athlete(clubId: string, id: string): Promise<void> {
-    await this.em.transactional(async (em) => {
-      const found = await em.findOne(Athlete, { clubId, id }, HELD);
-      if (!found) throw unknown('athleteId', id, 'an athlete');
-      for (const list of CLUB_LIST_NAMES) await CLUB_PARTS[list].forget?.(em, clubId, id);
-      await letNobodySee(em, clubId, id);
-      await em.nativeDelete(Athlete, { clubId, id });
-    });
-    this.sessions.readAnew();
   }
 
   /** A version of a pattern with the sets run on it; the pattern too when it was the only one. */

@@ -14,6 +14,7 @@ import {
   ClubPath,
   PatternVersionPath,
   ClubReply,
+  ErasureBody,
   ImportBody,
   ImportReply,
   NewImportPath,
@@ -26,6 +27,7 @@ import { Readable } from 'node:stream';
 import type { Request } from 'express';
 import { accepted } from '../platform/http/refusals.js';
 import { Serves } from '../platform/http/serves.js';
+import { ErasingService } from './erasing.service.js';
 import { FilesService } from './files.service.js';
 import { PersonFileService } from './person-file.service.js';
 import { ImportsService } from './imports.service.js';
@@ -58,6 +60,7 @@ export class TransferController {
     private readonly tables: TablesService,
     private readonly imports: ImportsService,
     private readonly takingOut: TakingOutService,
+    private readonly erasing: ErasingService,
     private readonly people: PersonFileService,
   ) {}
 
@@ -138,9 +141,12 @@ export class TransferController {
     return {};
   }
 
-  @Serves(ROUTES.takeOutAthlete)
-  async takeOutAthlete(@Param() { clubId, athleteId }: AthletePath): Promise<object> {
-    await this.takingOut.athlete(clubId, athleteId);
+  @Serves(ROUTES.eraseAthlete, { takes: ErasureBody })
+  async eraseAthlete(
+    @Param() { clubId, athleteId }: AthletePath,
+    @Body() { how }: ErasureBody,
+  ): Promise<object> {
+    await this.erasing.erase(clubId, athleteId, how ?? 'removed');
     return {};
   }
 

@@ -4,6 +4,7 @@ import { DrillsModule } from '../domains/drills/drills.module.js';
 import { PatternsModule } from '../domains/patterns/patterns.module.js';
 import { DATABASE_URL } from '../platform/database/database-url.js';
 import { Jobs } from '../platform/jobs/jobs.js';
+import { ErasingService } from './erasing.service.js';
 import { FilesService } from './files.service.js';
 import { ImportsService } from './imports.service.js';
 import { PersonFileService } from './person-file.service.js';
@@ -21,7 +22,8 @@ export class TransferModule {
       providers: [
         { provide: DATABASE_URL, useValue: databaseUrl },
         Jobs,
-        ...[FilesService, ImportsService, TablesService, TakingOutService, PersonFileService],
+        ...[FilesService, ImportsService, TablesService, TakingOutService, ErasingService],
+        PersonFileService,
       ],
     };
   }

@@ -4,6 +4,7 @@ import { CareModule } from '../domains/care/care.module.js';
 import { DrillsModule } from '../domains/drills/drills.module.js';
 import { NotesModule } from '../domains/notes/notes.module.js';
 import { PatternsModule } from '../domains/patterns/patterns.module.js';
+import { PrivacyModule } from '../domains/privacy/privacy.module.js';
 import { ProgressModule } from '../domains/progress/progress.module.js';
 import { SessionsModule } from '../domains/sessions/sessions.module.js';
 import { AthleteCareController } from './athlete-care.controller.js';
@@ -15,6 +16,8 @@ import { LadderController } from './ladder.controller.js';
 import { LadderViewService } from './ladder.service.js';
 import { LoadsController } from './loads.controller.js';
 import { LoadsService } from './loads.service.js';
+import { PrivacyController } from './privacy.controller.js';
+import { PrivacyService } from './privacy.service.js';
 import { ReviewController } from './review.controller.js';
 import { ReviewService } from './review.service.js';
 import { SessionSetsController } from './session-sets.controller.js';
@@ -31,6 +34,7 @@ import { UnreadableService } from './unreadable.service.js';
     DrillsModule,
     NotesModule,
     PatternsModule,
+    PrivacyModule,
     ProgressModule,
     SessionsModule,
   ],
@@ -39,6 +43,7 @@ import { UnreadableService } from './unreadable.service.js';
     CourseController,
     LadderController,
     LoadsController,
+    PrivacyController,
     ReviewController,
     SessionSetsController,
     SquadController,
@@ -50,6 +55,7 @@ import { UnreadableService } from './unreadable.service.js';
     DrillSetupService,
     LadderViewService,
     LoadsService,
+    PrivacyService,
     ReviewService,
     StandingsService,
     UnreadableService,

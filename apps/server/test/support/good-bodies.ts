@@ -83,6 +83,8 @@ export function goodBodies(line: SquadLineReply): Record<string, Record<string, 
       ...{ writtenAt: now, removed: false },
     },
     WipeBody: { name: 'not its name' },
+    ErasureBody: { how: 'nameless' },
+    KeepingBody: { keepYears: 3 },
     ImportBody: plain({
       sets: [{ id: set.id, body: set.body, endedAt: now, reps: set.reps }],
     }),

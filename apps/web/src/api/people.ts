@@ -5,6 +5,7 @@ import type {
   FaultCountReply,
   PersonReply,
 } from '@orthokin/contract';
+import type { Erasure } from '@orthokin/core/people';
 import type { Fault } from '@orthokin/core/timing';
 import { ROUTES } from '@orthokin/contract/routes';
 import type { CourtName, LengthUnit } from '@orthokin/core/floor';
@@ -99,12 +100,17 @@ export function useFaultsLately(): UseQueryResult<FaultCountReply[]> {
   });
 }
 
-/** Deletes an athlete with everything timed with them. */
-export function useDeleteAthlete(): UseMutationResult<unknown, Error, string> {
+/** Erases an athlete: with everything timed with them, or so that it stays under no name. */
+export function useEraseAthlete(): UseMutationResult<
+  unknown,
+  Error,
+  { readonly athleteId: string; readonly how: Erasure }
+> {
   const { clubId } = useClub();
   const client = useQueryClient();
   return useMutation({
-    mutationFn: (athleteId) => call(ROUTES.takeOutAthlete, { clubId, athleteId }),
+    mutationFn: ({ athleteId, how }) =>
+      call(ROUTES.eraseAthlete, { clubId, athleteId }, { body: { how } }),
     // Not waited for: the page of somebody who is gone must be left before it hears of it.
     onSuccess: () => void client.invalidateQueries({ queryKey: keys.club(clubId) }),
   });

@@ -19,6 +19,12 @@ const invited = async () => ({
   Component: (await import('./accounts/InvitedPage.js')).InvitedPage,
 });
 const people = async () => ({ Component: (await import('../people/PeoplePage.js')).PeoplePage });
+const privacy = async () => ({
+  Component: (await import('../people/privacy/PrivacyPage.js')).PrivacyPage,
+});
+const trail = async () => ({
+  Component: (await import('../people/privacy/TrailPage.js')).TrailPage,
+});
 const person = async () => ({ Component: (await import('../people/PersonPage.js')).PersonPage });
 const homeSheet = async () => ({
   Component: (await import('../people/home/HomeSheet.js')).HomeSheet,
@@ -185,6 +191,8 @@ export const router = createBrowserRouter([
       { path: 'people/:athleteId/home', lazy: homeSheet },
       { path: 'people/bring', lazy: roster },
       { path: 'people/faults', lazy: faults },
+      { path: 'people/privacy', lazy: privacy },
+      { path: 'people/:athleteId/trail', lazy: trail },
       { path: 'people/squads', lazy: squads },
       { path: 'people/squads/:groupId/split', lazy: split },
       { path: 'people/:athleteId', lazy: athletePage },

@@ -43,6 +43,9 @@ const inWords = css`
     text-align: left;
     white-space: normal;
     min-width: 14ch;
+    &:first-child {
+      padding-left: 0;
+    }
   }
 `;
 

@@ -1,9 +1,11 @@
 import type { AthleteCareReply, PersonReply, SquadLineReply } from '@orthokin/contract';
+import { ROUTES } from '@orthokin/contract/routes';
 import { ALL_NEEDS, needKey, newestLooks, type Need } from '@orthokin/core/people';
 import { ClipboardCheck, Pencil, Play } from 'lucide-react';
 import { useContext, useEffect, type ReactElement } from 'react';
 import { Link, useLocation } from 'react-router';
 import styled from 'styled-components';
+import { ForWhom } from '../api/ForWhom.js';
 import { useCourse } from '../api/review.js';
 import { useSessionNotes } from '../api/sessions.js';
 import { useSquad } from '../api/squad.js';
@@ -16,6 +18,7 @@ import { checkList } from '../words/care.js';
 import { answerWords } from '../words/decision.js';
 import { dayWords } from '../words/format.js';
 import { noteWords } from '../words/session.js';
+import { say as sayOfPrivacy } from '../words/privacy.js';
 import { COLOUR_WORDS, say, SIDE_WORDS } from '../words/people.js';
 import { Agreements } from './care/Agreements.js';
 import { Restrictions } from './care/Restrictions.js';
@@ -121,6 +124,11 @@ function Athlete({
           <Checks athleteId={id} care={care} />
           <div id="papers">
             <Agreements athleteId={id} ageBand={ageBand} care={care} />
+            <ForWhom asks={ROUTES.trail}>
+              <p>
+                <Link to={`/people/${id}/trail`}>{sayOfPrivacy('trailOf', { name })}</Link>
+              </p>
+            </ForWhom>
           </div>
         </div>
         <div>

@@ -1,5 +1,5 @@
 import type { PersonReply } from '@orthokin/contract';
-import { Play, TableProperties, UserPlus, Users } from 'lucide-react';
+import { Play, ShieldCheck, TableProperties, UserPlus, Users } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
@@ -16,6 +16,7 @@ import { Failed, Notice } from '../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
 import { colour, NARROW } from '../parts/tokens.js';
 import { say, SIDE_WORDS } from '../words/people.js';
+import { say as sayOfPrivacy } from '../words/privacy.js';
 
 const Top = styled.div`
   display: flex;
@@ -169,6 +170,11 @@ export function PeoplePage(): ReactElement {
         <ButtonLink to="/people/squads">
           <Users size={18} aria-hidden /> {say('squads')}
         </ButtonLink>
+        <ForWhom asks={ROUTES.privacy}>
+          <ButtonLink to="/people/privacy">
+            <ShieldCheck size={18} aria-hidden /> {sayOfPrivacy('title')}
+          </ButtonLink>
+        </ForWhom>
       </Top>
       {people.data && training.length === 0 && (
         <Quiet style={{ marginTop: 16 }}>{say('addFirst')}</Quiet>

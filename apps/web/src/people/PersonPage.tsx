@@ -7,11 +7,13 @@ import styled from 'styled-components';
 import { v7 } from 'uuid';
 import { useClub } from '../api/club.js';
 import { useLibrary } from '../api/patterns.js';
-import { useArchiveAthlete, useDeleteAthlete, usePeople, useSaveAthlete } from '../api/people.js';
+import { useArchiveAthlete, useEraseAthlete, usePeople, useSaveAthlete } from '../api/people.js';
+import type { Erasure } from '@orthokin/core/people';
 import { Button, ButtonAnchor, ButtonLink } from '../parts/Button.js';
+import { SelectField } from '../parts/form/SelectField.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
-import { say } from '../words/people.js';
+import { ERASURE_OPTIONS, say } from '../words/people.js';
 import { bodyOf } from './person-body.js';
 import { PersonForm } from './PersonForm.js';
 
@@ -140,11 +142,12 @@ function Leaving({ person: { id, name, archived } }: { person: PersonReply }): R
   const { clubId } = useClub();
   const navigate = useNavigate();
   const archive = useArchiveAthlete();
-  const remove = useDeleteAthlete();
+  const erase = useEraseAthlete();
   const [asked, setAsked] = useState(false);
-  const error = archive.error ?? remove.error;
+  const [how, setHow] = useState<Erasure>('removed');
+  const error = archive.error ?? erase.error;
   return (
-    <section style={{ marginTop: 40 }}>
+    <section id="leaving" style={{ marginTop: 40 }}>
       <Quiet>{say('putAwayMeans')}</Quiet>
       <Ways style={{ marginTop: 10 }}>
         <Button
@@ -171,13 +174,26 @@ function Leaving({ person: { id, name, archived } }: { person: PersonReply }): R
       {asked && (
         <div role="group" aria-label={say('deleteForGood')}>
           <p>{say('deleteMeans', { name })}</p>
+          <div style={{ maxWidth: 340 }}>
+            <SelectField
+              label={say('eraseHow')}
+              value={how}
+              options={ERASURE_OPTIONS}
+              onChange={setHow}
+            />
+          </div>
+          <Quiet style={{ marginTop: 8 }}>
+            {say(how === 'nameless' ? 'namelessMeans' : 'removedMeans')}
+          </Quiet>
           <Ways style={{ marginTop: 10 }}>
             <ButtonAnchor href={`/api/${pathOf(ROUTES.clubFile, { clubId })}`} download>
               {say('takeFile')}
             </ButtonAnchor>
             <Button
-              isDisabled={remove.isPending}
-              onPress={() => remove.mutate(id, { onSuccess: () => void navigate('/people') })}
+              isDisabled={erase.isPending}
+              onPress={() =>
+                erase.mutate({ athleteId: id, how }, { onSuccess: () => void navigate('/people') })
+              }
             >
               {say('deleteName', { name })}
             </Button>

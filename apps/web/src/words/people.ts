@@ -34,3 +34,9 @@ export const ROSTER_WORDS: Readonly<Record<RosterField, string>> = {
   note: say('fieldNote'),
   squad: say('squadColumn'),
 };
+
+/** What goes when somebody is erased, to choose from. */
+export const ERASURE_OPTIONS = [
+  ['removed', say('eraseRemoved')],
+  ['nameless', say('eraseNameless')],
+] as const;

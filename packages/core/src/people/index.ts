@@ -21,6 +21,16 @@ export {
   type Said,
 } from './before-drill.js';
 export { BODY_BOUNDS_M, usualLengths, type BodyLength, type BodyLengths } from './body.js';
+export {
+  ERASURES,
+  KEEP_YEARS,
+  keptSince,
+  PRIVATE_MATTERS,
+  TRAIL_DEEDS,
+  type Erasure,
+  type PrivateMatter,
+  type TrailDeed,
+} from './privacy.js';
 export { demandsOf, MOVES, SIDED_MOVES, type Demand, type Move } from './moves.js';
 export {
   ALL_NEEDS,

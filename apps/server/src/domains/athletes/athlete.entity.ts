@@ -5,6 +5,7 @@ import type { SimulatedAthlete } from '@orthokin/core/simulation';
 import type { EmergencyBody } from '@orthokin/contract';
 import type { Fault } from '@orthokin/core/timing';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
+import { Sealed } from '../../platform/storage/sealed.js';
 
 @Entity({ tableName: 'athlete' })
 export class Athlete extends ClubOwned {
@@ -20,7 +21,7 @@ export class Athlete extends ClubOwned {
   @Property({ type: 'text' })
   colourVision!: ColourVision;
 
-  @Property({ type: 'text', nullable: true })
+  @Property({ type: Sealed, nullable: true })
   note!: string | null;
 
   /** The pattern the athlete begins with; later they work on that of their newest set. */
@@ -32,7 +33,7 @@ export class Athlete extends ClubOwned {
   called!: string | null;
 
   /** Calendar day, `YYYY-MM-DD`; where it is known the age band follows from it. */
-  @Property({ type: 'date', nullable: true })
+  @Property({ type: Sealed, nullable: true })
   bornOn!: string | null;
 
   /** The dominant foot. */
@@ -64,7 +65,7 @@ export class Athlete extends ClubOwned {
   watched!: Fault[];
 
   /** Who to call, and what a helper must know. */
-  @Property({ type: 'json', nullable: true })
+  @Property({ type: Sealed, nullable: true })
   emergency!: EmergencyBody | null;
 
   /** Put away: in no list of who trains. */

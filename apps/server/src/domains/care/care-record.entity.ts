@@ -2,6 +2,7 @@ import { Entity, Property, type Opt } from '@mikro-orm/core';
 import type { CareBody, TakenBack } from '@orthokin/contract';
 import type { CareKind } from '@orthokin/core/people';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
+import { Sealed } from '../../platform/storage/sealed.js';
 
 /** What was said, under the name of its kind. */
 export type Said = Pick<CareBody, 'restriction' | 'check' | 'agreement' | 'goAhead'>;
@@ -15,8 +16,12 @@ export class CareRecord extends ClubOwned {
   @Property({ type: 'text' })
   kind!: CareKind;
 
-  @Property({ type: 'json' })
+  @Property({ type: Sealed })
   said!: Said;
+
+  /** The last day of a restriction, for questions asked of many; `null` where it says none. */
+  @Property({ type: 'text', nullable: true })
+  until!: string | null;
 
   @Property({ type: 'text' })
   saidBy!: string;

@@ -1,6 +1,6 @@
 import { insertAll, mapped, pages, type ClubPart } from '../club-part.js';
 import { CareRecord } from './care-record.entity.js';
-import { careReply, saidOf } from './care.service.js';
+import { careReply, lastDay, saidOf } from './care.service.js';
 
 export const carePart: ClubPart<'care'> = {
   list: 'care',
@@ -13,6 +13,7 @@ export const carePart: ClubPart<'care'> = {
       rows.map((row) => ({
         ...{ id: row.id, athleteId: row.athleteId, kind: row.kind, said: saidOf(row) },
         ...{ saidBy: row.by, saidAt: new Date(row.at), takenBack: row.takenBack ?? null },
+        until: lastDay(saidOf(row)),
       })),
     ),
   concerns: 'athlete_id = ?',

@@ -65,7 +65,7 @@ export class CareService {
     const { athleteId, kind, by, at, takenBack } = body;
     await insertOnce(this.em, CareRecord, {
       ...{ clubId, id, athleteId, kind, said },
-      ...{ saidBy: saidBy(by), saidAt: new Date(at) },
+      ...{ saidBy: saidBy(by), saidAt: new Date(at), until: lastDay(said) },
     });
     // A first saying that is sent once more says nothing of it, and must not put back what was lifted.
     if (takenBack !== undefined)
@@ -82,6 +82,9 @@ export class CareService {
 export const saidOf = (body: Said & Pick<CareBody, 'kind'>): Said => ({
   [FIELD_OF[body.kind]]: body[FIELD_OF[body.kind]],
 });
+
+/** The last day on which it holds, where it says one. */
+export const lastDay = ({ restriction }: Said): string | null => restriction?.until ?? null;
 
 /** The same; a problem where there is more. */
 function onlyItsOwn(body: CareBody): Said {

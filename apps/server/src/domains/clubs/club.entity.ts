@@ -18,6 +18,10 @@ export class Club {
   @Property({ type: 'text' })
   unit!: LengthUnit;
 
+  /** After how many years it is reminded of those who do not train any more; `null` for never. */
+  @Property({ type: 'integer', nullable: true })
+  keepYears?: number | null;
+
   /** Faults in the club's own words. */
   @Property({ type: 'json' })
   faults!: FaultWordsBody[];

@@ -14,7 +14,9 @@ export class ClubsService {
     const { signedIn, isThisMachine } = callerNow();
     if (signedIn) {
       const { clubId } = signedIn;
-      return withinClub(clubId, () => this.em.fork().find(Club, { clubId }));
+      return withinClub(clubId, async () =>
+        (await this.em.fork().find(Club, { clubId })).map(clubReply),
+      );
     }
     return isThisMachine ? this.open() : [];
   }
@@ -43,3 +45,7 @@ export class ClubsService {
     return club;
   }
 }
+
+const clubReply = ({ clubId, name, sport, unit, faults }: Club): ClubReply => ({
+  ...{ clubId, name, sport, unit, faults },
+});

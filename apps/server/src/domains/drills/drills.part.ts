@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { InList } from '@orthokin/contract';
 import { plainRows } from '../../platform/storage/plain-rows.js';
-import { mapped, pages, type ClubPart } from '../club-part.js';
+import { handedOver, mapped, pages, type ClubPart } from '../club-part.js';
 import { DrillSet } from './drill-set.entity.js';
 import { repReply, setReply } from './replies.js';
 import { RepRow } from './rep.entity.js';
@@ -21,6 +21,7 @@ export const setsPart: ClubPart<'sets'> = {
     await insertSets(em, clubId, rows);
   },
   concerns: 'athlete_id = ?',
+  bequeath: handedOver('drill_set'),
   names: { athleteId: 'athletes', patternId: 'patterns' },
 };
 

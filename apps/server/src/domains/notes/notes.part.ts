@@ -26,5 +26,13 @@ export const notesPart: ClubPart<'notes'> = {
     ),
   concerns:
     'set_id in (select s.id from drill_set s where s.club_id = set_note.club_id and s.athlete_id = ?)',
+  // What was written of somebody does not stay when their sets do.
+  async bequeath(em, clubId, _, heir) {
+    await em.execute(
+      `delete from set_note n using drill_set s
+       where n.club_id = ? and s.club_id = n.club_id and s.id = n.set_id and s.athlete_id = ?`,
+      [clubId, heir],
+    );
+  },
   names: { setId: 'sets' },
 };

@@ -17,6 +17,7 @@ interface MoveRow {
   readonly reason: string | null;
   readonly decision: RungMove['decision'];
   readonly moved_at: string;
+  readonly moved_by: string | null;
 }
 
 /** A move as far as places need it: without the evidence that came with it. */
@@ -91,14 +92,15 @@ export class PlacesService {
 
   private async read(where: string, values: readonly string[]): Promise<Move[]> {
     const rows = await this.em.execute<MoveRow[]>(
-      `select id, athlete_id, pattern_id, from_rung, to_rung, basis, set_id, reason, decision, moved_at
+      `select id, athlete_id, pattern_id, from_rung, to_rung, basis, set_id, reason, decision, moved_at, moved_by
        from rung_move where ${where} order by seq`,
       [...values],
     );
     return rows.map((row) => ({
       ...{ id: row.id, athleteId: row.athlete_id, patternId: row.pattern_id },
       ...{ fromRung: row.from_rung, toRung: row.to_rung, basis: row.basis, setId: row.set_id },
-      ...{ reason: row.reason, decision: row.decision, movedAt: new Date(row.moved_at) },
+      ...{ reason: row.reason, decision: row.decision },
+      ...{ movedAt: new Date(row.moved_at), movedBy: row.moved_by },
     }));
   }
 

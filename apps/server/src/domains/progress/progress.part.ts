@@ -1,8 +1,11 @@
-import { date, insertAll, mapped, pages, type ClubPart } from '../club-part.js';
+import { date, handedOver, insertAll, mapped, pages, type ClubPart } from '../club-part.js';
 import { Ladder } from './ladder.entity.js';
 import { OwnLadder } from './own-ladder.entity.js';
 import { moveReply } from './progress.service.js';
 import { RungMove } from './rung-move.entity.js';
+
+/** Where there was one that may have told of somebody. */
+const NO_REASON = '–';
 
 export const movesPart: ClubPart<'moves'> = {
   list: 'moves',
@@ -16,12 +19,19 @@ export const movesPart: ClubPart<'moves'> = {
       em,
       RungMove,
       clubId,
-      rows.map(({ reason = null, decision = null, evidence = null, ...move }) => ({
-        ...{ ...move, reason, decision, evidence },
+      rows.map(({ reason = null, movedBy = null, decision = null, evidence = null, ...move }) => ({
+        ...{ ...move, reason, movedBy, decision, evidence },
         movedAt: date(move.movedAt),
       })),
     ),
   concerns: 'athlete_id = ?',
+  async bequeath(em, clubId, athleteId, heir) {
+    await em.execute(
+      `update rung_move set athlete_id = ?, reason = case when reason is null then null else ? end
+       where club_id = ? and athlete_id = ?`,
+      [heir, NO_REASON, clubId, athleteId],
+    );
+  },
   names: { athleteId: 'athletes', patternId: 'patterns', setId: 'sets' },
 };
 
@@ -59,5 +69,6 @@ export const ownLaddersPart: ClubPart<'ownLadders'> = {
       rows.map((row) => ({ ...row, savedAt: date(row.savedAt) })),
     ),
   concerns: 'athlete_id = ?',
+  bequeath: handedOver('own_ladder'),
   names: { athleteId: 'athletes', patternId: 'patterns' },
 };

@@ -5,6 +5,7 @@ import { refuseAhead } from '../ahead.js';
 import { Athlete } from '../athletes/athlete.entity.js';
 import type { DrillSet } from '../drills/drill-set.entity.js';
 import { DrillsService } from '../drills/drills.service.js';
+import { accountNow } from '../../platform/auth/caller.js';
 import { stepOf } from '@orthokin/core/progress';
 import { conflict, unknown } from '../../platform/http/refusals.js';
 import { PatternsService } from '../patterns/patterns.service.js';
@@ -52,10 +53,11 @@ export class ProgressService {
       const known = await em.findOne(RungMove, { clubId, id });
       // Sent again it is what it was, whatever the evidence says by now.
       const { decision, evidence } = known ?? (await this.checked(clubId, body));
-      await insertOnce(em, RungMove, { ...row, decision, evidence });
+      const movedBy = known ? known.movedBy : accountNow();
+      await insertOnce(em, RungMove, { ...row, movedBy, decision, evidence });
       const { athleteId, patternId } = body;
       await this.changes.tell(em, { of: 'moves', clubId, athleteId, patternId });
-      return moveReply({ ...row, decision });
+      return moveReply({ ...row, movedBy, decision });
     });
   }
 
@@ -131,6 +133,7 @@ export const moveReply = (move: Move): RungMoveReply => ({
   basis: move.basis,
   setId: move.setId,
   ...(move.reason !== null && { reason: move.reason }),
+  ...(move.movedBy !== null && { movedBy: move.movedBy }),
   movedAt: move.movedAt.toISOString(),
   decision: move.decision && { ...move.decision },
 });

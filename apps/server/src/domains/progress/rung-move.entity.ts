@@ -34,6 +34,10 @@ export class RungMove extends ClubOwned {
   @Property({ type: 'json', nullable: true })
   evidence!: Evidence | null;
 
+  /** The account it was made by; `null` where nobody was signed in. */
+  @Property({ type: 'text', nullable: true })
+  movedBy!: string | null;
+
   @Property({ type: 'datetime' })
   movedAt!: Date;
 

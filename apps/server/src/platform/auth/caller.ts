@@ -41,11 +41,14 @@ export const callerNow = (): Caller => callers.getStore() ?? NOBODY;
 export const calledBy = <Value>(caller: Caller, work: () => Value): Value =>
   callers.run(caller, work);
 
+/** The name of the account that is signed in; `null` where nobody is, or where the device is a club's own. */
+export const accountNow = (): string | null => {
+  const { signedIn } = callerNow();
+  return signedIn?.accountId ? signedIn.name : null;
+};
+
 /**
  * Who says something: whoever is signed in by an account, by its name; the name that was typed where
  * nobody is, or where the device is a club's own.
  */
-export const saidBy = (typed: string): string => {
-  const { signedIn } = callerNow();
-  return signedIn?.accountId ? signedIn.name : typed;
-};
+export const saidBy = (typed: string): string => accountNow() ?? typed;

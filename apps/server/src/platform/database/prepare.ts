@@ -1,6 +1,7 @@
 import { MikroORM, type EntityManager } from '@mikro-orm/postgresql';
 import { DatabaseRefusal } from './database-refusal.js';
 import { ormOptions, type Tables } from './orm-options.js';
+import { sealAll } from './seal-all.js';
 import { letServe } from './serving-role.js';
 
 const OLDEST_VERSION = 140_000;
@@ -45,6 +46,7 @@ export async function prepareDatabase(
       await em.execute('select pg_advisory_xact_lock(?)', [MIGRATION_LOCK]);
       await orm.migrator.up();
     });
+    await sealAll(orm.em.fork());
     await fill(orm.em.fork());
     await letServe(orm.em.fork(), servingUrl);
   } finally {

@@ -1,4 +1,4 @@
-import { applyDecorators, Delete, Get, Post, Put, type Type } from '@nestjs/common';
+import { applyDecorators, Delete, Get, Post, Put, SetMetadata, type Type } from '@nestjs/common';
 import type { Method, Route } from '@orthokin/contract/routes';
 import { MayBeAsked } from '../auth/may-ask.guard.js';
 import { Gives, Takes } from './openapi.js';
@@ -9,6 +9,9 @@ const METHODS: Readonly<Record<Method, (path: string) => MethodDecorator>> = {
   POST: Post,
   DELETE: Delete,
 };
+
+/** Under which name a request knows what is private of it. */
+export const TOUCHES = 'touches';
 
 /** The class of what a reply is, or of each of its elements. */
 type ReplyClass<Reply> = Reply extends readonly (infer Each)[] ? Type<Each> : Type<Reply>;
@@ -25,12 +28,13 @@ interface Classes<Takes, Gives> {
  * described and checked by. They must be what the table says; so is who may send it.
  */
 export function Serves<Path extends string, Body, Query, Reply>(
-  { method, path, may }: Route<Path, Body, Query, Reply>,
+  { method, path, may, touches }: Route<Path, Body, Query, Reply>,
   { takes, gives, each = false }: Classes<Body, Reply> = {},
 ): MethodDecorator {
   return applyDecorators(
     METHODS[method](path),
     MayBeAsked(may),
+    SetMetadata(TOUCHES, touches),
     ...(takes ? [Takes(takes)] : []),
     ...(gives ? [Gives(gives, { each })] : []),
   );

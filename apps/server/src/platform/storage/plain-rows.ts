@@ -1,4 +1,5 @@
 import type { EntityClass, EntityManager } from '@mikro-orm/postgresql';
+import { openSealed, Sealed } from './sealed.js';
 
 /**
  * Rows of a table as plain objects, for thousands that are only read: making entities of them takes
@@ -23,8 +24,8 @@ export async function plainRows<Row extends object>(
     Date: (value) => platform.parseDate(value),
     number: Number,
   };
-  const converted = props.flatMap(({ name, runtimeType }) => {
-    const convert = read[runtimeType];
+  const converted = props.flatMap(({ name, runtimeType, customType }) => {
+    const convert = customType instanceof Sealed ? openSealed : read[runtimeType];
     return convert ? [{ name: name, convert }] : [];
   });
   for (const row of rows)

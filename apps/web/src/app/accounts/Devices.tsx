@@ -5,7 +5,7 @@ import { Failed, Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { roleWords, say } from '../../words/account.js';
 import { dayWords } from '../../words/format.js';
-import { Rows } from './Rows.js';
+import { Rows } from '../../parts/Rows.js';
 
 /**
  * Devices that are signed in: an owner's list has all of them, everybody else's their own. What is below

@@ -13,7 +13,7 @@ import { Heading } from '../../parts/Text.js';
 import { ROLE_OPTIONS, roleWords, say } from '../../words/account.js';
 import { dateWords } from '../../words/format.js';
 import { Invite, type Wanted } from './Invite.js';
-import { Rows } from './Rows.js';
+import { Rows } from '../../parts/Rows.js';
 
 /** Who comes in to the club: its accounts, its invitations, and the way to make one. */
 export function LetIn({ ownId }: { ownId: string | null }): ReactElement {

@@ -44,6 +44,7 @@ export function Moves({ moves }: { moves: readonly RungMoveReply[] }): ReactElem
                 moveWords(move)
               )}
               {move.reason && <small>“{move.reason}”</small>}
+              {move.movedBy && <small>{say('movedBy', { name: move.movedBy })}</small>}
               {move.decision && move.basis === 'overrule' && (
                 <small>
                   {say('ruleSaidHeadline', { headline: headline(move.decision, move.fromRung) })}

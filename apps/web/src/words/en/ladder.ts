@@ -90,6 +90,7 @@ export const ladder = {
   wantedWantedms: 'wanted {wantedMs}',
   noSetThisRungYetAsked: 'No set on this rung yet that asked what it asks now.',
   metMovedat: 'met {movedAt}',
+  movedBy: 'by {name}',
   athleteLadder: '{athlete} · Ladder',
   ladderPatternAthleteStandsRungRung: 'The ladder of {pattern}; {athlete} stands on rung {rung}',
   speedComplexityTurn: 'Speed and complexity in turn',

@@ -58,8 +58,13 @@ export const people = {
   makePattern: 'Make one',
   notHere: 'Nobody of this club is at this address.',
   deleteForGood: 'Delete for good',
-  deleteMeans:
-    'Deleting takes {name} away with every set, rep, move and note of theirs. Nothing brings them back but a file taken out before.',
+  deleteMeans: 'Nothing brings {name} back but a file taken out before. That it was done is kept.',
+  eraseHow: 'What goes',
+  eraseRemoved: 'all they have done',
+  eraseNameless: 'their name; sets and reps stay',
+  removedMeans: 'Every set, rep, move and note of theirs goes too.',
+  namelessMeans:
+    'Their sets, reps and moves stay under “Former athlete”, put away. Name, notes, care, measures and what was written of them go.',
   everythingOf: 'Everything kept of {name}, as a file',
   takeFile: 'Take the whole club out first',
   deleteName: 'Yes, delete {name} for good',

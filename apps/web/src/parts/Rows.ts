@@ -1,5 +1,5 @@
 import styled from 'styled-components';
-import { colour, NARROW } from '../../parts/tokens.js';
+import { colour, NARROW } from './tokens.js';
 
 /** People and devices under each other, with what can be done about each at the end of its line. */
 export const Rows = styled.ul`
