@@ -44,7 +44,7 @@ describe('./start', () => {
   test.each([
     [['--port', 'high'], '--port: given high, allowed a whole number from 1 to 65535.'],
     [['--porridge'], "'--porridge'"],
-    [['porridge'], 'Given porridge, allowed backup FILE or restore FILE.'],
+    [['porridge'], 'Given porridge, allowed backup FILE, restore FILE or new-key.'],
     [['backup'], 'allowed backup FILE'],
     [['restore', 'a', 'b'], 'Given restore a b'],
     [['backup', 'a', '--passphrase-file', '/nowhere'], '--passphrase-file: given /nowhere'],

@@ -5,6 +5,7 @@ import { SquadFormRow } from './derived/squad-form.entity.js';
 import { SquadLineRow } from './derived/squad-line.entity.js';
 import { Account } from './domains/accounts/account.entity.js';
 import { Invitation } from './domains/accounts/invitation.entity.js';
+import { Passkey } from './domains/accounts/passkey.entity.js';
 import { Athlete } from './domains/athletes/athlete.entity.js';
 import { CareRecord } from './domains/care/care-record.entity.js';
 import { Club } from './domains/clubs/club.entity.js';
@@ -35,7 +36,7 @@ export const TABLES: Tables = {
     ...[Club, Athlete, PatternRow, PatternVersion, DrillSet, RepRow, SetNote],
     ...[Ladder, OwnLadder, RungMove, ImportJob, CareRecord, TrainingGroup, Plan],
     ...[HeldSession, Attendance, SessionNote, ProgrammeRow, HomePractice],
-    ...[Account, Invitation, TrailEntry, Erased],
+    ...[Account, Passkey, Invitation, TrailEntry, Erased],
     ...[SetFiguresRow, AthleteStanding, LadderStanding, SquadLineRow, SquadFormRow],
   ],
   migrations: MIGRATIONS,

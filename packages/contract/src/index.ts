@@ -43,6 +43,14 @@ export {
   PrivacyReply,
   TrailEntryReply,
 } from './privacy.js';
+export {
+  NewPasskeyReply,
+  PasskeyAnswerBody,
+  PasskeyBody,
+  PasskeyQuestionReply,
+  PasskeyReply,
+  type PasskeyTransport,
+} from './passkey.js';
 export { GroupBody, GroupReply } from './group.js';
 export {
   AttendedBody,
@@ -107,6 +115,7 @@ export {
   ProgrammePath,
   SessionPath,
   NewAthletePath,
+  PasskeyPath,
   NewCarePath,
   NewGroupPath,
   NewPlanPath,

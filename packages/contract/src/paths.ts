@@ -28,6 +28,12 @@ export class AthletePath extends ClubPath {
   athleteId: string;
 }
 
+/** Of a passkey of whoever asks. */
+export class PasskeyPath {
+  @IsUUID()
+  passkeyId: string;
+}
+
 export class SetPath extends ClubPath {
   @IsUUID()
   setId: string;

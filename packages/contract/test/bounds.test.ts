@@ -46,6 +46,8 @@ const TAKEN: readonly Class[] = [
   contract.SetEndBody,
   contract.SetNoteBody,
   contract.WipeBody,
+  contract.PasskeyAnswerBody,
+  contract.PasskeyBody,
   contract.ErasureBody,
   contract.KeepingBody,
 ];

@@ -18,6 +18,7 @@ import { Migration20261211Scores } from './20261211-scores.js';
 import { Migration20261212HomePractice } from './20261212-home-practice.js';
 import { Migration20261213Accounts } from './20261213-accounts.js';
 import { Migration20261214Privacy } from './20261214-privacy.js';
+import { Migration20261215Passkeys } from './20261215-passkeys.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -41,4 +42,5 @@ export const MIGRATIONS = [
   { name: '20261212-home-practice', class: Migration20261212HomePractice },
   { name: '20261213-accounts', class: Migration20261213Accounts },
   { name: '20261214-privacy', class: Migration20261214Privacy },
+  { name: '20261215-passkeys', class: Migration20261215Passkeys },
 ];

@@ -3,6 +3,7 @@ import type { QueryClient } from '@tanstack/react-query';
 /** What is read of a club is kept under keys that begin with the club, then the thing. */
 export const keys = {
   me: ['me'] as const,
+  passkeys: ['me', 'passkeys'] as const,
   clubs: ['clubs'] as const,
   letIn: (clubId: string) => ['club', clubId, 'let in'] as const,
   accounts: (clubId: string) => ['club', clubId, 'let in', 'accounts'] as const,

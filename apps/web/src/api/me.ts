@@ -22,6 +22,7 @@ import { useRemembered } from '../device/useRemembered.js';
 import { call, Refused } from './client.js';
 import { useClub } from './club.js';
 import { keys } from './keys.js';
+import { answerByPasskey } from './passkeys.js';
 
 /** Who the device is signed in as, and what it may open without. */
 export const useMe = (): UseQueryResult<MeReply> =>
@@ -74,6 +75,9 @@ function useBecoming<Said>(
 }
 
 export const useSignIn = () => useBecoming((body: SignInBody) => call(ROUTES.signIn, {}, { body }));
+
+/** Signs in by a key that this device keeps. */
+export const usePasskeySignIn = () => useBecoming(() => answerByPasskey());
 
 export const useSignOut = () => useBecoming(() => call(ROUTES.signOut, {}));
 

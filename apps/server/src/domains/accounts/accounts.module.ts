@@ -10,6 +10,8 @@ import { Callers } from './callers.js';
 import { DevicesService } from './devices.service.js';
 import { InvitationsService } from './invitations.service.js';
 import { OwnedClubsService } from './owned-clubs.service.js';
+import { PasskeysController } from './passkeys.controller.js';
+import { PasskeysService } from './passkeys.service.js';
 import { SignInController } from './sign-in.controller.js';
 import { MAY_TRY_ROLES, SignInService } from './sign-in.service.js';
 
@@ -28,13 +30,13 @@ export class AccountsModule {
       // What connects has to be asked who it is, wherever it does.
       global: true,
       imports: [AthletesModule, ClubsModule],
-      controllers: [SignInController, AccountsController],
+      controllers: [SignInController, PasskeysController, AccountsController],
       providers: [
         { provide: Outbox, useValue: outbox },
         { provide: MAY_TRY_ROLES, useValue: mayTryRoles },
         { provide: Sessions, useFactory: sessions },
         ...[AccountsService, InvitationsService, DevicesService, SignInService, Callers],
-        OwnedClubsService,
+        ...[OwnedClubsService, PasskeysService],
         { provide: WhoAsks, useExisting: Callers },
       ],
       exports: [Callers, Sessions, WhoAsks],

@@ -8,6 +8,7 @@ import { callerNow, type SignedIn } from '../../platform/auth/caller.js';
 import { accepted, refuseWith, unknown } from '../../platform/http/refusals.js';
 import { Outbox } from '../../platform/mail/outbox.js';
 import { AthletesService } from '../athletes/athletes.service.js';
+import { Passkey } from './passkey.entity.js';
 import { Account } from './account.entity.js';
 import { AccountsService } from './accounts.service.js';
 import { Invitation } from './invitation.entity.js';
@@ -105,9 +106,10 @@ export class InvitationsService {
       const own = await this.em.fork().transactional(async (em) => {
         // Of two who take it up at once, one does.
         if ((await em.nativeDelete(Invitation, { clubId, id })) === 0) throw usedUp();
-        return accountId === null
-          ? this.accounts.add(em, clubId, account, { role, athleteIds })
-          : this.accounts.setPassword(em, clubId, accountId, account.password);
+        if (accountId === null) return this.accounts.add(em, clubId, account, { role, athleteIds });
+        // Who needs a new password may have lost the device too.
+        await em.nativeDelete(Passkey, { clubId, accountId });
+        return this.accounts.setPassword(em, clubId, accountId, account.password);
       });
       return { who: identityOf(own) };
     });

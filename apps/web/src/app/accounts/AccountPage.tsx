@@ -7,6 +7,7 @@ import { roleWords, say } from '../../words/account.js';
 import { BeFloorDevice } from './BeFloorDevice.js';
 import { Devices } from './Devices.js';
 import { LetIn } from './LetIn.js';
+import { Passkeys } from './Passkeys.js';
 import { OwnAccountFields } from './OwnAccountFields.js';
 import { Yours } from './Yours.js';
 
@@ -46,6 +47,7 @@ export function AccountPage(): ReactElement {
         {say(signedIn.name === '' ? 'youTry' : role === 'floor' ? 'youAreDevice' : 'youAre', named)}
       </Headline>
       <Yours hasPassword={signedIn.accountId !== null} />
+      {signedIn.accountId !== null && <Passkeys />}
       {role === 'owner' && <LetIn ownId={signedIn.accountId} />}
       <Devices>{isFor(ROUTES.beFloorDevice, role) && <BeFloorDevice />}</Devices>
     </Page>

@@ -1,6 +1,8 @@
+import { KeyRound } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
-import { useMe, useSignIn } from '../../api/me.js';
+import { useMe, usePasskeySignIn, useSignIn } from '../../api/me.js';
+import { canUsePasskeys, isGivenUp } from '../../api/passkeys.js';
 import { useOutbox, useSending } from '../../device/outbox-context.js';
 import { Button } from '../../parts/Button.js';
 import { Notice } from '../../parts/Notice.js';
@@ -18,8 +20,9 @@ export function SignInPage(): ReactElement {
   const { pathname } = useLocation();
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
-  const send = () =>
-    signIn.mutateAsync({ email, password }).then(
+  const byPasskey = usePasskeySignIn();
+  const comeIn = (signedIn: Promise<unknown>) =>
+    signedIn.then(
       () => {
         void outbox.wake();
         if (pathname === '/sign-in') void navigate('/');
@@ -27,6 +30,7 @@ export function SignInPage(): ReactElement {
       // Why not is shown.
       () => undefined,
     );
+  const send = () => comeIn(signIn.mutateAsync({ email, password }));
   return (
     <Page name={say('signIn')}>
       <div style={{ maxWidth: 460 }}>
@@ -53,6 +57,19 @@ export function SignInPage(): ReactElement {
             </Button>
           </p>
         </form>
+        {canUsePasskeys() && (
+          <p>
+            <Button
+              isDisabled={byPasskey.isPending}
+              onPress={() => void comeIn(byPasskey.mutateAsync(undefined))}
+            >
+              <KeyRound size={18} aria-hidden /> {say('byPasskey')}
+            </Button>
+          </p>
+        )}
+        {byPasskey.error && !isGivenUp(byPasskey.error) && (
+          <Notice>{say('passkeyNotRight')}</Notice>
+        )}
         <Quiet style={{ marginTop: 22 }}>{say('noPassword')}</Quiet>
         {me.data?.isThisMachine && (
           <p>

@@ -38,6 +38,20 @@ export const account = {
   passwordNew: 'The new one',
   passwordChanged: 'Changed. Every other device of yours was signed out.',
 
+  byPasskey: 'Sign in with a passkey',
+  passkeyNotRight: 'That passkey is not one of an account here. Sign in with the password.',
+  passkeys: 'Passkeys',
+  passkeysMean:
+    'Sign in by this device’s own lock (a finger, a face, a PIN) instead of the password. The key never leaves the device.',
+  passkeysNotHere:
+    'They are made where the page is secure and reached by a name: “localhost” on this machine, or its name with .local over HTTPS.',
+  passkeyName: 'What to call it',
+  passkeyUsual: 'This device',
+  addPasskey: 'Make a passkey on this device',
+  removePasskey: 'Remove the passkey {name}',
+  remove: 'Remove',
+  passkeyFailed: 'No passkey was made. {why}',
+
   openHeadline: 'Whoever sits at this machine may do everything in {club}',
   openMeans:
     'That is right for a coach alone. Before others come in, on this network or by invitation, the club gets an owner: from then on everybody signs in, you too.',
@@ -100,7 +114,8 @@ export const account = {
   invitedTo: '{club} invites you, {name}',
   asRole: 'As {role}. {means}',
   resetHeadline: 'A new password, {name}',
-  resetMeans: 'Every device of yours is signed out; with the new password you come in again.',
+  resetMeans:
+    'Every device of yours is signed out, and passkeys are over; with the new password you come in again.',
   takeUp: 'Come in',
   comingIn: 'Coming in…',
   onlyThisDevice: 'Only on this device, without a password',

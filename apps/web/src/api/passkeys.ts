@@ -1,0 +1,89 @@
+import type { MeReply, PasskeyReply, PasskeyTransport } from '@orthokin/contract';
+import { ROUTES } from '@orthokin/contract/routes';
+import {
+  useMutation,
+  useQuery,
+  useQueryClient,
+  type UseMutationResult,
+  type UseQueryResult,
+} from '@tanstack/react-query';
+import { call } from './client.js';
+import { keys } from './keys.js';
+
+const KEY = 'public-key';
+/** Signatures that devices make: EdDSA, ES256, RS256 (COSE). */
+const SIGNATURES = [-8, -7, -257];
+const ADDRESS = /^[\d.]+$|^\[/;
+
+/** Whether a passkey can be made and used here: on a secure page that is reached by a name, not a number. */
+export const canUsePasskeys = (): boolean =>
+  window.isSecureContext &&
+  typeof PublicKeyCredential !== 'undefined' &&
+  !ADDRESS.test(window.location.hostname);
+
+/** Loaded when it is wanted: most people never make one. */
+const webAuthn = () => import('@simplewebauthn/browser');
+
+/** Whether somebody changed their mind, or waited too long: nothing went wrong. */
+export const isGivenUp = (error: Error | null): boolean => error?.name === 'NotAllowedError';
+
+/** Signs in by whichever passkey this device has for the server. */
+export async function answerByPasskey(): Promise<MeReply> {
+  const { challenge, rpId } = await call(ROUTES.askPasskey, {});
+  const { startAuthentication } = await webAuthn();
+  const { id, response } = await startAuthentication({
+    optionsJSON: { challenge, rpId, userVerification: 'required' },
+  });
+  const { clientDataJSON, authenticatorData, signature } = response;
+  return call(
+    ROUTES.signInByPasskey,
+    {},
+    { body: { credentialId: id, clientDataJSON, authenticatorData, signature } },
+  );
+}
+
+export const usePasskeys = (): UseQueryResult<PasskeyReply[]> =>
+  useQuery({ queryKey: keys.passkeys, queryFn: () => call(ROUTES.passkeys, {}) });
+
+/** Makes a passkey on this device, under a name for the list. */
+export function useAddPasskey(): UseMutationResult<PasskeyReply, Error, string> {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: makePasskey,
+    onSuccess: () => client.invalidateQueries({ queryKey: keys.passkeys }),
+  });
+}
+
+async function makePasskey(name: string): Promise<PasskeyReply> {
+  const { challenge, rpId, userId, userName, has } = await call(ROUTES.newPasskey, {});
+  const { startRegistration } = await webAuthn();
+  const { id, response } = await startRegistration({
+    optionsJSON: {
+      ...{ challenge, rp: { id: rpId, name: 'Orthokin' }, attestation: 'none' },
+      user: { id: userId, name: userName, displayName: userName },
+      pubKeyCredParams: SIGNATURES.map((alg) => ({ type: KEY, alg })),
+      excludeCredentials: has.map((each) => ({ type: KEY, id: each })),
+      authenticatorSelection: { residentKey: 'required', userVerification: 'required' },
+    },
+  });
+  const { clientDataJSON, attestationObject } = response;
+  const transports = (response.transports ?? []).filter(isTransport);
+  return call(
+    ROUTES.addPasskey,
+    {},
+    { body: { name, credentialId: id, clientDataJSON, attestationObject, transports } },
+  );
+}
+
+const TRANSPORTS: readonly string[] = [
+  ...['ble', 'cable', 'hybrid', 'internal', 'nfc', 'smart-card', 'usb'],
+];
+const isTransport = (name: string): name is PasskeyTransport => TRANSPORTS.includes(name);
+
+export function useRemovePasskey(): UseMutationResult<object, Error, string> {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (passkeyId) => call(ROUTES.removePasskey, { passkeyId }),
+    onSettled: () => client.invalidateQueries({ queryKey: keys.passkeys }),
+  });
+}
