@@ -1,10 +1,11 @@
 import { createHash } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
-import { LIVE_ROLES, type LiveNews, type LiveRole } from '@orthokin/contract';
+import { LIVE_ROLES, type DeviceReply, type LiveNews, type LiveRole } from '@orthokin/contract';
 import type { LiveMessageName } from '@orthokin/contract/live-messages';
 import request from 'supertest';
 import { WebSocket } from 'ws';
 import { createApp } from '../src/app.js';
+import { Sessions } from '../src/platform/auth/sessions.js';
 import { OWNER, SIGN_IN, Somebody } from './support/somebody.js';
 import { onCluster, SECRET, TestServer, urlsOf } from './support/server.js';
 
@@ -269,4 +270,13 @@ test('once clubs have owners, a room is held by whoever is signed in to run dril
   // Said before the server knows who says it, it is heard all the same.
   held.tell({ type: 'over', body: {} });
   expect(await joined.next('told')).toMatchObject({ type: 'over' });
+  // Whoever is signed out meanwhile holds it no more.
+  const gone = closed(held);
+  const { body } = await owner.get(server.club('devices')).expect(200);
+  for (const { id, isThis } of body as DeviceReply[])
+    if (!isThis) await owner.delete(server.club(`devices/${id}`)).expect(200);
+  // At another server that is looked at now and then; here at once.
+  other.get(Sessions).readAnew();
+  expect(await held.next('refused')).toMatchObject({ field: 'role' });
+  expect(await gone).toBe(1008);
 });

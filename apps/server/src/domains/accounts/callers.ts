@@ -30,6 +30,10 @@ export class Callers extends WhoAsks {
     return isOnThisMachine(request) && (await this.clubs.open()).length > 0;
   }
 
+  onSignedOut(listener: () => void): void {
+    this.sessions.onReadAnew(listener);
+  }
+
   /** Does the rest of a request as its caller, with the rows before it that are theirs to see. */
   readonly middleware = (request: Request, _response: Response, next: NextFunction): void => {
     const clubId = OF_CLUB.exec(request.originalUrl)?.[1]?.toLowerCase() ?? null;

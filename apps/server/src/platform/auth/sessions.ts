@@ -73,6 +73,7 @@ export class Sessions implements OnModuleDestroy {
   readonly middleware: RequestHandler;
   private readonly pool: pg.Pool;
   private readonly store: Store;
+  private readonly listeners: (() => void)[] = [];
 
   /** `secret` signs the cookie: whoever has the table alone is let in nowhere. */
   constructor(databaseUrl: string, secret: string) {
@@ -93,7 +94,10 @@ export class Sessions implements OnModuleDestroy {
 
   /** What the device of a connection is signed in as: a connection's first request passes no middleware. */
   of(request: IncomingMessage): Promise<SignedIn | null> {
-    const asked = request as Request;
+    // A session that was read with an earlier question stays with it: this one is read anew.
+    const asked = Object.create(request, {
+      session: { value: undefined, writable: true },
+    }) as Request;
     return new Promise((done) => {
       // Nothing is answered here: a session that is only read sets no cookie.
       void this.middleware(asked, {} as Response, () => done(asked.session.signedIn ?? null));
@@ -103,6 +107,11 @@ export class Sessions implements OnModuleDestroy {
   /** Sessions were taken out of their table here: they are over at once. */
   readAnew(): void {
     this.store.readAnew();
+    for (const listener of this.listeners) listener();
+  }
+
+  onReadAnew(listener: () => void): void {
+    this.listeners.push(listener);
   }
 
   async onModuleDestroy(): Promise<void> {

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import type { IncomingMessage } from 'node:http';
+import type { OnModuleDestroy } from '@nestjs/common';
 import {
   ConnectedSocket,
   MessageBody,
@@ -15,6 +16,7 @@ import {
   LiveTell,
   MAX_LIVE_BYTES,
   mayTell,
+  type LiveRole,
   validationProblems,
 } from '@orthokin/contract';
 import type { Problem } from '@orthokin/core/result';
@@ -30,6 +32,8 @@ import { Rooms, type Member } from './rooms.js';
 const POLICY = 1008;
 /** A drill's screens say some ten things a second; more than this is a fault or an attack. */
 const MOST_A_SECOND = 60;
+/** So long, at the most, holds a room who was signed out at another server. */
+const LOOK_AGAIN_MS = 30_000;
 
 function read<T extends object>(of: ClassConstructor<T>, given: unknown): T | Problem {
   const value = plainToInstance(of, typeof given === 'object' && given !== null ? given : {});
@@ -53,17 +57,26 @@ const publicId = (secret: string): string =>
 
 /** The door of the live channel: one socket a screen. */
 @WebSocketGateway({ path: '/api/live', maxPayload: MAX_LIVE_BYTES })
-export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect {
+export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect, OnModuleDestroy {
   private readonly joined = new Map<WebSocket, Member>();
   private readonly letIn = new Map<WebSocket, Promise<void>>();
   private readonly codes = new Codes();
+  /** Who holds a room, by what let them: it is looked at again. */
+  private readonly holders = new Map<WebSocket, IncomingMessage>();
+  private readonly looking = setInterval(() => void this.lookAgain(), LOOK_AGAIN_MS);
   private readonly said = new Map<WebSocket, { second: number; count: number }>();
 
   constructor(
     private readonly rooms: Rooms,
     private readonly addresses: Addresses,
     private readonly whoAsks: WhoAsks,
-  ) {}
+  ) {
+    this.whoAsks.onSignedOut(() => void this.lookAgain());
+  }
+
+  onModuleDestroy(): void {
+    clearInterval(this.looking);
+  }
 
   handleConnection(socket: WebSocket, request: IncomingMessage): void {
     const { searchParams } = new URL(request.url ?? '', 'http://localhost');
@@ -102,12 +115,28 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect {
   /** Whoever would hold a room is asked who they are; what they say meanwhile waits. */
   private async holds(socket: WebSocket, member: Member, request: IncomingMessage): Promise<void> {
     if (await this.whoAsks.mayRunDrills(request)) {
-      if (socket.readyState === socket.OPEN) this.join(socket, member);
+      if (socket.readyState !== socket.OPEN) return;
+      this.holders.set(socket, request);
+      this.join(socket, member);
       return;
     }
+    this.showOut(socket, member.role);
+  }
+
+  /** Whoever holds a room and was signed out meanwhile, here or at another server, holds it no more. */
+  private async lookAgain(): Promise<void> {
+    for (const [socket, request] of this.holders) {
+      const role = this.joined.get(socket)?.role ?? 'drill';
+      // A database that is away for a moment ends nobody's drill.
+      const may = await this.whoAsks.mayRunDrills(request).catch(() => true);
+      if (!may) this.showOut(socket, role);
+    }
+  }
+
+  private showOut(socket: WebSocket, role: LiveRole): void {
     refuse(socket, {
       field: 'role',
-      given: member.role,
+      given: role,
       allowed: 'to be signed in, to run drills',
     });
     socket.close(POLICY, 'not signed in');
@@ -123,6 +152,7 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect {
     this.joined.delete(socket);
     this.said.delete(socket);
     this.letIn.delete(socket);
+    this.holders.delete(socket);
     if (member) this.rooms.leave(member);
   }
 
