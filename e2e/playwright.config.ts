@@ -27,6 +27,9 @@ export default defineConfig({
         '--use-fake-device-for-media-stream',
       ],
     },
+    // What is put aside for when there is no network would be fetched by every story's browser anew; the
+    // stories of that let it (see offline.spec.ts).
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     // A trace pictures the whole document at every step: half of a small machine's time.
     trace: 'off',

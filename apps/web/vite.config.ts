@@ -3,6 +3,22 @@ import optimizeLocales from '@react-aria/optimize-locales-plugin';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { compression } from 'vite-plugin-compression2';
+import { VitePWA } from 'vite-plugin-pwa';
+
+const MB = 2 ** 20;
+/** The model that finds a body in a film, and what it runs on: 16 MB that few ask for. */
+const ONLY_WHEN_WANTED = ['**/*.tflite', '**/*.wasm', '**/litert_*'];
+
+/**
+ * A page as the server sends it; where it does not for a while, as it was put aside. Runs in the service
+ * worker, as it is written here.
+ */
+const pageOrPutAside = async ({ request }: { request: Request }): Promise<Response> => {
+  const tooLong = new Promise<null>((done) => setTimeout(() => done(null), 4000));
+  const answered = await Promise.race([fetch(request).catch(() => null), tooLong]);
+  const usable = answered && answered.status < 500 ? answered : null;
+  return usable ?? (await caches.match('/index.html', { ignoreSearch: true })) ?? Response.error();
+};
 
 export default defineConfig({
   plugins: [
@@ -17,6 +33,42 @@ export default defineConfig({
         ['brotliCompress', { params: { [constants.BROTLI_PARAM_QUALITY]: 11 } }],
         'gzip',
       ],
+    }),
+    // Without a network the app opens from what it put aside at the first visit (see docs/offline.md).
+    VitePWA({
+      // The app registers it itself: a new version is taken when somebody says so, never in a set.
+      ...{ injectRegister: false, registerType: 'prompt' },
+      manifest: {
+        ...{ name: 'Orthokin', short_name: 'Orthokin', lang: 'en', display: 'standalone' },
+        description: 'Footwork broken into positions, reaction and recovery timed on cued drills.',
+        ...{ start_url: '/', id: '/', background_color: '#F7F3EB', theme_color: '#F7F3EB' },
+        icons: [
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: '/icon-maskable.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+      },
+      includeManifestIcons: false,
+      workbox: {
+        globPatterns: ['index.html', 'soles.svg', 'assets/**/*.{js,css,woff2}'],
+        globIgnores: ONLY_WHEN_WANTED,
+        maximumFileSizeToCacheInBytes: 2 * MB,
+        // Pages come from the server while it answers: what it lets them connect to is its to say anew.
+        ...{ directoryIndex: null, navigateFallback: null },
+        ...{ clientsClaim: true, cleanupOutdatedCaches: true, inlineWorkboxRuntime: true },
+        runtimeCaching: [
+          {
+            urlPattern: ({ request, url }) =>
+              request.mode === 'navigate' && !url.pathname.startsWith('/api/'),
+            handler: pageOrPutAside,
+          },
+          {
+            urlPattern: ({ url }) => /^\/spoken\/|\.(tflite|wasm)$/.test(url.pathname),
+            handler: 'CacheFirst',
+            options: { cacheName: 'when-wanted' },
+          },
+        ],
+      },
     }),
   ],
   build: { target: 'es2022' },

@@ -3,6 +3,7 @@ import { pathOf, type Method, type PathParams, type Route } from '@orthokin/cont
 import type { Problem } from '@orthokin/core/result';
 import { hearServerTime, setRight } from '../device/server-clock.js';
 import { say } from '../words/api.js';
+import { askOrKept, isKept } from './kept.js';
 
 /** The server answered, and said no. */
 export class Refused extends Error {
@@ -69,6 +70,8 @@ export async function send(method: Method, path: string, body?: unknown): Promis
   return response.json();
 }
 
+const isSilence = (error: unknown): boolean => error instanceof Unreachable;
+
 const FORBIDDEN = 403;
 
 /** What a role may not do, as whoever has it is told. */
@@ -95,7 +98,9 @@ export async function call<Path extends string, Takes, Query, Gives>(
   const path = `${pathOf(route, params)}${queryWords(query ?? {})}`;
   try {
     // What the route table says a reply is, the server's own types hold it to.
-    return (await send(route.method, path, body)) as Gives;
+    return (await (isKept(route)
+      ? askOrKept(route, path, () => send(route.method, path, body), isSilence)
+      : send(route.method, path, body))) as Gives;
   } catch (error) {
     if (error instanceof Refused && error.status === FORBIDDEN) throw notFor(error);
     if (error instanceof Refused && isOfAddress(error, params))

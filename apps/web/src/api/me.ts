@@ -21,6 +21,7 @@ import { remember } from '../device/preferences.js';
 import { useRemembered } from '../device/useRemembered.js';
 import { call, Refused } from './client.js';
 import { useClub } from './club.js';
+import { keptIsOf } from './kept.js';
 import { keys } from './keys.js';
 import { answerByPasskey } from './passkeys.js';
 
@@ -67,7 +68,8 @@ function useBecoming<Said>(
   const client = useQueryClient();
   return useMutation({
     mutationFn: ask,
-    onSuccess: (me) => {
+    onSuccess: async (me) => {
+      await keptIsOf(me);
       if (me.signedIn) remember('club', me.signedIn.clubId);
       return become(client, me);
     },

@@ -21,6 +21,7 @@ import { IconButton } from '../parts/IconButton.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Sole } from '../parts/plan/Sole.js';
 import { Page, PageEdge, Quiet } from '../parts/Text.js';
+import { WithoutNetwork } from './offline/WithoutNetwork.js';
 import { SessionRuns } from './SessionRuns.js';
 import { Shortcuts } from './Shortcuts.js';
 import { StartWalk } from './walk.js';
@@ -147,7 +148,7 @@ function SendingWords(): ReactElement {
     );
   if (refusals.length > 0)
     return <strong>{say('refusalsRefusedKeptHere', { refusals: refusals.length })}</strong>;
-  return <span>{say('allSent')}</span>;
+  return <Link to="/device">{say('allSent')}</Link>;
 }
 
 /** What the server would not take, with its reason: nobody should learn of it by chance. */
@@ -292,6 +293,7 @@ export function Frame(): ReactElement {
             {club ? (
               <WhoContext key={`${club.clubId} ${role}`} value={who}>
                 <ClubContext value={club}>
+                  <WithoutNetwork />
                   <FaultNames value={(fault) => faultWords(fault, club.faults).name}>
                     <Outlet />
                   </FaultNames>

@@ -9,6 +9,8 @@ import { keys } from '../api/keys.js';
 import { isSignedOut } from '../api/me.js';
 import { GlobalStyle } from '../parts/GlobalStyle.js';
 import { PhaseDefs } from '../parts/phases.js';
+import { atRest } from '../parts/at-rest.js';
+import { hearInstallOffer, putAppAside } from './offline/app-version.js';
 import { fetchPlacesAhead, router } from './routes.js';
 import { Sending } from './sending.js';
 
@@ -23,7 +25,7 @@ const client = new QueryClient({
     queries: {
       staleTime: 5_000,
       // A refusal stays a refusal; only silence is worth asking again.
-      retry: (failures, error) => failures < 2 && !(error instanceof Refused),
+      retry: (failures, error) => failures < 2 && navigator.onLine && !(error instanceof Refused),
       networkMode: 'always',
     },
     mutations: { networkMode: 'always' },
@@ -44,3 +46,6 @@ createRoot(root).render(
   </StrictMode>,
 );
 fetchPlacesAhead();
+hearInstallOffer();
+// The first page comes first: nobody waits for what is put aside for later.
+void atRest(1000).then(putAppAside);

@@ -19,6 +19,9 @@ const invited = async () => ({
   Component: (await import('./accounts/InvitedPage.js')).InvitedPage,
 });
 const people = async () => ({ Component: (await import('../people/PeoplePage.js')).PeoplePage });
+const device = async () => ({
+  Component: (await import('./offline/ThisDevice.js')).ThisDevice,
+});
 const privacy = async () => ({
   Component: (await import('../people/privacy/PrivacyPage.js')).PrivacyPage,
 });
@@ -186,6 +189,7 @@ export const router = createBrowserRouter([
       { path: 'plan/:planId/run', lazy: runPlan },
       { path: 'plan/:planId/print', lazy: planSheet },
       { path: 'plan/:planId/set-out', lazy: setOutSheets },
+      { path: 'device', lazy: device },
       { path: 'people', lazy: people },
       { path: 'people/new', lazy: person },
       { path: 'people/:athleteId/home', lazy: homeSheet },

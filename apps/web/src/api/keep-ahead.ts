@@ -1,0 +1,118 @@
+import type { PatternLineReply, SquadLineReply } from '@orthokin/contract';
+import { isFor, ROUTES } from '@orthokin/contract/routes';
+import type { Role } from '@orthokin/core/people';
+import { keepReply, keptReply } from '../device/kept-replies.js';
+import { call } from './client.js';
+
+/** As many questions at a time as a page asks: whoever else uses the server must not wait for it. */
+const AT_ONCE = 2;
+
+/** What was there when everything was read last: what has not changed since is not read again. */
+interface Before {
+  readonly athletes: Readonly<Record<string, string>>;
+  readonly patterns: Readonly<Record<string, number>>;
+}
+
+const NOTHING: Before = { athletes: {}, patterns: {} };
+const beforePath = (clubId: string): string => `ahead/${clubId}`;
+
+type Ask = () => Promise<unknown>;
+
+/**
+ * Reads what a club's pages show, so that all of them open without a network: what everybody's line on
+ * the first page says has changed of them, and what of the patterns. Gives whether it came to its end.
+ */
+export async function keepAhead(clubId: string, role: Role, signal: AbortSignal): Promise<boolean> {
+  const may = (route: { readonly may: Parameters<typeof isFor>[0]['may'] }) => isFor(route, role);
+  const before = ((await keptReply(beforePath(clubId)))?.reply as Before | undefined) ?? NOTHING;
+  // Whose it is must be known before any of it can be kept.
+  await call(ROUTES.me, {});
+  await call(ROUTES.clubs, {});
+  const squad = may(ROUTES.squad) ? await call(ROUTES.squad, { clubId }) : [];
+  const patterns = may(ROUTES.library) ? await call(ROUTES.library, { clubId }) : [];
+  const athletes = Object.fromEntries(
+    squad.map((line) => [line.athlete.id, JSON.stringify(line)] as const),
+  );
+  const asks: Ask[] = [
+    ...[ROUTES.people, ROUTES.plans, ROUTES.groups, ROUTES.programmes, ROUTES.heldSessions]
+      .filter(may)
+      .map((route) => () => call<string, undefined, undefined, unknown>(route, { clubId })),
+    ...[ROUTES.sessionNotes, ROUTES.homePractice, ROUTES.standings, ROUTES.faultsLately]
+      .filter(may)
+      .map((route) => () => call<string, undefined, undefined, unknown>(route, { clubId })),
+    ...patterns
+      .filter(({ id, version }) => before.patterns[id] !== version)
+      .map(
+        ({ id: patternId }) =>
+          () =>
+            call(ROUTES.pattern, { clubId, patternId }),
+      ),
+    ...(may(ROUTES.ladder) ? laddersOf(clubId, squad, before, athletes, patterns) : []),
+    ...squad
+      .filter(({ athlete }) => before.athletes[athlete.id] !== athletes[athlete.id])
+      .flatMap((line) => asksOf(clubId, line, may)),
+  ];
+  if (!(await allOf(asks, signal))) return false;
+  await keepReply(beforePath(clubId), {
+    athletes,
+    patterns: Object.fromEntries(patterns.map(({ id, version }) => [id, version])),
+  } satisfies Before);
+  return true;
+}
+
+/** Whether a club's pages were all read ahead once. */
+export const isKeptAhead = async (clubId: string): Promise<boolean> =>
+  (await keptReply(beforePath(clubId))) !== null;
+
+/** Ladders that anybody whose line has changed stands on, or that are not read yet. */
+function laddersOf(
+  clubId: string,
+  squad: readonly SquadLineReply[],
+  before: Before,
+  athletes: Before['athletes'],
+  patterns: readonly PatternLineReply[],
+): Ask[] {
+  const moved = new Set(
+    squad
+      .filter(({ athlete }) => before.athletes[athlete.id] !== athletes[athlete.id])
+      .map(({ patternId }) => patternId),
+  );
+  return patterns
+    .filter(({ id, version }) => moved.has(id) || before.patterns[id] !== version)
+    .map(
+      ({ id: patternId }) =>
+        () =>
+          call(ROUTES.ladder, { clubId, patternId }),
+    );
+}
+
+/** What there is to read of one athlete. */
+function asksOf(
+  clubId: string,
+  { athlete, patternId, lastSet }: SquadLineReply,
+  may: (route: (typeof ROUTES)[keyof typeof ROUTES]) => boolean,
+): Ask[] {
+  const { id: athleteId } = athlete;
+  const setId = lastSet?.id;
+  return [
+    () => call(ROUTES.drillSetup, { clubId, athleteId }),
+    ...(may(ROUTES.athleteCare) ? [() => call(ROUTES.athleteCare, { clubId, athleteId })] : []),
+    ...(may(ROUTES.course) ? [() => call(ROUTES.course, { clubId, athleteId })] : []),
+    ...(may(ROUTES.athleteLadder)
+      ? [() => call(ROUTES.athleteLadder, { clubId, patternId, athleteId })]
+      : []),
+    ...(setId && may(ROUTES.review) ? [() => call(ROUTES.review, { clubId, setId })] : []),
+  ];
+}
+
+/** Asks them some at a time; whether each was answered. What is refused is no reason to ask for ever. */
+async function allOf(asks: readonly Ask[], signal: AbortSignal): Promise<boolean> {
+  const waiting = [...asks];
+  const failed: Ask[] = [];
+  const work = async () => {
+    for (let ask = waiting.shift(); ask && !signal.aborted; ask = waiting.shift())
+      await ask().catch(() => failed.push(ask));
+  };
+  await Promise.all(Array.from({ length: AT_ONCE }, work));
+  return failed.length === 0 && !signal.aborted;
+}

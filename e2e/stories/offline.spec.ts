@@ -1,0 +1,131 @@
+import { expect, type Page } from '@playwright/test';
+import { makeOwner, PASSWORD } from './support/accounts.js';
+import { DEMO_CLUB } from './support/club.js';
+import { Coach } from './support/coach.js';
+import { hurry } from './support/hurry.js';
+import { untouchedTest as test } from './support/served.js';
+import { expectFits, expectSound } from './support/sound.js';
+
+test.use({ serviceWorkers: 'allow', actionTimeout: 20_000 });
+
+/** One visit, until everything is put aside. */
+async function visitOnce(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('link', { name: 'all sent' }).click();
+  await expect(
+    page.getByRole('heading', { name: 'Everything here opens without a network' }),
+  ).toBeVisible({ timeout: 60_000 });
+}
+
+const nobodyAnswers = (page: Page) => page.getByText(/The server does not answer\. What you see/);
+
+test('after one visit every place opens without a network; a set that is run there arrives later, once', async ({
+  page,
+  untouched,
+}) => {
+  test.slow();
+  await page.addInitScript(hurry, 4);
+  await visitOnce(page);
+  await expectSound(page);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expectFits(page);
+  await page.setViewportSize({ width: 1280, height: 800 });
+  const manifest = await page.request.get('/manifest.webmanifest');
+  expect(await manifest.json()).toMatchObject({ name: 'Orthokin', display: 'standalone' });
+  const setsBefore = await untouched.read<{ n: string }>('select count(*) as n from drill_set');
+  await untouched.stop();
+
+  // Opened anew, with nobody there to answer.
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: 'Start a drill with Amara Quill' })).toBeVisible();
+  await expect(nobodyAnswers(page)).toBeVisible();
+  await expectSound(page);
+  const places: readonly [link: string, there: string | RegExp][] = [
+    ['Plan', 'Held lately'],
+    ['Patterns', 'Star from the T'],
+    ['Review', 'Newest sets'],
+    ['Ladder', 'What would a rule do?'],
+    ['Film', 'Whose film?'],
+  ];
+  for (const [link, there] of places) {
+    await page
+      .getByRole('navigation', { name: 'Places' })
+      .getByRole('link', { name: link })
+      .click();
+    await expect(page.getByText(there).first()).toBeVisible();
+  }
+  await page.goto('/people');
+  await page.getByRole('link', { name: 'Cass Ondry', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Cass Ondry' })).toBeVisible();
+  await page.getByRole('link', { name: 'A sheet for practice at home' }).click();
+  await expect(page.getByRole('link', { name: 'Run it on this device' })).toBeVisible();
+
+  // Whoever comes next works too.
+  const coach = new Coach(page);
+  await coach.goToFloor('Wren Hallowby', { timedBy: 'The simulated athlete', reps: 3 });
+  await coach.start();
+  await coach.finished(3);
+  await page.goto('/');
+  await expect(page.getByText(/not sent yet, kept here/)).toBeVisible();
+
+  await untouched.restart();
+  await expect(page.getByRole('link', { name: 'all sent' })).toBeVisible({ timeout: 30_000 });
+  const setsAfter = await untouched.read<{ n: string }>('select count(*) as n from drill_set');
+  expect(Number(setsAfter[0]?.n)).toBe(Number(setsBefore[0]?.n) + 1);
+  await page.reload();
+  await expect(nobodyAnswers(page)).toBeHidden();
+});
+
+test('a device that is ended gives up what it had put aside', async ({
+  page,
+  untouched,
+  browser,
+}) => {
+  await page.goto('/');
+  await makeOwner(page);
+  await visitOnce(page);
+  const kept = () =>
+    page.evaluate(async () => (await indexedDB.databases()).map(({ name }) => name));
+  const replies = () =>
+    page.evaluate(
+      () =>
+        new Promise<{ count: number; text: string }>((done) => {
+          const opening = indexedDB.open('orthokin-kept');
+          opening.onsuccess = () => {
+            const db = opening.result;
+            const all = db.transaction('replies').objectStore('replies').getAll();
+            all.onsuccess = () => {
+              db.close();
+              const rows = all.result as { sealed: ArrayBuffer }[];
+              const decoder = new TextDecoder('latin1');
+              done({
+                count: rows.length,
+                text: rows.map(({ sealed }) => decoder.decode(sealed)).join(''),
+              });
+            };
+          };
+        }),
+    );
+  expect(await kept()).toContain('orthokin-kept');
+  const before = await replies();
+  expect(before.count).toBeGreaterThan(30);
+  expect(before.text).not.toContain('Amara');
+
+  const elsewhere = await browser.newContext({
+    baseURL: untouched.address,
+    storageState: { cookies: [], origins: [] },
+  });
+  const signIn = { email: 'mara@example.org', password: PASSWORD };
+  await elsewhere.request.post('/api/sign-in', { data: signIn });
+  const devices = await elsewhere.request.get(`${DEMO_CLUB}/devices`);
+  for (const { id, isThis } of (await devices.json()) as { id: string; isThis: boolean }[])
+    if (!isThis) await elsewhere.request.delete(`${DEMO_CLUB}/devices/${id}`);
+  await page.goto('/people');
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await expect.poll(async () => (await replies()).count).toBeLessThan(3);
+  // Without a network there is nothing to open either.
+  await untouched.stop();
+  await page.goto('/people');
+  await expect(page.getByText('Amara Quill')).toBeHidden();
+  await untouched.restart();
+});
