@@ -1,10 +1,12 @@
 import { expect, type Page } from '@playwright/test';
+import { DEMO_CLUB_ID } from '@orthokin/core/people';
 import { makeOwner, PASSWORD } from './support/accounts.js';
 import { DEMO_CLUB } from './support/club.js';
 import { Coach } from './support/coach.js';
 import { hurry } from './support/hurry.js';
 import { untouchedTest as test } from './support/served.js';
 import { expectFits, expectSound } from './support/sound.js';
+import { Through } from './support/through.js';
 
 test.use({ serviceWorkers: 'allow', actionTimeout: 20_000 });
 
@@ -128,4 +130,48 @@ test('a device that is ended gives up what it had put aside', async ({
   await page.goto('/people');
   await expect(page.getByText('Amara Quill')).toBeHidden();
   await untouched.restart();
+});
+
+test('a newer version is offered between sets, and never in one', async ({
+  browser,
+  untouched,
+}) => {
+  const through = await Through.to(untouched.address);
+  const context = await browser.newContext({
+    ...{ baseURL: through.address, serviceWorkers: 'allow' },
+    storageState: {
+      cookies: [],
+      origins: [
+        {
+          origin: through.address,
+          localStorage: [{ name: 'orthokin.club', value: JSON.stringify(DEMO_CLUB_ID) }],
+        },
+      ],
+    },
+  });
+  const page = await context.newPage();
+  await page.addInitScript(hurry, 4);
+  await visitOnce(page);
+  const newer = page.getByText('A newer version of Orthokin is here.');
+  const coach = new Coach(page);
+  await coach.goToFloor('Wren Hallowby', { timedBy: 'The simulated athlete', reps: 6 });
+  await coach.start();
+  through.added = '\n// Newer.';
+  await page.evaluate(async () => {
+    const registration = await navigator.serviceWorker.getRegistration();
+    await registration?.update();
+    while (!registration?.waiting) await new Promise((done) => setTimeout(done, 50));
+  });
+  await coach.finished(6);
+  await expect(newer).toBeHidden();
+  await coach.seeReview();
+  await expect(newer).toBeVisible();
+  await expectSound(page);
+  const again = page.waitForEvent('load');
+  await page.getByRole('button', { name: 'Take it now' }).click();
+  await again;
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await expect(newer).toBeHidden();
+  await context.close();
+  through.stop();
 });
