@@ -3,6 +3,7 @@ import { Session } from '../src/drill/session.js';
 import { SetClock } from '../src/drill/set-clock.js';
 import { actionsOf, openDrills, prune } from '../src/device/drill-log.js';
 import { Outbox, type Delivery } from '../src/device/outbox.js';
+import { isIn, type Person } from '../src/device/who.js';
 import { store, type Outgoing } from '../src/device/store.js';
 import { lastRep } from '@orthokin/core/run';
 import type { Action } from '../src/drill/plan.js';
@@ -109,6 +110,31 @@ describe('the outbox', () => {
     await outbox.wake();
     return { heard, outbox };
   };
+
+  test('sends what somebody recorded only while they are signed in, and everybody else’s meanwhile', async () => {
+    const [mara, rowan] = ['Mara', 'Rowan'].map((name) => ({ accountId: name, name })) as [
+      Person,
+      Person,
+    ];
+    isIn(mara, true);
+    const quiet = new Outbox(() => Promise.resolve('unheard'));
+    jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'setImmediate', 'nextTick'] });
+    await quiet.queue({ subject: 'note:m', method: 'PUT', path: 'of Mara', body: {} });
+    // Signed out in the middle of it, it is still hers.
+    isIn(null, false);
+    await quiet.queue({ subject: 'note:m', method: 'PUT', path: 'of Mara too', body: {} });
+    jest.useRealTimers();
+    isIn(rowan, true);
+    await quiet.queue({ subject: 'note:r', method: 'PUT', path: 'of Rowan', body: {} });
+    const { heard, outbox } = await sendWith(() => 'taken');
+    expect(heard).toEqual(['of Rowan']);
+    expect(outbox.snapshot()).toMatchObject({ waiting: 2, waitsFor: ['Mara'] });
+    isIn(mara, true);
+    await outbox.wake();
+    expect(heard).toEqual(['of Rowan', 'of Mara', 'of Mara too']);
+    expect(outbox.snapshot()).toMatchObject({ waiting: 0, waitsFor: [] });
+    isIn(null, true);
+  });
 
   test('sends in order and forgets what was taken', async () => {
     await queue('set', 'rep1', 'rep2');

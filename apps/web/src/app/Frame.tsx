@@ -5,6 +5,7 @@ import {
   lazy,
   Suspense,
   useCallback,
+  useEffect,
   useMemo,
   useSyncExternalStore,
   type ReactElement,
@@ -13,7 +14,8 @@ import { Link, NavLink, Outlet, ScrollRestoration, useLocation, useNavigate } fr
 import styled from 'styled-components';
 import { ChosenClub, ClubContext, useClubs } from '../api/club.js';
 import { useMe, WhoContext } from '../api/me.js';
-import { useSending } from '../device/outbox-context.js';
+import { useOutbox, useSending } from '../device/outbox-context.js';
+import { isIn } from '../device/who.js';
 import { useRemembered } from '../device/useRemembered.js';
 import { onServerClock, serverAheadMs } from '../device/server-clock.js';
 import { FaultNames } from '../parts/fault-names.js';
@@ -29,6 +31,7 @@ import { Walk } from './Walk.js';
 import { useTheme } from './useTheme.js';
 import { colour, MIDDLE, NARROW } from '../parts/tokens.js';
 import { amountWords, say } from '../words/app.js';
+import { listWords } from '../words/format.js';
 import { faultWords } from '../words/fault.js';
 
 const Bar = styled.header`
@@ -139,7 +142,9 @@ const Skip = styled.a`
 `;
 
 function SendingWords(): ReactElement {
-  const { waiting, refusals, reachable } = useSending();
+  const { waiting, refusals, reachable, waitsFor } = useSending();
+  if (waiting > 0 && waitsFor.length > 0)
+    return <strong>{say('waitsForThem', { waiting, names: listWords(waitsFor) })}</strong>;
   if (waiting > 0)
     return (
       <strong>
@@ -195,6 +200,21 @@ const WelcomePage = lazy(async () => ({
 const mustSignIn = ({ signedIn, isThisMachine, hasOwned }: MeReply): boolean =>
   !signedIn && (hasOwned || !isThisMachine);
 
+/** What is recorded on this device is whoever's is signed in on it, and is sent once they are. */
+function useWhoRecords(me: MeReply | undefined): void {
+  const outbox = useOutbox();
+  const { accountId = null, name = '' } = me?.signedIn ?? {};
+  const isKnown = me !== undefined;
+  const isSignedIn = Boolean(me?.signedIn);
+  // Without accounts whoever sits there records for the device.
+  const isOpen = me !== undefined && me.open.length > 0;
+  useEffect(() => {
+    if (!isKnown) return;
+    isIn(accountId === null ? null : { accountId, name }, isSignedIn || isOpen);
+    void outbox.wake();
+  }, [isKnown, isSignedIn, isOpen, accountId, name, outbox]);
+}
+
 /** The places, each under a request that whoever goes there sends first. */
 const PLACES = [
   ['/plan', ROUTES.plans, say('plan')],
@@ -222,6 +242,7 @@ export function Frame(): ReactElement {
   }, [navigate]);
   const { pathname } = useLocation();
   const signedIn = me.data?.signedIn ?? null;
+  useWhoRecords(me.data);
   const wanted = signedIn?.clubId ?? kept;
   const chosen = clubs.data?.find(({ clubId }) => clubId === wanted);
   // An address is opened in the first club on a device that has opened none. Where the one it opened is

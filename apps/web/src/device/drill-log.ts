@@ -1,3 +1,4 @@
+import { recordsNow } from './who.js';
 import { store, type DrillHead, type Outgoing } from './store.js';
 
 /** Sets older than this, sent and ended, are only read from the server. */
@@ -19,6 +20,7 @@ export interface Append {
  * are on the disk or neither is. Resolves when they are.
  */
 export async function append({ head, seq, action, outgoing }: Append): Promise<void> {
+  const by = recordsNow();
   const db = await store();
   const tx = db.transaction(['drills', 'entries', 'outgoing'], 'readwrite', {
     durability: 'strict',
@@ -26,7 +28,7 @@ export async function append({ head, seq, action, outgoing }: Append): Promise<v
   await Promise.all([
     tx.objectStore('drills').put(head),
     tx.objectStore('entries').put({ drillId: head.id, seq, action }),
-    ...outgoing.map((item) => tx.objectStore('outgoing').add(item)),
+    ...outgoing.map((item) => tx.objectStore('outgoing').add({ ...item, by })),
     tx.done,
   ]);
 }

@@ -1,3 +1,4 @@
+import { maySend, recordsNow } from './who.js';
 import { store, type Outgoing, type Subject } from './store.js';
 
 export interface SendingState {
@@ -7,6 +8,8 @@ export interface SendingState {
   /** Why the server refused what it refused, oldest first. */
   readonly refusals: readonly string[];
   readonly reachable: boolean;
+  /** Who must sign in before what they recorded can be sent, each once. */
+  readonly waitsFor: readonly string[];
 }
 
 /** A request in the queue; without a key it is only in memory. */
@@ -26,7 +29,9 @@ const LOCK = 'orthokin-outbox';
  * only the one that holds the lock sends, and sending twice would change nothing.
  */
 export class Outbox {
-  private state: SendingState = { waiting: 0, subjects: new Set(), refusals: [], reachable: true };
+  private state: SendingState = {
+    ...{ waiting: 0, subjects: new Set(), refusals: [], reachable: true, waitsFor: [] },
+  };
   private readonly listeners = new Set<() => void>();
   private readonly unkept: Outgoing[] = [];
   private readonly refusedUnkept: string[] = [];
@@ -96,7 +101,7 @@ export class Outbox {
   /** Keeps a request on the device and sends it when it can be. */
   readonly queue = async (item: Outgoing): Promise<void> => {
     try {
-      await (await store()).add('outgoing', item);
+      await (await store()).add('outgoing', { ...item, by: recordsNow() });
       void this.wake([item]);
     } catch {
       this.sendUnkept([item]);
@@ -105,14 +110,15 @@ export class Outbox {
 
   /** For what the device could not keep: sent from memory, as long as this page lives. */
   readonly sendUnkept = (items: readonly Outgoing[]): void => {
-    this.unkept.push(...items);
+    const by = recordsNow();
+    this.unkept.push(...items.map((item) => ({ ...item, by })));
     void this.wake(items);
   };
 
   private async next(): Promise<Queued | null> {
-    const [kept] = await this.kept();
+    const kept = (await this.kept()).find(({ by }) => maySend(by));
     if (kept) return kept;
-    const [unkept] = this.unkept;
+    const unkept = this.unkept.find(({ by }) => maySend(by));
     return unkept ? { ...unkept, key: null } : null;
   }
 
@@ -130,7 +136,10 @@ export class Outbox {
   private async settle({ key, ...item }: Queued, delivery: Delivery): Promise<void> {
     const refused = typeof delivery === 'object' && { ...item, why: delivery.refused };
     if (key === null) {
-      this.unkept.shift();
+      this.unkept.splice(
+        this.unkept.findIndex(({ path }) => path === item.path),
+        1,
+      );
       if (refused) this.refusedUnkept.push(refused.why);
       return;
     }
@@ -154,6 +163,7 @@ export class Outbox {
     this.tell({
       ...change,
       waiting: waiting.length,
+      waitsFor: [...new Set(waiting.flatMap(({ by }) => (by && !maySend(by) ? [by.name] : [])))],
       subjects: new Set(waiting.map(({ subject }) => subject)),
       refusals: [...refusedKept.map(({ why }) => why), ...this.refusedUnkept],
     });

@@ -7,6 +7,8 @@ import {
   type StoreNames,
 } from 'idb';
 
+import type { Person } from './who.js';
+
 /** What a request is about: a drill, a note… and its id. */
 export type Subject = `${'drill' | 'note' | 'care' | 'session' | 'practice'}:${string}`;
 
@@ -16,6 +18,8 @@ export interface Outgoing {
   readonly method: Method;
   readonly path: string;
   readonly body: unknown;
+  /** Who recorded it, and alone may send it; anybody where it says nobody. */
+  readonly by?: Person | null;
 }
 
 /** A request the server refused; kept so that nothing is lost, and shown. */

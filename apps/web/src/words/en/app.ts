@@ -27,6 +27,8 @@ export const app = {
   keysPatternStudio: 'Keys in the pattern studio',
   close: 'Close',
   keptHere: ', kept here',
+  waitsForThem:
+    '{waiting, plural, one {One thing waits} other {# things wait}} here until {names} signs in',
   waitingNotSentYetWhich: '{waiting} not sent yet{which}',
   refusalsRefusedKeptHere:
     '{refusals, plural, one {# record} other {# records}} refused, kept here',
