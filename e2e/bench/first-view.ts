@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { test } from '../stories/support/served.js';
+import { untouchedTest as test } from '../stories/support/served.js';
 import { figures } from './support/figures.js';
 import { watchMachine } from './support/machine.js';
 
@@ -53,4 +53,37 @@ test('the first view, by a four times slower processor that has nothing of the a
   console.log(figures('first content', drawn));
   console.log(figures('the squad stands there', lines), taken());
   console.log(figures('script of the first page', settled, 'kB'));
+});
+
+test('the same from the device, with nobody answering', async ({ browser, untouched }) => {
+  const context = await browser.newContext({
+    ...{ baseURL: untouched.address, serviceWorkers: 'allow' },
+  });
+  const page = await context.newPage();
+  await page.goto('/device');
+  await page
+    .getByRole('heading', { name: 'Everything here opens without a network' })
+    .waitFor({ timeout: 120_000 });
+  await untouched.stop();
+  const session = await context.newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
+  const taken = watchMachine();
+  const drawn: number[] = [];
+  const lines: number[] = [];
+  for (let n = 0; n < TIMES; n++) {
+    await page.goto('/');
+    await page
+      .getByRole('link', { name: /Wren Hallowby/ })
+      .first()
+      .waitFor();
+    lines.push(await page.evaluate(() => performance.now()));
+    drawn.push(
+      await page.evaluate(
+        () => performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? NaN,
+      ),
+    );
+  }
+  console.log(figures('first content, from the device', drawn));
+  console.log(figures('the squad stands there, from the device', lines), taken());
+  await context.close();
 });
