@@ -67,15 +67,26 @@ test('after one visit every place opens without a network; a set that is run the
   await coach.goToFloor('Wren Hallowby', { timedBy: 'The simulated athlete', reps: 3 });
   await coach.start();
   await coach.finished(3);
+  // So does somebody who was never here before.
+  await page.goto('/people/new');
+  await page.getByLabel('Name', { exact: true }).fill('Tam Okell');
+  await page.getByRole('button', { name: 'Add, and start a drill' }).click();
+  await expect(page.getByRole('heading', { name: /^Tam Okell, ready/ })).toBeVisible();
+  await coach.timeBy('The simulated athlete');
+  await coach.fill('Reps', '3');
+  await coach.start();
+  await coach.finished(3);
   await page.goto('/');
+  await expect(page.getByRole('link', { name: 'Start a drill with Tam Okell' })).toBeVisible();
   await expect(page.getByText(/not sent yet, kept here/)).toBeVisible();
 
   await untouched.restart();
   await expect(page.getByRole('link', { name: 'all sent' })).toBeVisible({ timeout: 30_000 });
   const setsAfter = await untouched.read<{ n: string }>('select count(*) as n from drill_set');
-  expect(Number(setsAfter[0]?.n)).toBe(Number(setsBefore[0]?.n) + 1);
+  expect(Number(setsAfter[0]?.n)).toBe(Number(setsBefore[0]?.n) + 2);
   await page.reload();
   await expect(nobodyAnswers(page)).toBeHidden();
+  await expect(page.getByRole('link', { name: 'Tam Okell', exact: true })).toBeVisible();
 });
 
 test('a device that is ended gives up what it had put aside', async ({

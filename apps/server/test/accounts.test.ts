@@ -280,3 +280,48 @@ test('who wrote a note or corrected a rep is who signed in, whatever name is sen
   expect(JSON.stringify(after)).toContain('"by":"Mara"');
   expect(JSON.stringify(after)).not.toContain('Somebody');
 });
+
+describe('a passkey', () => {
+  const from = (who: Somebody) => ({
+    ask: () => who.post('/api/sign-in/passkey/new', {}).set('Origin', server.address),
+    answer: (body: object) => who.post('/api/sign-in/passkey', body).set('Origin', server.address),
+    add: (body: object) => who.post('/api/me/passkeys', body).set('Origin', server.address),
+  });
+  const rubbish = {
+    ...{ credentialId: 'AAAA', clientDataJSON: 'AAAA' },
+    ...{ authenticatorData: 'AAAA', signature: 'AAAA' },
+  };
+  const made = {
+    ...{ name: 'Phone', credentialId: 'AAAA', clientDataJSON: 'AAAA', attestationObject: 'AAAA' },
+  };
+
+  test('that answers nothing, or not what was asked, lets nobody in', async () => {
+    const nobody = from(new Somebody(server));
+    expect((await nobody.answer(rubbish).expect(409)).text).toContain('challenge');
+    await nobody.ask().expect(200);
+    expect((await nobody.answer(rubbish).expect(401)).text).toContain('passkey');
+    // What was asked can be answered once.
+    await nobody.answer(rubbish).expect(409);
+    for (const wrong of [{}, { ...rubbish, signature: '!' }, { ...rubbish, more: 1 }])
+      await nobody.answer(wrong).expect(400);
+    const { text } = await new Somebody(server).post('/api/sign-in/passkey/new', {}).expect(400);
+    expect(text).toContain('Origin');
+  });
+
+  test('is made by somebody with an account, and is one', async () => {
+    await from(new Somebody(server)).add(made).expect(401);
+    const link = await invite({ role: 'athlete', athleteIds: [people[0]?.id ?? ''] });
+    const phone = new Somebody(server);
+    await phone.post('/api/invited/accept', { token: link.token, account: null }).expect(200);
+    for (const path of ['/api/me/passkeys', '/api/me/passkeys/new']) {
+      const asked = path.endsWith('new')
+        ? phone.post(path, {}).set('Origin', server.address)
+        : phone.get(path);
+      expect((await asked.expect(400)).text).toContain('no account');
+    }
+    await owner.post('/api/me/passkeys/new', {}).set('Origin', server.address).expect(200);
+    expect((await from(owner).add(made).expect(400)).text).toContain('passkey');
+    expect((await owner.get('/api/me/passkeys').expect(200)).body).toEqual([]);
+    await owner.delete(`/api/me/passkeys/${v7()}`).expect(404);
+  });
+});

@@ -31,6 +31,25 @@ test('what was practised is kept as it was said last, taken back, and put back',
   expect((await all()).find((one) => one.id === id)?.minutes).toBe(20);
 });
 
+test('what somebody asked themselves stays with it, in the club’s file too', async () => {
+  const id = v7();
+  const checks = [
+    { ask: 'Load: weight inside the foot', holds: true },
+    { ask: 'Stance: heels light', holds: false },
+  ];
+  await write(id, { checks }).expect(200);
+  expect((await all()).find((one) => one.id === id)?.checks).toEqual(checks);
+  const file = await server.get(server.club(`athletes/${athleteId}/everything.json`)).expect(200);
+  expect(file.text).toContain('heels light');
+  // Written again without, it has none.
+  await write(id).expect(200);
+  expect((await all()).find((one) => one.id === id)?.checks).toBeUndefined();
+  const many = Array.from({ length: 41 }, () => checks[0] ?? { ask: 'x', holds: true });
+  expect((await write(v7(), { checks: many }).expect(400)).text).toContain('checks');
+  const long = [{ ask: 'x'.repeat(161), holds: true }];
+  expect((await write(v7(), { checks: long }).expect(400)).text).toContain('checks[0].ask');
+});
+
 test('what cannot be is refused by its field', async () => {
   const refused = async (change: Partial<HomePracticeBody>, field: string) => {
     const { text } = await write(v7(), change).expect(400);

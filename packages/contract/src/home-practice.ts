@@ -1,8 +1,38 @@
 import { LONGEST_SESSION_NOTE } from '@orthokin/core/people';
-import { EFFORT, PRACTICE_MINUTES } from '@orthokin/core/plan';
-import { IsBoolean, IsInt, IsString, IsUUID, Max, MaxLength, Min } from 'class-validator';
+import {
+  EFFORT,
+  LONGEST_SELF_CHECK,
+  MOST_SELF_CHECKS,
+  PRACTICE_MINUTES,
+  type SelfCheck,
+} from '@orthokin/core/plan';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsInt,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
 import { IsDay, IsMoment } from './moment.js';
 import { OrNull } from './or-null.js';
+
+/** A question that somebody put to themselves, and whether it held. */
+export class SelfCheckBody implements SelfCheck {
+  @IsString()
+  @Length(1, LONGEST_SELF_CHECK)
+  ask: string;
+
+  @IsBoolean()
+  holds: boolean;
+}
 
 /** What somebody practised without the coach, as they wrote it down. */
 export class HomePracticeBody {
@@ -28,6 +58,14 @@ export class HomePracticeBody {
   @IsString()
   @MaxLength(LONGEST_SESSION_NOTE)
   text: string;
+
+  /** What they asked themselves; nothing where they asked nothing. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_SELF_CHECKS)
+  @ValidateNested({ each: true })
+  @Type(() => SelfCheckBody)
+  checks?: SelfCheckBody[] | null;
 
   @IsMoment()
   writtenAt: string;

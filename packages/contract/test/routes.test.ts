@@ -25,6 +25,8 @@ test('only the list of clubs, and what is of no club, stands outside a club', ()
     new Set([
       ...['clubs', 'demo', 'pattern.schema.json', 'reps-dictionary.csv', 'sets-dictionary.csv'],
       // Who somebody is must be known before it is known whose.
+      ...['me/passkeys', 'me/passkeys/new', 'me/passkeys/:passkeyId'],
+      ...['sign-in/passkey', 'sign-in/passkey/new'],
       ...['me', 'me/password', 'sign-in', 'sign-out', 'try-role', 'invited', 'invited/accept'],
     ]),
   );

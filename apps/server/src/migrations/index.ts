@@ -19,6 +19,7 @@ import { Migration20261212HomePractice } from './20261212-home-practice.js';
 import { Migration20261213Accounts } from './20261213-accounts.js';
 import { Migration20261214Privacy } from './20261214-privacy.js';
 import { Migration20261215Passkeys } from './20261215-passkeys.js';
+import { Migration20261216SelfChecks } from './20261216-self-checks.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -43,4 +44,5 @@ export const MIGRATIONS = [
   { name: '20261213-accounts', class: Migration20261213Accounts },
   { name: '20261214-privacy', class: Migration20261214Privacy },
   { name: '20261215-passkeys', class: Migration20261215Passkeys },
+  { name: '20261216-self-checks', class: Migration20261216SelfChecks },
 ];

@@ -83,14 +83,6 @@ export function goodBodies(line: SquadLineReply): Record<string, Record<string, 
       ...{ writtenAt: now, removed: false },
     },
     WipeBody: { name: 'not its name' },
-    PasskeyBody: {
-      ...{ name: 'A phone', credentialId: 'AAAA', clientDataJSON: 'AAAA' },
-      ...{ attestationObject: 'AAAA', transports: ['internal'] },
-    },
-    PasskeyAnswerBody: {
-      ...{ credentialId: 'AAAA', clientDataJSON: 'AAAA' },
-      ...{ authenticatorData: 'AAAA', signature: 'AAAA' },
-    },
     ErasureBody: { how: 'nameless' },
     KeepingBody: { keepYears: 3 },
     ImportBody: plain({

@@ -5,7 +5,7 @@ import { call, Unreachable } from './client.js';
 
 /**
  * Sends something that is kept; without a network it stays on this device and is sent later. Throws
- * `Refused` when the server says no.
+ * `Refused` when the server says no. Gives which of the two.
  */
 export async function sendOrLater<Path extends string, Takes, Gives>(
   outbox: Outbox,
@@ -13,11 +13,13 @@ export async function sendOrLater<Path extends string, Takes, Gives>(
   route: Route<Path, Takes, undefined, Gives>,
   params: PathParams<Path>,
   body: Takes,
-): Promise<void> {
+): Promise<'now' | 'later'> {
   try {
     await call(route, params, { body });
+    return 'now';
   } catch (error) {
     if (!(error instanceof Unreachable)) throw error;
     await outbox.queue({ subject, method: route.method, body, path: pathOf(route, params) });
+    return 'later';
   }
 }

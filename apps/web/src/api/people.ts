@@ -18,8 +18,10 @@ import {
   type UseQueryResult,
 } from '@tanstack/react-query';
 import { v7 } from 'uuid';
+import { useOutbox } from '../device/outbox-context.js';
 import { call } from './client.js';
 import { useClub } from './club.js';
+import { sendOrLater } from './or-later.js';
 import { afterPeople, afterWatching, keys } from './keys.js';
 
 /** Everyone of the club, who was put away too, by name. */
@@ -36,12 +38,21 @@ interface Saved {
   readonly body: AthleteBody;
 }
 
-/** Adds an athlete, or changes what is known of one. */
-export function useSaveAthlete(): UseMutationResult<PersonReply, Error, Saved> {
+/** Adds an athlete, or changes what is known of one; without a network here first, and there later. */
+export function useSaveAthlete(): UseMutationResult<unknown, Error, Saved> {
   const { clubId } = useClub();
   const client = useQueryClient();
+  const outbox = useOutbox();
   return useMutation({
-    mutationFn: ({ athleteId, body }) => call(ROUTES.saveAthlete, { clubId, athleteId }, { body }),
+    mutationFn: async ({ athleteId, body }) => {
+      const params = { clubId, athleteId };
+      const subject = `athlete:${athleteId}` as const;
+      const when = await sendOrLater(outbox, subject, ROUTES.saveAthlete, params, body);
+      if (when === 'later') {
+        const { showAddedHere } = await import('./added-here.js');
+        await showAddedHere(client, clubId, athleteId, body);
+      }
+    },
     onSuccess: () => afterPeople(client, clubId),
   });
 }

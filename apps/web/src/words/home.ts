@@ -1,6 +1,7 @@
 import { home as en } from './en/home.js';
 import type { HomePracticeReply } from '@orthokin/contract';
-import { dateWords } from './format.js';
+import { selfChecked, type SelfCheck } from '@orthokin/core/plan';
+import { dateWords, semicolonList } from './format.js';
 import { speaker } from './say.js';
 
 export const say = speaker(en);
@@ -11,11 +12,21 @@ export const practiceWords = ({
   minutes,
   effort,
   text,
-}: Pick<HomePracticeReply, 'day' | 'minutes' | 'effort' | 'text'>): string =>
+  checks,
+}: Pick<HomePracticeReply, 'day' | 'minutes' | 'effort' | 'text' | 'checks'>): string =>
   [
     say('practiceOf', { day: dateWords(day), minutes }),
     effort === null ? '' : say('hardOf', { effort }),
+    checkedWords(checks ?? []),
     text,
   ]
     .filter((part) => part !== '')
     .join(', ');
+
+/** How many questions held, and which did not; nothing where none was asked. */
+function checkedWords(checks: readonly SelfCheck[]): string {
+  const checked = selfChecked(checks);
+  if (!checked) return '';
+  const { held, asked, missed } = checked;
+  return say('checkedOf', { held, asked, missed: missed.length, which: semicolonList(missed) });
+}

@@ -1,3 +1,4 @@
+export { LONGEST_SELF_CHECK, MOST_SELF_CHECKS, selfChecked, type SelfCheck } from './self-check.js';
 export {
   BLOCK_BOUNDS,
   BLOCK_KINDS,

@@ -1,4 +1,5 @@
 import { Entity, Property } from '@mikro-orm/core';
+import type { SelfCheck } from '@orthokin/core/plan';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
 /** What somebody practised without the coach. */
@@ -18,6 +19,9 @@ export class HomePractice extends ClubOwned {
 
   @Property({ type: 'text' })
   text!: string;
+
+  @Property({ type: 'json', nullable: true })
+  checks!: SelfCheck[] | null;
 
   @Property({ type: 'datetime' })
   writtenAt!: Date;

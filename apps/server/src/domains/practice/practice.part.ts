@@ -10,7 +10,10 @@ export const homePracticePart: ClubPart<'homePractice'> = {
       em,
       HomePractice,
       clubId,
-      rows.map((row) => ({ ...row, writtenAt: new Date(row.writtenAt) })),
+      rows.map((row) => ({
+        ...row,
+        ...{ checks: row.checks ?? null, writtenAt: new Date(row.writtenAt) },
+      })),
     ),
   concerns: 'athlete_id = ?',
   names: { athleteId: 'athletes' },

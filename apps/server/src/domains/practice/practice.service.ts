@@ -38,7 +38,7 @@ export class PracticeService {
     refuseAhead('writtenAt', body.writtenAt);
     await this.em.upsert(HomePractice, {
       ...{ clubId, id, ...body },
-      writtenAt: new Date(body.writtenAt),
+      ...{ writtenAt: new Date(body.writtenAt), checks: body.checks ?? null },
     });
     return { id, ...body };
   }
@@ -46,9 +46,10 @@ export class PracticeService {
 
 /** As it is sent, or as a club's file has it. */
 export const practiceReply = (row: HomePractice): HomePracticeReply => {
-  const { id, athleteId, day, minutes, effort, text, writtenAt, removed } = row;
+  const { id, athleteId, day, minutes, effort, text, checks, writtenAt, removed } = row;
   return {
     ...{ id, athleteId, day, minutes, effort, text, removed },
+    ...(checks && { checks }),
     writtenAt: writtenAt.toISOString(),
   };
 };

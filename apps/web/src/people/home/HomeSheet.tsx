@@ -147,6 +147,9 @@ function Paper({
   const watchedNow = watched ?? [];
   const week = weekAtHome(programmes, id, today());
   const { acrossM, deepM } = spaceNeeded(pattern);
+  const asks = POSITION_NAMES.flatMap((position) =>
+    checksOf(pattern, position).map((check) => `${POSITION_WORDS[position]}: ${check}`),
+  );
   const { days, minutes } = overDays(week?.homeMinutes ?? 0);
   return (
     <PrintPage
@@ -157,6 +160,7 @@ function Paper({
       before={
         <WriteDown
           athleteId={id}
+          asks={asks}
           wanted={week?.homeMinutes ?? null}
           usual={minutes > 0 ? minutes : USUAL_MINUTES}
         />
@@ -209,13 +213,9 @@ function Paper({
         </div>
         <h2>{say('asks')}</h2>
         <ul className="asks">
-          {POSITION_NAMES.flatMap((position) =>
-            checksOf(pattern, position).map((check) => (
-              <li key={`${position} ${check}`}>
-                {POSITION_WORDS[position]}: {check}
-              </li>
-            )),
-          )}
+          {asks.map((ask) => (
+            <li key={ask}>{ask}</li>
+          ))}
         </ul>
         <h2>{say('done')}</h2>
         <table>

@@ -1,5 +1,10 @@
 import { LONGEST_SESSION_NOTE } from '@orthokin/core/people';
-import { PRACTICE_MINUTES, practisedInWeek } from '@orthokin/core/plan';
+import {
+  MOST_SELF_CHECKS,
+  PRACTICE_MINUTES,
+  practisedInWeek,
+  type SelfCheck,
+} from '@orthokin/core/plan';
 import { X } from 'lucide-react';
 import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
@@ -8,6 +13,7 @@ import { usePractice, useWritePractice } from '../../api/practice.js';
 import { epochNow } from '../../drill/set-clock.js';
 import { Button } from '../../parts/Button.js';
 import { EffortScale } from '../../parts/EffortScale.js';
+import { CheckField } from '../../parts/form/CheckField.js';
 import { DateField } from '../../parts/form/DateField.js';
 import { CountField } from '../../parts/form/NumberFields.js';
 import { TextField } from '../../parts/form/TextField.js';
@@ -28,6 +34,17 @@ const Box = styled.section`
     grid-template-columns: repeat(2, minmax(0, 1fr));
     gap: 12px;
   }
+  fieldset {
+    display: grid;
+    gap: 10px;
+    margin: 0;
+    padding: 0;
+    border: 0;
+  }
+  legend {
+    padding: 0;
+    font-weight: 600;
+  }
   ul {
     margin: 0;
     padding: 0;
@@ -44,13 +61,22 @@ const Box = styled.section`
 
 const SHOWN = 10;
 
+/** What was asked, once anything of it was ticked. */
+const checksOf = (asks: readonly string[], held: ReadonlySet<string>): SelfCheck[] =>
+  held.size === 0
+    ? []
+    : asks.slice(0, MOST_SELF_CHECKS).map((ask) => ({ ask, holds: held.has(ask) }));
+
 /** What somebody practised, written down where they are: it is sent when there is a network. */
 export function WriteDown({
   athleteId,
+  asks,
   wanted,
   usual,
 }: {
   athleteId: string;
+  /** What to ask oneself, each once. */
+  asks: readonly string[];
   /** Minutes that are planned for this week; `null` where none are. */
   wanted: number | null;
   /** Minutes at a time. */
@@ -60,6 +86,7 @@ export function WriteDown({
   const write = useWritePractice();
   const fresh = { day: today(), minutes: usual, effort: null as number | null, text: '' };
   const [draft, setDraft] = useState(fresh);
+  const [held, setHeld] = useState<ReadonlySet<string>>(new Set());
   const own = all.filter((one) => one.athleteId === athleteId);
   const done = practisedInWeek(own, athleteId, today());
   const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part });
@@ -95,15 +122,33 @@ export function WriteDown({
         maxLength={LONGEST_SESSION_NOTE}
         onChange={(text) => set({ text })}
       />
+      {asks.length > 0 && (
+        <fieldset>
+          <legend>{say('selfCheck')}</legend>
+          <Quiet>{say('tickHeld')}</Quiet>
+          {asks.map((ask) => (
+            <CheckField
+              key={ask}
+              isSelected={held.has(ask)}
+              onChange={(holds) =>
+                setHeld(new Set([...held].filter((one) => one !== ask).concat(holds ? [ask] : [])))
+              }
+            >
+              {ask}
+            </CheckField>
+          ))}
+        </fieldset>
+      )}
       <p style={{ margin: 0 }}>
         <Button
           weight="main"
           onPress={() => {
             write.mutate({
-              ...{ id: v7(), athleteId, ...draft },
+              ...{ id: v7(), athleteId, ...draft, checks: checksOf(asks, held) },
               ...{ writtenAt: writtenAt(), removed: false },
             });
             setDraft(fresh);
+            setHeld(new Set());
           }}
         >
           {say('writeIt')}
