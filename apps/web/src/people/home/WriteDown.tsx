@@ -86,6 +86,8 @@ export function WriteDown({
   const write = useWritePractice();
   const fresh = { day: today(), minutes: usual, effort: null as number | null, text: '' };
   const [draft, setDraft] = useState(fresh);
+  // A phone has no room for them and for the button that writes it all down.
+  const [isAsking, setAsking] = useState(false);
   const [held, setHeld] = useState<ReadonlySet<string>>(new Set());
   const own = all.filter((one) => one.athleteId === athleteId);
   const done = practisedInWeek(own, athleteId, today());
@@ -122,7 +124,14 @@ export function WriteDown({
         maxLength={LONGEST_SESSION_NOTE}
         onChange={(text) => set({ text })}
       />
-      {asks.length > 0 && (
+      {asks.length > 0 && !isAsking && (
+        <p style={{ margin: 0 }}>
+          <Button aria-expanded={false} onPress={() => setAsking(true)}>
+            {say('selfCheckFolded', { count: asks.length })}
+          </Button>
+        </p>
+      )}
+      {isAsking && (
         <fieldset>
           <legend>{say('selfCheck')}</legend>
           <Quiet>{say('tickHeld')}</Quiet>
@@ -149,6 +158,7 @@ export function WriteDown({
             });
             setDraft(fresh);
             setHeld(new Set());
+            setAsking(false);
           }}
         >
           {say('writeIt')}

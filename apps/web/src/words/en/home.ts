@@ -33,6 +33,7 @@ export const home = {
   practiceOf: '{day}: {minutes} min',
   hardOf: 'hard: {effort} of 10',
   checkedOf: '{held} of {asked} questions held{missed, plural, =0 {} other { (not: {which})}}',
+  selfCheckFolded: 'Ask yourself what held ({count, plural, one {# question} other {# questions}})',
   selfCheck: 'Ask yourself: what held?',
   tickHeld: 'Tick what held; with nothing ticked nothing is written of it.',
   takeBackOf: 'Take back: {what}',
