@@ -1,12 +1,20 @@
 import { Type } from '@mikro-orm/core';
+import { LRUCache } from 'lru-cache';
 import { readPrivateKeys, seal, sealedWith, unseal, type PrivateKey } from './sealing.js';
+
+/** What was opened lately: a page of a squad opens hundreds, the same ones as the page before. */
+const MOST_OPENED = 20_000;
+const opened = new LRUCache<string, string>({ max: MOST_OPENED });
 
 let read: { readonly given: string; readonly keys: readonly PrivateKey[] } | null = null;
 
 /** The keys of this process and its threads; the first one seals, each of them opens. */
 export function privateKeys(): readonly PrivateKey[] {
   const given = process.env['PRIVATE_KEYS'] ?? '';
-  if (read?.given !== given) read = { given, keys: readPrivateKeys(given) };
+  if (read?.given !== given) {
+    opened.clear();
+    read = { given, keys: readPrivateKeys(given) };
+  }
   return read.keys;
 }
 
@@ -26,15 +34,28 @@ export class Sealed<Value> extends Type<Value | null, string | null> {
     return openSealed(stored) as Value | null;
   }
 
+  /** The same is sealed to the same: it need not be sealed again to be compared. */
+  override ensureComparable(): boolean {
+    return false;
+  }
+
   override getColumnType(): string {
     return 'text';
   }
 }
 
+function opening(stored: string): string | null {
+  const keys = privateKeys();
+  const before = opened.get(stored);
+  if (before !== undefined) return before;
+  const text = unseal(stored, keys);
+  if (text !== null) opened.set(stored, text);
+  return text;
+}
+
 /** What a column of this kind says, for questions that pass the entities by. */
 export function openSealed(stored: string | null): unknown {
-  const text =
-    stored !== null && sealedWith(stored) !== null ? unseal(stored, privateKeys()) : stored;
+  const text = stored !== null && sealedWith(stored) !== null ? opening(stored) : stored;
   try {
     return text === null ? null : JSON.parse(text);
   } catch {
