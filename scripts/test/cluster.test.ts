@@ -82,3 +82,18 @@ test('what an interrupted start left half-made is made anew', async () => {
   expect(existsSync(join(HOME, 'cluster/global/pg_control'))).toBe(true);
   expect(existsSync(join(HOME, 'cluster.making'))).toBe(false);
 }, 60_000);
+
+test('a new key seals first; one that came with a backup only opens, and none is there twice', async () => {
+  const keys = () =>
+    (
+      JSON.parse(readFileSync(join(HOME, 'secrets.json'), 'utf8')) as { privateKeys: string }
+    ).privateKeys.split(' ');
+  await withCluster();
+  const [own] = keys();
+  const [fresh, old] = [`fresh:${'a'.repeat(64)}`, `old:${'b'.repeat(64)}`];
+  await withCluster(`
+    const { addPrivateKeys } = await import('./scripts/lib/cluster.mjs');
+    await addPrivateKeys('${NAME}', { first: '${fresh}' });
+    await addPrivateKeys('${NAME}', { behind: '${old} ${own}' });`);
+  expect(keys()).toEqual([fresh, own, old]);
+}, 60_000);
