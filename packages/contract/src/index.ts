@@ -49,7 +49,6 @@ export {
   PasskeyBody,
   PasskeyQuestionReply,
   PasskeyReply,
-  type PasskeyTransport,
 } from './passkey.js';
 export { GroupBody, GroupReply } from './group.js';
 export {

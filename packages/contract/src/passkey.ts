@@ -1,25 +1,10 @@
 import { LONGEST_DEVICE_NAME } from '@orthokin/core/people';
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsIn,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Length,
-  Matches,
-} from 'class-validator';
+import { IsString, IsUUID, Length, Matches } from 'class-validator';
 import { IsMoment } from './moment.js';
 
 /** Bytes as WebAuthn's own JSON has them (base64url); the longest is what attests a new key. */
 const BYTES = /^[\w-]{1,8192}$/;
 const ONLY_BYTES = { message: 'must be 1 to 8192 characters of base64url' };
-
-/** How an authenticator is reached, as WebAuthn calls it. */
-export const PASSKEY_TRANSPORTS = [
-  ...(['ble', 'cable', 'hybrid', 'internal', 'nfc', 'smart-card', 'usb'] as const),
-] as const;
-export type PasskeyTransport = (typeof PASSKEY_TRANSPORTS)[number];
 
 /** What a device is asked to make a passkey with. */
 export class NewPasskeyReply {
@@ -65,12 +50,6 @@ export class PasskeyBody {
 
   @Matches(BYTES, ONLY_BYTES)
   attestationObject: string;
-
-  @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(PASSKEY_TRANSPORTS.length)
-  @IsIn(PASSKEY_TRANSPORTS, { each: true })
-  transports?: PasskeyTransport[] | null;
 }
 
 /** What a device answers by a passkey. */

@@ -12,7 +12,6 @@ export class Migration20261215Passkeys extends Migration {
         credential_id text not null unique,
         public_key text not null,
         counter bigint not null,
-        transports jsonb not null,
         made_at timestamptz not null,
         primary key (club_id, id),
         foreign key (club_id, account_id) references account on delete cascade

@@ -37,7 +37,7 @@ export async function showAddedHere(
   clubId: string,
   athleteId: string,
   body: AthleteBody,
-): Promise<PersonReply> {
+): Promise<void> {
   const person: PersonReply = {
     ...body,
     ...{ id: athleteId, archived: false },
@@ -48,7 +48,6 @@ export async function showAddedHere(
   const ladder = (await keptReply(pathOf(ROUTES.ladder, { clubId, patternId: body.patternId })))
     ?.reply as LadderReply | undefined;
   if (ladder) await showOnPattern(client, clubId, person, ladder);
-  return person;
 }
 
 async function showOnPattern(

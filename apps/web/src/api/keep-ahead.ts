@@ -2,7 +2,7 @@ import type { PatternLineReply, SquadLineReply } from '@orthokin/contract';
 import { isFor, ROUTES } from '@orthokin/contract/routes';
 import type { Role } from '@orthokin/core/people';
 import { keepReply, keptReply } from '../device/kept-replies.js';
-import { call } from './client.js';
+import { call, Refused } from './client.js';
 
 /** As many questions at a time as a page asks: whoever else uses the server must not wait for it. */
 const AT_ONCE = 2;
@@ -15,6 +15,12 @@ interface Before {
 
 const NOTHING: Before = { athletes: {}, patterns: {} };
 const beforePath = (clubId: string): string => `ahead/${clubId}`;
+
+/** What is read of the club as a whole, each time. */
+const OF_CLUB = [
+  ...[ROUTES.people, ROUTES.plans, ROUTES.groups, ROUTES.programmes, ROUTES.heldSessions],
+  ...[ROUTES.sessionNotes, ROUTES.homePractice, ROUTES.standings, ROUTES.faultsLately],
+];
 
 type Ask = () => Promise<unknown>;
 
@@ -34,12 +40,9 @@ export async function keepAhead(clubId: string, role: Role, signal: AbortSignal)
     squad.map((line) => [line.athlete.id, JSON.stringify(line)] as const),
   );
   const asks: Ask[] = [
-    ...[ROUTES.people, ROUTES.plans, ROUTES.groups, ROUTES.programmes, ROUTES.heldSessions]
-      .filter(may)
-      .map((route) => () => call<string, undefined, undefined, unknown>(route, { clubId })),
-    ...[ROUTES.sessionNotes, ROUTES.homePractice, ROUTES.standings, ROUTES.faultsLately]
-      .filter(may)
-      .map((route) => () => call<string, undefined, undefined, unknown>(route, { clubId })),
+    ...OF_CLUB.filter(may).map(
+      (route) => () => call<string, undefined, undefined, unknown>(route, { clubId }),
+    ),
     ...patterns
       .filter(({ id, version }) => before.patterns[id] !== version)
       .map(
@@ -105,13 +108,13 @@ function asksOf(
   ];
 }
 
-/** Asks them some at a time; whether each was answered. What is refused is no reason to ask for ever. */
+/** Asks them some at a time; whether each was answered. What is refused once is refused again: that is an answer. */
 async function allOf(asks: readonly Ask[], signal: AbortSignal): Promise<boolean> {
   const waiting = [...asks];
-  const failed: Ask[] = [];
+  const failed: unknown[] = [];
   const work = async () => {
     for (let ask = waiting.shift(); ask && !signal.aborted; ask = waiting.shift())
-      await ask().catch(() => failed.push(ask));
+      await ask().catch((error: unknown) => error instanceof Refused || failed.push(error));
   };
   await Promise.all(Array.from({ length: AT_ONCE }, work));
   return failed.length === 0 && !signal.aborted;

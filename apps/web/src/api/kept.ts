@@ -24,9 +24,24 @@ const whoIs = ({ signedIn }: MeReply): string =>
     ? [signedIn.clubId, signedIn.role, signedIn.accountId, signedIn.athleteIds].join(' ')
     : 'nobody';
 
-/** A reply has come: it is put aside, for whoever is signed in now. */
-async function putAside(route: object, path: string, reply: unknown): Promise<void> {
-  if (route === ROUTES.me) await keepFor(whoIs(reply as MeReply));
+/** Who is signed in, as far as this page has heard; `null` before it has. */
+let who: string | null = null;
+
+/** Somebody else is signed in, or nobody: nothing is kept for them yet. */
+export async function keptIsOf(me: MeReply): Promise<void> {
+  who = whoIs(me);
+  await keepFor(who);
+}
+
+/** A reply has come: it is put aside for whoever asked, if they are still the one who is signed in. */
+async function putAside(
+  route: object,
+  path: string,
+  reply: unknown,
+  askedBy: string | null,
+): Promise<void> {
+  if (route === ROUTES.me) await keptIsOf(reply as MeReply);
+  else if (askedBy !== null && askedBy !== who) return;
   await keepReply(path, reply);
 }
 
@@ -37,9 +52,10 @@ export async function askOrKept(
   ask: () => Promise<unknown>,
   isSilence: (error: unknown) => boolean,
 ): Promise<unknown> {
+  const askedBy = who;
   const asked = ask().then((reply) => {
     serverAnswers();
-    void putAside(route, path, reply);
+    void putAside(route, path, reply, askedBy);
     return reply;
   });
   try {
@@ -67,9 +83,4 @@ async function beforeLong<Value>(asked: Promise<Value>): Promise<Value> {
   } finally {
     clearTimeout(timer);
   }
-}
-
-/** Somebody else is signed in, or nobody: nothing is kept for them yet. */
-export async function keptIsOf(me: MeReply): Promise<void> {
-  await keepFor(whoIs(me));
 }

@@ -1,4 +1,4 @@
-import type { MeReply, PasskeyReply, PasskeyTransport } from '@orthokin/contract';
+import type { MeReply, PasskeyReply } from '@orthokin/contract';
 import { ROUTES } from '@orthokin/contract/routes';
 import {
   useMutation,
@@ -67,18 +67,12 @@ async function makePasskey(name: string): Promise<PasskeyReply> {
     },
   });
   const { clientDataJSON, attestationObject } = response;
-  const transports = (response.transports ?? []).filter(isTransport);
   return call(
     ROUTES.addPasskey,
     {},
-    { body: { name, credentialId: id, clientDataJSON, attestationObject, transports } },
+    { body: { name, credentialId: id, clientDataJSON, attestationObject } },
   );
 }
-
-const TRANSPORTS: readonly string[] = [
-  ...['ble', 'cable', 'hybrid', 'internal', 'nfc', 'smart-card', 'usb'],
-];
-const isTransport = (name: string): name is PasskeyTransport => TRANSPORTS.includes(name);
 
 export function useRemovePasskey(): UseMutationResult<object, Error, string> {
   const client = useQueryClient();

@@ -1,5 +1,4 @@
 import { Entity, Property } from '@mikro-orm/core';
-import type { PasskeyTransport } from '@orthokin/contract';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
 /** A key that a device keeps and somebody signs in by; here is only what it is known by. */
@@ -22,9 +21,6 @@ export class Passkey extends ClubOwned {
   /** How often the device says it has signed; most say 0 for ever. */
   @Property({ type: 'double', columnType: 'bigint' })
   counter!: number;
-
-  @Property({ type: 'json' })
-  transports!: PasskeyTransport[];
 
   @Property({ type: 'datetime' })
   madeAt!: Date;

@@ -77,7 +77,7 @@ export class PasskeysService {
   /** Keeps what a passkey is known by. */
   async add(request: Request, body: PasskeyBody): Promise<PasskeyReply> {
     const own = ownAccount();
-    const { name, credentialId, clientDataJSON, attestationObject, transports } = body;
+    const { name, credentialId, clientDataJSON, attestationObject } = body;
     const { origin, hostname } = pageOf(request);
     const expectedChallenge = await answerTo(request);
     const verified = await verifyRegistrationResponse({
@@ -94,7 +94,7 @@ export class PasskeysService {
         throw conflict('passkey', 'one more', `at most ${MOST_PASSKEYS}: remove one first`);
       const em = this.em.fork();
       const passkey = em.create(Passkey, {
-        ...{ ...own, id: v7(), name, transports: transports ?? [], madeAt: new Date() },
+        ...{ ...own, id: v7(), name, madeAt: new Date() },
         ...{ credentialId: credential.id, counter: credential.counter },
         publicKey: Buffer.from(credential.publicKey).toString('base64url'),
       });
