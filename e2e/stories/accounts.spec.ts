@@ -148,6 +148,31 @@ test('a set goes on when the device is signed out in the middle of it, and is st
   expect(Number(row?.n)).toBe(4);
 });
 
+test('an owner elsewhere sees which phones joined the drill at the floor, and ends one', async ({
+  page,
+  context,
+  browser,
+  untouched,
+}) => {
+  await makeOwner(page);
+  const floor = await context.newPage();
+  await new Coach(floor).goToFloor('Amara Quill', { timedBy: 'The simulated athlete', reps: 4 });
+  await floor.getByRole('button', { name: 'Second screen' }).click();
+  const code = (await floor.getByRole('dialog').locator('strong').textContent()) ?? '';
+  const phone = await newDevice(browser, untouched.address);
+  await phone.goto(`/join/${code}`);
+  await phone.getByRole('button', { name: 'Show the cues' }).click();
+  await expect(phone.getByRole('heading', { name: 'Joined.' })).toBeVisible();
+  await page.goto('/account');
+  const joined = page.getByRole('list', { name: 'Screens that joined' }).getByRole('listitem');
+  await expect(joined).toHaveCount(1);
+  await expect(joined).toContainText(`in ${code}, held by Mara Tolven`);
+  await expectSound(page);
+  await joined.getByRole('button').click();
+  await expect(joined).toHaveCount(0);
+  await expect(floor.getByText('No screen has joined yet.')).toBeVisible();
+});
+
 /** A page of somebody else's, at an address of its own. */
 async function servePage(html: string): Promise<{ address: string; stop: () => void }> {
   const server = createServer((_, response) => {

@@ -3,6 +3,7 @@ import type { SetReviewReply } from '@orthokin/contract';
 import { StandIn, standingOf } from './support/beacons.js';
 import { Coach } from './support/coach.js';
 import { test } from './support/served.js';
+import { expectSound } from './support/sound.js';
 
 let standIn: StandIn;
 test.beforeAll(async () => {
@@ -76,4 +77,31 @@ test('with every fault switched on, finished reps are right or say what is missi
     expect(rep.events.map(({ name }) => name)).toEqual(
       expect.arrayContaining(['cue', 'firstMove', 'arrival', 'action', 'home']),
     );
+});
+
+test('a page connects to a gateway on the network once a coach has let it', async ({ page }) => {
+  const coach = new Coach(page);
+  await coach.goToFloor('Amara Quill', { reps: 3 });
+  await coach.timeBy('Beacons');
+  const address = page.getByRole('textbox', { name: 'Address of the gateway' });
+  await address.fill('somewhere');
+  await address.press('Enter');
+  await expect(page.getByText('An address begins with ws:// or wss://')).toBeVisible();
+  const gateway = 'ws://192.0.2.7:4320';
+  await address.fill(gateway);
+  await address.press('Enter');
+  await expect(page.getByText(`do not connect to ${gateway} yet`)).toBeVisible();
+  await expectSound(page);
+  const opened = page.waitForResponse((response) => response.url().includes('/floor'));
+  await page.getByRole('button', { name: 'Let them connect' }).click();
+  const policy = (await (await opened).allHeaders())['content-security-policy'];
+  expect(policy).toContain(gateway);
+  await coach.timeBy('Beacons');
+  const named = page.getByRole('list', { name: /^Gateways that pages of this club/ });
+  await expect(named.getByRole('listitem')).toHaveText([new RegExp(gateway)]);
+  await expect(address).toHaveValue(gateway);
+  await expect(page.getByText('No gateway answers there; trying again.')).toBeVisible();
+  await named.getByRole('button').click();
+  await expect(named).toBeHidden();
+  await expect(page.getByText(`do not connect to ${gateway} yet`)).toBeVisible();
 });

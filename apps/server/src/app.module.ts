@@ -9,6 +9,7 @@ import { DerivedModule } from './derived/derived.module.js';
 import { AccountsModule } from './domains/accounts/accounts.module.js';
 import { CareModule } from './domains/care/care.module.js';
 import { ClubsModule } from './domains/clubs/clubs.module.js';
+import { GatewaysModule } from './domains/clubs/gateways.module.js';
 import { DomainsModule } from './domains/domains.module.js';
 import { DrillsModule } from './domains/drills/drills.module.js';
 import { GroupsModule } from './domains/groups/groups.module.js';
@@ -45,7 +46,7 @@ const RATE = { ttl: 60_000, limit: 60_000 };
 @Module({})
 export class AppModule {
   static with(
-    { servingUrl, outbox = null, sessionSecret, tryRoles = true }: Settings,
+    { servingUrl, outbox = null, sessionSecret, tryRoles = true, gateways = [] }: Settings,
     addresses: Addresses,
   ): DynamicModule {
     return {
@@ -60,6 +61,7 @@ export class AppModule {
           sessions: () => new Sessions(servingUrl, sessionSecret ?? newSecret()),
           mayTryRoles: tryRoles,
         }),
+        GatewaysModule.with(gateways),
         ...[ClubsModule, PatternsModule, DrillsModule, ProgressModule, NotesModule],
         ...[CareModule, GroupsModule, PlansModule, SessionsModule, PracticeModule],
         DerivedModule,

@@ -4,15 +4,17 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { WsAdapter } from '@nestjs/platform-ws';
 import { NestFactory } from '@nestjs/core';
 import compression from 'compression';
-import helmet from 'helmet';
 import { Logger } from 'nestjs-pino';
 import { AppModule } from './app.module.js';
 import { Callers } from './domains/accounts/callers.js';
+import { GatewaysService } from './domains/clubs/gateways.service.js';
 import { Sessions } from './platform/auth/sessions.js';
 import { buildWalls } from './platform/auth/walls.js';
+import { WhoAsks } from './platform/auth/who-asks.js';
 import { refuseWithoutWalls } from './platform/database/serving-role.js';
 import { Addresses } from './platform/http/addresses.js';
 import { noStore } from './platform/http/no-store.js';
+import { pagePolicy } from './platform/http/page-policy.js';
 import { serveDocs } from './platform/http/openapi.js';
 import { CheckedPipe } from './platform/http/checked.pipe.js';
 import { serveWeb } from './platform/http/serve-web.js';
@@ -20,9 +22,6 @@ import { Retried } from './platform/http/retried.js';
 import { RefusalFilter } from './platform/http/refusal.filter.js';
 import type { Settings } from './platform/settings.js';
 import { prepare } from './prepare.js';
-
-/** The stand-in for beacons, or a gateway's own program beside the app. */
-const OWN_GATEWAYS = ['ws://127.0.0.1:*', 'ws://localhost:*'];
 
 /** A set of 200 reps is far below this. */
 const BODY_LIMIT = '4mb';
@@ -66,24 +65,9 @@ export async function createApp(
   app.useWebSocketAdapter(new WsAdapter(app));
   app.setGlobalPrefix('api');
   app.use(
-    helmet({
-      contentSecurityPolicy: {
-        useDefaults: false,
-        directives: {
-          defaultSrc: ["'self'"],
-          // The model that finds a body in a film runs as WebAssembly.
-          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-          // styled-components writes its rules into a style element.
-          styleSrc: ["'self'", "'unsafe-inline'"],
-          imgSrc: ["'self'", 'data:'],
-          // Gateways of beacons stand on this machine, or where whoever started it said.
-          connectSrc: ["'self'", ...OWN_GATEWAYS, ...(settings.gateways ?? [])],
-          objectSrc: ["'none'"],
-          frameAncestors: ["'none'"],
-        },
-      },
-      // Served on loopback without TLS; a proxy in front of it sets this itself.
-      strictTransportSecurity: false,
+    ...pagePolicy(async (request) => {
+      const { clubIds } = await app.get(WhoAsks).runsDrills(request);
+      return app.get(GatewaysService).ofAll(clubIds);
     }),
   );
   app.use('/api', noStore);

@@ -76,6 +76,29 @@ describe('the server', () => {
     expect(headers['content-security-policy']).toContain("default-src 'self'");
     expect(headers['x-powered-by']).toBeUndefined();
   });
+
+  test('a page connects to the gateways that a coach named, and to nothing else on the network', async () => {
+    const connects = async () => {
+      const { headers } = await server.get('/floor').set('Accept', 'text/html');
+      return /connect-src ([^;]*)/.exec(headers['content-security-policy'] ?? '')?.[1]?.split(' ');
+    };
+    const own = ["'self'", 'ws://127.0.0.1:*', 'ws://localhost:*'];
+    expect((await connects())?.filter(Boolean)).toEqual(own);
+    const path = server.club('gateways');
+    const addresses = ['ws://192.168.1.20:4320', 'wss://gate.local'];
+    expect((await server.put(path, { addresses }).expect(200)).body).toEqual({
+      ...{ addresses, always: [] },
+    });
+    expect(await connects()).toEqual([...own, ...addresses]);
+    // What would end the rule, or reach further, is refused by name.
+    for (const bad of ['ws://a; script-src *', 'ws://a/path', 'https://a', '*', 'ws://a b'])
+      expect((await server.put(path, { addresses: [bad] }).expect(400)).body).toMatchObject({
+        problems: [{ field: 'addresses' }],
+      });
+    expect((await server.get(path).expect(200)).body).toMatchObject({ addresses });
+    await server.put(path, { addresses: [] }).expect(200);
+    expect((await connects())?.filter(Boolean)).toEqual(own);
+  });
 });
 
 describe('settings and database', () => {

@@ -1,8 +1,15 @@
 import { createHash } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
-import { LIVE_ROLES, type DeviceReply, type LiveNews, type LiveRole } from '@orthokin/contract';
+import {
+  LIVE_ROLES,
+  type DeviceReply,
+  type JoinedScreenReply,
+  type LiveNews,
+  type LiveRole,
+} from '@orthokin/contract';
 import type { LiveMessageName } from '@orthokin/contract/live-messages';
 import request from 'supertest';
+import { v7 } from 'uuid';
 import { WebSocket } from 'ws';
 import { createApp } from '../src/app.js';
 import { Sessions } from '../src/platform/auth/sessions.js';
@@ -240,6 +247,49 @@ test('whoever holds the room shows a screen the door, at whichever server it cam
       { field: 'screen' },
     );
   expect(two.socket.readyState).toBe(WebSocket.OPEN);
+});
+
+/** What an owner sees joined, as soon as all that is meant has come or gone. */
+async function joinedAs(
+  owner: Somebody,
+  path: string,
+  isMeant: (joined: readonly JoinedScreenReply[]) => boolean,
+): Promise<readonly JoinedScreenReply[]> {
+  for (;;) {
+    const { body } = await owner.get(path).expect(200);
+    if (isMeant(body as JoinedScreenReply[])) return body as JoinedScreenReply[];
+    await new Promise((done) => setTimeout(done, 100));
+  }
+}
+
+test('an owner sees the screens of every drill of the club, at whichever server, and ends them there', async () => {
+  const owner = new Somebody(server);
+  const room = 'XYX477';
+  const path = server.club('screens');
+  // The one that only joins comes first: nobody knows of which club the room is.
+  const early = await Screen.join(1, 'early', `room=${room}&role=panel`);
+  const club = `club=${server.clubId}`;
+  const drill = await Screen.join(0, 'held', `room=${room}&role=drill&${club}`);
+  await early.next('came');
+  const late = await Screen.join(1, 'late', `room=${room}&role=cues`, {
+    'User-Agent': 'Mozilla/5.0 (iPad; CPU OS 18) Safari/605',
+  });
+  const ofRoom = (all: readonly JoinedScreenReply[]) => all.filter((each) => each.room === room);
+  const seen = ofRoom(await joinedAs(owner, path, (all) => ofRoom(all).length === 3));
+  expect(seen.map(({ role }) => role)).toEqual(['drill', 'panel', 'cues']);
+  expect(seen[2]).toMatchObject({ screen: known('late'), device: 'iPad, Safari', name: '' });
+  const out = new Promise<number>((done) => late.socket.once('close', (code) => done(code)));
+  await owner.delete(server.club(`screens/${room}/${known('late')}`)).expect(200);
+  expect(await out).toBe(1008);
+  expect(early.socket.readyState).toBe(WebSocket.OPEN);
+  const left = await joinedAs(owner, path, (all) => ofRoom(all).length === 2);
+  expect(ofRoom(left).map(({ role }) => role)).toEqual(['drill', 'panel']);
+  await owner.delete(server.club(`screens/${room}/${known('late')}`)).expect(404);
+});
+
+test('nobody holds a room for a club that is not theirs', async () => {
+  const screen = await Screen.join(0, 'other-club', `room=XYX474&role=drill&club=${v7()}`);
+  expect(await screen.next('refused')).toMatchObject({ field: 'role' });
 });
 
 test('a page of another origin, or by another name, is not let in', async () => {

@@ -64,6 +64,7 @@ export { HomePracticeBody, HomePracticeReply } from './home-practice.js';
 export { SessionNoteBody, SessionNoteReply } from './session-note.js';
 export { BlockBody, PlanBody, PlanReply } from './plan.js';
 export { ProgrammeBody, ProgrammeReply, ProgrammeWeekBody } from './programme.js';
+export { GATEWAY_ADDRESS, GatewaysBody, GatewaysReply, MOST_GATEWAYS } from './gateways.js';
 export { ClubBody, ClubReply, FaultCountReply, FaultWordsBody } from './club.js';
 export {
   AddedAthlete,
@@ -86,6 +87,7 @@ export { AthleteLadderReply, EvidenceReply, LadderPlaceReply, LadderReply } from
 export { LadderBody, LadderSettingsBody, OwnLadderBody, OwnLimitsBody } from './ladder-settings.js';
 export {
   LIVE_ROLES,
+  JoinedScreenReply,
   LiveQuery,
   LiveTell,
   LiveEnd,
@@ -102,6 +104,7 @@ export {
   AccountPath,
   ClubPath,
   DevicePath,
+  ScreenPath,
   NewInvitationPath,
   NewImportPath,
   NewLadderPath,

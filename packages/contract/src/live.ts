@@ -4,10 +4,12 @@ import {
   IsObject,
   IsOptional,
   IsString,
+  IsUUID,
   Matches,
   MaxLength,
 } from 'class-validator';
-import { ROOM, ROOM_LENGTH, ROOM_LETTERS } from './room.js';
+import { IsMoment } from './moment.js';
+import { ROOM, ROOM_RULE, SCREEN, SCREEN_RULE } from './room.js';
 
 /** What a screen is in a drill, or in a session. */
 export const LIVE_ROLES = [
@@ -44,20 +46,49 @@ export const mayTell = (role: LiveRole, type: string): boolean =>
 
 /** The live channel of one drill or session: whoever knows its code hears and says everything in it. */
 export class LiveQuery {
-  @Matches(ROOM, { message: `room must be ${ROOM_LENGTH} of ${ROOM_LETTERS}` })
+  @Matches(ROOM, { message: ROOM_RULE })
   room: string;
 
   /** Made by the screen, so that it does not hear itself. */
-  @Matches(/^[\w-]{8,64}$/, { message: 'screen must be 8 to 64 letters, figures or dashes' })
+  @Matches(SCREEN, { message: SCREEN_RULE })
   screen: string;
 
   @IsIn(LIVE_ROLES)
   role: LiveRole;
+
+  /** Whose drill or session it is; told by whoever holds the room. */
+  @IsOptional()
+  @IsUUID()
+  club?: string;
+}
+
+/** A screen that is joined to a drill or session of a club, as its owner sees it. */
+export class JoinedScreenReply {
+  @IsString()
+  room: string;
+
+  /** What the others of the room know it by. */
+  @IsString()
+  screen: string;
+
+  @IsIn(LIVE_ROLES)
+  role: LiveRole;
+
+  /** Who is signed in there; empty where nobody is. */
+  @IsString()
+  name: string;
+
+  /** What browser and system it says it is. */
+  @IsString()
+  device: string;
+
+  @IsMoment()
+  since: string;
 }
 
 /** Whoever holds the room shows a screen the door; it does not come in again. */
 export class LiveEnd {
-  @Matches(/^[\w-]{8,64}$/, { message: 'screen must be 8 to 64 letters, figures or dashes' })
+  @Matches(SCREEN, { message: SCREEN_RULE })
   screen: string;
 }
 

@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer';
-import { IsIn, IsInt, IsOptional, IsUUID, Max, Min } from 'class-validator';
+import { IsIn, IsInt, IsOptional, IsUUID, Matches, Max, Min } from 'class-validator';
 import { SET_SOURCES, type SetSource } from '@orthokin/core/run';
+import { ROOM, ROOM_RULE, SCREEN, SCREEN_RULE } from './room.js';
 
 /** More often than this nobody saves a pattern. */
 export const MAX_VERSION = 1_000_000;
@@ -191,4 +192,13 @@ export class NewInvitationPath extends ClubPath {
 export class DevicePath extends ClubPath {
   @IsUUID()
   deviceId: string;
+}
+
+/** Of a screen that joined a drill or a session, as the others know it. */
+export class ScreenPath extends ClubPath {
+  @Matches(ROOM, { message: ROOM_RULE })
+  room: string;
+
+  @Matches(SCREEN, { message: SCREEN_RULE })
+  screen: string;
 }

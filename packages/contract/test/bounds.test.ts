@@ -24,6 +24,7 @@ const TAKEN: readonly Class[] = [
   contract.AthletesBody,
   contract.CareBody,
   contract.ClubBody,
+  contract.GatewaysBody,
   contract.GroupBody,
   contract.PlanBody,
   contract.ProgrammeBody,

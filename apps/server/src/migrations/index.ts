@@ -20,6 +20,7 @@ import { Migration20261213Accounts } from './20261213-accounts.js';
 import { Migration20261214Privacy } from './20261214-privacy.js';
 import { Migration20261215Passkeys } from './20261215-passkeys.js';
 import { Migration20261216SelfChecks } from './20261216-self-checks.js';
+import { Migration20261217JoinedScreens } from './20261217-joined-screens.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -45,4 +46,5 @@ export const MIGRATIONS = [
   { name: '20261214-privacy', class: Migration20261214Privacy },
   { name: '20261215-passkeys', class: Migration20261215Passkeys },
   { name: '20261216-self-checks', class: Migration20261216SelfChecks },
+  { name: '20261217-joined-screens', class: Migration20261217JoinedScreens },
 ];

@@ -1,3 +1,4 @@
+import { GATEWAY_ADDRESS } from '@orthokin/contract';
 import { readPrivateKeys } from './storage/sealing.js';
 
 /** What the surroundings decide; everything else is in the database. */
@@ -35,7 +36,6 @@ export interface Tls {
   readonly trustPort: number;
 }
 
-const GATEWAY = /^wss?:\/\/[\w.[\]:-]+$/;
 const LOOPBACK_HOSTS = ['127.0.0.1', '::1', 'localhost'];
 const MOST_PROXIES = 5;
 const DEMO_MODES = ['once', 'reset', 'none'] as const;
@@ -72,7 +72,7 @@ export function readSettings(env: NodeJS.ProcessEnv): Settings {
   readPrivateKeys(env['PRIVATE_KEYS']);
   const gateways = (env['GATEWAYS'] ?? '').split(' ').filter(Boolean);
   for (const gateway of gateways)
-    if (!GATEWAY.test(gateway))
+    if (!GATEWAY_ADDRESS.test(gateway))
       throw new Error(
         `GATEWAYS: given ${gateway}, allowed addresses like ws://192.168.1.20:4320, with spaces between.`,
       );

@@ -39,6 +39,7 @@ export function goodBodies(line: SquadLineReply): Record<string, Record<string, 
       ...{ name: 'Another club', sport: 'squash', unit: 'metres' },
       faults: [{ fault: 'lean', name: 'tipping', say: 'Even.', mend: 'Freeze calls.' }],
     },
+    GatewaysBody: plain({ addresses: ['ws://192.168.1.20:4320', 'wss://gate.local'] }),
     AthleteBody: {
       ...{ name: 'Somebody', hand: 'left', ageBand: 'adult', colourVision: 'full', patternId },
       ...{ bornOn: '1999-05-04', heightM: 1.7, goal: 'Home sooner.' },

@@ -4,6 +4,7 @@ import type {
   DeviceReply,
   InvitationBody,
   InvitationReply,
+  JoinedScreenReply,
 } from '@orthokin/contract';
 import { ROUTES } from '@orthokin/contract/routes';
 import {
@@ -42,6 +43,18 @@ export function useDevices(): UseQueryResult<DeviceReply[]> {
   });
 }
 
+/** They come and go by themselves: read again and again while somebody looks. */
+const LOOK_AGAIN_MS = 5000;
+
+export function useJoinedScreens(): UseQueryResult<JoinedScreenReply[]> {
+  const { clubId } = useClub();
+  return useQuery({
+    queryKey: keys.joinedScreens(clubId),
+    queryFn: () => call(ROUTES.joinedScreens, { clubId }),
+    refetchInterval: LOOK_AGAIN_MS,
+  });
+}
+
 /** Something an owner does about who comes in; what is shown of it is read anew after. */
 function useLetting<Said, Given>(
   ask: (clubId: string, said: Said) => Promise<Given>,
@@ -74,3 +87,8 @@ export const useEndInvitation = () =>
 
 export const useEndDevice = () =>
   useLetting((clubId, deviceId: string) => call(ROUTES.endDevice, { clubId, deviceId }));
+
+export const useEndScreen = () =>
+  useLetting((clubId, at: { readonly room: string; readonly screen: string }) =>
+    call(ROUTES.endScreen, { clubId, ...at }),
+  );

@@ -16,6 +16,7 @@ import { RestScreen } from './between/RestScreen.js';
 import { SetUp } from './set-up/SetUp.js';
 import { Unfinished } from './rota/Unfinished.js';
 import { useBeacons } from './beacons/useBeacons.js';
+import { useClub } from '../api/club.js';
 import { useRoom } from '../live/useRoom.js';
 import type { KeptRota } from './rota/kept-rota.js';
 import { useRunningRota } from './rota/useRunningRota.js';
@@ -37,7 +38,7 @@ export function FloorPage(): ReactElement {
   const [session, setSession] = useState<Session | null>(null);
   const [rested, setRested] = useState<Run | null>(null);
   const running = useRunningRota();
-  const room = useRoom();
+  const room = useRoom(useClub().clubId);
   const [source, setSource] = useState<SetSource | null>(null);
   const beacons = useBeacons(source === 'sensor');
 

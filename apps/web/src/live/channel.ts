@@ -57,10 +57,15 @@ export class Channel {
   constructor(
     readonly room: string,
     readonly role: LiveRole,
+    /** Whose drill or session it is; only whoever holds the room knows. */
+    clubId?: string,
   ) {
     const url = new URL('/api/live', window.location.href);
     url.protocol = url.protocol.replace('http', 'ws');
-    url.search = new URLSearchParams({ room, screen: this.screen, role }).toString();
+    url.search = new URLSearchParams({
+      ...{ room, screen: this.screen, role },
+      ...(clubId !== undefined && { club: clubId }),
+    }).toString();
     this.socket = new ReconnectingSocket(url.toString(), [], RECONNECTING);
     this.socket.onopen = () => {
       this.publish({ connected: true });

@@ -28,7 +28,7 @@ interface KeptRoom {
  * The room of this device's drills, or of its sessions. Its code stays the same from set to set and from
  * day to day, so that a screen joined once need not join again.
  */
-export function useRoom(holds: Holds = 'drill'): Room {
+export function useRoom(clubId: string, holds: Holds = 'drill'): Room {
   const [fresh] = useState(newRoomCode);
   const [kept, keep] = useRemembered<KeptRoom>(KEPT_AS[holds], {
     code: fresh,
@@ -37,7 +37,7 @@ export function useRoom(holds: Holds = 'drill'): Room {
   const [channel, setChannel] = useState<Channel | null>(null);
   useEffect(() => {
     if (!kept.open) return;
-    const joined = new Channel(kept.code, holds);
+    const joined = new Channel(kept.code, holds, clubId);
     const silent = answerClock(joined);
     // eslint-disable-next-line react-hooks/set-state-in-effect -- a connection is made, not derived
     setChannel(joined);
@@ -46,7 +46,7 @@ export function useRoom(holds: Holds = 'drill'): Room {
       joined.leave();
       setChannel(null);
     };
-  }, [kept.code, kept.open, holds]);
+  }, [kept.code, kept.open, holds, clubId]);
   return {
     code: kept.code,
     channel,

@@ -1,4 +1,3 @@
-import type { LiveRole } from '@orthokin/contract';
 import { MonitorSmartphone } from 'lucide-react';
 import { QRCodeSVG } from 'qrcode.react';
 import { useSyncExternalStore, type ReactElement } from 'react';
@@ -13,18 +12,7 @@ import { colour, MONO } from '../parts/tokens.js';
 import type { Room } from '../live/useRoom.js';
 import { say } from '../words/floor.js';
 import { commaList } from '../words/format.js';
-
-const ROLE_WORDS: Readonly<Record<LiveRole, string>> = {
-  drill: say('anotherDrill'),
-  cues: say('showsCues'),
-  caller: say('callsTargets'),
-  panel: say('coachsPanel'),
-  camera: say('filmsIt'),
-  session: say('anotherSession'),
-  board: say('showsBoard'),
-  station: say('atAStation'),
-  stations: say('coachsPanel'),
-};
+import { screenWords } from '../words/screens.js';
 
 const Code = styled.div`
   display: flex;
@@ -55,16 +43,16 @@ function Joined({ channel }: { channel: Channel }): ReactElement {
           ? say('noScreenHasJoinedYet')
           : say('sizeJoinedValue', {
               size: others.size,
-              value: commaList([...others.values()].map((role) => ROLE_WORDS[role])),
+              value: commaList([...others.values()].map(screenWords)),
             })}
       </Quiet>
       {[...others].map(([screen, role], i) => (
         <Button
           key={screen}
-          aria-label={say('endScreen', { n: i + 1, role: ROLE_WORDS[role] })}
+          aria-label={say('endScreen', { n: i + 1, role: screenWords(role) })}
           onPress={() => channel.end(screen)}
         >
-          {say('endScreenShort', { role: ROLE_WORDS[role] })}
+          {say('endScreenShort', { role: screenWords(role) })}
         </Button>
       ))}
     </>

@@ -12,6 +12,7 @@ import { InvitationsService } from './invitations.service.js';
 import { OwnedClubsService } from './owned-clubs.service.js';
 import { PasskeysController } from './passkeys.controller.js';
 import { PasskeysService } from './passkeys.service.js';
+import { ScreensController } from './screens.controller.js';
 import { SignInController } from './sign-in.controller.js';
 import { MAY_TRY_ROLES, SignInService } from './sign-in.service.js';
 
@@ -30,7 +31,7 @@ export class AccountsModule {
       // What connects has to be asked who it is, wherever it does.
       global: true,
       imports: [AthletesModule, ClubsModule],
-      controllers: [SignInController, PasskeysController, AccountsController],
+      controllers: [SignInController, PasskeysController, AccountsController, ScreensController],
       providers: [
         { provide: Outbox, useValue: outbox },
         { provide: MAY_TRY_ROLES, useValue: mayTryRoles },

@@ -5,7 +5,7 @@ import { ROUTES, isFor } from '@orthokin/contract/routes';
 import { calledBy, type Caller, type SignedIn } from '../../platform/auth/caller.js';
 import { within } from '../../platform/auth/scope.js';
 import { Sessions } from '../../platform/auth/sessions.js';
-import { WhoAsks } from '../../platform/auth/who-asks.js';
+import { WhoAsks, type RunsDrills } from '../../platform/auth/who-asks.js';
 import { OwnedClubsService } from './owned-clubs.service.js';
 import { ClubsService } from '../clubs/clubs.service.js';
 import { isOnThisMachine } from '../../platform/auth/this-machine.js';
@@ -24,10 +24,14 @@ export class Callers extends WhoAsks {
     super();
   }
 
-  async mayRunDrills(request: IncomingMessage): Promise<boolean> {
+  async runsDrills(request: IncomingMessage): Promise<RunsDrills> {
     const signedIn = await this.sessions.of(request);
-    if (signedIn) return isFor(ROUTES.recordSet, signedIn.role);
-    return isOnThisMachine(request) && (await this.clubs.open()).length > 0;
+    if (signedIn) {
+      const { clubId, name, role } = signedIn;
+      return { clubIds: isFor(ROUTES.recordSet, role) ? [clubId] : [], name };
+    }
+    const open = isOnThisMachine(request) ? await this.clubs.open() : [];
+    return { clubIds: open.map(({ clubId }) => clubId), name: '' };
   }
 
   onSignedOut(listener: () => void): void {

@@ -12,7 +12,7 @@ import { refuseWith } from '../../platform/http/refusals.js';
 import { Athlete } from '../athletes/athlete.entity.js';
 import { ClubsService } from '../clubs/clubs.service.js';
 import { Account } from './account.entity.js';
-import { deviceName } from './device-name.js';
+import { deviceName } from '../../platform/auth/device-name.js';
 import { isRight } from './passwords.js';
 
 /** An account as the database answers who has an address. */

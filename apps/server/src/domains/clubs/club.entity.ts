@@ -1,6 +1,6 @@
 import type { LengthUnit } from '@orthokin/core/floor';
 import type { FaultWordsBody } from '@orthokin/contract';
-import { Entity, PrimaryKey, Property } from '@mikro-orm/core';
+import { ArrayType, Entity, PrimaryKey, Property, type Opt } from '@mikro-orm/core';
 
 @Entity({ tableName: 'club' })
 export class Club {
@@ -21,6 +21,10 @@ export class Club {
   /** After how many years it is reminded of those who do not train any more; `null` for never. */
   @Property({ type: 'integer', nullable: true })
   keepYears?: number | null;
+
+  /** Gateways of beacons that its pages may connect to; of the place it is at, so not of its file. */
+  @Property({ type: ArrayType })
+  gateways: string[] & Opt = [];
 
   /** Faults in the club's own words. */
   @Property({ type: 'json' })

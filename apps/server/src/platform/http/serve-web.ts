@@ -11,6 +11,12 @@ const YEAR_S = 365 * 24 * 60 * 60;
 /** Vite names the files in here by their content. */
 const NAMED_BY_CONTENT = '/assets/';
 
+/** Whether a request is for a page of the web app, at whichever of its addresses. */
+export const isPage = (request: Request): boolean =>
+  request.method === 'GET' &&
+  request.accepts('html') !== false &&
+  !/^\/(api|assets)(\/|$)/.test(request.path);
+
 /** Serves the built web app beside the API; every address that is not the API's is a page of it. */
 export function serveWeb(app: NestExpressApplication): void {
   if (!existsSync(WEB)) return;
@@ -28,9 +34,7 @@ export function serveWeb(app: NestExpressApplication): void {
     }),
   );
   app.use((request: Request, response: Response, next: NextFunction) => {
-    const isPage = request.method === 'GET' && request.accepts('html') !== false;
-    const isOther = /^\/(api|assets)(\/|$)/.test(request.path);
-    if (!isPage || isOther) next();
+    if (!isPage(request)) next();
     else response.sendFile('index.html', { root: WEB, headers: { 'Cache-Control': 'no-cache' } });
   });
 }

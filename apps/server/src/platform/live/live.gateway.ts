@@ -23,9 +23,11 @@ import type { Problem } from '@orthokin/core/result';
 import { plainToInstance, type ClassConstructor } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import type { WebSocket } from 'ws';
+import { deviceName } from '../auth/device-name.js';
 import { WhoAsks } from '../auth/who-asks.js';
 import { Addresses } from '../http/addresses.js';
 import { Codes } from './codes.js';
+import { Present } from './present.js';
 import { Rooms, type Member } from './rooms.js';
 
 /** Of RFC 6455: the other side broke the rules. */
@@ -70,6 +72,7 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect, On
     private readonly rooms: Rooms,
     private readonly addresses: Addresses,
     private readonly whoAsks: WhoAsks,
+    private readonly present: Present,
   ) {
     this.whoAsks.onSignedOut(() => void this.lookAgain());
   }
@@ -98,8 +101,9 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect, On
       return;
     }
     const member: Member = {
-      ...query,
-      screen: publicId(query.screen),
+      ...{ room: query.room, role: query.role, screen: publicId(query.screen), name: '' },
+      device: deviceName(request.headers['user-agent']),
+      since: new Date(),
       hear: (news) => socket.send(news),
       end: () => socket.close(POLICY, 'ended'),
     };
@@ -108,19 +112,28 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect, On
       socket.close(POLICY, 'ended');
       return;
     }
-    if (isHolder(member.role)) this.letIn.set(socket, this.holds(socket, member, request));
+    if (isHolder(member.role))
+      this.letIn.set(socket, this.holds(socket, member, request, query.club ?? null));
     else this.join(socket, member);
   }
 
   /** Whoever would hold a room is asked who they are; what they say meanwhile waits. */
-  private async holds(socket: WebSocket, member: Member, request: IncomingMessage): Promise<void> {
-    if (await this.whoAsks.mayRunDrills(request)) {
-      if (socket.readyState !== socket.OPEN) return;
-      this.holders.set(socket, request);
-      this.join(socket, member);
+  private async holds(
+    socket: WebSocket,
+    member: Member,
+    request: IncomingMessage,
+    club: string | null,
+  ): Promise<void> {
+    const { clubIds, name } = await this.whoAsks.runsDrills(request);
+    const clubId = clubIds.find((each) => each === (club ?? clubIds[0]));
+    if (clubId === undefined) {
+      this.showOut(socket, member.role);
       return;
     }
-    this.showOut(socket, member.role);
+    if (socket.readyState !== socket.OPEN) return;
+    this.holders.set(socket, request);
+    this.present.isOf(member.room, clubId);
+    this.join(socket, { ...member, name });
   }
 
   /** Whoever holds a room and was signed out meanwhile, here or at another server, holds it no more. */
@@ -128,8 +141,8 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect, On
     for (const [socket, request] of this.holders) {
       const role = this.joined.get(socket)?.role ?? 'drill';
       // A database that is away for a moment ends nobody's drill.
-      const may = await this.whoAsks.mayRunDrills(request).catch(() => true);
-      if (!may) this.showOut(socket, role);
+      const may = await this.whoAsks.runsDrills(request).catch(() => null);
+      if (may?.clubIds.length === 0) this.showOut(socket, role);
     }
   }
 
@@ -145,6 +158,7 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect, On
   private join(socket: WebSocket, member: Member): void {
     this.joined.set(socket, member);
     this.rooms.join(member);
+    this.present.came(member);
   }
 
   handleDisconnect(socket: WebSocket): void {
@@ -153,7 +167,9 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect, On
     this.said.delete(socket);
     this.letIn.delete(socket);
     this.holders.delete(socket);
-    if (member) this.rooms.leave(member);
+    if (!member) return;
+    this.rooms.leave(member);
+    this.present.went(member);
   }
 
   @SubscribeMessage('tell')
@@ -193,7 +209,8 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect, On
     const member = this.joined.get(socket);
     const asked = read(LiveEnd, data);
     if (isProblem(asked)) refuse(socket, asked);
-    else if (member && isHolder(member.role)) this.rooms.end(member, asked.screen);
+    else if (member && isHolder(member.role))
+      this.rooms.end({ room: member.room, screen: asked.screen });
   }
 
   private isTooMuch(socket: WebSocket): boolean {

@@ -3,6 +3,7 @@ import { Addresses } from '../http/addresses.js';
 import { LiveGateway } from './live.gateway.js';
 import { DATABASE_URL } from '../database/database-url.js';
 import { Notices } from './notices.js';
+import { Present } from './present.js';
 import { Rooms } from './rooms.js';
 
 @Module({})
@@ -10,13 +11,17 @@ export class LiveModule {
   static on(databaseUrl: string, addresses: Addresses): DynamicModule {
     return {
       module: LiveModule,
+      // Who owns a club sees its screens, wherever owners are looked after.
+      global: true,
       providers: [
         { provide: DATABASE_URL, useValue: databaseUrl },
         { provide: Addresses, useValue: addresses },
         Notices,
         Rooms,
+        Present,
         LiveGateway,
       ],
+      exports: [Rooms, Present],
     };
   }
 }

@@ -1,13 +1,24 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable, type OnModuleInit } from '@nestjs/common';
-import type { LiveNews, LiveQuery } from '@orthokin/contract';
+import type { LiveNews, LiveRole } from '@orthokin/contract';
 import { LRUCache } from 'lru-cache';
 import { Notices } from './notices.js';
 
 const MOST_SHUT_OUT = 10_000;
 
+/** A screen as it is known in its room. */
+export interface Seat {
+  readonly room: string;
+  readonly screen: string;
+}
+
 /** A screen joined at this process. */
-export interface Member extends LiveQuery {
+export interface Member extends Seat {
+  readonly role: LiveRole;
+  /** Of the account that is signed in there; empty where nobody is. */
+  readonly name: string;
+  readonly device: string;
+  readonly since: Date;
   readonly hear: (news: string) => void;
   /** Is shown the door. */
   readonly end: () => void;
@@ -47,7 +58,7 @@ export class Rooms implements OnModuleInit {
   }
 
   /** Whether a screen was shown the door of a room; it knows no other way in than the room's next code. */
-  isShutOut({ room, screen }: LiveQuery): boolean {
+  isShutOut({ room, screen }: Seat): boolean {
     return this.shutOut.has(`${room} ${screen}`);
   }
 
@@ -65,11 +76,11 @@ export class Rooms implements OnModuleInit {
   }
 
   /** Shows a screen the door, whichever process it came to. */
-  end(holder: LiveQuery, screen: string): void {
-    this.say(holder, screen, null);
+  end({ room, screen }: Seat): void {
+    this.say({ room, screen: '' }, screen, null);
   }
 
-  say({ room, screen }: LiveQuery, to: string | null, news: LiveNews | null): void {
+  say({ room, screen }: Seat, to: string | null, news: LiveNews | null): void {
     const notice: Notice = { origin: this.origin, n: this.said++, room, from: screen, to, news };
     this.deliver(notice);
     this.notices.send(JSON.stringify(notice));

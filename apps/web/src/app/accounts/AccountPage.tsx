@@ -6,6 +6,7 @@ import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { roleWords, say } from '../../words/account.js';
 import { BeFloorDevice } from './BeFloorDevice.js';
 import { Devices } from './Devices.js';
+import { JoinedScreens } from './JoinedScreens.js';
 import { LetIn } from './LetIn.js';
 import { Passkeys } from './Passkeys.js';
 import { OwnAccountFields } from './OwnAccountFields.js';
@@ -49,7 +50,10 @@ export function AccountPage(): ReactElement {
       <Yours hasPassword={signedIn.accountId !== null} />
       {signedIn.accountId !== null && <Passkeys />}
       {role === 'owner' && <LetIn ownId={signedIn.accountId} />}
-      <Devices>{isFor(ROUTES.beFloorDevice, role) && <BeFloorDevice />}</Devices>
+      <Devices>
+        {isFor(ROUTES.beFloorDevice, role) && <BeFloorDevice />}
+        {isFor(ROUTES.joinedScreens, role) && <JoinedScreens />}
+      </Devices>
     </Page>
   );
 }

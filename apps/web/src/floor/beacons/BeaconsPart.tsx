@@ -6,6 +6,7 @@ import { TextField } from '../../parts/form/TextField.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour, MONO } from '../../parts/tokens.js';
 import type { Beacons } from './useBeacons.js';
+import { GatewayBarrier } from './GatewayBarrier.js';
 import { say } from '../../words/floor.js';
 import { commaList } from '../../words/format.js';
 
@@ -99,6 +100,7 @@ export function BeaconsPart({
         maxLength={200}
         required
       />
+      <GatewayBarrier address={address} />
       <Quiet role="status">
         {state.problem ??
           (state.connected

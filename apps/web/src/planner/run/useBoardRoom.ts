@@ -1,5 +1,6 @@
 import type { BoardNews } from '@orthokin/contract/live-messages';
 import { useEffect, useEffectEvent, useState } from 'react';
+import { useClub } from '../../api/club.js';
 import { useRoom, type Room } from '../../live/useRoom.js';
 import { toldOnce } from './board-news.js';
 
@@ -8,7 +9,7 @@ export function useBoardRoom(): Room & {
   /** Rooms of the drills of the devices at the stations, counted from 1. */
   readonly rooms: ReadonlyMap<number, string>;
 } {
-  const room = useRoom('session');
+  const room = useRoom(useClub().clubId, 'session');
   const [rooms, setRooms] = useState<ReadonlyMap<number, string>>(new Map());
   const { channel } = room;
   useEffect(

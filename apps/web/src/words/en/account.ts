@@ -103,6 +103,13 @@ export const account = {
   since: 'since {since}',
   endDevice: 'End {device} of {name}',
   end: 'End',
+  joinedScreens: 'Screens that joined',
+  joinedScreensMean:
+    'Phones and tablets that came in by the code of a drill or a session. One that does not belong there is ended here, and does not come back by that code.',
+  noneJoined: 'None has joined just now.',
+  joinedTo: 'in {room}, held by {holder}',
+  joinedToNobody: 'in {room}, which nobody holds just now',
+  endScreen: 'End {device}, {role}, in {room}',
   floorHeadline: 'A device that stays at the floor',
   floorMeans:
     'It runs drills and sees the squad, nothing else, and stays signed in. Do this on the device itself; you are signed out on it.',

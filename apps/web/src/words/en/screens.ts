@@ -12,4 +12,12 @@ export const screens = {
   action: 'Action',
   home: 'Home',
   optional: ', optional',
+  anotherDrill: 'another drill',
+  showsCues: 'shows the cues',
+  callsTargets: 'calls the targets',
+  coachsPanel: 'coach’s panel',
+  filmsIt: 'films it',
+  anotherSession: 'another session',
+  showsBoard: 'shows the board',
+  atAStation: 'at a station',
 } as const;
