@@ -269,7 +269,7 @@ test('an owner sees the screens of every drill of the club, at whichever server,
   // The one that only joins comes first: nobody knows of which club the room is.
   const early = await Screen.join(1, 'early', `room=${room}&role=panel`);
   const club = `club=${server.clubId}`;
-  const drill = await Screen.join(0, 'held', `room=${room}&role=drill&${club}`);
+  await Screen.join(0, 'held', `room=${room}&role=drill&${club}`);
   await early.next('came');
   const late = await Screen.join(1, 'late', `room=${room}&role=cues`, {
     'User-Agent': 'Mozilla/5.0 (iPad; CPU OS 18) Safari/605',

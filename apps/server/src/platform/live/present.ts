@@ -44,7 +44,7 @@ export class Present implements OnModuleDestroy {
   went(member: Member): void {
     this.here.delete(member);
     const clubId = this.clubs.get(member.room);
-    if (clubId !== undefined) this.quietly(this.takeOut(clubId, member));
+    if (clubId !== undefined) void this.quietly(this.takeOut(clubId, member));
   }
 
   /** Screens of a club that are joined now, those of a room together, whoever holds it first. */

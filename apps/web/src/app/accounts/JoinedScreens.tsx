@@ -28,7 +28,7 @@ export function JoinedScreens(): ReactElement {
   return (
     <section style={{ marginTop: 34 }}>
       <Heading>{say('joinedScreens')}</Heading>
-      <Quiet>{say('joinedScreensMean')}</Quiet>
+      <Quiet style={{ maxWidth: '66ch' }}>{say('joinedScreensMean')}</Quiet>
       {screens.error && <Failed error={screens.error} again={() => void screens.refetch()} />}
       {end.error && <Notice>{end.error.message}</Notice>}
       {screens.data && joined.length === 0 && <p style={{ marginTop: 10 }}>{say('noneJoined')}</p>}

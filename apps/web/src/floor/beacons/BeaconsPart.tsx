@@ -6,7 +6,7 @@ import { TextField } from '../../parts/form/TextField.js';
 import { Quiet } from '../../parts/Text.js';
 import { colour, MONO } from '../../parts/tokens.js';
 import type { Beacons } from './useBeacons.js';
-import { GatewayBarrier } from './GatewayBarrier.js';
+import { GatewayBarrier, NamedGateways } from './GatewayBarrier.js';
 import { say } from '../../words/floor.js';
 import { commaList } from '../../words/format.js';
 
@@ -100,14 +100,16 @@ export function BeaconsPart({
         maxLength={200}
         required
       />
-      <GatewayBarrier address={address} />
-      <Quiet role="status">
-        {state.problem ??
-          (state.connected
-            ? say('linkedSizeDevices', { size: state.fleet.size })
-            : say('noGatewayAnswersThereTryingAgain'))}
-      </Quiet>
-      <BeaconHealth beacons={beacons} places={places} />
+      <GatewayBarrier address={address}>
+        <Quiet role="status">
+          {state.problem ??
+            (state.connected
+              ? say('linkedSizeDevices', { size: state.fleet.size })
+              : say('noGatewayAnswersThereTryingAgain'))}
+        </Quiet>
+        <BeaconHealth beacons={beacons} places={places} />
+      </GatewayBarrier>
+      <NamedGateways />
     </Box>
   );
 }

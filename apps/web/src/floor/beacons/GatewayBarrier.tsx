@@ -1,5 +1,5 @@
 import { ROUTES } from '@orthokin/contract/routes';
-import type { ReactElement } from 'react';
+import type { ReactElement, ReactNode } from 'react';
 import { useGateways, useSaveGateways } from '../../api/gateways.js';
 import { useMay } from '../../api/me.js';
 import { Button } from '../../parts/Button.js';
@@ -9,59 +9,76 @@ import { Quiet } from '../../parts/Text.js';
 import { say } from '../../words/floor.js';
 import { barrierTo, gatewayOf } from './gateway-address.js';
 
+/** Gateways that pages of the club connect to, and the way to take one off. */
+export function NamedGateways(): ReactElement | null {
+  const named = useGateways().data?.addresses ?? [];
+  const save = useSaveGateways();
+  const mayLet = useMay(ROUTES.saveGateways);
+  if (!mayLet || named.length === 0) return null;
+  return (
+    <div>
+      <Quiet>{say('gatewaysOfClub')}</Quiet>
+      {save.error && <Notice>{save.error.message}</Notice>}
+      <Rows aria-label={say('gatewaysOfClub')}>
+        {named.map((each) => (
+          <li key={each}>
+            <span>{each}</span>
+            <Button
+              aria-label={say('takeOffGateway', { gateway: each })}
+              isDisabled={save.isPending}
+              onPress={() => save.mutate(named.filter((other) => other !== each))}
+            >
+              {say('takeOff')}
+            </Button>
+          </li>
+        ))}
+      </Rows>
+    </div>
+  );
+}
+
 /**
  * Says why this page cannot connect to a gateway on the network, and lets it: a page connects to
- * nothing that a coach of the club has not named.
+ * nothing that a coach of the club has not named. Where nothing stands between, what comes of it.
  */
-export function GatewayBarrier({ address }: { address: string }): ReactElement | null {
+export function GatewayBarrier({
+  address,
+  children,
+}: {
+  address: string;
+  children: ReactNode;
+}): ReactNode {
   const gateways = useGateways();
   const save = useSaveGateways();
   const mayLet = useMay(ROUTES.saveGateways);
   const named = gateways.data?.addresses ?? [];
   const known = gateways.data ? [...named, ...gateways.data.always] : null;
   const gateway = gatewayOf(address) ?? '';
-  // What a page may connect to is settled when it is opened.
-  const openAnew = { onSuccess: () => window.location.reload() };
-  const barrier = barrierTo(address, known);
-  return (
-    <>
-      {save.error && <Notice>{save.error.message}</Notice>}
-      {barrier === 'no address' && <Notice>{say('notAGateway')}</Notice>}
-      {barrier === 'secure page' && <Notice>{say('securePageNeedsWss')}</Notice>}
-      {barrier === 'not let' && !mayLet && <Notice>{say('coachLetsConnect', { gateway })}</Notice>}
-      {barrier === 'not let' && mayLet && (
+  switch (barrierTo(address, known)) {
+    case 'no address':
+      return <Notice>{say('notAGateway')}</Notice>;
+    case 'secure page':
+      return <Notice>{say('securePageNeedsWss')}</Notice>;
+    case 'not let':
+      if (!mayLet) return <Notice>{say('coachLetsConnect', { gateway })}</Notice>;
+      return (
         <Notice
           action={
             <Button
               isDisabled={save.isPending}
-              onPress={() => save.mutate([...named, gateway], openAnew)}
+              // What a page may connect to is settled when it is opened.
+              onPress={() =>
+                save.mutate([...named, gateway], { onSuccess: () => window.location.reload() })
+              }
             >
               {say(save.isPending ? 'lettingConnect' : 'letConnect')}
             </Button>
           }
         >
-          {say('notLetConnect', { gateway })}
+          {save.error?.message ?? say('notLetConnect', { gateway })}
         </Notice>
-      )}
-      {mayLet && named.length > 0 && (
-        <div>
-          <Quiet>{say('gatewaysOfClub')}</Quiet>
-          <Rows aria-label={say('gatewaysOfClub')}>
-            {named.map((each) => (
-              <li key={each}>
-                <span>{each}</span>
-                <Button
-                  aria-label={say('takeOffGateway', { gateway: each })}
-                  isDisabled={save.isPending}
-                  onPress={() => save.mutate(named.filter((other) => other !== each))}
-                >
-                  {say('takeOff')}
-                </Button>
-              </li>
-            ))}
-          </Rows>
-        </div>
-      )}
-    </>
-  );
+      );
+    case null:
+      return children;
+  }
 }
