@@ -5,12 +5,12 @@ import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { zipSync, strToU8 } from 'fflate';
 import pg from 'pg';
-import { v7 } from 'uuid';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensureCluster, testDatabase } from './lib/cluster.mjs';
 import { ensureDebianPackages, ensureNpmPackages } from './lib/packages.mjs';
 import { ROOT } from './lib/paths.mjs';
 import { freePort } from './lib/ports.mjs';
+import { randomOf, setOf, squadWithSetups, wait } from './lib/recording.mjs';
 import { Refusal, run, say } from './lib/say.mjs';
 
 const HELP = `Besieges a server of its own: sets are recorded while server, database and connections are
@@ -28,18 +28,6 @@ was acknowledged is not there, or memory went over its bound.
 const MOST_MB = 700;
 const MB = 2 ** 20;
 const CLIENTS = 8;
-const REPS = 8;
-
-/** A sequence of numbers from 0 to 1 that a seed decides (mulberry32). @param {number} seed */
-const randomOf = (seed) => () => {
-  seed = (seed + 0x6d2b79f5) | 0;
-  let t = Math.imul(seed ^ (seed >>> 15), 1 | seed);
-  t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-  return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-};
-
-/** @param {number} ms */
-const wait = (ms) => new Promise((done) => setTimeout(done, ms));
 
 class Besieged {
   /** @param {{ databaseUrl: string, servingUrl: string }} urls @param {number} port */
@@ -121,41 +109,6 @@ class Besieged {
   }
 }
 
-/** @param {any} line @param {any} setup */
-function setOf(line, setup) {
-  const at = new Date().toISOString();
-  const targets = setup.pattern.rungs.find(
-    (/** @type {any} */ rung) => rung.number === line.rung,
-  ).targets;
-  const cues = Array.from({ length: REPS }, (_, i) => ({
-    ...{ ordinal: i + 1, target: targets[i % targets.length], foreperiodMs: 1000 },
-  }));
-  const shares = { catchShare: 0, switchShare: 0, freezeShare: 0, switchAfterMs: 120 };
-  return {
-    id: v7(),
-    body: {
-      ...{ athleteId: line.athlete.id, patternId: line.patternId, rung: line.rung },
-      ...{ patternVersion: setup.pattern.version, source: 'hand', startedAt: at, seed: 1 },
-      ...{ day: at.slice(0, 10), falseStartMs: 100, responseLimitMs: 3000, cues },
-      conditions: {
-        ...{ order: 'shuffled', maxRun: 2, ...shares, freezeAt: 'load', late: null, varyM: 0 },
-        foreperiod: { kind: 'uniform', leastMs: 900, mostMs: 1900 },
-        ...{ pace: { kind: 'self', everyMs: null }, cueKinds: ['tone'] },
-        ...{ homeRule: 'home zone', watched: [], workMs: null },
-      },
-    },
-    reps: cues.map(({ ordinal, target }) => ({
-      id: v7(),
-      body: {
-        ...{ ordinal, target, seenFaults: [], struckOut: false, replaces: null },
-        events: ['cue', 'firstMove', 'action', 'home'].map((name, i) => ({
-          ...{ name, atMs: 5000 * ordinal + 400 * i, sdMs: 45, source: 'hand' },
-        })),
-      },
-    })),
-  };
-}
-
 /** Records sets while things are killed; says what was acknowledged and is not stored. */
 async function killing(
   /** @type {Besieged} */ server,
@@ -163,22 +116,17 @@ async function killing(
   /** @type {{ sets: number, kills: number, seed: number }} */ { sets, kills, seed },
 ) {
   const random = randomOf(seed);
-  const clubs = /** @type {any[]} */ ((await server.ask('GET', 'clubs')).body);
+  const get = async (/** @type {string} */ path) =>
+    /** @type {any} */ ((await server.ask('GET', path)).body);
+  const clubs = await get('clubs');
   const at = `clubs/${clubs[0].clubId}`;
-  const squad = /** @type {any[]} */ ((await server.ask('GET', `${at}/squad`)).body);
-  const setups = new Map();
-  for (const { athlete } of squad)
-    setups.set(
-      athlete.id,
-      (await server.ask('GET', `${at}/athletes/${athlete.id}/drill-setup`)).body,
-    );
+  const squad = await squadWithSetups(get, at);
   /** @type {string[]} */
   const acknowledged = [];
   let begun = 0;
   const client = async () => {
     while (begun < sets) {
-      const line = squad[begun++ % squad.length];
-      const set = setOf(line, setups.get(line.athlete.id));
+      const set = setOf(squad[begun++ % squad.length]);
       await server.put(`${at}/sets/${set.id}`, set.body);
       for (const rep of set.reps) {
         await server.put(`${at}/sets/${set.id}/reps/${rep.id}`, rep.body);

@@ -33,7 +33,7 @@ export function postgresBin() {
 }
 
 /** Who runs the database server: PostgreSQL refuses root, so root hands it to Debian's own user. */
-function serverUser() {
+export function serverUser() {
   if (process.getuid?.() !== 0) return null;
   const id = (/** @type {string} */ flag) =>
     Number(spawnSync('id', [flag, 'postgres'], { encoding: 'utf8' }).stdout);
@@ -63,7 +63,7 @@ function postgres(program, args, env = {}) {
  * the user who runs the server (a checkout in root's own home, say), under /var/lib.
  * @param {string} name
  */
-function clusterHome(name) {
+export function clusterHome(name) {
   const home = join(DATA, name);
   mkdirSync(home, { recursive: true });
   const user = serverUser();
@@ -214,29 +214,45 @@ function startServer(home, folder, port) {
   }
 }
 
+/**
+ * What a cluster needs before a server can make its tables: each statement with what says that it was
+ * done already.
+ * @param {Pick<Secrets, 'appPassword' | 'servingPassword'>} secrets
+ * @param {string} database
+ * @param {boolean} mayCreate whether the application's role may make databases
+ */
+export function databaseSteps({ appPassword, servingPassword }, database, mayCreate) {
+  const role = (/** @type {string} */ name) => `select 1 from pg_roles where rolname = '${name}'`;
+  return [
+    {
+      done: role('orthokin'),
+      sql: `create role orthokin login ${mayCreate ? 'createdb' : 'nocreatedb'} password '${appPassword}'`,
+    },
+    { done: role(SERVING), sql: `create role ${SERVING} login password '${servingPassword}'` },
+    {
+      done: `select 1 from pg_auth_members where roleid = '${SERVING}'::regrole and member = 'orthokin'::regrole`,
+      sql: `grant ${SERVING} to orthokin`,
+    },
+    {
+      done: `select 1 from pg_database where datname = '${database}'`,
+      sql: `create database ${database} owner orthokin`,
+    },
+  ];
+}
+
 /** @param {number} port @param {Secrets} secrets @param {string} database @param {boolean} mayCreate */
 function ensureDatabase(port, secrets, database, mayCreate) {
-  const sql = (/** @type {string} */ statement) =>
-    postgres(
+  const must = (/** @type {string} */ statement) => {
+    const { ok, said } = postgres(
       'psql',
       ['-h', '127.0.0.1', '-p', String(port), '-U', 'admin', '-d', 'postgres', '-XAtqc', statement],
       { PGPASSWORD: secrets.adminPassword },
     );
-  const must = (/** @type {string} */ statement) => {
-    const done = sql(statement);
-    if (!done.ok) throw new Refusal(`The database could not be set up: ${done.said}`);
-    return done.said;
+    if (!ok) throw new Refusal(`The database could not be set up: ${said}`);
+    return said;
   };
-  if (must(`select 1 from pg_roles where rolname = 'orthokin'`) !== '1')
-    must(
-      `create role orthokin login ${mayCreate ? 'createdb' : 'nocreatedb'} password '${secrets.appPassword}'`,
-    );
-  if (must(`select 1 from pg_roles where rolname = '${SERVING}'`) !== '1') {
-    must(`create role ${SERVING} login password '${secrets.servingPassword}'`);
-    must(`grant ${SERVING} to orthokin`);
-  }
-  if (must(`select 1 from pg_database where datname = '${database}'`) !== '1')
-    must(`create database ${database} owner orthokin`);
+  for (const { done, sql } of databaseSteps(secrets, database, mayCreate))
+    if (must(done) !== '1') must(sql);
 }
 
 /**

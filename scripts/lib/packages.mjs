@@ -13,6 +13,9 @@ const DEBIAN = {
   postgresql: () => postgresBin() !== null,
   chromium: () => existsSync(CHROMIUM),
   mkcert: () => existsSync('/usr/bin/mkcert'),
+  haproxy: () => existsSync('/usr/sbin/haproxy'),
+  patroni: () => existsSync('/usr/bin/patroni'),
+  'etcd-server': () => existsSync('/usr/bin/etcd'),
   'espeak-ng': () => existsSync('/usr/bin/espeak-ng'),
 };
 

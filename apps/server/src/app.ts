@@ -19,6 +19,7 @@ import { serveDocs } from './platform/http/openapi.js';
 import { CheckedPipe } from './platform/http/checked.pipe.js';
 import { serveWeb } from './platform/http/serve-web.js';
 import { Retried } from './platform/http/retried.js';
+import { UnderWay } from './platform/http/under-way.js';
 import { RefusalFilter } from './platform/http/refusal.filter.js';
 import type { Settings } from './platform/settings.js';
 import { prepare } from './prepare.js';
@@ -60,6 +61,7 @@ export async function createApp(
   const em = app.get(EntityManager);
   buildWalls(em);
   await refuseWithoutWalls(em.fork());
+  app.use(app.get(UnderWay).middleware);
   app.use(addresses.guard);
   app.useBodyParser('json', { limit: BODY_LIMIT, type: isReadWhole });
   app.useWebSocketAdapter(new WsAdapter(app));
@@ -79,7 +81,6 @@ export async function createApp(
   app.useGlobalPipes(new CheckedPipe());
   app.useGlobalInterceptors(new Retried());
   app.useGlobalFilters(new RefusalFilter());
-  app.enableShutdownHooks();
   serveDocs(app);
   return app;
 }

@@ -3,15 +3,36 @@ import { readFileSync } from 'node:fs';
 import type { Server as SecureServer } from 'node:https';
 import { fileURLToPath } from 'node:url';
 import { Logger } from '@nestjs/common';
+import type { NestExpressApplication } from '@nestjs/platform-express';
 import { trustDoor } from './platform/http/trust-door.js';
 import { createApp } from './app.js';
 import { DatabaseRefusal } from './platform/database/database-refusal.js';
 import { dropRoot } from './platform/drop-root.js';
+import { UnderWay } from './platform/http/under-way.js';
 import { readSettings } from './platform/settings.js';
 
 interface Renewed {
   readonly cert: string;
   readonly key: string;
+}
+
+/** What stands in front asks twice a second whether a server is well, and believes it the second time. */
+const NOTICED_AFTER_MS = 2500;
+
+/** Ends in good order when told to: answers what is under way, then lets go of everything. */
+function stopWhenTold(app: NestExpressApplication, noticeMs: number): void {
+  let stopping = false;
+  const stop = () => {
+    if (stopping) return;
+    stopping = true;
+    void app
+      .get(UnderWay)
+      .finish(noticeMs)
+      .then(() => app.close())
+      .finally(() => process.exit(0));
+  };
+  process.on('SIGTERM', stop);
+  process.on('SIGINT', stop);
 }
 
 async function main(): Promise<void> {
@@ -29,6 +50,7 @@ async function main(): Promise<void> {
     new Logger('main').warn(
       'Runs as root: nobody else may read its files. Put the checkout where others can read it.',
     );
+  stopWhenTold(app, settings.trustedProxies ? NOTICED_AFTER_MS : 0);
   await app.listen(settings.port, settings.host);
   if (tls) {
     trustDoor(tls.ca, settings.port).listen(tls.trustPort, settings.host);

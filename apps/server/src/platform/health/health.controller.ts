@@ -1,4 +1,4 @@
-import { Controller, Get } from '@nestjs/common';
+import { Controller, Get, ServiceUnavailableException } from '@nestjs/common';
 import {
   DiskHealthIndicator,
   HealthCheck,
@@ -6,6 +6,7 @@ import {
   MikroOrmHealthIndicator,
   type HealthCheckResult,
 } from '@nestjs/terminus';
+import { UnderWay } from '../http/under-way.js';
 import { MayBeAsked } from '../auth/may-ask.guard.js';
 
 const DATABASE_TIMEOUT_MS = 2000;
@@ -18,12 +19,14 @@ export class HealthController {
     private readonly health: HealthCheckService,
     private readonly database: MikroOrmHealthIndicator,
     private readonly disk: DiskHealthIndicator,
+    private readonly underWay: UnderWay,
   ) {}
 
   @Get()
   @MayBeAsked('anyone')
   @HealthCheck()
   check(): Promise<HealthCheckResult> {
+    if (this.underWay.isStopping) throw new ServiceUnavailableException('The server is stopping.');
     return this.health.check([
       () => this.disk.checkStorage('disk', { path: '/', thresholdPercent: DISK_FULL }),
       () => this.database.pingCheck('database', { timeout: DATABASE_TIMEOUT_MS }),
