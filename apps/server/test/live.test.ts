@@ -50,7 +50,16 @@ class Screen {
     const screen = new Screen(socket);
     screens.push(screen);
     await new Promise((open, fail) => socket.once('open', open).once('error', fail));
+    if (/role=(drill|session)/.test(query)) await screen.isLetIn();
     return screen;
+  }
+
+  /** Whoever holds a room is asked who they are: what they say is answered once that is known. */
+  private async isLetIn(): Promise<void> {
+    this.tell({ type: 7, body: {} });
+    const refused = await this.next('refused');
+    // It was not let in, which is for the test to hear.
+    if ('field' in refused && refused.field !== 'type') this.heard.push(refused);
   }
 
   tell(data: object): void {

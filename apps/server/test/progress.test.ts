@@ -1,6 +1,13 @@
-import { USUAL_LADDER } from '@orthokin/core/progress';
+import type { Pattern } from '@orthokin/core/pattern';
+import { decideHere, USUAL_LADDER } from '@orthokin/core/progress';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
-import type { DrillSetBody, RungMoveBody, SetReviewReply } from '@orthokin/contract';
+import type {
+  AthleteLadderReply,
+  DrillSetBody,
+  RungMoveBody,
+  RungMoveReply,
+  SetReviewReply,
+} from '@orthokin/contract';
 import { v7 } from 'uuid';
 import { TestServer } from './support/server.js';
 import { record, setOf, type RecordedSet } from './support/sets.js';
@@ -140,4 +147,67 @@ test('on a ladder that asks for a word nobody moves up without one, which is kep
   expect((await server.lineOf('Rafe Lindhollow')).rung).toBe(line.rung + 1);
   // Down, and a move taken back, need nobody's word.
   await send({ ...up, fromRung: up.toRung, toRung: up.fromRung }).expect(200);
+});
+
+describe('a device without a network', () => {
+  const ladderOf = async ({ athleteId, patternId }: DrillSetBody) =>
+    (await server.get(server.club(`patterns/${patternId}/ladder/${athleteId}`)).expect(200))
+      .body as AthleteLadderReply;
+
+  test('says of a set what the server says once it has it', async () => {
+    const name = 'Juno Marlock';
+    const line = await server.lineOf(name);
+    const patternId = line.patternId;
+    for (const [times, daysLater] of [
+      [slow, 1],
+      [fast, 1],
+      [fast, 1],
+    ] as const) {
+      clock += daysLater * DAY_MS;
+      const set = setOf(await server.lineOf(name), { ...times, at: new Date(clock) });
+      const { settings, ...ladder } = await ladderOf(set.body);
+      const { body: version } = await server
+        .get(server.club(`patterns/${patternId}/versions/${set.body.patternVersion}`))
+        .expect(200);
+      const here = decideHere(
+        {
+          ...{ ...ladder, rule: settings.rule },
+          evidence: ladder.evidence.map(({ staircase, ...each }) => ({
+            ...{ ...each, ...(staircase && { staircase }) },
+          })),
+        },
+        {
+          ...{ ...set.body, id: set.id, limitsMs: set.body.limitsMs ?? null },
+          ...{ conditions: set.body.conditions, pattern: version as Pattern },
+        },
+        set.reps.map(({ id, body }) => ({ ...body, id })),
+      );
+      await record(server, set);
+      const { decision } = await ladderOf(set.body);
+      expect(here?.decision).toEqual(decision);
+    }
+  });
+
+  test('moved as the rule said there: it stands, as one against the rule, where all sets say otherwise', async () => {
+    const set = await run('Cass Ondry', slow, 1);
+    const id = v7();
+    const body = { ...move(set), onDevice: true };
+    await send(move(set)).expect(409);
+    const first = await send(body, id).expect(200);
+    expect(first.body).toMatchObject({ basis: 'overrule', onDevice: true, toRung: body.toRung });
+    expect((first.body as RungMoveReply).decision?.answer).not.toBe('move up');
+    // Sent again, as a device does that did not hear the answer, it is the same.
+    expect((await send(body, id).expect(200)).body).toEqual(first.body);
+    expect((await server.lineOf('Cass Ondry')).rung).toBe(body.toRung);
+    const { moves } = await ladderOf(set.body);
+    expect(moves.at(-1)).toMatchObject({ id, onDevice: true, basis: 'overrule' });
+  });
+
+  test('and where they say the same it is a move by the rule', async () => {
+    const name = 'Idris Fennimar';
+    await run(name, fast, 1);
+    const set = await run(name, fast, 1);
+    const { body } = await send({ ...move(set), onDevice: true }).expect(200);
+    expect(body).toMatchObject({ basis: 'rule', onDevice: true });
+  });
 });

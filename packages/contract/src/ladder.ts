@@ -1,7 +1,15 @@
 import type { SetJudgement, StaircaseReading } from '@orthokin/core/progress';
 import { Type } from 'class-transformer';
-import { IsInt, IsObject, IsOptional, IsUUID, ValidateNested } from 'class-validator';
-import { IsMoment } from './moment.js';
+import {
+  IsIn,
+  IsInt,
+  IsObject,
+  IsOptional,
+  IsString,
+  IsUUID,
+  ValidateNested,
+} from 'class-validator';
+import { IsDay, IsMoment } from './moment.js';
 import { AthleteReply } from './athlete.js';
 import { LadderSettingsBody, OwnLimitsBody } from './ladder-settings.js';
 import { PatternReply } from './library.js';
@@ -14,6 +22,17 @@ export class EvidenceReply {
 
   @IsMoment()
   startedAt: string;
+
+  @IsDay()
+  day: string;
+
+  /** What timed it; only what was timed alike is pooled. */
+  @IsString()
+  source: string;
+
+  /** How its cues were perceived. */
+  @IsIn(['heard', 'seen'])
+  sense: 'heard' | 'seen';
 
   @IsObject()
   judgement: SetJudgement;

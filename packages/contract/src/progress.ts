@@ -16,6 +16,7 @@ import { LONGEST_NAME, LONGEST_REASON } from '@orthokin/core/people';
 import { MAX_RUNGS, type Axis } from '@orthokin/core/pattern';
 import {
   IsArray,
+  IsBoolean,
   IsIn,
   IsInt,
   IsNumber,
@@ -107,11 +108,22 @@ export class RungMoveBody {
   setId: string | null;
 
   /** Why the coach overrules, or moves by hand. */
-  @ValidateIf(({ basis, reason }: RungMoveBody) => basis === 'overrule' || reason !== undefined)
+  @ValidateIf(
+    ({ basis, reason, onDevice }: RungMoveBody) =>
+      (basis === 'overrule' && !onDevice) || reason !== undefined,
+  )
   @IsString()
   @MinLength(1)
   @MaxLength(LONGEST_REASON)
   reason?: string;
+
+  /**
+   * A device without a network followed the rule by the evidence it had. The rule is asked anew by all
+   * evidence there is: where it says otherwise the move stands, as one that overrules it.
+   */
+  @IsOptional()
+  @IsBoolean()
+  onDevice?: boolean;
 
   @IsMoment()
   movedAt: string;

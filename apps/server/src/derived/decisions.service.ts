@@ -5,6 +5,7 @@ import type { Pattern, Rung } from '@orthokin/core/pattern';
 import {
   asksTheSame,
   decide,
+  EVIDENCE_SETS,
   heldOnRung,
   isCuedAsAsked,
   USUAL_LADDER,
@@ -14,6 +15,7 @@ import {
   type Evidence,
   type HeldOnRung,
   type JudgedSet,
+  type KnownSet,
 } from '@orthokin/core/progress';
 import type { LadderPlace } from '@orthokin/core/progress';
 import { conflict } from '../platform/http/refusals.js';
@@ -27,11 +29,8 @@ import { PlacesService, type Climb, type PlaceMove } from '../domains/progress/p
 import { FiguresService } from './figures.service.js';
 import type { SetFiguresRow } from './set-figures.entity.js';
 
-/** Older sets than this many on a rung are no evidence of how it is now. */
-const EVIDENCE_SETS = 40;
-
 /** A set as evidence, and when it was run. */
-export type DatedSet = JudgedSet & { readonly startedAt: Date };
+export type DatedSet = KnownSet & { readonly startedAt: Date };
 
 /** An athlete on the ladder as it is now. */
 export interface ClimbStanding {
@@ -208,13 +207,14 @@ export class DecisionsService extends Deciding {
     );
     return of.map((own) =>
       own
-        .flatMap(({ id, day, started_at }) => {
+        .flatMap(({ id, day, started_at, source, conditions }) => {
           const found = figures.get(id);
           if (!found) return [];
           const { judgement, staircase } = found;
           return [
             {
               ...{ setId: id, day, startedAt: new Date(started_at), judgement },
+              ...{ source, sense: senseOf(conditions) },
               ...(staircase && { staircase }),
             },
           ];

@@ -21,6 +21,7 @@ import { Migration20261214Privacy } from './20261214-privacy.js';
 import { Migration20261215Passkeys } from './20261215-passkeys.js';
 import { Migration20261216SelfChecks } from './20261216-self-checks.js';
 import { Migration20261217JoinedScreens } from './20261217-joined-screens.js';
+import { Migration20261218OnDevice } from './20261218-on-device.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -47,4 +48,5 @@ export const MIGRATIONS = [
   { name: '20261215-passkeys', class: Migration20261215Passkeys },
   { name: '20261216-self-checks', class: Migration20261216SelfChecks },
   { name: '20261217-joined-screens', class: Migration20261217JoinedScreens },
+  { name: '20261218-on-device', class: Migration20261218OnDevice },
 ];

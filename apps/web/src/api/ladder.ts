@@ -6,7 +6,7 @@ import type {
   RungMoveBody,
   RungMoveReply,
 } from '@orthokin/contract';
-import { ROUTES } from '@orthokin/contract/routes';
+import { pathOf, ROUTES } from '@orthokin/contract/routes';
 import {
   useMutation,
   useQuery,
@@ -15,8 +15,10 @@ import {
   type UseQueryResult,
 } from '@tanstack/react-query';
 import { v7 } from 'uuid';
-import { call } from './client.js';
+import { useOutbox } from '../device/outbox-context.js';
+import { call, Unreachable } from './client.js';
 import { useClub } from './club.js';
+import { showMovedHere } from './decided-here.js';
 import { afterLadderChange, keys } from './keys.js';
 
 /** A pattern's ladder and everyone on it. */
@@ -44,14 +46,39 @@ export function useAthleteLadder(
 
 const now = (): string => new Date().toISOString();
 
-/** Moves an athlete on the ladder; everything that shows their rung is read again. */
+/**
+ * Moves an athlete on the ladder; everything that shows their rung is read again. While the server does
+ * not answer the move is made here, and sent behind the sets it rests on: the rule is asked anew there.
+ */
 export function useMove(): UseMutationResult<RungMoveReply, Error, Omit<RungMoveBody, 'movedAt'>> {
   const { clubId } = useClub();
   const client = useQueryClient();
+  const outbox = useOutbox();
+  const send = async (moveId: string, body: RungMoveBody): Promise<RungMoveReply> => {
+    // It must not come before the set it is about, nor before a move that was made sooner.
+    const { subjects } = outbox.snapshot();
+    const isAhead = [...subjects].some(
+      (subject) => subject.startsWith('move:') || subject === `drill:${body.setId}`,
+    );
+    try {
+      if (!isAhead) return await call(ROUTES.move, { clubId, moveId }, { body });
+    } catch (error) {
+      if (!(error instanceof Unreachable)) throw error;
+    }
+    const later = { ...body, onDevice: true };
+    const path = pathOf(ROUTES.move, { clubId, moveId });
+    await outbox.queue({
+      subject: `move:${moveId}`,
+      method: ROUTES.move.method,
+      path,
+      body: later,
+    });
+    return showMovedHere(client, clubId, moveId, later);
+  };
   return useMutation({
-    mutationFn: (move) =>
-      call(ROUTES.move, { clubId, moveId: v7() }, { body: { ...move, movedAt: now() } }),
-    onSuccess: () => afterLadderChange(client, clubId),
+    mutationFn: (move) => send(v7(), { ...move, movedAt: now() }),
+    onSuccess: ({ onDevice }) => (onDevice ? undefined : afterLadderChange(client, clubId)),
+    networkMode: 'always',
   });
 }
 

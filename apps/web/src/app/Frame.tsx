@@ -15,6 +15,7 @@ import styled from 'styled-components';
 import { ChosenClub, ClubContext, useClubs } from '../api/club.js';
 import { useMe, WhoContext } from '../api/me.js';
 import { useOutbox, useSending } from '../device/outbox-context.js';
+import { differences, onDifferences } from '../device/differences.js';
 import { isIn } from '../device/who.js';
 import { useRemembered } from '../device/useRemembered.js';
 import { onServerClock, serverAheadMs } from '../device/server-clock.js';
@@ -189,6 +190,9 @@ function ClockOff(): ReactElement | null {
   );
 }
 
+const Differences = lazy(async () => ({
+  default: (await import('./Differences.js')).Differences,
+}));
 const SignInPage = lazy(async () => ({
   default: (await import('./accounts/SignInPage.js')).SignInPage,
 }));
@@ -240,6 +244,7 @@ export function Frame(): ReactElement {
     // What is remembered is kept the same way whenever it is.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [navigate]);
+  const differ = useSyncExternalStore(onDifferences, differences).length > 0;
   const { pathname } = useLocation();
   const signedIn = me.data?.signedIn ?? null;
   useWhoRecords(me.data);
@@ -315,6 +320,11 @@ export function Frame(): ReactElement {
               <WhoContext key={`${club.clubId} ${role}`} value={who}>
                 <ClubContext value={club}>
                   <WithoutNetwork />
+                  {differ && (
+                    <Suspense>
+                      <Differences />
+                    </Suspense>
+                  )}
                   <FaultNames value={(fault) => faultWords(fault, club.faults).name}>
                     <Outlet />
                   </FaultNames>

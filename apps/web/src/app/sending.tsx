@@ -1,7 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, type ReactElement, type ReactNode } from 'react';
+import type { RungMoveBody, RungMoveReply } from '@orthokin/contract';
 import { Refused, send } from '../api/client.js';
 import { OutboxContext } from '../device/outbox-context.js';
+import { noteDifference } from '../device/differences.js';
 import { prune } from '../device/drill-log.js';
 import { Outbox, type Delivery } from '../device/outbox.js';
 import type { Outgoing } from '../device/store.js';
@@ -14,10 +16,18 @@ const MOST_FAILURES = 6;
 
 const failures = new Map<string, number>();
 
-async function deliver({ method, path, body }: Outgoing): Promise<Delivery> {
+/** A move by the rule that the server took as one against it: the rule said otherwise there. */
+function compareMove({ basis }: RungMoveBody, { id, decision, ...reply }: RungMoveReply): void {
+  if (basis === reply.basis) return;
+  const { athleteId, patternId, fromRung, toRung } = reply;
+  noteDifference({ moveId: id, athleteId, patternId, fromRung, toRung, decision });
+}
+
+async function deliver({ subject, method, path, body }: Outgoing): Promise<Delivery> {
   try {
-    await send(method, path, body);
+    const reply = await send(method, path, body);
     failures.delete(path);
+    if (subject.startsWith('move:')) compareMove(body as RungMoveBody, reply as RungMoveReply);
     return 'taken';
   } catch (error) {
     if (!(error instanceof Refused)) return 'unheard';

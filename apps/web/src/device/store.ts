@@ -10,7 +10,8 @@ import {
 import type { Person } from './who.js';
 
 /** What a request is about: a drill, a note… and its id. */
-export type Subject = `${'drill' | 'note' | 'care' | 'session' | 'practice' | 'athlete'}:${string}`;
+export type Subject =
+  `${'drill' | 'note' | 'care' | 'session' | 'practice' | 'athlete' | 'move'}:${string}`;
 
 /** A request that must reach the server, in its place in the queue. */
 export interface Outgoing {

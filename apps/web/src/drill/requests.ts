@@ -4,7 +4,7 @@ import type { Outgoing, Subject } from '../device/store.js';
 import type { Action, Run } from './plan.js';
 
 /** The set as the server is told of it. */
-export const setBody = ({ plan }: Run): DrillSetBody => ({
+export const setBody = ({ plan }: Pick<Run, 'plan'>): DrillSetBody => ({
   athleteId: plan.athlete.id,
   patternId: plan.pattern.id,
   patternVersion: plan.pattern.version,

@@ -17,6 +17,13 @@ export {
   type Evidence,
 } from './decide.js';
 export {
+  decideHere,
+  EVIDENCE_SETS,
+  type KnownLadder,
+  type KnownSet,
+  type RunSet,
+} from './decide-here.js';
+export {
   AXIS_ORDERS,
   draftLadder,
   fittingRungs,

@@ -18,6 +18,7 @@ interface MoveRow {
   readonly decision: RungMove['decision'];
   readonly moved_at: string;
   readonly moved_by: string | null;
+  readonly on_device: boolean;
 }
 
 /** A move as far as places need it: without the evidence that came with it. */
@@ -92,7 +93,8 @@ export class PlacesService {
 
   private async read(where: string, values: readonly string[]): Promise<Move[]> {
     const rows = await this.em.execute<MoveRow[]>(
-      `select id, athlete_id, pattern_id, from_rung, to_rung, basis, set_id, reason, decision, moved_at, moved_by
+      `select id, athlete_id, pattern_id, from_rung, to_rung, basis, set_id, reason, decision, moved_at,
+         moved_by, on_device
        from rung_move where ${where} order by seq`,
       [...values],
     );
@@ -101,6 +103,7 @@ export class PlacesService {
       ...{ fromRung: row.from_rung, toRung: row.to_rung, basis: row.basis, setId: row.set_id },
       ...{ reason: row.reason, decision: row.decision },
       ...{ movedAt: new Date(row.moved_at), movedBy: row.moved_by },
+      onDevice: row.on_device,
     }));
   }
 

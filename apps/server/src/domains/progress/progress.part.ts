@@ -21,6 +21,7 @@ export const movesPart: ClubPart<'moves'> = {
       clubId,
       rows.map(({ reason = null, movedBy = null, decision = null, evidence = null, ...move }) => ({
         ...{ ...move, reason, movedBy, decision, evidence },
+        onDevice: move.onDevice ?? false,
         movedAt: date(move.movedAt),
       })),
     ),

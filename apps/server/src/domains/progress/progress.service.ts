@@ -6,7 +6,7 @@ import { Athlete } from '../athletes/athlete.entity.js';
 import type { DrillSet } from '../drills/drill-set.entity.js';
 import { DrillsService } from '../drills/drills.service.js';
 import { accountNow } from '../../platform/auth/caller.js';
-import { stepOf } from '@orthokin/core/progress';
+import { stepOf, type MoveBasis } from '@orthokin/core/progress';
 import { conflict, unknown } from '../../platform/http/refusals.js';
 import { PatternsService } from '../patterns/patterns.service.js';
 import { insertOnce } from '../../platform/storage/insert-once.js';
@@ -16,9 +16,9 @@ import { LaddersService } from './ladders.service.js';
 import { PlacesService, type Move } from './places.service.js';
 import { RungMove } from './rung-move.entity.js';
 
-/** What a move rests on; nothing of a move by hand or back. */
-type Grounds = Pick<RungMove, 'decision' | 'evidence'>;
-const NO_GROUNDS: Grounds = { decision: null, evidence: null };
+/** What a move rests on, and so what it is; nothing of a move by hand or back. */
+type Grounds = Pick<RungMove, 'basis' | 'decision' | 'evidence'>;
+const noGrounds = (basis: MoveBasis): Grounds => ({ basis, decision: null, evidence: null });
 
 /** Moves athletes on ladders: as the rule says, or as the coach does. */
 @Injectable()
@@ -41,6 +41,7 @@ export class ProgressService {
       id,
       ...body,
       reason: body.reason ?? null,
+      onDevice: body.onDevice ?? false,
       movedAt: new Date(body.movedAt),
     };
     return this.em.transactional(async (em) => {
@@ -52,12 +53,12 @@ export class ProgressService {
       );
       const known = await em.findOne(RungMove, { clubId, id });
       // Sent again it is what it was, whatever the evidence says by now.
-      const { decision, evidence } = known ?? (await this.checked(clubId, body));
+      const { basis, decision, evidence } = known ?? (await this.checked(clubId, body));
       const movedBy = known ? known.movedBy : accountNow();
-      await insertOnce(em, RungMove, { ...row, movedBy, decision, evidence });
+      await insertOnce(em, RungMove, { ...row, basis, movedBy, decision, evidence });
       const { athleteId, patternId } = body;
       await this.changes.tell(em, { of: 'moves', clubId, athleteId, patternId });
-      return moveReply({ ...row, movedBy, decision });
+      return moveReply({ ...row, basis, movedBy, decision });
     });
   }
 
@@ -78,7 +79,7 @@ export class ProgressService {
       throw conflict('fromRung', String(fromRung), `${rung}, where the athlete stands now`);
     if (basis === 'undo') {
       checkUndo(body, by);
-      return NO_GROUNDS;
+      return noGrounds(basis);
     }
     if (toRung > fromRung && !body.reason) {
       const { onWord } = await this.ladders.settings(clubId, patternId);
@@ -90,17 +91,20 @@ export class ProgressService {
       throw conflict('toRung', String(toRung), `1 to ${pattern.rungs.length}`);
     if (basis === 'hand') {
       if (toRung === fromRung) throw conflict('toRung', String(toRung), 'another rung');
-      return NO_GROUNDS;
+      return noGrounds(basis);
     }
     if (!set) throw conflict('setId', 'null', 'the set whose decision is followed or overruled');
     const { decision, evidence } = await this.decided(set, body);
     const { answer } = decision;
     const follows = toRung === fromRung + stepOf(answer);
-    if (basis === 'rule' && !(follows && toRung !== fromRung))
+    if (basis === 'rule' && !(follows && toRung !== fromRung)) {
+      // It was done, and sets may have been run on it: it is not undone behind the coach's back.
+      if (body.onDevice) return { basis: 'overrule', decision, evidence };
       throw conflict('basis', basis, `a move that the rule says; it says ${answer}`);
+    }
     if (basis === 'overrule' && follows)
       throw conflict('basis', basis, `rule: that is what it says`);
-    return { decision, evidence };
+    return { basis, decision, evidence };
   }
 
   private async decided(set: DrillSet, { fromRung }: RungMoveBody): Promise<Assessment> {
@@ -134,6 +138,7 @@ export const moveReply = (move: Move): RungMoveReply => ({
   setId: move.setId,
   ...(move.reason !== null && { reason: move.reason }),
   ...(move.movedBy !== null && { movedBy: move.movedBy }),
+  ...(move.onDevice && { onDevice: true }),
   movedAt: move.movedAt.toISOString(),
   decision: move.decision && { ...move.decision },
 });

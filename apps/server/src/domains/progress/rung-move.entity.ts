@@ -38,6 +38,10 @@ export class RungMove extends ClubOwned {
   @Property({ type: 'text', nullable: true })
   movedBy!: string | null;
 
+  /** Made on a device without a network, by the evidence it had. */
+  @Property({ type: 'boolean' })
+  onDevice: boolean & Opt = false;
+
   @Property({ type: 'datetime' })
   movedAt!: Date;
 

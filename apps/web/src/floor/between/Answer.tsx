@@ -1,8 +1,9 @@
 import { stepOf } from '@orthokin/core/progress';
 import { ArrowDown, ArrowUp, Play } from 'lucide-react';
-import type { ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { lacksWord } from '../../api/client.js';
+import { useDecidedHere } from '../../api/decided-here.js';
 import { useMove } from '../../api/ladder.js';
 import { useSetReview } from '../../api/review.js';
 import type { Run } from '../../drill/plan.js';
@@ -25,31 +26,41 @@ const Says = styled.p`
 
 /** What the ladder makes of a set that is done: said at once, and the next set at the right rung. */
 export function Answer({
-  run: { plan, recorded },
+  run,
   onNext,
 }: {
   run: Run;
   /** On to the next set; the move, if there is one, is made. `null` where another set follows by itself. */
   onNext: (() => void) | null;
 }): ReactElement | null {
-  const { subjects } = useSending();
+  const { plan, recorded } = run;
+  const { subjects, reachable } = useSending();
   const isSent = recorded.length > 0 && !subjects.has(`drill:${plan.id}`);
   const { data: review } = useSetReview(plan.id, isSent);
+  const here = useDecidedHere(run, !review && !reachable && recorded.length > 0);
+  const [lacksWordHere, setLacksWordHere] = useState(false);
   const move = useMove();
   if (plan.source === 'none' || recorded.length === 0) return null;
-  if (!review) return <Quiet>{say('whatComesNextSaidSoonSet')}</Quiet>;
-  const { decision, set, currentRung } = review;
+  const decision = review?.decision ?? here?.decision;
+  if (!decision) return <Quiet>{say('whatComesNextSaidSoonSet')}</Quiet>;
+  const { rung } = plan;
+  const currentRung = review?.currentRung ?? (move.isSuccess ? move.data.toRung : rung);
   const step = stepOf(decision.answer);
-  const canStep = step !== 0 && currentRung === set.rung;
+  const canStep = step !== 0 && currentRung === rung;
   const follow = (reason?: string) => {
-    const where = { athleteId: set.athleteId, patternId: set.patternId, setId: set.id };
-    const way = { fromRung: set.rung, toRung: set.rung + step, basis: 'rule' as const };
+    if (!review && here?.onWord && step > 0 && reason === undefined) {
+      setLacksWordHere(true);
+      return;
+    }
+    const where = { athleteId: plan.athlete.id, patternId: plan.pattern.id, setId: plan.id };
+    const way = { fromRung: rung, toRung: rung + step, basis: 'rule' as const };
     const word = reason === undefined ? {} : { reason };
     move.mutate({ ...where, ...way, ...word }, { onSuccess: () => onNext?.() });
   };
   return (
     <>
-      <Says role="status">{headline(decision, set.rung)}</Says>
+      <Says role="status">{headline(decision, rung)}</Says>
+      {!review && <Quiet>{say('decidedHere')}</Quiet>}
       {onNext && (
         <Ways>
           {canStep && (
@@ -57,7 +68,7 @@ export function Answer({
               {step > 0 ? <ArrowUp size={20} aria-hidden /> : <ArrowDown size={20} aria-hidden />}
               {say('whichNextSetRungRung', {
                 which: step > 0 ? say('moveUp') : say('easeBack'),
-                rung: set.rung + step,
+                rung: rung + step,
               })}
             </Button>
           )}
@@ -66,7 +77,7 @@ export function Answer({
           </Button>
         </Ways>
       )}
-      {lacksWord(move.error) ? (
+      {lacksWord(move.error) || lacksWordHere ? (
         <OnWord isPending={move.isPending} onSay={follow} />
       ) : (
         move.error && <Notice>{move.error.message}</Notice>

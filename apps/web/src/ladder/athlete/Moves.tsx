@@ -45,6 +45,7 @@ export function Moves({ moves }: { moves: readonly RungMoveReply[] }): ReactElem
               )}
               {move.reason && <small>“{move.reason}”</small>}
               {move.movedBy && <small>{say('movedBy', { name: move.movedBy })}</small>}
+              {move.onDevice && <small>{say('movedOnDevice')}</small>}
               {move.decision && move.basis === 'overrule' && (
                 <small>
                   {say('ruleSaidHeadline', { headline: headline(move.decision, move.fromRung) })}

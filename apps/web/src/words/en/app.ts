@@ -33,6 +33,11 @@ export const app = {
   refusalsRefusedKeptHere:
     '{refusals, plural, one {# record} other {# records}} refused, kept here',
   allSent: 'all sent',
+  differs:
+    '{athlete} was moved from rung {fromRung} to rung {toRung} by what this device knew. The server, which knows every set, says: {headline} The move stands until you change it.',
+  somebody: 'Somebody',
+  openLadder: 'See the ladder',
+  seen: 'Seen',
   refusalsCouldNotStoredServerWhich:
     '{refusals, plural, one {# record} other {# records}} could not be stored by the server and {which} kept on this device. The server says: {newest}',
   clubChangeIt: '{club}: to the clubs',

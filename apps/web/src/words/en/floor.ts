@@ -25,6 +25,8 @@ export const floor = {
   takeOffGateway: 'Take {gateway} off',
   takeOff: 'Take off',
   linkedSizeDevices: 'Linked: {size} devices.',
+  decidedHere:
+    'Said by this device, from the sets it knows of. The server decides anew once it answers, and says where it differs.',
   whatComesNextSaidSoonSet: 'What comes next is said as soon as the set has reached the server.',
   moveUp: 'Move up',
   easeBack: 'Ease back',

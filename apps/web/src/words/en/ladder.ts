@@ -91,6 +91,7 @@ export const ladder = {
   noSetThisRungYetAsked: 'No set on this rung yet that asked what it asks now.',
   metMovedat: 'met {movedAt}',
   movedBy: 'by {name}',
+  movedOnDevice: 'on a device without a network, by the sets it knew of',
   athleteLadder: '{athlete} · Ladder',
   ladderPatternAthleteStandsRungRung: 'The ladder of {pattern}; {athlete} stands on rung {rung}',
   speedComplexityTurn: 'Speed and complexity in turn',
