@@ -89,6 +89,43 @@ test('after one visit every place opens without a network; a set that is run the
   await expect(page.getByRole('link', { name: 'Tam Okell', exact: true })).toBeVisible();
 });
 
+test('without a network a set is answered by what this device knows, a move waits for it, and the server says where it differs', async ({
+  page,
+  untouched,
+}) => {
+  test.slow();
+  await page.addInitScript(hurry, 4);
+  await visitOnce(page);
+  await untouched.stop();
+  await page.goto('/');
+  const coach = new Coach(page);
+  await coach.goToFloor('Juno Marlock', { timedBy: 'The simulated athlete', reps: 8 });
+  await coach.start();
+  await coach.finished(8);
+  await expect(page.getByText('Said by this device, from the sets it knows of.')).toBeVisible();
+  await expectSound(page);
+
+  // Whatever it says, the coach may see it otherwise; the next set is on that rung.
+  await page.goto('/ladder');
+  await page
+    .getByRole('link', { name: /Juno Marlock/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Decide otherwise' }).click();
+  await page.getByRole('textbox', { name: /^Reason/ }).fill('Calm feet all week.');
+  await page.getByRole('button', { name: /^(Put|Keep) on rung/ }).click();
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await expect(page.getByText('on a device without a network')).toBeVisible();
+  await expect(page.getByText(/not sent yet, kept here/)).toBeVisible();
+
+  await untouched.restart();
+  await expect(page.getByRole('link', { name: 'all sent' })).toBeVisible({ timeout: 30_000 });
+  const moves = await untouched.read<{ on_device: boolean; reason: string }>(
+    'select on_device, reason from rung_move order by seq desc limit 1',
+  );
+  expect(moves).toEqual([{ on_device: true, reason: 'Calm feet all week.' }]);
+});
+
 test('a device that is ended gives up what it had put aside', async ({
   page,
   untouched,
