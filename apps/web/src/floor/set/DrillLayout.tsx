@@ -14,14 +14,25 @@ export const Screen = styled.main`
   padding: 18px 26px;
   background: ${colour('paper')};
   color: ${colour('ink')};
+  /* A set that stands still says more than a cue does: what it says takes the room it needs. */
+  &[data-still] {
+    overflow: auto;
+    grid-template-rows: auto minmax(min-content, 1fr) auto;
+  }
   @media (max-width: ${MIDDLE}) {
     grid-template-columns: 1fr;
     grid-template-rows: auto minmax(0, 1.2fr) minmax(0, 1fr) auto;
     grid-template-areas: 'head' 'cue' 'side' 'foot';
+    &[data-still] {
+      grid-template-rows: auto minmax(min-content, 1.2fr) minmax(0, 1fr) auto;
+    }
   }
   @media (max-width: ${NARROW}) {
     padding: 10px 14px;
     grid-template-rows: auto minmax(0, 1fr) auto auto;
+    &[data-still] {
+      grid-template-rows: auto minmax(min-content, 1fr) min-content auto;
+    }
   }
   @media ${LOW} {
     gap: 0 14px;
@@ -32,6 +43,7 @@ export const Screen = styled.main`
     grid-template-areas: 'head head' 'cue foot';
     &[data-still] {
       grid-template-columns: minmax(0, 1fr);
+      grid-template-rows: auto minmax(min-content, 1fr);
       grid-template-areas: 'head' 'cue';
     }
   }
