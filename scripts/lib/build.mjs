@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { DATA, ROOT } from './paths.mjs';
+import { DATA, PACKAGED, ROOT } from './paths.mjs';
 import { Refusal, say } from './say.mjs';
 
 const NOT_SOURCE = new Set(['node_modules', 'dist', 'dist-test', 'dist-types', 'results', 'test']);
@@ -30,8 +30,9 @@ function fingerprint() {
   return hash.digest('hex');
 }
 
-/** Builds server and web, unless nothing has changed since the last build. */
+/** Builds server and web, unless nothing has changed since the last build, or they came built. */
 export function ensureBuilt() {
+  if (existsSync(PACKAGED)) return;
   const stamp = join(DATA, 'built');
   const now = fingerprint();
   const isBuilt = BUILT.every((file) => existsSync(join(ROOT, file)));

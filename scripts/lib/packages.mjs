@@ -57,12 +57,19 @@ export function ensureDebianPackages(names) {
   }
 }
 
+/** Says of which lock file the packages beside it are. */
+export const LOCK_STAMP = 'node_modules/.orthokin-lock';
+
+/** @param {string} root */
+export const lockOf = (root) =>
+  createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
+
 /** Installs the npm packages of the lock file, unless they are there already. */
 export function ensureNpmPackages() {
-  const stamp = join(ROOT, 'node_modules/.orthokin-lock');
-  const wanted = createHash('sha256')
-    .update(readFileSync(join(ROOT, 'package-lock.json')))
-    .digest('hex');
+  const stamp = join(ROOT, LOCK_STAMP);
+  const wanted = lockOf(ROOT);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
   say('Installing npm packages');
   const { status } = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {

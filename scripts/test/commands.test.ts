@@ -127,6 +127,8 @@ describe('every command in README and docs', () => {
     'npm run truth': 'run truth -- --help',
     'npm run truth -- --help': 'run truth -- --help',
     'npm run siege -- --help': 'run siege -- --help',
+    'npm run cluster': 'run cluster -- --help',
+    'npm run package': 'run package -- --help',
     'npm run schema': 'run schema',
     'npm run bench:files -- ADDRESS': 'run bench:files -- --help',
     'npm run bench:pages -- ADDRESS': 'run bench:pages -- --help',

@@ -12,7 +12,7 @@ import type { RecordedRep } from '@orthokin/core/timing';
 import { bare } from './patterns.js';
 
 const [layout = 'star'] = LAYOUTS;
-const plain = bare(layout as (typeof LAYOUTS)[number], 3);
+const plain = bare(layout, 3);
 const letters = plain.targets.map(({ letter }) => letter);
 const pattern: Pattern = {
   ...plain,
