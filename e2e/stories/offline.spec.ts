@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import type { PersonReply } from '@orthokin/contract';
 import { DEMO_CLUB_ID } from '@orthokin/core/people';
 import { makeOwner, PASSWORD } from './support/accounts.js';
 import { DEMO_CLUB } from './support/club.js';
@@ -124,6 +125,75 @@ test('without a network a set is answered by what this device knows, a move wait
     'select on_device, reason from rung_move order by seq desc limit 1',
   );
   expect(moves).toEqual([{ on_device: true, reason: 'Calm feet all week.' }]);
+});
+
+test('what two people changed at once is kept from both; whoever comes second sees both and chooses', async ({
+  page,
+  context,
+  untouched,
+}) => {
+  test.slow();
+  await visitOnce(page);
+  const goalOf = async () => {
+    const people = (await (
+      await page.request.get(`${DEMO_CLUB}/athletes`)
+    ).json()) as PersonReply[];
+    return people.find(({ name }) => name === 'Cass Ondry')?.goal;
+  };
+  const change = async (at: Page, goal: string) => {
+    await at.goto('/people');
+    await at.getByRole('link', { name: 'Change Cass Ondry' }).click();
+    await at.getByRole('textbox', { name: 'Goal, in their own words' }).fill(goal);
+  };
+  const both = page.getByRole('region', { name: /^Somebody else has changed/ });
+
+  // Both at their desks.
+  const other = await context.newPage();
+  await change(other, 'Home sooner.');
+  await change(page, 'Quieter feet.');
+  await other.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect.poll(goalOf).toBe('Home sooner.');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(both.getByRole('row', { name: /Quieter feet\. Home sooner\./ })).toBeVisible();
+  expect(await goalOf()).toBe('Home sooner.');
+  await expectSound(page);
+  await both.getByRole('button', { name: 'Keep yours' }).click();
+  await expect.poll(goalOf).toBe('Quieter feet.');
+
+  // One of them without a network: the change comes back to whoever made it.
+  await untouched.stop();
+  await change(page, 'Eyes up.');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText(/not sent yet, kept here/)).toBeVisible();
+  await untouched.run(`update athlete set goal = 'Softer split.', revision = revision + 1`);
+  await untouched.restart();
+  const told = page.getByText(/What this device changed of Cass Ondry was changed elsewhere/);
+  await expect(told).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('link', { name: 'Look at both' }).click();
+  await expect(both.getByRole('row', { name: /Eyes up\. Softer split\./ })).toBeVisible();
+  await both.getByRole('button', { name: 'Keep it as it is now' }).click();
+  await expect(told).toBeHidden();
+  expect(await goalOf()).toBe('Softer split.');
+
+  // A session, planned on two screens.
+  await page.goto('/plan');
+  await page.getByRole('button', { name: 'A squad at two stations' }).click();
+  await page.waitForURL(/\/plan\/[0-9a-f-]{36}$/, { timeout: 15_000 });
+  const saved = (at: Page) => at.getByRole('status').filter({ hasText: /^saved$/ });
+  await expect(saved(page)).toBeVisible();
+  await other.goto(page.url());
+  const minutes = (at: Page) => at.getByRole('textbox', { name: 'Time there is, min' });
+  await minutes(other).fill('80');
+  await minutes(other).press('Tab');
+  await expect(saved(other)).toBeVisible();
+  await minutes(page).fill('95');
+  await minutes(page).press('Tab');
+  await expect(both.getByRole('row', { name: /95 min 80 min/ })).toBeVisible();
+  await both.getByRole('button', { name: 'Keep yours' }).click();
+  await expect(both).toBeHidden();
+  await expect(saved(page)).toBeVisible();
+  await other.reload();
+  await expect(minutes(other)).toHaveValue('95');
 });
 
 test('a device that is ended gives up what it had put aside', async ({

@@ -83,6 +83,7 @@ describe('what is watched', () => {
     const {
       id,
       archived: _,
+      changes: __,
       ...person
     } = people.find((one) => one.id === athlete.id) ?? ({} as PersonReply);
     const changed = await server.put(server.club(`athletes/${id}`), { ...person, called: 'Os' });

@@ -202,3 +202,27 @@ test('the demo club that was thrown away comes back as new, once, however often 
   expect(names).toHaveLength(8);
   expect(names).toContain('Juno Marlock');
 }, 60_000);
+
+test('whoever changes somebody without knowing of another change is told; nothing is laid over it', async () => {
+  const { id, archived: _, changes, ...known } = await add();
+  const goalNow = async () => (await people()).find((each) => each.id === id)?.goal;
+  const path = server.club(`athletes/${id}`);
+  const follows = { ...known, revision: changes + 1 };
+  const first = { ...follows, goal: 'Home sooner, every time.' };
+  expect((await server.put(path, first).expect(200)).body).toMatchObject({ changes: changes + 1 });
+  // Sent again it is no change.
+  expect((await server.put(path, first).expect(200)).body).toMatchObject({ changes: changes + 1 });
+  const { body } = await server.put(path, { ...follows, goal: 'Quieter feet.' }).expect(409);
+  expect(body).toMatchObject({ problems: [{ field: 'revision', given: String(changes + 1) }] });
+  expect(await goalNow()).toBe('Home sooner, every time.');
+  const theirs = { ...known, goal: 'Quieter feet.', revision: changes + 2 };
+  await server.put(path, theirs).expect(200);
+  // Two at once: one of them follows on nothing that is still so.
+  const both = await Promise.all(
+    ['One.', 'Two.'].map((goal) => server.put(path, { ...known, goal, revision: changes + 3 })),
+  );
+  expect(both.map(({ status }) => status).sort()).toEqual([200, 409]);
+  // What is watched, or worked on, is a change as well.
+  await server.put(`${path}/watched`, { watched: ['lean'] }).expect(200);
+  await server.put(path, { ...known, goal: 'Three.', revision: changes + 4 }).expect(409);
+});

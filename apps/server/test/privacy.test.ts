@@ -40,7 +40,7 @@ const personNamed = async (name: string) => {
   if (!person) throw new Error(`${name} is not there.`);
   return person;
 };
-const bodyOf = ({ id: _, archived: __, ...body }: PersonReply): AthleteBody => body;
+const bodyOf = ({ id: _, archived: __, changes: ___, ...body }: PersonReply): AthleteBody => body;
 
 async function sayPrivately(athleteId: string): Promise<void> {
   const now = new Date().toISOString();

@@ -15,20 +15,33 @@ const left = (from: number): void => {
 afterEach(() => localStorage.clear());
 
 test('a plan nobody changed here is as the server has it', () => {
-  expect(asLeft(PLAN)).toEqual(plannedOf(PLAN));
-  expect(asLeft(PLAN)).not.toHaveProperty('revision');
+  expect(asLeft(PLAN)).toEqual({ planned: plannedOf(PLAN), revision: 4 });
+  expect(asLeft(PLAN).planned).not.toHaveProperty('revision');
 });
 
 test('what was not sent yet is gone on with, also while a change before it is on its way', () => {
-  left(4);
-  expect(asLeft(PLAN).name).toBe('Changed here');
-  left(5);
-  expect(asLeft(PLAN).name).toBe('Changed here');
-  // That change has arrived.
-  expect(asLeft({ ...PLAN, revision: 5 }).name).toBe('Changed here');
+  for (const [from, revision] of [
+    [4, 4],
+    [5, 4],
+    // That change has arrived.
+    [5, 5],
+  ] as const) {
+    left(from);
+    const { planned, revision: of } = asLeft({ ...PLAN, revision });
+    expect(planned.name).toBe('Changed here');
+    expect(of).toBe(revision);
+  }
 });
 
-test('a draft of a plan that was changed since is not laid over it', () => {
+test('a draft of a plan that was changed since is not lost: it is a change of what it was made from', () => {
   left(3);
-  expect(asLeft(PLAN).name).toBe('Thursday');
+  expect(asLeft(PLAN)).toEqual({
+    planned: { ...plannedOf(PLAN), name: 'Changed here' },
+    revision: 3,
+  });
+});
+
+test('a draft that arrived without anybody here hearing of it is none any more', () => {
+  remember(draftName(PLAN.id), { planned: plannedOf(PLAN), from: 3 } satisfies Draft);
+  expect(asLeft(PLAN)).toEqual({ planned: plannedOf(PLAN), revision: 4 });
 });

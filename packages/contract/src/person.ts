@@ -17,6 +17,7 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
+  IsInt,
   IsNumber,
   IsOptional,
   IsString,
@@ -102,6 +103,9 @@ export class AboutAthlete {
   goal?: string | null;
 }
 
+/** More often than this nobody is changed. */
+const MOST_REVISIONS = 1_000_000;
+
 /** An athlete as they are added, or changed: all of it, each time. */
 export class AthleteBody extends AboutAthlete {
   @IsString()
@@ -125,6 +129,16 @@ export class AthleteBody extends AboutAthlete {
   /** The pattern they work on; what else they run changes it no more than a look at it would. */
   @IsUUID()
   patternId: string;
+
+  /**
+   * One more than that of the athlete it was changed from: refused where somebody else has changed them
+   * meanwhile. What says none is stored whatever was.
+   */
+  @IsOptional()
+  @IsInt()
+  @Min(1)
+  @Max(MOST_REVISIONS)
+  revision?: number | null;
 }
 
 /** What an athlete works on from now on. */
@@ -169,4 +183,8 @@ export class PersonReply extends AthleteBody {
   /** Put away: in no list of who trains, with all they have done kept. */
   @IsBoolean()
   archived: boolean;
+
+  /** How often they were changed, that they were added too. */
+  @IsInt()
+  changes: number;
 }

@@ -22,6 +22,7 @@ import { Migration20261215Passkeys } from './20261215-passkeys.js';
 import { Migration20261216SelfChecks } from './20261216-self-checks.js';
 import { Migration20261217JoinedScreens } from './20261217-joined-screens.js';
 import { Migration20261218OnDevice } from './20261218-on-device.js';
+import { Migration20261219AthleteRevisions } from './20261219-athlete-revisions.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -49,4 +50,5 @@ export const MIGRATIONS = [
   { name: '20261216-self-checks', class: Migration20261216SelfChecks },
   { name: '20261217-joined-screens', class: Migration20261217JoinedScreens },
   { name: '20261218-on-device', class: Migration20261218OnDevice },
+  { name: '20261219-athlete-revisions', class: Migration20261219AthleteRevisions },
 ];

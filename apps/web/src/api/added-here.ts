@@ -40,7 +40,7 @@ export async function showAddedHere(
 ): Promise<void> {
   const person: PersonReply = {
     ...body,
-    ...{ id: athleteId, archived: false },
+    ...{ id: athleteId, archived: false, changes: body.revision ?? 1 },
     ageBand: body.bornOn ? ageBandOn(body.bornOn, localDay(new Date())) : body.ageBand,
   };
   const people = await amendKept(pathOf(ROUTES.people, { clubId }), person, ({ id }) => id);

@@ -20,6 +20,10 @@ export class Refused extends Error {
 export const lacksWord = (error: Error | null): boolean =>
   error instanceof Refused && error.problems.some(({ field }) => field === 'reason');
 
+/** Whether something was refused because somebody else has changed the same thing meanwhile. */
+export const isOvertaken = (error: unknown): boolean =>
+  error instanceof Refused && error.problems.some(({ field }) => field === 'revision');
+
 /** What the address names is not in this club, or no such thing can be. */
 export class NotThere extends Refused {}
 

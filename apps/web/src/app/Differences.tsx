@@ -7,6 +7,7 @@ import {
   onDifferences,
   type Difference,
 } from '../device/differences.js';
+import { onOvertaken, overtakenAthletes } from '../device/overtaken.js';
 import { Button, ButtonLink } from '../parts/Button.js';
 import { Notice } from '../parts/Notice.js';
 import { PageEdge } from '../parts/Text.js';
@@ -15,14 +16,23 @@ import { headline } from '../words/decision.js';
 
 type Told = Difference<DecisionReply>;
 
-/** Moves that this device made alone and of which the server, which knows more, says otherwise. */
+/** What was done on this device alone, and what others have done or the server knows besides. */
 export function Differences(): ReactElement {
   const all = useSyncExternalStore(onDifferences, differences) as readonly Told[];
+  const overtaken = useSyncExternalStore(onOvertaken, overtakenAthletes);
   const squad = useSquad();
   const nameOf = (athleteId: string): string =>
     squad.data?.find(({ athlete }) => athlete.id === athleteId)?.athlete.name ?? say('somebody');
   return (
     <PageEdge as="div" style={{ paddingBottom: 0 }}>
+      {overtaken.map((athleteId) => (
+        <Notice
+          key={athleteId}
+          action={<ButtonLink to={`/people/${athleteId}/details`}>{say('lookAtBoth')}</ButtonLink>}
+        >
+          {say('overtakenAthlete', { athlete: nameOf(athleteId) })}
+        </Notice>
+      ))}
       {all.map(({ moveId, athleteId, patternId, fromRung, toRung, decision }) => (
         <Notice
           key={moveId}

@@ -16,6 +16,7 @@ import { ChosenClub, ClubContext, useClubs } from '../api/club.js';
 import { useMe, WhoContext } from '../api/me.js';
 import { useOutbox, useSending } from '../device/outbox-context.js';
 import { differences, onDifferences } from '../device/differences.js';
+import { onOvertaken, overtakenAthletes } from '../device/overtaken.js';
 import { isIn } from '../device/who.js';
 import { useRemembered } from '../device/useRemembered.js';
 import { onServerClock, serverAheadMs } from '../device/server-clock.js';
@@ -244,7 +245,9 @@ export function Frame(): ReactElement {
     // What is remembered is kept the same way whenever it is.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [navigate]);
-  const differ = useSyncExternalStore(onDifferences, differences).length > 0;
+  const differing = useSyncExternalStore(onDifferences, differences);
+  const overtaken = useSyncExternalStore(onOvertaken, overtakenAthletes);
+  const differ = differing.length + overtaken.length > 0;
   const { pathname } = useLocation();
   const signedIn = me.data?.signedIn ?? null;
   useWhoRecords(me.data);

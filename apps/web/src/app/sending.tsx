@@ -1,9 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, type ReactElement, type ReactNode } from 'react';
 import type { RungMoveBody, RungMoveReply } from '@orthokin/contract';
-import { Refused, send } from '../api/client.js';
+import { isOvertaken, Refused, send } from '../api/client.js';
 import { OutboxContext } from '../device/outbox-context.js';
 import { noteDifference } from '../device/differences.js';
+import { noteOvertaken } from '../device/overtaken.js';
 import { prune } from '../device/drill-log.js';
 import { Outbox, type Delivery } from '../device/outbox.js';
 import type { Outgoing } from '../device/store.js';
@@ -31,6 +32,10 @@ async function deliver({ subject, method, path, body }: Outgoing): Promise<Deliv
     return 'taken';
   } catch (error) {
     if (!(error instanceof Refused)) return 'unheard';
+    if (subject.startsWith('athlete:') && isOvertaken(error)) {
+      noteOvertaken(subject.slice('athlete:'.length), body);
+      return 'taken';
+    }
     if (!LATER.has(error.status)) return { refused: error.message };
     if (error.status !== 500) return 'unheard';
     const failed = (failures.get(path) ?? 0) + 1;

@@ -14,6 +14,9 @@ import { SelectField } from '../parts/form/SelectField.js';
 import { Failed, Notice } from '../parts/Notice.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
 import { ERASURE_OPTIONS, say } from '../words/people.js';
+import { isOvertaken } from '../api/client.js';
+import { overtakenOf, overtakenSettled } from '../device/overtaken.js';
+import { OvertakenPerson } from './OvertakenPerson.js';
 import { bodyOf } from './person-body.js';
 import { PersonForm } from './PersonForm.js';
 
@@ -95,13 +98,22 @@ function Editing({
 }): ReactElement {
   const { unit } = useClub();
   const navigate = useNavigate();
-  const [body, setBody] = useState(from);
+  const [late] = useState(() => (known ? (overtakenOf(known.id) as AthleteBody | null) : null));
+  const [body, setBody] = useState(late ?? from);
   // Kept for as long as the page: sent again after the network was gone it is the same person.
   const [athleteId] = useState(() => known?.id ?? v7());
   const save = useSaveAthlete();
   const name = body.name.trim();
-  const send = (then: string) =>
-    save.mutate({ athleteId, body: { ...body, name } }, { onSuccess: () => void navigate(then) });
+  const isAside = known !== null && (isOvertaken(save.error) || late !== null);
+  const leave = (then: string) => {
+    overtakenSettled(athleteId);
+    void navigate(then);
+  };
+  const send = (then: string, revision = body.revision) =>
+    save.mutate(
+      { athleteId, body: { ...body, name, ...(revision != null && { revision }) } },
+      { onSuccess: () => leave(then) },
+    );
   return (
     <Page name={known?.name ?? say('newAthlete')}>
       <Narrow>
@@ -111,8 +123,17 @@ function Editing({
           </Link>
         </Quiet>
         <Headline style={{ margin: '4px 0 18px' }}>{known?.name ?? say('newAthlete')}</Headline>
+        {isAside && (
+          <OvertakenPerson
+            mine={{ ...body, name }}
+            {...{ athleteId, patterns, unit }}
+            isPending={save.isPending}
+            onMine={(revision) => send(`/people/${athleteId}`, revision)}
+            onTheirs={() => leave(`/people/${athleteId}`)}
+          />
+        )}
         <PersonForm body={body} patterns={patterns} unit={unit} onChange={setBody} />
-        {save.error && <Notice>{save.error.message}</Notice>}
+        {save.error && !isAside && <Notice>{save.error.message}</Notice>}
         <Ways>
           <Button
             weight="main"

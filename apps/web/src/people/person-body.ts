@@ -1,4 +1,7 @@
 import type { AthleteBody, PersonReply } from '@orthokin/contract';
 
 /** What is known of somebody, to be changed and sent back. */
-export const bodyOf = ({ id: _, archived: __, ...body }: PersonReply): AthleteBody => body;
+export const bodyOf = ({ id: _, archived: __, changes, ...body }: PersonReply): AthleteBody => ({
+  ...body,
+  revision: changes + 1,
+});

@@ -39,6 +39,9 @@ import { Hour } from './Hour.js';
 import { LastTime } from './LastTime.js';
 import { OnPlan } from './OnPlan.js';
 import { useNames } from './useNames.js';
+import { forget } from '../device/preferences.js';
+import { Overtaken } from './Overtaken.js';
+import { draftName } from './planned.js';
 import { usePlanning } from './usePlanning.js';
 import { WhatToBring } from './WhatToBring.js';
 import { WhoComes } from './WhoComes.js';
@@ -76,7 +79,10 @@ export function PlanPage(): ReactElement {
         <Planner
           key={`${plan.id} ${readings}`}
           plan={plan}
-          onReadAnew={() => void again().then(() => setReadings(readings + 1))}
+          onReadAnew={() => {
+            forget(draftName(plan.id));
+            void again().then(() => setReadings(readings + 1));
+          }}
         />
       )}
     </OnPlan>
@@ -84,7 +90,8 @@ export function PlanPage(): ReactElement {
 }
 
 function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void }): ReactElement {
-  const { present, edit, undo, redo, canUndo, canRedo, isSaved, error } = usePlanning(plan);
+  const { present, edit, undo, redo, canUndo, canRedo, ...saving } = usePlanning(plan);
+  const { isSaved, error, isOvertaken, keepMine } = saving;
   const { blocks, athleteIds, minutes, startsAt } = present;
   const nameOf = useNames();
   const [chosenId, setChosenId] = useState<string | null>(null);
@@ -160,10 +167,14 @@ function Planner({ plan, onReadAnew }: { plan: PlanReply; onReadAnew: () => void
           )}
         </span>
       </Head>
-      {error && !isSaved && (
-        <Notice action={<Button onPress={onReadAnew}>{say('readAnew')}</Button>}>
-          {say('notSaved', { why: error.message })}
-        </Notice>
+      {isOvertaken ? (
+        <Overtaken
+          planId={plan.id}
+          {...{ mine: present, nameOf, keepMine }}
+          keepTheirs={onReadAnew}
+        />
+      ) : (
+        error && !isSaved && <Notice>{say('notSaved', { why: error.message })}</Notice>
       )}
       {blocks.length > 0 && (
         <Hour

@@ -20,11 +20,23 @@ export const plannedOf = (plan: PlanReply): Planned => {
   return { name, day, startsAt, minutes, athleteIds, blocks, programmeId };
 };
 
+/** How a session is edited from here: as it was left, on top of which revision. */
+export interface Left {
+  readonly planned: Planned;
+  readonly revision: number;
+}
+
 /**
  * A plan as it was left on this device: with what the server has not answered yet, else as it has it. A
- * draft made from an older revision is not taken up: it was saved, or somebody else has changed the plan.
+ * draft made from an older revision is still somebody's work: it is sent as the change of that one, and
+ * where somebody else has changed the plan meanwhile both are shown.
  */
-export function asLeft(plan: PlanReply): Planned {
+export function asLeft(plan: PlanReply): Left {
+  const { revision } = plan;
+  const stored = plannedOf(plan);
   const draft = remembered<Draft | null>(draftName(plan.id), null);
-  return draft && draft.from >= plan.revision ? draft.planned : plannedOf(plan);
+  // One that arrived, though nobody here heard of it, is no change any more.
+  return draft && JSON.stringify(draft.planned) !== JSON.stringify(stored)
+    ? { planned: draft.planned, revision: Math.min(draft.from, revision) }
+    : { planned: stored, revision };
 }

@@ -1,6 +1,10 @@
-import type { Side, ColourVision } from '@orthokin/core/floor';
+import type { AthleteBody } from '@orthokin/contract';
+import { lengthWords, type ColourVision, type LengthUnit, type Side } from '@orthokin/core/floor';
+import type { FaultWords } from '@orthokin/core/timing';
 import type { RosterField } from '@orthokin/core/formats';
 import { people as en } from './en/people.js';
+import { dateWords, listWords } from './format.js';
+import { faultWords } from './fault.js';
 import { speaker } from './say.js';
 
 /** What is said of people and of whole clubs. */
@@ -40,3 +44,51 @@ export const ERASURE_OPTIONS = [
   ['removed', say('eraseRemoved')],
   ['nameless', say('eraseNameless')],
 ] as const;
+
+/** What of an athlete two people have said otherwise, each in words. */
+export function otherwiseKnown(
+  mine: AthleteBody,
+  theirs: AthleteBody,
+  {
+    patterns,
+    unit,
+    faults,
+  }: {
+    readonly patterns: ReadonlyMap<string, string>;
+    readonly unit: LengthUnit;
+    /** As the club calls them. */
+    readonly faults: readonly FaultWords[];
+  },
+): { readonly what: string; readonly mine: string; readonly theirs: string }[] {
+  const length = (metres: number | null | undefined) =>
+    metres == null ? say('notKnown') : lengthWords(metres, unit);
+  const words = (said: string | null | undefined) => said || say('notKnown');
+  const readings: readonly (readonly [what: string, read: (body: AthleteBody) => string])[] = [
+    [say('name'), ({ name }) => name],
+    [say('called'), ({ called }) => words(called)],
+    [say('hand'), ({ hand }) => SIDE_WORDS[hand]],
+    [say('foot'), ({ foot }) => (foot ? SIDE_WORDS[foot] : say('notKnown'))],
+    [say('ageBand'), ({ ageBand }) => ageBand],
+    [say('bornOn'), ({ bornOn }) => (bornOn ? dateWords(bornOn) : say('notKnown'))],
+    [say('colourVision'), ({ colourVision }) => COLOUR_WORDS[colourVision]],
+    [say('pattern'), ({ patternId }) => patterns.get(patternId) ?? say('notKnown')],
+    [say('height'), ({ heightM }) => length(heightM)],
+    [say('shoulder'), ({ shoulderM }) => length(shoulderM)],
+    [say('hip'), ({ hipM }) => length(hipM)],
+    [say('reach'), ({ reachM }) => length(reachM)],
+    [say('sports'), ({ sports }) => words(sports)],
+    [say('goal'), ({ goal }) => words(goal)],
+    [say('note'), ({ note }) => words(note)],
+    [
+      say('fieldWatched'),
+      ({ watched }) => listWords((watched ?? []).map((fault) => faultWords(fault, faults).name)),
+    ],
+    [
+      say('fieldEmergency'),
+      ({ emergency }) => (emergency ? Object.values(emergency).filter(Boolean).join(', ') : ''),
+    ],
+  ];
+  return readings
+    .map(([what, read]) => ({ what, mine: read(mine), theirs: read(theirs) }))
+    .filter((row) => row.mine !== row.theirs);
+}

@@ -10,7 +10,7 @@ import type {
   Trained,
 } from '@orthokin/core/plan';
 import type { Fault } from '@orthokin/core/timing';
-import { capital, commaList, listWords } from './format.js';
+import { capital, commaList, dateWords, listWords } from './format.js';
 import { plan as en } from './en/plan.js';
 import { speaker } from './say.js';
 
@@ -177,4 +177,42 @@ export function findingWords(
     case 'too long':
       return say('tooLong', { minutes: minutesOf(finding.overS) });
   }
+}
+
+/** As much of a session as two people may have planned otherwise. */
+interface Planned {
+  readonly name: string;
+  readonly day: string;
+  readonly startsAt: string;
+  readonly minutes: number;
+  readonly athleteIds: readonly string[];
+  readonly blocks: readonly Block[];
+}
+
+/** What of a session two people have planned otherwise, each in words. */
+export function otherwisePlanned(
+  mine: Planned,
+  theirs: Planned,
+  nameOf: (athleteId: string) => string,
+): { readonly what: string; readonly mine: string; readonly theirs: string }[] {
+  const blockWords = (block: Block): string =>
+    `${blockName(block)}, ${say('minute', { n: block.minutes })}`;
+  const readings: readonly (readonly [what: string, read: (planned: Planned) => string])[] = [
+    [say('theName'), ({ name }) => name],
+    [say('theDay'), ({ day }) => dateWords(day)],
+    [say('theStart'), ({ startsAt }) => startsAt],
+    [say('theMinutes'), ({ minutes }) => say('minute', { n: minutes })],
+    [say('theAthletes'), ({ athleteIds }) => listWords(athleteIds.map(nameOf)) || say('nobodyYet')],
+    [say('theBlocks'), ({ blocks }) => blocks.map(blockWords).join(' · ') || say('noneYet')],
+  ];
+  const rows = readings
+    .map(([what, read]) => ({ what, mine: read(mine), theirs: read(theirs) }))
+    .filter((row) => row.mine !== row.theirs);
+  // What is inside a block has no words as short as these.
+  const inside = {
+    what: say('theBlocks'),
+    mine: say('changedInside'),
+    theirs: say('othersInside'),
+  };
+  return rows.length > 0 ? rows : [inside];
 }

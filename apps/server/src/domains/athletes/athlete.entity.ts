@@ -1,4 +1,4 @@
-import { Entity, Property } from '@mikro-orm/core';
+import { Entity, Property, type Opt } from '@mikro-orm/core';
 import type { ColourVision, Side } from '@orthokin/core/floor';
 import type { AgeBand } from '@orthokin/core/people';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
@@ -71,6 +71,10 @@ export class Athlete extends ClubOwned {
   /** Put away: in no list of who trains. */
   @Property({ type: 'datetime', nullable: true })
   archivedAt!: Date | null;
+
+  /** Counts what is changed of them. */
+  @Property({ type: 'integer' })
+  revision: number & Opt = 1;
 
   /** What a simulated stand-in for this athlete plays with; `null` for a typical one. */
   @Property({ type: 'json', nullable: true })

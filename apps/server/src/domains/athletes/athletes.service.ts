@@ -1,4 +1,5 @@
-import { EntityManager } from '@mikro-orm/postgresql';
+import { isDeepStrictEqual } from 'node:util';
+import { EntityManager, LockMode, raw } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type {
   AthleteBody,
@@ -9,7 +10,8 @@ import type {
   WorksOnBody,
 } from '@orthokin/contract';
 import { ageBandOn, type AgeBand } from '@orthokin/core/people';
-import { accepted, unknown } from '../../platform/http/refusals.js';
+import { accepted, conflict, unknown } from '../../platform/http/refusals.js';
+import { plain } from '../../platform/storage/plain.js';
 import { wrong } from '@orthokin/core/result';
 import { Changes } from '../changes.js';
 import { Club } from '../clubs/club.entity.js';
@@ -58,13 +60,30 @@ export class AthletesService {
     return athlete;
   }
 
-  /** Adds an athlete, or changes what is known of one: what was said last stands. */
+  /**
+   * Adds an athlete, or changes what is known of one; refused where somebody else has changed them since.
+   * The same again is no change.
+   */
   async save(clubId: string, id: string, body: AthleteBody): Promise<PersonReply> {
     await this.checkAll(clubId, [body], () => '');
+    const said = allOf(body);
     await this.em.transactional(async (em) => {
+      const now = await em.findOne(
+        Athlete,
+        { clubId, id },
+        { lockMode: LockMode.PESSIMISTIC_WRITE },
+      );
+      if (now && isSaid(now, said)) return;
+      const { revision } = body;
+      if (now && revision != null && revision !== now.revision + 1)
+        throw conflict(
+          'revision',
+          String(revision),
+          `${now.revision + 1}: somebody else has changed ${now.name} meanwhile`,
+        );
       await em.upsert(
         Athlete,
-        { clubId, id, ...allOf(body) },
+        { clubId, id, ...said, revision: (now?.revision ?? 0) + 1 },
         { onConflictFields: ['clubId', 'id'] },
       );
       await this.changes.tell(em, { of: 'sets', clubId, athleteId: id });
@@ -124,7 +143,7 @@ export class AthletesService {
     if (!(await this.em.findOne(PatternRow, { clubId, id: patternId })))
       throw unknown('patternId', patternId, 'a pattern');
     await this.em.transactional(async (em) => {
-      await em.nativeUpdate(Athlete, { clubId, id }, { patternId });
+      await em.nativeUpdate(Athlete, { clubId, id }, { patternId, revision: oneMore() });
       await this.changes.tell(em, { of: 'sets', clubId, athleteId: id });
     });
     return this.person(clubId, id);
@@ -133,7 +152,7 @@ export class AthletesService {
   /** Watches other faults in an athlete from now on. */
   async watch(clubId: string, id: string, { watched }: WatchedBody): Promise<PersonReply> {
     await this.one(clubId, id);
-    await this.em.nativeUpdate(Athlete, { clubId, id }, { watched });
+    await this.em.nativeUpdate(Athlete, { clubId, id }, { watched, revision: oneMore() });
     return this.person(clubId, id);
   }
 
@@ -141,6 +160,9 @@ export class AthletesService {
     return personReply(await this.em.fork().findOneOrFail(Athlete, { clubId, id }));
   }
 }
+
+/** Worked out where it is stored: two at once are two. */
+const oneMore = (): number => raw('revision + 1');
 
 /** What was not said is not known. */
 const allOf = ({
@@ -156,12 +178,19 @@ const allOf = ({
   emergency = null,
   watched,
   note = null,
+  revision: _,
   ...body
 }: AthleteBody) => ({
   ...body,
   ...{ called, bornOn, foot, heightM, shoulderM, hipM, reachM, goal, sports, emergency, note },
   watched: watched ?? [],
 });
+
+/** Whether all that is said of an athlete is what is known already. */
+const isSaid = (athlete: Athlete, said: ReturnType<typeof allOf>): boolean =>
+  Object.entries(said).every(([name, value]) =>
+    isDeepStrictEqual(plain(athlete[name as keyof Athlete]), plain(value)),
+  );
 
 /** The age band as of today: by the date of birth where it is known. */
 export const bandNow = (ageBand: AgeBand, bornOn: string | null): AgeBand =>
@@ -207,4 +236,5 @@ export const personReply = (athlete: Athlete): PersonReply => ({
   ...athleteReply(athlete),
   ...aboutAthlete(athlete),
   archived: athlete.archivedAt !== null,
+  changes: athlete.revision,
 });

@@ -35,6 +35,9 @@ export const app = {
   allSent: 'all sent',
   differs:
     '{athlete} was moved from rung {fromRung} to rung {toRung} by what this device knew. The server, which knows every set, says: {headline} The move stands until you change it.',
+  overtakenAthlete:
+    'What this device changed of {athlete} was changed elsewhere meanwhile. Nothing of either is lost: choose.',
+  lookAtBoth: 'Look at both',
   somebody: 'Somebody',
   openLadder: 'See the ladder',
   seen: 'Seen',

@@ -45,4 +45,8 @@ export const parts = {
   closer: 'Closer',
   farther: 'Farther',
   wholeView: 'The whole view',
+  yours: 'Yours',
+  theirs: 'As it is now',
+  keepYours: 'Keep yours',
+  keepTheirs: 'Keep it as it is now',
 } as const;
