@@ -202,6 +202,7 @@ test('nobody comes as a screen they have heard of', async () => {
 const HOLDER = ['drill', 'session'] as const;
 const SAID_BY: Readonly<Record<LiveMessageName, readonly LiveRole[]>> = {
   here: LIVE_ROLES,
+  direct: LIVE_ROLES,
   'clock?': LIVE_ROLES,
   call: [...HOLDER, 'caller'],
   ask: [...HOLDER, 'panel', 'stations'],

@@ -36,6 +36,7 @@ import { OrNull } from './or-null.js';
 import { LIVE_ROLES, type LiveRole } from './live.js';
 import { frameOf, objectOf, readAs } from './read-frame.js';
 
+export { isHolder, mayTell } from './live.js';
 export {
   AtStation,
   BoardNews,
@@ -284,6 +285,29 @@ export class ClockReading extends ClockQuestion {
   remoteReplied: number;
 }
 
+/** Longer no description of two screens' way to each other is; it must fit into one message. */
+const LONGEST_SDP = 5000;
+
+/** How a screen is reached without the server, as browsers describe it to each other. */
+export class DirectNews {
+  @IsIn(['offer', 'answer'])
+  kind: 'offer' | 'answer';
+
+  @IsString()
+  @MaxLength(LONGEST_SDP)
+  sdp: string;
+}
+
+/** Something told straight from screen to screen: who tells it is known by the way it comes. */
+export class DirectTold {
+  @IsString()
+  @MaxLength(40)
+  type: string;
+
+  @IsObject()
+  body: object;
+}
+
 /** What screens of a room tell each other, by name. */
 export interface LiveMessages {
   /** A screen is there; whoever hears it tells it what it must know. */
@@ -299,6 +323,8 @@ export interface LiveMessages {
   readonly ask: Ask;
   readonly board: BoardNews;
   readonly at: AtStation;
+  /** How two screens find each other for when the server is gone. */
+  readonly direct: DirectNews;
   readonly 'clock?': ClockQuestion;
   readonly clock: ClockReading;
 }
@@ -321,6 +347,7 @@ const READERS: {
   },
   board: readAs(BoardNews),
   at: readAs(AtStation),
+  direct: readAs(DirectNews),
   'clock?': readAs(ClockQuestion),
   clock: readAs(ClockReading),
 };
@@ -388,4 +415,10 @@ export function readLiveNews(text: string): Result<LiveNews> {
   if (!given.ok) return given;
   const frame = frameOf<LiveNews>(NEWS, 'event', given.value);
   return frame ?? wrong('event', given.value['event'], Object.keys(NEWS).join(', '));
+}
+
+/** Reads what was told straight from screen to screen, or says which field is wrong. */
+export function readDirectTold(text: string): Result<DirectTold> {
+  const given = objectOf(text);
+  return given.ok ? readAs(DirectTold)(given.value) : given;
 }

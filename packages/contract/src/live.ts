@@ -34,6 +34,7 @@ export const isHolder = (role: LiveRole): boolean => HOLDERS.includes(role);
 /** What a screen that only knows the code may say, by the name it says it under. */
 const MAY_TELL: Readonly<Record<string, readonly LiveRole[]>> = {
   here: LIVE_ROLES,
+  direct: LIVE_ROLES,
   'clock?': LIVE_ROLES,
   call: ['caller'],
   ask: ['panel', 'stations'],

@@ -64,6 +64,7 @@ const GOOD: Readonly<Record<LiveMessageName, readonly object[]>> = {
     },
   ],
   at: [{ station: 2, room: 'ACDEFH' }],
+  direct: [{ kind: 'offer', sdp: 'v=0' }],
   'clock?': [{ sent: 1.5 }],
   clock: [{ sent: 1.5, remoteReceived: 2, remoteReplied: 3 }],
 };

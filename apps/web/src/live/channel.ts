@@ -4,14 +4,19 @@ import ReconnectingSocket from 'partysocket/ws';
 import { v7 } from 'uuid';
 import type { LiveRole } from '@orthokin/contract';
 import {
+  isHolder,
   isLiveMessage,
+  mayTell,
+  readDirectTold,
   readLiveMessage,
   readLiveNews,
+  type DirectNews,
   type LiveMessageName,
   type LiveMessages,
   type LiveNews,
 } from '@orthokin/contract/live-messages';
 import { ROOM_LENGTH, ROOM_LETTERS } from '@orthokin/contract/room';
+import { canGoDirect, DirectWay } from './direct-way.js';
 
 /** What is told while nobody is connected is of no use later: nothing waits. */
 const RECONNECTING = {
@@ -27,8 +32,20 @@ export const newRoomCode = (): string =>
     .map((byte) => ROOM_LETTERS[byte % ROOM_LETTERS.length])
     .join('');
 
+/**
+ * A server that ends says of one screen after the other that it went; one that stays means it: that
+ * screen was shown the door, or has left.
+ */
+const MEANT_AFTER_MS = 1500;
+
+/** Between two networks there is no way, however often it is looked for. */
+const MOST_TRIES = 3;
+
 export interface ChannelState {
+  /** Whether anybody can be told anything: by the server, or straight. */
   readonly connected: boolean;
+  /** Screens that are reached without the server, and are when it is gone. */
+  readonly direct: ReadonlySet<string>;
   /** Other screens of the room, by their id. */
   readonly others: ReadonlyMap<string, LiveRole>;
 }
@@ -50,7 +67,10 @@ type Hearer = (from: string, role: LiveRole, body: object, pageMs: number) => vo
 export class Channel {
   readonly screen = v7();
   private readonly socket: ReconnectingSocket;
-  private state: ChannelState = { connected: false, others: new Map() };
+  private state: ChannelState = { connected: false, direct: new Set(), others: new Map() };
+  private readonly ways = new Map<string, DirectWay>();
+  private readonly tried = new Map<string, number>();
+  private isServerThere = false;
   private readonly listeners = new Set<() => void>();
   private readonly hearers = new Map<LiveMessageName, Set<Hearer>>();
 
@@ -68,7 +88,8 @@ export class Channel {
     }).toString();
     this.socket = new ReconnectingSocket(url.toString(), [], RECONNECTING);
     this.socket.onopen = () => {
-      this.publish({ connected: true });
+      this.isServerThere = true;
+      this.publish({});
       // Those who are there already do not know of a newcomer's arrival before ours.
       this.tell('here', {});
     };
@@ -76,7 +97,11 @@ export class Channel {
       const news = readLiveNews(data);
       if (news.ok) this.receive(news.value, timeStamp);
     };
-    this.socket.onclose = () => this.publish({ connected: false, others: new Map() });
+    this.socket.onclose = () => {
+      this.isServerThere = false;
+      const { others } = this.state;
+      this.publish({ others: new Map([...others].filter(([id]) => this.ways.get(id)?.isOpen)) });
+    };
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -87,14 +112,24 @@ export class Channel {
   readonly snapshot = (): ChannelState => this.state;
 
   tell<Name extends LiveMessageName>(type: Name, body: LiveMessages[Name], to?: string): void {
-    if (!this.state.connected) return;
+    const direct = [...this.ways].filter(([id, way]) => way.isOpen && (to ?? id) === id);
+    for (const [, way] of direct) way.send(JSON.stringify({ type, body }));
+    if (!this.isServerThere || direct.some(([id]) => id === to)) return;
+    // Whoever is reached straight has heard it: the others are told one by one.
+    const others = [...this.state.others.keys()].filter((id) => !this.ways.get(id)?.isOpen);
+    for (const one of to === undefined && direct.length > 0 ? others : [to])
+      this.tellByServer(type, body, one);
+  }
+
+  private tellByServer(type: LiveMessageName, body: object, to: string | undefined): void {
     const data = { type, body, ...(to !== undefined && { to }) };
     this.socket.send(JSON.stringify({ event: 'tell', data }));
   }
 
   /** Shows another screen the door; only whoever holds the room may. */
   end(screen: string): void {
-    if (this.state.connected) this.socket.send(JSON.stringify({ event: 'end', data: { screen } }));
+    this.ways.get(screen)?.close();
+    if (this.isServerThere) this.socket.send(JSON.stringify({ event: 'end', data: { screen } }));
   }
 
   /**
@@ -113,26 +148,84 @@ export class Channel {
 
   leave(): void {
     this.socket.close();
+    for (const way of this.ways.values()) way.close();
   }
 
   private receive(news: LiveNews, pageMs: number): void {
-    if (news.event === 'refused') return;
+    if (news.event === 'refused') {
+      // Who is not let in at the server is not let in by a way past it.
+      if (news.field !== 'type') for (const way of this.ways.values()) way.close();
+      return;
+    }
     const { from, role } = news;
     if (news.event === 'went') {
       const others = new Map(this.state.others);
       others.delete(from);
       this.publish({ others });
+      setTimeout(() => {
+        if (this.isServerThere && !this.state.others.has(from)) this.ways.get(from)?.close();
+      }, MEANT_AFTER_MS);
       return;
     }
     if (!this.state.others.has(from))
       this.publish({ others: new Map(this.state.others).set(from, role) });
-    if (news.event !== 'told') this.tell('here', {}, from);
+    if (isHolder(this.role) && !isHolder(role)) this.reach(from, role);
+    if (news.event !== 'told') this.tellByServer('here', {}, from);
+    else if (news.type === 'direct') this.introduced(from, role, news.body);
     else if (isLiveMessage(news.type))
       this.hearers.get(news.type)?.forEach((hear) => hear(from, role, news.body, pageMs));
   }
 
+  /** Whoever holds the room looks for a way straight to each screen of it. */
+  private reach(screen: string, role: LiveRole): void {
+    const tried = this.tried.get(screen) ?? 0;
+    if (this.ways.has(screen) || tried >= MOST_TRIES || !canGoDirect()) return;
+    this.tried.set(screen, tried + 1);
+    void this.wayTo(screen, role)
+      .offer()
+      .catch(() => this.forget(screen));
+  }
+
+  private introduced(from: string, role: LiveRole, body: object): void {
+    const news = readLiveMessage('direct', body);
+    if (!news.ok || !canGoDirect()) return;
+    if (news.value.kind === 'offer') this.forget(from);
+    const way = this.ways.get(from) ?? this.wayTo(from, role);
+    way.hear(news.value).catch(() => this.forget(from));
+  }
+
+  private wayTo(screen: string, role: LiveRole): DirectWay {
+    const way: DirectWay = new DirectWay({
+      introduce: (news: DirectNews) => this.tellByServer('direct', news, screen),
+      frame: (text, pageMs) => {
+        const told = readDirectTold(text);
+        // The server holds every screen to its role; here this one does.
+        if (!told.ok || told.value.type === 'direct' || !mayTell(role, told.value.type)) return;
+        this.receive({ event: 'told', from: screen, role, ...told.value }, pageMs);
+      },
+      change: () => {
+        if (way.isOver && this.ways.get(screen) === way) this.forget(screen);
+        else this.publish({});
+      },
+    });
+    this.ways.set(screen, way);
+    return way;
+  }
+
+  private forget(screen: string): void {
+    const way = this.ways.get(screen);
+    // First, that its end is no news any more.
+    this.ways.delete(screen);
+    way?.close();
+    const others = new Map(this.state.others);
+    if (!this.isServerThere) others.delete(screen);
+    this.publish({ others });
+  }
+
   private publish(change: Partial<ChannelState>): void {
-    this.state = { ...this.state, ...change };
+    const direct = new Set([...this.ways].flatMap(([id, { isOpen }]) => (isOpen ? [id] : [])));
+    const connected = this.isServerThere || direct.size > 0;
+    this.state = { ...this.state, ...change, connected, direct };
     for (const listener of this.listeners) listener();
   }
 }

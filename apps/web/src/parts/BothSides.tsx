@@ -21,6 +21,7 @@ const Box = styled.section`
   table {
     width: 100%;
     margin: 12px 0 16px;
+    table-layout: fixed;
     border-collapse: collapse;
   }
   th,
@@ -31,8 +32,12 @@ const Box = styled.section`
     vertical-align: top;
     overflow-wrap: anywhere;
   }
-  thead th {
+  thead th,
+  thead td {
     border-top: 0;
+  }
+  thead td {
+    width: 26%;
   }
   tbody th {
     font-weight: 450;

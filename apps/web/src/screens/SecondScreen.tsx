@@ -34,7 +34,7 @@ const Code = styled.div`
 
 /** The other screens that are joined now. */
 function Joined({ channel }: { channel: Channel }): ReactElement {
-  const { connected, others } = useSyncExternalStore(channel.subscribe, channel.snapshot);
+  const { connected, others, direct } = useSyncExternalStore(channel.subscribe, channel.snapshot);
   if (!connected) return <Quiet role="status">{say('noWayServerScreensJoinWhen')}</Quiet>;
   return (
     <>
@@ -46,6 +46,11 @@ function Joined({ channel }: { channel: Channel }): ReactElement {
               value: commaList([...others.values()].map(screenWords)),
             })}
       </Quiet>
+      {others.size > 0 && (
+        <Quiet>
+          {say('staysTogether', { direct: direct.size, others: others.size - direct.size })}
+        </Quiet>
+      )}
       {[...others].map(([screen, role], i) => (
         <Button
           key={screen}

@@ -10,6 +10,8 @@ export const floor = {
   beacons: 'Beacons',
   nothingBareWhatHappensThereMissing:
     'Nothing at {bare}: what happens there is missing unless you press it.',
+  staysTogether:
+    '{others, plural, =0 {Should the server go, they stay together: they are in one network.} other {{direct, plural, =0 {Should the server go, they part} other {Should the server go, {others} of them {others, plural, one {parts} other {part}}}}: no way straight to this device was found.}}',
   endScreen: 'End: {role}, screen {n}',
   endScreenShort: 'End: {role}',
   addressGateway: 'Address of the gateway',
