@@ -6,6 +6,7 @@ import type {
   HelperRole,
   PlanFinding,
   PlayObject,
+  Session,
   TemplateName,
   Trained,
 } from '@orthokin/core/plan';
@@ -179,25 +180,15 @@ export function findingWords(
   }
 }
 
-/** As much of a session as two people may have planned otherwise. */
-interface Planned {
-  readonly name: string;
-  readonly day: string;
-  readonly startsAt: string;
-  readonly minutes: number;
-  readonly athleteIds: readonly string[];
-  readonly blocks: readonly Block[];
-}
-
 /** What of a session two people have planned otherwise, each in words. */
 export function otherwisePlanned(
-  mine: Planned,
-  theirs: Planned,
+  mine: Session,
+  theirs: Session,
   nameOf: (athleteId: string) => string,
 ): { readonly what: string; readonly mine: string; readonly theirs: string }[] {
   const blockWords = (block: Block): string =>
     `${blockName(block)}, ${say('minute', { n: block.minutes })}`;
-  const readings: readonly (readonly [what: string, read: (planned: Planned) => string])[] = [
+  const readings: readonly (readonly [what: string, read: (planned: Session) => string])[] = [
     [say('theName'), ({ name }) => name],
     [say('theDay'), ({ day }) => dateWords(day)],
     [say('theStart'), ({ startsAt }) => startsAt],

@@ -30,4 +30,5 @@ export {
   techniqueWent,
   type LossCost,
 } from './stakes.js';
+export { rungAsRun, type AsRun } from './as-run.js';
 export { easedRung, LEAST_FLOOR_SHARE, type Eased } from './eased.js';

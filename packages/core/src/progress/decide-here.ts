@@ -1,5 +1,5 @@
-import { easedRung, readSet, senseOf, type Conditions, type SetToRead } from '../drill/index.js';
-import { rungOf, withLimits, type LimitsMs, type Pattern, type Rung } from '../pattern/index.js';
+import { readSet, rungAsRun, senseOf, type Conditions, type SetToRead } from '../drill/index.js';
+import { rungOf, type LimitsMs, type Pattern } from '../pattern/index.js';
 import type { RecordedRep } from '../timing/index.js';
 import { decide, type Decision } from './decide.js';
 import type { JudgedSet } from './evidence.js';
@@ -39,14 +39,6 @@ export interface RunSet extends SetToRead {
   readonly pattern: Pattern;
 }
 
-/** The rung a set was run on, as far as it was asked, with the limits it was run against. */
-function asRun({ pattern, rung, limitsMs, conditions }: RunSet): Rung | null {
-  const stored = rungOf(pattern, rung);
-  if (!stored) return null;
-  const eased = easedRung(stored, conditions.eased);
-  return limitsMs ? withLimits(eased, limitsMs) : eased;
-}
-
 /**
  * The ladder after a set that nobody else has heard of yet, and what its rule says then: the same
  * arithmetic as where all sets are kept, on what is known here. `null` where the set shows nothing of
@@ -59,7 +51,7 @@ export function decideHere(
 ): { readonly decision: Decision; readonly evidence: readonly KnownSet[] } | null {
   const { pattern, rule } = ladder;
   const rung = rungOf(pattern, ladder.rung);
-  const run = asRun(set);
+  const run = rungAsRun(set.pattern, set);
   if (!rung || !run || set.source === 'none' || set.rung !== ladder.rung) return null;
   if (!isCuedAsAsked(set.conditions.order, rung)) return null;
   if (!asksTheSame({ rung, pattern }, { rung: run, pattern: set.pattern })) return null;
