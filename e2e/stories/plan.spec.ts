@@ -151,8 +151,9 @@ test('a plan that two change at once: the second is told, and what they changed 
   await expect(other.getByText('saved', { exact: true })).toBeVisible();
   await nameIn(page).fill('Friday');
   await nameIn(page).press('Enter');
-  await expect(page.getByText(/somebody else has changed this plan meanwhile/)).toBeVisible();
+  const both = page.getByRole('region', { name: /^Somebody else has changed this session/ });
+  await expect(both.getByRole('row', { name: 'Name Friday Thursday' })).toBeVisible();
   await expect(nameIn(page)).toHaveValue('Friday');
-  await page.getByRole('button', { name: 'Read it as it is now' }).click();
+  await both.getByRole('button', { name: 'Keep it as it is now' }).click();
   await expect(nameIn(page)).toHaveValue('Thursday');
 });

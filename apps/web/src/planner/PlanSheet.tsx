@@ -59,7 +59,7 @@ const Block = styled.section<{ $large: boolean }>`
 export const PlanSheet = (): ReactElement => <OnPlan>{(plan) => <Paper plan={plan} />}</OnPlan>;
 
 function Paper({ plan: read }: { plan: PlanReply }): ReactElement {
-  const plan = { ...read, ...asLeft(read) };
+  const plan = { ...read, ...asLeft(read).planned };
   const nameOf = useNames();
   const [isLarge, setLarge] = useRemembered('plan-print-large', false);
   return (

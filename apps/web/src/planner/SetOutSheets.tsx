@@ -24,7 +24,7 @@ const OnePage = styled.section`
 export const SetOutSheets = (): ReactElement => <OnPlan>{(plan) => <Papers plan={plan} />}</OnPlan>;
 
 function Papers({ plan: read }: { plan: PlanReply }): ReactElement {
-  const { name, blocks, athleteIds } = { ...read, ...asLeft(read) };
+  const { name, blocks, athleteIds } = { ...read, ...asLeft(read).planned };
   const { unit } = useClub();
   const library = useLibrary();
   const squad = useSquad();

@@ -37,7 +37,7 @@ export const RunPage = (): ReactElement => <OnPlan>{(plan) => <Running plan={pla
 
 function Running({ plan: read }: { plan: PlanReply }): ReactElement {
   useAwake();
-  const [plan] = useState(() => ({ ...read, ...asLeft(read) }));
+  const [plan] = useState(() => ({ ...read, ...asLeft(read).planned }));
   const board = useRunningPlan(plan.id, plan);
   const { running, run, now, nowMs } = board;
   const navigate = useNavigate();
