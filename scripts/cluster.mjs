@@ -42,10 +42,12 @@ await run(async () => {
   const [sets = 0, troubles = 0, seed = 0] = wholeNumbers({
     ...{ sets: values.sets, troubles: values.troubles, seed: values.seed },
   });
-  ensureDebianPackages(['postgresql', 'patroni', 'etcd-server', 'haproxy']);
-  // Debian starts them for the machine they are installed on; here they run for this command alone.
-  if (process.getuid?.() === 0)
-    spawnSync('systemctl', ['disable', '--now', 'haproxy', 'etcd', 'patroni'], { stdio: 'ignore' });
+  const installed = ensureDebianPackages(['postgresql', 'patroni', 'etcd-server', 'haproxy']);
+  // Debian starts what it installs for the whole machine; here it runs for this command alone.
+  const services = { 'etcd-server': 'etcd', haproxy: 'haproxy', patroni: 'patroni' };
+  for (const [name, service] of Object.entries(services))
+    if (installed.some((each) => each === name))
+      spawnSync('systemctl', ['disable', '--now', service], { stdio: 'ignore' });
   ensureNpmPackages();
   ensureBuilt();
   // Not there before this command has installed what it needs.

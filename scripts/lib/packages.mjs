@@ -37,10 +37,11 @@ function apt(args) {
 /**
  * Installs the Debian packages that are missing, or says which they are.
  * @param {(keyof typeof DEBIAN)[]} names
+ * @returns {(keyof typeof DEBIAN)[]} those that were not there before
  */
 export function ensureDebianPackages(names) {
   const missing = names.filter((name) => !DEBIAN[name]());
-  if (missing.length === 0) return;
+  if (missing.length === 0) return [];
   const install = `apt-get install -y ${missing.join(' ')}`;
   if (!isRoot())
     throw new Refusal(
@@ -55,6 +56,7 @@ export function ensureDebianPackages(names) {
   } finally {
     rmSync(NO_MAIN_CLUSTER, { force: true });
   }
+  return missing;
 }
 
 /** Says of which lock file the packages beside it are. */

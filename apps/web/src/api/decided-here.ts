@@ -93,7 +93,7 @@ export async function showMovedHere(
     ladderPath(clubId, { athleteId, patternId }),
     (reply) => movedOn(reply, { ...body, id: moveId, onDevice: true, decision: null }),
   );
-  client.setQueryData(keys.athleteLadder(clubId, patternId, athleteId), ladder);
+  client.setQueryData(keys.athleteLadder(clubId, patternId, athleteId), ladder ?? undefined);
   const setupPath = pathOf(ROUTES.drillSetup, { clubId, athleteId });
   for (const path of [setupPath, `${setupPath}?pattern=${patternId}`])
     await amend<DrillSetupReply>(path, (reply) =>

@@ -38,6 +38,9 @@ export const newRoomCode = (): string =>
  */
 const MEANT_AFTER_MS = 1500;
 
+/** What a screen is refused by that is not let into the room; other refusals are of what it said. */
+const NOT_LET_IN = new Set(['room', 'screen', 'role']);
+
 /** Between two networks there is no way, however often it is looked for. */
 const MOST_TRIES = 3;
 
@@ -154,7 +157,7 @@ export class Channel {
   private receive(news: LiveNews, pageMs: number): void {
     if (news.event === 'refused') {
       // Who is not let in at the server is not let in by a way past it.
-      if (news.field !== 'type') for (const way of this.ways.values()) way.close();
+      if (NOT_LET_IN.has(news.field)) for (const way of this.ways.values()) way.close();
       return;
     }
     const { from, role } = news;

@@ -6,6 +6,17 @@ import { isPage } from './serve-web.js';
 /** The stand-in for beacons, or a gateway's own program beside the app. */
 const OWN_GATEWAYS = ['ws://127.0.0.1:*', 'ws://localhost:*'];
 
+/** A page does not wait longer for a database that does not answer. */
+const LONGEST_MS = 1000;
+
+const beforeLong = <Value>(work: Promise<Value>): Promise<Value> => {
+  let timer: NodeJS.Timeout | undefined;
+  const late = new Promise<never>((_, fail) => {
+    timer = setTimeout(() => fail(new Error('too long')), LONGEST_MS);
+  });
+  return Promise.race([work, late]).finally(() => clearTimeout(timer));
+};
+
 type Handler = (request: Request, response: Response, next: NextFunction) => void;
 
 /** What a page may connect to beside its server, worked out for whoever opens it. */
@@ -23,7 +34,7 @@ export const pagePolicy = (
       next();
       return;
     }
-    void gatewaysFor(request)
+    void beforeLong(gatewaysFor(request))
       .catch(() => [])
       .then((gateways) => gatewaysOf.set(response, gateways))
       .then(() => next());

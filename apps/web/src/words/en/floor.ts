@@ -11,7 +11,7 @@ export const floor = {
   nothingBareWhatHappensThereMissing:
     'Nothing at {bare}: what happens there is missing unless you press it.',
   staysTogether:
-    '{others, plural, =0 {Should the server go, they stay together: they are in one network.} other {{direct, plural, =0 {Should the server go, they part} other {Should the server go, {others} of them {others, plural, one {parts} other {part}}}}: no way straight to this device was found.}}',
+    '{others, plural, =0 {Should the server go, they stay together: they are in one network.} other {{direct, plural, =0 {Should the server go, they part} other {Should the server go, {others} of them {others, plural, one {parts} other {part}}}}: no way straight to this device is found so far.}}',
   endScreen: 'End: {role}, screen {n}',
   endScreenShort: 'End: {role}',
   addressGateway: 'Address of the gateway',
