@@ -129,6 +129,7 @@ describe('every command in README and docs', () => {
     'npm run siege -- --help': 'run siege -- --help',
     'npm run cluster': 'run cluster -- --help',
     'npm run package': 'run package -- --help',
+    'npm run soak': 'run soak -- --help',
     'npm run schema': 'run schema',
     'npm run bench:files -- ADDRESS': 'run bench:files -- --help',
     'npm run bench:pages -- ADDRESS': 'run bench:pages -- --help',
