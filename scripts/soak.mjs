@@ -16,7 +16,7 @@ it takes; fails where they grow from hour to hour.
 
   npm run soak -- [--hours N]
 
-  --hours N   simulated hours (default 8), some 20 s each`;
+  --hours N   simulated hours (default 8), some 45 s each`;
 
 const FLOORS = 12;
 const ATHLETES = 60;
