@@ -1,11 +1,12 @@
 import { spawn } from 'node:child_process';
-import { appendFileSync, openSync } from 'node:fs';
+import { openSync } from 'node:fs';
 import { serverUser } from '../lib/cluster.mjs';
 
 /** A program of a machine: runs until it is killed, writes what it says into a file of its own. */
 export class Program {
   /** @type {import('node:child_process').ChildProcess | null} */
   #process = null;
+  #begin;
 
   /**
    * @param {string} file what it says
@@ -15,10 +16,9 @@ export class Program {
    * @param {{ asRoot?: boolean }} [options] gives root up by itself
    */
   constructor(file, command, args, env, { asRoot = false } = {}) {
-    this.start = () => {
-      appendFileSync(file, '');
+    this.#begin = () => {
       const out = openSync(file, 'a');
-      this.#process = spawn(command, args, {
+      return spawn(command, args, {
         ...{ cwd: '/', stdio: ['ignore', out, out] },
         env: { PATH: process.env['PATH'], LC_ALL: 'C.UTF-8', ...env },
         ...(asRoot ? {} : serverUser()),
@@ -26,8 +26,8 @@ export class Program {
     };
   }
 
-  get pid() {
-    return this.#process?.pid ?? null;
+  start() {
+    this.#process = this.#begin();
   }
 
   /** @param {NodeJS.Signals} [signal] @returns {Promise<void>} when it has gone */

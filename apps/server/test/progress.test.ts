@@ -170,12 +170,7 @@ describe('a device without a network', () => {
         .get(server.club(`patterns/${patternId}/versions/${set.body.patternVersion}`))
         .expect(200);
       const here = decideHere(
-        {
-          ...{ ...ladder, rule: settings.rule },
-          evidence: ladder.evidence.map(({ staircase, ...each }) => ({
-            ...{ ...each, ...(staircase && { staircase }) },
-          })),
-        },
+        { ...ladder, rule: settings.rule },
         {
           ...{ ...set.body, id: set.id, limitsMs: set.body.limitsMs ?? null },
           ...{ conditions: set.body.conditions, pattern: version as Pattern },

@@ -28,6 +28,7 @@ class FakeConnection {
   readonly data = new FakeData();
   readonly iceGatheringState = 'complete';
   connectionState = 'new';
+  onconnectionstatechange = () => undefined;
   localDescription: { sdp: string } | null = null;
   heard: { type: string; sdp: string } | null = null;
 
@@ -88,6 +89,7 @@ async function way(): Promise<FakeData> {
   if (!connection) throw new Error('No way was looked for.');
   server.say({ event: 'told', ...panel, type: 'direct', body: { kind: 'answer', sdp: 'there' } });
   await until(() => connection.heard?.sdp === 'there', 'the answer');
+  connection.connectionState = 'connected';
   connection.data.open();
   return connection.data;
 }
@@ -121,6 +123,22 @@ test('when the server is gone they stay together, each held to its role', async 
   data.hear({ type: 'direct', body: { kind: 'offer', sdp: 'x' } });
   data.hear({ type: 7 });
   expect(asked).toEqual([{ act: 'pause' }]);
+});
+
+test('a way that falters is left for the server’s until it is found again', async () => {
+  const data = await way();
+  const [connection] = FakeConnection.all;
+  const turns = (state: string) => {
+    if (connection) connection.connectionState = state;
+    connection?.onconnectionstatechange();
+  };
+  turns('disconnected');
+  expect(channel.snapshot().direct.size).toBe(0);
+  channel.tell('clear', {});
+  await until(() => told('clear').length === 1, 'what goes by the server');
+  turns('connected');
+  channel.tell('over', {}, 'panel-screen');
+  expect(data.sent).toEqual([{ type: 'over', body: {} }]);
 });
 
 test.each([

@@ -1,13 +1,8 @@
 /** @jest-environment jsdom */
 import type { AthleteBody } from '@orthokin/contract';
 import { usualBlock } from '@orthokin/core/plan';
-import {
-  noteOvertaken,
-  onOvertaken,
-  overtakenAthletes,
-  overtakenOf,
-  overtakenSettled,
-} from '../src/device/overtaken.js';
+import { KeptNews, newsFor } from '../src/device/kept-news.js';
+import { isIn } from '../src/device/who.js';
 import { otherwiseKnown } from '../src/words/people.js';
 import { otherwisePlanned } from '../src/words/plan.js';
 
@@ -63,17 +58,24 @@ test('what is known of somebody is said in the words of their form', () => {
   expect(rows[3]).toMatchObject({ mine: 'Ankle taped.', theirs: 'not known' });
 });
 
-test('a change that came too late is kept until somebody has chosen', () => {
+test('news is kept until it is seen, for whoever did what it is about and nobody else', () => {
+  const kept = new KeptNews<AthleteBody>('overtaken');
   const told = jest.fn();
-  const silent = onOvertaken(told);
-  noteOvertaken('a', BODY);
-  noteOvertaken('b', { ...BODY, name: 'Cass Ondry' });
-  expect(overtakenAthletes()).toEqual(['a', 'b']);
-  expect(overtakenOf('a')).toEqual(BODY);
-  expect(localStorage.getItem('orthokin.overtaken-athletes')).toContain('Cass Ondry');
-  overtakenSettled('a');
-  expect(overtakenOf('a')).toBeNull();
-  expect(overtakenAthletes()).toEqual(['b']);
-  expect(told).toHaveBeenCalledTimes(3);
+  const silent = kept.subscribe(told);
+  isIn({ accountId: 'mara', name: 'Mara' }, true);
+  kept.add('a', BODY);
+  kept.add('b', { ...BODY, name: 'Cass Ondry' }, null);
+  kept.add('a', { ...BODY, hand: 'left' });
+  // As the device has it when it is opened anew.
+  const anew = new KeptNews<AthleteBody>('overtaken').snapshot();
+  expect(anew.map(({ id }) => id)).toEqual(['b', 'a']);
+  const ids = (accountId: string | null) => newsFor(anew, accountId).map(({ id }) => id);
+  expect(ids('mara')).toEqual(['b', 'a']);
+  expect(ids('rowan')).toEqual(['b']);
+  expect(ids(null)).toEqual(['b']);
+  expect(anew[1]?.item.hand).toBe('left');
+  kept.seen('b');
+  expect(kept.snapshot().map(({ id }) => id)).toEqual(['a']);
+  expect(told).toHaveBeenCalledTimes(4);
   silent();
 });

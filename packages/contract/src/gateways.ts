@@ -3,7 +3,7 @@ import { ArrayMaxSize, ArrayUnique, IsArray, Matches, MaxLength } from 'class-va
 /** An address a page may be let to connect to: no path, and nothing that ends a rule of a policy. */
 export const GATEWAY_ADDRESS = /^wss?:\/\/[\w.[\]:-]+$/;
 /** A hall or two, each with one. */
-export const MOST_GATEWAYS = 8;
+const MOST_GATEWAYS = 8;
 const LONGEST_ADDRESS = 200;
 
 /** Gateways of beacons on the network, to which a club's pages may connect. */

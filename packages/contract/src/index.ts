@@ -64,7 +64,7 @@ export { HomePracticeBody, HomePracticeReply } from './home-practice.js';
 export { SessionNoteBody, SessionNoteReply } from './session-note.js';
 export { BlockBody, PlanBody, PlanReply } from './plan.js';
 export { ProgrammeBody, ProgrammeReply, ProgrammeWeekBody } from './programme.js';
-export { GATEWAY_ADDRESS, GatewaysBody, GatewaysReply, MOST_GATEWAYS } from './gateways.js';
+export { GATEWAY_ADDRESS, GatewaysBody, GatewaysReply } from './gateways.js';
 export { ClubBody, ClubReply, FaultCountReply, FaultWordsBody } from './club.js';
 export {
   AddedAthlete,

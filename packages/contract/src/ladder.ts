@@ -40,7 +40,7 @@ export class EvidenceReply {
   /** Of a set whose pace moved by itself. */
   @IsOptional()
   @IsObject()
-  staircase: StaircaseReading | null;
+  staircase?: StaircaseReading | null;
 }
 
 /** One athlete on a pattern's ladder. */

@@ -45,8 +45,8 @@ export class LadderViewService {
       pattern: versionReply({ ...newest, body: pattern }),
       ...{ settings, ownLimits },
       ...{ rung, decision },
-      evidence: evidence.map(({ startedAt, staircase = null, ...set }) => ({
-        ...{ ...set, staircase },
+      evidence: evidence.map(({ startedAt, ...set }) => ({
+        ...set,
         startedAt: startedAt.toISOString(),
       })),
       moves: moves.map(moveReply),

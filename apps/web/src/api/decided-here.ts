@@ -46,20 +46,13 @@ async function decided(client: QueryClient, { plan, recorded }: Run): Promise<De
   const ladder = (await keptReply(path))?.reply as AthleteLadderReply | undefined;
   if (!ladder) return null;
   const { rule, onWord = false } = ladder.settings;
-  const heard = ladder.evidence.map(({ staircase, ...each }) => ({
-    ...{ ...each, ...(staircase && { staircase }) },
-  }));
   const set = { ...setBody({ plan }), id, pattern: plan.pattern, conditions: plan.conditions };
-  const after = decideHere(
-    { ...ladder, rule, evidence: heard },
-    { ...set, limitsMs: plan.limitsMs },
-    recorded,
-  );
+  const after = decideHere({ ...ladder, rule }, { ...set, limitsMs: plan.limitsMs }, recorded);
   if (!after) return null;
   const { decision } = after;
   const began = new Map(ladder.evidence.map((each) => [each.setId, each.startedAt]));
-  const evidence = after.evidence.map(({ staircase = null, ...each }) => ({
-    ...{ ...each, staircase, startedAt: began.get(each.setId) ?? startedAt },
+  const evidence = after.evidence.map((each) => ({
+    ...{ ...each, startedAt: began.get(each.setId) ?? startedAt },
   }));
   const amended = await amend<AthleteLadderReply>(path, (reply) => ({
     ...{ ...reply, evidence, decision: { ...decision } },

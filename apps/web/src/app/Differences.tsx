@@ -1,31 +1,22 @@
-import type { DecisionReply } from '@orthokin/contract';
-import { useSyncExternalStore, type ReactElement } from 'react';
+import type { ReactElement } from 'react';
+import { differing, overtaken, useNews } from '../api/news.js';
 import { useSquad } from '../api/squad.js';
-import {
-  differences,
-  differenceSeen,
-  onDifferences,
-  type Difference,
-} from '../device/differences.js';
-import { onOvertaken, overtakenAthletes } from '../device/overtaken.js';
 import { Button, ButtonLink } from '../parts/Button.js';
 import { Notice } from '../parts/Notice.js';
 import { PageEdge } from '../parts/Text.js';
 import { say } from '../words/app.js';
 import { headline } from '../words/decision.js';
 
-type Told = Difference<DecisionReply>;
-
 /** What was done on this device alone, and what others have done or the server knows besides. */
 export function Differences(): ReactElement {
-  const all = useSyncExternalStore(onDifferences, differences) as readonly Told[];
-  const overtaken = useSyncExternalStore(onOvertaken, overtakenAthletes);
+  const moves = useNews(differing);
+  const athletes = useNews(overtaken);
   const squad = useSquad();
   const nameOf = (athleteId: string): string =>
     squad.data?.find(({ athlete }) => athlete.id === athleteId)?.athlete.name ?? say('somebody');
   return (
     <PageEdge as="div" style={{ paddingBottom: 0 }}>
-      {overtaken.map((athleteId) => (
+      {athletes.map(({ id: athleteId }) => (
         <Notice
           key={athleteId}
           action={<ButtonLink to={`/people/${athleteId}/details`}>{say('lookAtBoth')}</ButtonLink>}
@@ -33,13 +24,13 @@ export function Differences(): ReactElement {
           {say('overtakenAthlete', { athlete: nameOf(athleteId) })}
         </Notice>
       ))}
-      {all.map(({ moveId, athleteId, patternId, fromRung, toRung, decision }) => (
+      {moves.map(({ id, item: { athleteId, patternId, fromRung, toRung, decision } }) => (
         <Notice
-          key={moveId}
+          key={id}
           action={
             <>
               <ButtonLink to={`/ladder/${patternId}/${athleteId}`}>{say('openLadder')}</ButtonLink>
-              <Button onPress={() => differenceSeen(moveId)}>{say('seen')}</Button>
+              <Button onPress={() => differing.seen(id)}>{say('seen')}</Button>
             </>
           }
         >

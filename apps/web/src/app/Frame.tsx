@@ -14,9 +14,8 @@ import { Link, NavLink, Outlet, ScrollRestoration, useLocation, useNavigate } fr
 import styled from 'styled-components';
 import { ChosenClub, ClubContext, useClubs } from '../api/club.js';
 import { useMe, WhoContext } from '../api/me.js';
+import { differing, overtaken, useNews } from '../api/news.js';
 import { useOutbox, useSending } from '../device/outbox-context.js';
-import { differences, onDifferences } from '../device/differences.js';
-import { onOvertaken, overtakenAthletes } from '../device/overtaken.js';
 import { isIn } from '../device/who.js';
 import { useRemembered } from '../device/useRemembered.js';
 import { onServerClock, serverAheadMs } from '../device/server-clock.js';
@@ -245,9 +244,7 @@ export function Frame(): ReactElement {
     // What is remembered is kept the same way whenever it is.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [navigate]);
-  const differing = useSyncExternalStore(onDifferences, differences);
-  const overtaken = useSyncExternalStore(onOvertaken, overtakenAthletes);
-  const differ = differing.length + overtaken.length > 0;
+  const differ = useNews(differing).length + useNews(overtaken).length > 0;
   const { pathname } = useLocation();
   const signedIn = me.data?.signedIn ?? null;
   useWhoRecords(me.data);

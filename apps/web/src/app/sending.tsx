@@ -1,10 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, type ReactElement, type ReactNode } from 'react';
-import type { RungMoveBody, RungMoveReply } from '@orthokin/contract';
+import type { AthleteBody, RungMoveBody, RungMoveReply } from '@orthokin/contract';
 import { isOvertaken, Refused, send } from '../api/client.js';
+import { differing, overtaken } from '../api/news.js';
 import { OutboxContext } from '../device/outbox-context.js';
-import { noteDifference } from '../device/differences.js';
-import { noteOvertaken } from '../device/overtaken.js';
 import { prune } from '../device/drill-log.js';
 import { Outbox, type Delivery } from '../device/outbox.js';
 import type { Outgoing } from '../device/store.js';
@@ -18,22 +17,23 @@ const MOST_FAILURES = 6;
 const failures = new Map<string, number>();
 
 /** A move by the rule that the server took as one against it: the rule said otherwise there. */
-function compareMove({ basis }: RungMoveBody, { id, decision, ...reply }: RungMoveReply): void {
-  if (basis === reply.basis) return;
-  const { athleteId, patternId, fromRung, toRung } = reply;
-  noteDifference({ moveId: id, athleteId, patternId, fromRung, toRung, decision });
+function compareMove({ body, by = null }: Outgoing, reply: RungMoveReply): void {
+  const { id, athleteId, patternId, fromRung, toRung, decision } = reply;
+  if ((body as RungMoveBody).basis === reply.basis || !decision) return;
+  differing.add(id, { athleteId, patternId, fromRung, toRung, decision }, by);
 }
 
-async function deliver({ subject, method, path, body }: Outgoing): Promise<Delivery> {
+async function deliver(item: Outgoing): Promise<Delivery> {
+  const { subject, method, path, body, by = null } = item;
   try {
     const reply = await send(method, path, body);
     failures.delete(path);
-    if (subject.startsWith('move:')) compareMove(body as RungMoveBody, reply as RungMoveReply);
+    if (subject.startsWith('move:')) compareMove(item, reply as RungMoveReply);
     return 'taken';
   } catch (error) {
     if (!(error instanceof Refused)) return 'unheard';
     if (subject.startsWith('athlete:') && isOvertaken(error)) {
-      noteOvertaken(subject.slice('athlete:'.length), body);
+      overtaken.add(subject.slice('athlete:'.length), body as AthleteBody, by);
       return 'taken';
     }
     if (!LATER.has(error.status)) return { refused: error.message };

@@ -38,13 +38,12 @@ export class DirectWay {
 
   constructor(private readonly heard: Heard) {
     this.connection.ondatachannel = ({ channel }) => this.use(channel);
-    this.connection.onconnectionstatechange = () => {
-      if (this.isOver) heard.change();
-    };
+    this.connection.onconnectionstatechange = heard.change;
   }
 
+  /** One that falters is not used: until it is found again, or over, the server is the way. */
   get isOpen(): boolean {
-    return this.data?.readyState === 'open';
+    return this.data?.readyState === 'open' && this.connection.connectionState === 'connected';
   }
 
   get isOver(): boolean {

@@ -15,7 +15,7 @@ import { Failed, Notice } from '../parts/Notice.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
 import { ERASURE_OPTIONS, say } from '../words/people.js';
 import { isOvertaken } from '../api/client.js';
-import { overtakenOf, overtakenSettled } from '../device/overtaken.js';
+import { overtaken, useNews } from '../api/news.js';
 import { OvertakenPerson } from './OvertakenPerson.js';
 import { bodyOf } from './person-body.js';
 import { PersonForm } from './PersonForm.js';
@@ -98,7 +98,7 @@ function Editing({
 }): ReactElement {
   const { unit } = useClub();
   const navigate = useNavigate();
-  const [late] = useState(() => (known ? (overtakenOf(known.id) as AthleteBody | null) : null));
+  const late = useNews(overtaken).find(({ id }) => id === known?.id)?.item ?? null;
   const [body, setBody] = useState(late ?? from);
   // Kept for as long as the page: sent again after the network was gone it is the same person.
   const [athleteId] = useState(() => known?.id ?? v7());
@@ -106,7 +106,7 @@ function Editing({
   const name = body.name.trim();
   const isAside = known !== null && (isOvertaken(save.error) || late !== null);
   const leave = (then: string) => {
-    overtakenSettled(athleteId);
+    overtaken.seen(athleteId);
     void navigate(then);
   };
   const send = (then: string, revision = body.revision) =>

@@ -56,11 +56,10 @@ export function decideHere(
   if (!isCuedAsAsked(set.conditions.order, rung)) return null;
   if (!asksTheSame({ rung, pattern }, { rung: run, pattern: set.pattern })) return null;
   const readings = readSet(set, reps, set.pattern);
-  const staircase = readStaircase(readings, set.conditions.pace);
   const judged: KnownSet = {
     ...{ setId: set.id, day: set.day, source: set.source, sense: senseOf(set.conditions) },
     judgement: judgeSet(readings, run, set.conditions.watched),
-    ...(staircase && { staircase }),
+    staircase: readStaircase(readings, set.conditions.pace),
   };
   const alike = ladder.evidence.filter(
     ({ setId, source, sense }) =>

@@ -8,5 +8,5 @@ export interface JudgedSet {
   readonly day: string;
   readonly judgement: SetJudgement;
   /** Of a set whose pace moved by itself. */
-  readonly staircase?: StaircaseReading;
+  readonly staircase?: StaircaseReading | null;
 }
