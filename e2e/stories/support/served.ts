@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process';
+import { fork } from 'node:child_process';
 import { createServer, type AddressInfo } from 'node:net';
 import { resolve } from 'node:path';
 import { test as base } from '@playwright/test';
@@ -6,8 +6,17 @@ import { Client } from 'pg';
 import { DEMO_CLUB_ID } from '@orthokin/core/people';
 import { freshDatabase, servingUrlOf, TEMPLATE } from './databases.js';
 
-const SERVER = resolve(import.meta.dirname, '../../../apps/server/dist/main.js');
+const SERVING = resolve(import.meta.dirname, 'serving.mjs');
 const READY_WITHIN_MS = 60_000;
+
+/** What `serving.mjs` is asked: to serve with these settings, or to end what it serves at this port. */
+type ServingQuestion = { begin: Readonly<Record<string, string>> } | { end: number };
+
+/** Which question is answered, and what was in the way. */
+interface ServingAnswer {
+  readonly to: number;
+  readonly error?: string;
+}
 
 const freePort = () =>
   new Promise<number>((found) => {
@@ -17,44 +26,73 @@ const freePort = () =>
     });
   });
 
+/**
+ * The process that serves whatever this one asks for. The app is loaded there once: to load it for every
+ * story would take longer than most of what they tell.
+ */
+class Host {
+  private static running: Host | null = null;
+  private readonly child = fork(SERVING, { stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
+  private readonly waiting = new Map<number, (answer: ServingAnswer) => void>();
+  private asked = 0;
+
+  private constructor() {
+    this.child.on('message', (answer: ServingAnswer) => {
+      this.waiting.get(answer.to)?.(answer);
+      this.waiting.delete(answer.to);
+    });
+    this.child.once('exit', (code) => {
+      for (const [to, tell] of this.waiting) tell({ to, error: `The host ended (${code}).` });
+      if (Host.running === this) Host.running = null;
+    });
+    // A worker ends when its stories are told; its host is not what it waits for.
+    this.child.unref();
+    this.child.channel?.unref();
+  }
+
+  static get(): Host {
+    return (Host.running ??= new Host());
+  }
+
+  async ask(question: ServingQuestion): Promise<void> {
+    const to = (this.asked += 1);
+    this.child.channel?.ref();
+    const { error } = await new Promise<ServingAnswer>((answered) => {
+      this.waiting.set(to, answered);
+      this.child.send({ ...question, to });
+    });
+    if (this.waiting.size === 0) this.child.channel?.unref();
+    if (error) throw new Error(error);
+  }
+}
+
 /** The built app, served on a port and a database of its own. */
 export class Served {
   private constructor(
     readonly address: string,
     readonly databaseUrl: string,
     private readonly port: number,
-    private process: { stop: () => Promise<void> },
   ) {}
 
   static async start(databaseUrl: string): Promise<Served> {
     const port = await freePort();
-    const process = await Served.run(databaseUrl, port);
-    return new Served(`http://127.0.0.1:${port}`, databaseUrl, port, process);
+    const served = new Served(`http://127.0.0.1:${port}`, databaseUrl, port);
+    await served.begin();
+    return served;
   }
 
-  private static async run(databaseUrl: string, port: number) {
-    const server = spawn(process.execPath, [SERVER], {
-      env: {
-        ...{ ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), DEMO: 'once' },
+  private begin(): Promise<void> {
+    const { databaseUrl, port } = this;
+    return Host.get().ask({
+      begin: {
+        ...{ DATABASE_URL: databaseUrl, PORT: String(port), DEMO: 'once' },
         ...{ SERVING_DATABASE_URL: servingUrlOf(databaseUrl), SESSION_SECRET: 'of the stories' },
       },
-      stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     });
-    const ended = new Promise<void>((done) => server.once('exit', () => done()));
-    await Promise.race([
-      new Promise<void>((done) => server.once('message', () => done())),
-      ended.then(() => Promise.reject(new Error('The server did not start: see above.'))),
-    ]);
-    return {
-      stop: async () => {
-        server.kill('SIGTERM');
-        await ended;
-      },
-    };
   }
 
-  async stop(): Promise<void> {
-    await this.process.stop();
+  stop(): Promise<void> {
+    return Host.get().ask({ end: this.port });
   }
 
   /** A statement past the door, straight into this server's database. */
@@ -73,7 +111,7 @@ export class Served {
 
   async restart(): Promise<void> {
     await this.stop();
-    this.process = await Served.run(this.databaseUrl, this.port);
+    await this.begin();
   }
 }
 
