@@ -155,6 +155,24 @@ test.each([
   expect(FakeConnection.all[0]?.connectionState).toBe('closed');
 });
 
+test('a screen that was shown the door is not there for what it still says by its way', async () => {
+  const data = await way();
+  server.say({ event: 'went', ...panel });
+  data.hear({ type: 'clock?', body: { sent: 1 } });
+  await until(() => channel.snapshot().others.size === 0, 'the end');
+  // What was under way when the way was closed.
+  data.hear({ type: 'clock?', body: { sent: 2 } });
+  expect(channel.snapshot()).toMatchObject({ others: new Map(), direct: new Set() });
+});
+
+test('a screen whose way ends when the server has gone is not there any more', async () => {
+  const data = await way();
+  server.cut();
+  data.readyState = 'closed';
+  data.onclose();
+  await until(() => channel.snapshot().others.size === 0, 'the end');
+});
+
 test('where there is no way, it is not looked for without end', async () => {
   for (let n = 0; n < 6; n++) {
     FakeConnection.all.at(-1)?.close();

@@ -11,6 +11,7 @@ import {
   readLiveMessage,
   readLiveNews,
   type DirectNews,
+  type DirectTold,
   type LiveMessageName,
   type LiveMessages,
   type LiveNews,
@@ -71,6 +72,8 @@ export class Channel {
   readonly screen = v7();
   private readonly socket: ReconnectingSocket;
   private state: ChannelState = { connected: false, direct: new Set(), others: new Map() };
+  /** Screens that are there as the server says. */
+  private readonly atServer = new Map<string, LiveRole>();
   private readonly ways = new Map<string, DirectWay>();
   private readonly tried = new Map<string, number>();
   private isServerThere = false;
@@ -92,7 +95,7 @@ export class Channel {
     this.socket = new ReconnectingSocket(url.toString(), [], RECONNECTING);
     this.socket.onopen = () => {
       this.isServerThere = true;
-      this.publish({});
+      this.publish();
       // Those who are there already do not know of a newcomer's arrival before ours.
       this.tell('here', {});
     };
@@ -102,8 +105,8 @@ export class Channel {
     };
     this.socket.onclose = () => {
       this.isServerThere = false;
-      const { others } = this.state;
-      this.publish({ others: new Map([...others].filter(([id]) => this.ways.get(id)?.isOpen)) });
+      this.atServer.clear();
+      this.publish();
     };
   }
 
@@ -131,7 +134,7 @@ export class Channel {
 
   /** Shows another screen the door; only whoever holds the room may. */
   end(screen: string): void {
-    this.ways.get(screen)?.close();
+    this.forget(screen);
     if (this.isServerThere) this.socket.send(JSON.stringify({ event: 'end', data: { screen } }));
   }
 
@@ -154,29 +157,36 @@ export class Channel {
     for (const way of this.ways.values()) way.close();
   }
 
+  /** What the server says. */
   private receive(news: LiveNews, pageMs: number): void {
     if (news.event === 'refused') {
       // Who is not let in at the server is not let in by a way past it.
-      if (NOT_LET_IN.has(news.field)) for (const way of this.ways.values()) way.close();
+      if (NOT_LET_IN.has(news.field))
+        for (const screen of [...this.ways.keys()]) this.forget(screen);
       return;
     }
     const { from, role } = news;
     if (news.event === 'went') {
-      const others = new Map(this.state.others);
-      others.delete(from);
-      this.publish({ others });
+      this.atServer.delete(from);
+      this.publish();
       setTimeout(() => {
-        if (this.isServerThere && !this.state.others.has(from)) this.ways.get(from)?.close();
+        if (this.isServerThere && !this.atServer.has(from)) this.forget(from);
       }, MEANT_AFTER_MS);
       return;
     }
-    if (!this.state.others.has(from))
-      this.publish({ others: new Map(this.state.others).set(from, role) });
+    if (!this.atServer.has(from)) {
+      this.atServer.set(from, role);
+      this.publish();
+    }
     if (isHolder(this.role) && !isHolder(role)) this.reach(from, role);
     if (news.event !== 'told') this.tellByServer('here', {}, from);
     else if (news.type === 'direct') this.introduced(from, role, news.body);
-    else if (isLiveMessage(news.type))
-      this.hearers.get(news.type)?.forEach((hear) => hear(from, role, news.body, pageMs));
+    else this.heard(from, role, news, pageMs);
+  }
+
+  private heard(from: string, role: LiveRole, { type, body }: DirectTold, pageMs: number): void {
+    if (isLiveMessage(type))
+      this.hearers.get(type)?.forEach((hear) => hear(from, role, body, pageMs));
   }
 
   /** Whoever holds the room looks for a way straight to each screen of it. */
@@ -198,17 +208,17 @@ export class Channel {
   }
 
   private wayTo(screen: string, role: LiveRole): DirectWay {
-    const way: DirectWay = new DirectWay({
+    const way: DirectWay = new DirectWay(role, {
       introduce: (news: DirectNews) => this.tellByServer('direct', news, screen),
       frame: (text, pageMs) => {
         const told = readDirectTold(text);
         // The server holds every screen to its role; here this one does.
         if (!told.ok || told.value.type === 'direct' || !mayTell(role, told.value.type)) return;
-        this.receive({ event: 'told', from: screen, role, ...told.value }, pageMs);
+        this.heard(screen, role, told.value, pageMs);
       },
       change: () => {
         if (way.isOver && this.ways.get(screen) === way) this.forget(screen);
-        else this.publish({});
+        else this.publish();
       },
     });
     this.ways.set(screen, way);
@@ -220,15 +230,19 @@ export class Channel {
     // First, that its end is no news any more.
     this.ways.delete(screen);
     way?.close();
-    const others = new Map(this.state.others);
-    if (!this.isServerThere) others.delete(screen);
-    this.publish({ others });
+    this.publish();
   }
 
-  private publish(change: Partial<ChannelState>): void {
-    const direct = new Set([...this.ways].flatMap(([id, { isOpen }]) => (isOpen ? [id] : [])));
-    const connected = this.isServerThere || direct.size > 0;
-    this.state = { ...this.state, ...change, connected, direct };
+  private publish(): void {
+    const ways = [...this.ways];
+    const direct = new Set(ways.flatMap(([id, { isOpen }]) => (isOpen ? [id] : [])));
+    // Whoever tells of itself by a way of its own is there, and no longer than that way is.
+    const standing = ways.flatMap(([id, way]) => (way.isStanding ? [[id, way.role] as const] : []));
+    this.state = {
+      connected: this.isServerThere || direct.size > 0,
+      direct,
+      others: new Map([...this.atServer, ...standing]),
+    };
     for (const listener of this.listeners) listener();
   }
 }

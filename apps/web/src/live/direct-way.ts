@@ -1,3 +1,4 @@
+import type { LiveRole } from '@orthokin/contract';
 import type { DirectNews } from '@orthokin/contract/live-messages';
 
 /** Addresses of this device on its network are found sooner; what is not by then is not used. */
@@ -36,7 +37,11 @@ export class DirectWay {
   private readonly connection = new RTCPeerConnection();
   private data: RTCDataChannel | null = null;
 
-  constructor(private readonly heard: Heard) {
+  constructor(
+    /** What the other screen is in the room. */
+    readonly role: LiveRole,
+    private readonly heard: Heard,
+  ) {
     this.connection.ondatachannel = ({ channel }) => this.use(channel);
     this.connection.onconnectionstatechange = heard.change;
   }
@@ -44,6 +49,11 @@ export class DirectWay {
   /** One that falters is not used: until it is found again, or over, the server is the way. */
   get isOpen(): boolean {
     return this.data?.readyState === 'open' && this.connection.connectionState === 'connected';
+  }
+
+  /** It was opened and is not over, be it that it falters. */
+  get isStanding(): boolean {
+    return this.data?.readyState === 'open';
   }
 
   get isOver(): boolean {
