@@ -7,8 +7,9 @@ export default defineConfig({
   testDir: 'stories',
   outputDir: 'results',
   timeout: 120_000,
-  // Most of a story is waiting, so more of them than cores; those that measure to the frame are run alone (see scripts/test.mjs).
-  workers: 3,
+  // A story keeps more than a core busy, page and server together: more workers than this tell no more of them
+  // in an hour, each with its pages starved. Those that measure to the frame are run alone (see scripts/test.mjs).
+  workers: 2,
   globalSetup: './stories/support/template.ts',
   // A small machine with several pages on it has slow moments.
   expect: { timeout: 10_000 },

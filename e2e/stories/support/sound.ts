@@ -1,12 +1,13 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 
-/** Nothing sticks out of the window. */
+/** Nothing sticks out of the window, once a frame has passed in which what measures itself could. */
 export async function expectFits(page: Page): Promise<void> {
-  const overflow = await page.evaluate(
-    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-  );
-  expect(overflow).toBe(0);
+  const overflow = () =>
+    page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+  await expect.poll(overflow).toBe(0);
 }
 
 /** Nothing serious stands in anyone's way, and nothing sticks out of the window. */
