@@ -3,6 +3,7 @@ import type {
   ClubReply,
   DrillSetupReply,
   PatternBody,
+  PatternReply,
   PersonReply,
   SquadLineReply,
 } from '@orthokin/contract';
@@ -79,6 +80,29 @@ describe('an athlete', () => {
       .expect(200);
     expect(body).toMatchObject({ id, called: null, shoulderM: null, hipM: 0.3 });
     expect((await people()).filter((person) => person.id === id)).toHaveLength(1);
+  });
+
+  test('has a reach with what is held at each sport, and a drill says with which it is laid', async () => {
+    const reaches = { racket: 1.4, paddle: 0.9 };
+    const { id, patternId } = await add({ name: 'Ros Penmarric', reachM: 1.1, reaches });
+    const path = server.club(`athletes/${id}`);
+    expect((await people()).find((person) => person.id === id)).toMatchObject({ reaches });
+    const built = async () =>
+      ((await server.get(`${path}/drill-setup`).expect(200)).body as DrillSetupReply).built;
+    const pattern = (await server.get(server.club(`patterns/${patternId}`))).body as PatternReply;
+    const { id: _, version, ...body } = pattern;
+    await server
+      .put(server.club(`patterns/${patternId}/versions/${version + 1}`), {
+        ...{ ...body, laidFor: { ...body.laidFor, reachM: 1 } },
+      })
+      .expect(200);
+    expect(await built()).toMatchObject({ reachM: 'measured', held: 'racket' });
+    await server.put(path, personOf(patternId, { name: 'Ros Penmarric', reachM: 1.1 })).expect(200);
+    expect(await built()).toMatchObject({ reachM: 'measured', held: null });
+    const { body: refused } = await server
+      .put(path, personOf(patternId, { name: 'Ros Penmarric', reaches: { bat: 9 } }))
+      .expect(400);
+    expect(refused).toMatchObject({ field: 'reaches.bat', given: 9 });
   });
 
   test('is in the band of their age today, whatever was chosen before', async () => {

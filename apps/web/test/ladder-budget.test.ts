@@ -135,9 +135,14 @@ describe('how much time there is', () => {
 });
 
 test('where a reach is from is said, and that none is known', () => {
-  const reach = (reachM: number, from: 'measured' | 'from height') =>
-    ownReachSentence('Ada', { reachM, drillReachM: 0, from });
+  const reach = (
+    reachM: number,
+    from: 'measured' | 'from height',
+    held: 'racket' | 'hand' | null = null,
+  ) => ownReachSentence('Ada', { reachM, drillReachM: 0, from, held });
   expect(reach(1.3, 'measured')).toMatch(/^Ada takes what comes 1\.3 m from .*\(measured\)/);
+  expect(reach(1.3, 'measured', 'racket')).toContain('(measured with a racket)');
+  expect(reach(0.8, 'measured', 'hand')).toContain('(measured with the hand)');
   expect(reach(0.75, 'from height')).toContain('without what is held');
   expect(reach(0, 'measured')).toMatch(/^Neither reach nor height of Ada/);
 });

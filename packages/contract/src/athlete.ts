@@ -1,5 +1,12 @@
 import { COLOUR_VISIONS, type ColourVision, type Side, SIDES } from '@orthokin/core/floor';
-import { AGE_BANDS, BUILD_SOURCES, type AgeBand, type BuildSource } from '@orthokin/core/people';
+import {
+  AGE_BANDS,
+  BUILD_SOURCES,
+  HELD,
+  type AgeBand,
+  type BuildSource,
+  type Held,
+} from '@orthokin/core/people';
 import {
   SET_OUTCOMES,
   SQUAD_NEEDS,
@@ -176,6 +183,11 @@ export class BuiltReply {
 
   @IsIn(BUILD_SOURCES)
   reachM: BuildSource;
+
+  /** With what the reach was measured; `null` for whatever they hold, and where it was not. */
+  @IsOptional()
+  @IsIn(HELD)
+  held?: Held | null;
 }
 
 /** A pattern by its name. */

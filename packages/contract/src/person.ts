@@ -3,6 +3,7 @@ import {
   AGE_BANDS,
   BODY_BOUNDS_M,
   type AgeBand,
+  type Held,
   LONGEST_NAME,
   LONGEST_CALLED,
   LONGEST_GOAL,
@@ -33,6 +34,39 @@ import { EmergencyBody } from './care.js';
 import { IsDateOfBirth } from './moment.js';
 
 const { heightM, shoulderM, hipM, reachM } = BODY_BOUNDS_M;
+
+/** From the shoulder to the end of what is held, arm stretched, where it was measured with that. */
+export class ReachesBody implements Partial<Record<Held, number | null>> {
+  @IsOptional()
+  @IsNumber()
+  @Min(reachM[0])
+  @Max(reachM[1])
+  hand?: number | null;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(reachM[0])
+  @Max(reachM[1])
+  racket?: number | null;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(reachM[0])
+  @Max(reachM[1])
+  paddle?: number | null;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(reachM[0])
+  @Max(reachM[1])
+  bat?: number | null;
+
+  @IsOptional()
+  @IsNumber()
+  @Min(reachM[0])
+  @Max(reachM[1])
+  blade?: number | null;
+}
 
 /** What may be known of an athlete beyond what every drill needs; `null` or missing where it is not. */
 export class AboutAthlete {
@@ -76,6 +110,12 @@ export class AboutAthlete {
   @Min(reachM[0])
   @Max(reachM[1])
   reachM?: number | null;
+
+  /** On courts where it is known what is held, these go before the one above. */
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => ReachesBody)
+  reaches?: ReachesBody | null;
 
   /** Faults that are watched in them; two at the most. */
   @IsOptional()

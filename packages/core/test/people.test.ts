@@ -1,3 +1,4 @@
+import type { CourtName } from '@orthokin/core/floor';
 import { baseWidth, changePlacement, TYPICAL_BUILD, withLeg } from '@orthokin/core/pattern';
 import {
   AGE_BANDS,
@@ -67,19 +68,27 @@ describe('feet laid for an athlete', () => {
 
   test('measured lengths go before those of the height, those before the pattern’s', () => {
     const child = { heightM: 1.36, shoulderM: 0.33, reachM: null };
-    const { build, from } = ownBuild(child, { ...TYPICAL_BUILD, reachM: 1 });
+    const of = (build = TYPICAL_BUILD) => ({ court: 'squash', laidFor: build }) as const;
+    const contact = of({ ...TYPICAL_BUILD, reachM: 1 });
+    const { build, from } = ownBuild(child, contact);
     expect(from).toEqual({ shoulderM: 'measured', strideM: 'from height', reachM: 'from height' });
     expect(build).toMatchObject({ shoulderM: 0.33, reachM: 0.6 });
     expect(build.strideM).toBeCloseTo(TYPICAL_BUILD.strideM * 0.8);
-    expect(ownBuild(NOTHING, TYPICAL_BUILD)).toEqual({
+    expect(ownBuild(NOTHING, of())).toEqual({
       build: TYPICAL_BUILD,
       from: { shoulderM: 'pattern', strideM: 'pattern', reachM: 'pattern' },
+      held: null,
     });
-    expect(ownBuild({ ...child, reachM: 1.2 }, TYPICAL_BUILD).build.reachM).toBe(0);
+    const reaches = { racket: 1.2, paddle: 0.8 };
+    const reaching = ownBuild({ ...child, reachM: 1, reaches }, contact);
+    expect([reaching.build.reachM, reaching.held]).toEqual([1.2, 'racket']);
+    expect(ownBuild({ ...child, reachM: 1.2, reaches }, of())).toMatchObject({
+      ...{ build: { reachM: 0 }, held: null },
+    });
   });
 
   test('the stance is as wide as their shoulders ask, and a child takes more steps', () => {
-    const { build } = ownBuild({ ...NOTHING, heightM: 1.2 }, star.laidFor);
+    const { build } = ownBuild({ ...NOTHING, heightM: 1.2 }, star);
     const laid = laidFor(star, build);
     expect(baseWidth(laid.stance) / build.shoulderM).toBeCloseTo(
       baseWidth(star.stance) / star.laidFor.shoulderM,
@@ -98,14 +107,22 @@ describe('feet laid for an athlete', () => {
   });
 });
 
-test('a reach is the measured one, else an arm by height, else the pattern’s; in the drill only where markers are contact points', () => {
-  const [feet, contact] = [{ reachM: 0 }, { reachM: 0.9 }];
+test('a reach is the one measured with what is held there, else the measured one, else an arm by height, else the pattern’s; in the drill only where markers are contact points', () => {
+  const at = (court: CourtName, reachM: number) => ({ court, laidFor: { reachM } });
+  const [feet, contact] = [at('rectangle', 0), at('rectangle', 0.9)];
   expect(ownReach({ heightM: 1.7, reachM: 1.3 }, feet)).toEqual({
-    ...{ reachM: 1.3, drillReachM: 0, from: 'measured' },
+    ...{ reachM: 1.3, drillReachM: 0, from: 'measured', held: null },
   });
   expect(ownReach({ heightM: 1.7 }, contact)).toEqual({
-    ...{ reachM: 0.75, drillReachM: 0.75, from: 'from height' },
+    ...{ reachM: 0.75, drillReachM: 0.75, from: 'from height', held: null },
   });
-  expect(ownReach({}, contact)).toEqual({ reachM: 0.9, drillReachM: 0.9, from: 'pattern' });
+  expect(ownReach({}, contact)).toMatchObject({ reachM: 0.9, drillReachM: 0.9, from: 'pattern' });
+  const two = { reachM: 1.3, reaches: { paddle: 0.8, racket: null } };
+  expect(ownReach(two, at('tableTennis', 0.5))).toEqual({
+    ...{ reachM: 0.8, drillReachM: 0.8, from: 'measured', held: 'paddle' },
+  });
+  for (const court of ['squash', 'volleyball', 'grid'] as const)
+    expect(ownReach(two, at(court, 0.5))).toMatchObject({ reachM: 1.3, held: null });
+
   expect(ownReach({}, feet).reachM).toBe(0);
 });

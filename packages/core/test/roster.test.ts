@@ -96,6 +96,7 @@ test('every row is a person or named, whatever is in it; lengths are a body’s'
 });
 
 test('a table that was written is read back as it was', () => {
+  const reach = fc.integer({ min: 30, max: 250 }).map((cm) => cm / 100);
   const text = fc.option(fc.constantFrom('Home sooner.', 'Tall', 'squash, tennis'));
   const person = fc.record({
     ...{ name: fc.constantFrom('Ada Lund', 'Bo Ek', "Cy D'Ahl"), called: text, sports: text },
@@ -106,7 +107,10 @@ test('a table that was written is read back as it was', () => {
     heightM: fc.option(fc.integer({ min: 80, max: 250 }).map((cm) => cm / 100)),
     shoulderM: fc.option(fc.integer({ min: 15, max: 70 }).map((cm) => cm / 100)),
     hipM: fc.option(fc.integer({ min: 12, max: 60 }).map((cm) => cm / 100)),
-    reachM: fc.option(fc.integer({ min: 30, max: 250 }).map((cm) => cm / 100)),
+    reachM: fc.option(reach),
+    reaches: fc
+      .record({ hand: reach, racket: reach, blade: reach }, { requiredKeys: [] })
+      .map((reaches) => (Object.keys(reaches).length > 0 ? reaches : null)),
   });
   fc.assert(
     fc.property(person, (one) => {

@@ -55,7 +55,7 @@ export class DrillSetupService {
     ]);
     if (pattern.body.rungs.length === 0)
       throw conflict('patternId', patternId, 'a pattern with targets, and so with rungs');
-    const { build, from } = ownBuild(athlete, pattern.body.laidFor);
+    const { build, from, held } = ownBuild(athlete, pattern.body);
     return {
       athlete: athleteReply(athlete),
       pattern: versionReply({
@@ -65,7 +65,7 @@ export class DrillSetupService {
       worksOn: { id: athlete.patternId, name: worksOn.body.name },
       care,
       watched: athlete.watched,
-      built: from,
+      built: { ...from, held },
       ownLimits: own.map(({ rung }) => rung),
       ladder,
       rung: reachedRung(pattern.body, place.rung).number,

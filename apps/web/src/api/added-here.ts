@@ -71,19 +71,19 @@ async function showOnPattern(
     ...{ faultsLately: [], lastDay: null },
   };
   await keepReply(pathOf(ROUTES.athleteCare, { clubId, athleteId }), care);
-  const { build, from } = ownBuild(bodyOf(person), pattern.laidFor);
+  const { build, from, held } = ownBuild(bodyOf(person), pattern);
   const setup: DrillSetupReply = {
     athlete: athleteIn(person),
     pattern: { ...pattern, ...laidFor(pattern, build) },
     worksOn: { id: pattern.id, name: pattern.name },
-    ...{ care, watched: person.watched ?? [], built: from, ownLimits: [], ladder: settings },
+    ...{ care, watched: person.watched ?? [], built: { ...from, held }, ownLimits: [], ladder: settings },
     ...{ rung: 1, usualMs: {}, sessionsBefore: 0, simulated: TYPICAL_ATHLETE },
   };
   await keepReply(pathOf(ROUTES.drillSetup, { clubId, athleteId }), setup);
 }
 
-const bodyOf = ({ heightM = null, shoulderM = null, reachM = null }: PersonReply) => ({
-  ...{ heightM, shoulderM, reachM },
+const bodyOf = ({ heightM = null, shoulderM = null, reachM = null, reaches }: PersonReply) => ({
+  ...{ heightM, shoulderM, reachM, reaches: reaches ?? null },
 });
 
 const athleteIn = ({

@@ -7,16 +7,19 @@ import { usePeople } from '../api/people.js';
 import { say } from '../words/ladder.js';
 import { usePooledReps } from './usePooledReps.js';
 
-type OnPattern = Pick<Pattern, 'targets'> & {
+type OnPattern = Pick<Pattern, 'targets' | 'court'> & {
   readonly id: string;
   readonly laidFor: Pick<Build, 'reachM'>;
 };
 
 /** How far from where they stand an athlete takes what comes; `null` until the people are read. */
-export function useOwnReach(athleteId: string, { laidFor }: OnPattern): OwnReach | null {
+export function useOwnReach(athleteId: string, { court, laidFor }: OnPattern): OwnReach | null {
   const { data } = usePeople();
   const person = data?.find(({ id }) => id === athleteId);
-  return useMemo(() => (data ? ownReach(person ?? {}, laidFor) : null), [data, person, laidFor]);
+  return useMemo(
+    () => (data ? ownReach(person ?? {}, { court, laidFor }) : null),
+    [data, person, court, laidFor],
+  );
 }
 
 /** An athlete's own speed and reach on a pattern; `null` while they are read. */

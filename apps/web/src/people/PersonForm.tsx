@@ -20,6 +20,7 @@ import { SelectField } from '../parts/form/SelectField.js';
 import { OpenField } from '../parts/form/TextField.js';
 import { Heading, Quiet } from '../parts/Text.js';
 import { EmergencyFields } from './EmergencyFields.js';
+import { ReachesFields } from './ReachesFields.js';
 import { today } from './today.js';
 import { COLOUR_WORDS, say, SIDE_WORDS } from '../words/people.js';
 
@@ -136,6 +137,11 @@ export function PersonForm({
           say('reach'),
           usual ? say('armAboutFor', { length: lengthWords(usual.armM, unit) }) : undefined,
         )}
+        <ReachesFields
+          reaches={body.reaches ?? null}
+          unit={unit}
+          onChange={(reaches) => set({ reaches })}
+        />
       </Fields>
       <Heading style={{ marginTop: 26 }}>{say('emergency')}</Heading>
       <EmergencyFields

@@ -6,7 +6,9 @@ import {
   ButtonContext,
   DropIndicator,
   GridListItem,
+  ListLayout,
   useDragAndDrop,
+  Virtualizer,
 } from 'react-aria-components';
 import styled from 'styled-components';
 import { DragList } from '../parts/DragList.js';
@@ -37,6 +39,9 @@ const List = styled(DragList)`
     display: flex;
   }
 `;
+
+/** Rows out of sight are not drawn: of forty, each frame of a drag would draw every one. */
+const ROWS = { estimatedRowSize: 62, gap: 6, dropIndicatorThickness: 4 };
 
 /** What an item says to its buttons changes all the time while another is dragged: only the grip needs to hear it. */
 const OF_NO_ITEM = {};
@@ -72,63 +77,65 @@ export function BlockList({
       }),
   });
   return (
-    <List
-      aria-label={say('blocks')}
-      items={blocks.map((placed) => ({ ...placed, id: placed.block.id }))}
-      selectionMode="single"
-      selectionBehavior="replace"
-      disallowEmptySelection
-      selectedKeys={chosen === null ? [] : [chosen]}
-      onSelectionChange={(keys) => {
-        if (keys !== 'all') for (const key of keys) onChoose(String(key));
-      }}
-      dragAndDropHooks={dragAndDropHooks}
-      renderEmptyState={() => <Quiet>{say('noBlocks')}</Quiet>}
-    >
-      {(item) => {
-        const { block, fromS, toS } = item as PlacedBlock;
-        const name = blockName(block);
-        return (
-          <GridListItem id={block.id} textValue={name}>
-            <Button slot="drag" className="grip" aria-label={say('moveBlock', { name })}>
-              <GripVertical size={18} />
-            </Button>
-            <span className="at">{wallClock(startsAt, fromS)}</span>
-            <span>
-              <b>{name}</b>
-              <small>
-                {say('minute', { n: minutesOf(toS - fromS) })}
-                {block.how === 'turns' && `, ${howWords(block)}`}
-                {`, ${trainsWords(trainedBy(block.kind))}`}
-              </small>
-            </span>
-            <ButtonContext.Provider value={OF_NO_ITEM}>
-              <span className="ways">
-                <IconButton
-                  aria-label={say('copyBlock', { name })}
-                  onPress={() => onCopy(block.id)}
-                >
-                  <Copy size={17} />
-                </IconButton>
-                {block.how === 'together' && block.minutes > 1 && (
-                  <IconButton
-                    aria-label={say('splitBlock', { name })}
-                    onPress={() => onSplit(block.id)}
-                  >
-                    <SplitSquareVertical size={17} />
-                  </IconButton>
-                )}
-                <IconButton
-                  aria-label={say('takeBlockOut', { name })}
-                  onPress={() => onRemove(block.id)}
-                >
-                  <X size={18} />
-                </IconButton>
+    <Virtualizer layout={ListLayout} layoutOptions={ROWS} shouldObserveItemSize>
+      <List
+        aria-label={say('blocks')}
+        items={blocks.map((placed) => ({ ...placed, id: placed.block.id }))}
+        selectionMode="single"
+        selectionBehavior="replace"
+        disallowEmptySelection
+        selectedKeys={chosen === null ? [] : [chosen]}
+        onSelectionChange={(keys) => {
+          if (keys !== 'all') for (const key of keys) onChoose(String(key));
+        }}
+        dragAndDropHooks={dragAndDropHooks}
+        renderEmptyState={() => <Quiet>{say('noBlocks')}</Quiet>}
+      >
+        {(item) => {
+          const { block, fromS, toS } = item as PlacedBlock;
+          const name = blockName(block);
+          return (
+            <GridListItem id={block.id} textValue={name}>
+              <Button slot="drag" className="grip" aria-label={say('moveBlock', { name })}>
+                <GripVertical size={18} />
+              </Button>
+              <span className="at">{wallClock(startsAt, fromS)}</span>
+              <span>
+                <b>{name}</b>
+                <small>
+                  {say('minute', { n: minutesOf(toS - fromS) })}
+                  {block.how === 'turns' && `, ${howWords(block)}`}
+                  {`, ${trainsWords(trainedBy(block.kind))}`}
+                </small>
               </span>
-            </ButtonContext.Provider>
-          </GridListItem>
-        );
-      }}
-    </List>
+              <ButtonContext.Provider value={OF_NO_ITEM}>
+                <span className="ways">
+                  <IconButton
+                    aria-label={say('copyBlock', { name })}
+                    onPress={() => onCopy(block.id)}
+                  >
+                    <Copy size={17} />
+                  </IconButton>
+                  {block.how === 'together' && block.minutes > 1 && (
+                    <IconButton
+                      aria-label={say('splitBlock', { name })}
+                      onPress={() => onSplit(block.id)}
+                    >
+                      <SplitSquareVertical size={17} />
+                    </IconButton>
+                  )}
+                  <IconButton
+                    aria-label={say('takeBlockOut', { name })}
+                    onPress={() => onRemove(block.id)}
+                  >
+                    <X size={18} />
+                  </IconButton>
+                </span>
+              </ButtonContext.Provider>
+            </GridListItem>
+          );
+        }}
+      </List>
+    </Virtualizer>
   );
 }

@@ -19,9 +19,11 @@ const say = speaker(en);
 const metres = (m: number): string => `${m.toFixed(1)} m`;
 
 /** How far from where they stand somebody takes what comes, and how that is known. */
-export const ownReachSentence = (name: string, { reachM, from }: OwnReach): string =>
+export const ownReachSentence = (name: string, { reachM, from, held }: OwnReach): string =>
   reachM > 0
-    ? say('reachKnown', { name, reach: metres(reachM), from: REACH_FROM[from] })
+    ? say('reachKnown', {
+        ...{ name, reach: metres(reachM), from: REACH_FROM[from], held: held ?? 'none' },
+      })
     : say('reachUnknown', { name });
 
 const REACH_FROM = { measured: 'measured', 'from height': 'height', pattern: 'pattern' } as const;

@@ -2,6 +2,7 @@ import type { AthleteBody } from '@orthokin/contract';
 import { lengthWords, type ColourVision, type LengthUnit, type Side } from '@orthokin/core/floor';
 import type { FaultWords } from '@orthokin/core/timing';
 import type { RosterField } from '@orthokin/core/formats';
+import { HELD } from '@orthokin/core/people';
 import { people as en } from './en/people.js';
 import { dateWords, listWords } from './format.js';
 import { faultWords } from './fault.js';
@@ -33,11 +34,18 @@ export const ROSTER_WORDS: Readonly<Record<RosterField, string>> = {
   shoulders: say('fieldShoulders'),
   hips: say('fieldHips'),
   reach: say('fieldReach'),
+  'reach with hand': say('reachWith', { held: 'hand' }),
+  'reach with racket': say('reachWith', { held: 'racket' }),
+  'reach with paddle': say('reachWith', { held: 'paddle' }),
+  'reach with bat': say('reachWith', { held: 'bat' }),
+  'reach with blade': say('reachWith', { held: 'blade' }),
   sports: say('sports'),
   goal: say('fieldGoal'),
   note: say('fieldNote'),
   squad: say('squadColumn'),
 };
+
+type Reading = readonly [what: string, read: (body: AthleteBody) => string];
 
 /** What goes when somebody is erased, to choose from. */
 export const ERASURE_OPTIONS = [
@@ -63,7 +71,7 @@ export function otherwiseKnown(
   const length = (metres: number | null | undefined) =>
     metres == null ? say('notKnown') : lengthWords(metres, unit);
   const words = (said: string | null | undefined) => said || say('notKnown');
-  const readings: readonly (readonly [what: string, read: (body: AthleteBody) => string])[] = [
+  const readings: readonly Reading[] = [
     [say('name'), ({ name }) => name],
     [say('called'), ({ called }) => words(called)],
     [say('hand'), ({ hand }) => SIDE_WORDS[hand]],
@@ -76,6 +84,10 @@ export function otherwiseKnown(
     [say('shoulder'), ({ shoulderM }) => length(shoulderM)],
     [say('hip'), ({ hipM }) => length(hipM)],
     [say('reach'), ({ reachM }) => length(reachM)],
+    ...HELD.map((held): Reading => [
+      say('reachWith', { held }),
+      ({ reaches }) => length(reaches?.[held]),
+    ]),
     [say('sports'), ({ sports }) => words(sports)],
     [say('goal'), ({ goal }) => words(goal)],
     [say('note'), ({ note }) => words(note)],

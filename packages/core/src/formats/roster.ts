@@ -2,6 +2,7 @@ import { parseLength, type LengthUnit, type Side } from '../floor/index.js';
 import {
   AGE_BANDS,
   BODY_BOUNDS_M,
+  HELD,
   LONGEST_ATHLETE_NOTE,
   LONGEST_CALLED,
   LONGEST_GOAL,
@@ -9,6 +10,8 @@ import {
   LONGEST_SPORT,
   type AgeBand,
   type BodyLength,
+  type Held,
+  type Reaches,
 } from '../people/index.js';
 import { dayOf, matchHeads, type Columns, type RowProblem } from './table-rows.js';
 
@@ -24,6 +27,7 @@ export const ROSTER_FIELDS = [
   'shoulders',
   'hips',
   'reach',
+  ...HELD.map((held) => `reach with ${held}` as const),
   'sports',
   'goal',
   'note',
@@ -32,6 +36,12 @@ export const ROSTER_FIELDS = [
 export type RosterField = (typeof ROSTER_FIELDS)[number];
 
 const HINTS: Readonly<Record<RosterField, RegExp>> = {
+  // Before what their heads would be taken for.
+  'reach with hand': /reach.*(hand|glove)/i,
+  'reach with racket': /reach.*rac(k|qu)et/i,
+  'reach with paddle': /reach.*paddle/i,
+  'reach with bat': /reach.*bat/i,
+  'reach with blade': /reach.*(blade|foil|sword)/i,
   called: /called|nick|short name/i,
   name: /name|athlete|player|member/i,
   born: /born|birth|dob/i,
@@ -69,6 +79,7 @@ export interface RosterPerson extends Readonly<Record<BodyLength, number | null>
   readonly ageBand: AgeBand;
   readonly hand: Side;
   readonly foot: Side | null;
+  readonly reaches: Reaches | null;
   readonly sports: string | null;
   readonly goal: string | null;
   readonly note: string | null;
@@ -162,6 +173,14 @@ class RowReader {
     const metres = isBare && read.value > MOST_BARE_M ? read.value / 100 : read.value;
     return metres >= least && metres <= most ? metres : this.refuse(field, text, allowed);
   }
+
+  reaches(): Reaches | null {
+    const known = HELD.flatMap((held) => {
+      const metres = this.length(`reach with ${held}`, 'reachM');
+      return metres === null ? [] : [[held, metres] as const];
+    });
+    return known.length > 0 ? Object.fromEntries(known) : null;
+  }
 }
 
 /** Whether two may be the same person: the same name, and no birth that says otherwise. */
@@ -202,6 +221,7 @@ export function readRoster(
       shoulderM: reader.length('shoulders', 'shoulderM'),
       hipM: reader.length('hips', 'hipM'),
       reachM: reader.length('reach', 'reachM'),
+      reaches: reader.reaches(),
       ...{ sports: reader.text('sports', LONGEST_SPORT), goal: reader.text('goal', LONGEST_GOAL) },
       ...{
         note: reader.text('note', LONGEST_ATHLETE_NOTE),
@@ -231,6 +251,15 @@ function groupByName(known: readonly Known[]): ReadonlyMap<string, Known[]> {
   return groups;
 }
 
+const reachCells = (reaches: Reaches | null) => {
+  const cell = (held: Held) => reaches?.[held] ?? null;
+  return {
+    ...{ 'reach with hand': cell('hand'), 'reach with racket': cell('racket') },
+    ...{ 'reach with paddle': cell('paddle'), 'reach with bat': cell('bat') },
+    'reach with blade': cell('blade'),
+  };
+};
+
 /** The heads of a table of people as it is written: all that can be read but the squad, of which there may be several. */
 export const ROSTER_HEADS = ROSTER_FIELDS.filter((field) => field !== 'squad');
 
@@ -249,6 +278,7 @@ export function rosterRow(
     shoulders: person.shoulderM,
     hips: person.hipM,
     reach: person.reachM,
+    ...reachCells(person.reaches),
     sports: person.sports,
     goal: person.goal,
     note: person.note,

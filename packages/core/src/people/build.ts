@@ -1,6 +1,8 @@
+import type { CourtName } from '../floor/index.js';
 import { layLeg, readyStance } from '../footwork/index.js';
 import { targetOf, type Build, type Leg, type Pattern } from '../pattern/index.js';
 import { usualLengths } from './body.js';
+import { measuredReach, type Held, type Reaches } from './held.js';
 
 /** Where a length of a build comes from. */
 export const BUILD_SOURCES = ['measured', 'from height', 'pattern'] as const;
@@ -10,13 +12,17 @@ export type BuildSource = (typeof BUILD_SOURCES)[number];
 export interface KnownBody {
   readonly heightM?: number | null;
   readonly shoulderM?: number | null;
+  /** With whatever they hold, where it was not measured with what is held on the court. */
   readonly reachM?: number | null;
+  readonly reaches?: Reaches | null;
 }
 
 /** A build with where each of its lengths comes from. */
 export interface OwnBuild {
   readonly build: Build;
   readonly from: Readonly<Record<'shoulderM' | 'strideM' | 'reachM', BuildSource>>;
+  /** With what the reach was measured; `null` for whatever they hold, and where it was not. */
+  readonly held: Held | null;
 }
 
 /** A pattern's own stride is taken to be that of somebody so tall, m. */
@@ -28,9 +34,10 @@ const USUAL_HEIGHT_M = 1.7;
  * contact points, that is where its own reach is not 0.
  */
 export function ownBuild(
-  { heightM = null, shoulderM = null, reachM = null }: KnownBody,
-  of: Build,
+  { heightM = null, shoulderM = null, ...reaching }: KnownBody,
+  { court, laidFor: of }: Pick<Pattern, 'court' | 'laidFor'>,
 ): OwnBuild {
+  const { reachM, held } = measuredReach(reaching, court);
   const usual = heightM === null ? null : usualLengths(heightM);
   const reaches = of.reachM > 0;
   const source = (measured: number | null): BuildSource =>
@@ -47,6 +54,7 @@ export function ownBuild(
       strideM: heightM === null ? 'pattern' : 'from height',
       reachM: reaches ? source(reachM) : 'pattern',
     },
+    held: reaches ? held : null,
   };
 }
 
@@ -56,22 +64,26 @@ export interface OwnReach {
   /** In the drill: 0 where a pattern's markers are where the foot goes. */
   readonly drillReachM: number;
   readonly from: BuildSource;
+  /** With what it was measured; `null` for whatever they hold, and where it was not. */
+  readonly held: Held | null;
 }
 
 /**
- * An athlete's reach on a pattern: measured with what they hold, else an arm of their height, else the
+ * An athlete's reach on a pattern: measured with what is held there, else with whatever they hold, else an arm of their height, else the
  * pattern's own.
  */
 export function ownReach(
-  { heightM = null, reachM = null }: KnownBody,
-  of: Pick<Build, 'reachM'>,
+  { heightM = null, ...reaching }: KnownBody,
+  { court, laidFor: of }: { readonly court: CourtName; readonly laidFor: Pick<Build, 'reachM'> },
 ): OwnReach {
+  const { reachM, held } = measuredReach(reaching, court);
   const armM = heightM === null ? null : usualLengths(heightM).armM;
   const own = reachM ?? armM ?? of.reachM;
   return {
     reachM: own,
     drillReachM: of.reachM > 0 ? own : 0,
     from: reachM !== null ? 'measured' : armM !== null ? 'from height' : 'pattern',
+    held,
   };
 }
 

@@ -100,6 +100,14 @@ export {
   type OwnBuild,
   type OwnReach,
 } from './build.js';
+export {
+  HELD,
+  heldAt,
+  measuredReach,
+  type Held,
+  type MeasuredReach,
+  type Reaches,
+} from './held.js';
 export { DEMO_CLUB_ID } from './demo-club.js';
 export { RETURN_STEPS, returnLadder, type ReturnStep } from './return-ladder.js';
 export {

@@ -1,6 +1,6 @@
 import { Entity, Property, type Opt } from '@mikro-orm/core';
 import type { ColourVision, Side } from '@orthokin/core/floor';
-import type { AgeBand } from '@orthokin/core/people';
+import type { AgeBand, Reaches } from '@orthokin/core/people';
 import type { SimulatedAthlete } from '@orthokin/core/simulation';
 import type { EmergencyBody } from '@orthokin/contract';
 import type { Fault } from '@orthokin/core/timing';
@@ -52,6 +52,10 @@ export class Athlete extends ClubOwned {
   /** From the shoulder to the end of the implement, arm stretched. */
   @Property({ type: 'double', nullable: true })
   reachM!: number | null;
+
+  /** With what is held, where it was measured with that. */
+  @Property({ type: 'json', nullable: true })
+  reaches!: Reaches | null;
 
   /** In their own words. */
   @Property({ type: 'text', nullable: true })

@@ -173,6 +173,7 @@ const allOf = ({
   shoulderM = null,
   hipM = null,
   reachM = null,
+  reaches = null,
   goal = null,
   sports = null,
   emergency = null,
@@ -182,7 +183,20 @@ const allOf = ({
   ...body
 }: AthleteBody) => ({
   ...body,
-  ...{ called, bornOn, foot, heightM, shoulderM, hipM, reachM, goal, sports, emergency, note },
+  ...{
+    called,
+    bornOn,
+    foot,
+    heightM,
+    shoulderM,
+    hipM,
+    reachM,
+    reaches,
+    goal,
+    sports,
+    emergency,
+    note,
+  },
   watched: watched ?? [],
 });
 
@@ -222,13 +236,14 @@ export const aboutAthlete = ({
   shoulderM,
   hipM,
   reachM,
+  reaches,
   goal,
   sports,
   emergency,
   watched,
   patternId,
 }: Athlete) => ({
-  ...{ called, bornOn, foot, heightM, shoulderM, hipM, reachM },
+  ...{ called, bornOn, foot, heightM, shoulderM, hipM, reachM, reaches },
   ...{ goal, sports, emergency, watched, patternId },
 });
 

@@ -30,7 +30,8 @@ export function colourWords({ athlete, pattern }: FloorSetup): string | null {
 export function builtWords({ athlete, built }: FloorSetup): string | null {
   const lengths = BUILT.filter(([name]) => built[name] !== 'pattern').map(([name, key]) =>
     say('lengthFrom', {
-      length: say(key),
+      length:
+        name === 'reachM' && built.held ? say('ownReachWith', { held: built.held }) : say(key),
       from: say(built[name] === 'measured' ? 'fromMeasured' : 'fromHeight'),
     }),
   );

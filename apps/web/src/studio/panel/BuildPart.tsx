@@ -21,11 +21,12 @@ export function BuildPart(): ReactElement {
     edit((now) => ({ ...now, laidFor: { ...now.laidFor, ...change } }));
   const people = usePeople();
   const sized = (people.data ?? []).filter(
-    ({ archived, heightM, shoulderM, reachM }) => !archived && (heightM ?? shoulderM ?? reachM),
+    ({ archived, heightM, shoulderM, reachM, reaches }) =>
+      !archived && (heightM ?? shoulderM ?? reachM ?? reaches),
   );
   const layFor = (id: string) => {
     const person = sized.find((one) => one.id === id);
-    if (person) edit((now) => relaid(now, ownBuild(person, now.laidFor).build));
+    if (person) edit((now) => relaid(now, ownBuild(person, now).build));
   };
   return (
     <Part aria-label={say('laid')}>
