@@ -102,7 +102,7 @@ describe('an athlete', () => {
     const { body: refused } = await server
       .put(path, personOf(patternId, { name: 'Ros Penmarric', reaches: { bat: 9 } }))
       .expect(400);
-    expect(refused).toMatchObject({ field: 'reaches.bat', given: 9 });
+    expect(refused).toMatchObject({ problems: [{ field: 'reaches.bat', given: '9' }] });
   });
 
   test('is in the band of their age today, whatever was chosen before', async () => {

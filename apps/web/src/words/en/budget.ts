@@ -1,6 +1,6 @@
 export const budget = {
   reachKnown:
-    '{name} takes what comes {reach} from where they stand ({from, select, measured {measured{held, select, none {} hand { with the hand} other { with a {held}}}} height {an arm for their height, without what is held} other {as the pattern is laid}}), so the way is so much shorter.',
+    '{name} takes what comes {reach} from where they stand ({from, select, measured {measured{held, select, none {} hand { with the hand} paddle { with a table tennis bat} other { with a {held}}}} height {an arm for their height, without what is held} other {as the pattern is laid}}), so the way is so much shorter.',
   reachUnknown:
     'Neither reach nor height of {name} is known: they are taken to go all the way to where it is taken.',
   letterNeedsMetresTimes: '{letter} needs {metres} in {timeS}',

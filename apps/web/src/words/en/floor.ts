@@ -211,7 +211,8 @@ export const floor = {
   ownShoulders: 'shoulders',
   ownStride: 'stride',
   ownReach: 'reach',
-  ownReachWith: 'reach with {held, select, hand {the hand} other {a {held}}}',
+  ownReachWith:
+    'reach with {held, select, hand {the hand} paddle {a table tennis bat} other {a {held}}}',
   notAllOfIt: '{athlete} may not do all of this now.',
   whatStopsIt: 'What stops it',
   doInstead: 'What may be done instead:',

@@ -46,10 +46,12 @@ export const people = {
   shoulder: 'Shoulder width',
   hip: 'Hip width',
   reach: 'Reach with what they hold',
-  reachWith: 'Reach with {held, select, hand {the hand} other {a {held}}}',
+  reachWith:
+    'Reach with {held, select, hand {the hand} paddle {a table tennis bat} other {a {held}}}',
   addReach: 'Reach at another sport',
   chooseHeld: 'Add…',
-  heldWords: '{held, select, hand {with the hand} other {with a {held}}}',
+  heldWords:
+    '{held, select, hand {with the hand} paddle {with a table tennis bat} other {with a {held}}}',
   aboutFor: 'usually about {length} at this height',
   armAboutFor: 'the arm alone: usually about {length}',
   goal: 'Goal, in their own words',
