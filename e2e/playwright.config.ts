@@ -12,7 +12,7 @@ export default defineConfig({
   workers: 2,
   globalSetup: './stories/support/template.ts',
   // A small machine with several pages on it has slow moments.
-  expect: { timeout: 10_000 },
+  expect: { timeout: 20_000 },
   // A machine whose neighbours take its time has moments no wait foresees: a story that fails is told
   // once more, on a database of its own, and is printed as flaky so that nobody overlooks it.
   retries: 1,

@@ -87,7 +87,11 @@ test('a limit is derived from a flight, kept with its source, and asked of one a
   const waits = drawing.getByRole('button', { name: /^Where they wait/ });
   await expect(places).toBeHidden();
   const spares = () => drawing.getByText(/^[+−]\d\.\d\d s$/).allTextContents();
-  const before = await spares();
+  // They follow the drawing a moment later: what they come to rest at.
+  let before = await spares();
+  await expect
+    .poll(async () => JSON.stringify(before) === JSON.stringify((before = await spares())))
+    .toBe(true);
   for (let i = 0; i < 10; i++) await waits.press('ArrowUp');
   await expect(waits).toHaveAccessibleName(/1\.0 m forward/);
   await expect.poll(spares).not.toEqual(before);

@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { MikroOrmModule } from '@mikro-orm/nestjs';
-import { PostgreSqlDriver } from '@mikro-orm/postgresql';
+import { EntityManager, PostgreSqlDriver } from '@mikro-orm/postgresql';
 import { Module, type DynamicModule } from '@nestjs/common';
 import { APP_GUARD } from '@nestjs/core';
 import { ThrottlerGuard, ThrottlerModule } from '@nestjs/throttler';
@@ -22,6 +22,7 @@ import { SessionsModule } from './domains/sessions/sessions.module.js';
 import { ormOptions } from './platform/database/orm-options.js';
 import { Sessions } from './platform/auth/sessions.js';
 import { MayAskGuard } from './platform/auth/may-ask.guard.js';
+import { Standby } from './platform/database/standby.js';
 import { Addresses } from './platform/http/addresses.js';
 import { HealthModule } from './platform/health/health.module.js';
 import { LiveModule } from './platform/live/live.module.js';
@@ -46,7 +47,14 @@ const RATE = { ttl: 60_000, limit: 60_000 };
 @Module({})
 export class AppModule {
   static with(
-    { servingUrl, outbox = null, sessionSecret, tryRoles = true, gateways = [] }: Settings,
+    {
+      servingUrl,
+      standbyUrl = null,
+      outbox = null,
+      sessionSecret,
+      tryRoles = true,
+      gateways = [],
+    }: Settings,
     addresses: Addresses,
   ): DynamicModule {
     return {
@@ -54,7 +62,10 @@ export class AppModule {
       imports: [
         LogsModule,
         ThrottlerModule.forRoot([RATE]),
-        MikroOrmModule.forRoot({ ...ormOptions(servingUrl, TABLES), driver: PostgreSqlDriver }),
+        MikroOrmModule.forRoot({
+          ...ormOptions(servingUrl, TABLES, standbyUrl),
+          driver: PostgreSqlDriver,
+        }),
         DomainsModule,
         AccountsModule.with({
           outbox: new Outbox(outbox, addresses.usual),
@@ -73,6 +84,11 @@ export class AppModule {
         LiveModule.on(servingUrl, addresses),
       ],
       providers: [
+        {
+          provide: Standby,
+          inject: [EntityManager],
+          useFactory: (em: EntityManager) => (standbyUrl === null ? null : new Standby(em)),
+        },
         { provide: APP_GUARD, useClass: ThrottlerGuard },
         { provide: APP_GUARD, useClass: MayAskGuard },
       ],

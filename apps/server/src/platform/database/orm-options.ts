@@ -1,13 +1,18 @@
 import { Migrator } from '@mikro-orm/migrations';
 import { defineConfig, type Options } from '@mikro-orm/postgresql';
+import { standbyOptions } from './standby.js';
 
 /** The tables of an application, and how they came to be. */
 export type Tables = Pick<Options, 'entities'> & {
   readonly migrations: NonNullable<NonNullable<Options['migrations']>['migrationsList']>;
 };
 
-/** How the ORM meets the database at an address. */
-export const ormOptions = (clientUrl: string, { entities, migrations }: Tables): Options =>
+/** How the ORM meets the database at an address, and a standby of it at another. */
+export const ormOptions = (
+  clientUrl: string,
+  { entities, migrations }: Tables,
+  standbyUrl: string | null = null,
+): Options =>
   defineConfig({
     clientUrl,
     entities: entities ?? [],
@@ -20,4 +25,7 @@ export const ormOptions = (clientUrl: string, { entities, migrations }: Tables):
     },
     forceUtcTimezone: true,
     connect: true,
+    ...(standbyUrl !== null && { replicas: [standbyOptions(standbyUrl)] }),
+    // What is read where is chosen request by request.
+    preferReadReplicas: false,
   });
