@@ -146,13 +146,13 @@ export class Machines {
   members = [];
   /** @type {Program[]} */
   servers = [];
-  /** @type {Link[]} from each server to the database that leads */
+  /** @type {Link[][]} from each server to the database that leads, and to those that follow */
   wires = [];
   #home = clusterHome('machines');
   #passwords = newPasswords();
   /** @type {Program[]} */
   #others = [];
-  #ports = { pages: 0, servers: [0, 0], leader: 0, store: 0 };
+  #ports = { pages: 0, servers: [0, 0], leader: 0, standbys: 0, store: 0 };
 
   get address() {
     return `http://127.0.0.1:${this.#ports.pages}`;
@@ -174,7 +174,7 @@ export class Machines {
     const servers = [await freePort(), await freePort()];
     this.#ports = {
       ...{ pages: await freePort(), servers },
-      ...{ leader: await freePort(), store: await freePort() },
+      ...{ leader: await freePort(), standbys: await freePort(), store: await freePort() },
     };
     const { leader, store } = this.#ports;
     await this.#startStore();
@@ -218,7 +218,7 @@ export class Machines {
 
   async stop() {
     for (const server of this.servers) await server.kill('SIGTERM');
-    for (const wire of this.wires) wire.close();
+    for (const wire of this.wires.flat()) wire.close();
     for (const member of this.members) await member.stop();
     for (const other of this.#others) await other.kill();
   }
@@ -280,7 +280,7 @@ export class Machines {
   }
 
   #startProxy() {
-    const { pages, servers, leader } = this.#ports;
+    const { pages, servers, leader, standbys } = this.#ports;
     const of = (/** @type {number} */ port) => `127.0.0.1:${port}`;
     const program = new Program(
       join(this.#home, 'proxy.log'),
@@ -289,6 +289,7 @@ export class Machines {
       {
         ORTHOKIN_BIND: of(pages),
         ORTHOKIN_DATABASE_BIND: of(leader),
+        ORTHOKIN_STANDBY_BIND: of(standbys),
         ...Object.fromEntries(servers.map((port, i) => [`ORTHOKIN_SERVER_${i + 1}`, of(port)])),
         ...Object.fromEntries(
           this.members.flatMap(({ port, restPort }, i) => [
@@ -307,8 +308,11 @@ export class Machines {
     const privateKeys = newPrivateKey();
     const sessionSecret = randomBytes(24).toString('hex');
     for (const [i, port] of this.#ports.servers.entries()) {
-      const wire = await Link.lay(this.#ports.leader);
-      this.wires.push(wire);
+      const [wire, near] = [
+        await Link.lay(this.#ports.leader),
+        await Link.lay(this.#ports.standbys),
+      ];
+      this.wires.push([wire, near]);
       const program = new Program(
         join(this.#home, `server-${i + 1}.log`),
         process.execPath,
@@ -317,6 +321,7 @@ export class Machines {
           NODE_ENV: 'production',
           DATABASE_URL: this.#urlOf('orthokin', appPassword, wire.port),
           SERVING_DATABASE_URL: this.#urlOf('orthokin_serving', servingPassword, wire.port),
+          STANDBY_DATABASE_URL: this.#urlOf('orthokin_serving', servingPassword, near.port),
           SESSION_SECRET: sessionSecret,
           PRIVATE_KEYS: privateKeys,
           PORT: String(port),

@@ -44,8 +44,8 @@ function troublesOf(machines) {
     },
     {
       what: 'the cable between a server and the databases is pulled',
-      begin: async () => machines.wires[0]?.cut(),
-      end: async () => machines.wires[0]?.mend(),
+      begin: async () => machines.wires[0]?.forEach((wire) => wire.cut()),
+      end: async () => machines.wires[0]?.forEach((wire) => wire.mend()),
     },
   ];
 }
@@ -95,7 +95,11 @@ async function compare(machines, player) {
   say(
     `${player.acknowledged.size} reps of ${player.sets.size} sets acknowledged: ${lost.length} lost, ${doubled.length} doubled, ${changed.length} changed`,
   );
-  return lost.length + doubled.length + changed.length === 0;
+  const { all, near, behind } = player.reads;
+  say(
+    `${all} times a set was read by whoever had just recorded it, ${near} times from a standby: ${behind} times without all that was acknowledged`,
+  );
+  return lost.length + doubled.length + changed.length + behind === 0;
 }
 
 /** @param {any[]} events */

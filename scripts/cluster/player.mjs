@@ -4,6 +4,16 @@ import { Refusal } from '../lib/say.mjs';
 
 const ASK_AGAIN_MS = 150;
 const LONGEST_ASKING_MS = 5000;
+const LOOK_AGAIN_MS = 100;
+
+/** A cookie as it is sent back; empty where none of the name was set. @param {Response} answered @param {string} name */
+const cookieOf = (answered, name) =>
+  answered.headers
+    .getSetCookie()
+    .map((cookie) => cookie.split(';')[0] ?? '')
+    .find((cookie) => cookie.startsWith(`${name}=`)) ?? '';
+
+/** One of the devices, with the cookie that says up to where it has written. @typedef {{ after: string }} Device */
 
 /** Devices of a club that record sets, each request again until it is acknowledged. */
 export class Player {
@@ -11,6 +21,8 @@ export class Player {
   acknowledged = new Map();
   /** @type {Set<string>} */
   sets = new Set();
+  /** Sets as whoever had recorded them saw them the moment after; how many came from a standby, and lacked something. */
+  reads = { all: 0, near: 0, behind: 0 };
   /** @type {number[]} moments of what was acknowledged */
   #moments = [];
   #cookie = '';
@@ -32,7 +44,7 @@ export class Player {
     const player = new Player(machines.address);
     player.#at = `clubs/${club.clubId}`;
     const signedIn = await player.#send('POST', 'sign-in', { email: account.email, password });
-    player.#cookie = signedIn.headers.get('set-cookie')?.split(';')[0] ?? '';
+    player.#cookie = cookieOf(signedIn, 'orthokin');
     return player;
   }
 
@@ -46,15 +58,21 @@ export class Player {
     const ready = await squadWithSetups((path) => this.get(path), this.#at);
     let begun = 0;
     const client = async () => {
+      /** @type {Device} */
+      const device = { after: '' };
       while (!isEnough()) {
         const set = setOf(ready[begun++ % ready.length]);
-        await this.#untilAcknowledged(`sets/${set.id}`, set.body);
+        await this.#untilAcknowledged(`sets/${set.id}`, set.body, device);
         this.sets.add(set.id);
         for (const { id, body } of set.reps) {
-          await this.#untilAcknowledged(`sets/${set.id}/reps/${id}`, body);
+          await this.#untilAcknowledged(`sets/${set.id}/reps/${id}`, body, device);
           this.acknowledged.set(id, body);
           await wait(20);
         }
+        // What it rests on is worked out, and kept, by the first look: only the second can be a standby's.
+        await this.#look(set, device);
+        await wait(LOOK_AGAIN_MS);
+        await this.#look(set, device);
       }
     };
     await Promise.all(Array.from({ length: clients }, client));
@@ -66,11 +84,27 @@ export class Player {
     return Math.max(...moments.slice(1).map((moment, i) => moment - (moments[i] ?? moment)));
   }
 
-  /** @param {string} path @param {object} body */
-  async #untilAcknowledged(path, body) {
+  /**
+   * Looks at a set that was just recorded, where anybody answers.
+   * @param {{ id: string, reps: readonly unknown[] }} set @param {Device} device
+   */
+  async #look(set, device) {
+    try {
+      const answered = await this.#send('GET', `${this.#at}/sets/${set.id}`, undefined, device);
+      const { reps } = /** @type {{ reps: unknown[] }} */ (await answered.json());
+      this.reads.all++;
+      if (answered.headers.has('server-timing')) this.reads.near++;
+      if (reps.length < set.reps.length) this.reads.behind++;
+    } catch {
+      // Nothing was shown, and so nothing that is not so.
+    }
+  }
+
+  /** @param {string} path @param {object} body @param {Device} device */
+  async #untilAcknowledged(path, body, device) {
     for (;;) {
       try {
-        await this.#send('PUT', `${this.#at}/${path}`, body);
+        await this.#send('PUT', `${this.#at}/${path}`, body, device);
         this.#moments.push(Date.now());
         return;
       } catch (error) {
@@ -80,17 +114,18 @@ export class Player {
     }
   }
 
-  /** @param {string} method @param {string} path @param {object} [body] */
-  async #send(method, path, body) {
+  /** @param {string} method @param {string} path @param {object} [body] @param {Device} [device] */
+  async #send(method, path, body, device) {
     const answered = await fetch(`${this.address}/api/${path}`, {
       method,
       headers: {
         ...(body && { 'Content-Type': 'application/json' }),
-        ...(this.#cookie && { Cookie: this.#cookie }),
+        Cookie: [this.#cookie, device?.after].filter(Boolean).join('; '),
       },
       ...(body && { body: JSON.stringify(body) }),
       signal: AbortSignal.timeout(LONGEST_ASKING_MS),
     });
+    if (device) device.after = cookieOf(answered, 'orthokin.after') || device.after;
     if (answered.ok) return answered;
     const said = `${method} ${path}: ${answered.status} ${await answered.text()}`;
     throw answered.status < 500 ? new Refusal(said) : new Error(said);

@@ -76,7 +76,13 @@ async function showOnPattern(
     athlete: athleteIn(person),
     pattern: { ...pattern, ...laidFor(pattern, build) },
     worksOn: { id: pattern.id, name: pattern.name },
-    ...{ care, watched: person.watched ?? [], built: { ...from, held }, ownLimits: [], ladder: settings },
+    ...{
+      care,
+      watched: person.watched ?? [],
+      built: { ...from, held },
+      ownLimits: [],
+      ladder: settings,
+    },
     ...{ rung: 1, usualMs: {}, sessionsBefore: 0, simulated: TYPICAL_ATHLETE },
   };
   await keepReply(pathOf(ROUTES.drillSetup, { clubId, athleteId }), setup);

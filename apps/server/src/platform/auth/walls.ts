@@ -16,6 +16,7 @@ interface Connection {
 
 interface Pool {
   acquireConnection: () => Promise<Connection>;
+  releaseConnection: (connection: Connection) => Promise<void>;
 }
 
 /**
@@ -34,10 +35,16 @@ export function buildWalls(em: EntityManager): void {
     if (told.get(connection) !== scope) {
       // Should telling fail, it is not known what the connection shows.
       told.delete(connection);
-      await connection.query(
-        `select set_config('app.club', $1, false), set_config('app.athletes', $2, false)`,
-        values,
-      );
+      try {
+        await connection.query(
+          `select set_config('app.club', $1, false), set_config('app.athletes', $2, false)`,
+          values,
+        );
+      } catch (error) {
+        // Nobody else would give it back: a broken one kept is one that the pool has less, for good.
+        await pool.releaseConnection(connection);
+        throw error;
+      }
       told.set(connection, scope);
     }
     return connection;

@@ -14,6 +14,8 @@ const LOOK_EVERY_MS = 500;
 const LEFT_ALONE_MS = 5000;
 /** Whoever waits longer for a connection is served sooner by the leader. */
 const LONGEST_WAIT_MS = 500;
+/** Whoever waits longer for an answer, too: a cable that was pulled says nothing. */
+const LONGEST_QUERY_MS = 1500;
 
 /** What the pool hands out, as far as it matters here. */
 interface Connection {
@@ -45,6 +47,7 @@ export const standbyOptions = (url: string) => ({
     acquireConnectionTimeout: LONGEST_WAIT_MS,
     // One that is being made is waited for when the server ends.
     pool: { createTimeoutMillis: LONGEST_WAIT_MS },
+    connection: { query_timeout: LONGEST_QUERY_MS },
   },
 });
 
