@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { expect, type Locator, type Page } from '@playwright/test';
 import { Coach, openPattern } from './support/coach.js';
 import { test } from './support/served.js';
+import { expectSound } from './support/sound.js';
 
 const part = (page: Page, name: string): Locator =>
   page.getByRole('navigation', { name: 'Parts of the pattern' }).getByRole('button', { name });
@@ -315,8 +316,14 @@ test('somebody else saved meanwhile: nothing is lost, and the coach chooses', as
   await expect(other.getByText('Version 3, saved')).toBeVisible();
   await page.getByRole('textbox', { name: 'Name of the pattern' }).fill('Up and back, mine');
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('Version 2 was saved on another screen meanwhile.')).toBeVisible();
-  await page.getByRole('button', { name: 'Save mine as the newest' }).click();
+  const sides = page.getByRole('region', {
+    name: /^Version 3 was saved on another screen meanwhile\./,
+  });
+  await expect(sides.getByRole('row', { name: /^Name/ })).toHaveText(
+    'NameUp and back, mineUp and back, again',
+  );
+  await expectSound(page);
+  await sides.getByRole('button', { name: 'Keep yours' }).click();
   await expect(page.getByText('Version 4, saved')).toBeVisible();
 
   // The other screen goes on from version 3, also after a crash, and may take what is there.
@@ -325,7 +332,7 @@ test('somebody else saved meanwhile: nothing is lost, and the coach chooses', as
   await other.reload();
   await expect(other.getByText('Changed since version 3')).toBeVisible();
   await other.getByRole('button', { name: 'Save' }).click();
-  await other.getByRole('button', { name: 'Open theirs' }).click();
+  await other.getByRole('button', { name: 'Keep it as it is now' }).click();
   await expect(other.getByText('Version 4, saved')).toBeVisible();
   await expect(other.getByRole('textbox', { name: 'Name of the pattern' })).toHaveValue(
     'Up and back, mine',

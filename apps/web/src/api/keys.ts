@@ -41,6 +41,8 @@ export const keys = {
   reps: (clubId: string) => ['club', clubId, 'reps'] as const,
   courses: (clubId: string) => ['club', clubId, 'course'] as const,
   library: (clubId: string) => ['club', clubId, 'library'] as const,
+  newestPattern: (clubId: string, patternId: string) =>
+    ['club', clubId, 'newest pattern', patternId] as const,
   pattern: (clubId: string, patternId: string) => ['club', clubId, 'pattern', patternId] as const,
   reviews: (clubId: string) => ['club', clubId, 'review'] as const,
   review: (clubId: string, setId: string) => ['club', clubId, 'review', setId] as const,

@@ -37,6 +37,16 @@ export function usePattern(patternId: string): UseQueryResult<PatternReply | nul
   });
 }
 
+/** What others have saved last, read as it is wanted: beside a pattern that is being edited. */
+export function useNewestPattern(patternId: string): UseQueryResult<PatternReply> {
+  const { clubId } = useClub();
+  return useQuery({
+    queryKey: keys.newestPattern(clubId, patternId),
+    queryFn: () => call(ROUTES.pattern, { clubId, patternId }),
+    gcTime: 0,
+  });
+}
+
 interface Saving {
   readonly patternId: string;
   /** `afterNewest`: whatever others have saved meanwhile, it comes after that. */

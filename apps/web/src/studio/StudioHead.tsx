@@ -9,6 +9,7 @@ import { IconButton } from '../parts/IconButton.js';
 import { Notice } from '../parts/Notice.js';
 import { Quiet } from '../parts/Text.js';
 import { colour, FONT, NARROW } from '../parts/tokens.js';
+import { OvertakenPattern } from './OvertakenPattern.js';
 import { useEditor } from './state/editor.js';
 import { StudioMenu } from './StudioMenu.js';
 import { say } from '../words/studio.js';
@@ -111,25 +112,11 @@ export const StudioHead = memo(function StudioHead(): ReactElement {
           <StudioMenu />
         </div>
       </Bar>
-      {saveError && (
+      {overtaken && <OvertakenPattern openTheirs={openTheirs} />}
+      {saveError && !overtaken && (
         <div style={{ marginBottom: 14 }}>
-          <Notice
-            action={
-              overtaken ? (
-                <>
-                  <Button onPress={() => void editor.save('afterNewest')}>
-                    {say('saveMineNewest')}
-                  </Button>
-                  <Button onPress={openTheirs}>{say('openTheirs')}</Button>
-                </>
-              ) : (
-                <Button onPress={() => void editor.save()}>{say('tryAgain')}</Button>
-              )
-            }
-          >
-            {overtaken
-              ? say('versionVersionWasSavedAnotherScreen', { version: version + 1 })
-              : say('notSavedButKeptThisDevice', { message: saveError.message })}
+          <Notice action={<Button onPress={() => void editor.save()}>{say('tryAgain')}</Button>}>
+            {say('notSavedButKeptThisDevice', { message: saveError.message })}
           </Notice>
         </div>
       )}

@@ -132,11 +132,10 @@ export const studio = {
   redo: 'Redo',
   save: 'Save',
   run: 'Run it',
-  saveMineNewest: 'Save mine as the newest',
-  openTheirs: 'Open theirs',
+  overtaken:
+    'Version {version} was saved on another screen meanwhile. Nothing of yours is lost: which is to be the newest?',
+  readingTheirs: 'Reading what they made of it…',
   tryAgain: 'Try again',
-  versionVersionWasSavedAnotherScreen:
-    'Version {version} was saved on another screen meanwhile. Nothing of yours is lost: it is kept on this device.',
   notSavedButKeptThisDevice: 'Not saved, but kept on this device. {message}',
   partsPattern: 'Parts of the pattern',
   amissAmiss: '{amiss} amiss',
