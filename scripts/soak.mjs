@@ -27,7 +27,7 @@ const WARM_HOURS = 2;
 const MOST_GROWTH = 1.2;
 const MB = 2 ** 20;
 
-/** @typedef {{ memoryMb: number, connections: number, diskMb: number, jobs: number }} Taken */
+/** @typedef {{ memoryMb: number, heldMb: number, connections: number, diskMb: number, jobs: number }} Taken */
 
 /** @param {number[]} values */
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
@@ -35,6 +35,12 @@ const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.l
 /** @param {number | undefined} pid */
 const memoryMb = (pid) =>
   Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
+
+/** What of a server's memory is in use now, with what may be given up. @param {string} address */
+async function heapMb(address) {
+  const text = await (await fetch(`${address}/api/metrics`)).text();
+  return Number(/^nodejs_heap_size_used_bytes (\S+)$/m.exec(text)?.[1] ?? NaN) / MB;
+}
 
 /**
  * Whether what is taken in the last hour is what was taken once the server was warm.
@@ -45,6 +51,7 @@ function isFlat(hours) {
   if (!warm || !last) return true;
   return (
     last.memoryMb < warm.memoryMb * MOST_GROWTH &&
+    last.heldMb < warm.heldMb * MOST_GROWTH &&
     last.connections <= warm.connections + 2 &&
     last.jobs <= FLOORS &&
     last.diskMb < warm.diskMb * MOST_GROWTH + 0.5
@@ -130,7 +137,12 @@ async function soak(address, databaseUrl, pid, count) {
     const before = await taken();
     /** @type {number[]} */
     const memory = [];
-    const watch = setInterval(() => memory.push(memoryMb(pid)), 200);
+    /** @type {number[]} */
+    const heap = [];
+    const watch = setInterval(() => {
+      memory.push(memoryMb(pid));
+      void heapMb(address).then((mb) => heap.push(mb));
+    }, 200);
     const began = Date.now();
     await Promise.all(
       Array.from({ length: FLOORS }, (_, floor) => floorHour(floor, SETS_AN_HOUR / FLOORS)),
@@ -139,13 +151,15 @@ async function soak(address, databaseUrl, pid, count) {
     const after = await taken();
     const one = {
       memoryMb: median(memory),
+      // What is left once whatever may be given up has been.
+      heldMb: Math.min(...heap),
       connections: after.connections,
       diskMb: (after.disk - before.disk) / MB,
       jobs: after.jobs,
     };
     hours.push(one);
     say(
-      `hour ${hour + 1}, in ${Math.round((Date.now() - began) / 1000)} s: ${one.memoryMb.toFixed(0)} MB of memory, ${one.connections} connections, ${one.diskMb.toFixed(1)} MB of disk for ${SETS_AN_HOUR} sets, ${one.jobs} jobs waiting`,
+      `hour ${hour + 1}, in ${Math.round((Date.now() - began) / 1000)} s: ${one.memoryMb.toFixed(0)} MB of memory (${one.heldMb.toFixed(0)} held), ${one.connections} connections, ${one.diskMb.toFixed(1)} MB of disk for ${SETS_AN_HOUR} sets, ${one.jobs} jobs waiting`,
     );
   }
   await database.end();
