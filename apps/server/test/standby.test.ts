@@ -137,6 +137,11 @@ describe('beside a standby', () => {
   test('who looks at something private asks the leader, where it is written down', async () => {
     expect((await near.from('athletes')).isNear).toBe(false);
   });
+
+  test('whether all is well is whether the leader is', async () => {
+    const { headers } = await near.device.get('/api/health').expect(200);
+    expect(headers['server-timing']).toBeUndefined();
+  });
 });
 
 test('a standby that is not there, or says nothing, costs a page a moment and no more', async () => {

@@ -111,7 +111,10 @@ export class Standby implements OnModuleDestroy {
       return { value, wasNear: reading.wasNear };
     } catch (error) {
       if (!reading.wasNear) throw error;
-      return atLeader();
+      return await atLeader();
+    } finally {
+      // What the request has begun and does not wait for may write.
+      reading.isAtLeader = true;
     }
   }
 

@@ -23,9 +23,9 @@ const writtenIn = ({ headers }: Request): string[] => {
 };
 
 /**
- * Pages are read from a standby of the database where there is one that is fresh enough. Each device
+ * A club's pages are read from a standby of the database where there is one that is fresh enough. Each device
  * carries up to where it has written last, so that whoever writes sees it at once, at whichever server.
- * Who looks at something private is written down, and so asks the leader.
+ * Who looks at something private is written down, and so asks the leader; so does who asks whether all is well.
  */
 @Injectable()
 export class ReadNear implements NestInterceptor {
@@ -36,7 +36,8 @@ export class ReadNear implements NestInterceptor {
     const request = context.switchToHttp().getRequest<Request>();
     const response = context.switchToHttp().getResponse<Response>();
     if (request.method === 'GET') {
-      if (Reflect.getMetadata(TOUCHES, context.getHandler())) return next.handle();
+      const isPrivate = Boolean(Reflect.getMetadata(TOUCHES, context.getHandler()));
+      if (isPrivate || request.params['clubId'] === undefined) return next.handle();
       const handle = () =>
         lastValueFrom<unknown, unknown>(next.handle(), { defaultValue: undefined });
       return defer(async () => {
