@@ -2,19 +2,16 @@ import type { CourtName } from '../floor/index.js';
 import { layLeg, readyStance } from '../footwork/index.js';
 import { targetOf, type Build, type Leg, type Pattern } from '../pattern/index.js';
 import { usualLengths } from './body.js';
-import { measuredReach, type Held, type Reaches } from './held.js';
+import { measuredReach, type Held, type KnownReach } from './held.js';
 
 /** Where a length of a build comes from. */
 export const BUILD_SOURCES = ['measured', 'from height', 'pattern'] as const;
 export type BuildSource = (typeof BUILD_SOURCES)[number];
 
 /** What is known of a body that feet are laid by, m. */
-export interface KnownBody {
+export interface KnownBody extends KnownReach {
   readonly heightM?: number | null;
   readonly shoulderM?: number | null;
-  /** With whatever they hold, where it was not measured with what is held on the court. */
-  readonly reachM?: number | null;
-  readonly reaches?: Reaches | null;
 }
 
 /** A build with where each of its lengths comes from. */

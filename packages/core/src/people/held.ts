@@ -1,5 +1,4 @@
 import type { CourtName } from '../floor/index.js';
-import type { KnownBody } from './build.js';
 
 /** What is held, or worn on the hand, where a reach is measured with it: somebody who plays two sports has two reaches. */
 export const HELD = ['hand', 'racket', 'paddle', 'bat', 'blade'] as const;
@@ -7,6 +6,13 @@ export type Held = (typeof HELD)[number];
 
 /** Reaches with what is held, m, from the shoulder to its end, arm stretched. */
 export type Reaches = Readonly<Partial<Record<Held, number | null>>>;
+
+/** What is known of how far somebody reaches, m. */
+export interface KnownReach {
+  /** With whatever they hold, where it was not measured with what is held on the court. */
+  readonly reachM?: number | null;
+  readonly reaches?: Reaches | null;
+}
 
 const AT: Readonly<Partial<Record<CourtName, Held>>> = {
   ...{ tennis: 'racket', badminton: 'racket', squash: 'racket', tableTennis: 'paddle' },
@@ -29,7 +35,7 @@ export interface MeasuredReach {
  * @example measuredReach({ reachM: 1.2, reaches: { paddle: 0.9 } }, 'tableTennis') // { reachM: 0.9, held: 'paddle' }
  */
 export function measuredReach(
-  { reachM = null, reaches }: Pick<KnownBody, 'reachM' | 'reaches'>,
+  { reachM = null, reaches }: KnownReach,
   court: CourtName,
 ): MeasuredReach {
   const held = heldAt(court);

@@ -105,6 +105,7 @@ export {
   heldAt,
   measuredReach,
   type Held,
+  type KnownReach,
   type MeasuredReach,
   type Reaches,
 } from './held.js';
