@@ -19,7 +19,7 @@ import { pagePolicy } from './platform/http/page-policy.js';
 import { serveDocs } from './platform/http/openapi.js';
 import { CheckedPipe } from './platform/http/checked.pipe.js';
 import { serveWeb } from './platform/http/serve-web.js';
-import { ReadNear } from './platform/http/read-near.js';
+import { ReadNear } from './platform/database/read-near.js';
 import { Retried } from './platform/http/retried.js';
 import { UnderWay } from './platform/http/under-way.js';
 import { RefusalFilter } from './platform/http/refusal.filter.js';

@@ -6,8 +6,8 @@ import {
 } from '@nestjs/common';
 import type { Request, Response } from 'express';
 import { defer, lastValueFrom, mergeMap, type Observable } from 'rxjs';
-import { POSITION, type Standby } from '../database/standby.js';
-import { TOUCHES } from './serves.js';
+import { POSITION, type Standby } from './standby.js';
+import { TOUCHES } from '../http/serves.js';
 
 /** Up to where a device has written; a standby that is not there yet shows it nothing. */
 const COOKIE = 'orthokin.after';
