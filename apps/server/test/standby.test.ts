@@ -1,4 +1,4 @@
-import { connect, createServer, type AddressInfo, type Server } from 'node:net';
+import { connect, createServer, type AddressInfo, type Server, type Socket } from 'node:net';
 import request from 'supertest';
 import { v7 } from 'uuid';
 import { createApp } from '../src/app.js';
@@ -21,8 +21,20 @@ async function startStandby(of: URL) {
       asking.pipe(database).pipe(asking);
     });
     for (const socket of [asking, database]) socket.on('error', () => undefined);
+    asking.on('close', () => database.destroy());
   });
-  return { url: await addressOf(proxy, of), stop: () => proxy.close() };
+  const url = await addressOf(proxy, of);
+  return { url, stop: stopping(proxy) };
+}
+
+/** Ends a server and whatever has come to it: what stays open would keep the tests from their end. */
+function stopping(server: Server): () => void {
+  const open = new Set<Socket>();
+  server.on('connection', (socket) => open.add(socket));
+  return () => {
+    server.close();
+    for (const socket of open) socket.destroy();
+  };
 }
 
 /** The same database at the port of a server of its own. */
@@ -146,6 +158,7 @@ describe('beside a standby', () => {
 
 test('a standby that is not there, or says nothing, costs a page a moment and no more', async () => {
   const silent = createServer();
+  const stop = stopping(silent);
   const away = await besideStandby(await addressOf(silent, serving), false);
   try {
     await new Promise((done) => setTimeout(done, 1000));
@@ -154,6 +167,6 @@ test('a standby that is not there, or says nothing, costs a page a moment and no
     expect((body as unknown[]).length).toBeGreaterThan(5);
   } finally {
     await away.stop();
-    silent.close();
+    stop();
   }
 }, 30_000);
