@@ -34,14 +34,14 @@ async function openSquad(page: Page): Promise<{ linesMs: number; drawnMs: number
 
 test('the first view, by a four times slower processor that has nothing of the app yet', async ({
   browser,
-  served,
+  untouched,
 }) => {
   const taken = watchMachine();
   const drawn: number[] = [];
   const lines: number[] = [];
   const settled: number[] = [];
   for (let n = 0; n < TIMES; n++) {
-    const context = await browser.newContext({ baseURL: served.address });
+    const context = await browser.newContext({ baseURL: untouched.address });
     // The other places, and the means to look for somebody, are fetched when the page is at rest.
     await context.addInitScript(() => {
       window.requestIdleCallback = () => 0;
