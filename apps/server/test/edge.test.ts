@@ -187,7 +187,7 @@ describe('settings', () => {
   test('are usual where nothing is said', () => {
     expect(readSettings(url)).toEqual({
       ...{ databaseUrl: url.DATABASE_URL, servingUrl: url.DATABASE_URL, host: '127.0.0.1' },
-      ...{ port: 4310, demo: 'none', publicAddress: null, trustedProxies: 0 },
+      ...{ standbyUrl: null, port: 4310, demo: 'none', publicAddress: null, trustedProxies: 0 },
       ...{ sessionSecret: null, outbox: null, gateways: [], tryRoles: true, tls: null },
     });
   });
@@ -198,6 +198,7 @@ describe('settings', () => {
     [{ ...url, PORT: '70000' }, /^PORT/],
     [{ ...url, DEMO: 'sometimes' }, /^DEMO: given sometimes/],
     [{ ...url, SERVING_DATABASE_URL: 'x' }, /^SERVING_DATABASE_URL/],
+    [{ ...url, STANDBY_DATABASE_URL: 'x' }, /^STANDBY_DATABASE_URL/],
     [{ ...url, DEMO_SIGN_IN: 'maybe' }, /^DEMO_SIGN_IN: given maybe, allowed on or off/],
     [{ ...url, DEMO_SIGN_IN: 'on', HOST: '0.0.0.0' }, /^DEMO_SIGN_IN: given on, allowed off/],
     [{ ...url, GATEWAYS: 'ws://ok:1 http://x' }, /^GATEWAYS: given http:\/\/x/],
