@@ -175,29 +175,30 @@ untouchedTest(
   },
 );
 
-test('the weeks of an athlete: forecast and closer look are worked out beside the page', async ({
-  page,
-}) => {
-  await page.goto('/review');
-  await page.getByRole('link', { name: 'Wren Hallowby' }).click();
-  await choose(page, 'Duration', 'recovery');
-  await expect(
-    page.getByText(/(On|Not on) this course|The course has reached|The curve is at/),
-  ).toBeVisible();
-  await expect(page.getByRole('img', { name: /^The recovery by session/ })).toBeVisible();
-  await page.getByRole('button', { name: /price of choice/ }).click();
-  await expect(page.getByText(/^Usual reaction|ex-Gaussian, \d+ reps/)).toBeVisible();
-  await expect(
-    page.getByText(/^(Slower to the|No clear difference between the sides)/),
-  ).toBeVisible();
-  const note = page.getByRole('textbox', { name: 'Write a note about this set' });
-  await page.getByRole('table').getByRole('link').first().click();
-  await note.fill('New shoes.');
-  await note.blur();
-  await expect(page.getByText('New shoes.')).toBeVisible();
-  await page.goBack();
-  await expect(page.getByRole('cell', { name: 'New shoes.' })).toBeVisible();
-});
+untouchedTest(
+  'the weeks of an athlete: forecast and closer look are worked out beside the page',
+  async ({ page }) => {
+    await page.goto('/review');
+    await page.getByRole('link', { name: 'Wren Hallowby' }).click();
+    await choose(page, 'Duration', 'recovery');
+    await expect(
+      page.getByText(/(On|Not on) this course|The course has reached|The curve is at/),
+    ).toBeVisible();
+    await expect(page.getByRole('img', { name: /^The recovery by session/ })).toBeVisible();
+    await page.getByRole('button', { name: /price of choice/ }).click();
+    await expect(page.getByText(/^Usual reaction|ex-Gaussian, \d+ reps/)).toBeVisible();
+    await expect(
+      page.getByText(/^(Slower to the|No clear difference between the sides)/),
+    ).toBeVisible();
+    const note = page.getByRole('textbox', { name: 'Write a note about this set' });
+    await page.getByRole('table').getByRole('link').first().click();
+    await note.fill('New shoes.');
+    await note.blur();
+    await expect(page.getByText('New shoes.')).toBeVisible();
+    await page.goBack();
+    await expect(page.getByRole('cell', { name: 'New shoes.' })).toBeVisible();
+  },
+);
 
 untouchedTest(
   'the squad at a glance: sorted by what matters, every cell opens what it rests on',
