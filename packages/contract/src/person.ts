@@ -35,36 +35,26 @@ import { IsDateOfBirth } from './moment.js';
 
 const { heightM, shoulderM, hipM, reachM } = BODY_BOUNDS_M;
 
+/** A length that can be somebody's reach, m, or not known. */
+const IsReach = (): PropertyDecorator => (body, name) => {
+  for (const asks of [Max(reachM[1]), Min(reachM[0]), IsNumber(), IsOptional()]) asks(body, name);
+};
+
 /** From the shoulder to the end of what is held, arm stretched, where it was measured with that. */
 export class ReachesBody implements Partial<Record<Held, number | null>> {
-  @IsOptional()
-  @IsNumber()
-  @Min(reachM[0])
-  @Max(reachM[1])
+  @IsReach()
   hand?: number | null;
 
-  @IsOptional()
-  @IsNumber()
-  @Min(reachM[0])
-  @Max(reachM[1])
+  @IsReach()
   racket?: number | null;
 
-  @IsOptional()
-  @IsNumber()
-  @Min(reachM[0])
-  @Max(reachM[1])
+  @IsReach()
   paddle?: number | null;
 
-  @IsOptional()
-  @IsNumber()
-  @Min(reachM[0])
-  @Max(reachM[1])
+  @IsReach()
   bat?: number | null;
 
-  @IsOptional()
-  @IsNumber()
-  @Min(reachM[0])
-  @Max(reachM[1])
+  @IsReach()
   blade?: number | null;
 }
 
@@ -105,10 +95,7 @@ export class AboutAthlete {
   hipM?: number | null;
 
   /** From the shoulder to the end of the implement, arm stretched. */
-  @IsOptional()
-  @IsNumber()
-  @Min(reachM[0])
-  @Max(reachM[1])
+  @IsReach()
   reachM?: number | null;
 
   /** On courts where it is known what is held, these go before the one above. */

@@ -66,8 +66,8 @@ export interface OwnReach {
 }
 
 /**
- * An athlete's reach on a pattern: measured with what is held there, else with whatever they hold, else an arm of their height, else the
- * pattern's own.
+ * An athlete's reach on a pattern: measured with what is held there, else with whatever they hold, else
+ * an arm of their height, else the pattern's own.
  */
 export function ownReach(
   { heightM = null, ...reaching }: KnownBody,

@@ -183,20 +183,8 @@ const allOf = ({
   ...body
 }: AthleteBody) => ({
   ...body,
-  ...{
-    called,
-    bornOn,
-    foot,
-    heightM,
-    shoulderM,
-    hipM,
-    reachM,
-    reaches,
-    goal,
-    sports,
-    emergency,
-    note,
-  },
+  ...{ called, bornOn, foot, heightM, shoulderM, hipM, reachM, reaches },
+  ...{ goal, sports, emergency, note },
   watched: watched ?? [],
 });
 
