@@ -177,12 +177,17 @@ describe('sets out of the ordinary', () => {
     expect(refused.body).toMatchObject({ problems: [{ field: 'cues' }] });
     await server.put(path(set), { ...live, cues: [] }).expect(200);
     const [rep] = set.reps;
-    const marks = { lateRight: false, checked: { held: 2, of: 3 } };
+    const coachEvents = [{ name: 'prepared', atMs: 5300.4, sdMs: 8, source: 'film' }];
+    const marks = { lateRight: false, checked: { held: 2, of: 3 }, coachEvents };
     await server.put(path(set, `/reps/${v7()}`), { ...rep?.body, marks }).expect(200);
     const stray = { ...rep?.body, target: 'Z' };
     const { body } = await server.put(path(set, `/reps/${v7()}`), stray).expect(400);
     expect(body).toMatchObject({ problems: [{ field: 'target', given: 'Z' }] });
     expect((await review(set)).reps).toMatchObject([{ marks }]);
+    const twice = { ...rep?.body, marks: { coachEvents: [...coachEvents, ...coachEvents] } };
+    await server.put(path(set, `/reps/${v7()}`), twice).expect(400);
+    const { text } = await server.get(path(set, '/reps.csv')).expect(200);
+    expect(text).toContain('prepared 5300 ±8');
   });
 
   test('a set nobody times is kept with its cues', async () => {

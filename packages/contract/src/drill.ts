@@ -4,9 +4,13 @@ import { MAX_RUNGS } from '@orthokin/core/pattern';
 import { END_REASONS, SET_SOURCES, type EndReason, type SetSource } from '@orthokin/core/run';
 import {
   EVENT_NAMES,
-  MAX_SD_MS,
   FAULTS,
+  LONGEST_EVENT_NAME,
+  MAX_SD_MS,
+  MOST_COACH_EVENTS,
+  TAKEN_EVENT_NAMES,
   TIMING_SOURCES,
+  type CoachEvent,
   type EventName,
   type Fault,
   type Rep,
@@ -23,6 +27,7 @@ import {
   IsDefined,
   IsIn,
   IsInt,
+  IsNotIn,
   IsNumber,
   IsOptional,
   IsString,
@@ -114,10 +119,9 @@ export class SetEndBody {
   reason: EndReason;
 }
 
-export class EventBody implements TimedEvent {
-  @IsIn(EVENT_NAMES)
-  name: EventName;
-
+/** When something happened in a repetition, how surely that is known, and from what. */
+class Timed {
+  /** On the set's own clock, ms. */
   @IsNumber()
   @Min(-DAY_MS)
   @Max(DAY_MS)
@@ -130,6 +134,18 @@ export class EventBody implements TimedEvent {
 
   @IsIn(TIMING_SOURCES)
   source: TimingSource;
+}
+
+export class EventBody extends Timed implements TimedEvent {
+  @IsIn(EVENT_NAMES)
+  name: EventName;
+}
+
+export class CoachEventBody extends Timed implements CoachEvent {
+  @IsString()
+  @Length(1, LONGEST_EVENT_NAME)
+  @IsNotIn(TAKEN_EVENT_NAMES)
+  name: string;
 }
 
 export class CheckedBody {
@@ -154,6 +170,15 @@ export class RepMarksBody implements RepMarks {
   @ValidateNested()
   @Type(() => CheckedBody)
   checked?: CheckedBody;
+
+  /** Events of the coach's own, each once. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_COACH_EVENTS)
+  @ArrayUnique(({ name }: CoachEventBody) => name)
+  @ValidateNested({ each: true })
+  @Type(() => CoachEventBody)
+  coachEvents?: readonly CoachEventBody[];
 }
 
 /** A correction made after the set: by whom, and when. */

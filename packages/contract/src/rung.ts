@@ -1,15 +1,19 @@
 import { MAX_REPS } from '@orthokin/core/cue';
 import {
   DOINGS,
+  EVENT_ANCHORS,
   LIMIT_SOURCES,
   MAX_RUNGS,
   MAX_TARGETS,
+  MOST_COACH_LIMITS,
   PRESSURES,
   RECORD_KINDS,
   RUNG_ORDERS,
   TARGETED_DURATIONS,
   USUAL_RUNG,
+  type CoachLimit,
   type Doing,
+  type EventAnchor,
   type LimitSource,
   type LimitSources,
   type Pressure,
@@ -19,6 +23,7 @@ import {
   type TargetedDuration,
   type TargetLimit,
 } from '@orthokin/core/pattern';
+import { LONGEST_EVENT_NAME, TAKEN_EVENT_NAMES } from '@orthokin/core/timing';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -27,9 +32,12 @@ import {
   IsDefined,
   IsIn,
   IsInt,
+  IsNotIn,
+  IsNumber,
   IsOptional,
   IsPositive,
   IsString,
+  Length,
   Matches,
   Max,
   MaxLength,
@@ -173,6 +181,23 @@ export class TargetLimitBody implements TargetLimit {
   source: LimitSource;
 }
 
+/** The latest that an event of the coach's own may come. */
+export class CoachLimitBody implements CoachLimit {
+  @IsString()
+  @Length(1, LONGEST_EVENT_NAME)
+  @IsNotIn(TAKEN_EVENT_NAMES)
+  event: string;
+
+  @IsIn(EVENT_ANCHORS)
+  from: EventAnchor;
+
+  /** Milliseconds after it; less than 0 is before. */
+  @IsNumber()
+  @Min(-LONGEST_LIMIT_MS)
+  @Max(LONGEST_LIMIT_MS)
+  limitMs: number;
+}
+
 const MOST_TIME = 3;
 const MOST_SCALE = 2;
 
@@ -236,6 +261,14 @@ export class RungBody implements Rung {
   @ValidateNested({ each: true })
   @Type(() => TargetLimitBody)
   targetLimits?: readonly TargetLimitBody[];
+
+  /** Limits of events of the coach's own. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(MOST_COACH_LIMITS)
+  @ValidateNested({ each: true })
+  @Type(() => CoachLimitBody)
+  coachLimits?: readonly CoachLimitBody[];
 
   @Min(0)
   @Max(1)

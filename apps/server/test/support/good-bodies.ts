@@ -14,7 +14,14 @@ export function goodBodies(line: SquadLineReply): Record<string, Record<string, 
   const plain = (value: object) => JSON.parse(JSON.stringify(value)) as Record<string, Json>;
   return {
     DrillSetBody: plain(set.body),
-    RepBody: plain(set.reps[0]?.body ?? {}),
+    RepBody: plain({
+      ...set.reps[0]?.body,
+      marks: {
+        lateRight: true,
+        checked: { held: 2, of: 3 },
+        coachEvents: [{ name: 'prepared', atMs: 5300, sdMs: 8, source: 'film' }],
+      },
+    }),
     SetEndBody: { endedAt: now, reason: 'completed' },
     SetNoteBody: {
       setId: set.id,

@@ -1,5 +1,6 @@
 import {
   passesToGo,
+  type CoachGate,
   type Decision,
   type DecisionHead,
   type Gate,
@@ -54,7 +55,15 @@ export function lackWords(gate: Gate): string {
     case 'recovery':
     case 'cycle':
       return slowWords(gate);
+    case 'coach event':
+      return lateWords(gate);
   }
+}
+
+function lateWords({ event, verdict, overMs }: CoachGate): string {
+  if (verdict === 'too close to call') return say('gateTooCloseCall', { gate: event });
+  if (overMs <= 0) return say('coachEventSooner', { event });
+  return say('coachEventLate', { event, overMs: secondsWithUnit(overMs) });
 }
 
 function slowWords({ gate, verdict, overMs }: TimeGate): string {
@@ -235,6 +244,8 @@ export function trainWords(gate: Gate | null): string | null {
       return say('wayHomePushOffActionAll');
     case 'cycle':
       return say('wholeRepsShortSetsMoreRest');
+    case 'coach event':
+      return say('coachEventTrain', { event: gate.event });
     case 'spread':
       return say('samePaceEveryRepBeforeFaster');
     case 'valid reps':

@@ -18,6 +18,10 @@ const say = speaker(en);
  */
 export const seconds = (ms: number): string => (Math.round(ms / 10) / 100).toFixed(2);
 
+/** The same with a minus of its own where it is before. */
+export const signedSeconds = (ms: number): string =>
+  `${Math.round(ms / 10) < 0 ? '−' : ''}${seconds(Math.abs(ms))}`;
+
 export const secondsWithUnit = (ms: number): string => `${seconds(ms)} s`;
 
 const zone = getLocalTimeZone();

@@ -1,4 +1,9 @@
-import { RECKONINGS, type LimitSource, type Reckoning } from '@orthokin/core/pattern';
+import {
+  RECKONINGS,
+  type CoachLimit,
+  type LimitSource,
+  type Reckoning,
+} from '@orthokin/core/pattern';
 import { percent, seconds, secondsWithUnit } from './format.js';
 import { limit as en } from './en/limit.js';
 import { speaker } from './say.js';
@@ -28,6 +33,13 @@ export const limitWords = (limitMs: number, range: readonly [number, number] | n
 /** The same, as short as can be: seconds without their unit. */
 export const shortLimit = (limitMs: number, range: readonly [number, number] | null): string =>
   range ? `${seconds(range[0])}–${seconds(range[1])}` : seconds(limitMs);
+
+/** How soon an event of the coach's own must come: "0.10 s before arriving". */
+export const coachLimitWords = ({ from, limitMs }: Pick<CoachLimit, 'from' | 'limitMs'>): string =>
+  say(limitMs < 0 ? 'eventBefore' : 'eventWithin', {
+    from,
+    time: secondsWithUnit(Math.abs(limitMs)),
+  });
 
 /** Where a limit comes from, in words. */
 export function sourceWords(source: LimitSource | undefined): string {

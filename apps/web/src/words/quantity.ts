@@ -85,6 +85,12 @@ export const QUANTITIES = {
     say('slowTargetSure'),
   ),
   fade: told(say('fadeName'), say('fadeMeans'), say('fadeHow'), say('fadeSure')),
+  coachEvent: told(
+    say('coachEventName'),
+    say('coachEventMeans'),
+    say('coachEventHow'),
+    say('coachEventSure'),
+  ),
   rung: told(say('rungName'), say('rungMeans'), say('rungHow'), say('rungSure')),
   evidence: told(
     say('evidenceName'),

@@ -15,7 +15,7 @@ import {
   type SchoolName,
 } from '@orthokin/core/progress';
 import { capital, commaList, percent } from './format.js';
-import { limitWords } from './limit.js';
+import { coachLimitWords, limitWords } from './limit.js';
 import { rung as en } from './en/rung.js';
 import { speaker } from './say.js';
 import { orderWords } from './set-up.js';
@@ -74,6 +74,13 @@ const ASKED: readonly (readonly [what: string, words: (rung: Rung) => string])[]
         },
       ] as const,
   ),
+  [
+    say('ownEvents'),
+    ({ coachLimits = [] }) =>
+      coachLimits.length === 0
+        ? say('noLimit')
+        : commaList(coachLimits.map((limit) => `${limit.event} ${coachLimitWords(limit)}`)),
+  ],
 ];
 
 /** What the step from one rung to another changes; nothing that stays as it is. */

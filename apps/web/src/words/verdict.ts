@@ -1,13 +1,13 @@
 import type { SetSource } from '@orthokin/core/run';
 import type { Target } from '@orthokin/core/floor';
 import { GATED_DURATIONS } from '@orthokin/core/pattern';
-import type { SetJudgement, TimeGate } from '@orthokin/core/progress';
+import type { CoachGate, SetJudgement, TimeGate } from '@orthokin/core/progress';
 import type { SetSummary, TargetFigures } from '@orthokin/core/stats';
 import type { RepReading } from '@orthokin/core/timing';
 import { lackWords } from './decision.js';
 import { capital, commaList, listWords, secondsWithUnit, semicolonList } from './format.js';
 import { verdict as en } from './en/verdict.js';
-import { limitWords } from './limit.js';
+import { coachLimitWords, limitWords } from './limit.js';
 import { LOCALE } from './locale.js';
 import { speaker } from './say.js';
 
@@ -43,9 +43,24 @@ function gateSentence(
   });
 }
 
+function coachSentence(gate: CoachGate, n: number): string {
+  const { event, passes, fails, tooClose, needed, overMs } = gate;
+  return say('coachEventGate', {
+    event: capital(event),
+    ...{ passes, n, fails, needed },
+    limit: coachLimitWords(gate),
+    close: tooClose > 0 ? say('toocloseTooCloseCall', { tooClose }) : '',
+    decisive:
+      overMs > 0
+        ? say('coachEventLate', { ordinal: ordinal(needed), overMs: secondsWithUnit(overMs) })
+        : '',
+  });
+}
+
 /** One sentence a gate, in the order they are judged. */
 export function gateSentences({
   times,
+  coach = [],
   falseStarts,
   validReps,
   technique,
@@ -54,11 +69,17 @@ export function gateSentences({
   together,
 }: SetJudgement): string[] {
   // Counts out of too few reps would look like a verdict.
-  const sentences = validReps.met ? times.map((gate) => gateSentence(gate, validReps.reps)) : [];
+  const sentences = validReps.met
+    ? [
+        ...times.map((gate) => gateSentence(gate, validReps.reps)),
+        ...coach.map((gate) => coachSentence(gate, validReps.reps)),
+      ]
+    : [];
+  const limits = [...times, ...coach];
   if (
-    times.length > 1 &&
+    limits.length > 1 &&
     together.passes < together.needed &&
-    times.every(({ verdict }) => verdict === 'pass')
+    limits.every(({ verdict }) => verdict === 'pass')
   )
     sentences.push(
       say('butOnlyPassesKeptEveryLimit', { passes: together.passes, needed: together.needed }),

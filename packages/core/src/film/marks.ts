@@ -1,6 +1,12 @@
 import { counterpartOf, type Pattern, type PositionName } from '../pattern/index.js';
 import { ok, type Result } from '../result/index.js';
-import { checkEvents, type EventName, type Fault, type TimedEvent } from '../timing/index.js';
+import {
+  checkEvents,
+  type CoachEvent,
+  type EventName,
+  type Fault,
+  type TimedEvent,
+} from '../timing/index.js';
 import { alignByMarks, inRecording, onSetClock, type Alignment, type SlowFactor } from './align.js';
 import { markAt, repeatabilityMs } from './mark.js';
 
@@ -19,6 +25,8 @@ export type Marked = (typeof MARKED)[number];
 /** What was marked of a rep: the first frame that shows each event. */
 export interface RepMarks {
   readonly frames: Readonly<Partial<Record<Marked | 'cue', number>>>;
+  /** The same of events of the coach's own, by their names. */
+  readonly coachFrames?: Readonly<Record<string, number>>;
   /** Nobody came. */
   readonly missed: boolean;
   /** Faults that were seen on film; `undefined` while nobody looked: those of the floor stand. */
@@ -33,9 +41,13 @@ export type Marks = Readonly<Record<number, RepMarks>>;
 /** A rep that nobody has marked. */
 export const NOTHING_MARKED: RepMarks = { frames: {}, missed: false };
 
-/** Whether anything but the cue is marked of a rep. */
-export const isMarked = ({ frames, missed }: RepMarks): boolean =>
+/** Whether the marks of a rep time it anew: events that it has anyway, or that nobody came. */
+export const isTimedByMarks = ({ frames, missed }: RepMarks): boolean =>
   missed || MARKED.some((name) => frames[name] !== undefined);
+
+/** Whether anything but the cue is marked of a rep. */
+export const isMarked = (own: RepMarks): boolean =>
+  isTimedByMarks(own) || Object.keys(own.coachFrames ?? {}).length > 0;
 
 /** The marks with an event at a frame; marked there already, it is taken back. */
 export function withMark(
@@ -48,6 +60,14 @@ export function withMark(
   const { [name]: before, ...others } = own.frames;
   const frames = before === frame ? others : { ...others, [name]: frame };
   return { ...marks, [ordinal]: { ...own, frames } };
+}
+
+/** The marks with an event of the coach's own at a frame; marked there already, it is taken back. */
+export function withCoachMark(marks: Marks, ordinal: number, name: string, frame: number): Marks {
+  const own = marks[ordinal] ?? NOTHING_MARKED;
+  const { [name]: before, ...others } = own.coachFrames ?? {};
+  const coachFrames = before === frame ? others : { ...others, [name]: frame };
+  return { ...marks, [ordinal]: { ...own, coachFrames } };
 }
 
 /** The marks with a rep called missed, or no longer. */
@@ -100,13 +120,15 @@ export function checksHeld({
 
 /** The frame of the event of a rep that comes next, or before; `null` where there is none. */
 export function eventFrame(
-  { frames }: RepMarks,
+  { frames, coachFrames = {} }: RepMarks,
   cueFrame: number,
   from: number,
   way: 1 | -1,
 ): number | null {
   const { cue = cueFrame, ...marked } = frames;
-  const stops = [cue, ...Object.values(marked)].sort((a, b) => way * (a - b));
+  const stops = [cue, ...Object.values(marked), ...Object.values(coachFrames)].sort(
+    (a, b) => way * (a - b),
+  );
   return stops.find((frame) => way * (frame - from) > 0) ?? null;
 }
 
@@ -158,6 +180,41 @@ export const cueKnown = (
   return heard.has(place) ? 'heard' : 'reckoned';
 };
 
+const tenths = (ms: number): number => Math.round(TENTHS * ms) / TENTHS;
+
+/** The moment of a frame on the set's clock, with its error, ms, in tenths. */
+function momentOf(
+  frame: number,
+  framesMs: readonly number[],
+  alignment: Alignment,
+  ownSdMs: number | null,
+): Pick<TimedEvent, 'atMs' | 'sdMs' | 'source'> {
+  const { recordingMs, sdMs } = markAt(framesMs, frame, alignment.rate, ownSdMs);
+  return { atMs: tenths(onSetClock(alignment, recordingMs)), sdMs: tenths(sdMs), source: 'film' };
+}
+
+/**
+ * The events of the coach's own of a rep as its marks time them, in the order they come. Beside events
+ * that something else timed, the film's tie to the set is part of their error; beside marked ones the
+ * cue carries it.
+ */
+export function coachEventsMarked(
+  { cue }: Pick<FilmRep, 'cue'>,
+  own: RepMarks,
+  framesMs: readonly number[],
+  film: Alignment,
+  ownSdMs: number | null = null,
+): CoachEvent[] {
+  const alignment = tieOfRep({ cue }, own, framesMs, film, ownSdMs);
+  const tieMs = isTimedByMarks(own) ? 0 : alignment.sdMs;
+  return Object.entries(own.coachFrames ?? {})
+    .map(([name, frame]) => {
+      const moment = momentOf(frame, framesMs, alignment, ownSdMs);
+      return { name, ...moment, sdMs: tenths(Math.hypot(moment.sdMs, tieMs)) };
+    })
+    .sort((a, b) => a.atMs - b.atMs);
+}
+
 /** The events of a rep as its marks time them, checked: each with its own error, the cue with the tie's. */
 export function markedEvents(
   { cue }: Pick<FilmRep, 'cue'>,
@@ -170,14 +227,11 @@ export function markedEvents(
   const alignment = tieOfRep({ cue }, own, framesMs, film, ownSdMs);
   const marked = MARKED.flatMap((name): TimedEvent[] => {
     const frame = frames[name];
-    if (frame === undefined) return [];
-    const { recordingMs, sdMs } = markAt(framesMs, frame, alignment.rate, ownSdMs);
-    const atMs = Math.round(TENTHS * onSetClock(alignment, recordingMs)) / TENTHS;
-    return [{ name, atMs, sdMs: Math.round(TENTHS * sdMs) / TENTHS, source: 'film' }];
+    return frame === undefined ? [] : [{ name, ...momentOf(frame, framesMs, alignment, ownSdMs) }];
   });
   // A cue that is seen in the picture came when it is seen, whatever the drill knew of it.
   const ofCueMs = frames.cue === undefined ? cue.sdMs : 0;
-  const tieMs = Math.round(TENTHS * Math.hypot(ofCueMs, alignment.sdMs)) / TENTHS;
+  const tieMs = tenths(Math.hypot(ofCueMs, alignment.sdMs));
   const events = [{ ...cue, sdMs: tieMs }, ...marked];
   const checked = checkEvents(events, false);
   return checked.ok ? ok(events) : checked;

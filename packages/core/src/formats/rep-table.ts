@@ -148,6 +148,16 @@ export const REP_COLUMNS: readonly RepColumn[] = [
     cell: (_, { rep }) => [...new Set(rep.events.map(({ source }) => source))].join('; '),
   },
   ...EVENT_NAMES.map(eventColumn),
+  {
+    name: 'coach_events_at_ms',
+    unit: 'ms',
+    meaning:
+      'Events of the coach\'s own on the set\'s clock: name, time, and after ± the standard deviation of its error; separated by "; ".',
+    cell: (_, { rep }) =>
+      (rep.marks?.coachEvents ?? [])
+        .map(({ name, atMs, sdMs }) => `${name} ${Math.round(atMs)} ±${Math.round(sdMs)}`)
+        .join('; ') || null,
+  },
   ...DURATION_NAMES.flatMap(durationColumns),
   ...GATED_DURATIONS.flatMap(limitColumns),
 ];

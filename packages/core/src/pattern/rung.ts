@@ -87,6 +87,22 @@ export interface TargetLimit {
   readonly source: LimitSource;
 }
 
+/** What an event of the coach's own may be held against. */
+export const EVENT_ANCHORS = ['cue', 'arrival'] as const;
+export type EventAnchor = (typeof EVENT_ANCHORS)[number];
+
+/** The latest that an event of the coach's own may come: "prepared" by 0.1 s before arrival, say. */
+export interface CoachLimit {
+  /** The event's name. */
+  readonly event: string;
+  readonly from: EventAnchor;
+  /** After what it is held against; less than 0 is before it. */
+  readonly limitMs: number;
+}
+
+/** A rung has no more of them than this. */
+export const MOST_COACH_LIMITS = 4;
+
 /** One step of the ladder: what is asked, and what must be shown before the next one. */
 export interface Rung {
   readonly number: number;
@@ -107,6 +123,8 @@ export interface Rung {
   readonly limitSources: LimitSources;
   /** Limits that hold for one target; of targets without one the rung's holds. */
   readonly targetLimits?: readonly TargetLimit[];
+  /** Limits of events of the coach's own. */
+  readonly coachLimits?: readonly CoachLimit[];
   /** Share of a set's valid reps that must pass every limit, 0–1. */
   readonly passShare: number;
   /** Largest allowed share of false starts among the cued reps, 0–1. */
@@ -218,6 +236,11 @@ export function raisedBy(from: Rung, to: Rung): readonly Axis[] {
             (limitAt(to, gate, target) ?? Infinity) < (limitAt(from, gate, target) ?? Infinity),
         ),
     );
+  const sooner = (to.coachLimits ?? []).some(({ event, from: anchor, limitMs }) =>
+    from.coachLimits?.some(
+      (before) => before.event === event && before.from === anchor && limitMs < before.limitMs,
+    ),
+  );
   const richer =
     to.targets.length > from.targets.length ||
     RUNG_ORDERS.indexOf(to.order) > RUNG_ORDERS.indexOf(from.order) ||
@@ -226,5 +249,8 @@ export function raisedBy(from: Rung, to: Rung): readonly Axis[] {
     to.catchShare > from.catchShare ||
     to.switchShare > from.switchShare ||
     to.floorScale > from.floorScale;
-  return [...(faster ? (['speed'] as const) : []), ...(richer ? (['complexity'] as const) : [])];
+  return [
+    ...(faster || sooner ? (['speed'] as const) : []),
+    ...(richer ? (['complexity'] as const) : []),
+  ];
 }

@@ -69,11 +69,19 @@ export function checkPattern<Checked extends Pattern>(pattern: Checked): Result<
     const problem = legProblem(leg, i, letters);
     if (problem) return problem;
   }
-  for (const [i, { number, targets }] of pattern.rungs.entries()) {
+  for (const [i, { number, targets, coachLimits = [] }] of pattern.rungs.entries()) {
     if (number !== i + 1) return wrong(`rungs[${i}].number`, number, String(i + 1));
     const stray = targets.find((letter) => !letters.includes(letter));
     if (stray !== undefined)
       return wrong(`rungs[${i}].targets`, stray, `letters of targets: ${letters.join(', ')}`);
+    const limited = coachLimits.map(({ event, from }) => `${event} from ${from}`);
+    const limitTwice = repeated(limited);
+    if (limitTwice >= 0)
+      return wrong(
+        `rungs[${i}].coachLimits[${limitTwice}].event`,
+        limited[limitTwice],
+        'each event once after the cue and once after the arrival',
+      );
   }
   return ok(pattern);
 }

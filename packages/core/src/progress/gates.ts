@@ -1,12 +1,8 @@
-import type { GatedDuration } from '../pattern/index.js';
+import type { EventAnchor, GatedDuration } from '../pattern/index.js';
 import type { Fault, Verdict } from '../timing/index.js';
 
-/** Whether a limit was kept by enough of a set's reps. */
-export interface TimeGate {
-  readonly gate: GatedDuration;
-  /** The rung's limit; where targets have their own, `range` is the least and largest of those. */
-  readonly limitMs: number;
-  readonly range: readonly [number, number] | null;
+/** How often a limit was kept in a set. */
+export interface LimitKept {
   /** Reps by verdict; they add up to the reps judged. */
   readonly passes: number;
   readonly fails: number;
@@ -18,6 +14,22 @@ export interface TimeGate {
   readonly verdict: Verdict;
   /** How far the `needed`-th best rep is over its limit, ms; 0 or less when it is not. */
   readonly overMs: number;
+}
+
+/** Whether the limit of a duration was kept by enough of a set's reps. */
+export interface TimeGate extends LimitKept {
+  readonly gate: GatedDuration;
+  readonly limitMs: number;
+  /** The least and largest limit where targets have their own; `limitMs` is the rung's. */
+  readonly range: readonly [number, number] | null;
+}
+
+/** Whether an event of the coach's own came in time in enough of a set's reps. */
+export interface CoachGate extends LimitKept {
+  readonly gate: 'coach event';
+  readonly event: string;
+  readonly from: EventAnchor;
+  readonly limitMs: number;
 }
 
 /** Starts before the limit after the cue, held against the share allowed. */
@@ -35,8 +47,8 @@ export interface ValidRepsGate {
   /** Valid reps in which every limited duration was timed. */
   readonly reps: number;
   readonly needed: number;
-  /** Valid reps lacking a limited duration, by which one. */
-  readonly untimed: Readonly<Partial<Record<GatedDuration, number>>>;
+  /** Valid reps lacking what is limited, by the name of the duration or the coach's own event. */
+  readonly untimed: Readonly<Record<string, number>>;
   readonly met: boolean;
 }
 
@@ -93,6 +105,8 @@ export interface SetJudgement {
   /** `null` where the rung does not ask for it, or the cycle was not timed. */
   readonly spread: SpreadGate | null;
   readonly times: readonly TimeGate[];
+  /** Of events of the coach's own; missing where the rung has none. */
+  readonly coach?: readonly CoachGate[];
   /** Reps that pass every gate at once: how many are surely so, and how many must be. */
   readonly together: {
     readonly passes: number;
@@ -114,7 +128,10 @@ export const passRate = ({ chances }: Pick<SetJudgement, 'chances'>): number =>
 
 /** A gate of a rung as a set met it or not; no English, only what was counted. */
 export type Gate =
-  TimeGate | FalseStartGate | ValidRepsGate | TechniqueGate | HeldGate | SpreadGate;
+  TimeGate | CoachGate | FalseStartGate | ValidRepsGate | TechniqueGate | HeldGate | SpreadGate;
+
+/** A limit at an arrival itself, or before it, has no share to be over by: it counts as this, ms. */
+const LEAST_LIMIT_MS = 100;
 
 /**
  * The gate that holds a set back most; `null` when the set passed. How it was done comes before how
@@ -125,8 +142,9 @@ export function limitingGate(judgement: SetJudgement): Gate | null {
   const { falseStarts, validReps, technique, held, spread } = judgement;
   const counted = [falseStarts, validReps, technique, held].find((gate) => gate?.met === false);
   if (counted) return counted;
-  const overShare = ({ overMs, limitMs }: TimeGate) => overMs / limitMs;
-  const [slowest] = [...judgement.times].sort(
+  const overShare = ({ overMs, limitMs }: TimeGate | CoachGate) =>
+    overMs / Math.max(limitMs, LEAST_LIMIT_MS);
+  const [slowest] = [...judgement.times, ...(judgement.coach ?? [])].sort(
     (a, b) => a.probability - b.probability || overShare(b) - overShare(a),
   );
   return spread?.met === false && (slowest === undefined || slowest.verdict === 'pass')

@@ -51,6 +51,7 @@ export {
   type SetOutcome,
   type SpreadGate,
   type TechniqueGate,
+  type CoachGate,
   type TimeGate,
   type ValidRepsGate,
 } from './gates.js';

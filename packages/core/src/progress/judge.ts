@@ -4,6 +4,7 @@ import {
   limitAt,
   limitRange,
   type GatedDuration,
+  type CoachLimit,
   type Rung,
 } from '../pattern/index.js';
 import { fadeOf } from '../stats/index.js';
@@ -11,9 +12,11 @@ import {
   catchTrials,
   cuedReps,
   hasNoneOf,
+  coachDuration,
   probabilityUnder,
   SURE,
   verdictOf,
+  type Duration,
   type Fault,
   type RepReading,
   type Verdict,
@@ -21,6 +24,8 @@ import {
 import type {
   FalseStartGate,
   HeldGate,
+  LimitKept,
+  CoachGate,
   SetFade,
   SetJudgement,
   SetOutcome,
@@ -57,15 +62,18 @@ export type RepVerdicts = Readonly<Partial<Record<GatedDuration, RepVerdict>>>;
 /** A rung's limits as far as one rep is held against them. */
 type AgainstLimits = Pick<Rung, 'limitsMs' | 'targetLimits'>;
 
+function verdictOn(duration: Duration, limitMs: number): RepVerdict {
+  const probability = probabilityUnder(duration, limitMs);
+  return { limitMs, probability, verdict: verdictOf(probability) };
+}
+
 function verdictAt(
   { rep, durations }: Pick<RepReading, 'rep' | 'durations'>,
   rung: AgainstLimits,
   gate: GatedDuration,
 ): RepVerdict | null {
   const [duration, limitMs] = [durations[gate], limitAt(rung, gate, rep.target)];
-  if (!duration || limitMs === undefined) return null;
-  const probability = probabilityUnder(duration, limitMs);
-  return { limitMs, probability, verdict: verdictOf(probability) };
+  return duration && limitMs !== undefined ? verdictOn(duration, limitMs) : null;
 }
 
 /**
@@ -82,16 +90,46 @@ export const judgeRep = (reading: RepReading, rung: AgainstLimits): RepVerdicts 
         }),
       );
 
-function judgeTimes(
-  gate: GatedDuration,
-  limitMs: number,
-  rung: Rung,
-  readings: readonly RepReading[],
+/** One thing a rung sets a limit for, as far as a rep is held against it. */
+interface Limited<Head> {
+  /** Of the duration, or of the coach's own event. */
+  readonly name: string;
+  /** What its gate says of it, apart from how it was kept. */
+  readonly head: Head;
+  readonly timeOf: (reading: RepReading) => Duration | null;
+  readonly limitOf: (reading: RepReading) => number;
+}
+
+type TimeHead = Pick<TimeGate, 'gate' | 'limitMs' | 'range'>;
+type CoachHead = Pick<CoachGate, 'gate' | 'limitMs' | 'event' | 'from'>;
+
+/** A rung's limit for a duration, each target's own where it has one. */
+const durationLimited = (rung: Rung, gate: GatedDuration, limitMs: number): Limited<TimeHead> => ({
+  name: gate,
+  head: { gate, limitMs, range: limitRange(rung, gate) },
+  timeOf: ({ durations }) => durations[gate] ?? null,
+  limitOf: ({ rep }) => limitAt(rung, gate, rep.target) ?? limitMs,
+});
+
+const coachLimited = (limit: CoachLimit): Limited<CoachHead> => ({
+  name: limit.event,
+  head: { gate: 'coach event', ...limit },
+  timeOf: ({ rep }) =>
+    coachDuration(rep.events, rep.marks?.coachEvents ?? [], limit.event, limit.from),
+  limitOf: () => limit.limitMs,
+});
+
+/** The gate of a limit, and each rep's chance of having kept it. */
+function judgeLimited<Head>(
+  { head, timeOf, limitOf }: Limited<Head>,
+  timed: readonly RepReading[],
   needed: number,
-): { readonly gate: TimeGate; readonly each: readonly number[] } {
-  const judged = readings.flatMap((reading) => {
-    const [own, duration] = [verdictAt(reading, rung, gate), reading.durations[gate]];
-    return own && duration ? [{ ...own, overMs: duration.ms - own.limitMs }] : [];
+): { readonly gate: Head & LimitKept; readonly each: readonly number[] } {
+  const judged = timed.flatMap((reading) => {
+    const duration = timeOf(reading);
+    if (!duration) return [];
+    const own = verdictOn(duration, limitOf(reading));
+    return [{ ...own, overMs: duration.ms - own.limitMs }];
   });
   const each = judged.map((rep) => rep.probability);
   const count = (verdict: Verdict) => judged.filter((rep) => rep.verdict === verdict).length;
@@ -100,9 +138,7 @@ function judgeTimes(
   return {
     each,
     gate: {
-      gate,
-      limitMs,
-      range: limitRange(rung, gate),
+      ...head,
       passes: count('pass'),
       fails: count('fail'),
       tooClose: count('too close to call'),
@@ -117,13 +153,13 @@ function judgeTimes(
 function validRepsGate(
   valid: readonly RepReading[],
   timed: number,
-  limits: Limits,
+  limited: readonly Limited<object>[],
   needed: number,
 ): ValidRepsGate {
-  const untimed: Partial<Record<GatedDuration, number>> = {};
-  for (const [gate] of limits) {
-    const lacking = valid.filter(({ durations }) => !durations[gate]).length;
-    if (lacking > 0) untimed[gate] = lacking;
+  const untimed: Record<string, number> = {};
+  for (const { name, timeOf } of limited) {
+    const lacking = valid.filter((reading) => !timeOf(reading)).length;
+    if (lacking > 0) untimed[name] = lacking;
   }
   return { gate: 'valid reps', reps: timed, needed, untimed, met: timed >= needed };
 }
@@ -187,15 +223,17 @@ export function judgeSet(
   rung: Rung,
   watched: readonly Fault[] = [],
 ): SetJudgement {
-  const limits = limitsOf(rung);
+  const durations = limitsOf(rung).map(([gate, limitMs]) => durationLimited(rung, gate, limitMs));
+  const coachLimits = (rung.coachLimits ?? []).map(coachLimited);
+  const limited = [...durations, ...coachLimits];
   const valid = readings.filter(({ leftOut }) => leftOut === null);
-  const isTimed = ({ durations }: RepReading) => limits.every(([gate]) => durations[gate]);
-  const timed = valid.filter(isTimed);
+  const timed = valid.filter((reading) => limited.every(({ timeOf }) => timeOf(reading)));
   const cued = cuedReps(readings);
   const needed = shareOf(timed.length, rung.passShare);
-  const judged = limits.map(([gate, limitMs]) => judgeTimes(gate, limitMs, rung, timed, needed));
+  const times = durations.map((limit) => judgeLimited(limit, timed, needed));
+  const coach = coachLimits.map((limit) => judgeLimited(limit, timed, needed));
   const whole = timed.map((reading, rep) =>
-    judged.reduce(
+    [...times, ...coach].reduce(
       (product, { each }) => product * (each[rep] ?? 0),
       hasNoneOf(reading, watched) ? 1 : 0,
     ),
@@ -203,7 +241,7 @@ export function judgeSet(
   const chanceOf = new Map(timed.map((reading, i) => [reading, whole[i] ?? 0]));
   const probability = probabilityAtLeast(whole, needed);
   const gates = {
-    validReps: validRepsGate(valid, timed.length, limits, rung.minValidReps),
+    validReps: validRepsGate(valid, timed.length, limited, rung.minValidReps),
     falseStarts: falseStartGate(cued, rung.falseStartShare),
     technique: techniqueGate(cued, watched, rung.cleanShare),
     held: heldGate(readings, rung.heldShare),
@@ -212,7 +250,8 @@ export function judgeSet(
   return {
     outcome: outcomeOf(gates, probability),
     ...gates,
-    times: judged.map((limit) => limit.gate),
+    times: times.map(({ gate }) => gate),
+    ...(coach.length > 0 && { coach: coach.map(({ gate }) => gate) }),
     together: { passes: whole.filter((p) => p >= SURE).length, needed, probability },
     chances: cued.flatMap((reading) =>
       reading.leftOut === null ? (chanceOf.get(reading) ?? []) : 0,

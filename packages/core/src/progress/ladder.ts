@@ -155,6 +155,7 @@ export function asksTheSame(a: Asked, b: Asked): boolean {
       [...rung.targets].sort().map((letter) => limitsAt(rung, letter)),
       ...[rung.passShare, rung.falseStartShare, rung.cleanShare, rung.heldShare],
       ...[rung.mostSpread, rung.minValidReps],
+      (rung.coachLimits ?? []).map(({ event, from, limitMs }) => [event, from, limitMs]).sort(),
     ]);
   return asked(a) === asked(b);
 }

@@ -124,6 +124,7 @@ export {
   type Spans,
   type Standing,
 } from './standing.js';
+export { coachEventFigures, type CoachEventFigures } from './coach-events.js';
 export { summariseSet, type DurationSummary, type LeftOut, type SetSummary } from './summary.js';
 export { targetFigures, travelLine, type TargetFigures, type TravelLine } from './targets.js';
 export { slopeInterval, theilSen, type Line } from './theil-sen.js';

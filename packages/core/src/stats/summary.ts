@@ -79,6 +79,15 @@ class Column {
   }
 }
 
+/** Robust summary of one time of some reps; `null` of none. */
+export function summariseTimes(
+  times: readonly { readonly ordinal: number; readonly duration: Duration }[],
+): DurationSummary | null {
+  const column = new Column(times.length);
+  for (const { ordinal, duration } of times) column.add(ordinal, duration);
+  return column.summary();
+}
+
 function leftOutOf(readings: readonly RepReading[]): LeftOut[] {
   const all: LeftOut[] = [];
   for (const { rep, leftOut } of readings)

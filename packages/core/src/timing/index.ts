@@ -30,6 +30,15 @@ export {
   type FaultWords,
 } from './faults.js';
 export {
+  checkCoachEventName,
+  LONGEST_EVENT_NAME,
+  MOST_COACH_EVENTS,
+  coachDuration,
+  coachEventNames,
+  TAKEN_EVENT_NAMES,
+  type CoachEvent,
+} from './coach-events.js';
+export {
   catchTrials,
   cuedReps,
   USUAL_FALSE_START_MS,

@@ -2,6 +2,7 @@ import { trialOf, type Cue, type Trial } from '../cue/index.js';
 import { durationsOf, type Durations } from './durations.js';
 import { eventOf, type TimedEvent } from './events.js';
 import type { Fault } from './faults.js';
+import type { CoachEvent } from './coach-events.js';
 
 /** One repetition as it was recorded. */
 export interface Rep {
@@ -23,6 +24,8 @@ export interface RepMarks {
   readonly lateRight?: boolean;
   /** Check points of the frozen position: those that held, of how many. */
   readonly checked?: { readonly held: number; readonly of: number };
+  /** Events of the coach's own, under names of their own. */
+  readonly coachEvents?: readonly CoachEvent[];
 }
 
 /** What a rep is read by, ms. */

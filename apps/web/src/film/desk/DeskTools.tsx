@@ -17,6 +17,7 @@ import { Row } from '../Row.js';
 import { HowFilmedPart } from '../tie/HowFilmedPart.js';
 import { BlindPart } from '../mark/BlindPart.js';
 import { PagePart } from '../take-along/PagePart.js';
+import { CoachEvents } from '../mark/CoachEvents.js';
 import { MarkKeys } from '../mark/MarkKeys.js';
 import { StepsPart } from '../steps/StepsPart.js';
 import type { Desk } from './useDesk.js';
@@ -53,6 +54,14 @@ export function DeskTools({ desk }: { desk: Desk }): ReactElement {
         onMark={mark}
         onMiss={miss}
       />
+      {rep && (
+        <CoachEvents
+          names={desk.coachEvents}
+          {...{ rep, own }}
+          timing={alignment && { framesMs, alignment, ownSdMs: marker.ownSdMs }}
+          onMark={desk.markOwn}
+        />
+      )}
       {rep && alignment && <FirstMovePart work={firstMove} />}
       {rep && (
         <FaultsPart

@@ -13,7 +13,7 @@ import {
   type Alignment,
 } from '@orthokin/core/film';
 import type { SetReviewReply } from '@orthokin/contract';
-import type { Pattern } from '@orthokin/core/pattern';
+import { rungOf, type Pattern } from '@orthokin/core/pattern';
 import type { TimedEvent } from '@orthokin/core/timing';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { usePeople } from '../../api/people.js';
@@ -32,6 +32,7 @@ import { usePictureZoom } from '../screen/usePictureZoom.js';
 import { useCameraMoved } from '../motion/useCameraMoved.js';
 import { useFirstMove } from '../motion/useFirstMove.js';
 import { useSeenPositions } from '../positions/useSeenPositions.js';
+import { useCoachEventNames } from '../mark/useCoachEventNames.js';
 import { useMarking } from '../mark/useMarking.js';
 import { useOwnSd } from '../mark/useOwnSd.js';
 import { usePlay } from '../play/usePlay.js';
@@ -148,6 +149,10 @@ export function useDesk(
     const to = eventFrame(own, cueFrame ?? 0, index, way);
     if (to !== null) go(to);
   };
+  const coachEvents = useCoachEventNames(rungOf(pattern, set.rung)?.coachLimits ?? [], reps, made);
+  const markOwn = (name: string) => {
+    if (rep) marking.markOwn(rep.ordinal, name, wanted.current ?? index);
+  };
   const miss = () => {
     if (rep) marking.miss(rep.ordinal);
   };
@@ -164,6 +169,9 @@ export function useDesk(
     KeyQ: () => mark('cue'),
     KeyM: miss,
     ...Object.fromEntries(MARKED.map((name) => [MARK_KEYS[name][0], () => mark(name)])),
+    ...Object.fromEntries(
+      coachEvents.names.map((name, i) => [`Digit${i + 1}`, () => markOwn(name)]),
+    ),
   });
 
   const faultsSeen = (rep && (marks[rep.ordinal]?.faults ?? rep.seenFaults)) ?? [];
@@ -207,6 +215,7 @@ export function useDesk(
     },
     ...{ index, go, goToRep, goToEvent, play, zoom, screenRef, ratio, size, unit },
     ...{ marking, marker, made, own, timed, events, faultsSeen, marked, mark, miss },
+    ...{ coachEvents, markOwn },
     ...{ seenPositions, ground, steps, drawing, body, cameraMoved, firstMove, reading, shoulderM },
     ...{ lastFrame, title, beside, together },
   };

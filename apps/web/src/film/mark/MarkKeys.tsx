@@ -5,7 +5,8 @@ import styled from 'styled-components';
 import { colour, MONO } from '../../parts/tokens.js';
 import { fromCue, say } from '../../words/film.js';
 
-const Keys = styled.div`
+/** Large keys that mark, several in a row. */
+export const Keys = styled.div`
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(132px, 1fr));
   gap: 8px;

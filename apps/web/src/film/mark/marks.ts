@@ -1,14 +1,22 @@
 import type { RepBody, RepReply, SetReviewReply } from '@orthokin/contract';
 import {
   checksHeld,
+  coachEventsMarked,
   isMarked,
+  isTimedByMarks,
   markedEvents,
   type Alignment,
   type FilmRep,
   type Marks,
 } from '@orthokin/core/film';
 import { ok } from '@orthokin/core/result';
-import { eventOf, type Fault, type TimedEvent } from '@orthokin/core/timing';
+import {
+  eventOf,
+  type CoachEvent,
+  type Fault,
+  type RepMarks,
+  type TimedEvent,
+} from '@orthokin/core/timing';
 import { correctionOf, effectiveRep } from '../../drill/corrections.js';
 
 /** A rep of the set as it stands, with its cue as the drill knew it: the tie's error must not be added twice. */
@@ -29,26 +37,33 @@ export function calledReps({ reps, set }: Pick<SetReviewReply, 'reps' | 'set'>):
   });
 }
 
+const sameMoments = <Moment extends { readonly name: string; atMs: number; sdMs: number }>(
+  kept: readonly Moment[],
+  marked: readonly Moment[],
+): boolean =>
+  kept.length === marked.length &&
+  marked.every(({ name, atMs, sdMs }) =>
+    kept.some((each) => each.name === name && each.atMs === atMs && each.sdMs === sdMs),
+  );
+
 /** Whether a rep is kept already as marks would have it. */
 const saysTheSame = (
   rep: RepReply,
   events: readonly TimedEvent[],
   faults: readonly Fault[],
   checked: ReturnType<typeof checksHeld>,
+  coachEvents: readonly CoachEvent[],
 ): boolean =>
   (checked === null ||
     (rep.marks?.checked?.held === checked.held && rep.marks.checked.of === checked.of)) &&
   rep.seenFaults.length === faults.length &&
   faults.every((fault) => rep.seenFaults.includes(fault)) &&
-  rep.events.length === events.length &&
-  events.every((event) => {
-    const kept = eventOf(rep.events, event.name);
-    return kept?.atMs === event.atMs && kept.sdMs === event.sdMs;
-  });
+  sameMoments(rep.events, events) &&
+  sameMoments(rep.marks?.coachEvents ?? [], coachEvents);
 
 /**
  * Corrections that what was marked makes; none of a rep that says it already, or cannot be. Where only
- * faults were seen, its times stay as they were.
+ * faults, or events of the coach's own, were seen, its times stay as they were.
  */
 export const correctionsFrom = (
   reps: readonly CalledRep[],
@@ -60,9 +75,9 @@ export const correctionsFrom = (
 ): RepBody[] =>
   reps.flatMap(({ cue, ...rep }) => {
     const own = marks[rep.ordinal];
-    const isTimed = own !== undefined && isMarked(own);
     const checked = own ? checksHeld(own) : null;
-    if (!own || (!isTimed && own.faults === undefined && !checked)) return [];
+    if (!own || (!isMarked(own) && own.faults === undefined && !checked)) return [];
+    const isTimed = isTimedByMarks(own);
     const read = isTimed
       ? markedEvents({ cue }, own, framesMs, alignment, ownSdMs)
       : ok([...rep.events]);
@@ -70,8 +85,15 @@ export const correctionsFrom = (
     const others = (own.faults ?? rep.seenFaults).filter((fault) => fault !== 'missed');
     const isMissed = isTimed ? own.missed : rep.seenFaults.includes('missed');
     const seenFaults: Fault[] = isMissed ? [...others, 'missed'] : others;
-    const withChecks = checked ? { marks: { ...rep.marks, checked } } : {};
-    return saysTheSame(rep, read.value, seenFaults, checked)
-      ? []
-      : [correctionOf(rep, { events: read.value, seenFaults, ...withChecks }, by)];
+    const coachEvents = own.coachFrames
+      ? coachEventsMarked({ cue }, own, framesMs, alignment, ownSdMs)
+      : (rep.marks?.coachEvents ?? []);
+    if (saysTheSame(rep, read.value, seenFaults, checked, coachEvents)) return [];
+    const noted: RepMarks = {
+      ...rep.marks,
+      ...(checked && { checked }),
+      ...(coachEvents.length > 0 || own.coachFrames ? { coachEvents } : {}),
+    };
+    const marksOfRep = Object.keys(noted).length > 0 ? { marks: noted } : {};
+    return [correctionOf(rep, { events: read.value, seenFaults, ...marksOfRep }, by)];
   });

@@ -1,5 +1,6 @@
 import {
   withCheck,
+  withCoachMark,
   withFault,
   withMark,
   withMissed,
@@ -21,6 +22,8 @@ export interface Marking {
   /** Those that are being made: blind, the first are not shown. */
   readonly shown: Marks;
   readonly mark: (ordinal: number, name: Marked | 'cue', frame: number) => void;
+  /** An event of the coach's own. */
+  readonly markOwn: (ordinal: number, name: string, frame: number) => void;
   readonly miss: (ordinal: number) => void;
   readonly fault: (ordinal: number, fault: Fault, standing: readonly Fault[]) => void;
   readonly check: (ordinal: number, position: PositionName, point: string) => void;
@@ -37,6 +40,7 @@ export function useMarking(filmKey: string): Marking {
   return {
     ...{ marks, again, isBlind, shown },
     mark: (ordinal, name, frame) => keep(withMark(shown, ordinal, name, frame)),
+    markOwn: (ordinal, name, frame) => keep(withCoachMark(shown, ordinal, name, frame)),
     miss: (ordinal) => keep(withMissed(shown, ordinal)),
     // Faults are no moments: blind or not, what was seen counts.
     fault: (ordinal, fault, standing) => setMarks(withFault(marks, ordinal, fault, standing)),

@@ -1,5 +1,6 @@
 import {
   type Alignment,
+  coachEventsMarked,
   markedEvents,
   type Marks,
   NOTHING_MARKED,
@@ -29,6 +30,10 @@ export const vttMarks = (
     if (!read.ok) return [cue];
     return [
       cue,
+      ...coachEventsMarked(rep, own, framesMs, alignment).map(({ name, atMs }) => ({
+        atMs: inRecording(tie, atMs),
+        words: `${name} ${fromCue(atMs - rep.cue.atMs)} s`,
+      })),
       ...read.value.flatMap(({ name, atMs }) =>
         name === 'cue' || name === 'splitTakeoff' || name === 'nextCue'
           ? []

@@ -1,5 +1,5 @@
 import type { LimitSources } from '@orthokin/core/pattern';
-import type { SetJudgement, TimeGate } from '@orthokin/core/progress';
+import type { CoachGate, SetJudgement, TimeGate } from '@orthokin/core/progress';
 import type { ReactElement } from 'react';
 import styled from 'styled-components';
 import { lackWords } from '../../words/decision.js';
@@ -7,7 +7,7 @@ import { capital, orList, percent } from '../../words/format.js';
 import { Explained } from '../../parts/explained/Explained.js';
 import { phaseFill, type Phase } from '../../parts/phases.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
-import { limitWords, sourceWords } from '../../words/limit.js';
+import { coachLimitWords, limitWords, sourceWords } from '../../words/limit.js';
 import { say } from '../../words/ladder.js';
 import type { Quantity } from '../../words/quantity.js';
 
@@ -148,9 +148,32 @@ function TimeGauge({
   );
 }
 
+/** What an event may be late by until its bar is full, ms: a limit at an arrival is no length. */
+const LATE_MS = 400;
+
+function CoachGauge({ gate, of }: { gate: CoachGate; of: number }): ReactElement {
+  const { event, passes, needed, tooClose, verdict, overMs } = gate;
+  return (
+    <Gauge
+      name={capital(event)}
+      what="coachEvent"
+      share={LIMIT_AT + (overMs / LATE_MS) * (1 - LIMIT_AT)}
+      tick={LIMIT_AT}
+      fill={colour('ink')}
+      met={verdict === 'too close to call' ? null : verdict === 'pass'}
+      says={say('ownEventSays', {
+        ...{ passes, of, needed },
+        limit: coachLimitWords(gate),
+        close: tooClose > 0 ? say('toocloseTooCloseCall', { tooClose }) : '',
+      })}
+      why={say('markedOnFilm')}
+    />
+  );
+}
+
 /** Every gate of a set as a bar against its limit, with the evidence and where the limit is from. */
 export function Gauges({
-  judgement: { times, validReps, technique, falseStarts, held, spread },
+  judgement: { times, coach = [], validReps, technique, falseStarts, held, spread },
   sources,
 }: {
   judgement: SetJudgement;
@@ -167,6 +190,9 @@ export function Gauges({
           of={validReps.reps}
           source={sourceWords(sources[gate.gate])}
         />
+      ))}
+      {coach.map((gate) => (
+        <CoachGauge key={`${gate.event} ${gate.from}`} gate={gate} of={validReps.reps} />
       ))}
       <Gauge
         name={say('technique')}

@@ -19,6 +19,7 @@ import { capital } from '../../words/format.js';
 import { Quiet } from '../../parts/Text.js';
 import { orderWords } from '../../words/set-up.js';
 import { sourceWords } from '../../words/limit.js';
+import { CoachLimits } from './CoachLimits.js';
 import { TargetLimits } from './TargetLimits.js';
 import { say } from '../../words/ladder.js';
 import { againstWords, doingWords } from '../../words/rung.js';
@@ -156,6 +157,7 @@ export function RungForm({
           </div>
         ))}
       </RungFields>
+      <CoachLimits {...{ rung, onChange }} />
       <Quiet style={{ marginBottom: 6 }}>{say('whatSetMustShow')}</Quiet>
       <RungFields>
         {share('passShare', say('repsInsideLimits'))}

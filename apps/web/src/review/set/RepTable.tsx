@@ -1,9 +1,14 @@
 import type { Rung } from '@orthokin/core/pattern';
 import { judgeRep, type RepVerdict } from '@orthokin/core/progress';
-import type { DurationName, RepReading } from '@orthokin/core/timing';
+import {
+  coachDuration,
+  coachEventNames,
+  type DurationName,
+  type RepReading,
+} from '@orthokin/core/timing';
 import { useContext, useState, type ReactElement } from 'react';
 import styled from 'styled-components';
-import { seconds } from '../../words/format.js';
+import { seconds, signedSeconds } from '../../words/format.js';
 import { timedBy } from '../../words/verdict.js';
 import { Explained } from '../../parts/explained/Explained.js';
 import { FaultNames } from '../../parts/fault-names.js';
@@ -74,6 +79,7 @@ export function RepTable({
 }): ReactElement {
   const [isOpen, setOpen] = useState(false);
   const nameOf = useContext(FaultNames);
+  const coachEvents = coachEventNames(readings.map(({ rep }) => rep));
   const present = COLUMNS.filter((name) => readings.some(({ durations }) => durations[name]));
   return (
     <Details onToggle={(event) => setOpen(event.currentTarget.open)}>
@@ -88,6 +94,11 @@ export function RepTable({
                 {present.map((name) => (
                   <th key={name} scope="col">
                     <Explained what={name}>{`${words(name)}, s`}</Explained>
+                  </th>
+                ))}
+                {coachEvents.map((event) => (
+                  <th key={event} scope="col">
+                    <Explained what="coachEvent">{`${event}, s`}</Explained>
                   </th>
                 ))}
                 <th scope="col" style={{ textAlign: 'left' }}>
@@ -121,6 +132,15 @@ export function RepTable({
                           )}
                           {duration ? seconds(duration.ms) : '–'}
                           {duration && duration.sdMs > 0 && ` ± ${seconds(duration.sdMs)}`}
+                        </td>
+                      );
+                    })}
+                    {coachEvents.map((event) => {
+                      const own = rep.marks?.coachEvents ?? [];
+                      const time = coachDuration(rep.events, own, event, 'cue');
+                      return (
+                        <td key={event}>
+                          {time ? `${signedSeconds(time.ms)} ± ${seconds(time.sdMs)}` : '–'}
                         </td>
                       );
                     })}

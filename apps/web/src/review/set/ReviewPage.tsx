@@ -17,6 +17,7 @@ import { HowKnown } from '../../parts/explained/HowKnown.js';
 import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { colour, MIDDLE } from '../../parts/tokens.js';
 import { fadeSentence, trialSentence } from '../../words/set.js';
+import { CoachEventTable } from './CoachEventTable.js';
 import { Corrections } from './Corrections.js';
 import { CorrectRep } from './CorrectRep.js';
 import { Differences } from './Differences.js';
@@ -184,6 +185,7 @@ function SetReview({ setId, review }: { setId: string; review: Review }): ReactE
         </div>
         <aside>
           <SummaryTable summary={summary} rung={rung} />
+          <CoachEventTable {...{ readings, rung }} />
           <Quiet style={{ fontSize: 16 }}>
             {sourceSentence(set.source, summary)} {mixedSentence(readings)}
           </Quiet>

@@ -29,6 +29,13 @@ export function moved(rep: RepReply, name: EventName, afterCueMs: number): Resul
 const eventWords = (name: EventName): string =>
   name in ALIGN_WORDS ? ALIGN_WORDS[name as 'cue'] : name;
 
+/** When each event of a rep came, the coach's own among them, by what it is called. */
+const momentsOf = ({ events, marks }: RepReply): ReadonlyMap<string, number> =>
+  new Map([
+    ...events.map(({ name, atMs }) => [eventWords(name), atMs] as const),
+    ...(marks?.coachEvents ?? []).map(({ name, atMs }) => [name, atMs] as const),
+  ]);
+
 /** What a correction changed, in words. */
 export function changeWords(
   before: RepReply,
@@ -38,16 +45,12 @@ export function changeWords(
   const parts: string[] = [];
   if (before.struckOut !== after.struckOut)
     parts.push(after.struckOut ? say('struckOut') : say('restored'));
-  for (const event of after.events) {
-    const old = eventOf(before.events, event.name);
-    if (old && old.atMs !== event.atMs)
-      parts.push(
-        say('eventwordsMovedAtmsS', {
-          eventWords: eventWords(event.name),
-          atMs: signed(event.atMs - old.atMs),
-        }),
-      );
-    if (!old) parts.push(say('eventwordsAdded', { eventWords: eventWords(event.name) }));
+  const moments = momentsOf(before);
+  for (const [name, atMs] of momentsOf(after)) {
+    const old = moments.get(name);
+    if (old === undefined) parts.push(say('eventwordsAdded', { eventWords: name }));
+    else if (old !== atMs)
+      parts.push(say('eventwordsMovedAtmsS', { eventWords: name, atMs: signed(atMs - old) }));
   }
   const faults = (rep: RepReply) => commaList(rep.seenFaults.map(nameOf)) || say('noFaults');
   if (faults(before) !== faults(after)) parts.push(say('faultsFaults', { faults: faults(after) }));

@@ -7,6 +7,8 @@ export const decision = {
     '{held} of {trials, plural, one {# wait} other {# waits}} without a cue held, {needed} needed',
   middleHalfCyclesSpreadsOverShare:
     'the middle half of the cycles spreads over {share} of the median, {most} allowed',
+  coachEventLate: '{event} comes {overMs} too late',
+  coachEventSooner: 'too few reps keep every limit at once, {event} least often',
   gateTooCloseCall: '{gate} is too close to call',
   tooFewRepsKeepEveryLimit: 'too few reps keep every limit at once, {gate} least often',
   gateHairTooSlowLessThan: '{gate} is a hair too slow, by less than 0.01 s',
@@ -54,6 +56,7 @@ export const decision = {
   dayspassed: ', on {daysPassed, plural, one {# day} other {# days}}',
   missingMissing: 'Missing: {missing}.',
   met: 'It is met.',
+  coachEventTrain: 'Ease the pace until “{event}” comes in time, call it out, then quicken again.',
   catchTrialsWaitsDoNotAge:
     'some waits without any cue, and waits that nobody can guess the end of: land, look, then go.',
   rehearsePositionsSlowlyTwoFaultsWatched:

@@ -169,6 +169,14 @@ export const film = {
   departure: 'Leaves',
   home: 'Home',
   missed: 'Nobody came',
+  ownEvents: 'Events of your own',
+  ownEventsAre:
+    'Whatever else you look for: prepared (turned and ready), bounce, let go. A rung can ask how soon it must come.',
+  nameOfOwnEvent: 'Another event',
+  addOwnEvent: 'Add it',
+  forgetOwnEvent: 'Forget {name}',
+  ownEventRefused:
+    '“{name}” cannot be added: up to 24 letters that no other event or duration is called by.',
   keep: 'Keep {count, plural, =0 {what is marked} one {this rep} other {these # reps}}',
   keptAll: 'Kept with the set.',
   seeReview: 'See where the time went',

@@ -1,4 +1,6 @@
 export const limit = {
+  eventBefore: 'at least {time} before {from, select, cue {the cue} other {arriving}}',
+  eventWithin: 'within {time} of {from, select, cue {the cue} other {arriving}}',
   factorBudgetmsThereFlight: '{factor} of the {budgetMs} there are: {flight}',
   factorTheirOwnRecordmsOverN: '{factor} of their own {of} of {recordMs}, over {n} reps',
   reactionToOne: 'a reaction with nothing to choose',

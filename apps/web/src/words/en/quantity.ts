@@ -108,6 +108,12 @@ export const quantity = {
   fadeHow: 'The middle of all slopes between two reps, and the last third held against the first.',
   fadeSure:
     'Said only when the interval leaves zero out: of a hundred sets without a fade at most three are called faded, or sped up.',
+  coachEventName: 'An event of your own',
+  coachEventMeans: 'Something you look for under a name of yours: prepared, bounce, let go.',
+  coachEventHow:
+    'Marked on film at the first frame that shows it, and counted from the cue and from arriving; less than 0 is before.',
+  coachEventSure:
+    'To the gap between two frames and to how surely you mark; mark again, blind, to know that.',
   rungName: 'Rung',
   rungMeans: 'A step of the ladder: what is asked, and how fast.',
   rungHow:

@@ -1,4 +1,8 @@
 export const review = {
+  ownEventsSeconds: 'Events of your own, seconds',
+  event: 'event',
+  eventFrom: '{from, select, cue {from the cue} other {from arriving}}',
+  eventAsked: 'asked: {limit}',
   markOnFilm: 'Mark it on film',
   forTheFamily: 'for the athlete and the family',
   forASpecialist: 'for a specialist: figures, method, doubts',

@@ -29,6 +29,7 @@ export const rung = {
   easierPace: 'easier pace',
   andMore: '{said} and more',
   timefactorMatchTime: '{timeFactor} of the time in a match',
+  ownEvents: 'Events of your own',
   noLimit: 'no limit',
   fasterNothingElse: 'faster, nothing else',
   richerEasierPaceWhereNeeded: 'more to read or do, at an easier pace where that is needed',

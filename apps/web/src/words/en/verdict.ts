@@ -2,6 +2,9 @@ export const verdict = {
   toocloseTooCloseCall: ', {tooClose} too close to call',
   ordinalFastestTookLimitms: '; the {ordinal} fastest took {limitMs}',
   ordinalBestWasOver: '; the {ordinal} best was {overMs} over its own',
+  coachEventGate:
+    '{event}: {passes} of {n} {limit}, {fails} later{close}; {needed} needed{decisive}.',
+  coachEventLate: '; the {ordinal} best came {overMs} late',
   butOnlyPassesKeptEveryLimit: 'But only {passes} kept every limit at once; {needed} needed.',
   heldTrialsHeld:
     'Held still in {held} of {trials, plural, one {# wait} other {# waits}} without a cue.',

@@ -1,0 +1,33 @@
+import type { Marks } from '@orthokin/core/film';
+import type { CoachLimit } from '@orthokin/core/pattern';
+import { coachEventNames, MOST_COACH_EVENTS, type Rep } from '@orthokin/core/timing';
+import { useRemembered } from '../../device/useRemembered.js';
+
+/** The events of the coach's own that can be marked. */
+export interface CoachEventNames {
+  readonly names: readonly string[];
+  /** Those that nothing asks for and no rep of this set has: they can be forgotten. */
+  readonly idle: readonly string[];
+  readonly add: (name: string) => void;
+  readonly remove: (name: string) => void;
+}
+
+/** What the rung asks for comes first, then what reps have already, then what was added on this device. */
+export function useCoachEventNames(
+  limits: readonly CoachLimit[],
+  reps: readonly Rep[],
+  marks: Marks,
+): CoachEventNames {
+  const [added, setAdded] = useRemembered<readonly string[]>('film-coach-events', []);
+  const used = new Set([
+    ...limits.map(({ event }) => event),
+    ...coachEventNames(reps),
+    ...Object.values(marks).flatMap(({ coachFrames = {} }) => Object.keys(coachFrames)),
+  ]);
+  return {
+    names: [...new Set([...used, ...added])].slice(0, MOST_COACH_EVENTS),
+    idle: added.filter((name) => !used.has(name)),
+    add: (name) => setAdded([...added, name]),
+    remove: (name) => setAdded(added.filter((each) => each !== name)),
+  };
+}
