@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensureCluster, testDatabase } from './lib/cluster.mjs';
-import { ensureDebianPackages, ensureNpmPackages } from './lib/packages.mjs';
+import { ensureDebianPackages, ensureNpmPackages, tryDebianPackages } from './lib/packages.mjs';
 import { DATA, ROOT } from './lib/paths.mjs';
 import { playwright } from './lib/playwright.mjs';
 import { Refusal, run, say } from './lib/say.mjs';
@@ -134,6 +134,7 @@ await run(async () => {
   const names = asked.length > 0 ? asked : Object.keys(SUITES);
 
   ensureDebianPackages(['postgresql', 'chromium', 'mkcert']);
+  tryDebianPackages(['chromium-headless-shell']);
   ensureNpmPackages();
   ensureBuilt();
   rmSync(REPORTS, { recursive: true, force: true });
