@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { wholeChromium } from './chromium.js';
 import shared from './playwright.config.js';
 
 export default defineConfig({
@@ -7,4 +8,5 @@ export default defineConfig({
   testMatch: '**/bench/*.ts',
   reporter: 'list',
   workers: 1,
+  use: { ...shared.use, launchOptions: wholeChromium },
 });

@@ -1,8 +1,5 @@
-import { existsSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
-
-/** Without what draws windows where it is there: a fifth of the time. */
-const SHELL = '/usr/bin/chromium-headless-shell';
+import { chromium } from './chromium.js';
 
 if (!process.env['TEST_DATABASE_URL'])
   throw new Error('Browser tests need a database of their own: run "./test browser".');
@@ -22,16 +19,7 @@ export default defineConfig({
   retries: 1,
   reporter: [['list'], ['json']],
   use: {
-    launchOptions: {
-      executablePath: existsSync(SHELL) ? SHELL : '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-background-networking',
-        '--disable-component-update',
-        // A microphone that hears beeps; a story allows it or not.
-        '--use-fake-device-for-media-stream',
-      ],
-    },
+    launchOptions: chromium,
     // What is put aside for when there is no network would be fetched by every story's browser anew; the
     // stories of that let it (see offline.spec.ts).
     serviceWorkers: 'block',

@@ -1,7 +1,10 @@
 import { expect, type Browser, type Page } from '@playwright/test';
+import { wholeChromium } from '../chromium.js';
 import { Coach } from './support/coach.js';
 import { untouchedTest as test } from './support/served.js';
 import { expectSound } from './support/sound.js';
+
+test.use({ launchOptions: wholeChromium });
 
 /** A set with cues only is made ready, and a phone joins it as its camera. */
 async function withCamera(page: Page, browser: Browser, baseURL: string, reps: number) {

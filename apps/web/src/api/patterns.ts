@@ -20,7 +20,7 @@ export function useLibrary(): UseQueryResult<PatternLineReply[]> {
 }
 
 /** The newest version of a pattern; `null` when the club has none of this id, or it is no id. */
-export function usePattern(patternId: string): UseQueryResult<PatternReply | null> {
+export function usePattern(patternId: string, enabled = true): UseQueryResult<PatternReply | null> {
   const { clubId } = useClub();
   return useQuery({
     queryKey: keys.pattern(clubId, patternId),
@@ -34,6 +34,7 @@ export function usePattern(patternId: string): UseQueryResult<PatternReply | nul
     },
     // While it is being edited it must not be read anew under the editor.
     staleTime: Infinity,
+    enabled,
   });
 }
 

@@ -94,6 +94,9 @@ const planSheet = async () => ({
 const setOutSheets = async () => ({
   Component: (await import('../planner/SetOutSheets.js')).SetOutSheets,
 });
+const patternFilm = async () => ({
+  Component: (await import('../film/PatternFilmRoom.js')).PatternFilmRoom,
+});
 const filmRoom = async () => ({ Component: (await import('../film/FilmRoom.js')).FilmRoom });
 const files = async () => ({ Component: (await import('../review/files/FilesPage.js')).FilesPage });
 const ladder = async () => ({
@@ -209,6 +212,7 @@ export const router = createBrowserRouter([
       { path: 'words', lazy: glossary },
       { path: 'film', lazy: film },
       { path: 'film/:setId', lazy: filmRoom },
+      { path: 'film/pattern/:patternId', lazy: patternFilm },
       { path: 'review', lazy: glance },
       { path: 'review/sets', lazy: newest },
       { path: 'review/compare', lazy: compare },

@@ -4,10 +4,11 @@ import { DAY_MS } from '@orthokin/core/stats';
 export const FILM_ANGLES = ['front', 'side', 'behind', 'above'] as const;
 export type FilmAngle = (typeof FILM_ANGLES)[number];
 
-/** Whose film it is. */
+/** What a film is of: a set of a club's, or one of its patterns. */
 export interface FilmOf {
   readonly clubId: string;
-  readonly setId: string;
+  readonly setId?: string | undefined;
+  readonly patternId?: string | undefined;
 }
 
 /** A film that is kept on this device. */
@@ -80,9 +81,9 @@ export async function roomLeft(): Promise<number> {
   return Math.max(0, quota - usage - SPARE_BYTES);
 }
 
-/** Keeps a film of a set in the browser's private files and gives its id; kept already, it is not kept twice. */
-export async function keepFilm({ clubId, setId }: FilmOf, film: File): Promise<string> {
-  const same = (await filmsOf(setId)).find(
+/** Keeps a film in the browser's private files and gives its id; kept already, it is not kept twice. */
+export async function keepFilm(of: FilmOf, film: File): Promise<string> {
+  const same = (await filmsOf(of)).find(
     ({ name, bytes }) => name === film.name && bytes === film.size,
   );
   if (same) return same.id;
@@ -90,7 +91,7 @@ export async function keepFilm({ clubId, setId }: FilmOf, film: File): Promise<s
   if (film.size > left) throw new NoRoom(film.size, left);
   const id = crypto.randomUUID();
   const own = await folderOf(id, true);
-  const about: About = { clubId, setId, name: film.name, type: film.type, keptAt: Date.now() };
+  const about: About = { ...of, name: film.name, type: film.type, keptAt: Date.now() };
   try {
     await writeAbout(own, { ...about, isPart: true });
     await write(own, FILE, film);
@@ -184,8 +185,10 @@ async function allFilms(): Promise<KeptFilm[]> {
       if (isOver(about)) await letGo(own.name);
       else if (!about.isPart) {
         const bytes = (await piecesIn(own)).reduce((sum, { size }) => sum + size, 0);
-        const { clubId, setId, name, keptAt, keptUntil = null, angle = null } = about;
-        films.push({ id: own.name, clubId, setId, name, bytes, keptAt, keptUntil, angle });
+        const { clubId, setId, patternId, name, keptAt, keptUntil = null, angle = null } = about;
+        films.push({
+          ...{ id: own.name, clubId, setId, patternId, name, bytes, keptAt, keptUntil, angle },
+        });
       }
     } catch {
       // What it is was never written down: there is nothing to show of it.
@@ -199,9 +202,9 @@ async function allFilms(): Promise<KeptFilm[]> {
 export const keptFilms = async (clubId: string): Promise<KeptFilm[]> =>
   (await allFilms()).filter((film) => film.clubId === clubId);
 
-/** Every film of a set, the newest first. */
-export const filmsOf = async (setId: string): Promise<KeptFilm[]> =>
-  (await allFilms()).filter((film) => film.setId === setId);
+/** Every film of a set, or of a pattern, the newest first. */
+export const filmsOf = async ({ setId, patternId }: FilmOf): Promise<KeptFilm[]> =>
+  (await allFilms()).filter((film) => film.setId === setId && film.patternId === patternId);
 
 /** Takes a film off the device for good. */
 export const letGo = async (id: string): Promise<void> =>

@@ -1,11 +1,10 @@
-import type { SetReviewReply } from '@orthokin/contract';
-import type { Pattern } from '@orthokin/core/pattern';
 import { memo, useDeferredValue, type ReactElement } from 'react';
 import styled from 'styled-components';
 import { MIDDLE } from '../parts/tokens.js';
 import { DeskPicture } from './desk/DeskPicture.js';
 import { DeskTools } from './desk/DeskTools.js';
 import { useDesk } from './desk/useDesk.js';
+import type { FilmSubject } from './subject.js';
 
 const Columns = styled.div`
   display: grid;
@@ -20,21 +19,18 @@ const Columns = styled.div`
 
 const Tools = memo(DeskTools);
 
-/** A film beside its set: the cues heard, each rep on a strip, its events marked and kept. */
+/** A film beside what it is of: the cues heard, each rep on a strip, its events marked and kept. */
 export function FilmDesk({
-  review,
-  floor,
+  subject,
   file,
   filmId,
 }: {
-  review: SetReviewReply;
-  /** The pattern on the floor that the set was run on. */
-  floor: Pattern;
+  subject: FilmSubject;
   file: Blob;
   /** Under which it is kept, where it is. */
   filmId: string | null;
 }): ReactElement {
-  const desk = useDesk(review, floor, file);
+  const desk = useDesk(subject, file);
   // Whoever steps through frames looks at the picture: what stands beside it follows when there is time.
   const tools = useDeferredValue(desk);
   return (

@@ -3,9 +3,10 @@ import type { SetSource } from '@orthokin/core/run';
 import { DAY_MS } from '@orthokin/core/stats';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Trash2 } from 'lucide-react';
-import type { ReactElement } from 'react';
+import { useState, type ReactElement } from 'react';
 import { Link } from 'react-router';
 import styled from 'styled-components';
+import { useLibrary } from '../api/patterns.js';
 import { useCourse } from '../api/review.js';
 import { useSquad } from '../api/squad.js';
 import { useAddress } from '../parts/useAddress.js';
@@ -15,10 +16,11 @@ import { SelectField } from '../parts/form/SelectField.js';
 import { Lines } from '../parts/Lines.js';
 import { Failed } from '../parts/Notice.js';
 import { Heading, Headline, Page, Quiet } from '../parts/Text.js';
-import { colour } from '../parts/tokens.js';
+import { colour, MIDDLE } from '../parts/tokens.js';
 import { angleWords, say } from '../words/film.js';
 import { dayWords, timeWords } from '../words/format.js';
 import { keepUntil, letGo, roomLeft } from '../device/film-store.js';
+import { Row } from './Row.js';
 import { useKeptFilms } from './useKept.js';
 
 const List = styled(Lines)`
@@ -32,6 +34,16 @@ const List = styled(Lines)`
     display: flex;
     gap: 8px;
     margin-left: auto;
+  }
+`;
+
+/** What is kept, and film without a set, stand where they are seen without scrolling past every set. */
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 10px 48px;
+  @media (max-width: ${MIDDLE}) {
+    grid-template-columns: minmax(0, 1fr);
   }
 `;
 
@@ -82,8 +94,13 @@ export function FilmPage(): ReactElement {
           />
         </div>
       )}
-      {course.data && <Sets course={course.data} />}
-      <Kept />
+      <Columns>
+        <div>{course.data && <Sets course={course.data} />}</div>
+        <div>
+          <OfPattern />
+          <Kept />
+        </div>
+      </Columns>
     </Page>
   );
 }
@@ -136,6 +153,31 @@ function Sets({
   );
 }
 
+/** The way to film of a pattern, which no set is of. */
+function OfPattern(): ReactElement | null {
+  const library = useLibrary();
+  const [chosen, setChosen] = useState<string | null>(null);
+  const patterns = (library.data ?? []).filter(({ archived }) => !archived);
+  const id = chosen ?? patterns[0]?.id;
+  if (!id) return null;
+  return (
+    <section style={{ margin: '14px 0 34px' }}>
+      <Heading>{say('ofPattern')}</Heading>
+      <Row>
+        <div style={{ width: 320 }}>
+          <SelectField
+            label={say('pattern')}
+            value={id}
+            options={patterns.map(({ id, pattern }) => [id, pattern.name] as const)}
+            onChange={setChosen}
+          />
+        </div>
+        <ButtonLink to={`/film/pattern/${id}`}>{say('openPattern')}</ButtonLink>
+      </Row>
+    </section>
+  );
+}
+
 function Kept(): ReactElement {
   const client = useQueryClient();
   const films = useKeptFilms();
@@ -144,7 +186,7 @@ function Kept(): ReactElement {
   const remove = (id: string) => void letGo(id).then(again);
   const keep = (id: string, until: number | null) => void keepUntil(id, until).then(again);
   return (
-    <section style={{ marginTop: 34 }}>
+    <section>
       <Heading>{say('keptHere')}</Heading>
       <Quiet>{say('staysHere')}</Quiet>
       {room.data !== undefined && (
@@ -152,33 +194,35 @@ function Kept(): ReactElement {
       )}
       {films.data?.length === 0 && <Quiet>{say('nothingKept')}</Quiet>}
       <List>
-        {(films.data ?? []).map(({ id, setId, name, bytes, keptAt, keptUntil, angle }) => (
-          <li key={id}>
-            <Link to={`/film/${setId}?film=${id}`}>
-              {say('keptFilm', { name, megabytes: Math.max(1, Math.round(bytes / MEGA)) })}
-            </Link>
-            <Quiet as="span">
-              {dayWords(new Date(keptAt).toISOString())}
-              {angle && `, ${angleWords(angle)}`}
-            </Quiet>
-            <span className="end">
-              <SelectField
-                label={say('howLong', { name })}
-                hideLabel
-                value={
-                  keptUntil === null ? ALWAYS : String(Math.round((keptUntil - keptAt) / DAY_MS))
-                }
-                options={KEEPS}
-                onChange={(days) =>
-                  keep(id, days === ALWAYS ? null : keptAt + Number(days) * DAY_MS)
-                }
-              />
-              <Button aria-label={say('deleteFilm', { name })} onPress={() => remove(id)}>
-                <Trash2 size={18} aria-hidden />
-              </Button>
-            </span>
-          </li>
-        ))}
+        {(films.data ?? []).map(
+          ({ id, setId, patternId, name, bytes, keptAt, keptUntil, angle }) => (
+            <li key={id}>
+              <Link to={`/film/${setId ?? `pattern/${patternId ?? ''}`}?film=${id}`}>
+                {say('keptFilm', { name, megabytes: Math.max(1, Math.round(bytes / MEGA)) })}
+              </Link>
+              <Quiet as="span">
+                {dayWords(new Date(keptAt).toISOString())}
+                {angle && `, ${angleWords(angle)}`}
+              </Quiet>
+              <span className="end">
+                <SelectField
+                  label={say('howLong', { name })}
+                  hideLabel
+                  value={
+                    keptUntil === null ? ALWAYS : String(Math.round((keptUntil - keptAt) / DAY_MS))
+                  }
+                  options={KEEPS}
+                  onChange={(days) =>
+                    keep(id, days === ALWAYS ? null : keptAt + Number(days) * DAY_MS)
+                  }
+                />
+                <Button aria-label={say('deleteFilm', { name })} onPress={() => remove(id)}>
+                  <Trash2 size={18} aria-hidden />
+                </Button>
+              </span>
+            </li>
+          ),
+        )}
       </List>
     </section>
   );

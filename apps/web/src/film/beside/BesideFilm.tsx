@@ -6,7 +6,6 @@ import {
   type Marks,
   type TogetherAt,
 } from '@orthokin/core/film';
-import type { SetReviewReply } from '@orthokin/contract';
 import { useEffect, useMemo, type ReactElement, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { SelectField } from '../../parts/form/SelectField.js';
@@ -14,9 +13,10 @@ import { Quiet } from '../../parts/Text.js';
 import { colour } from '../../parts/tokens.js';
 import { say } from '../../words/film.js';
 import { filmKeyOf } from '../film-key.js';
-import { calledReps, type CalledRep } from '../mark/marks.js';
+import type { CalledRep } from '../mark/marks.js';
 import { useMarking } from '../mark/useMarking.js';
 import { useFilm, type Film } from '../read/useFilm.js';
+import type { FilmSubject } from '../subject.js';
 import { useTie } from '../tie/useTie.js';
 import { TieNote } from '../tie/TieNote.js';
 
@@ -39,7 +39,7 @@ interface OfDesk {
 }
 
 interface Followed {
-  review: SetReviewReply;
+  subject: FilmSubject;
   file: Blob;
   desk: OfDesk;
   ordinal: number | null;
@@ -54,26 +54,25 @@ export function BesideSame({
   ...followed
 }: Followed & { tie: Alignment | null; marks: Marks }): ReactElement {
   const film = useFilm(followed.file);
-  const reps = useMemo(() => calledReps(followed.review), [followed.review]);
-  return <Follows {...followed} {...{ film, reps, marks }} alignment={tie} />;
+  return <Follows {...followed} {...{ film, marks }} alignment={tie} />;
 }
 
 /** A rep of another film, by the marks that were made of it. */
 export function BesideOther(followed: Followed): ReactElement {
-  const { review, file } = followed;
+  const { subject, file } = followed;
   const film = useFilm(file);
-  const filmKey = filmKeyOf(review.set.id, file);
-  const reps = useMemo(() => calledReps(review), [review]);
+  const filmKey = filmKeyOf(subject.id, file);
   const { marks } = useMarking(filmKey);
-  const { alignment } = useTie(filmKey, review, reps, film, marks);
-  const isRead = film.heard !== undefined && !film.unreadable;
+  const { alignment } = useTie(filmKey, subject, film, marks);
+  const isHeard = subject.review === null || film.heard !== undefined;
+  const isRead = isHeard && !film.unreadable;
   return (
-    <Follows {...followed} {...{ film, reps, marks, alignment }}>
+    <Follows {...followed} {...{ film, marks, alignment }}>
       {!isRead ? (
         <TieNote
           {...film}
           alignment={null}
-          cues={reps.length}
+          cues={subject.reps.length}
           marked={0}
           isByHand={false}
           slowed={null}
@@ -87,9 +86,8 @@ export function BesideOther(followed: Followed): ReactElement {
 
 /** A rep that follows the one on the desk, frame for frame as both were captured. */
 function Follows({
-  review,
+  subject: { name, reps },
   film,
-  reps,
   marks,
   alignment,
   desk,
@@ -99,7 +97,6 @@ function Follows({
   children,
 }: Followed & {
   film: Film;
-  reps: readonly CalledRep[];
   marks: Marks;
   alignment: Alignment | null;
   children?: ReactNode;
@@ -122,7 +119,7 @@ function Follows({
         <>
           <Quiet style={{ fontSize: 15 }}>
             {say('besideOf', {
-              athlete: review.athlete.name,
+              athlete: name,
               ordinal: rep.ordinal,
               letter: rep.target,
             })}

@@ -1,26 +1,26 @@
 import { TOGETHER_AT, type TogetherAt } from '@orthokin/core/film';
-import { useSetReview } from '../../api/review.js';
 import { useAddress } from '../../parts/useAddress.js';
 import { useFilmFile, useKeptFilms } from '../useKept.js';
+import { useSubject } from '../useSubject.js';
 
 /** The film on the desk itself, another rep of which is played beside the first. */
 export const THIS_FILM = 'this';
 
 /** What is played beside a film: chosen in the address, so that it is there again after a reload. */
-export function useBeside(setId: string) {
+export function useBeside() {
   const [address, change] = useAddress();
   const filmId = address.get('beside');
   const films = useKeptFilms();
   const kept = films.data?.find(({ id }) => id === filmId);
   const isOther = filmId !== null && filmId !== THIS_FILM;
   const file = useFilmFile(isOther ? filmId : null);
-  const review = useSetReview(kept?.setId ?? setId, isOther && kept !== undefined);
+  const subject = useSubject(isOther ? (kept ?? null) : null);
   const ordinal = Number(address.get('rep') ?? NaN);
   return {
     filmId,
     films: films.data ?? [],
-    /** The other film with its set; `null` while it is read, or where it is not there. */
-    other: isOther && file.data && review.data ? { file: file.data, review: review.data } : null,
+    /** The other film with what it is of; `null` while it is read, or where it is not there. */
+    other: isOther && file.data && subject ? { file: file.data, subject } : null,
     isGone: isOther && films.data !== undefined && (!kept || file.data === null),
     ordinal: Number.isNaN(ordinal) ? null : ordinal,
     at: TOGETHER_AT.find((each) => each === address.get('at')) ?? 'cue',

@@ -39,12 +39,12 @@ export function DeskPicture({
   filmId: string | null;
 }): ReactElement {
   const { onScreen, strip, positions } = desk.film;
-  const { floor, rep, next, place, reps, alignment, framesMs, cueMs, stretch } = desk;
+  const { rep, next, place, reps, alignment, framesMs, cueMs, stretch } = desk;
   const { index, go, goToRep, goToEvent, play, zoom, screenRef, ratio, size, unit } = desk;
   const { marking, marker, made, own, events, seenPositions, firstMove, title } = desk;
   const { ground, steps, drawing, body } = desk;
-  const { beside, together, review, file } = desk;
-  const { pattern } = review;
+  const { beside, together, subject, file } = desk;
+  const { pattern, floor } = subject;
   const isTwo = beside.filmId === THIS_FILM || beside.other !== null;
   const follows = {
     desk: { rep, together, frame: index },
@@ -75,7 +75,7 @@ export function DeskPicture({
           </Screen>
         </div>
         {beside.filmId === THIS_FILM && (
-          <BesideSame {...{ review, file }} {...follows} tie={desk.tie.alignment} marks={made} />
+          <BesideSame {...{ subject, file }} {...follows} tie={desk.tie.alignment} marks={made} />
         )}
         {beside.other && <BesideOther key={beside.filmId} {...beside.other} {...follows} />}
       </Pictures>

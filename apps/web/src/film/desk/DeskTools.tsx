@@ -12,6 +12,7 @@ import { ClipPart } from '../take-along/ClipPart.js';
 import { FaultsPart } from '../mark/FaultsPart.js';
 import { FirstMovePart } from '../motion/FirstMovePart.js';
 import { KeepPart } from '../mark/KeepPart.js';
+import { VttPart } from '../mark/VttPart.js';
 import { TieNote } from '../tie/TieNote.js';
 import { Row } from '../Row.js';
 import { HowFilmedPart } from '../tie/HowFilmedPart.js';
@@ -24,13 +25,13 @@ import type { Desk } from './useDesk.js';
 
 /** What is done with the film: tied, marked, measured, drawn on, kept and taken along. */
 export function DeskTools({ desk }: { desk: Desk }): ReactElement {
-  const { review, film, floor, tie, rep, place, reps, alignment, framesMs, cueMs } = desk;
+  const { subject, film, tie, rep, place, reps, alignment, framesMs, cueMs } = desk;
   const { index, play, marking, marker, own, timed, events, faultsSeen, marked } = desk;
   const { seenPositions, ground, steps, drawing, body, cameraMoved, firstMove, reading } = desk;
   const { mark, miss, lastFrame, shoulderM, title } = desk;
   const { info, heard, hearing, unreadable } = film;
   const { marks } = marking;
-  const { set } = review;
+  const { review, floor, watched } = subject;
   return (
     <div>
       <TieNote
@@ -40,6 +41,7 @@ export function DeskTools({ desk }: { desk: Desk }): ReactElement {
         marked={marked.length}
         isByHand={tie.isByHand}
         slowed={tie.slowed}
+        isOfSet={review !== null}
       />
       {tie.setByHand && (
         <CheckField isSelected={tie.isByHand} onChange={tie.setByHand}>
@@ -50,7 +52,7 @@ export function DeskTools({ desk }: { desk: Desk }): ReactElement {
       <MarkKeys
         {...{ own, events, cueMs }}
         isTied={alignment !== null}
-        cueIs={tie.alignment && cueKnown(place, own, tie.alignment)}
+        cueIs={alignment && cueKnown(place, own, alignment)}
         onMark={mark}
         onMiss={miss}
       />
@@ -65,14 +67,21 @@ export function DeskTools({ desk }: { desk: Desk }): ReactElement {
       {rep && alignment && <FirstMovePart work={firstMove} />}
       {rep && (
         <FaultsPart
-          watched={set.conditions.watched}
+          watched={watched}
           seen={faultsSeen}
           onFault={(fault) => marking.fault(rep.ordinal, fault, rep.seenFaults)}
         />
       )}
       {timed && !timed.ok && <Notice>{problemSentence(timed.problem)}</Notice>}
-      {tie.alignment && (
+      {tie.alignment && review && (
         <KeepPart {...{ review, reps, marks, framesMs, marker }} alignment={tie.alignment} />
+      )}
+      {tie.alignment && (
+        <VttPart
+          name={subject.name}
+          {...{ reps: review ? reps : marked, marks, framesMs }}
+          alignment={tie.alignment}
+        />
       )}
       {info && <DrawPart work={drawing} />}
       {info && <GroundPart work={ground} cameraMoved={cameraMoved} shoulderM={shoulderM} />}
@@ -121,7 +130,9 @@ export function DeskTools({ desk }: { desk: Desk }): ReactElement {
           onKnown={marker.keep}
         />
       )}
-      <Quiet style={{ marginTop: 18, fontSize: 15 }}>{say('staysHere')}</Quiet>
+      <Quiet style={{ marginTop: 18, fontSize: 15 }}>
+        {say(review ? 'staysHere' : 'marksStayHere')}
+      </Quiet>
     </div>
   );
 }

@@ -12,8 +12,6 @@ import {
   tieOfRep,
   type Alignment,
 } from '@orthokin/core/film';
-import type { SetReviewReply } from '@orthokin/contract';
-import { rungOf, type Pattern } from '@orthokin/core/pattern';
 import type { TimedEvent } from '@orthokin/core/timing';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { usePeople } from '../../api/people.js';
@@ -21,7 +19,7 @@ import { useWidth } from '../../parts/useWidth.js';
 import { say } from '../../words/film.js';
 import { useBeside } from '../beside/useBeside.js';
 import { filmKeyOf } from '../film-key.js';
-import { calledReps, type CalledRep } from '../mark/marks.js';
+import type { CalledRep } from '../mark/marks.js';
 import { useBody } from '../body/useBody.js';
 import { useDrawing } from '../draw/useDrawing.js';
 import { useGround } from '../ground/useGround.js';
@@ -36,6 +34,7 @@ import { useCoachEventNames } from '../mark/useCoachEventNames.js';
 import { useMarking } from '../mark/useMarking.js';
 import { useOwnSd } from '../mark/useOwnSd.js';
 import { usePlay } from '../play/usePlay.js';
+import type { FilmSubject } from '../subject.js';
 import { useTie } from '../tie/useTie.js';
 import { MARK_KEYS } from '../mark/MarkKeys.js';
 import { useSteps } from '../steps/useSteps.js';
@@ -47,18 +46,12 @@ const MANY = 10;
 const USUAL_RATIO = 16 / 9;
 
 /** Everything a film's desk holds: the film, its tie to the set, the rep and the frame on the screen, what is marked. */
-export function useDesk(
-  review: SetReviewReply,
-  /** The pattern on the floor that the set was run on. */
-  floor: Pattern,
-  file: Blob,
-) {
-  const { set, pattern } = review;
+export function useDesk(subject: FilmSubject, file: Blob) {
+  const { pattern, floor, reps } = subject;
   const film = useFilm(file);
   const { info, ask } = film;
   // Marks are of frames: another film of the same set has others.
-  const filmKey = filmKeyOf(set.id, file);
-  const reps = useMemo(() => calledReps(review), [review]);
+  const filmKey = filmKeyOf(subject.id, file);
   const marking = useMarking(filmKey);
   const { marks, shown: made } = marking;
   const marker = useOwnSd();
@@ -68,16 +61,20 @@ export function useDesk(
   const wanted = useRef<number | null>(null);
 
   const framesMs = useMemo(() => info?.framesMs ?? [], [info]);
-  const tie = useTie(filmKey, review, reps, film, marks);
+  const tie = useTie(filmKey, subject, film, marks);
   const rep = reps[place];
-  const tieOf = (one: CalledRep | undefined): Alignment | null =>
-    one && tie.alignment
-      ? tieOfRep(one, made[one.ordinal] ?? NOTHING_MARKED, framesMs, tie.alignment, marker.ownSdMs)
-      : tie.alignment;
+  const tieOf = (one: CalledRep | undefined): Alignment | null => {
+    if (!one || !tie.alignment) return tie.alignment;
+    const own = made[one.ordinal] ?? NOTHING_MARKED;
+    // Of a pattern's film nothing is known of a rep until its cue was marked.
+    if (!subject.review && own.frames.cue === undefined) return null;
+    return tieOfRep(one, own, framesMs, tie.alignment, marker.ownSdMs);
+  };
   const alignment = tieOf(rep);
   const next = reps[place + 1];
   const cueMs = rep?.cue.atMs ?? 0;
-  const nextMs = next?.cue.atMs;
+  // Of a pattern's film nothing says when the next rep begins.
+  const nextMs = subject.review ? next?.cue.atMs : undefined;
   const stretch: Stretch = {
     fromMs: -BEFORE_MS,
     toMs: Math.min(LONGEST_MS, nextMs === undefined ? LONGEST_MS : nextMs - cueMs),
@@ -131,7 +128,7 @@ export function useDesk(
     [floorUnder, alignment, framesMs, cueMs],
   );
   const people = usePeople();
-  const shoulderM = people.data?.find(({ id }) => id === set.athleteId)?.shoulderM ?? null;
+  const shoulderM = people.data?.find(({ id }) => id === subject.athleteId)?.shoulderM ?? null;
   const loop = alignment
     ? {
         fromMs: inRecording(alignment, cueMs + stretch.fromMs),
@@ -149,7 +146,7 @@ export function useDesk(
     const to = eventFrame(own, cueFrame ?? 0, index, way);
     if (to !== null) go(to);
   };
-  const coachEvents = useCoachEventNames(rungOf(pattern, set.rung)?.coachLimits ?? [], reps, made);
+  const coachEvents = useCoachEventNames(subject.coachLimits, reps, made);
   const markOwn = (name: string) => {
     if (rep) marking.markOwn(rep.ordinal, name, wanted.current ?? index);
   };
@@ -178,20 +175,30 @@ export function useDesk(
   const timed =
     rep && alignment ? markedEvents(rep, own, framesMs, alignment, marker.ownSdMs) : null;
   const events: readonly TimedEvent[] = timed?.ok ? timed.value : rep ? [rep.cue] : [];
-  const seenPositions = useSeenPositions(rep, reps, made, framesMs, tie.alignment, pattern, ask);
+  const seenPositions = useSeenPositions(
+    rep,
+    reps,
+    made,
+    framesMs,
+    alignment && tie.alignment,
+    pattern,
+    ask,
+  );
   const marked = reps.filter(({ ordinal }) => isMarked(marks[ordinal] ?? NOTHING_MARKED));
 
   const lastFrame = alignment
     ? (own.frames.home ?? frameAt(framesMs, inRecording(alignment, cueMs + stretch.toMs)))
     : framesMs.length - 1;
 
-  const beside = useBeside(set.id);
+  const beside = useBeside();
   const together =
-    rep && tie.alignment ? filmTogether(rep, made, framesMs, tie.alignment, beside.at) : null;
+    rep && tie.alignment && alignment
+      ? filmTogether(rep, made, framesMs, tie.alignment, beside.at)
+      : null;
 
   const title = rep
     ? say('stillsOf', {
-        athlete: review.athlete.name,
+        athlete: subject.name,
         ordinal: rep.ordinal,
         letter: rep.target,
       })
@@ -199,8 +206,7 @@ export function useDesk(
 
   return {
     ...{
-      review,
-      floor,
+      subject,
       file,
       film,
       tie,

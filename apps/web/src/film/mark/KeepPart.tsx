@@ -1,10 +1,8 @@
-import { type Alignment, type Marks, marksVtt } from '@orthokin/core/film';
+import type { Alignment, Marks } from '@orthokin/core/film';
 import type { SetReviewReply } from '@orthokin/contract';
-import { Captions } from 'lucide-react';
 import type { ReactElement } from 'react';
 import { useKeepMarks } from '../../api/review.js';
 import { Button, ButtonLink } from '../../parts/Button.js';
-import { download, fileName } from '../../parts/download.js';
 import { TextField } from '../../parts/form/TextField.js';
 import { Notice } from '../../parts/Notice.js';
 import { Quiet } from '../../parts/Text.js';
@@ -12,9 +10,8 @@ import { say } from '../../words/film.js';
 import { correctionsFrom, type CalledRep } from './marks.js';
 import { Row } from '../Row.js';
 import type { useOwnSd } from './useOwnSd.js';
-import { vttMarks } from './vtt-marks.js';
 
-/** Keeps what was marked with the set, under a name, and gives it out as a file. */
+/** Keeps what was marked with the set, under a name. */
 export function KeepPart({
   review,
   reps,
@@ -30,15 +27,9 @@ export function KeepPart({
   alignment: Alignment;
   marker: ReturnType<typeof useOwnSd>;
 }): ReactElement {
-  const { set, athlete } = review;
+  const { set } = review;
   const keep = useKeepMarks(set.id);
   const bodies = correctionsFrom(reps, marks, framesMs, alignment, author, ownSdMs);
-  const saveVtt = () =>
-    download(
-      fileName(say('marksOf', { athlete: athlete.name }), 'vtt'),
-      marksVtt(vttMarks(reps, marks, framesMs, alignment)),
-      'text/vtt',
-    );
   return (
     <>
       {setPerson && (
@@ -62,9 +53,6 @@ export function KeepPart({
           {say('keep', { count: bodies.length })}
         </Button>
         {keep.isSuccess && <ButtonLink to={`/review/${set.id}`}>{say('seeReview')}</ButtonLink>}
-        <Button onPress={saveVtt}>
-          <Captions size={18} aria-hidden /> {say('marksAsVtt')}
-        </Button>
       </Row>
       {keep.isSuccess && bodies.length === 0 && <Quiet role="status">{say('keptAll')}</Quiet>}
       {keep.error && <Notice>{keep.error.message}</Notice>}

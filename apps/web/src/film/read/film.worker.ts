@@ -130,7 +130,9 @@ self.onmessage = ({ data }: MessageEvent<Asked>): void => {
       if (!open || data.index === wanted) return;
       wanted = data.index;
       // One after the other: two decoders on one film would only slow each other.
-      showing = showing.then(() => show(data.index)).catch(() => undefined);
+      showing = showing
+        .then(() => show(data.index))
+        .catch(() => tell({ tell: 'unreadable', why: 'frames' }));
       return;
     case 'pictures':
       showing = showing

@@ -17,6 +17,8 @@ export interface FilmInfo {
 export type Unreadable =
   | { readonly why: 'no film' }
   | { readonly why: 'no picture' }
+  /** It opens, and its frames cannot be decoded. */
+  | { readonly why: 'frames' }
   | { readonly why: 'codec'; readonly codec: string };
 
 /** What pictures are for: the strip under the film, the positions of a rep, or an athlete's page. */

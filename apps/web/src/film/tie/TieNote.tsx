@@ -6,6 +6,12 @@ import { say, tieSentences } from '../../words/film.js';
 import { percent } from '../../words/format.js';
 import type { Film } from '../read/useFilm.js';
 
+const WHY_UNREADABLE = {
+  'no film': 'noFilm',
+  'no picture': 'noPicture',
+  frames: 'noFrames',
+} as const;
+
 /** How the film is tied to its set, or why it cannot be read. */
 export function TieNote({
   info,
@@ -17,6 +23,7 @@ export function TieNote({
   marked,
   isByHand,
   slowed,
+  isOfSet = true,
 }: Pick<Film, 'info' | 'unreadable' | 'hearing' | 'heard'> & {
   alignment: Alignment | null;
   cues: number;
@@ -25,25 +32,30 @@ export function TieNote({
   isByHand: boolean;
   /** How many times slowed somebody says it is. */
   slowed: SlowFactor | null;
+  /** A film of a pattern has no cues to be heard. */
+  isOfSet?: boolean;
 }): ReactElement {
   if (unreadable)
     return (
       <Notice>
         {unreadable.why === 'codec'
           ? say('codec', { codec: unreadable.codec })
-          : say(unreadable.why === 'no film' ? 'noFilm' : 'noPicture')}
+          : say(WHY_UNREADABLE[unreadable.why])}
       </Notice>
     );
   if (!info) return <Quiet>{say('opening')}</Quiet>;
-  if (hearing !== null || !heard)
+  if (isOfSet && (hearing !== null || !heard))
     return <Quiet role="status">{say('listening', { share: percent(hearing ?? 0) })}</Quiet>;
   const { gapMs, varies } = frameRate(info.framesMs);
-  const [first, ...others] = tieSentences(alignment, {
-    ...{ cues, marked, isByHand, slowed, tones: heard.tones },
-    tagged: taggedFactor(info.capturedPerS, info.framesMs),
-    capturedPerS: info.capturedPerS,
-    heard: heard.alignment !== null && !isByHand,
-  });
+  const [first, ...others] =
+    isOfSet && heard
+      ? tieSentences(alignment, {
+          ...{ cues, marked, isByHand, slowed, tones: heard.tones },
+          tagged: taggedFactor(info.capturedPerS, info.framesMs),
+          capturedPerS: info.capturedPerS,
+          heard: heard.alignment !== null && !isByHand,
+        })
+      : [say('markItsCue'), ...(marked > 0 ? [say('targetsMarked', { marked, cues })] : [])];
   return (
     <>
       <Headline as="p" style={{ fontSize: 22 }}>

@@ -1,4 +1,3 @@
-import type { SetReviewReply } from '@orthokin/contract';
 import {
   asHeardByAthlete,
   SLOW_FACTORS,
@@ -11,12 +10,16 @@ import {
 } from '@orthokin/core/film';
 import { useEffect } from 'react';
 import { useRemembered } from '../../device/useRemembered.js';
-import { cueBeep } from '../../screens/sounds.js';
-import type { CalledRep } from '../mark/marks.js';
 import type { Film } from '../read/useFilm.js';
+import type { FilmSubject } from '../subject.js';
 
 /** Where nothing is said, camera and athlete are taken to hear a cue together. */
 const HEARD_TOGETHER: SoundWay = { toCameraM: 0, toAthleteM: 0 };
+
+/** A film of a pattern has a clock of its own: each rep begins where its cue is marked. */
+const itsOwnClock = (rate: number): Alignment => ({
+  ...{ offsetMs: 0, rate, sdMs: 0, heard: new Map(), strays: [] },
+});
 
 /** How a film hangs together with its set. */
 export interface Tie {
@@ -37,17 +40,15 @@ export interface Tie {
 /** Listens for the set's cues in the film; where they are not heard, two marked ones tie it. */
 export function useTie(
   filmKey: string,
-  { set, pattern }: Pick<SetReviewReply, 'set' | 'pattern'>,
-  reps: readonly CalledRep[],
+  { reps, cueHz, review }: FilmSubject,
   { info, heard, ask }: Film,
   marks: Marks,
 ): Tie {
   const [slowed, setSlowed] = useRemembered<SlowFactor | null>(`film-slowed.${filmKey}`, null);
   const [way, setWay] = useRemembered<SoundWay>(`film-sound.${filmKey}`, HEARD_TOGETHER);
   useEffect(() => {
-    if (!info) return;
-    const plan = { pattern, conditions: set.conditions };
-    const tonesHz = new Set(reps.flatMap(({ target }) => cueBeep(plan, target)?.hz ?? []));
+    if (!info || !review) return;
+    const tonesHz = new Set(cueHz.flatMap((hz) => hz ?? []));
     ask({
       ask: 'hear',
       plannedMs: reps.map(({ cue }) => cue.atMs),
@@ -61,6 +62,11 @@ export function useTie(
   const used = isByHand ? null : found;
   const framesMs = info?.framesMs ?? [];
   const factor = slowed ?? taggedFactor(info?.capturedPerS ?? null, framesMs);
+  if (!review)
+    return {
+      ...{ alignment: itsOwnClock(factor ?? 1), isHeard: false, isByHand: false, setByHand: null },
+      ...{ slowed, setSlowed, way, setWay },
+    };
   return {
     alignment: used ? asHeardByAthlete(used, way) : tiedByHand(reps, marks, framesMs, factor),
     isHeard: Boolean(used),

@@ -2,6 +2,7 @@ export const film = {
   film: 'Film',
   filmOf: 'Film of {athlete}',
   setOn: '{pattern}, rung {rung}, {day}',
+  readingPattern: 'Reading the pattern…',
   readingSet: 'Reading the set…',
   whoseFilm: 'Whose film?',
   athlete: 'Athlete',
@@ -18,6 +19,15 @@ export const film = {
   nothingKept: 'No film is kept on this device.',
   keptFilm: '{name}, {megabytes} MB',
   deleteFilm: 'Delete {name}',
+  markItsCue:
+    'Mark the cue (Q) of a rep where you see it: a hand, a light, the other’s contact. Its times count from there.',
+  targetsMarked: '{marked} of {cues, plural, one {# target} other {# targets}} marked.',
+  marksStayHere: 'Film and marks stay on this device.',
+  ofPattern: 'Film of a pattern, without a set',
+  pattern: 'Pattern',
+  openPattern: 'Film of this pattern',
+  patternNotHere: 'This pattern is not here.',
+  agreeFirst: 'Whoever is seen in it must have agreed to be filmed; of a child, the guardian.',
   staysHere: 'Film stays on this device. Only what you mark is kept with the set.',
   bringFilm: 'Bring the film in',
   chooseFilm: 'Choose a film',
@@ -35,6 +45,8 @@ export const film = {
   writeDown: 'Write it down',
   anotherFilm: 'Another film',
   noFilm: 'This file cannot be read as a film. MP4, MOV and WebM can.',
+  noFrames:
+    'Frames of this film cannot be shown: it is damaged, or of a kind that this browser does not know. Convert it: ffmpeg -i film.mov -c:v libx264 -pix_fmt yuv420p film.mp4',
   noPicture: 'There is no picture in this file, only sound.',
   codec:
     'This browser cannot show {codec}. In the phone’s camera settings choose “most compatible” (H.264), or convert it: ffmpeg -i film.mov -c:v libx264 film.mp4',

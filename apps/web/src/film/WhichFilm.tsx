@@ -5,7 +5,7 @@ import { SelectField } from '../parts/form/SelectField.js';
 import { angleWords, say } from '../words/film.js';
 import { timeWords } from '../words/format.js';
 import { Row } from './Row.js';
-import type { SetFilms } from './useSetFilms.js';
+import type { SubjectFilms } from './useSubjectFilms.js';
 
 const NOT_SAID = '';
 const ANGLES: readonly (readonly [FilmAngle | typeof NOT_SAID, string])[] = [
@@ -13,11 +13,11 @@ const ANGLES: readonly (readonly [FilmAngle | typeof NOT_SAID, string])[] = [
   ...FILM_ANGLES.map((angle) => [angle, angleWords(angle)] as const),
 ];
 
-/** Which of a set's films is looked at; nothing where there is no other. */
+/** Which of several films is looked at; nothing where there is no other. */
 export const WhichFilm = ({
   films: { kept = [], chosen, choose },
 }: {
-  films: SetFilms;
+  films: SubjectFilms;
 }): ReactElement | null =>
   kept.length < 2 ? null : (
     <div style={{ maxWidth: 380 }}>
@@ -44,7 +44,7 @@ export const AboutFilm = ({
   films: { chosen, sayAngle },
   onBring,
 }: {
-  films: SetFilms;
+  films: SubjectFilms;
   onBring: () => void;
 }): ReactElement => (
   <Row>

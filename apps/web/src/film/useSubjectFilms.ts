@@ -10,10 +10,11 @@ import {
 } from '../device/film-store.js';
 import { useAddress } from '../parts/useAddress.js';
 import { KEPT } from './kept-films.js';
+import type { FilmSubject } from './subject.js';
 import { useFilmFile } from './useKept.js';
 
-/** The films of a set, and the one that is looked at. */
-export interface SetFilms {
+/** The films of a set or a pattern, and the one that is looked at. */
+export interface SubjectFilms {
   /** `undefined` until it is known which are kept. */
   readonly kept: readonly KeptFilm[] | undefined;
   /** `undefined` until it is read, `null` where there is none. */
@@ -30,16 +31,17 @@ export interface SetFilms {
   readonly notKept: unknown;
 }
 
-/** Films of a set on this device, opened, kept and told apart. */
-export function useSetFilms(setId: string): SetFilms {
+/** Films of a set or a pattern on this device, opened, kept and told apart. */
+export function useSubjectFilms({ id, review }: FilmSubject): SubjectFilms {
   const { clubId } = useClub();
+  const of = { clubId, ...(review ? { setId: id } : { patternId: id }) };
   const client = useQueryClient();
   const [address, change] = useAddress();
   const [fresh, setFresh] = useState<{ file: File; id: string | null } | null>(null);
   const [notKept, setNotKept] = useState<unknown>(null);
   const films = useQuery({
-    queryKey: [...KEPT, 'of set', setId],
-    queryFn: () => filmsOf(setId),
+    queryKey: [...KEPT, 'of', id],
+    queryFn: () => filmsOf(of),
     staleTime: 0,
   });
   const kept = films.data;
@@ -47,11 +49,11 @@ export function useSetFilms(setId: string): SetFilms {
     kept?.find(({ id }) => id === (fresh ? fresh.id : address.get('film'))) ??
     (fresh ? undefined : kept?.[0]);
   const file = useFilmFile(fresh === null ? (chosen?.id ?? null) : null);
-  const again = () => client.invalidateQueries({ queryKey: [...KEPT, 'of set'] });
+  const again = () => client.invalidateQueries({ queryKey: [...KEPT, 'of'] });
   const take = (taken: File) => {
     setNotKept(null);
     setFresh({ file: taken, id: null });
-    keepFilm({ clubId, setId }, taken).then(
+    keepFilm(of, taken).then(
       async (id) => {
         await again();
         setFresh((now) => (now?.file === taken ? { file: taken, id } : now));

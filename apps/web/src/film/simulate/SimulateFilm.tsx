@@ -1,0 +1,76 @@
+import { useState, type ReactElement } from 'react';
+import { Button } from '../../parts/Button.js';
+import { SelectField } from '../../parts/form/SelectField.js';
+import { Notice } from '../../parts/Notice.js';
+import { Quiet } from '../../parts/Text.js';
+import { say } from '../../words/film.js';
+import { percent } from '../../words/format.js';
+import type { FilmSubject } from '../subject.js';
+import type { SimulatedCamera } from './film-maker.worker.js';
+import { useFilmMaker } from './useFilmMaker.js';
+
+/** How the simulated athlete can be filmed. */
+const CAMERAS = {
+  usual: { framesPerS: 60, slowed: 1, uneven: false },
+  slow: { framesPerS: 30, slowed: 1, uneven: false },
+  quick: { framesPerS: 120, slowed: 1, uneven: false },
+  slowMotion: { framesPerS: 120, slowed: 4, uneven: false },
+  lying: { framesPerS: 120, slowed: 2, uneven: false, saysPerS: 240 },
+  knocked: { framesPerS: 60, slowed: 1, uneven: false, knockedPx: 14 },
+  uneven: { framesPerS: 60, slowed: 1, uneven: true },
+} as const satisfies Record<string, SimulatedCamera>;
+type CameraName = keyof typeof CAMERAS;
+
+const CAMERA_WORDS: readonly (readonly [CameraName, string])[] = [
+  ['usual', say('cameraUsual')],
+  ['slow', say('cameraSlow')],
+  ['quick', say('cameraQuick')],
+  ['slowMotion', say('cameraSlowMotion')],
+  ['lying', say('cameraLying')],
+  ['knocked', say('cameraKnocked')],
+  ['uneven', say('cameraUneven')],
+];
+
+/** Films the simulated athlete on a set's floor, at its cues: the way through the film room without a camera. */
+export function SimulateFilm({
+  subject: { floor, reps, cueHz },
+  seed,
+  onFilm,
+}: {
+  subject: FilmSubject;
+  seed: number;
+  onFilm: (film: File) => void;
+}): ReactElement {
+  const [camera, setCamera] = useState<CameraName>('usual');
+  const maker = useFilmMaker(onFilm);
+  const simulate = () =>
+    maker.make({
+      set: {
+        seed,
+        targets: floor.targets,
+        cues: reps.map(({ ordinal, target, cue }) => ({ ordinal, target, atMs: cue.atMs })),
+      },
+      // A cue that was spoken has no tone: nothing is heard of it.
+      tonesHz: cueHz.map((hz) => hz ?? 0),
+      camera: CAMERAS[camera],
+    });
+  return (
+    <>
+      <Quiet style={{ margin: '24px 0 10px' }}>{say('tryWithout')}</Quiet>
+      <div style={{ maxWidth: 320, marginBottom: 10 }}>
+        <SelectField
+          label={say('filmedWith')}
+          value={camera}
+          options={CAMERA_WORDS}
+          onChange={setCamera}
+        />
+      </div>
+      <Button isDisabled={maker.share !== null} onPress={simulate}>
+        {maker.share === null
+          ? say('filmSimulated')
+          : say('filming', { share: percent(maker.share) })}
+      </Button>
+      {maker.failed && <Notice>{say('couldNotFilm', { why: maker.failed })}</Notice>}
+    </>
+  );
+}
