@@ -1,12 +1,13 @@
+import { parseArgs } from 'node:util';
 import pg from 'pg';
 import { Refusal, run, say } from './lib/say.mjs';
 
 /**
- * Fills a database that holds the demo club with five clubs more of two hundred athletes, a million reps in all, each set a
- * copy of one of the demo's on another day. For measuring, on a database that may be thrown away:
- *   node scripts/million-reps.mjs postgresql://…
+ * Fills a database that holds the demo club with clubs more of two hundred athletes, two hundred thousand reps each, every
+ * set a copy of one of the demo's on another day. For measuring, on a database that may be thrown away:
+ *   node scripts/million-reps.mjs postgresql://… [--clubs 5]
  */
-const CLUBS = 5;
+const USUAL_CLUBS = 5;
 const ATHLETES = 200;
 const SETS = 84;
 /** The days the sets of an athlete are spread over, the newest today. */
@@ -75,17 +76,23 @@ const STEPS = [
   ],
 ];
 
-/** @type {Record<string, number[]>} */
-const GIVEN = { clubs: [CLUBS], athletes: [ATHLETES], chosen: [SETS, DAYS] };
-
 await run(async () => {
-  const [address = ''] = process.argv.slice(2);
+  const { values, positionals } = parseArgs({
+    allowPositionals: true,
+    options: { clubs: { type: 'string', default: String(USUAL_CLUBS) } },
+  });
+  const [address = ''] = positionals;
+  const clubs = Number(values.clubs);
+  if (!Number.isInteger(clubs) || clubs < 1)
+    throw new Refusal(`--clubs: ${values.clubs} given, allowed 1 or more.`);
   if (!address.startsWith('postgres')) throw new Refusal('Say which database: postgresql://…');
+  /** @type {Record<string, number[]>} */
+  const given = { clubs: [clubs], athletes: [ATHLETES], chosen: [SETS, DAYS] };
   const client = new pg.Client(address);
   await client.connect();
   try {
     for (const [what = '', sql = ''] of STEPS) {
-      const { rowCount } = await client.query(sql, GIVEN[what] ?? []);
+      const { rowCount } = await client.query(sql, given[what] ?? []);
       say(`${what}: ${rowCount}`);
     }
     // Else the database would tidy up by itself in the middle of whatever is measured.

@@ -112,7 +112,7 @@ test('every request that is served is in the table of routes, and so says whose 
 test('every table of clubs has its wall, and no connection of the server’s can take it down', async () => {
   const bare = await server.read(
     `select c.relname from pg_class c join pg_namespace n on n.oid = c.relnamespace
-     where n.nspname = 'public' and c.relkind = 'r'
+     where n.nspname = 'public' and c.relkind in ('r', 'p')
        and (not c.relrowsecurity or not exists (select from pg_policy p where p.polrelid = c.oid))
        and c.relname not in ('migration', 'web_session')`,
   );
@@ -123,6 +123,14 @@ test('every table of clubs has its wall, and no connection of the server’s can
      where r.rolname = 'orthokin_serving' and n.nspname = 'public'`,
   );
   expect(owned).toEqual([]);
+  // The parts of a table have no wall of their own: whoever serves comes by none of them.
+  const parts = await server.read<{ open: boolean }>(
+    `select has_schema_privilege('orthokin_serving', 'partitions', 'usage')
+       or has_table_privilege('orthokin_serving', oid, 'select') as open
+     from pg_class where relnamespace = 'partitions'::regnamespace and relkind = 'r'`,
+  );
+  expect(parts.length).toBe(32);
+  expect(parts.filter(({ open }) => open)).toEqual([]);
   expect((TABLES.entities ?? []).length).toBeGreaterThan(20);
 });
 
