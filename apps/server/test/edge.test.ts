@@ -1,3 +1,4 @@
+import type { IncomingMessage } from 'node:http';
 import { createWriteStream } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { networkInterfaces, tmpdir } from 'node:os';
@@ -51,6 +52,16 @@ describe('the names a server answers to', () => {
     for (const { address } of own) expect(lan.isOwnHost(`${address}:4310`)).toBe(true);
     expect(lan.isOwnHost('192.0.2.77')).toBe(false);
     expect(loopback.isOwnHost('192.0.2.77')).toBe(false);
+  });
+
+  test('who asks is told by as many proxies as are trusted, and by nobody else', () => {
+    const request = {
+      headers: { 'x-forwarded-for': '198.51.100.9, 203.0.113.7' },
+      socket: { remoteAddress: '127.0.0.1' },
+    } as unknown as IncomingMessage;
+    const by = (trustedProxies: number) =>
+      new Addresses({ host: '127.0.0.1', trustedProxies }).askedFrom(request);
+    expect([by(0), by(1), by(2)]).toEqual(['127.0.0.1', '203.0.113.7', '198.51.100.9']);
   });
 
   test('behind a proxy it answers to that name too, and to its pages', () => {

@@ -1,5 +1,7 @@
+import type { IncomingMessage } from 'node:http';
 import { hostname, networkInterfaces } from 'node:os';
 import type { NextFunction, Request, Response } from 'express';
+import proxyAddress from 'proxy-addr';
 
 const LOOPBACK = ['localhost', '127.0.0.1', '[::1]'];
 const ALL = ['0.0.0.0', '::'];
@@ -17,6 +19,7 @@ interface Listening {
   readonly port?: number;
   readonly publicAddress?: string | null;
   readonly tls?: object | null;
+  readonly trustedProxies?: number;
 }
 
 /**
@@ -26,11 +29,16 @@ interface Listening {
 export class Addresses {
   private readonly names: ReadonlySet<string>;
   private readonly publicOrigin: string | null;
+  private readonly trustedProxies: number;
   /** How the app is reached, for links that leave it. */
   readonly usual: string;
 
-  /** `host` is what is listened on; `publicAddress` how a proxy in front is reached, if there is one. */
-  constructor({ host, port = 0, publicAddress = null, tls = null }: Listening) {
+  /**
+   * `host` is what is listened on; `publicAddress` how a proxy in front is reached, if there is one, and
+   * `trustedProxies` how many stand one behind the other.
+   */
+  constructor({ host, port = 0, publicAddress = null, tls = null, trustedProxies = 0 }: Listening) {
+    this.trustedProxies = trustedProxies;
     this.publicOrigin = publicAddress === null ? null : new URL(publicAddress).origin;
     const own = Object.values(networkInterfaces()).flatMap((each) => each ?? []);
     const outside = own.find(({ internal, family }) => !internal && family === 'IPv4')?.address;
@@ -61,6 +69,11 @@ export class Addresses {
   isOwnOrigin(origin: string | undefined, host: string | undefined): boolean {
     if (origin === undefined || origin === this.publicOrigin) return true;
     return URL.canParse(origin) && new URL(origin).host === host;
+  }
+
+  /** Where a request comes from, as the nearest proxies that are trusted say. */
+  askedFrom(request: IncomingMessage): string {
+    return proxyAddress(request, (_address, proxies) => proxies < this.trustedProxies);
   }
 
   /** Refuses requests by another name, and from pages of others. */

@@ -89,7 +89,8 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect, On
       socket.close(POLICY, query.field);
       return;
     }
-    const address = request.socket.remoteAddress ?? '';
+    // Behind a proxy everybody's socket comes from there: one who tries codes would shut all others out.
+    const address = this.addresses.askedFrom(request);
     const { host, origin } = request.headers;
     if (!this.addresses.isOwnHost(host) || !this.addresses.isOwnOrigin(origin, host)) {
       socket.close(POLICY, 'another page');
