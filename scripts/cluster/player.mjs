@@ -33,7 +33,7 @@ export class Player {
     this.address = address;
   }
 
-  /** The demo gets an owner, who signs in where all devices come in. @param {import('./machines.mjs').Machines} machines */
+  /** The demo gets an owner, who signs in where all devices come in. @param {{ own: readonly string[], address: string }} machines */
   static async signIn(machines) {
     const [own = ''] = machines.own;
     const direct = new Player(own);

@@ -259,8 +259,10 @@ function ensureDatabase(port, secrets, database, mayCreate) {
  * @typedef {object} RunningCluster
  * @property {(database: string) => string} url address of one of its databases, for who owns its tables
  * @property {(database: string) => string} servingUrl the same, for the server
+ * @property {(database: string) => string} adminUrl the same, for who may do anything
  * @property {string} sessionSecret signs the cookies of sessions
  * @property {string} privateKeys seal what is private, the newest first
+ * @property {() => void} restart stops the server and starts it again
  * @property {() => void} crash kills the server as a power cut would, and starts it again
  * @property {() => void} stop stops the server, if this call started it
  */
@@ -297,9 +299,14 @@ export async function ensureCluster(name, { mayCreate = false } = {}) {
     `postgresql://${who}@127.0.0.1:${port}/${database}`;
   return {
     url: (database) => address(`orthokin:${secrets.appPassword}`, database),
+    adminUrl: (database) => address(`admin:${secrets.adminPassword}`, database),
     servingUrl: (database) => address(`${SERVING}:${secrets.servingPassword}`, database),
     sessionSecret: secrets.sessionSecret ?? '',
     privateKeys: secrets.privateKeys ?? '',
+    restart: () => {
+      postgres('pg_ctl', ['stop', '-w', '-m', 'fast', '-D', folder]);
+      startServer(home, folder, secrets.port);
+    },
     crash: () => {
       postgres('pg_ctl', ['stop', '-w', '-m', 'immediate', '-D', folder]);
       startServer(home, folder, secrets.port);
