@@ -1,4 +1,4 @@
-import { clubTables, literal, quoted } from './tables.mjs';
+import { literal, quoted, writtenTables } from './tables.mjs';
 
 /** @typedef {import('pg').Client} Client */
 
@@ -20,7 +20,7 @@ export async function holdClub(client, clubId) {
     `create or replace function ${REFUSE}() returns trigger language plpgsql as $$
      begin raise exception 'This club is being moved.' using errcode = '${AWAY}'; end $$`,
   );
-  for (const table of await clubTables(client)) await holdTable(client, clubId, table);
+  for (const table of await writtenTables(client)) await holdTable(client, clubId, table);
 }
 
 /** @param {Client} client @param {string} clubId @param {string} table */

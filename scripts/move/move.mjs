@@ -112,7 +112,7 @@ export async function moveClub({ from, to, fromUrl, clubId, holdAtMostMs, lead }
     );
     await bringSessions(from, to, clubId);
     await countOn(to);
-    rows = await compare(from, to, tables, clubId);
+    rows = await compare(from, to, clubId);
     await lead();
   } catch (error) {
     await tidyUp(from, to);
@@ -126,12 +126,12 @@ export async function moveClub({ from, to, fromUrl, clubId, holdAtMostMs, lead }
 }
 
 /**
- * @param {Client} from @param {Client} to @param {readonly string[]} tables @param {string} clubId
+ * @param {Client} from @param {Client} to @param {string} clubId
  * @returns {Promise<number>} rows that are on both sides
  */
-async function compare(from, to, tables, clubId) {
+async function compare(from, to, clubId) {
   const [there, here] = await Promise.all([contentOf(from, clubId), contentOf(to, clubId)]);
-  const differs = tables.find((table) => there[table] !== here[table]);
+  const differs = Object.keys(there).find((table) => there[table] !== here[table]);
   if (differs)
     throw new Refusal(
       `${differs} is not the same on both sides: ${there[differs]}, and ${here[differs]}.`,

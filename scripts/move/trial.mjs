@@ -10,7 +10,7 @@ import { ensureCluster } from '../lib/cluster.mjs';
 import { DATA, ROOT } from '../lib/paths.mjs';
 import { freePort } from '../lib/ports.mjs';
 import { wait } from '../lib/recording.mjs';
-import { say } from '../lib/say.mjs';
+import { Refusal, say } from '../lib/say.mjs';
 import { moveClub } from './move.mjs';
 
 const HOME = join(DATA, 'move');
@@ -143,14 +143,22 @@ async function playAndMove(one, two, address, lead) {
   const playing = player.play(CLIENTS, () => isOver);
   await wait(PLAYED_BEFORE_MS);
   const began = Date.now();
-  const { rows, copiedMs, heldMs } = await asAdmin(one.cluster, (from) =>
-    asAdmin(two.cluster, (to) =>
-      moveClub({
-        ...{ from, to, lead, clubId: club.clubId, holdAtMostMs: 60_000 },
-        fromUrl: one.cluster.adminUrl('orthokin'),
-      }),
-    ),
+  const move = (/** @type {() => Promise<void>} */ leading) =>
+    asAdmin(one.cluster, (from) =>
+      asAdmin(two.cluster, (to) =>
+        moveClub({
+          ...{ from, to, lead: leading, clubId: club.clubId, holdAtMostMs: 60_000 },
+          fromUrl: one.cluster.adminUrl('orthokin'),
+        }),
+      ),
+    );
+  const nobodyLed = new Refusal('nobody was led on');
+  const failed = await move(() => Promise.reject(nobodyLed)).catch((error) => error);
+  if (failed !== nobodyLed) throw failed;
+  say(
+    'Nobody could be led on: the club stays where it was, and nothing is left where it should go',
   );
+  const { rows, copiedMs, heldMs } = await move(lead);
   await wait(PLAYED_AFTER_MS);
   isOver = true;
   await playing;

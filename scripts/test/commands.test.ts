@@ -133,6 +133,9 @@ describe('every command in README and docs', () => {
     'npm run schema': 'run schema',
     'npm run bench:files -- ADDRESS': 'run bench:files -- --help',
     'npm run bench:pages -- ADDRESS': 'run bench:pages -- --help',
+    'npm run bench:pages -- ADDRESS --people 100': 'run bench:pages -- --help',
+    'npm run move-club -- --help': 'run move-club -- --help',
+    'npm run move-club -- --trial': 'run move-club -- --help',
   };
   /** `./start` and `./test` are run above; the others ask for the database that these tests run beside. */
   const ELSEWHERE =
@@ -150,7 +153,7 @@ describe('every command in README and docs', () => {
       scripts: Record<string, string>;
     };
     for (const command of commands) {
-      const name = /^npm run ([\w:]+)/.exec(command)?.[1];
+      const name = /^npm run ([\w:-]+)/.exec(command)?.[1];
       if (name) expect(scripts).toHaveProperty([name]);
     }
   });
