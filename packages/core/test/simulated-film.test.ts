@@ -8,6 +8,9 @@ import {
   markAt,
   onFloor,
   onSetClock,
+  handSway,
+  HIGH_CAMERA,
+  LOW_CAMERA,
   seenBy,
   USUAL_CAMERA,
   whereAt,
@@ -127,4 +130,32 @@ test('what stands higher is seen higher, what is farther smaller', () => {
   expect(at(0, 0, 1.7).y).toBeLessThan(at(0, 0).y);
   expect(Math.abs(at(1, 3).x)).toBeLessThan(Math.abs(at(1, -3).x));
   expect(at(0, 3).y).toBeLessThan(at(0, -3).y);
+});
+
+test('a hand sways alike every time, never farther than said, and never stands still for long', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1, max: 1e6 }),
+      fc.double({ min: 0.001, max: 0.1, noNaN: true }),
+      (seed, most) => {
+        const sways = Array.from({ length: 60 }, (_, i) => handSway(50 * i, most, seed));
+        expect(sways).toEqual(Array.from({ length: 60 }, (_, i) => handSway(50 * i, most, seed)));
+        const farthest = Math.max(...sways.flatMap(({ x, y }) => [Math.abs(x), Math.abs(y)]));
+        expect(farthest).toBeLessThanOrEqual(most + 1e-12);
+        expect(farthest).toBeGreaterThan(most / 5);
+      },
+    ),
+  );
+});
+
+test.each([
+  ['a gallery', HIGH_CAMERA],
+  ['the floor', LOW_CAMERA],
+])('from %s every target and the athlete’s head are in the picture', (_, camera) => {
+  // 16:9, as shares of the width.
+  const isIn = ({ x, y }: { x: number; y: number }) => Math.abs(x) < 0.5 && Math.abs(y) < 9 / 32;
+  for (const { at } of targets) {
+    expect(isIn(seenBy(camera, at))).toBe(true);
+    expect(isIn(seenBy(camera, at, 1.8))).toBe(true);
+  }
 });

@@ -34,6 +34,9 @@ export {
 export {
   filmedReps,
   seenBy,
+  handSway,
+  HIGH_CAMERA,
+  LOW_CAMERA,
   USUAL_CAMERA,
   whereAt,
   type Camera,

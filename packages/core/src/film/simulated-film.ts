@@ -61,6 +61,32 @@ export interface Camera {
 
 /** As a coach would put one up. */
 export const USUAL_CAMERA: Camera = { behindM: 7.5, heightM: 2.6, downDeg: 15, focal: 0.85 };
+/** From a gallery above the court, and from a bag on the floor. */
+export const HIGH_CAMERA: Camera = { behindM: 9, heightM: 4.6, downDeg: 25, focal: 0.85 };
+export const LOW_CAMERA: Camera = { behindM: 7.5, heightM: 0.6, downDeg: 0, focal: 0.85 };
+
+/** A hand sways slowly and far, and trembles fast and little: Hz, and the share of each. */
+const HAND_SWAYS = [
+  [0.4, 0.6],
+  [1.1, 0.3],
+  [4.7, 0.1],
+] as const;
+
+/**
+ * How far a camera that is held in the hand looks aside at a moment, as a share of the picture's width.
+ *
+ * @param most how far it ever does, the same share
+ * @param seed of the hand: the same one always sways alike
+ */
+export function handSway(atMs: number, most: number, seed: number): Point {
+  const random = seededRandom(seed);
+  const along = (): number =>
+    HAND_SWAYS.reduce(
+      (sum, [hz, share]) => sum + share * Math.sin(2 * Math.PI * ((hz * atMs) / 1000 + random())),
+      0,
+    );
+  return { x: most * along(), y: most * along() };
+}
 
 /**
  * Where the camera sees a place: shares of the picture's width, from its middle, right and down.

@@ -1,3 +1,4 @@
+import { HIGH_CAMERA, LOW_CAMERA } from '@orthokin/core/film';
 import { useState, type ReactElement } from 'react';
 import { Button } from '../../parts/Button.js';
 import { SelectField } from '../../parts/form/SelectField.js';
@@ -18,6 +19,9 @@ const CAMERAS = {
   lying: { framesPerS: 120, slowed: 2, uneven: false, saysPerS: 240 },
   knocked: { framesPerS: 60, slowed: 1, uneven: false, knockedPx: 14 },
   uneven: { framesPerS: 60, slowed: 1, uneven: true },
+  high: { framesPerS: 60, slowed: 1, uneven: false, stands: HIGH_CAMERA },
+  low: { framesPerS: 60, slowed: 1, uneven: false, stands: LOW_CAMERA },
+  held: { framesPerS: 60, slowed: 1, uneven: false, sways: 0.02 },
 } as const satisfies Record<string, SimulatedCamera>;
 type CameraName = keyof typeof CAMERAS;
 
@@ -29,6 +33,9 @@ const CAMERA_WORDS: readonly (readonly [CameraName, string])[] = [
   ['lying', say('cameraLying')],
   ['knocked', say('cameraKnocked')],
   ['uneven', say('cameraUneven')],
+  ['high', say('cameraHigh')],
+  ['low', say('cameraLow')],
+  ['held', say('cameraHeld')],
 ];
 
 /** Films the simulated athlete on a set's floor, at its cues: the way through the film room without a camera. */

@@ -2,8 +2,8 @@ import {
   figureAt,
   figureSeenBy,
   seenBy,
-  USUAL_CAMERA,
   type BodyPointName,
+  type Camera,
   type Figure,
   type FilmedRep,
   type SetToFilm,
@@ -27,8 +27,6 @@ const toPixels = ({ x, y }: Point): Point => ({
   y: FILM_HEIGHT / 2 + FILM_WIDTH * y,
 });
 
-const seen = (place: Point): Point => toPixels(seenBy(USUAL_CAMERA, place));
-
 function line(context: Context, from: Point, to: Point, width: number): void {
   context.lineWidth = width;
   context.beginPath();
@@ -51,8 +49,8 @@ const along = (a: Point, b: Point, share: number): Point => ({
 });
 
 /** The athlete from behind: shoes, legs, shorts, shirt, arms, neck and hair. */
-function drawFigure(context: Context, figure: Figure): void {
-  const at = (name: BodyPointName): Point => toPixels(figureSeenBy(USUAL_CAMERA, figure[name]));
+function drawFigure(context: Context, figure: Figure, camera: Camera): void {
+  const at = (name: BodyPointName): Point => toPixels(figureSeenBy(camera, figure[name]));
   const sides = ['left', 'right'] as const;
   const [leftShoulder, rightShoulder] = [at('leftShoulder'), at('rightShoulder')];
   const [leftHip, rightHip] = [at('leftHip'), at('rightHip')];
@@ -107,24 +105,28 @@ function drawFigure(context: Context, figure: Figure): void {
   context.fill();
 }
 
-/**
- * One frame of the simulated athlete on film, at a moment of the set.
- *
- * @param knockedPx how far to the right everything is seen by a camera that was knocked against
- */
+/** Where a camera stands, and how far from where it looked at first everything is seen now, px. */
+export interface Look {
+  readonly from: Camera;
+  readonly asidePx: Point;
+}
+
+/** One frame of the simulated athlete on film, at a moment of the set. */
 export function drawFrame(
   context: Context,
   { targets }: Pick<SetToFilm, 'targets'>,
   reps: readonly FilmedRep[],
   atMs: number,
-  knockedPx: number,
+  { from, asidePx }: Look,
 ): void {
+  const seen = (place: Point): Point => toPixels(seenBy(from, place));
   context.fillStyle = ROOM.wall;
   context.fillRect(0, 0, FILM_WIDTH, FILM_HEIGHT);
-  context.setTransform(1, 0, 0, 1, knockedPx, 0);
+  context.setTransform(1, 0, 0, 1, asidePx.x, asidePx.y);
   const horizon = seen({ x: 0, y: 5.5 }).y;
   context.fillStyle = ROOM.floor;
-  context.fillRect(0, horizon, FILM_WIDTH, FILM_HEIGHT - horizon);
+  // Beyond the picture's edges too: whoever looks aside sees no end of it.
+  context.fillRect(-FILM_WIDTH, horizon, 3 * FILM_WIDTH, 2 * FILM_HEIGHT);
   context.strokeStyle = ROOM.line;
   line(context, seen({ x: -3.2, y: 0 }), seen({ x: 3.2, y: 0 }), 2);
   line(context, seen({ x: 0, y: 0 }), seen({ x: 0, y: -4 }), 2);
@@ -138,6 +140,6 @@ export function drawFrame(
     context.fill();
     context.stroke();
   }
-  drawFigure(context, figureAt(reps, atMs));
+  drawFigure(context, figureAt(reps, atMs), from);
   context.resetTransform();
 }

@@ -1,5 +1,11 @@
 import { normal, seededRandom } from '@orthokin/core/cue';
-import { filmedReps, type SetToFilm } from '@orthokin/core/film';
+import {
+  filmedReps,
+  handSway,
+  USUAL_CAMERA,
+  type Camera,
+  type SetToFilm,
+} from '@orthokin/core/film';
 import {
   AudioSample,
   AudioSampleSource,
@@ -20,6 +26,10 @@ export interface SimulatedCamera {
   readonly saysPerS?: number;
   /** Somebody knocks against it in the middle of the film: the picture moves by so many pixels. */
   readonly knockedPx?: number;
+  /** Where it stands; as usual where it is left out. */
+  readonly stands?: Camera;
+  /** Held in the hand: it looks aside by up to this share of the picture's width. */
+  readonly sways?: number;
 }
 
 /** A set to be filmed, and how. */
@@ -98,7 +108,11 @@ async function make(order: FilmOrder): Promise<Blob> {
       heardS += CHUNK_S;
     }
     const knocked = frame > frames / 2 ? (camera.knockedPx ?? 0) : 0;
-    drawFrame(context, set, reps, fromMs + 1000 * filmedS, knocked);
+    const sway = handSway(1000 * filmedS, camera.sways ?? 0, set.seed);
+    drawFrame(context, set, reps, fromMs + 1000 * filmedS, {
+      from: camera.stands ?? USUAL_CAMERA,
+      asidePx: { x: knocked + FILM_WIDTH * sway.x, y: FILM_WIDTH * sway.y },
+    });
     await picture.add(atS, slowed / framesPerS);
     if (frame % framesPerS === 0) self.postMessage({ share: frame / frames } satisfies FilmMade);
   }

@@ -317,5 +317,8 @@ export const film = {
   cameraSlowMotion: 'slow motion: 120 a second, slowed 4 times',
   cameraLying: 'slowed twice, and its file says otherwise',
   cameraKnocked: 'somebody knocks against it in the middle',
+  cameraHigh: 'from a gallery, 4.6 m up',
+  cameraLow: 'from a bag on the floor, 0.6 m up',
+  cameraHeld: 'held in the hand',
   cameraUneven: 'a phone: uneven, about 60 a second',
 } as const;
