@@ -17,14 +17,18 @@ import {
   tiedByHand,
   tieOfRep,
   withCheck,
+  withCoachMark,
   withFault,
   withMark,
   withMissed,
 } from '@orthokin/core/film';
 import type { RepReply, SetReviewReply } from '@orthokin/contract';
+import { blankPattern } from '@orthokin/core/footwork';
 import { layoutTargets } from '@orthokin/core/pattern';
 import { durationsOf, type TimedEvent } from '@orthokin/core/timing';
 import { calledReps, correctionsFrom, type CalledRep } from '../src/film/mark/marks.js';
+import { vttMarks } from '../src/film/mark/vtt-marks.js';
+import { subjectOfPattern } from '../src/film/subject.js';
 import { fromCue, tieSentences } from '../src/words/film.js';
 import { setBody } from '../src/drill/requests.js';
 import { runOf } from './played.js';
@@ -150,6 +154,53 @@ describe('marks of a film', () => {
     const [again] = correctionsFrom(now, moved, framesMs, alignment, 'Mara');
     expect(again).toMatchObject({ replaces: 'c1' });
     expect(again?.events[0]?.sdMs).toBe(5);
+  });
+
+  test('an event of the coach’s own is kept beside the times a rep has, and changes none of them', () => {
+    const { framesMs, alignment } = filmed();
+    const timed = REPS.map((each) =>
+      each.ordinal === 1
+        ? { ...each, events: [...each.events, { ...cueAt(2900), name: 'arrival' as const }] }
+        : each,
+    );
+    const called = calledReps(reviewOf(timed));
+    const marks = withCoachMark({}, 1, 'prepared', frameOf(2700));
+    const [body, ...none] = correctionsFrom(called, marks, framesMs, alignment, 'Mara');
+    expect(none).toEqual([]);
+    expect(body?.events).toEqual(timed[0]?.events);
+    const [prepared] = body?.marks?.coachEvents ?? [];
+    expect(prepared).toMatchObject({ name: 'prepared', source: 'film' });
+    expect(Math.abs((prepared?.atMs ?? NaN) - 2700)).toBeLessThan(1000 / 120);
+
+    const kept = calledReps(reviewOf([...timed, { ...body, id: 'c1' } as RepReply]));
+    expect(correctionsFrom(kept, marks, framesMs, alignment, 'Mara')).toEqual([]);
+    // Taken back on film, it is taken back from the rep; what else was noted stays.
+    const noted = kept.map((each) =>
+      each.ordinal === 1 ? { ...each, marks: { ...each.marks, lateRight: true } } : each,
+    );
+    const back = withCoachMark(marks, 1, 'prepared', frameOf(2700));
+    const [without] = correctionsFrom(noted, back, framesMs, alignment, 'Mara');
+    expect(without?.marks).toEqual({ lateRight: true, coachEvents: [] });
+  });
+
+  test('a film of a pattern has a rep to each target; its times count from the cue that was marked', () => {
+    const { framesMs } = filmed();
+    const targets = layoutTargets('cross', 2.5);
+    const pattern = { ...blankPattern('Cross'), id: 'p', targets };
+    const { reps, review, coachLimits, cueHz } = subjectOfPattern(pattern);
+    expect(reps.map(({ target }) => target)).toEqual(targets.map(({ letter }) => letter));
+    expect([review, coachLimits]).toEqual([null, []]);
+    expect(cueHz.every((hz) => hz === null)).toBe(true);
+    const clock: Alignment = { offsetMs: 0, rate: 1, sdMs: 0, heard: new Map(), strays: [] };
+    const marks = withMark(
+      withCoachMark(withMark({}, 2, 'cue', 120), 2, 'let go', 180),
+      ...([2, 'arrival', 240] as const),
+    );
+    const [second] = vttMarks(reps.slice(1, 2), marks, framesMs, clock).map(({ atMs }) => atMs);
+    expect(second).toBeCloseTo(((120 - 0.5) * 1000) / 120, 0);
+    const words = vttMarks(reps.slice(1, 2), marks, framesMs, clock).map((each) => each.words);
+    expect(words).toContain('let go +0.500 s');
+    expect(words).toContain('Arrived +1.000 s');
   });
 
   test('events marked again, blind, tell how surely this person marks, and that goes into the reps', () => {

@@ -1,4 +1,4 @@
-import type { PatternReply, SetReviewReply } from '@orthokin/contract';
+import type { SetReviewReply } from '@orthokin/contract';
 import { onScale } from '@orthokin/core/footwork';
 import { rungOf, type CoachLimit, type Pattern } from '@orthokin/core/pattern';
 import type { Fault } from '@orthokin/core/timing';
@@ -42,7 +42,7 @@ export function subjectOfSet(review: SetReviewReply): FilmSubject {
 }
 
 /** A film of a pattern: a rep to each of its targets, whose cue somebody marks where they see it. */
-export function subjectOfPattern(pattern: PatternReply): FilmSubject {
+export function subjectOfPattern(pattern: Pattern & { readonly id: string }): FilmSubject {
   const { id } = pattern;
   const reps = pattern.targets.map(({ letter }, i): CalledRep => ({
     ...{ id: `${id}.${letter}`, ordinal: i + 1, target: letter, events: [], seenFaults: [] },

@@ -2,7 +2,6 @@ import type { RepBody, RepReply, SetReviewReply } from '@orthokin/contract';
 import {
   checksHeld,
   coachEventsMarked,
-  isMarked,
   isTimedByMarks,
   markedEvents,
   type Alignment,
@@ -76,8 +75,9 @@ export const correctionsFrom = (
   reps.flatMap(({ cue, ...rep }) => {
     const own = marks[rep.ordinal];
     const checked = own ? checksHeld(own) : null;
-    if (!own || (!isMarked(own) && own.faults === undefined && !checked)) return [];
-    const isTimed = isTimedByMarks(own);
+    const isTimed = own !== undefined && isTimedByMarks(own);
+    // An event of the coach's own that was taken back is kept as well: there it is none any more.
+    if (!own || !(isTimed || own.coachFrames || own.faults || checked)) return [];
     const read = isTimed
       ? markedEvents({ cue }, own, framesMs, alignment, ownSdMs)
       : ok([...rep.events]);
