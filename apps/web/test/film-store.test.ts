@@ -11,15 +11,17 @@ import {
   roomLeft,
   setAngle,
 } from '../src/device/film-store.js';
-import { PrivateFiles } from './support/private-files.js';
+import { privateFiles } from './support/private-files.js';
 
 const OF = { clubId: 'club', setId: 'set' };
 const OF_PATTERN = { clubId: 'club', patternId: 'pattern' };
 const filmOf = (text: string, name = 'film.mp4') => new File([text], name, { type: 'video/mp4' });
 const textOf = async (id: string) => (await filmFile(id))?.text();
 
-beforeAll(() => PrivateFiles.install());
-beforeEach(() => PrivateFiles.clear());
+beforeAll(privateFiles.install);
+beforeEach(() => {
+  privateFiles.clear();
+});
 afterEach(() => jest.useRealTimers());
 
 /** The clock alone: what is promised is kept at once. */
@@ -84,7 +86,7 @@ describe('a film that is kept', () => {
 
 describe('where there is no room', () => {
   test('a film is refused before any of it is written, with what it needs and what is left', async () => {
-    PrivateFiles.clear(50_000_004);
+    privateFiles.clear(50_000_004);
     expect(await roomLeft()).toBe(4);
     const refused = await keepFilm(OF, filmOf('frames')).catch((error: unknown) => error);
     expect(refused).toBeInstanceOf(NoRoom);
@@ -93,9 +95,9 @@ describe('where there is no room', () => {
   });
 
   test('one that fails half way leaves nothing behind', async () => {
-    PrivateFiles.isFull = true;
+    privateFiles.fill(true);
     await expect(keepFilm(OF, filmOf('frames'))).rejects.toThrow('QuotaExceeded');
-    PrivateFiles.isFull = false;
+    privateFiles.fill(false);
     expect(await keptFilms('club')).toEqual([]);
   });
 });
@@ -123,7 +125,7 @@ describe('a film that is kept piece by piece', () => {
     const film = keepInPieces(OF, 'filmed.webm', 'video/webm');
     film.add(new Blob(['one ']));
     await new Promise((done) => setTimeout(done, 20));
-    PrivateFiles.isFull = true;
+    privateFiles.fill(true);
     film.add(new Blob(['two ']));
     film.add(new Blob(['three']));
     const { film: whole, id } = await film.end();

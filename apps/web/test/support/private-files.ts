@@ -13,7 +13,7 @@ class FileHandle {
     const parts: Blob[] = [];
     return Promise.resolve({
       write: (what: Blob) => {
-        if (PrivateFiles.isFull) return Promise.reject(new Error('QuotaExceededError'));
+        if (disk.isFull) return Promise.reject(new Error('QuotaExceededError'));
         parts.push(what);
         return Promise.resolve();
       },
@@ -63,26 +63,23 @@ class DirectoryHandle {
   }
 }
 
+const disk = { root: new DirectoryHandle(''), quota: Infinity, isFull: false };
+
 /** The page's own files, and how much room there is for them. */
-export class PrivateFiles {
-  /** Nothing more can be written. */
-  static isFull = false;
-  private static root = new DirectoryHandle('');
-  private static quota = Infinity;
-
-  /** Begins anew, with so much room. */
-  static clear(quota = 1e9): void {
-    this.root = new DirectoryHandle('');
-    this.quota = quota;
-    this.isFull = false;
-  }
-
-  static install(): void {
+export const privateFiles = {
+  /** Whether anything more can be written. */
+  fill: (isFull: boolean) => {
+    disk.isFull = isFull;
+  },
+  /** Begins anew, with so much room, bytes. */
+  clear: (quota = 1e9) =>
+    Object.assign(disk, { root: new DirectoryHandle(''), quota, isFull: false }),
+  install: () => {
     const storage = {
-      getDirectory: () => Promise.resolve(this.root),
-      estimate: () => Promise.resolve({ quota: this.quota, usage: 0 }),
+      getDirectory: () => Promise.resolve(disk.root),
+      estimate: () => Promise.resolve({ quota: disk.quota, usage: 0 }),
     };
     Object.defineProperty(globalThis, 'navigator', { value: { storage }, configurable: true });
     Object.assign(globalThis, { FileSystemDirectoryHandle: DirectoryHandle });
-  }
-}
+  },
+};
