@@ -51,6 +51,16 @@ async function check(from, to, clubId) {
     );
 }
 
+/**
+ * An import is stored by whoever took it on: its job is no row of the club and would be left behind.
+ * @param {Client} from @param {string} clubId
+ */
+async function checkImports(from, clubId) {
+  const underWay = `select true from import_job where club_id = $1 and state in ('waiting', 'storing')`;
+  if (await one(from, underWay, [clubId]))
+    throw new Refusal('An import is under way at this club: move it once all is stored.');
+}
+
 /** Ends what a move has begun; safe to repeat. @param {Client} from @param {Client} to */
 export async function tidyUp(from, to) {
   if (await one(to, 'select true from pg_subscription where subname = $1', [NAME])) {
@@ -75,6 +85,7 @@ export async function tidyUp(from, to) {
  */
 export async function moveClub({ from, to, fromUrl, clubId, holdAtMostMs, lead }) {
   await check(from, to, clubId);
+  await checkImports(from, clubId);
   await tidyUp(from, to);
   const began = Date.now();
   const tables = await clubTables(from);
@@ -98,6 +109,8 @@ export async function moveClub({ from, to, fromUrl, clubId, holdAtMostMs, lead }
     copiedMs = Date.now() - began;
     heldAt = Date.now();
     await holdClub(from, clubId);
+    // One may have begun since.
+    await checkImports(from, clubId);
     const last = await one(from, 'select pg_current_wal_lsn()');
     await until(
       () =>
