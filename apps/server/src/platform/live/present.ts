@@ -23,10 +23,12 @@ export class Present implements OnModuleDestroy {
   private readonly clubs = new LRUCache<string, string>({ max: MOST_ROOMS });
   private readonly every = setInterval(() => void this.write(), WRITE_EVERY_MS);
   private soon: NodeJS.Timeout | undefined;
+  private isEnding = false;
 
   constructor(private readonly em: EntityManager) {}
 
   onModuleDestroy(): void {
+    this.isEnding = true;
     clearInterval(this.every);
     clearTimeout(this.soon);
   }
@@ -44,7 +46,8 @@ export class Present implements OnModuleDestroy {
   went(member: Member): void {
     this.here.delete(member);
     const clubId = this.clubs.get(member.room);
-    if (clubId !== undefined) void this.quietly(this.takeOut(clubId, member));
+    // A server that ends lets all its screens go at once: they come elsewhere, or are gone in a while.
+    if (clubId !== undefined && !this.isEnding) void this.quietly(this.takeOut(clubId, member));
   }
 
   /** Screens of a club that are joined now, those of a room together, whoever holds it first. */
@@ -110,7 +113,7 @@ export class Present implements OnModuleDestroy {
 
   private quietly<Value>(work: Promise<Value>): Promise<Value | null> {
     return work.catch((error: unknown) => {
-      this.log.warn(`Joined screens were not written: ${String(error)}`);
+      if (!this.isEnding) this.log.warn(`Joined screens were not written: ${String(error)}`);
       return null;
     });
   }
