@@ -12,7 +12,7 @@ const args = [
   '--use-fake-device-for-media-stream',
 ];
 
-/** The whole browser, for what the shell does not have: a camera. */
+/** The whole browser, for what the shell does not have: a camera and a microphone. */
 export const wholeChromium = { executablePath: CHROMIUM, args };
 
 /** What stories are told in. */

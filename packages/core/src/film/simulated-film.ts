@@ -61,8 +61,9 @@ export interface Camera {
 
 /** As a coach would put one up. */
 export const USUAL_CAMERA: Camera = { behindM: 7.5, heightM: 2.6, downDeg: 15, focal: 0.85 };
-/** From a gallery above the court, and from a bag on the floor. */
+/** From a gallery above the court. */
 export const HIGH_CAMERA: Camera = { behindM: 9, heightM: 4.6, downDeg: 25, focal: 0.85 };
+/** From a bag on the floor. */
 export const LOW_CAMERA: Camera = { behindM: 7.5, heightM: 0.6, downDeg: 0, focal: 0.85 };
 
 /** A hand sways slowly and far, and trembles fast and little: Hz, and the share of each. */
