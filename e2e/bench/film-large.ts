@@ -11,14 +11,14 @@ const GIGA = 2 ** 30;
 const MEGA = 2 ** 20;
 const KIB = 1024;
 
-/** Memory of the browser's pages, bytes: what is theirs alone, and what they share. */
+/** Memory of the browser's pages, bytes; what they share with others counts by halves, thirds, and so on. */
 async function pagesBytes(browser: Browser): Promise<number> {
   const session = await browser.newBrowserCDPSession();
   const { processInfo } = await session.send('SystemInfo.getProcessInfo');
   await session.detach();
   return processInfo
     .filter(({ type }) => type === 'renderer')
-    .map(({ id }) => /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${id}/status`, 'utf8'))?.[1])
+    .map(({ id }) => /^Pss:\s+(\d+)/m.exec(readFileSync(`/proc/${id}/smaps_rollup`, 'utf8'))?.[1])
     .reduce((sum, kib) => sum + KIB * Number(kib ?? 0), 0);
 }
 

@@ -227,56 +227,57 @@ untouchedTest(
   },
 );
 
-test('a table of reps is matched and looked at; bad rows are named; then it is stored, once', async ({
-  page,
-}) => {
-  const table = [
-    'Player;Date;Cone;React;Total;Comment',
-    'Wren Hallowby;2026-02-01;A;0,31;2,40;',
-    'Wren Hallowby;2026-02-01;B;0,29;2,35;',
-    'Wren Hallowby;2026-02-30;B;0,29;2,35;',
-    'Wren Hollowby;2026-02-01;A;0,30;2,30;typo',
-    'Wren Hallowby;2026-02-01;A;0,30;0,20;',
-  ].join('\n');
-  const pick = async () => {
-    const [chooser] = await Promise.all([
-      page.waitForEvent('filechooser'),
-      page.getByRole('button', { name: 'Choose a table' }).click(),
-    ]);
-    await chooser.setFiles({
-      ...{ name: 'elsewhere.csv', mimeType: 'text/csv', buffer: Buffer.from(table) },
-    });
-    await choose(page, 'Pattern', 'Side to side');
-  };
-  await page.goto('/review/data');
-  await pick();
-  await expect(page.getByText('5 rows: 2 can be stored, 3 cannot.')).toBeVisible();
-  const out = page.getByRole('list', { name: 'Rows that stay out' });
-  await expect(out.getByText('Row 3, day: given 2026-02-30')).toBeVisible();
-  await expect(
-    out.getByText(/^Row 4, athlete: given Wren Hollowby, allowed .*Wren Hallowby/),
-  ).toBeVisible();
-  await expect(out.getByText(/^Row 5, times: given home at 200 ms/)).toBeVisible();
-  // A column can be something else, and the preview follows.
-  await choose(page, 'reaction', 'not in the table');
-  await expect(page.getByRole('row', { name: /Wren Hallowby/ })).toContainText('–');
-  await choose(page, 'reaction', 'React');
-  await page.getByRole('button', { name: 'Store 2 reps in 1 set' }).click();
-  // Stored by a job of the server's, which waits its turn.
-  await expect(page.getByText('2 reps in 1 set stored.')).toBeVisible({ timeout: 30_000 });
+untouchedTest(
+  'a table of reps is matched and looked at; bad rows are named; then it is stored, once',
+  async ({ page }) => {
+    const table = [
+      'Player;Date;Cone;React;Total;Comment',
+      'Wren Hallowby;2026-02-01;A;0,31;2,40;',
+      'Wren Hallowby;2026-02-01;B;0,29;2,35;',
+      'Wren Hallowby;2026-02-30;B;0,29;2,35;',
+      'Wren Hollowby;2026-02-01;A;0,30;2,30;typo',
+      'Wren Hallowby;2026-02-01;A;0,30;0,20;',
+    ].join('\n');
+    const pick = async () => {
+      const [chooser] = await Promise.all([
+        page.waitForEvent('filechooser'),
+        page.getByRole('button', { name: 'Choose a table' }).click(),
+      ]);
+      await chooser.setFiles({
+        ...{ name: 'elsewhere.csv', mimeType: 'text/csv', buffer: Buffer.from(table) },
+      });
+      await choose(page, 'Pattern', 'Side to side');
+    };
+    await page.goto('/review/data');
+    await pick();
+    await expect(page.getByText('5 rows: 2 can be stored, 3 cannot.')).toBeVisible();
+    const out = page.getByRole('list', { name: 'Rows that stay out' });
+    await expect(out.getByText('Row 3, day: given 2026-02-30')).toBeVisible();
+    await expect(
+      out.getByText(/^Row 4, athlete: given Wren Hollowby, allowed .*Wren Hallowby/),
+    ).toBeVisible();
+    await expect(out.getByText(/^Row 5, times: given home at 200 ms/)).toBeVisible();
+    // A column can be something else, and the preview follows.
+    await choose(page, 'reaction', 'not in the table');
+    await expect(page.getByRole('row', { name: /Wren Hallowby/ })).toContainText('–');
+    await choose(page, 'reaction', 'React');
+    await page.getByRole('button', { name: 'Store 2 reps in 1 set' }).click();
+    // Stored by a job of the server's, which waits its turn.
+    await expect(page.getByText('2 reps in 1 set stored.')).toBeVisible({ timeout: 30_000 });
 
-  await page.reload();
-  await pick();
-  await page.getByRole('button', { name: 'Store 2 reps in 1 set' }).click();
-  // Stored by a job of the server's, which waits its turn.
-  await expect(page.getByText('2 reps in 1 set stored.')).toBeVisible({ timeout: 30_000 });
-  await page.goto('/review');
-  await page.getByRole('link', { name: 'Wren Hallowby' }).click();
-  await choose(page, 'Sets', 'Side to side, hand, heard cues');
-  // The head and one set: the second time changed nothing.
-  await expect(page.getByRole('table').getByRole('row')).toHaveCount(2);
-  await expect(page.getByRole('row').last()).toContainText('2.38');
-});
+    await page.reload();
+    await pick();
+    await page.getByRole('button', { name: 'Store 2 reps in 1 set' }).click();
+    // Stored by a job of the server's, which waits its turn.
+    await expect(page.getByText('2 reps in 1 set stored.')).toBeVisible({ timeout: 30_000 });
+    await page.goto('/review');
+    await page.getByRole('link', { name: 'Wren Hallowby' }).click();
+    await choose(page, 'Sets', 'Side to side, hand, heard cues');
+    // The head and one set: the second time changed nothing.
+    await expect(page.getByRole('table').getByRole('row')).toHaveCount(2);
+    await expect(page.getByRole('row').last()).toContainText('2.38');
+  },
+);
 
 test('a report is a plain page for the family, and two with the figures, printed without the shell', async ({
   page,

@@ -1,7 +1,7 @@
 import { captureRate } from '@orthokin/core/film';
 import { ALL_FORMATS, BlobSource, EncodedPacketSink, Input, type VideoSample } from 'mediabunny';
 import { clipOf, type ClipOrder } from './clip.js';
-import { Frames } from './frames.js';
+import { Frames, keptRound } from './frames.js';
 import { hear } from './hear.js';
 import type { Answered, Asked, PicturesOf } from './messages.js';
 
@@ -47,7 +47,7 @@ async function openFilm(file: Blob, screen: OffscreenCanvas): Promise<void> {
   framesS.sort((a, b) => a - b);
   const [widthPx, heightPx] = [await track.getDisplayWidth(), await track.getDisplayHeight()];
   Object.assign(screen, { width: widthPx, height: heightPx });
-  open = { input, frames: new Frames(track, framesS), screen };
+  open = { input, frames: new Frames(track, framesS, keptRound(widthPx * heightPx)), screen };
   const hasSound = (await input.getPrimaryAudioTrack()) !== null;
   const framesMs = framesS.map((s) => 1000 * s);
   const capturedPerS = captureRate((await input.getMetadataTags()).raw ?? {});

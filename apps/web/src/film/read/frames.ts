@@ -1,8 +1,22 @@
 import { VideoSampleSink, type InputVideoTrack, type VideoSample } from 'mediabunny';
 
 /** Frames kept decoded round the one on the screen: stepping must not wait for a key frame. */
-const BEFORE = 20;
-const AFTER = 40;
+const USUAL_BEFORE = 20;
+const USUAL_AFTER = 40;
+/** More pixels than this are not kept, lest a page of large frames takes all the memory there is. */
+const MOST_PIXELS = 70e6;
+/** With fewer, every other step would wait. */
+const LEAST_SHARE = 0.2;
+
+/** How many frames are kept before and after the one on the screen, by how large each is, pixels. */
+export function keptRound(framePixels: number): {
+  readonly before: number;
+  readonly after: number;
+} {
+  const room = MOST_PIXELS / (framePixels * (USUAL_BEFORE + USUAL_AFTER));
+  const share = Math.min(1, Math.max(LEAST_SHARE, room));
+  return { before: Math.round(share * USUAL_BEFORE), after: Math.round(share * USUAL_AFTER) };
+}
 
 type Samples = AsyncGenerator<VideoSample, void, unknown>;
 
@@ -17,6 +31,7 @@ export class Frames {
   constructor(
     track: InputVideoTrack,
     private readonly framesS: readonly number[],
+    private readonly round: ReturnType<typeof keptRound>,
   ) {
     this.sink = new VideoSampleSink(track);
     framesS.forEach((s, i) => this.placeOf.set(micros(s), i));
@@ -32,9 +47,9 @@ export class Frames {
    * it stopped: only a jump begins anew, at the key frame before.
    */
   async upTo(index: number, isStillWanted: () => boolean): Promise<void> {
-    const from = Math.max(0, index - BEFORE);
+    const from = Math.max(0, index - this.round.before);
     for (const [place, sample] of this.kept)
-      if (place < from || place > index + AFTER) {
+      if (place < from || place > index + this.round.after) {
         sample.close();
         this.kept.delete(place);
       }
@@ -51,8 +66,8 @@ export class Frames {
   /** Decodes what comes after a frame, so that stepping on need not wait. */
   async onFrom(index: number, isStillWanted: () => boolean): Promise<void> {
     await this.decode(
-      Math.min(this.framesS.length - 1, index + AFTER),
-      Math.max(0, index - BEFORE),
+      Math.min(this.framesS.length - 1, index + this.round.after),
+      Math.max(0, index - this.round.before),
       isStillWanted,
     );
   }
