@@ -9,6 +9,7 @@ held for as long as the last of it needs, compared, and led on. See docs/scaling
 
   npm run move-club -- --from URL --to URL --club ID --lead COMMAND [--hold SECONDS]
   npm run move-club -- --wipe URL --club ID
+  npm run move-club -- --let-go URL --club ID
   npm run move-club -- --trial
 
   --from, --to URL   both databases, as a superuser; the first has wal_level = logical
@@ -18,6 +19,7 @@ held for as long as the last of it needs, compared, and led on. See docs/scaling
   --hold SECONDS     so long nobody may write at the most (default 60); else it stays where it was
   --wipe URL         takes the rows away that were left where the club was; at the earliest when
                      nobody is led there any more
+  --let-go URL       lets a club be written at again where a move was broken off by force
   --trial            on this machine: two databases, two servers, haproxy, devices that record
                      meanwhile; fails when anything is lost or doubled`;
 
@@ -42,6 +44,7 @@ await run(async () => {
       lead: { type: 'string' },
       hold: { type: 'string', default: '60' },
       wipe: { type: 'string' },
+      'let-go': { type: 'string' },
       trial: { type: 'boolean', default: false },
       help: { type: 'boolean', default: false },
     },
@@ -58,6 +61,7 @@ await run(async () => {
     return (await tryMove()) ? 0 : 1;
   }
   const { default: pg } = await import('pg');
+  const { letGo } = await import('./move/hold.mjs');
   const { moveClub, wipe } = await import('./move/move.mjs');
   const clubId = needed(values.club, 'club');
   const opened = async (/** @type {string} */ connectionString) => {
@@ -70,6 +74,13 @@ await run(async () => {
     await wipe(client, clubId);
     await client.end();
     say(`${clubId}: nothing of it is left there.`);
+    return 0;
+  }
+  if (values['let-go']) {
+    const client = await opened(values['let-go']);
+    await letGo(client, clubId);
+    await client.end();
+    say(`${clubId}: it can be written at again there.`);
     return 0;
   }
   const seconds = Number(values.hold);

@@ -21,7 +21,7 @@ const roomOf = (n: number): string =>
   ).join('');
 
 /** Many halls behind one proxy: more codes than a hall has would be taken for guesses. */
-process.env['TRUST_PROXY'] = '1';
+const BEHIND_PROXY = { TRUST_PROXY: '1' };
 const hallOf = (n: number): string => `10.0.${n >> 8}.${n & 255}`;
 
 const join = (
@@ -40,18 +40,21 @@ test(`${DRILLS} live drills, from an event to the second screen`, async ({ serve
   await request.put(`${DEMO_CLUB}/owner`, { data: owner });
   const { cookies } = await request.storageState();
   const Cookie = cookies.map(({ name, value }) => `${name}=${value}`).join('; ');
-  const other = await Served.start(served.databaseUrl);
+  const [one, other] = [
+    await Served.start(served.databaseUrl, BEHIND_PROXY),
+    await Served.start(served.databaseUrl, BEHIND_PROXY),
+  ];
   const waits = { same: [] as number[], other: [] as number[] };
   const drills = await Promise.all(
     Array.from({ length: DRILLS }, async (_, n) => {
       const room = roomOf(n);
       const where = n % 2 === 0 ? ('same' as const) : ('other' as const);
-      const drill = await join(served.address, `room=${room}&screen=drill-${room}&role=drill`, {
+      const drill = await join(one.address, `room=${room}&screen=drill-${room}&role=drill`, {
         'X-Forwarded-For': hallOf(n),
         Cookie,
       });
       const screen = await join(
-        where === 'same' ? served.address : other.address,
+        where === 'same' ? one.address : other.address,
         `room=${room}&screen=screen-${room}&role=cues`,
         { 'X-Forwarded-For': hallOf(n) },
       );
@@ -91,4 +94,5 @@ test(`${DRILLS} live drills, from an event to the second screen`, async ({ serve
   console.log(figures(`${DRILLS} drills, screen at the same server`, waits.same));
   console.log(figures(`${DRILLS} drills, screen at another server`, waits.other));
   await other.stop();
+  await one.stop();
 });

@@ -9,9 +9,16 @@ const TRIES = 40;
 /** PostgreSQL's "cannot connect now": servers answer it as a database that is away, and devices try again. */
 const AWAY = '57P03';
 
+/** The triggers of a club: others may be held at the same time, where they were moved from. @param {string} clubId */
+const triggersOf = (clubId) =>
+  /** @type {const} */ ([
+    [quoted(`moving in ${clubId}`), 'insert or update', 'new'],
+    [quoted(`moving out ${clubId}`), 'delete', 'old'],
+  ]);
+
 /**
  * Lets nobody write at a club until it is let go. Whatever is being written is finished first; pages go
- * on to be read. It costs nothing while no club is held.
+ * on to be read. It costs nothing while no club is held. Safe to repeat.
  * @param {Client} client
  * @param {string} clubId
  */
@@ -20,25 +27,36 @@ export async function holdClub(client, clubId) {
     `create or replace function ${REFUSE}() returns trigger language plpgsql as $$
      begin raise exception 'This club is being moved.' using errcode = '${AWAY}'; end $$`,
   );
-  for (const table of await writtenTables(client)) await holdTable(client, clubId, table);
+  for (const table of await writtenTables(client))
+    await patiently(
+      client,
+      triggersOf(clubId).map(
+        ([name, on, row]) =>
+          `create or replace trigger ${name} before ${on} on ${quoted(table)} for each row
+           when (${row}.club_id = ${literal(clubId)}::uuid) execute function ${REFUSE}()`,
+      ),
+    );
 }
 
-/** @param {Client} client @param {string} clubId @param {string} table */
-async function holdTable(client, clubId, table) {
-  const when = (/** @type {string} */ row) => `${row}.club_id = ${literal(clubId)}::uuid`;
-  const trigger = (
-    /** @type {string} */ name,
-    /** @type {string} */ on,
-    /** @type {string} */ row,
-  ) =>
-    `create trigger ${name} before ${on} on ${quoted(table)} for each row when (${when(row)})
-     execute function ${REFUSE}()`;
+/** Lets whoever was held write again. Nothing where nobody is. @param {Client} client @param {string} clubId */
+export async function letGo(client, clubId) {
+  for (const table of await writtenTables(client))
+    await patiently(
+      client,
+      triggersOf(clubId).map(([name]) => `drop trigger if exists ${name} on ${quoted(table)}`),
+    );
+}
+
+/**
+ * Changes a table that others write at: they go first.
+ * @param {Client} client @param {readonly string[]} statements all of them or none
+ */
+async function patiently(client, statements) {
   for (let tried = 1; ; tried++)
     try {
       await client.query('begin');
       await client.query(`set local lock_timeout = '${LOCK_TIMEOUT}'`);
-      await client.query(trigger('moving_in', 'insert or update', 'new'));
-      await client.query(trigger('moving_out', 'delete', 'old'));
+      for (const statement of statements) await client.query(statement);
       await client.query('commit');
       return;
     } catch (error) {
@@ -46,9 +64,4 @@ async function holdTable(client, clubId, table) {
       const isLocked = error instanceof Error && 'code' in error && error.code === '55P03';
       if (!isLocked || tried >= TRIES) throw error;
     }
-}
-
-/** Lets whoever was held write again. Nothing where none is. @param {Client} client */
-export async function letGo(client) {
-  await client.query(`drop function if exists ${REFUSE}() cascade`);
 }

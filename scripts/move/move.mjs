@@ -102,7 +102,13 @@ export async function moveClub({ from, to, fromUrl, clubId, holdAtMostMs, lead }
       `create subscription ${NAME} connection ${literal(fromUrl)} publication ${NAME}`,
     );
     await until(
-      () => one(to, `select nullif(bool_and(srsubstate = 'r'), false) from pg_subscription_rel`),
+      () =>
+        one(
+          to,
+          `select nullif(bool_and(srsubstate = 'r'), false) from pg_subscription_rel
+           join pg_subscription s on s.oid = srsubid where s.subname = $1`,
+          [NAME],
+        ),
       COPY_WITHIN_MS,
       'Copying the club',
     );
@@ -128,8 +134,9 @@ export async function moveClub({ from, to, fromUrl, clubId, holdAtMostMs, lead }
     rows = await compare(from, to, clubId);
     await lead();
   } catch (error) {
+    // Whatever else may fail now: whoever waits can write again.
+    await letGo(from, clubId);
     await tidyUp(from, to);
-    await letGo(from);
     await wipe(to, clubId);
     throw error;
   }
@@ -184,7 +191,7 @@ async function countOn(to) {
 
 /** Takes all rows of a club away, whatever holds them. @param {Client} client @param {string} clubId */
 export async function wipe(client, clubId) {
-  await letGo(client);
+  await letGo(client, clubId);
   await client.query('begin');
   try {
     await client.query('delete from athlete where club_id = $1', [clubId]);

@@ -16,7 +16,7 @@ afterAll(() => server.stop());
 const HOLD = pathToFileURL(resolve(__dirname, '../../../scripts/move/hold.mjs')).href;
 
 /** Does one of the things a move does to the database, as whoever owns its tables. */
-function act(what: 'holdClub' | 'letGo'): void {
+function act(what: 'holdClub' | 'letGo', clubId = server.clubId): void {
   const { status, stderr } = spawnSync(
     process.execPath,
     [
@@ -26,7 +26,7 @@ function act(what: 'holdClub' | 'letGo'): void {
        import { ${what} } from '${HOLD}';
        const client = new pg.Client({ connectionString: process.env.ADDRESS });
        await client.connect();
-       await ${what}(client, '${server.clubId}');
+       await ${what}(client, '${clubId}');
        await client.end();`,
     ],
     { env: { ...process.env, ADDRESS: server.databaseUrl }, encoding: 'utf8', cwd: __dirname },
@@ -52,6 +52,11 @@ test('while a club is moved nobody writes at it and everybody is told to come ag
   const other = { name: 'Next door', sport: 'squash', unit: 'metres', faults: [] };
   await server.put(`/api/clubs/${v7()}`, other).expect(200);
 
+  // Another club that is held there, or let go, is none of this one's business.
+  const another = v7();
+  act('holdClub', another);
+  act('letGo', another);
+  await server.put(`${path}/reps/${second?.id ?? ''}`, second?.body ?? {}).expect(503);
   act('letGo');
   await server.put(`${path}/reps/${second?.id ?? ''}`, second?.body ?? {}).expect(200);
 });

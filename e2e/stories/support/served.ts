@@ -72,21 +72,27 @@ export class Served {
     readonly address: string,
     readonly databaseUrl: string,
     private readonly port: number,
+    private readonly more: Readonly<Record<string, string>>,
   ) {}
 
-  static async start(databaseUrl: string): Promise<Served> {
+  /** `more` are settings that not every server of the stories has. */
+  static async start(
+    databaseUrl: string,
+    more: Readonly<Record<string, string>> = {},
+  ): Promise<Served> {
     const port = await freePort();
-    const served = new Served(`http://127.0.0.1:${port}`, databaseUrl, port);
+    const served = new Served(`http://127.0.0.1:${port}`, databaseUrl, port, more);
     await served.begin();
     return served;
   }
 
   private begin(): Promise<void> {
-    const { databaseUrl, port } = this;
+    const { databaseUrl, port, more } = this;
     return Host.get().ask({
       begin: {
         ...{ DATABASE_URL: databaseUrl, PORT: String(port), DEMO: 'once' },
         ...{ SERVING_DATABASE_URL: servingUrlOf(databaseUrl), SESSION_SECRET: 'of the stories' },
+        ...more,
       },
     });
   }
