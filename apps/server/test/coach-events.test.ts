@@ -109,22 +109,10 @@ describe('a rung that asks for one', () => {
   test('goes out with its club and comes back, marks and limits as they were', async () => {
     const set = filmed(() => 250);
     await reviewOf(set);
-    const { body: file } = await server
-      .get(server.club('club.zip'))
-      .buffer()
-      .parse((response, done) => {
-        const chunks: Buffer[] = [];
-        response.on('data', (chunk: Buffer) => chunks.push(chunk));
-        response.on('end', () => done(null, Buffer.concat(chunks)));
-      })
-      .expect(200);
+    const file = await server.clubFile();
     const [club] = (await server.get('/api/clubs').expect(200)).body as ClubReply[];
     await server.delete(`/api/clubs/${server.clubId}`).send({ name: club?.name }).expect(200);
-    await server
-      .post('/api/clubs')
-      .set('Content-Type', 'application/zip')
-      .send(file as Buffer)
-      .expect(200);
+    await server.post('/api/clubs').set('Content-Type', 'application/zip').send(file).expect(200);
     const back = (await server.get(server.club(`sets/${set.id}`)).expect(200))
       .body as SetReviewReply;
     expect(back.reps.map(({ marks }) => marks)).toEqual(set.reps.map(({ body }) => body.marks));

@@ -20,18 +20,8 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => server.stop());
 
-async function takeOut(): Promise<Record<string, Uint8Array>> {
-  const { body } = await server
-    .get(server.club('club.zip'))
-    .buffer()
-    .parse((response, done) => {
-      const parts: Buffer[] = [];
-      response.on('data', (part: Buffer) => parts.push(part));
-      response.on('end', () => done(null, Buffer.concat(parts)));
-    })
-    .expect(200);
-  return unzipSync(new Uint8Array(body as Buffer));
-}
+const takeOut = async (): Promise<Record<string, Uint8Array>> =>
+  unzipSync(new Uint8Array(await server.clubFile()));
 const textIn = (files: Record<string, Uint8Array>, name: string) =>
   strFromU8(files[name] ?? new Uint8Array());
 type Lists = { readonly [List in ClubList]: InList<List>[] };

@@ -121,6 +121,19 @@ export class TestServer {
     return request(this.address).delete(path);
   }
 
+  /** The whole club as a packed file. */
+  async clubFile(): Promise<Buffer> {
+    const { body } = await this.get(this.club('club.zip'))
+      .buffer()
+      .parse((response, done) => {
+        const parts: Buffer[] = [];
+        response.on('data', (part: Buffer) => parts.push(part));
+        response.on('end', () => done(null, Buffer.concat(parts)));
+      })
+      .expect(200);
+    return body as Buffer;
+  }
+
   async squad(): Promise<SquadLineReply[]> {
     return (await this.get(this.club('squad'))).body as SquadLineReply[];
   }

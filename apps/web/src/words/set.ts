@@ -1,7 +1,7 @@
 import type { Target } from '@orthokin/core/floor';
 import type { Fade, FadeWord, PhaseDifference, TravelLine } from '@orthokin/core/stats';
 import type { RepReading } from '@orthokin/core/timing';
-import { capital, seconds, secondsWithUnit, semicolonList } from './format.js';
+import { capital, seconds, secondsWithUnit, semicolonList, signedSeconds } from './format.js';
 import { set as en } from './en/set.js';
 import { speaker } from './say.js';
 
@@ -9,8 +9,8 @@ const say = speaker(en);
 
 /** A difference in seconds with its sign. */
 export const signed = (ms: number): string => {
-  const words = seconds(Math.abs(ms));
-  return words === '0.00' ? '0.00' : `${ms < 0 ? '−' : '+'}${words}`;
+  const words = signedSeconds(ms);
+  return words === '0.00' || ms < 0 ? words : `+${words}`;
 };
 
 const FADED = {
