@@ -1,6 +1,7 @@
 import { constants } from 'node:zlib';
 import optimizeLocales from '@react-aria/optimize-locales-plugin';
-import react from '@vitejs/plugin-react';
+import babel from '@rolldown/plugin-babel';
+import react, { reactCompilerPreset } from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
@@ -23,6 +24,9 @@ const pageOrPutAside = async ({ request }: { request: Request }): Promise<Respon
 export default defineConfig({
   plugins: [
     react(),
+    // Round each frame of a film stands a desk of forty parts: what did not change is not drawn anew. Of the
+    // whole app it would cost every build a minute, where nothing else has to keep up with a screen.
+    babel({ include: /\/src\/film\/.*\.tsx?$/, presets: [reactCompilerPreset()] }),
     // React Aria brings its own words in 34 languages; another of ours names it here as well.
     optimizeLocales.vite({ locales: ['en-US', 'en-GB'] }),
     // Packed once and as tightly as can be, where packing for every visitor had to be quick.
@@ -63,7 +67,7 @@ export default defineConfig({
             handler: pageOrPutAside,
           },
           {
-            urlPattern: ({ url }) => /^\/spoken\/|\.(tflite|wasm)$/.test(url.pathname),
+            urlPattern: ({ url }) => /^\/spoken\/|\.(tflite|wasm|webm)$/.test(url.pathname),
             handler: 'CacheFirst',
             options: { cacheName: 'when-wanted' },
           },

@@ -4,13 +4,13 @@ import {
   type Body,
   type BodyCrop,
   type BodyPointName,
-  type FoundBody,
 } from '@orthokin/core/film';
 import type { Point } from '@orthokin/core/floor';
 import { useRef, useState } from 'react';
 import { useRemembered } from '../../device/useRemembered.js';
 import type { FilmInfo } from '../read/messages.js';
 import type { Film } from '../read/useFilm.js';
+import { followBody, type FoundByFrame, type Following } from './follow.js';
 import { useBodyFinder } from './useBodyFinder.js';
 
 /** Bodies by frame. */
@@ -50,8 +50,11 @@ export interface BodyWork {
 const MOST_PX = 540;
 /** Clicked roughly: the first answer says where to look for the second. */
 const [FIRST_LOOKS, NEXT_LOOKS] = [3, 1];
-/** Followed frames that are shown together. */
-const SHOWN_EVERY = 8;
+
+function without<T>(byFrame: Readonly<Record<number, T>>, frame: number): Record<number, T> {
+  const { [frame]: _left, ...others } = byFrame;
+  return others;
+}
 
 /** Finds the body in the frame on the screen, and follows it from there. */
 export function useBody(
@@ -62,7 +65,7 @@ export function useBody(
 ): BodyWork {
   const find = useBodyFinder();
   const [confirmed, keep] = useRemembered<ByFrame>(`film-bodies.${filmKey}`, {});
-  const [found, setFound] = useState<Readonly<Record<number, FoundBody>>>({});
+  const [found, setFound] = useState<FoundByFrame>({});
   const [isOn, setOn] = useState(false);
   const [hips, setHips] = useState<Point | null>(null);
   const [finding, setFinding] = useState<Finding>('idle');
@@ -76,47 +79,33 @@ export function useBody(
   const lent = (at: number) => film.frame(at, heightPx);
   const look = async (picture: ImageBitmap | null, crop: BodyCrop, looks: number) =>
     picture && find({ picture, scale: filmPx / heightPx, crop, looks });
-  const show = (some: Readonly<Record<number, FoundBody>>) =>
-    setFound((now) => ({ ...now, ...some }));
-  const lookHere = async (crop: BodyCrop) => {
+  const show = (some: FoundByFrame) => setFound((now) => ({ ...now, ...some }));
+  const told = (isThere: boolean) => setFinding(isThere ? 'idle' : 'nobody');
+  const failed = () => setFinding('failed');
+  const lookHere = (crop: BodyCrop) => {
     setFinding('looking');
-    try {
-      const one = await look(await lent(frame), crop, FIRST_LOOKS);
-      if (one) show({ [frame]: one });
-      setFinding(one ? 'idle' : 'nobody');
-    } catch {
-      setFinding('failed');
-    }
+    return lent(frame)
+      .then((picture) => look(picture, crop, FIRST_LOOKS))
+      .then((one) => {
+        if (one) show({ [frame]: one });
+        return one !== null;
+      })
+      .then(told, failed);
   };
-  const followOn = async (from: BodyCrop, first: number, last: number) => {
+  const followOn = (from: BodyCrop, first: number, last: number) => {
     const own = ++run.current;
-    let crop: BodyCrop | null = from;
-    let some: Record<number, FoundBody> = {};
-    // While the model looks at one frame the next is decoded; drawing the page anew waits for a few.
-    let next = lent(first);
-    try {
-      for (let at = first; at <= last; at++) {
-        const picture = await next;
-        if (!crop || run.current !== own) {
-          picture?.close();
-          break;
-        }
-        if (at < last) next = lent(at + 1);
-        const one: FoundBody | null = await look(picture, crop, NEXT_LOOKS);
-        crop = one?.next ?? null;
-        if (one) some[at] = one;
-        if ((at - first) % SHOWN_EVERY === 0) {
-          show(some);
-          some = {};
-          setFollowing((at - first) / (last - first + 1));
-        }
-      }
-      setFinding(crop ? 'idle' : 'nobody');
-    } catch {
-      setFinding('failed');
-    }
-    show(some);
-    setFollowing(null);
+    const following: Following = {
+      lend: lent,
+      look: (picture, crop) => look(picture, crop, NEXT_LOOKS),
+      isWanted: () => run.current === own,
+      onFound: (some, share) => {
+        show(some);
+        setFollowing(share);
+      },
+    };
+    return followBody(following, from, first, last)
+      .then(told, failed)
+      .finally(() => setFollowing(null));
   };
   const body = bodyAt(frame);
   const crop = found[frame]?.next;
@@ -141,10 +130,8 @@ export function useBody(
       if (body) keep({ ...confirmed, [frame]: withPoint(body, name, at) });
     },
     clickAgain: () => {
-      const { [frame]: _wasConfirmed, ...others } = confirmed;
-      const { [frame]: _wasFound, ...othersFound } = found;
-      keep(others);
-      setFound(othersFound);
+      keep(without(confirmed, frame));
+      setFound(without(found, frame));
       setHips(null);
       setFinding('idle');
     },

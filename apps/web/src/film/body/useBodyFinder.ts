@@ -21,7 +21,8 @@ export function useBodyFinder(): FindBody {
     (ask) =>
       new Promise((found, failed) => {
         // The model's runtime can only be loaded by a worker that is no module.
-        worker.current ??= new Worker(new URL('./body.worker.ts', import.meta.url));
+        if (!worker.current)
+          worker.current = new Worker(new URL('./body.worker.ts', import.meta.url));
         worker.current.onmessage = ({ data }: MessageEvent<Answered>) => {
           waiting.current.get(data.id)?.(data);
           waiting.current.delete(data.id);

@@ -40,7 +40,7 @@ export function DeskPicture({
 }): ReactElement {
   const { onScreen, strip, positions } = desk.film;
   const { rep, next, place, reps, alignment, framesMs, cueMs, stretch } = desk;
-  const { index, go, goToRep, goToEvent, play, zoom, screenRef, ratio, size, unit } = desk;
+  const { index, go, step, goToRep, goToEvent, play, zoom, screenRef, ratio, size, unit } = desk;
   const { marking, marker, made, own, events, seenPositions, firstMove, title } = desk;
   const { ground, steps, drawing, body } = desk;
   const { beside, together, subject, file } = desk;
@@ -92,7 +92,7 @@ export function DeskPicture({
       )}
       <Transport
         {...{ play }}
-        onStep={(by) => go(index + by)}
+        onStep={step}
         onEvent={alignment && rep ? goToEvent : null}
         before={place > 0 ? () => goToRep(place - 1) : null}
         next={next ? () => goToRep(place + 1) : null}

@@ -13,7 +13,7 @@ import {
   type Alignment,
 } from '@orthokin/core/film';
 import type { TimedEvent } from '@orthokin/core/timing';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
 import { usePeople } from '../../api/people.js';
 import { useWidth } from '../../parts/useWidth.js';
 import { say } from '../../words/film.js';
@@ -57,8 +57,8 @@ export function useDesk(subject: FilmSubject, file: Blob) {
   const marker = useOwnSd();
   const [place, setPlace] = useState(0);
   const [chosen, setChosen] = useState<number | null>(null);
-  /** The frame gone to last: keys may mark it before the desk is drawn anew. */
-  const wanted = useRef<number | null>(null);
+  /** The frame gone to last: keys may step from it, or mark it, before the desk is drawn anew. */
+  const wanted = useRef(0);
 
   const framesMs = useMemo(() => info?.framesMs ?? [], [info]);
   const tie = useTie(filmKey, subject, film, marks);
@@ -83,6 +83,7 @@ export function useDesk(subject: FilmSubject, file: Blob) {
   const index =
     chosen ?? (rep && alignment ? frameAt(framesMs, cueInRecording(rep, alignment)) : 0);
   useEffect(() => {
+    wanted.current = index;
     if (framesMs.length > 0) ask({ ask: 'show', index });
   }, [ask, framesMs, index]);
   const go = (to: number) => {
@@ -93,6 +94,7 @@ export function useDesk(subject: FilmSubject, file: Blob) {
     wanted.current = within;
     setChosen(within);
   };
+  const step = (by: number) => go(wanted.current + by);
   const goToRep = (to: number) => {
     const one = reps[to];
     if (!one) return;
@@ -101,15 +103,15 @@ export function useDesk(subject: FilmSubject, file: Blob) {
     if (tied) go(frameAt(framesMs, cueInRecording(one, tied)));
   };
   const tiedAt = alignment && `${alignment.offsetMs} ${alignment.rate}`;
-  useEffect(() => {
+  const askForStrip = useEffectEvent(() => {
     if (!alignment || !rep || framesMs.length === 0) return;
     ask({
       ...{ ask: 'pictures', of: 'strip' },
       indices: thumbFrames(framesMs, alignment, cueMs, stretch),
       heightPx: THUMB_HEIGHT,
     });
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- what it follows from is the tie and the rep
-  }, [tiedAt, place, framesMs, ask]);
+  });
+  useEffect(() => askForStrip(), [tiedAt, place, framesMs, ask]);
   const [screenRef, screenWidth] = useWidth<HTMLDivElement>(800);
   const ratio = info ? info.widthPx / info.heightPx : USUAL_RATIO;
   const zoom = usePictureZoom();
@@ -138,26 +140,26 @@ export function useDesk(subject: FilmSubject, file: Blob) {
     : { fromMs: 0, toMs: framesMs.at(-1) ?? 0, rate: 1 };
   const play = usePlay(framesMs, index, go, loop);
   const mark = (name: Marked | 'cue') => {
-    if (rep) marking.mark(rep.ordinal, name, wanted.current ?? index);
+    if (rep) marking.mark(rep.ordinal, name, wanted.current);
   };
   const own = (rep && made[rep.ordinal]) ?? NOTHING_MARKED;
   const goToEvent = (way: 1 | -1) => {
     if (!rep || !alignment) return;
-    const to = eventFrame(own, cueFrame ?? 0, index, way);
+    const to = eventFrame(own, cueFrame ?? 0, wanted.current, way);
     if (to !== null) go(to);
   };
   const coachEvents = useCoachEventNames(subject.coachLimits, reps, made);
   const markOwn = (name: string) => {
-    if (rep) marking.markOwn(rep.ordinal, name, wanted.current ?? index);
+    if (rep) marking.markOwn(rep.ordinal, name, wanted.current);
   };
   const miss = () => {
     if (rep) marking.miss(rep.ordinal);
   };
   useFilmKeys({
-    ArrowLeft: () => go(index - 1),
-    ArrowRight: () => go(index + 1),
-    'Shift+ArrowLeft': () => go(index - MANY),
-    'Shift+ArrowRight': () => go(index + MANY),
+    ArrowLeft: () => step(-1),
+    ArrowRight: () => step(1),
+    'Shift+ArrowLeft': () => step(-MANY),
+    'Shift+ArrowRight': () => step(MANY),
     ArrowUp: () => goToEvent(-1),
     ArrowDown: () => goToEvent(1),
     Space: play.toggle,
@@ -219,7 +221,7 @@ export function useDesk(subject: FilmSubject, file: Blob) {
       alignment,
       stretch,
     },
-    ...{ index, go, goToRep, goToEvent, play, zoom, screenRef, ratio, size, unit },
+    ...{ index, go, step, goToRep, goToEvent, play, zoom, screenRef, ratio, size, unit },
     ...{ marking, marker, made, own, timed, events, faultsSeen, marked, mark, miss },
     ...{ coachEvents, markOwn },
     ...{ seenPositions, ground, steps, drawing, body, cameraMoved, firstMove, reading, shoulderM },

@@ -1,5 +1,5 @@
 import { frameAt } from '@orthokin/core/film';
-import { useEffect, useState } from 'react';
+import { useEffect, useEffectEvent, useState } from 'react';
 
 /** How fast a film is played, as shares of the time it was filmed in. */
 export const SPEEDS = [1, 0.5, 0.25, 0.1] as const;
@@ -23,20 +23,23 @@ export function usePlay(
   const [playing, setPlaying] = useState(false);
   const [speed, setSpeed] = useState<Speed>(0.25);
   const { fromMs, toMs, rate } = loop;
+  const frameMs = useEffectEvent(() => framesMs[index] ?? 0);
+  const show = useEffectEvent((atMs: number) => go(frameAt(framesMs, atMs)));
   useEffect(() => {
     if (!playing) return;
     let beganAt = performance.now();
-    let beganMs = framesMs[index] ?? 0;
-    let request = requestAnimationFrame(function step(now) {
+    let beganMs = frameMs();
+    let request = 0;
+    const step = (now: number) => {
       let at = beganMs + (now - beganAt) * speed * rate;
       if (at > toMs) {
         [beganAt, beganMs, at] = [now, fromMs, fromMs];
       }
-      go(frameAt(framesMs, at));
+      show(at);
       request = requestAnimationFrame(step);
-    });
+    };
+    request = requestAnimationFrame(step);
     return () => cancelAnimationFrame(request);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- it plays on from where it began
   }, [playing, speed, fromMs, toMs, rate, framesMs]);
   return { playing, toggle: () => setPlaying(!playing), speed, setSpeed };
 }

@@ -8,7 +8,7 @@ import {
   type SlowFactor,
   type SoundWay,
 } from '@orthokin/core/film';
-import { useEffect } from 'react';
+import { useEffect, useEffectEvent } from 'react';
 import { useRemembered } from '../../device/useRemembered.js';
 import type { Film } from '../read/useFilm.js';
 import type { FilmSubject } from '../subject.js';
@@ -46,7 +46,7 @@ export function useTie(
 ): Tie {
   const [slowed, setSlowed] = useRemembered<SlowFactor | null>(`film-slowed.${filmKey}`, null);
   const [way, setWay] = useRemembered<SoundWay>(`film-sound.${filmKey}`, HEARD_TOGETHER);
-  useEffect(() => {
+  const listen = useEffectEvent(() => {
     if (!info || !review) return;
     const tonesHz = new Set(cueHz.flatMap((hz) => hz ?? []));
     ask({
@@ -55,8 +55,9 @@ export function useTie(
       tonesHz: [...tonesHz],
       factors: slowed === null ? SLOW_FACTORS : [slowed],
     });
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- what is kept of the set changes no cue
-  }, [info, ask, slowed]);
+  });
+  // What is kept of the set changes no cue: it is not listened to again for that.
+  useEffect(() => listen(), [info, ask, slowed]);
   const [isByHand, setByHand] = useRemembered(`film-tied-by-hand.${filmKey}`, false);
   const found = heard?.alignment;
   const used = isByHand ? null : found;
