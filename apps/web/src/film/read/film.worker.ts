@@ -4,6 +4,7 @@ import { clipOf, type ClipOrder } from './clip.js';
 import { Frames, keptRound } from './frames.js';
 import { hear } from './hear.js';
 import type { Answered, Asked, PicturesOf } from './messages.js';
+import { FramePainter } from './painter.js';
 
 type Listening = Extract<Asked, { ask: 'hear' }>;
 
@@ -12,12 +13,15 @@ interface Open {
   readonly input: Input;
   readonly frames: Frames;
   readonly screen: OffscreenCanvas;
+  readonly painter: FramePainter;
 }
 
 let open: Open | null = null;
 /** The frame asked for last: what was asked before it is no longer wanted. */
 let wanted = -1;
 let showing: Promise<void> = Promise.resolve();
+/** It was said that frames cannot be shown. */
+let hasFailed = false;
 
 const tell = (answer: Answered, transfer: Transferable[] = []): void =>
   self.postMessage(answer, { transfer });
@@ -47,7 +51,10 @@ async function openFilm(file: Blob, screen: OffscreenCanvas): Promise<void> {
   framesS.sort((a, b) => a - b);
   const [widthPx, heightPx] = [await track.getDisplayWidth(), await track.getDisplayHeight()];
   Object.assign(screen, { width: widthPx, height: heightPx });
-  open = { input, frames: new Frames(track, framesS, keptRound(widthPx * heightPx)), screen };
+  open = {
+    ...{ input, screen, painter: new FramePainter(screen) },
+    frames: new Frames(track, framesS, keptRound(widthPx * heightPx)),
+  };
   const hasSound = (await input.getPrimaryAudioTrack()) !== null;
   const framesMs = framesS.map((s) => 1000 * s);
   const capturedPerS = captureRate((await input.getMetadataTags()).raw ?? {});
@@ -55,19 +62,16 @@ async function openFilm(file: Blob, screen: OffscreenCanvas): Promise<void> {
   tell({ tell: 'opened', info });
 }
 
-function draw({ screen }: Open, sample: VideoSample): void {
-  const context = screen.getContext('2d');
-  if (context) sample.draw(context, 0, 0, screen.width, screen.height);
-}
-
 async function show(index: number): Promise<void> {
   if (!open || index !== wanted) return;
-  const { frames } = open;
+  const { frames, painter } = open;
   const isStillWanted = () => wanted === index;
   await frames.upTo(index, isStillWanted);
   const sample = frames.at(index);
   if (!sample || !isStillWanted()) return;
-  draw(open, sample);
+  await painter.paint(sample);
+  if (hasFailed) tell({ tell: 'readable' });
+  hasFailed = false;
   tell({ tell: 'shown', index });
   await frames.onFrom(index, isStillWanted);
 }
@@ -132,7 +136,10 @@ self.onmessage = ({ data }: MessageEvent<Asked>): void => {
       // One after the other: two decoders on one film would only slow each other.
       showing = showing
         .then(() => show(data.index))
-        .catch(() => tell({ tell: 'unreadable', why: 'frames' }));
+        .catch(() => {
+          hasFailed = true;
+          tell({ tell: 'unreadable', why: 'frames' });
+        });
       return;
     case 'pictures':
       showing = showing

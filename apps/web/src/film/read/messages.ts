@@ -53,6 +53,8 @@ export type Asked =
 export type Answered =
   | { readonly tell: 'opened'; readonly info: FilmInfo }
   | ({ readonly tell: 'unreadable' } & Unreadable)
+  /** A frame is shown after one that could not be. */
+  | { readonly tell: 'readable' }
   | { readonly tell: 'shown'; readonly index: number }
   | {
       readonly tell: 'pictures';

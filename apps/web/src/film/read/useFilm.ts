@@ -47,6 +47,8 @@ function told(state: State, answer: Exclude<Answered, Lent | Shown>): State {
       return { ...state, info: answer.info };
     case 'unreadable':
       return { ...state, unreadable: answer };
+    case 'readable':
+      return { ...state, unreadable: null };
     case 'pictures':
       for (const picture of state[answer.of]) picture.close();
       return { ...state, [answer.of]: answer.pictures };
