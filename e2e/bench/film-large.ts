@@ -1,6 +1,7 @@
 import { readFileSync, statSync } from 'node:fs';
 import { expect, type Browser } from '@playwright/test';
 import { test } from '../stories/support/served.js';
+import { firstFrame } from './support/first-frame.js';
 import { watchMachine } from './support/machine.js';
 
 /** A film as large as a phone's of a whole hour; how to make one stands in docs/measurement.md. */
@@ -34,7 +35,7 @@ test('a film of a gigabyte is opened and gone through', async ({ page, browser }
   const taken = watchMachine();
   const began = Date.now();
   await chooser.setFiles(FILM);
-  await page.locator('canvas[data-frame]:not([data-frame=""])').waitFor();
+  await firstFrame(page);
   const firstMs = Date.now() - began;
   console.log(
     `${(statSync(FILM).size / GIGA).toFixed(2)} GB: first frame after ${firstMs} ms (${taken()})`,

@@ -6,6 +6,7 @@ import { Coach } from '../stories/support/coach.js';
 import { filmIt, runCuesOnly, truthOf } from '../stories/support/film.js';
 import { test } from '../stories/support/served.js';
 import { figures } from './support/figures.js';
+import { firstFrame } from './support/first-frame.js';
 import { watchMachine } from './support/machine.js';
 
 /** From the first cue of a set to the second, ms. */
@@ -87,7 +88,7 @@ test('a film is opened and stepped through, beside the browser’s own film elem
   });
   const began = Date.now();
   await page.reload();
-  await page.locator('canvas[data-frame]:not([data-frame=""])').waitFor();
+  await firstFrame(page);
   console.log(`film, page opened anew to first frame: ${Date.now() - began} ms`);
   await expect(page.getByText('cues heard in the film')).toBeVisible({ timeout: 60_000 });
   await page.waitForTimeout(1500);
@@ -101,7 +102,10 @@ test('a film is opened and stepped through, beside the browser’s own film elem
   const back = await stepTimes(page, 'ArrowLeft', STEPS, EVERY_MS);
   console.log(figures('film, step back', back));
 
-  await page.getByRole('button', { name: 'First move' }).click();
+  await page
+    .getByRole('button', { name: /^First move/ })
+    .first()
+    .click();
   await page.keyboard.press('ArrowRight');
   const [clip] = await Promise.all([
     page.waitForEvent('download'),
