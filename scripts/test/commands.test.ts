@@ -139,7 +139,7 @@ describe('every command in README and docs', () => {
   };
   /** `./start` and `./test` are run above; the others ask for the database that these tests run beside. */
   const ELSEWHERE =
-    /^(\.\/(start|test)\b.*|npm ci|npm run (test:reference|bench:browser|screenshots)|npm run siege\b.*)$/;
+    /^(\.\/(start|test)\b.*|npm ci|npm run (test:reference|bench:browser|screenshots|demo-film)|npm run siege\b.*)$/;
 
   test('is known to be run', () => {
     const unknown = [...commands].filter(

@@ -10,6 +10,7 @@ import {
   Mp4OutputFormat,
   Output,
 } from 'mediabunny';
+import { openClubId } from './club.js';
 import { Coach } from './coach.js';
 
 /** Of a set that is filmed. */
@@ -23,9 +24,11 @@ export const truthOf = ({ set, reps, pattern }: SetReviewReply): FilmedRep[] =>
   filmedReps({
     seed: set.seed,
     targets: pattern.targets,
-    cues: reps.map(({ ordinal, target, events }) => ({
-      ...{ ordinal, target, atMs: eventOf(events, 'cue')?.atMs ?? NaN },
-    })),
+    cues: [...reps]
+      .sort((a, b) => a.ordinal - b.ordinal)
+      .map(({ ordinal, target, events }) => ({
+        ...{ ordinal, target, atMs: eventOf(events, 'cue')?.atMs ?? NaN },
+      })),
   });
 
 /** Milliseconds from the cue of the frame on the screen. */
@@ -62,6 +65,29 @@ export async function filmIt(page: Page, { set }: SetReviewReply): Promise<void>
   await expect(page.getByText(`${REPS} of ${REPS} cues heard in the film`)).toBeVisible({
     timeout: 120_000,
   });
+}
+
+/** Opens the film room of the demo's set whose film ships with the app. */
+export async function openDemoSet(page: Page): Promise<SetReviewReply> {
+  await page.goto('/film');
+  await page.getByRole('button', { name: /Athlete$/ }).click();
+  await page.getByRole('option', { name: 'Idris Fennimar' }).click();
+  await page.getByRole('listitem').getByRole('link').first().click();
+  await page.waitForURL(/\/film\/[0-9a-f-]{36}/);
+  const setId = new URL(page.url()).pathname.split('/').at(-1) ?? '';
+  const reply = await page.request.get(`/api/clubs/${await openClubId(page)}/sets/${setId}`);
+  return (await reply.json()) as SetReviewReply;
+}
+
+/** Opens the film that ships with the app, and waits until every cue was heard. */
+export async function bringDemoFilm(page: Page): Promise<SetReviewReply> {
+  const review = await openDemoSet(page);
+  await page.getByRole('button', { name: 'Film the simulated athlete' }).click();
+  const all = review.reps.length;
+  await expect(page.getByText(`${all} of ${all} cues heard in the film`)).toBeVisible({
+    timeout: 60_000,
+  });
+  return review;
 }
 
 /** Clicks a place of the floor where the made-up camera sees it. */

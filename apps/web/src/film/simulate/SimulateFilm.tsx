@@ -7,6 +7,7 @@ import { Quiet } from '../../parts/Text.js';
 import { say } from '../../words/film.js';
 import { percent } from '../../words/format.js';
 import type { FilmSubject } from '../subject.js';
+import { hasShippedFilm } from './demo-film.js';
 import type { SimulatedCamera } from './film-maker.worker.js';
 import { useFilmMaker } from './useFilmMaker.js';
 
@@ -50,17 +51,17 @@ export function SimulateFilm({
 }): ReactElement {
   const [camera, setCamera] = useState<CameraName>('usual');
   const maker = useFilmMaker(onFilm);
-  const simulate = () =>
-    maker.make({
-      set: {
-        seed,
-        targets: floor.targets,
-        cues: reps.map(({ ordinal, target, cue }) => ({ ordinal, target, atMs: cue.atMs })),
-      },
-      // A cue that was spoken has no tone: nothing is heard of it.
-      tonesHz: cueHz.map((hz) => hz ?? 0),
-      camera: CAMERAS[camera],
-    });
+  const simulate = () => {
+    const set = {
+      ...{ seed, targets: floor.targets },
+      cues: reps.map(({ ordinal, target, cue }) => ({ ordinal, target, atMs: cue.atMs })),
+    };
+    // A cue that was spoken has no tone: nothing is heard of it.
+    const tonesHz = cueHz.map((hz) => hz ?? 0);
+    const order = { set, tonesHz, camera: CAMERAS[camera] };
+    if (camera === 'usual' && hasShippedFilm(set)) maker.bring(order);
+    else maker.make(order);
+  };
   return (
     <>
       <Quiet style={{ margin: '24px 0 10px' }}>{say('tryWithout')}</Quiet>

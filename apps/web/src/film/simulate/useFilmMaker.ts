@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { shippedFilm } from './demo-film.js';
 import type { FilmMade, FilmOrder } from './film-maker.worker.js';
 
 /** Films the simulated athlete in a worker: the whole way can be tried without a camera. */
@@ -6,26 +7,58 @@ export function useFilmMaker(onFilm: (film: File) => void) {
   const [share, setShare] = useState<number | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
   const worker = useRef<Worker | null>(null);
-  useEffect(() => () => worker.current?.terminate(), []);
-  const make = (order: FilmOrder) => {
+  /** Each film that is asked for has a number; another one, or leaving, ends it. */
+  const asked = useRef(0);
+  useEffect(
+    () => () => {
+      asked.current++;
+      worker.current?.terminate();
+    },
+    [],
+  );
+  const take = (film: Blob) => {
+    setShare(null);
+    onFilm(new File([film], 'simulated.webm', { type: 'video/webm' }));
+  };
+  const begin = (): number => {
     worker.current?.terminate();
+    setShare(0);
+    setFailed(null);
+    return ++asked.current;
+  };
+  const film = (order: FilmOrder) => {
     const maker = new Worker(new URL('./film-maker.worker.ts', import.meta.url), {
       type: 'module',
     });
     worker.current = maker;
-    setShare(0);
-    setFailed(null);
     maker.onmessage = ({ data }: MessageEvent<FilmMade>) => {
       if ('share' in data) {
         setShare(data.share);
         return;
       }
-      setShare(null);
       maker.terminate();
-      if ('film' in data) onFilm(new File([data.film], 'simulated.webm', { type: 'video/webm' }));
-      else setFailed(data.failed);
+      if ('film' in data) take(data.film);
+      else {
+        setShare(null);
+        setFailed(data.failed);
+      }
     };
     maker.postMessage(order);
   };
-  return { make, share, failed };
+  return {
+    ...{ share, failed },
+    make: (order: FilmOrder) => {
+      begin();
+      film(order);
+    },
+    /** The film that ships with the app; made here where it cannot be had. */
+    bring: (orElse: FilmOrder) => {
+      const own = begin();
+      void shippedFilm().then((shipped) => {
+        if (asked.current !== own) return;
+        if (shipped) take(shipped);
+        else film(orElse);
+      });
+    },
+  };
 }
