@@ -5,6 +5,7 @@ import { eventOf } from '@orthokin/core/timing';
 import { Coach } from '../stories/support/coach.js';
 import { filmIt, runCuesOnly, truthOf } from '../stories/support/film.js';
 import { test } from '../stories/support/served.js';
+import { noteDrawing } from './support/drawn.js';
 import { figures } from './support/figures.js';
 import { firstFrame } from './support/first-frame.js';
 import { watchMachine } from './support/machine.js';
@@ -22,13 +23,18 @@ const STEPS = 150;
 /** Somebody who holds a key down asks for a frame about this often, ms. */
 const EVERY_MS = 33;
 
-/** How long each step takes, from the key to the frame on the screen. */
-const stepTimes = (page: Page, code: string, steps: number, everyMs: number): Promise<number[]> =>
+/** How long a step took from the key, ms: until its frame was drawn, and until the page knew of it. */
+interface StepTimes {
+  readonly drawn: number[];
+  readonly known: number[];
+}
+
+const stepTimes = (page: Page, code: string, steps: number, everyMs: number): Promise<StepTimes> =>
   page.evaluate(
     async ({ key, count, pauseMs }) => {
       const canvas = document.querySelector<HTMLCanvasElement>('canvas[data-frame]');
       if (!canvas) throw new Error('No film is open.');
-      const took: number[] = [];
+      const took: StepTimes = { drawn: [], known: [] };
       for (let n = 0; n < count; n++) {
         const began = performance.now();
         const shown = new Promise<void>((done) => {
@@ -40,13 +46,20 @@ const stepTimes = (page: Page, code: string, steps: number, everyMs: number): Pr
         });
         window.dispatchEvent(new KeyboardEvent('keydown', { code: key }));
         await shown;
-        took.push(performance.now() - began);
+        const { drawnAt } = document.documentElement.dataset;
+        took.known.push(performance.now() - began);
+        took.drawn.push(Number(drawnAt) - performance.timeOrigin - began);
         await new Promise((done) => setTimeout(done, pauseMs));
       }
       return took;
     },
     { key: code, count: steps, pauseMs: everyMs },
   );
+
+function tell(what: string, { drawn, known }: StepTimes, taken: string): void {
+  console.log(figures(`${what}, drawn`, drawn), `(${taken})`);
+  console.log(figures(`${what}, known to the page`, known));
+}
 
 /** The same steps by the browser's own film element, sought frame by frame: the peer. */
 const seekTimes = (page: Page, film: Buffer, steps: number): Promise<number[]> =>
@@ -81,6 +94,7 @@ test('a film is opened and stepped through, beside the browser’s own film elem
   await coach.start();
   await coach.finished(REPS);
   const { set } = await coach.seeReview();
+  await noteDrawing(page);
   await page.goto(`/film/${set.id}`);
   await page.getByRole('button', { name: 'Film the simulated athlete' }).click();
   await expect(page.getByText(`${REPS} of ${REPS} cues heard in the film`)).toBeVisible({
@@ -95,12 +109,13 @@ test('a film is opened and stepped through, beside the browser’s own film elem
 
   let taken = watchMachine();
   const held = await stepTimes(page, 'ArrowRight', STEPS, EVERY_MS);
-  console.log(figures('film, step on with the key held', held), `(${taken()})`);
+  tell('film, step on with the key held', held, taken());
   taken = watchMachine();
   const apart = await stepTimes(page, 'ArrowRight', STEPS, 4 * EVERY_MS);
-  console.log(figures('film, step on, one by one', apart), `(${taken()})`);
+  tell('film, step on, one by one', apart, taken());
+  taken = watchMachine();
   const back = await stepTimes(page, 'ArrowLeft', STEPS, EVERY_MS);
-  console.log(figures('film, step back', back));
+  tell('film, step back', back, taken());
 
   await page
     .getByRole('button', { name: /^First move/ })

@@ -2,7 +2,7 @@
 import './support/text-encoder.js';
 import type { Point } from '@orthokin/core/floor';
 import { fireEvent, render, screen } from '@testing-library/react';
-import { OWN_KEYS } from '../src/film/play/useFilmKeys.js';
+import { OWN_KEYS } from '../src/film/screen/own-keys.js';
 import { PictureSurface } from '../src/film/screen/PictureSurface.js';
 
 /** A picture of 600 × 300 that keeps what was clicked. */

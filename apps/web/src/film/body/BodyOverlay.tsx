@@ -5,7 +5,7 @@ import { arrowWay } from '../../parts/arrow-way.js';
 import { colour } from '../../parts/tokens.js';
 import { useDrag } from '../../parts/useDrag.js';
 import { bodyPointWords, say } from '../../words/film.js';
-import { OWN_KEYS } from '../play/useFilmKeys.js';
+import { OWN_KEYS } from '../screen/own-keys.js';
 import { placeInPicture } from '../screen/place-in-picture.js';
 import { PictureSurface } from '../screen/PictureSurface.js';
 import type { BodyWork } from './useBody.js';

@@ -9,10 +9,10 @@ import { THIS_FILM } from '../beside/useBeside.js';
 import { Strip } from '../play/Strip.js';
 import { FrameTime } from '../screen/FrameTime.js';
 import { Screen } from '../screen/Screen.js';
-import { OverPicture } from '../screen/OverPicture.js';
 import { Positions } from '../positions/Positions.js';
 import { RepsRow } from '../play/RepsRow.js';
 import { Transport } from '../play/Transport.js';
+import { OverPicture } from './OverPicture.js';
 import type { Desk } from './useDesk.js';
 
 const Pictures = styled.div`

@@ -1,10 +1,9 @@
 import { useEffect, useRef } from 'react';
+import { OWN_KEYS } from '../screen/own-keys.js';
 
 /** What each key does, by `event.code`; with `Shift+` before it where that is held. */
 export type FilmKeys = Readonly<Record<string, () => void>>;
 
-/** Something that has keys of its own while it has the focus. */
-export const OWN_KEYS = 'data-own-keys';
 const TYPES = `input, textarea, [role=listbox], [role=dialog], [${OWN_KEYS}]`;
 
 /** Keys of the film room; they work wherever the focus is, but where something is typed or chosen. */

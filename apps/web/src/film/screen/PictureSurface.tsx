@@ -11,8 +11,8 @@ import { arrowWay } from '../../parts/arrow-way.js';
 import { Unseen } from '../../parts/Text.js';
 import { colour, MONO } from '../../parts/tokens.js';
 import { say } from '../../words/film.js';
-import { OWN_KEYS } from '../play/useFilmKeys.js';
 import { KEEPS_PRESSES } from './keeps-presses.js';
+import { OWN_KEYS } from './own-keys.js';
 import { placeInPicture } from './place-in-picture.js';
 
 const Over = styled.svg`
