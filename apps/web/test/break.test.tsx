@@ -8,7 +8,7 @@ import { ClubContext } from '../src/api/club.js';
 import { OutboxContext } from '../src/device/outbox-context.js';
 import { Outbox } from '../src/device/outbox.js';
 import type { Run } from '../src/drill/plan.js';
-import type { DrillActs } from '../src/floor/set/useDrillActs.js';
+import type { DrillActs } from '../src/floor/acts/useDrillActs.js';
 import { Break } from '../src/floor/between/Break.js';
 import { PLAN } from './plan.js';
 import { rep, runOf } from './played.js';

@@ -7,7 +7,7 @@ import { firstPattern } from '@orthokin/core/progress';
 import type { PatternReply } from '@orthokin/contract';
 import { MemoryRouter, useLocation } from 'react-router';
 import { CarePart, isStopped } from '../src/floor/set-up/CarePart.js';
-import type { FloorSetup } from '../src/floor/set-up/plan-drill.js';
+import type { FloorSetup } from '../src/floor/plan-drill.js';
 import { PLAN } from './plan.js';
 
 const DAY = '2026-11-27';

@@ -6,7 +6,7 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { Chip } from '../src/floor/set-up/Chip.js';
 import { ForeseenPart } from '../src/floor/set-up/ForeseenPart.js';
-import { USUAL_CHOICES, type DrillChoices } from '../src/floor/set-up/plan-drill.js';
+import { USUAL_CHOICES, type DrillChoices } from '../src/floor/plan-drill.js';
 
 const user = userEvent.setup();
 const few: Foreseen = {

@@ -9,7 +9,7 @@ import {
   restRatioOf,
   withEased,
   type DrillChoices,
-} from '../src/floor/set-up/plan-drill.js';
+} from '../src/floor/plan-drill.js';
 import { easedOf, easedParts } from '../src/floor/set-up/eased-address.js';
 import type { DrillSetupReply, LadderSettingsBody } from '@orthokin/contract';
 import type { Rung } from '@orthokin/core/pattern';

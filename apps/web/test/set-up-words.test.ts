@@ -2,7 +2,7 @@ import { PLAIN_CONDITIONS, type Conditions } from '@orthokin/core/drill';
 import type { Target } from '@orthokin/core/floor';
 import type { Foreseen } from '@orthokin/core/progress';
 import { mended } from '../src/floor/set-up/mended.js';
-import { USUAL_CHOICES } from '../src/floor/set-up/plan-drill.js';
+import { USUAL_CHOICES } from '../src/floor/plan-drill.js';
 import { cueWords, wordsOfSet } from '../src/drill/cue-words.js';
 import {
   cuesWords,

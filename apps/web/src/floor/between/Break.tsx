@@ -9,7 +9,7 @@ import { finishedReps, hasTechniqueGone, lastRep, repsDue } from '@orthokin/core
 import type { Run } from '../../drill/plan.js';
 import { Answer } from './Answer.js';
 import { auditSentence } from '../../words/audit.js';
-import type { DrillActs } from '../set/useDrillActs.js';
+import type { DrillActs } from '../acts/useDrillActs.js';
 import { say } from '../../words/floor.js';
 import { SayThisOfRun } from './SayThisOfRun.js';
 import { Ways } from './Ways.js';

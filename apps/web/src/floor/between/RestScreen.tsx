@@ -19,8 +19,8 @@ import { useAwake } from '../../screens/useAwake.js';
 import { Answer } from './Answer.js';
 import { say } from '../../words/floor.js';
 import { SayThisOfRun } from './SayThisOfRun.js';
-import { IDLE_TIMING_KEYS, useDrillKeys, useQuietAfter } from '../set/useDrillKeys.js';
-import type { FloorSetup } from '../set-up/plan-drill.js';
+import { IDLE_TIMING_KEYS, useDrillKeys, useQuietAfter } from '../acts/useDrillKeys.js';
+import type { FloorSetup } from '../plan-drill.js';
 import { Ways } from './Ways.js';
 
 const Screen = styled.main`

@@ -11,7 +11,7 @@ import { colour, MIDDLE, MONO } from '../../parts/tokens.js';
 import { CueDisplay } from '../../screens/CueDisplay.js';
 import { FullScreen } from '../../screens/FullScreen.js';
 import { useAwake } from '../../screens/useAwake.js';
-import { useDrillKeys } from '../set/useDrillKeys.js';
+import { useDrillKeys } from '../acts/useDrillKeys.js';
 import { BlankFloor } from './BlankFloor.js';
 import { knownSoFar, useMapPractice } from './useMapPractice.js';
 import { say } from '../../words/floor.js';

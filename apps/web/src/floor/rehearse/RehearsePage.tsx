@@ -29,7 +29,7 @@ import { learnWords } from '../../sound/spoken.js';
 import { BesideFloor, Plan, Said, Ways } from '../set/BesideFloor.js';
 import { FloorInPlay } from '../set/FloorInPlay.js';
 import { OnSetup } from '../set-up/OnSetup.js';
-import { shownTargets } from '../set-up/plan-drill.js';
+import { shownTargets } from '../plan-drill.js';
 import { openPoints, rehearsalSentence, type Mark } from './marks.js';
 import { Rehearsing } from './Rehearsing.js';
 import { say } from '../../words/floor.js';

@@ -13,7 +13,7 @@ import { colour, MIDDLE, MONO, NARROW } from '../../parts/tokens.js';
 import { FullScreen } from '../../screens/FullScreen.js';
 import { useAwake } from '../../screens/useAwake.js';
 import { planWords } from '../../sound/spoken.js';
-import { useDrillKeys } from '../set/useDrillKeys.js';
+import { useDrillKeys } from '../acts/useDrillKeys.js';
 import { CheckPoints } from '../../parts/CheckPoints.js';
 import { lookedAt, turned, type Mark, markOf } from './marks.js';
 import { useWalk, type Walk } from './useWalk.js';

@@ -4,7 +4,7 @@ import { epochNow } from '../../drill/set-clock.js';
 import { isBeingRun } from '../../device/drill-lock.js';
 import { actionsOf } from '../../device/drill-log.js';
 import { remember, remembered } from '../../device/preferences.js';
-import type { FloorSetup, Settled } from '../set-up/plan-drill.js';
+import type { FloorSetup, Settled } from '../plan-drill.js';
 
 /** All that goes on with a rota of sets, on this device, should the page die between two of them. */
 export interface KeptRota {

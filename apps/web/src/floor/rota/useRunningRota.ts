@@ -17,7 +17,7 @@ import {
   restRatioOf,
   type FloorSetup,
   type Settled,
-} from '../set-up/plan-drill.js';
+} from '../plan-drill.js';
 
 export interface RunningRota {
   readonly rota: Rota | null;

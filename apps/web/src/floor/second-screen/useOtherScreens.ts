@@ -13,8 +13,8 @@ import { epochOf } from '../../live/peer-clock.js';
 import { FaultNames, type NameOfFault } from '../../parts/fault-names.js';
 import { onClock } from '../../screens/present.js';
 import type { OtherScreens } from '../cueing/attempt.js';
-import { keyedFaults } from '../set/FaultKeys.js';
-import type { DrillActs } from '../set/useDrillActs.js';
+import { keyedFaults } from '../acts/keyed-faults.js';
+import type { DrillActs } from '../acts/useDrillActs.js';
 
 const setNews = (plan: DrillPlan, faults: readonly Fault[], nameOf: NameOfFault): SetNews => ({
   ...{ setId: plan.id, clubId: plan.clubId },

@@ -5,7 +5,7 @@ import { Button, Group, Input, Label, NumberField } from 'react-aria-components'
 import styled from 'styled-components';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { colour, MONO } from '../../parts/tokens.js';
-import type { DrillChoices } from './plan-drill.js';
+import type { DrillChoices } from '../plan-drill.js';
 import { say } from '../../words/floor.js';
 
 const Row = styled.div`

@@ -5,7 +5,7 @@ import { useSquad } from '../../api/squad.js';
 import { ButtonLink } from '../../parts/Button.js';
 import { dayWords } from '../../words/format.js';
 import { Quiet } from '../../parts/Text.js';
-import { mapKnown, mapSentence } from '../map/map-known.js';
+import { mapKnown, mapSentence } from '../map-known.js';
 import { say } from '../../words/floor.js';
 
 /** What comes before a timed set: knowing the cues, and the pattern without a clock. */

@@ -13,7 +13,7 @@ import { checkList, restrictionTitle, stopLines, untilWords } from '../../words/
 import { commaList, longDay, percent } from '../../words/format.js';
 import { say } from '../../words/floor.js';
 import { easedParts } from './eased-address.js';
-import type { FloorSetup } from './plan-drill.js';
+import type { FloorSetup } from '../plan-drill.js';
 
 const Stopped = styled.section`
   margin: 18px 0;

@@ -14,7 +14,7 @@ import { VoicePart } from '../voice/VoicePart.js';
 import { AmountPart } from './AmountPart.js';
 import { CuePart } from './CuePart.js';
 import { guessableSentence } from './guessable.js';
-import { conditionsFor, type DrillChoices } from './plan-drill.js';
+import { conditionsFor, type DrillChoices } from '../plan-drill.js';
 import { StakesPart } from './StakesPart.js';
 import { TrialsPart } from './TrialsPart.js';
 import { WaitingPart } from './WaitingPart.js';

@@ -7,7 +7,7 @@ import { Button } from '../../parts/Button.js';
 import { colour } from '../../parts/tokens.js';
 import { foreseenWords, mendWords } from '../../words/set-up.js';
 import { mended } from './mended.js';
-import type { DrillChoices } from './plan-drill.js';
+import type { DrillChoices } from '../plan-drill.js';
 
 const List = styled(Lines)`
   display: grid;

@@ -5,7 +5,7 @@ import { useDrillSetup } from '../../api/squad.js';
 import { Failed } from '../../parts/Notice.js';
 import { Page, Quiet } from '../../parts/Text.js';
 import { easedOf } from './eased-address.js';
-import { onRungsFloor, withEased, type FloorSetup } from './plan-drill.js';
+import { onRungsFloor, withEased, type FloorSetup } from '../plan-drill.js';
 import { say } from '../../words/floor.js';
 
 /**

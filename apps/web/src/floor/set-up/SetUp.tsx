@@ -39,7 +39,7 @@ import {
   type DrillChoices,
   type FloorSetup,
   type Settled,
-} from './plan-drill.js';
+} from '../plan-drill.js';
 import { RungPicker } from './RungPicker.js';
 import { Before, Care, Chips, Columns, Notes, StartRow, What } from './SetUpLayout.js';
 import { SourcePart } from './SourcePart.js';

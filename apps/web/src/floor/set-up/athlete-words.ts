@@ -1,7 +1,7 @@
 import { colourSeen } from '@orthokin/core/floor';
 import { commaList, listWords } from '../../words/format.js';
 import { say } from '../../words/floor.js';
-import type { FloorSetup } from './plan-drill.js';
+import type { FloorSetup } from '../plan-drill.js';
 
 const BUILT = [
   ['shoulderM', 'ownShoulders'],

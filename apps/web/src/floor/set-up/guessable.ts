@@ -1,6 +1,6 @@
 import type { DrillSetupReply } from '@orthokin/contract';
 import { calledTargets, chainLength, guessRate, predictability } from '@orthokin/core/cue';
-import { conditionsFor, scheduleFor, type DrillChoices } from './plan-drill.js';
+import { conditionsFor, scheduleFor, type DrillChoices } from '../plan-drill.js';
 import { percent } from '../../words/format.js';
 import { say } from '../../words/floor.js';
 

@@ -1,5 +1,5 @@
 import type { Foreseen } from '@orthokin/core/progress';
-import type { DrillChoices } from './plan-drill.js';
+import type { DrillChoices } from '../plan-drill.js';
 
 /** The choices with what was foreseen mended. */
 export function mended(choices: DrillChoices, foreseen: Foreseen): DrillChoices {

@@ -15,7 +15,7 @@ import { useOutbox } from '../../device/outbox-context.js';
 import { useOwnName } from '../../api/me.js';
 import { epochNow } from '../../drill/set-clock.js';
 import { say } from '../../words/floor.js';
-import type { FloorSetup } from './plan-drill.js';
+import type { FloorSetup } from '../plan-drill.js';
 
 /** What stands against a set, with what it was held against, and on which day. */
 export interface BeforeSet extends BeforeDrill {

@@ -1,6 +1,6 @@
 import { useSearchParams } from 'react-router';
 import { useRemembered } from '../../device/useRemembered.js';
-import { NOTHING_AT_STAKE, USUAL_CHOICES, type DrillChoices } from './plan-drill.js';
+import { NOTHING_AT_STAKE, USUAL_CHOICES, type DrillChoices } from '../plan-drill.js';
 
 /** The most a test of the address may ask. */
 const MOST_TEST_REPS = 60;

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { Button } from '../../parts/Button.js';
 import { lastRep } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
-import type { DrillActs } from './useDrillActs.js';
+import type { DrillActs } from '../acts/useDrillActs.js';
 import { say } from '../../words/floor.js';
 import { colour, LOW, MIDDLE, MONO, NARROW, WIDE } from '../../parts/tokens.js';
 

@@ -25,7 +25,8 @@ import {
   Screen,
   Side,
 } from './DrillLayout.js';
-import { FaultKeys, keyedFaults } from './FaultKeys.js';
+import { keyedFaults } from '../acts/keyed-faults.js';
+import { FaultKeys } from './FaultKeys.js';
 import { FreezeCheck } from './FreezeCheck.js';
 import { LastReps } from './LastReps.js';
 import { LateMark } from './LateMark.js';
@@ -37,8 +38,13 @@ import { useAnnouncing, useOtherScreens } from '../second-screen/useOtherScreens
 import type { Room } from '../../live/useRoom.js';
 import { useAwake } from '../../screens/useAwake.js';
 import { useCueing } from '../cueing/useCueing.js';
-import { useDrillActs, type DrillActs } from './useDrillActs.js';
-import { IDLE_TIMING_KEYS, useDrillKeys, useQuietAfter, type KeyMap } from './useDrillKeys.js';
+import { useDrillActs, type DrillActs } from '../acts/useDrillActs.js';
+import {
+  IDLE_TIMING_KEYS,
+  useDrillKeys,
+  useQuietAfter,
+  type KeyMap,
+} from '../acts/useDrillKeys.js';
 import { PaceNow } from './PaceNow.js';
 import { useStakesAloud } from './useStakesAloud.js';
 import { WorkLeft } from './WorkLeft.js';

@@ -8,6 +8,7 @@ import { colour, LOW } from '../../parts/tokens.js';
 import { KeyRow } from '../../parts/KeyRow.js';
 import { say } from '../../words/floor.js';
 import { faultWords } from '../../words/fault.js';
+import { keyedFaults } from '../acts/keyed-faults.js';
 
 const Row = styled(KeyRow)`
   margin-bottom: 12px;
@@ -20,18 +21,6 @@ const Row = styled(KeyRow)`
     box-shadow: inset 0 0 0 1.5px ${colour('bad')};
   }
 `;
-
-/**
- * Faults that have a key in this set: those watched for, turning round short of home, and what only
- * an eye sees of a lost rep where one has its price.
- */
-export const keyedFaults = ({ plan: { conditions } }: Run): Fault[] => [
-  ...new Set<Fault>([
-    ...conditions.watched,
-    'short of home',
-    ...(conditions.lossCost ? (['wrong way'] as const) : []),
-  ]),
-];
 
 /** Faults a coach can say of the rep going on, or of the last one. */
 export function FaultKeys({

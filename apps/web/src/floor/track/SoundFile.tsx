@@ -10,12 +10,7 @@ import { trackOf } from '@orthokin/core/run';
 import { useOutbox } from '../../device/outbox-context.js';
 import { Button } from '../../parts/Button.js';
 import { download, fileName } from '../../parts/download.js';
-import {
-  conditionsFor,
-  NOTHING_AT_STAKE,
-  planDrill,
-  type DrillChoices,
-} from '../set-up/plan-drill.js';
+import { conditionsFor, NOTHING_AT_STAKE, planDrill, type DrillChoices } from '../plan-drill.js';
 import { renderTrack } from './render-track.js';
 import { say } from '../../words/floor.js';
 

@@ -9,9 +9,9 @@ import { EFFORTS, type LadderSettings } from '@orthokin/core/progress';
 import type { Result } from '@orthokin/core/result';
 import { USUAL_FALSE_START_MS, USUAL_RESPONSE_LIMIT_MS } from '@orthokin/core/timing';
 import { v7 } from 'uuid';
-import { localDay } from '../../device/local-day.js';
-import { UNCALIBRATED } from '../../drill/hand.js';
-import type { DrillPlan } from '../../drill/plan.js';
+import { localDay } from '../device/local-day.js';
+import { UNCALIBRATED } from '../drill/hand.js';
+import type { DrillPlan } from '../drill/plan.js';
 
 /** What the floor needs to start, and how the set asks less than its rung, where it does. */
 export interface FloorSetup extends DrillSetupReply {

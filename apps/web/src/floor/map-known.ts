@@ -1,7 +1,7 @@
 import type { Recognised } from '@orthokin/core/cue';
-import { remembered } from '../../device/preferences.js';
-import { say } from '../../words/floor.js';
-import { commaList } from '../../words/format.js';
+import { remembered } from '../device/preferences.js';
+import { say } from '../words/floor.js';
+import { commaList } from '../words/format.js';
 
 /** How an athlete last did in a practice of a pattern's map, on this device. */
 export interface MapKnown {
