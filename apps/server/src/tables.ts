@@ -27,7 +27,7 @@ import { Ladder } from './domains/progress/ladder.entity.js';
 import { OwnLadder } from './domains/progress/own-ladder.entity.js';
 import { RungMove } from './domains/progress/rung-move.entity.js';
 import { MIGRATIONS } from './migrations/index.js';
-import { ImportJob } from './transfer/import-job.entity.js';
+import { ImportJob } from './domains/imports/import-job.entity.js';
 import type { Tables } from './platform/database/orm-options.js';
 
 /** Every table there is: those of the domains, then what is worked out from them and kept. */

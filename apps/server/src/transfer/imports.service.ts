@@ -10,7 +10,7 @@ import { refuseWith, unknown } from '../platform/http/refusals.js';
 import { Jobs } from '../platform/jobs/jobs.js';
 import { insertOnce } from '../platform/storage/insert-once.js';
 import { FilesService } from './files.service.js';
-import { ImportJob } from './import-job.entity.js';
+import { ImportJob } from '../domains/imports/import-job.entity.js';
 
 const problemsUnder = (error: HttpException, field: string): Problem[] => {
   const { problems = [] } = error.getResponse() as Partial<RefusalReply>;

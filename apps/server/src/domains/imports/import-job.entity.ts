@@ -1,7 +1,7 @@
 import { Entity, Property } from '@mikro-orm/core';
 import type { ImportBody, ImportState } from '@orthokin/contract';
 import type { Problem } from '@orthokin/core/result';
-import { ClubOwned } from '../platform/storage/club-owned.js';
+import { ClubOwned } from '../../platform/storage/club-owned.js';
 
 /** Sets on their way in. What was asked is kept until the last of them is stored. */
 @Entity({ tableName: 'import_job' })
