@@ -258,11 +258,13 @@ test('in a low window and zoomed four times the cue stays large, and a pause can
   ] as const) {
     await page.setViewportSize({ width, height });
     const cue = page.locator('[data-testid=cue] svg').first();
-    await expect(cue).toBeVisible();
-    const box = await cue.boundingBox();
-    expect(Math.min(box?.width ?? 0, box?.height ?? 0)).toBeGreaterThanOrEqual(
-      Math.min(width, height) / 2 - 1,
-    );
+    // It may go between being seen and being measured: the next one is as large.
+    const smallerSide = async () => {
+      await expect(cue).toBeVisible();
+      const box = await cue.boundingBox();
+      return Math.min(box?.width ?? 0, box?.height ?? 0);
+    };
+    await expect.poll(smallerSide).toBeGreaterThanOrEqual(Math.min(width, height) / 2 - 1);
     await page.keyboard.press('KeyP');
     await page.getByRole('button', { name: 'Go on' }).click();
   }
