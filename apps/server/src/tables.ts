@@ -12,6 +12,7 @@ import { Club } from './domains/clubs/club.entity.js';
 import { DrillSet } from './domains/drills/drill-set.entity.js';
 import { RepRow } from './domains/drills/rep.entity.js';
 import { TrainingGroup } from './domains/groups/training-group.entity.js';
+import { ImportJob } from './domains/imports/import-job.entity.js';
 import { Erased } from './domains/privacy/erased.entity.js';
 import { TrailEntry } from './domains/privacy/trail-entry.entity.js';
 import { SetNote } from './domains/notes/set-note.entity.js';
@@ -27,7 +28,6 @@ import { Ladder } from './domains/progress/ladder.entity.js';
 import { OwnLadder } from './domains/progress/own-ladder.entity.js';
 import { RungMove } from './domains/progress/rung-move.entity.js';
 import { MIGRATIONS } from './migrations/index.js';
-import { ImportJob } from './domains/imports/import-job.entity.js';
 import type { Tables } from './platform/database/orm-options.js';
 
 /** Every table there is: those of the domains, then what is worked out from them and kept. */

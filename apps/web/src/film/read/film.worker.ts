@@ -52,7 +52,7 @@ async function openFilm(file: Blob, screen: OffscreenCanvas): Promise<void> {
   const [widthPx, heightPx] = [await track.getDisplayWidth(), await track.getDisplayHeight()];
   Object.assign(screen, { width: widthPx, height: heightPx });
   open = {
-    ...{ input, screen, painter: new FramePainter(screen) },
+    ...{ input, screen, painter: new FramePainter() },
     frames: new Frames(track, framesS, keptRound(widthPx * heightPx)),
   };
   const hasSound = (await input.getPrimaryAudioTrack()) !== null;
@@ -64,23 +64,28 @@ async function openFilm(file: Blob, screen: OffscreenCanvas): Promise<void> {
 
 async function show(index: number): Promise<void> {
   if (!open || index !== wanted) return;
-  const { frames, painter } = open;
+  const { frames, painter, screen } = open;
   const isStillWanted = () => wanted === index;
   await frames.upTo(index, isStillWanted);
   const sample = frames.at(index);
   if (!sample || !isStillWanted()) return;
-  await painter.paint(sample);
+  await painter.paint(sample, screen);
   if (hasFailed) tell({ tell: 'readable' });
   hasFailed = false;
   tell({ tell: 'shown', index });
   await frames.onFrom(index, isStillWanted);
 }
 
-function smallPicture({ screen }: Open, sample: VideoSample | null, heightPx: number): ImageBitmap {
+async function smallPicture(
+  { screen, painter }: Open,
+  sample: VideoSample | null,
+  heightPx: number,
+): Promise<ImageBitmap> {
   const widthPx = Math.max(1, Math.round((screen.width / screen.height) * heightPx));
   const small = new OffscreenCanvas(widthPx, heightPx);
-  const context = small.getContext('2d');
-  if (sample && context) sample.draw(context, 0, 0, widthPx, heightPx);
+  if (sample) await painter.paint(sample, small);
+  // Only a canvas that can be drawn on gives a picture, an empty one too.
+  else small.getContext('2d');
   return small.transferToImageBitmap();
 }
 
@@ -92,7 +97,7 @@ async function picture(
   if (!open) return;
   const pictures: ImageBitmap[] = [];
   for await (const sample of open.frames.each(indices)) {
-    pictures.push(smallPicture(open, sample, heightPx));
+    pictures.push(await smallPicture(open, sample, heightPx));
     sample?.close();
   }
   tell({ tell: 'pictures', of, pictures }, pictures);
@@ -102,7 +107,7 @@ async function lend(id: number, index: number, heightPx: number): Promise<void> 
   // Frames are borrowed one after the other: decoding goes on where it is.
   await open?.frames.upTo(index, () => true);
   const sample = open?.frames.at(index);
-  const picture = open && sample ? smallPicture(open, sample, heightPx) : null;
+  const picture = open && sample ? await smallPicture(open, sample, heightPx) : null;
   tell({ tell: 'lent', id, picture }, picture ? [picture] : []);
 }
 

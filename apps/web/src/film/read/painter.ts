@@ -1,23 +1,22 @@
 import type { VideoSample } from 'mediabunny';
 
 /**
- * Draws frames on the screen. A frame that a canvas draws by itself leaves its whole picture in shared memory
- * until it is let go (half a gigabyte with 1080p); pixels copied into the same place again and again do not.
+ * Draws frames of a film, one after the other. A frame that a canvas draws by itself leaves its whole picture in
+ * shared memory until it is let go (half a gigabyte with 1080p); pixels copied into the same place again and
+ * again do not.
  */
 export class FramePainter {
   private pixels: ImageData | null = null;
   /** Where a frame lies as it was coded, before it is turned. */
   private readonly aside = new OffscreenCanvas(1, 1);
 
-  constructor(private readonly screen: OffscreenCanvas) {}
-
-  async paint(sample: VideoSample): Promise<void> {
-    const context = this.screen.getContext('2d');
+  /** Fills a canvas with a frame, turned as the film says. */
+  async paint(sample: VideoSample, canvas: OffscreenCanvas): Promise<void> {
+    const context = canvas.getContext('2d');
     if (!context) return;
     const pixels = await this.pixelsOf(sample);
-    const { width, height } = this.screen;
-    if (!pixels) sample.draw(context, 0, 0, width, height);
-    else if (isAsCoded(sample, this.screen)) context.putImageData(pixels, 0, 0);
+    if (!pixels) sample.draw(context, 0, 0, canvas.width, canvas.height);
+    else if (isAsCoded(sample, canvas)) context.putImageData(pixels, 0, 0);
     else this.drawTurned(context, sample, pixels);
   }
 
@@ -44,7 +43,7 @@ export class FramePainter {
     if (aside.width !== pixels.width || aside.height !== pixels.height)
       Object.assign(aside, { width: pixels.width, height: pixels.height });
     aside.getContext('2d')?.putImageData(pixels, 0, 0);
-    const { width, height } = this.screen;
+    const { width, height } = context.canvas;
     const [across, down] = rotation % 180 === 0 ? [width, height] : [height, width];
     context.save();
     context.translate(width / 2, height / 2);
