@@ -8,8 +8,8 @@ class Connection {
   readonly asked: string[] = [];
   constructor(private readonly answers: 'well' | 'behind' | 'broken') {}
 
-  query(text: string): Promise<{ rows: { isFresh: boolean }[] }> {
-    this.asked.push(text);
+  query(asked: string | { readonly text: string }): Promise<{ rows: { isFresh: boolean }[] }> {
+    this.asked.push(typeof asked === 'string' ? asked : asked.text);
     return this.answers === 'broken'
       ? Promise.reject(new Error('The connection broke.'))
       : Promise.resolve({ rows: [{ isFresh: this.answers === 'well' }] });
@@ -45,6 +45,16 @@ function database(near: Connection, leading = new Connection('well')) {
   return { em, pools };
 }
 
+const standbys: Standby[] = [];
+function standbyOf(em: EntityManager): Standby {
+  const standby = new Standby(em);
+  standbys.push(standby);
+  return standby;
+}
+afterEach(() => {
+  for (const standby of standbys.splice(0)) standby.onModuleDestroy();
+});
+
 const club = { clubId: 'a', athleteIds: null };
 const AFTER_A_LOOK_MS = 700;
 const look = () => new Promise((done) => setTimeout(done, AFTER_A_LOOK_MS));
@@ -65,7 +75,7 @@ test.each([
   'what is read beside a standby that is %s comes from where it should, and goes back there',
   async (_, answers, side) => {
     const { em, pools } = database(new Connection(answers));
-    const standby = new Standby(em);
+    const standby = standbyOf(em);
     buildWalls(em);
     await look();
     const read = () =>
@@ -84,13 +94,12 @@ test.each([
     // Whatever is no reading of a page is the leader's.
     const written = await within(club, () => pools.leader.acquireConnection());
     expect(written).toBe(pools.leader.connection);
-    standby.onModuleDestroy();
   },
 );
 
 test('what does not come to its end at a standby is done once more at the leader, and only then refused', async () => {
   const { em, pools } = database(new Connection('well'));
-  const standby = new Standby(em);
+  const standby = standbyOf(em);
   await look();
   const sides: boolean[] = [];
   const work = async () => {
@@ -105,5 +114,4 @@ test('what does not come to its end at a standby is done once more at the leader
   let times = 0;
   const refuse = () => Promise.reject(new Error(`Not ${(times += 1)} times.`));
   await expect(standby.read([], refuse)).rejects.toThrow('Not 1 times.');
-  standby.onModuleDestroy();
 });

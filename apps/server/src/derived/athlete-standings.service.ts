@@ -1,6 +1,7 @@
 import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { standingOf, type Standing } from '@orthokin/core/stats';
+import { keepRows } from '../platform/database/keep-rows.js';
 import { Athlete } from '../domains/athletes/athlete.entity.js';
 import { AthleteStanding } from './athlete-standing.entity.js';
 import { CourseSetsService } from './course-sets.service.js';
@@ -39,7 +40,8 @@ export class AthleteStandingsService {
       if (missing.length === 0) return;
       const courses = await this.courses.since(clubId, squadSince(now), missing);
       for (const id of missing) standings.set(id, standingOf(courses.get(id) ?? [], squad));
-      await em.upsertMany(
+      await keepRows(
+        em,
         AthleteStanding,
         missing.flatMap((id) => {
           const standing = standings.get(id);

@@ -18,6 +18,7 @@ import {
   type KnownSet,
 } from '@orthokin/core/progress';
 import type { LadderPlace } from '@orthokin/core/progress';
+import { inTurn } from '../platform/database/in-turn.js';
 import { conflict } from '../platform/http/refusals.js';
 import { rungAsRun } from '../domains/drills/as-run.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
@@ -110,13 +111,13 @@ export class DecisionsService extends Deciding {
     figures: ReadonlyMap<string, SetFiguresRow>,
   ): Promise<Assessment[]> {
     if (sets.length === 0) return [];
-    // One after another: a transaction has one connection.
-    const settings = await this.ladders.allSettings(clubId);
-    const places = await this.places.places(
-      clubId,
-      sets.map(({ athleteId }) => athleteId),
-    );
-    const versions = await this.patterns.versions(clubId, sets.map(versionOf));
+    const athleteIds = sets.map(({ athleteId }) => athleteId);
+    const turn = inTurn(this.em);
+    const [settings, places, versions] = await Promise.all([
+      turn(() => this.ladders.allSettings(clubId)),
+      turn(() => this.places.places(clubId, athleteIds)),
+      turn(() => this.patterns.versions(clubId, sets.map(versionOf))),
+    ]);
     const searches = sets.map((set): Search => {
       const { athleteId, patternId, startedAt } = set;
       const pattern = known(versions.get(versionKey(versionOf(set))), set.id).body;
@@ -146,9 +147,12 @@ export class DecisionsService extends Deciding {
   ): Promise<ClimbStanding[]> {
     if (climbs.length === 0) return [];
     const athleteIds = climbs.map(({ athleteId }) => athleteId);
-    const settings = await this.ladders.allSettings(clubId);
-    const own = await this.ladders.allOwnLimits(clubId, athleteIds);
-    const places = await this.places.places(clubId, athleteIds);
+    const turn = inTurn(this.em);
+    const [settings, own, places] = await Promise.all([
+      turn(() => this.ladders.allSettings(clubId)),
+      turn(() => this.ladders.allOwnLimits(clubId, athleteIds)),
+      turn(() => this.places.places(clubId, athleteIds)),
+    ]);
     const searches = climbs.map(({ athleteId, patternId, newest }): Search => {
       const limits = own.get(`${athleteId} ${patternId}`) ?? [];
       const pattern = { ...newest.body, rungs: withOwnLimits(newest.body.rungs, limits) };

@@ -9,6 +9,7 @@ import { rungAsRun } from '../domains/drills/as-run.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { repsIn } from '../domains/drills/drills.part.js';
 import type { RepRow } from '../domains/drills/rep.entity.js';
+import { keepRows } from '../platform/database/keep-rows.js';
 import { plainRows } from '../platform/storage/plain-rows.js';
 import { SetFiguresRow } from './set-figures.entity.js';
 
@@ -30,12 +31,9 @@ export class FiguresService {
     const found = await this.kept(clubId, setIds);
     const missing = setIds.filter((id) => !found.has(id));
     // Their reps must fit into memory.
-    for (let i = 0; i < missing.length; i += AT_ONCE) {
+    for (let i = 0; i < missing.length; i += AT_ONCE)
       for (const row of await this.workOut(clubId, missing.slice(i, i + AT_ONCE)))
         found.set(row.id, row);
-      // The ORM hands every row of a transaction on to the next: of thousands it would drown in them.
-      if (missing.length > AT_ONCE && !this.em.isInTransaction()) this.em.clear();
-    }
     return found;
   }
 
@@ -102,7 +100,7 @@ export class FiguresService {
         const figures = figuresOf(set, repsOf.get(set.id) ?? [], pattern);
         return figures ? [{ clubId, id: set.id, ...figures }] : [];
       });
-      if (rows.length > 0) await em.upsertMany(SetFiguresRow, rows);
+      await keepRows(em, SetFiguresRow, rows);
       return [...kept.values(), ...rows];
     });
   }

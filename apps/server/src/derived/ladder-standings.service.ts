@@ -1,5 +1,6 @@
 import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
+import { keepRows } from '../platform/database/keep-rows.js';
 import { Athlete } from '../domains/athletes/athlete.entity.js';
 import { PatternsService, versionKey } from '../domains/patterns/patterns.service.js';
 import { DecisionsService } from './decisions.service.js';
@@ -81,7 +82,7 @@ export class LadderStandingsService {
         const { rung, decision, held } = standing;
         return [{ clubId, athleteId, patternId, patternVersion: version, rung, decision, held }];
       });
-      await em.upsertMany(LadderStanding, rows);
+      await keepRows(em, LadderStanding, rows);
       return [...kept.values(), ...rows];
     });
   }

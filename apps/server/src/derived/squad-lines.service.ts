@@ -10,6 +10,7 @@ import {
 } from '@orthokin/core/progress';
 import { shortCourse, type Standing } from '@orthokin/core/stats';
 import type { AthleteReply, LastSetReply, SquadLineReply } from '@orthokin/contract';
+import { keepRows } from '../platform/database/keep-rows.js';
 import { Athlete } from '../domains/athletes/athlete.entity.js';
 import { bandNow } from '../domains/athletes/athletes.service.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
@@ -176,7 +177,8 @@ export class SquadLinesService {
       });
       const lines = await this.keptOf(clubId, working, now);
       const day = dayOf(now);
-      await em.upsertMany(
+      await keepRows(
+        em,
         SquadLineRow,
         lines.map(([id, { line, member }]) => ({
           ...{ clubId, id, patternId: line.patternId, line, day, member },

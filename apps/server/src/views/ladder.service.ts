@@ -54,8 +54,8 @@ export class LadderViewService {
   }
 
   async ofEveryone(clubId: string, patternId: string): Promise<LadderReply> {
-    const newest = await this.patterns.newest(clubId, patternId);
-    const [settings, all] = await Promise.all([
+    const [newest, settings, all] = await Promise.all([
+      this.patterns.newest(clubId, patternId),
       this.ladders.settings(clubId, patternId),
       this.athletes.all(clubId),
     ]);

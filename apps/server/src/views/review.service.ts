@@ -20,8 +20,11 @@ export class ReviewService {
   ) {}
 
   async review(clubId: string, setId: string): Promise<SetReviewReply> {
-    const { set, athlete, pattern, reps } = await this.parts(clubId, setId);
-    const [{ judgement, decision }, place] = await Promise.all([
+    const set = await this.drills.set(clubId, setId);
+    const [athlete, pattern, reps, { judgement, decision }, place] = await Promise.all([
+      this.athletes.one(clubId, set.athleteId),
+      this.patterns.version(clubId, set.patternId, set.patternVersion),
+      this.drills.reps(clubId, [setId]),
       this.decisions.assess(set),
       this.places.place(clubId, set.athleteId, set.patternId),
     ]);
@@ -35,15 +38,5 @@ export class ReviewService {
       currentRung: place.rung,
       moved: place.by?.setId === setId ? moveReply(place.by) : null,
     };
-  }
-
-  private async parts(clubId: string, setId: string) {
-    const set = await this.drills.set(clubId, setId);
-    const [athlete, pattern, reps] = await Promise.all([
-      this.athletes.one(clubId, set.athleteId),
-      this.patterns.version(clubId, set.patternId, set.patternVersion),
-      this.drills.reps(clubId, [setId]),
-    ]);
-    return { set, athlete, pattern, reps };
   }
 }

@@ -9,9 +9,21 @@ const valuesOf = ({ clubId, athleteIds }: Scope): [club: string, athletes: strin
   athleteIds === null ? '' : athleteIds.join(',') || NOBODY,
 ];
 
+const TELL = {
+  name: 'scope',
+  text: `select set_config('app.club', $1, false), set_config('app.athletes', $2, false)`,
+};
+
 /** What the pool hands out, as far as it matters here. */
 interface Connection {
-  readonly query: (text: string, values: readonly string[]) => Promise<unknown>;
+  readonly query: (statement: Statement) => Promise<unknown>;
+}
+
+/** One with a name is read by the database once for each connection, not each time. */
+interface Statement {
+  readonly name: string;
+  readonly text: string;
+  readonly values: readonly string[];
 }
 
 interface Pool {
@@ -36,10 +48,7 @@ export function buildWalls(em: EntityManager): void {
       // Should telling fail, it is not known what the connection shows.
       told.delete(connection);
       try {
-        await connection.query(
-          `select set_config('app.club', $1, false), set_config('app.athletes', $2, false)`,
-          values,
-        );
+        await connection.query({ ...TELL, values });
       } catch (error) {
         // Nobody else would give it back: a broken one kept is one that the pool has less, for good.
         await pool.releaseConnection(connection);
