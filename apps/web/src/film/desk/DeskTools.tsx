@@ -1,4 +1,4 @@
-import { onSetClock, cueKnown } from '@orthokin/core/film';
+import { coachEventsMarked, cueKnown, onSetClock } from '@orthokin/core/film';
 import { problemSentence } from '@orthokin/core/result';
 import type { ReactElement } from 'react';
 import { CheckField } from '../../parts/form/CheckField.js';
@@ -109,7 +109,15 @@ export function DeskTools({ desk }: { desk: Desk }): ReactElement {
       )}
       {rep && alignment && (
         <Row>
-          <ClipPart {...{ film, events, framesMs, alignment }} speed={play.speed} title={title} />
+          <ClipPart
+            film={film}
+            clipped={{
+              ...{ events, framesMs, alignment, title },
+              coachEvents: coachEventsMarked(rep, own, framesMs, alignment),
+              drawnAt: drawing.drawnAt,
+            }}
+            speed={play.speed}
+          />
         </Row>
       )}
       {rep && alignment && (

@@ -1,6 +1,7 @@
 import { angleAt, leanOf, type Drawn } from '@orthokin/core/film';
 import type { Point } from '@orthokin/core/floor';
 import { say } from '../../words/film.js';
+import type { Stroke } from './paint-strokes.js';
 
 const middle = (a: Point, b: Point): Point => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
 
@@ -37,3 +38,7 @@ export const drawnPlaces = (thing: Drawn): readonly Point[] => {
       return [];
   }
 };
+
+/** What is drawn, ready to be painted. */
+export const strokesOf = (drawn: readonly Drawn[]): Stroke[] =>
+  drawn.map((thing) => ({ places: drawnPlaces(thing), words: drawnWords(thing) }));

@@ -8,9 +8,9 @@ import {
   type VttMark,
   inRecording,
 } from '@orthokin/core/film';
-import { fromCue, say } from '../../words/film.js';
+import { say } from '../../words/film.js';
+import { eventWords } from './event-words.js';
 import { type CalledRep } from './marks.js';
-import { MARK_WORDS } from './MarkKeys.js';
 
 /** Every cue and every mark of a film, as players show them over it. */
 export const vttMarks = (
@@ -28,21 +28,11 @@ export const vttMarks = (
     };
     const read = markedEvents(rep, own, framesMs, alignment);
     if (!read.ok) return [cue];
+    const coachEvents = coachEventsMarked(rep, own, framesMs, alignment);
     return [
       cue,
-      ...coachEventsMarked(rep, own, framesMs, alignment).map(({ name, atMs }) => ({
-        atMs: inRecording(tie, atMs),
-        words: `${name} ${fromCue(atMs - rep.cue.atMs)} s`,
+      ...eventWords(read.value, coachEvents, rep.cue.atMs).map(({ atMs, words }) => ({
+        ...{ atMs: inRecording(tie, atMs), words },
       })),
-      ...read.value.flatMap(({ name, atMs }) =>
-        name === 'cue' || name === 'splitTakeoff' || name === 'nextCue'
-          ? []
-          : [
-              {
-                atMs: inRecording(tie, atMs),
-                words: `${MARK_WORDS[name]} ${fromCue(atMs - rep.cue.atMs)} s`,
-              },
-            ],
-      ),
     ];
   });

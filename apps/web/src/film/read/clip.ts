@@ -6,8 +6,10 @@ import {
   WebMOutputFormat,
   type VideoSample,
 } from 'mediabunny';
+import { paintStrokes, type Stroke } from '../draw/paint-strokes.js';
+import { FramePainter } from './painter.js';
 
-/** A stretch of the ribbon burnt in, as shares of the clip's time. */
+/** A stretch of the ribbon burnt in, as shares of its length. */
 export interface ClipBand {
   readonly from: number;
   readonly to: number;
@@ -15,14 +17,23 @@ export interface ClipBand {
   readonly name: string;
 }
 
+/** A frame of a clip. */
+export interface ClipFrame {
+  /** When it is shown, s from the first. */
+  readonly showS: number;
+  /** Where the ribbon's hand stands, as a share of its length. */
+  readonly share: number;
+  /** Its clock, and under it what was marked last. */
+  readonly words: readonly string[];
+  readonly strokes: readonly Stroke[];
+}
+
 /** A rep to be taken along as a film of its own. */
 export interface ClipOrder {
-  /** Frames, the last included, and when each is to be shown, s from the first. */
+  /** The first frame of the film that is in it. */
   readonly from: number;
-  readonly to: number;
-  readonly showS: readonly number[];
-  /** What is written over each frame. */
-  readonly words: readonly string[];
+  readonly frames: readonly ClipFrame[];
+  readonly endS: number;
   readonly bands: readonly ClipBand[];
   readonly title: string;
 }
@@ -33,6 +44,8 @@ const [BAND_TOP, BAND_PX] = [34, 26];
 /** A clip is shown on any background: it has no dark side. */
 const [PAPER, INK] = ['white', 'black'];
 const TELL_EVERY = 20;
+/** Beside lines and words on a page for print. */
+const STROKES_SIZE = 0.8;
 
 /** Even sides: encoders take no others. */
 const even = (px: number): number => 2 * Math.round(px / 2);
@@ -62,16 +75,29 @@ function drawFoot(
   context.fillRect(share * width - 1.5, top + BAND_TOP - 6, 3, BAND_PX + 12);
 }
 
-/** Encodes a rep with its ribbon, its clock and its title burnt in; without sound. */
+function drawWords(context: OffscreenCanvasRenderingContext2D, words: readonly string[]): void {
+  context.font = '700 20px monospace';
+  words.forEach((text, line) => {
+    const top = 10 + line * 36;
+    context.fillStyle = PAPER;
+    context.fillRect(10, top, context.measureText(text).width + 20, 32);
+    context.fillStyle = INK;
+    context.fillText(text, 20, top + 23);
+  });
+}
+
+/** Encodes a rep with its ribbon, its clock, its marks and what was drawn burnt in; without sound. */
 export async function clipOf(
   samples: AsyncIterable<VideoSample>,
   picture: { readonly width: number; readonly height: number },
   order: ClipOrder,
   onShare: (share: number) => void,
 ): Promise<Blob> {
-  const { showS, words } = order;
+  const { frames, endS } = order;
   const scale = Math.min(1, WIDEST_PX / picture.width);
   const [width, height] = [even(scale * picture.width), even(scale * picture.height)];
+  const painter = new FramePainter();
+  const painted = new OffscreenCanvas(width, height);
   const canvas = new OffscreenCanvas(width, height + FOOT_PX);
   const context = canvas.getContext('2d');
   if (!context) throw new Error(order.title);
@@ -80,26 +106,22 @@ export async function clipOf(
   const encoded = new CanvasSource(canvas, { codec: 'vp8', quality: new Quality('high') });
   output.addVideoTrack(encoded);
   await output.start();
-  const endS = showS.at(-1) ?? 0;
   let place = 0;
   for await (const sample of samples) {
-    const atS = showS[place];
-    if (atS === undefined) {
+    const frame = frames[place];
+    if (!frame) {
       sample.close();
       break;
     }
-    sample.draw(context, 0, 0, width, height);
+    await painter.paint(sample, painted);
     sample.close();
-    context.font = '700 20px monospace';
-    const text = words[place] ?? '';
-    context.fillStyle = PAPER;
-    context.fillRect(10, 10, context.measureText(text).width + 20, 32);
-    context.fillStyle = INK;
-    context.fillText(text, 20, 33);
-    drawFoot(context, order, height, width, endS > 0 ? atS / endS : 0);
-    const nextS = showS[place + 1] ?? atS + (atS - (showS[place - 1] ?? 0));
-    await encoded.add(atS, Math.max(0.001, nextS - atS));
-    if (place % TELL_EVERY === 0) onShare(place / showS.length);
+    context.drawImage(painted, 0, 0);
+    paintStrokes(context, frame.strokes, { left: 0, top: 0, scale }, STROKES_SIZE);
+    drawWords(context, frame.words);
+    drawFoot(context, order, height, width, frame.share);
+    const nextS = frames[place + 1]?.showS ?? endS;
+    await encoded.add(frame.showS, Math.max(0.001, nextS - frame.showS));
+    if (place % TELL_EVERY === 0) onShare(place / frames.length);
     place++;
   }
   await output.finalize();

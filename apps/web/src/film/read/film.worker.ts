@@ -114,7 +114,8 @@ async function lend(id: number, index: number, heightPx: number): Promise<void> 
 async function clip(order: ClipOrder): Promise<void> {
   if (!open) return;
   const { frames, screen } = open;
-  const film = await clipOf(frames.between(order.from, order.to), screen, order, (share) =>
+  const to = order.from + order.frames.length - 1;
+  const film = await clipOf(frames.between(order.from, to), screen, order, (share) =>
     tell({ tell: 'clipping', share }),
   );
   tell({ tell: 'clip', film });

@@ -1,5 +1,3 @@
-import type { Alignment } from '@orthokin/core/film';
-import type { TimedEvent } from '@orthokin/core/timing';
 import { Film as FilmIcon } from 'lucide-react';
 import { useEffect, useRef, type ReactElement } from 'react';
 import { Button } from '../../parts/Button.js';
@@ -8,26 +6,21 @@ import { Notice } from '../../parts/Notice.js';
 import { Quiet } from '../../parts/Text.js';
 import { say } from '../../words/film.js';
 import { percent } from '../../words/format.js';
-import { clipOrder } from './clip-order.js';
+import { clipOrder, type Clipped } from './clip-order.js';
 import type { Film } from '../read/useFilm.js';
 
-/** Takes a rep along as a short film with its ribbon, its clock and its name burnt in. */
+/** Takes a rep along as a short film with its ribbon, its clock, its marks and what was drawn burnt in. */
 export function ClipPart({
   film: { ask, clipping, clip },
-  events,
-  framesMs,
-  alignment,
+  clipped,
   speed,
-  title,
 }: {
   film: Film;
-  events: readonly TimedEvent[];
-  framesMs: readonly number[];
-  alignment: Alignment;
+  clipped: Clipped;
   /** As it is played here, a share of how it was. */
   speed: number;
-  title: string;
 }): ReactElement {
+  const { events, title } = clipped;
   const wanted = useRef<string | null>(null);
   useEffect(() => {
     if (!(clip instanceof Blob) || wanted.current === null) return;
@@ -36,7 +29,7 @@ export function ClipPart({
   }, [clip]);
   const make = () => {
     wanted.current = title;
-    ask({ ask: 'clip', order: clipOrder(events, framesMs, alignment, speed, title) });
+    ask({ ask: 'clip', order: clipOrder(clipped, speed) });
   };
   return (
     <>

@@ -1,26 +1,37 @@
-import { frameAt, inRecording, onSetClock, type Alignment } from '@orthokin/core/film';
+import { frameAt, inRecording, onSetClock, type Alignment, type Drawn } from '@orthokin/core/film';
 import { eventOf, type TimedEvent } from '@orthokin/core/timing';
 import { PHASE_COLOURS } from '../../parts/phases.js';
 import { segmentsOf } from '../../parts/ribbon/segments.js';
 import { fromCue, say } from '../../words/film.js';
-import type { ClipBand, ClipOrder } from '../read/clip.js';
+import { strokesOf } from '../draw/drawn-words.js';
+import { eventWords } from '../mark/event-words.js';
+import type { ClipBand, ClipFrame, ClipOrder } from '../read/clip.js';
 
 const BEFORE_MS = 500;
 const AFTER_MS = 500;
 const SECOND = 1000;
+/** A frame that was drawn on stands still so long: what is drawn is to be read. */
+const DRAWN_S = 1.5;
 
-/** A rep as it is to be encoded: its frames, slowed as it is played here, its ribbon under them. */
+/** What a clip is made of. */
+export interface Clipped {
+  readonly events: readonly TimedEvent[];
+  /** The coach's own events of the rep. */
+  readonly coachEvents: readonly { readonly name: string; readonly atMs: number }[];
+  readonly framesMs: readonly number[];
+  readonly alignment: Alignment;
+  readonly drawnAt: (frame: number) => readonly Drawn[];
+  readonly title: string;
+}
+
+/** A rep as it is to be encoded at a speed, a share of how it was: its frames, its ribbon under them. */
 export function clipOrder(
-  events: readonly TimedEvent[],
-  framesMs: readonly number[],
-  alignment: Alignment,
+  { events, coachEvents, framesMs, alignment, drawnAt, title }: Clipped,
   speed: number,
-  title: string,
 ): ClipOrder {
   const cueMs = eventOf(events, 'cue')?.atMs ?? 0;
   const lastMs = Math.max(...events.map(({ atMs }) => atMs)) - cueMs;
-  const [fromMs, toMs] = [-BEFORE_MS, lastMs + AFTER_MS];
-  const [from, to] = [fromMs, toMs].map((ms) =>
+  const [from, to] = [-BEFORE_MS, lastMs + AFTER_MS].map((ms) =>
     frameAt(framesMs, inRecording(alignment, cueMs + ms)),
   ) as [number, number];
   const setMs = framesMs.slice(from, to + 1).map((ms) => onSetClock(alignment, ms) - cueMs);
@@ -33,9 +44,18 @@ export function clipOrder(
     const name = phases.join(', ');
     return [{ from: share(start), to: share(end), fill: PHASE_COLOURS[phase], name }];
   });
-  return {
-    ...{ from, to, bands, title },
-    showS: setMs.map((ms) => (ms - first) / SECOND / speed),
-    words: setMs.map((ms) => say('fromCue', { at: fromCue(ms) })),
-  };
+  const marked = eventWords(events, coachEvents, cueMs).sort((a, b) => a.atMs - b.atMs);
+  let heldS = 0;
+  const frames = setMs.map((ms, i): ClipFrame => {
+    const strokes = strokesOf(drawnAt(from + i));
+    const showS = (ms - first) / SECOND / speed + heldS;
+    if (strokes.length > 0) heldS += DRAWN_S;
+    const last = marked.findLast(({ atMs }) => atMs - cueMs <= ms);
+    const words = [say('fromCue', { at: fromCue(ms) }), ...(last ? [last.words] : [])];
+    return { showS, share: share(ms), words, strokes };
+  });
+  const lastFrameMs = setMs.at(-1) ?? first;
+  const gapMs = lastFrameMs - (setMs.at(-2) ?? lastFrameMs);
+  const endS = (lastFrameMs + gapMs - first) / SECOND / speed + heldS;
+  return { from, frames, endS, bands, title };
 }

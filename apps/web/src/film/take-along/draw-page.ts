@@ -1,5 +1,6 @@
 import type { Drawn } from '@orthokin/core/film';
-import { drawnPlaces, drawnWords } from '../draw/drawn-words.js';
+import { strokesOf } from '../draw/drawn-words.js';
+import { paintStrokes } from '../draw/paint-strokes.js';
 
 /** A still on an athlete's page. */
 export interface PageStill {
@@ -19,8 +20,6 @@ export interface Correction {
 const WIDTH = 1240;
 const [EDGE, GAP] = [60, 40];
 const LINE = 40;
-/** What is written stands so far beside what it is about. */
-const BESIDE = 12;
 /** Paper is always light: what is printed or sent has no dark side. */
 const [PAPER, INK] = ['white', 'black'];
 
@@ -33,31 +32,6 @@ export function linesOf(text: string, widest: number, measure: (text: string) =>
       ? [...lines.slice(0, -1), longer]
       : [...lines, word];
   }, []);
-}
-
-function drawThings(
-  context: OffscreenCanvasRenderingContext2D,
-  { drawn, scale }: PageStill,
-  left: number,
-  top: number,
-  stretch: number,
-): void {
-  const at = ({ x, y }: { x: number; y: number }): [number, number] => [
-    left + x * scale * stretch,
-    top + y * scale * stretch,
-  ];
-  context.strokeStyle = INK;
-  context.lineWidth = 4;
-  context.font = '700 26px sans-serif';
-  for (const thing of drawn) {
-    context.beginPath();
-    for (const place of drawnPlaces(thing)) context.lineTo(...at(place));
-    context.stroke();
-    const words = drawnWords(thing);
-    if (!words) continue;
-    const [x, y] = at(words.at);
-    context.fillText(words.text, x + BESIDE, y - BESIDE);
-  }
 }
 
 /** One page for an athlete: a title, stills beside each other, and what to work on under them. */
@@ -82,7 +56,8 @@ export async function pageOf(
     const left = EDGE + i * (each + GAP);
     const stretch = each / still.picture.width;
     context.drawImage(still.picture, left, top, each, still.picture.height * stretch);
-    drawThings(context, still, left, top, stretch);
+    const { drawn, scale } = still;
+    paintStrokes(context, strokesOf(drawn), { left, top, scale: scale * stretch });
     context.font = '24px sans-serif';
     context.fillText(still.caption, left, top + high + 36);
   });
