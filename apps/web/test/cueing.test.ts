@@ -41,7 +41,9 @@ class Floor {
 
   begin(): this {
     const session = {
-      commit: (action: Action) => {
+      commit: (happened: Action | ((run: Run) => Action | null)) => {
+        const action = typeof happened === 'function' ? happened(this.run) : happened;
+        if (!action) return Promise.resolve();
         this.committed.push(action);
         this.run =
           replay<DrillPlan>([{ type: 'started', plan: this.run.plan }, ...this.committed]) ??

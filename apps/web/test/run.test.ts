@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Cue } from '@orthokin/core/cue';
-import { eventOf, type EventName } from '@orthokin/core/timing';
+import { eventOf, readRep, type EventName } from '@orthokin/core/timing';
 import { placeEvent } from '@orthokin/core/run';
 import {
   apply,
@@ -9,6 +9,7 @@ import {
   finishedReps,
   lastRep,
   replay,
+  settingsOf,
   staircaseOf,
 } from '@orthokin/core/run';
 import type { Action, DrillPlan, Run } from '../src/drill/plan.js';
@@ -221,15 +222,44 @@ describe('out of the ordinary', () => {
     ]);
   });
 
+  const lit = (atMs: number): Action => ({
+    type: 'lit',
+    cue: { name: 'cue', atMs, sdMs: 3, source: 'sensor' },
+  });
+
   test('the cue counts from the first thing that showed it', () => {
-    const lit = (atMs: number): Action => ({
-      type: 'lit',
-      cue: { name: 'cue', atMs, sdMs: 3, source: 'sensor' },
-    });
     const cueOf = (...actions: Action[]) => eventOf(runOf(...actions).open.events, 'cue')?.atMs;
     expect(cueOf(lit(2990), cued('r1', 3000))).toBe(2990);
     expect(cueOf(cued('r1', 3000), lit(2990))).toBe(2990);
     expect(cueOf(cued('r1', 3000), lit(3010))).toBe(3000);
+    // Lit twice, whichever was heard of first.
+    expect(cueOf(lit(2500), lit(2990), cued('r1', 3000))).toBe(2500);
+    expect(cueOf(lit(2990), lit(2500), cued('r1', 3000))).toBe(2500);
+  });
+
+  test('what a light and a mat noticed before this screen showed the cue is of the rep all the same', () => {
+    const noticed = (name: EventName, atMs: number) =>
+      ({ name, atMs, sdMs: 4, source: 'sensor' }) as const;
+    const place = (run: Run, at: string, event: ReturnType<typeof noticed>): Run => {
+      const action = placeEvent(run, at, event, () => 'never');
+      return (action && apply(run, action)) ?? run;
+    };
+    let run = runOf(lit(3000));
+    // One that is before the light, or at another target, is of no rep.
+    expect(placeEvent(run, 'A', noticed('arrival', 2900), () => 'never')).toBeNull();
+    expect(placeEvent(run, 'B', noticed('arrival', 3900), () => 'never')).toBeNull();
+    run = place(run, 'home', noticed('firstMove', 3230));
+    run = place(run, 'A', noticed('arrival', 3900));
+    // Home before the cue was shown here cannot close what has no name yet.
+    expect(place(run, 'home', noticed('home', 4800))).toBe(run);
+    run = apply(run, cued('r1', 4000)) ?? run;
+    run = place(run, 'A', noticed('action', 4030));
+    run = place(run, 'home', noticed('home', 5000));
+    const [only] = finishedReps(run);
+    expect(only && readRep(only, settingsOf(run.plan))).toMatchObject({
+      leftOut: null,
+      durations: { reaction: { ms: 230 }, recovery: { ms: 970 } },
+    });
   });
 });
 

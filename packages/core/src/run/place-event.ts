@@ -29,8 +29,10 @@ export function placeEvent(
   event: TimedEvent,
   newId: () => string,
 ): Exclude<Action, { type: 'started' }> | null {
-  const cueMs = eventOf(run.open.events, 'cue')?.atMs;
-  if (run.state === 'cued' && cueMs !== undefined && event.atMs >= cueMs)
+  // A light may have shown the cue before this screen did.
+  const cueMs = eventOf(run.open.events, 'cue')?.atMs ?? run.open.lit?.atMs;
+  const isOpen = run.state === 'cued' || run.state === 'waiting';
+  if (isOpen && cueMs !== undefined && event.atMs >= cueMs)
     return place === 'home' || place === goal(run) ? { type: 'event', event } : null;
 
   const rep = repBefore(run, event.atMs);

@@ -226,7 +226,8 @@ const earlier = (cue: TimedEvent, lit: TimedEvent | null): TimedEvent =>
   lit && lit.atMs < cue.atMs ? lit : cue;
 
 function light<Plan extends RunPlan>(run: Run<Plan>, lit: TimedEvent): Run<Plan> {
-  if (run.state === 'waiting') return { ...run, open: { ...run.open, lit } };
+  if (run.state === 'waiting')
+    return { ...run, open: { ...run.open, lit: earlier(lit, run.open.lit) } };
   if (run.state !== 'cued') return run;
   const events = run.open.events.map((event) =>
     event.name === 'cue' ? earlier(event, lit) : event,
@@ -278,7 +279,11 @@ function addEvent<Plan extends RunPlan>(
 ): Run<Plan> {
   // Before its cue a rep can only begin wrongly: by a split-step, which may be early, or a move.
   const canComeEarly = ['splitTakeoff', 'splitLanding', 'firstMove'].includes(event.name);
-  if (run.state !== 'cued' && !(run.state === 'waiting' && canComeEarly)) return run;
+  // A light may have shown the cue while this screen was held up: then the rep is under way.
+  const { lit } = run.open;
+  const isUnderWay = lit !== null && event.atMs >= lit.atMs && event.name !== 'home';
+  if (run.state !== 'cued' && !(run.state === 'waiting' && (canComeEarly || isUnderWay)))
+    return run;
   if (eventOf(run.open.events, event.name)) return run;
   const events = [...run.open.events, event];
   // A press that comes after a later event's cannot be placed: the first word stands.

@@ -1,7 +1,6 @@
 import { v7 } from 'uuid';
 import { useEffect } from 'react';
 import type { BeaconLink } from '../../beacons/link.js';
-import type { Action } from '../../drill/plan.js';
 import { placeEvent } from '@orthokin/core/run';
 import type { Session } from '../../drill/session.js';
 import type { SetClock } from '../../drill/set-clock.js';
@@ -20,11 +19,10 @@ export function useBeaconDrill(link: BeaconLink | null, session: Session, clock:
       const atMs = clock.at(event.atMs - performance.timeOrigin);
       const sdMs = Math.round(event.sdMs * 10) / 10;
       const timed = { ...event, atMs, sdMs };
-      const action: Action | null =
-        event.name === 'cue'
-          ? { type: 'lit', cue: timed }
-          : placeEvent(session.snapshot().run, place, timed, v7);
-      if (action) void session.commit(action);
+      // Placed when its turn comes: what happened before it may still wait to be written.
+      void session.commit((run) =>
+        event.name === 'cue' ? { type: 'lit', cue: timed } : placeEvent(run, place, timed, v7),
+      );
     });
   }, [link, session, clock]);
 }

@@ -74,10 +74,16 @@ function closeInTime(
     cancels.after(cueMs + homeForSureMs(run.plan, target) - clock.now(), close);
     return;
   }
-  cancels.after(responseLimitMs, () => {
-    const { open } = session.snapshot().run;
-    if (!RESPONSES.some((name) => eventOf(open.events, name))) close();
-  });
+  // Decided when its turn comes: a response may still wait to be written.
+  cancels.after(
+    responseLimitMs,
+    () =>
+      void session.commit(({ open }) =>
+        RESPONSES.some((name) => eventOf(open.events, name))
+          ? null
+          : { type: 'ran out', atMs: clock.now() },
+      ),
+  );
   cancels.after(
     everyMs === null ? LONGEST_REP_MS : cueMs + everyMs - CLOSE_BEFORE_MS - clock.now(),
     close,

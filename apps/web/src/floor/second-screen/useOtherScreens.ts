@@ -53,24 +53,35 @@ const runNews = (run: Run, clock: SetClock): RunNews => ({
   faults: [...(run.open.repId === null ? (lastRep(run)?.seenFaults ?? []) : run.open.faults)],
 });
 
-/** Announces cues to the other screens and to the lights, on this device's time of day. */
-export const useAnnouncing = (
+/**
+ * Announces cues to the other screens and to the lights, on this device's time of day. It stays the same when a
+ * channel or a link comes: a cue that is on its way must not begin anew for that, and its light be lit twice.
+ */
+export function useAnnouncing(
   channel: Channel | null,
   lights: BeaconLink | null,
   clock: SetClock,
-): OtherScreens =>
-  useMemo(
+): OtherScreens {
+  const now = useRef({ channel, lights });
+  useEffect(() => {
+    now.current = { channel, lights };
+  }, [channel, lights]);
+  return useMemo(
     () => ({
       coming: (presentation) => {
         const onEpoch = onClock(presentation, (ms) => epochOf(clock.toPage(ms)));
-        channel?.tell('coming', onEpoch);
-        lights?.cue(onEpoch.letter, onEpoch.dueMs);
+        now.current.channel?.tell('coming', onEpoch);
+        now.current.lights?.cue(onEpoch.letter, onEpoch.dueMs);
       },
-      seeHome: () => !lights || matOf(lights.snapshot().fleet)?.isThere === true,
-      clear: () => channel?.tell('clear', {}),
+      seeHome: () => {
+        const link = now.current.lights;
+        return !link || matOf(link.snapshot().fleet)?.isThere === true;
+      },
+      clear: () => now.current.channel?.tell('clear', {}),
     }),
-    [channel, lights, clock],
+    [clock],
   );
+}
 
 /** Keeps the other screens told how the set stands, and does what they ask. */
 export function useOtherScreens(
