@@ -75,6 +75,18 @@ function passphraseIn(file) {
 const keysOf = (cluster) => cluster?.privateKeys ?? process.env['PRIVATE_KEYS'] ?? '';
 
 /**
+ * What is said of a backup's keys.
+ * @param {{ privateKeys: string } | null} cluster @param {string | null} passphrase
+ */
+function aboutKeys(cluster, passphrase) {
+  if (keysOf(cluster) === '')
+    return 'PRIVATE_KEYS was not given here: if the server has keys, they did not go along.';
+  if (passphrase !== null) return 'The keys of what is private went along.';
+  const where = cluster ? 'this machine’s keys (data/user/secrets.json)' : 'today’s PRIVATE_KEYS';
+  return `What is private in it can be read only with ${where}; with --passphrase-file they go along.`;
+}
+
+/**
  * Backs the database up, puts a backup in its place, or gives it a new key.
  * @param {string[]} asked
  * @param {string | null} passphrase
@@ -98,13 +110,7 @@ async function withDatabase([what = '', file, ...more], passphrase) {
     const address = cluster?.url('orthokin') ?? ownDatabase ?? '';
     if (what === 'backup') {
       await backUp(address, file, passphrase, keysOf(cluster));
-      say(
-        `Everything is kept in ${file}. ${
-          passphrase === null
-            ? 'What is private in it can be read only with this machine’s keys (data/user/secrets.json); with --passphrase-file they go along.'
-            : 'The keys of what is private went along.'
-        }`,
-      );
+      say(`Everything is kept in ${file}. ${aboutKeys(cluster, passphrase)}`);
       return 0;
     }
     ensureBuilt();

@@ -81,7 +81,7 @@ test('kept while it is used, wiped, and put back: every row of every table is as
   expect(before.some((line) => /^rep \d{3,}/.test(line))).toBe(true);
   const kept = await start(server.databaseUrl, 'backup', file);
   expect(kept).toEqual({ status: 0, said: expect.stringContaining('Everything is kept') });
-  expect(kept.said).toContain('only with this machine’s keys');
+  expect(kept.said).toContain('only with today’s PRIVATE_KEYS');
   expect(statSync(file).mode & 0o077).toBe(0);
   const sealed = await start(server.databaseUrl, 'backup', secret, '--passphrase-file', words);
   expect(sealed.status).toBe(0);
