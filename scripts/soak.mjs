@@ -11,8 +11,9 @@ import { Refusal, run, say } from './lib/say.mjs';
 
 const HELP = `A busy club's hours, hurried, at a server of its own: twelve floors, each with a drill and a screen
 that joined it, sixty athletes; set after set is recorded and its review, the squad and a ladder are looked
-at. Says hour by hour how much memory, how many connections, how much disk a set and how many waiting jobs
-it takes; fails where they grow from hour to hour.
+at, and beside it somebody marks a film. Says hour by hour how much memory (the server's, and that of the
+film's page), how many connections, how much disk a set and how many waiting jobs it takes; fails where they
+grow from hour to hour.
 
   npm run soak -- [--hours N]
 
@@ -27,7 +28,7 @@ const WARM_HOURS = 2;
 const MOST_GROWTH = 1.2;
 const MB = 2 ** 20;
 
-/** @typedef {{ memoryMb: number, heldMb: number, connections: number, diskMb: number, jobs: number }} Taken */
+/** @typedef {{ memoryMb: number, heldMb: number, filmMb: number, connections: number, diskMb: number, jobs: number }} Taken */
 
 /** @param {number[]} values */
 const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? NaN;
@@ -52,6 +53,7 @@ function isFlat(hours) {
   return (
     last.memoryMb < warm.memoryMb * MOST_GROWTH &&
     last.heldMb < warm.heldMb * MOST_GROWTH &&
+    last.filmMb < warm.filmMb * MOST_GROWTH &&
     last.connections <= warm.connections + 2 &&
     last.jobs <= FLOORS &&
     last.diskMb < warm.diskMb * MOST_GROWTH + 0.5
@@ -60,8 +62,9 @@ function isFlat(hours) {
 
 /**
  * @param {string} address @param {string} databaseUrl @param {number | undefined} pid @param {number} count
+ * @param {import('./lib/open-film.mjs').OpenFilm} film
  */
-async function soak(address, databaseUrl, pid, count) {
+async function soak(address, databaseUrl, pid, count, film) {
   // Not there before this command has installed what it needs.
   const [{ default: pg }, { WebSocket }, { v7 }, recording] = await Promise.all([
     import('pg'),
@@ -133,37 +136,41 @@ async function soak(address, databaseUrl, pid, count) {
   };
   /** @type {Taken[]} */
   const hours = [];
-  for (let hour = 0; hour < count; hour++) {
-    const before = await taken();
-    /** @type {number[]} */
-    const memory = [];
-    /** @type {number[]} */
-    const heap = [];
-    const watch = setInterval(() => {
-      memory.push(memoryMb(pid));
-      void heapMb(address).then((mb) => heap.push(mb));
-    }, 200);
-    const began = Date.now();
-    await Promise.all(
-      Array.from({ length: FLOORS }, (_, floor) => floorHour(floor, SETS_AN_HOUR / FLOORS)),
-    );
-    clearInterval(watch);
-    const after = await taken();
-    const one = {
-      memoryMb: median(memory),
-      // What is left once whatever may be given up has been.
-      heldMb: Math.min(...heap),
-      connections: after.connections,
-      diskMb: (after.disk - before.disk) / MB,
-      jobs: after.jobs,
-    };
-    hours.push(one);
-    say(
-      `hour ${hour + 1}, in ${Math.round((Date.now() - began) / 1000)} s: ${one.memoryMb.toFixed(0)} MB of memory (${one.heldMb.toFixed(0)} held), ${one.connections} connections, ${one.diskMb.toFixed(1)} MB of disk for ${SETS_AN_HOUR} sets, ${one.jobs} jobs waiting`,
-    );
+  try {
+    for (let hour = 0; hour < count; hour++) {
+      const before = await taken();
+      /** @type {number[]} */
+      const memory = [];
+      /** @type {number[]} */
+      const heap = [];
+      const watch = setInterval(() => {
+        memory.push(memoryMb(pid));
+        void heapMb(address).then((mb) => heap.push(mb));
+      }, 200);
+      const began = Date.now();
+      await Promise.all([
+        film.work(),
+        ...Array.from({ length: FLOORS }, (_, floor) => floorHour(floor, SETS_AN_HOUR / FLOORS)),
+      ]).finally(() => clearInterval(watch));
+      const after = await taken();
+      const one = {
+        memoryMb: median(memory),
+        // What is left once whatever may be given up has been.
+        heldMb: Math.min(...heap),
+        filmMb: (await film.pids()).reduce((sum, page) => sum + memoryMb(page), 0),
+        connections: after.connections,
+        diskMb: (after.disk - before.disk) / MB,
+        jobs: after.jobs,
+      };
+      hours.push(one);
+      say(
+        `hour ${hour + 1}, in ${Math.round((Date.now() - began) / 1000)} s: ${one.memoryMb.toFixed(0)} MB of memory (${one.heldMb.toFixed(0)} held), ${one.filmMb.toFixed(0)} MB of the film's page, ${one.connections} connections, ${one.diskMb.toFixed(1)} MB of disk for ${SETS_AN_HOUR} sets, ${one.jobs} jobs waiting`,
+      );
+    }
+  } finally {
+    await database.end();
+    for (const socket of sockets) socket.close();
   }
-  await database.end();
-  for (const socket of sockets) socket.close();
   return isFlat(hours);
 }
 
@@ -178,7 +185,7 @@ await run(async () => {
   const hours = Number(values.hours);
   if (!Number.isInteger(hours) || hours < 1)
     throw new Refusal(`--hours: given ${values.hours}, allowed a whole number from 1.`);
-  ensureDebianPackages(['postgresql']);
+  ensureDebianPackages(['postgresql', 'chromium']);
   ensureNpmPackages();
   ensureBuilt();
   const cluster = await ensureCluster('test', { mayCreate: true });
@@ -205,11 +212,16 @@ await run(async () => {
       server.once('message', done);
       server.once('exit', done);
     });
-    const good = await soak(`http://127.0.0.1:${port}`, cluster.url(name), server.pid, hours);
-    say(
-      good ? 'Nothing grows from hour to hour.' : 'Something grows from hour to hour: see above.',
+    const address = `http://127.0.0.1:${port}`;
+    // Opened before sets of this soak are newer than the one whose film ships.
+    const film = await (await import('./lib/open-film.mjs')).openFilm(address);
+    const isGood = await soak(address, cluster.url(name), server.pid, hours, film).finally(
+      film.close,
     );
-    return good ? 0 : 1;
+    say(
+      isGood ? 'Nothing grows from hour to hour.' : 'Something grows from hour to hour: see above.',
+    );
+    return isGood ? 0 : 1;
   } finally {
     server.kill('SIGTERM');
     await new Promise((done) => server.once('exit', done));
