@@ -1,4 +1,5 @@
 import { expect, type Page } from '@playwright/test';
+import { chooseFilm } from './support/film.js';
 import { numberedFilms, numbersShown, type NumberedFilm } from './support/numbered-film.js';
 import { test } from './support/served.js';
 
@@ -49,12 +50,8 @@ test('each step shows the frame it says: 30 to 240 a second, unevenly, turned, i
   const made = await numberedFilms(browser, page.url(), FILMS);
   for (const [i, film] of FILMS.entries()) {
     if (i > 0) await page.getByRole('button', { name: 'Another film' }).click();
-    const [chooser] = await Promise.all([
-      page.waitForEvent('filechooser'),
-      page.getByRole('button', { name: 'Choose a film' }).click(),
-    ]);
     const [name, mimeType] = [`numbered-${i}.${film.container}`, `video/${film.container}`];
-    await chooser.setFiles({ name, mimeType, buffer: made[i] ?? Buffer.of() });
+    await chooseFilm(page, { name, mimeType, buffer: made[i] ?? Buffer.of() });
     await expect(page.locator('canvas[data-frame="0"]')).toBeVisible();
     await expect(page.getByText('Keeping the film on this device')).toBeHidden();
     let shown = 0;

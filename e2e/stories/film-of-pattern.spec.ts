@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
+import { chooseFilm } from './support/film.js';
 import { untouchedTest as test } from './support/served.js';
 import { expectSound } from './support/sound.js';
 
@@ -25,14 +26,6 @@ async function shortFilm(page: Page, isSeeThrough = false): Promise<Buffer> {
   return Buffer.from(base64, 'base64');
 }
 
-async function bring(page: Page, film: { name: string; mimeType: string; buffer: Buffer }) {
-  const [chooser] = await Promise.all([
-    page.waitForEvent('filechooser'),
-    page.getByRole('button', { name: 'Choose a film' }).click(),
-  ]);
-  await chooser.setFiles(film);
-}
-
 test('film of a pattern without a set: its cue is marked where it is seen, times count from there and stay on the device', async ({
   page,
 }) => {
@@ -47,7 +40,7 @@ test('film of a pattern without a set: its cue is marked where it is seen, times
   await page.getByRole('link', { name: 'Film of this pattern' }).click();
   await expect(page.getByText('must have agreed to be filmed')).toBeVisible();
   await expectSound(page);
-  await bring(page, film);
+  await chooseFilm(page, film);
   await expect(page.getByText(/^Mark the cue \(Q\) of a rep/)).toBeVisible();
   await expect(page.getByRole('button', { name: /^Arrived/ })).toBeDisabled();
 
@@ -75,6 +68,6 @@ test('film of a pattern without a set: its cue is marked where it is seen, times
   // What one can see through opens, and cannot be decoded: that is said, not left grey.
   const seeThrough = await shortFilm(page, true);
   await page.getByRole('button', { name: 'Another film' }).click();
-  await bring(page, { ...film, name: 'see-through.webm', buffer: seeThrough });
+  await chooseFilm(page, { ...film, name: 'see-through.webm', buffer: seeThrough });
   await expect(page.getByText('Frames of this film cannot be shown')).toBeVisible();
 });

@@ -48,15 +48,32 @@ export async function stepTo(page: Page, ms: number): Promise<void> {
   throw new Error(`no frame at ${ms}`);
 }
 
-/** Runs a set with cues only, as a coach with a camera does. */
-export async function runCuesOnly(page: Page): Promise<SetReviewReply> {
+/** Runs a set with cues only, as a coach with a camera does; `heardAs` is chosen among the cues to hear. */
+export async function runCuesOnly(page: Page, heardAs?: string): Promise<SetReviewReply> {
   const coach = new Coach(page);
   await coach.goToFloor('Idris Fennimar', { reps: REPS, seed: NOBODY_EARLY });
+  if (heardAs !== undefined) await coach.choose('To hear', heardAs);
   await coach.timeBy('Cues only');
   await coach.start();
   await coach.finished(REPS);
   return coach.seeReview();
 }
+
+/** Brings a film in, as a coach does who has it in a file. */
+export async function chooseFilm(
+  page: Page,
+  film: { readonly name: string; readonly mimeType: string; readonly buffer: Buffer },
+): Promise<void> {
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Choose a film' }).click(),
+  ]);
+  await chooser.setFiles(film);
+}
+
+/** The number of the frame on the screen. */
+export const frameShown = async (page: Page): Promise<number> =>
+  Number(await page.locator('canvas[data-frame]').first().getAttribute('data-frame'));
 
 /** Films the simulated athlete on a set, in its film room, and waits until every cue was heard. */
 export async function filmIt(page: Page, { set }: SetReviewReply): Promise<void> {
@@ -67,12 +84,12 @@ export async function filmIt(page: Page, { set }: SetReviewReply): Promise<void>
   });
 }
 
-/** Opens the film room of the demo's set whose film ships with the app. */
-export async function openDemoSet(page: Page): Promise<SetReviewReply> {
+/** Opens the film room of a set of the demo, counted from the newest: that one's film ships with the app. */
+export async function openDemoSet(page: Page, older = 0): Promise<SetReviewReply> {
   await page.goto('/film');
   await page.getByRole('button', { name: /Athlete$/ }).click();
   await page.getByRole('option', { name: 'Idris Fennimar' }).click();
-  await page.getByRole('listitem').getByRole('link').first().click();
+  await page.getByRole('listitem').getByRole('link').nth(older).click();
   await page.waitForURL(/\/film\/[0-9a-f-]{36}/);
   const setId = new URL(page.url()).pathname.split('/').at(-1) ?? '';
   const reply = await page.request.get(`/api/clubs/${await openClubId(page)}/sets/${setId}`);
