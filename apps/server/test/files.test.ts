@@ -276,6 +276,25 @@ describe('sets timed elsewhere', () => {
     expect(await count()).toBe(before + 1);
   });
 
+  test('of sets that came in part before the others come in, and a rep that another set has is named', async () => {
+    const before = await count();
+    const { sets } = await importOf(3);
+    const id = v7();
+    await send({ sets: sets.slice(1, 2) }, v7()).expect(200);
+    await send({ sets }, id).expect(200);
+    expect(await over(id)).toMatchObject({ state: 'stored', done: 3 });
+    expect(await count()).toBe(before + 3);
+    const [one, other] = (await importOf(2)).sets;
+    const [taken, own] = [sets[0]?.reps[2], other?.reps[2]];
+    if (!one || !other || !taken || !own) throw new Error('No reps.');
+    own.id = taken.id;
+    const clashing = v7();
+    await send({ sets: [one, other] }, clashing).expect(200);
+    const reply = await over(clashing);
+    expect(reply).toMatchObject({ state: 'refused' });
+    expect(reply.problems[0]?.field).toMatch(/^sets\[1\]\./);
+  });
+
   test('nobody asked for is not there, and of no club there is none', async () => {
     const { body } = await server.get(server.club(`imports/${v7()}`)).expect(404);
     expect(body).toMatchObject({ problems: [{ field: 'importId' }] });
@@ -318,11 +337,25 @@ describe('sets timed elsewhere', () => {
       'sets[0].reps[1].body.ordinal',
     ],
     [
+      'two sets of one id',
+      ({ sets: [set, other] }) => {
+        if (set && other) other.id = set.id;
+      },
+      'sets[1].id',
+    ],
+    [
       'a set of nobody',
       ({ sets: [, set] }) => {
         if (set) set.body.athleteId = v7();
       },
       'sets[1].athleteId',
+    ],
+    [
+      'a later set in an order that there is not',
+      ({ sets: [, set] }) => {
+        if (set) set.body.conditions = { ...set.body.conditions, order: 'backwards' as never };
+      },
+      'sets[1].body.conditions.order',
     ],
     [
       'a day a year ahead',

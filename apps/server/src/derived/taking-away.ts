@@ -26,12 +26,12 @@ async function takeAway(em: EntityManager, change: Change): Promise<void> {
       const { athleteId } = change;
       // One question: this stands in the way of every rep.
       await em.execute(
-        `with of as (select ?::uuid as club_id, ?::uuid as athlete_id, ?::uuid as set_id),
-           figures as (delete from set_figures f using of where (f.club_id, f.id) = (of.club_id, of.set_id)),
+        `with of as (select ?::uuid as club_id, ?::uuid as athlete_id, ?::uuid[] as set_ids),
+           figures as (delete from set_figures f using of where f.club_id = of.club_id and f.id = any (of.set_ids)),
            standing as (delete from athlete_standing s using of where (s.club_id, s.id) = (of.club_id, of.athlete_id)),
            ladder as (delete from ladder_standing l using of where (l.club_id, l.athlete_id) = (of.club_id, of.athlete_id))
          delete from squad_line l using of where (l.club_id, l.id) = (of.club_id, of.athlete_id)`,
-        [clubId, athleteId, change.of === 'reps' ? change.setId : null],
+        [clubId, athleteId, `{${change.of === 'reps' ? change.setIds.join(',') : ''}}`],
       );
       return;
     }

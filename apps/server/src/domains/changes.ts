@@ -7,7 +7,7 @@ export type Change =
       readonly of: 'reps';
       readonly clubId: string;
       readonly athleteId: string;
-      readonly setId: string;
+      readonly setIds: readonly string[];
     }
   | { readonly of: 'sets'; readonly clubId: string; readonly athleteId: string }
   | {

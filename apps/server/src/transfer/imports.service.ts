@@ -1,8 +1,13 @@
 import type { Readable } from 'node:stream';
-import { EntityManager, RequestContext } from '@mikro-orm/postgresql';
+import {
+  EntityManager,
+  RequestContext,
+  UniqueConstraintViolationException,
+} from '@mikro-orm/postgresql';
 import { HttpException, Injectable } from '@nestjs/common';
 import type { ImportBody, ImportReply, ImportSet, RefusalReply } from '@orthokin/contract';
 import type { Problem } from '@orthokin/core/result';
+import { groupBy } from '@orthokin/core/stats';
 import { Club } from '../domains/clubs/club.entity.js';
 import { DrillsService } from '../domains/drills/drills.service.js';
 import { withinClub } from '../platform/auth/scope.js';
@@ -19,8 +24,10 @@ const problemsUnder = (error: HttpException, field: string): Problem[] => {
 
 const JOB = 'import';
 /** Sets between two words on how far it is; those since are looked at once more after a restart. */
-const AT_ONCE = 30;
+const AT_ONCE = 60;
 const LANES = 3;
+/** Reps of a transaction: nobody who times this athlete meanwhile waits for more. */
+const REPS_TOGETHER = 200;
 
 type Lane = readonly (readonly [index: number, set: ImportSet])[];
 
@@ -32,6 +39,24 @@ function lanesOf(sets: Lane): Lane[] {
   );
 }
 
+/** A lane in parts of one athlete each, none of more reps than go together but for a set that has more by itself. */
+function togetherIn(lane: Lane): Lane[] {
+  const parts: Lane[] = [];
+  for (const sets of groupBy(lane, ([, { body }]) => body.athleteId).values()) {
+    let [part, reps]: [Lane, number] = [[], 0];
+    for (const each of sets) {
+      const more = each[1].reps.length;
+      if (part.length > 0 && reps + more > REPS_TOGETHER) {
+        parts.push(part);
+        [part, reps] = [[], 0];
+      }
+      [part, reps] = [[...part, each], reps + more];
+    }
+    parts.push(part);
+  }
+  return parts;
+}
+
 interface Asked {
   readonly clubId: string;
   readonly id: string;
@@ -39,7 +64,7 @@ interface Asked {
 
 /**
  * Sets timed elsewhere, through the same door as those timed here: looked at all together, then stored
- * one after another, so that nobody waits for more than one of them.
+ * a few at a time, so that nobody waits for more than those.
  */
 @Injectable()
 export class ImportsService {
@@ -127,15 +152,41 @@ export class ImportsService {
     await this.mark({ clubId, id }, { state: 'stored', done: job.sets, body: [] });
   }
 
-  /** Stores sets one after another; what is wrong with the first that cannot be. */
+  /** Stores a lane part by part; what is wrong with the first that cannot be. */
   private async storeLane(clubId: string, lane: Lane): Promise<Problem[]> {
-    for (const [i, set] of lane)
-      try {
-        await this.drills.storeWhole(clubId, set);
-      } catch (error) {
-        if (!(error instanceof HttpException)) throw error;
-        return problemsUnder(error, `sets[${i}]`);
-      }
+    for (const part of togetherIn(lane)) {
+      const problems = await this.storePart(clubId, part);
+      if (problems.length > 0) return problems;
+    }
     return [];
+  }
+
+  private async storePart(clubId: string, part: Lane): Promise<Problem[]> {
+    const [first] = part;
+    if (!first) return [];
+    let at = first[0];
+    try {
+      const stored = await this.storeNew(clubId, part);
+      // What is there already may be this very set, or another one under its id: one by one that shows.
+      for (const [i, set] of part) {
+        at = i;
+        if (!stored.has(set.id)) await this.drills.storeAgain(clubId, set);
+      }
+      return [];
+    } catch (error) {
+      if (!(error instanceof HttpException)) throw error;
+      return problemsUnder(error, `sets[${at}]`);
+    }
+  }
+
+  private async storeNew(clubId: string, part: Lane): Promise<ReadonlySet<string>> {
+    const sets = part.map(([, set]) => set);
+    try {
+      return await this.drills.storeNew(clubId, sets[0]?.body.athleteId ?? '', sets);
+    } catch (error) {
+      // A rep's id is taken by another set's: which, shows one by one.
+      if (error instanceof UniqueConstraintViolationException) return new Set();
+      throw error;
+    }
   }
 }

@@ -58,32 +58,25 @@ export const repsIn = (
     ...[clubId, `{${setIds.join(',')}}`],
   ]);
 
-/** @returns how many were stored: what is stored under an id already stays */
-async function insertSets(
+/** Stores those sets under whose ids nothing is stored yet. @returns the ids of these */
+export async function insertSets(
   em: EntityManager,
   clubId: string,
   rows: readonly InList<'sets'>[],
-): Promise<number> {
-  const { affectedRows } = await em.execute<{ affectedRows: number }>(
+): Promise<ReadonlySet<string>> {
+  const stored = await em.execute<{ id: string }[]>(
     `insert into drill_set (club_id, id, athlete_id, pattern_id, pattern_version, rung, source, started_at, day,
        seed, false_start_ms, response_limit_ms, conditions, limits_ms, cues, ended_at, end_reason)
      select ?::uuid, id, "athleteId", "patternId", "patternVersion", rung, source, "startedAt", day,
        seed, "falseStartMs", "responseLimitMs", conditions, nullif("limitsMs", 'null'::jsonb), cues, "endedAt",
        "endReason"
      from jsonb_to_recordset(?::jsonb) as given (${SET_COLUMNS})
-     on conflict (club_id, id) do nothing`,
+     on conflict (club_id, id) do nothing
+     returning id`,
     [clubId, JSON.stringify(rows)],
-    'run',
   );
-  return affectedRows;
+  return new Set(stored.map(({ id }) => id));
 }
-
-/** Stores a set unless something is stored under its id. @returns whether it was stored */
-export const insertSetOnce = async (
-  em: EntityManager,
-  clubId: string,
-  set: InList<'sets'>,
-): Promise<boolean> => (await insertSets(em, clubId, [set])) === 1;
 
 /** In waves: a correction names the rep it replaces, which must be there before it. */
 function replacedFirst(rows: readonly InList<'reps'>[]): InList<'reps'>[][] {

@@ -19,7 +19,7 @@ import { accepted, conflict, unknown } from '../../platform/http/refusals.js';
 import { Changes } from '../changes.js';
 import { PatternsService, versionKey } from '../patterns/patterns.service.js';
 import { DrillSet } from './drill-set.entity.js';
-import { insertSetOnce, repsIn, repsPart } from './drills.part.js';
+import { insertSets, repsIn, repsPart } from './drills.part.js';
 import { setReply } from './replies.js';
 import { RepRow } from './rep.entity.js';
 
@@ -123,9 +123,12 @@ export class DrillsService {
       clubId,
       sets.map(({ body }) => versionOf(body)),
     );
+    const seen = new Set<string>();
     for (const [at, set] of sets.entries())
       try {
         const { athleteId, patternVersion } = set.body;
+        if (seen.has(set.id)) throw conflict('id', set.id, 'an id that no other set has');
+        seen.add(set.id);
         const version = versions.get(versionKey(versionOf(set.body)));
         if (!athletes.has(athleteId)) throw unknown('athleteId', athleteId, 'an athlete');
         if (!version) throw unknown('version', String(patternVersion), 'a version of a pattern');
@@ -153,25 +156,35 @@ export class DrillsService {
   }
 
   /**
-   * Stores a set that is over with all its reps, in one short transaction. Sent again it changes nothing, and is
-   * refused where it says something else.
+   * Stores sets of one athlete that are over, with all their reps, in one short transaction; of a set whose id is
+   * taken nothing. @returns the ids of those that were stored
    */
-  async storeWhole(clubId: string, { id, body, reps, endedAt }: WholeSet): Promise<void> {
-    const { athleteId } = body;
-    const isNew = await this.em.transactional(async (em) => {
+  async storeNew(
+    clubId: string,
+    athleteId: string,
+    sets: readonly WholeSet[],
+  ): Promise<ReadonlySet<string>> {
+    return this.em.transactional(async (em) => {
       await this.hold(em, clubId, athleteId);
-      const ended = { ...body, id, endedAt, endReason: 'completed' as const };
-      if (!(await insertSetOnce(em, clubId, ended))) return false;
-      await repsPart.bring(
+      const stored = await insertSets(
         em,
         clubId,
-        reps.map((rep) => ({ ...rep.body, id: rep.id, setId: id })),
+        sets.map(({ id, body, endedAt }) => ({ ...body, id, endedAt, endReason: 'completed' })),
       );
-      await this.changes.tell(em, { of: 'reps', clubId, athleteId, setId: id });
-      return true;
+      const reps = sets.flatMap((set) =>
+        stored.has(set.id) ? set.reps.map(({ id, body }) => ({ ...body, id, setId: set.id })) : [],
+      );
+      await repsPart.bring(em, clubId, reps);
+      await this.changes.tell(em, { of: 'reps', clubId, athleteId, setIds: [...stored] });
+      return stored;
     });
-    if (isNew) return;
-    // What is there already may be this very set, or another one under its id: one by one that shows.
+  }
+
+  /**
+   * Stores what is not there yet of a set under whose id something is. Sent again it changes nothing; where it says
+   * something else it is refused.
+   */
+  async storeAgain(clubId: string, { id, body, reps, endedAt }: WholeSet): Promise<void> {
     await this.recordSet(clubId, id, body);
     for (const rep of reps) await this.recordRep(clubId, id, rep.id, rep.body);
     await this.endSet(clubId, id, { endedAt, reason: 'completed' });
@@ -217,7 +230,7 @@ export class DrillsService {
         const changed = await em.nativeUpdate(DrillSet, untimed, { source: 'film' });
         if (changed > 0) await this.changes.tell(em, { of: 'sets', clubId, athleteId });
       }
-      await this.changes.tell(em, { of: 'reps', clubId, athleteId, setId });
+      await this.changes.tell(em, { of: 'reps', clubId, athleteId, setIds: [setId] });
     });
     return { ...body, id };
   }

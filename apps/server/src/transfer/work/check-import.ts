@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises';
 import { ImportBody, validationProblems } from '@orthokin/contract';
 import { plainToInstance } from 'class-transformer';
 import { isUUID, validateSync } from 'class-validator';
-import { isPlainlyGood } from './check-row.js';
+import { isPlainRep, isPlainSet, partsOf } from './check-row.js';
 import { shapeProblems } from '../../platform/http/shape.js';
 import type { WorkAnswer } from '../../platform/work/long-work.js';
 
@@ -19,17 +19,29 @@ const ruleProblems = (body: ImportBody): WorkProblems =>
     }),
   );
 
-/** Without the reps that plain bounds find good; one of each set stays, since a set has some. */
-const onlyDoubtful = ({ sets }: ImportBody): ImportBody => ({
-  sets: sets.map((set) => ({
-    ...set,
-    reps: set.reps.filter(
-      ({ id, body }, i) =>
-        // A club's file may have ids of any kind; who sends something new makes them in order of time.
-        i === 0 || !isUUID(id, 7) || !isPlainlyGood('reps', { ...body, id, setId: set.id }),
-    ),
-  })),
-});
+/** A club's file may have ids of any kind; who sends something new makes them in order of time. */
+const isNewId = (id: string): boolean => isUUID(id, 7);
+
+/**
+ * Without the sets and reps that plain bounds find good. Of sets whose conditions and limits are written alike one
+ * stays, for the rules to look at; of each set that stays a rep does, since a set has some.
+ */
+function onlyDoubtful({ sets }: ImportBody): ImportBody {
+  const seen = new Set<string>();
+  return {
+    sets: sets.flatMap((set) => {
+      const { id, body, endedAt, reps } = set;
+      const isPlain = isNewId(id) && isPlainSet({ ...body, id, endedAt, endReason: 'completed' });
+      const doubtful = reps.filter(
+        (rep) => !isNewId(rep.id) || !isPlainRep({ ...rep.body, id: rep.id, setId: id }),
+      );
+      const parts = partsOf(body);
+      if (isPlain && seen.has(parts) && reps.length > 0 && doubtful.length === 0) return [];
+      seen.add(parts);
+      return [{ ...set, reps: doubtful.length > 0 ? doubtful : reps.slice(0, 1) }];
+    }),
+  };
+}
 
 /** The import in a file, held against its class; a thread's whole work. */
 export default async function checkImport({

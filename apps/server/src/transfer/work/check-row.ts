@@ -23,11 +23,12 @@ interface ClassSchema {
 }
 
 const compiled = new Map<ClubList, ValidateFunction>();
+let allSchemas: Record<string, ClassSchema> | null = null;
 
 /** The schema of a list's rows, without the fields that are looked at apart from it. */
 function schemaOf(list: 'reps' | 'sets', apart: readonly string[]): object {
   const name = CLUB_LISTS[list].name;
-  const defs = schemasUnder(SCHEMAS) as Record<string, ClassSchema>;
+  const defs = (allSchemas ??= schemasUnder(SCHEMAS) as Record<string, ClassSchema>);
   const { properties = {}, required = [], ...own } = defs[name] ?? {};
   const isIn = (field: string) => !apart.includes(field);
   const kept = Object.entries(properties).filter(([field]) => isIn(field));
@@ -53,27 +54,37 @@ function bySchema(list: 'reps' | 'sets', row: object): boolean {
 
 /** Conditions and limits that the rules themselves found good: a club has few that differ. */
 const goodParts = new LRUCache<string, true>({ max: 1000 });
-const partsOf = ({ conditions, limitsMs }: InList<'sets'>): string =>
-  JSON.stringify([conditions, limitsMs]);
+/** Those two as one text: what the rules say of them they say of all that are written alike. */
+export const partsOf = ({
+  conditions,
+  limitsMs,
+}: Pick<InList<'sets'>, 'conditions' | 'limitsMs'>) => JSON.stringify([conditions, limitsMs]);
 
 /**
  * Reps and sets are many, and their rules are plain bounds: compiled, they are held against a row some
  * hundred times faster. What depends on something else (a pace's steps, a correction) is not among
  * them, nor are moments. Whatever does not pass here is read by the rules themselves, which say why.
  */
-export function isPlainlyGood(list: ClubList, row: object): boolean {
-  if (list === 'reps') {
-    const { corrected, replaces } = row as InList<'reps'>;
-    return corrected == null && replaces == null && bySchema('reps', row);
-  }
-  if (list !== 'sets' || !bySchema('sets', row)) return false;
+function isPlainlyGood(list: ClubList, row: object): boolean {
+  if (list === 'reps') return isPlainRep(row);
+  return list === 'sets' && isPlainSet(row) && goodParts.has(partsOf(row as InList<'sets'>));
+}
+
+/** Whether a rep of the right shape is among those that plain bounds find good. */
+export function isPlainRep(row: object): boolean {
+  const { corrected, replaces } = row as InList<'reps'>;
+  return corrected == null && replaces == null && bySchema('reps', row);
+}
+
+/** The same of a set, but for its conditions and limits. */
+export function isPlainSet(row: object): boolean {
+  if (!bySchema('sets', row)) return false;
   const set = row as InList<'sets'>;
   const moments = [set.startedAt, set.endedAt].filter((at) => at != null);
   return (
     moments.every((at) => PLAIN_MOMENT.test(at) && !Number.isNaN(Date.parse(at))) &&
     PLAIN_DAY.test(set.day) &&
-    set.cues.every(({ late }) => late === undefined) &&
-    goodParts.has(partsOf(set))
+    set.cues.every(({ late }) => late === undefined)
   );
 }
 
