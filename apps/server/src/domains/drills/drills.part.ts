@@ -1,6 +1,7 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { InList } from '@orthokin/contract';
 import { plainRows } from '../../platform/storage/plain-rows.js';
+import { withValues } from '../../platform/storage/with-values.js';
 import { handedOver, mapped, pages, type ClubPart } from '../club-part.js';
 import { DrillSet } from './drill-set.entity.js';
 import { repReply, setReply } from './replies.js';
@@ -34,7 +35,8 @@ export const repsPart: ClubPart<'reps'> = {
     })),
   async bring(em, clubId, rows) {
     for (const some of replacedFirst(rows))
-      await em.execute(
+      await withValues(
+        em,
         `insert into rep (club_id, id, set_id, ordinal, target, events, seen_faults, struck_out,
            marks, replaces, corrected)
          select ?::uuid, id, "setId", ordinal, target, events, "seenFaults", "struckOut",
@@ -64,7 +66,8 @@ export async function insertSets(
   clubId: string,
   rows: readonly InList<'sets'>[],
 ): Promise<ReadonlySet<string>> {
-  const stored = await em.execute<{ id: string }[]>(
+  const stored = await withValues<{ id: string }>(
+    em,
     `insert into drill_set (club_id, id, athlete_id, pattern_id, pattern_version, rung, source, started_at, day,
        seed, false_start_ms, response_limit_ms, conditions, limits_ms, cues, ended_at, end_reason)
      select ?::uuid, id, "athleteId", "patternId", "patternVersion", rung, source, "startedAt", day,

@@ -40,8 +40,8 @@ export async function bringClub(em: EntityManager, path: string): Promise<ClubRe
     };
     const rowsOf = (list: ClubList): AsyncIterable<unknown> =>
       head.version === 1 ? Readable.from(listIn(lists, list)) : rowsIn(zip, list);
-    await withinClub(clubId, () =>
-      em.transactional(async (tx) => {
+    await withinClub(clubId, async () => {
+      await em.transactional(async (tx) => {
         if (await tx.findOne(Club, { clubId }))
           throw new Unreadable(
             unreadable('club.clubId', clubId, 'a club that is not here: wipe this one first')
@@ -52,8 +52,9 @@ export async function bringClub(em: EntityManager, path: string): Promise<ClubRe
         const known = new Known();
         for (const list of CLUB_LIST_NAMES)
           await bringList(tx, clubId, CLUB_PARTS[list], rowsOf(list), known);
-      }),
-    );
+      });
+      await em.execute('select know_tables_anew(?)', [clubId]);
+    });
     return club;
   } finally {
     zip.close();
@@ -126,7 +127,7 @@ class Known {
     if (own.has(id)) throw unreadable(`${where}.id`, id, 'an id that no other has');
     own.add(id);
     for (const [field, list] of Object.entries(part.names)) {
-      const named: unknown = new Map(Object.entries(row)).get(field) ?? null;
+      const named: unknown = Reflect.get(row, field) ?? null;
       // A correction may come before what it corrects; that it comes at all the database sees.
       if (named === null || list === part.list) continue;
       if (typeof named !== 'string' || !this.ids.get(list)?.has(named))
