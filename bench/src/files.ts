@@ -94,14 +94,36 @@ async function main(address: string): Promise<void> {
   if (!demo) throw new Error('The server has no club.');
   const at = `clubs/${demo.clubId}`;
 
-  /** Does something while somebody reads the first page again and again. */
-  const timed = async (what: string, work: () => Promise<unknown>) => {
+  const files = unzipSync(new Uint8Array(await (await ask(`${at}/club.zip`)).arrayBuffer()));
+  const json = { 'Content-Type': 'application/json' };
+  const put = (path: string, body: object) =>
+    ask(path, { method: 'PUT', body: JSON.stringify(body), headers: json });
+
+  /** Somebody reads the first page again and again. */
+  const reading = async () => (await ask(`${at}/squad`)).arrayBuffer();
+  /** Somebody times rep after rep. @returns what times one more */
+  async function timing(): Promise<() => Promise<unknown>> {
+    const [set] = tableOf(files, 10).sets;
+    if (!set) throw new Error('The demo club has no set.');
+    const live = `${at}/sets/${v7()}`;
+    await put(live, set.body);
+    let next = 0;
+    return () => put(`${live}/reps/${v7()}`, set.reps[next++ % set.reps.length]?.body ?? {});
+  }
+
+  /** Does something while somebody does something else again and again. */
+  const timed = async (
+    what: string,
+    work: () => Promise<unknown>,
+    meanwhile: () => Promise<unknown> = reading,
+    named = 'first page',
+  ) => {
     const waits: number[] = [];
     const over = new AbortController();
-    const reading = (async () => {
+    const others = (async () => {
       while (!over.signal.aborted) {
         const began = performance.now();
-        await (await ask(`${at}/squad`)).arrayBuffer();
+        await meanwhile();
         waits.push(performance.now() - began);
         await new Promise((done) => setTimeout(done, 20));
       }
@@ -110,30 +132,25 @@ async function main(address: string): Promise<void> {
     await work();
     const seconds = (performance.now() - began) / 1000;
     over.abort();
-    await reading;
+    await others;
     waits.sort((a, b) => a - b);
     const p95 = waits[Math.floor(0.95 * (waits.length - 1))] ?? NaN;
     console.log(
-      `${what.padEnd(34)} ${seconds.toFixed(2).padStart(7)} s   first page meanwhile p95 ${p95.toFixed(0)} ms`,
+      `${what.padEnd(34)} ${seconds.toFixed(2).padStart(7)} s   ${named} meanwhile p95 ${p95.toFixed(0)} ms`,
     );
   };
 
-  const files = unzipSync(new Uint8Array(await (await ask(`${at}/club.zip`)).arrayBuffer()));
-  const json = { 'Content-Type': 'application/json' };
-  const table = tableOf(files, 3000);
-  await new Promise((done) => setTimeout(done, 200));
-  await timed('import of 3,000 reps', async () => {
+  const importing = async () => {
     const path = `${at}/imports/${v7()}`;
-    const body = JSON.stringify(table);
-    let reply = (await (
-      await ask(path, { method: 'PUT', body, headers: json })
-    ).json()) as ImportReply;
+    let reply = (await (await put(path, tableOf(files, 3000))).json()) as ImportReply;
     while (reply.state === 'waiting' || reply.state === 'storing') {
       await new Promise((done) => setTimeout(done, 50));
       reply = (await (await ask(path)).json()) as ImportReply;
     }
     if (reply.state !== 'stored') throw new Error(JSON.stringify(reply.problems));
-  });
+  };
+  await timed('import of 3,000 reps', importing);
+  await timed('import of 3,000 reps', importing, await timing(), 'a rep');
   const { file, clubId, reps } = grown(files, Number(values.reps));
   // Packing held up this process: a connection the server let go meanwhile must be heard of.
   await new Promise((done) => setTimeout(done, 200));

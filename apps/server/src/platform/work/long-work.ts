@@ -6,7 +6,7 @@ import { refuseWith } from '../http/refusals.js';
 /** What a worker thread may hold; what takes more is refused, and the server lives on. */
 const MOST_MB = 320;
 /** Rows pass by the thousand: with the usual few megabytes for what is new half the time goes into tidying up. */
-const MOST_NEW_MB = 64;
+const MOST_NEW_MB = 32;
 const AT_ONCE = 2;
 const MOST_WAITING = 12;
 /** Until then a worker waits for more, with its connections open. */
