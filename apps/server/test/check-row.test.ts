@@ -1,5 +1,8 @@
 import 'reflect-metadata';
-import { CLUB_LISTS, type ClubList } from '@orthokin/contract';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { CLUB_LISTS, ImportBody, type ClubList } from '@orthokin/contract';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { blankPattern } from '@orthokin/core/footwork';
 import { sixWeeks, usualBlock } from '@orthokin/core/plan';
@@ -9,7 +12,8 @@ import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import fc from 'fast-check';
 import { v4, v7 } from 'uuid';
-import { checkRow, isPlainlyGood } from '../src/transfer/work/check-row.js';
+import checkImport from '../src/transfer/work/check-import.js';
+import { checkRow, isPlainRep, isPlainSet } from '../src/transfer/work/check-row.js';
 
 const NOW = '2026-03-01T10:00:00.000Z';
 const [athleteId, patternId, setId] = [v7(), v7(), v7()];
@@ -183,13 +187,10 @@ describe('reps, which are checked by the compiled schema first', () => {
   );
 
   test('are good by it alone, as files have them', () => {
-    expect(isPlainlyGood('reps', rep)).toBe(true);
-    expect(isPlainlyGood('reps', { ...rep, corrected: { by: 'Mara', at: NOW } })).toBe(false);
-    // A set's conditions are read once by the rules themselves.
-    const set = { ...GOOD.sets, limitsMs: { reaction: 321 } };
-    expect(isPlainlyGood('sets', set)).toBe(false);
-    expect(isRefused('sets', set)).toBe(false);
-    expect(isPlainlyGood('sets', { ...set, id: v7(), rung: 2 })).toBe(true);
+    expect(isPlainRep(rep)).toBe(true);
+    expect(isPlainRep({ ...rep, corrected: { by: 'Mara', at: NOW } })).toBe(false);
+    expect(isPlainSet({ ...GOOD.sets, limitsMs: { reaction: 321 } })).toBe(true);
+    expect(isPlainSet({ ...GOOD.sets, rung: 0 })).toBe(false);
   });
 
   test('nothing is taken that the rules themselves would refuse', () => {
@@ -241,5 +242,48 @@ describe('reps, which are checked by the compiled schema first', () => {
       }),
       { numRuns: 800 },
     );
+  });
+
+  test('nor of an import, whatever set of several it is in', async () => {
+    const {
+      id: _set,
+      endedAt: _end,
+      endReason: _why,
+      ...body
+    } = GOOD.sets as Record<string, unknown>;
+    const { id: _rep, setId: _of, marks: _marks, corrected: _by, ...repBody } = rep;
+    const conditions = body['conditions'] as object;
+    const setOf = (given: object, ofRep: object = repBody) => ({
+      ...{ id: v7(), body: given, endedAt: NOW, reps: [{ id: v7(), body: ofRep }] },
+    });
+    const changed = (of: object) =>
+      fc
+        .tuple(fc.constantFrom(...Object.keys(of)), odd)
+        .map(([name, value]) => ({ ...of, [name]: value }));
+    const oneOdd = fc.oneof(
+      changed(body).map((given) => setOf(given)),
+      changed(conditions).map((given) => setOf({ ...body, conditions: given })),
+      changed(repBody).map((given) => setOf(body, given)),
+      changed(setOf(body)),
+    );
+    const folder = mkdtempSync(join(tmpdir(), 'orthokin-import-'));
+    const path = join(folder, 'import.json');
+    try {
+      await fc.assert(
+        fc.asyncProperty(oneOdd, fc.nat(2), async (set, at) => {
+          const sets = [0, 1, 2].map((i) => (i === at ? set : setOf(body)));
+          const written = JSON.stringify({ sets });
+          writeFileSync(path, written);
+          const isTaken = 'value' in (await checkImport({ path }));
+          const byRules = plainToInstance<object, unknown>(ImportBody, JSON.parse(written));
+          const isGood =
+            validateSync(byRules, { whitelist: true, forbidNonWhitelisted: true }).length === 0;
+          if (isTaken) expect({ set, isGood }).toEqual({ set, isGood: true });
+        }),
+        { numRuns: 400 },
+      );
+    } finally {
+      rmSync(folder, { recursive: true });
+    }
   });
 });

@@ -19,7 +19,7 @@ const ruleProblems = (body: ImportBody): WorkProblems =>
     }),
   );
 
-/** A club's file may have ids of any kind; who sends something new makes them in order of time. */
+/** Who sends something new makes ids in order of time. */
 const isNewId = (id: string): boolean => isUUID(id, 7);
 
 /**
@@ -31,7 +31,11 @@ function onlyDoubtful({ sets }: ImportBody): ImportBody {
   return {
     sets: sets.flatMap((set) => {
       const { id, body, endedAt, reps } = set;
-      const isPlain = isNewId(id) && isPlainSet({ ...body, id, endedAt, endReason: 'completed' });
+      // A set of a club's file may have no end, and ids of any kind; one that is sent as over has both.
+      const isPlain =
+        isNewId(id) &&
+        typeof endedAt === 'string' &&
+        isPlainSet({ ...body, id, endedAt, endReason: 'completed' });
       const doubtful = reps.filter(
         (rep) => !isNewId(rep.id) || !isPlainRep({ ...rep.body, id: rep.id, setId: id }),
       );
