@@ -1,12 +1,12 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { readFileSync } from 'node:fs';
+import { chownSync, mkdirSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { zipSync, strToU8 } from 'fflate';
 import pg from 'pg';
 import { ensureBuilt } from './lib/build.mjs';
-import { ensureCluster, testDatabase } from './lib/cluster.mjs';
+import { ensureCluster, serverUser, testDatabase } from './lib/cluster.mjs';
 import { ensureDebianPackages, ensureNpmPackages } from './lib/packages.mjs';
 import { ROOT } from './lib/paths.mjs';
 import { freePort } from './lib/ports.mjs';
@@ -18,16 +18,23 @@ killed, files made to burst it are sent, and every field of every route is tried
 Says what was acknowledged and what is stored, and how much memory it took; fails when a rep that
 was acknowledged is not there, or memory went over its bound.
 
-  npm run siege -- [--sets N] [--kills N] [--seed N] [--no-fields]
+  npm run siege -- [--sets N] [--kills N] [--seed N] [--no-fields] [--small-disk FOLDER]
 
   --sets N      sets that are recorded (default 200)
   --kills N     times that something is killed meanwhile (default 12)
   --seed N      of what is killed when (default 1)
-  --no-fields   without the fields of every route, which take some minutes`;
+  --no-fields   without the fields of every route, which take some minutes
+  --small-disk FOLDER
+                has the database there, and fills the disk it is on while as many sets are recorded again;
+                an empty folder on a disk of its own of at most 1 GB, such as
+                sudo mount -t tmpfs -o size=300m tmpfs FOLDER`;
 
 const MOST_MB = 700;
 const MB = 2 ** 20;
 const CLIENTS = 8;
+/** A larger disk may be one that somebody needs. */
+const LARGEST_SMALL_DISK = 2 ** 30;
+const FULL_FOR_MS = 8000;
 
 class Besieged {
   /** @param {{ databaseUrl: string, servingUrl: string }} urls @param {number} port */
@@ -36,6 +43,8 @@ class Besieged {
     this.servingUrl = servingUrl;
     this.port = port;
     this.mostMb = 0;
+    /** Answers that said to try again. */
+    this.putOff = 0;
     /** @type {import('node:child_process').ChildProcess | null} */
     this.process = null;
     this.over = false;
@@ -101,6 +110,7 @@ class Besieged {
         const { status, body: said } = await this.ask('PUT', path, body);
         if (status === 200) return;
         if (status < 500) throw new Refusal(`${path}: ${status} ${JSON.stringify(said)}`);
+        this.putOff += 1;
       } catch (error) {
         if (error instanceof Refusal) throw error;
       }
@@ -109,13 +119,12 @@ class Besieged {
   }
 }
 
-/** Records sets while things are killed; says what was acknowledged and is not stored. */
-async function killing(
-  /** @type {Besieged} */ server,
-  /** @type {import('./lib/cluster.mjs').RunningCluster} */ cluster,
-  /** @type {{ sets: number, kills: number, seed: number }} */ { sets, kills, seed },
-) {
-  const random = randomOf(seed);
+/**
+ * Records sets while something is done to the server; says what was acknowledged and is not stored.
+ * @param {Besieged} server @param {number} sets
+ * @param {(isRecording: () => boolean) => Promise<void>} meanwhile
+ */
+async function recording(server, sets, meanwhile) {
   const get = async (/** @type {string} */ path) =>
     /** @type {any} */ ((await server.ask('GET', path)).body);
   const clubs = await get('clubs');
@@ -134,17 +143,7 @@ async function killing(
       }
     }
   };
-  const killer = async () => {
-    for (let n = 0; n < kills && begun < sets; n++) {
-      await wait(800 + 1500 * random());
-      const what = Math.floor(3 * random());
-      if (what === 0) server.process?.kill('SIGKILL');
-      else if (what === 1) cluster.crash();
-      else await disconnect(server.databaseUrl);
-      say(`killed ${['the server', 'the database', 'every connection'][what]}`);
-    }
-  };
-  await Promise.all([...Array.from({ length: CLIENTS }, client), killer()]);
+  await Promise.all([...Array.from({ length: CLIENTS }, client), meanwhile(() => begun < sets)]);
   const database = new pg.Client({ connectionString: server.databaseUrl });
   await database.connect();
   const { rows } = await database.query('select id from rep where id = any ($1::uuid[])', [
@@ -153,6 +152,56 @@ async function killing(
   await database.end();
   say(`${acknowledged.length} reps acknowledged, ${rows.length} of them stored`);
   return rows.length === acknowledged.length;
+}
+
+/** Kills now this, now that. */
+const killing =
+  (
+    /** @type {Besieged} */ server,
+    /** @type {import('./lib/cluster.mjs').RunningCluster} */ cluster,
+    /** @type {{ kills: number, seed: number }} */ { kills, seed },
+  ) =>
+  async (/** @type {() => boolean} */ isRecording) => {
+    const random = randomOf(seed);
+    for (let n = 0; n < kills && isRecording(); n++) {
+      await wait(800 + 1500 * random());
+      const what = Math.floor(3 * random());
+      if (what === 0) server.process?.kill('SIGKILL');
+      else if (what === 1) cluster.crash();
+      else await disconnect(server.databaseUrl);
+      say(`killed ${['the server', 'the database', 'every connection'][what]}`);
+    }
+  };
+
+/** Fills a disk to its last byte for a while. @param {string} folder */
+const filling = (folder) => async () => {
+  const ballast = join(folder, 'ballast');
+  const byte = (/** @type {number} */ count) => new Uint8Array(count);
+  await wait(1000);
+  for (let size = MB; size >= 1024;)
+    try {
+      writeFileSync(ballast, byte(size), { flag: 'a' });
+    } catch {
+      size /= 2;
+    }
+  say('the disk is full');
+  await wait(FULL_FOR_MS);
+  rmSync(ballast);
+  say('there is room again');
+};
+
+/** A folder for a database on a disk that may be filled. @param {string} folder */
+function placeOn(folder) {
+  const { blocks, bsize } = statfsSync(folder);
+  if (blocks * bsize > LARGEST_SMALL_DISK)
+    throw new Refusal(
+      `--small-disk ${folder}: the disk it is on has ${Math.round((blocks * bsize) / MB)} MB; allowed at most ${LARGEST_SMALL_DISK / MB} MB, since it is filled.`,
+    );
+  const place = join(folder, 'database');
+  mkdirSync(place, { mode: 0o700 });
+  const user = serverUser();
+  if (user) chownSync(place, user.uid, user.gid);
+  return place;
 }
 
 /** @param {string} databaseUrl */
@@ -227,6 +276,7 @@ await run(async () => {
       kills: { type: 'string', default: '12' },
       seed: { type: 'string', default: '1' },
       'no-fields': { type: 'boolean', default: false },
+      'small-disk': { type: 'string' },
       help: { type: 'boolean', default: false },
     },
   });
@@ -243,13 +293,19 @@ await run(async () => {
   ensureBuilt();
   const cluster = await ensureCluster('test', { mayCreate: true });
   const name = `siege_${process.pid}`;
-  const admin = async (/** @type {string} */ sql) => {
-    const database = new pg.Client({ connectionString: cluster.url('orthokin') });
+  const smallDisk = values['small-disk'];
+  const place = smallDisk === undefined ? null : placeOn(smallDisk);
+  const admin = async (/** @type {string[]} */ ...statements) => {
+    const database = new pg.Client({ connectionString: cluster.adminUrl('orthokin') });
     await database.connect();
-    await database.query(sql);
+    for (const statement of statements) await database.query(statement);
     await database.end();
   };
-  await admin(`create database ${name}`);
+  const onPlace = place === null ? '' : ` tablespace ${name}`;
+  await admin(
+    ...(place === null ? [] : [`create tablespace ${name} location '${place}'`]),
+    `create database ${name} owner orthokin${onPlace}`,
+  );
   const server = new Besieged(
     { databaseUrl: cluster.url(name), servingUrl: cluster.servingUrl(name) },
     await freePort(),
@@ -259,8 +315,17 @@ await run(async () => {
   try {
     const checks = [
       await bursting(server),
-      await killing(server, cluster, { sets: sets ?? 0, kills: kills ?? 0, seed: seed ?? 0 }),
+      await recording(
+        server,
+        sets ?? 0,
+        killing(server, cluster, { kills: kills ?? 0, seed: seed ?? 0 }),
+      ),
     ];
+    if (smallDisk !== undefined) {
+      server.putOff = 0;
+      checks.push(await recording(server, sets ?? 0, filling(smallDisk)), server.putOff > 0);
+      say(`${server.putOff} answers put off while it was full`);
+    }
     say(`most memory of the server: ${Math.round(server.mostMb)} MB (bound ${MOST_MB})`);
     checks.push(server.mostMb < MOST_MB);
     if (!values['no-fields']) checks.push(fields(cluster));
@@ -269,7 +334,11 @@ await run(async () => {
     unwatch();
     server.stop();
     await wait(1000);
-    await admin(`drop database ${name} with (force)`);
+    await admin(
+      `drop database ${name} with (force)`,
+      ...(place === null ? [] : [`drop tablespace ${name}`]),
+    );
+    if (place !== null) rmSync(place, { recursive: true });
     cluster.stop();
   }
 });
