@@ -226,6 +226,8 @@ test('simulated sets until moved up; eased back; overruled with a reason; the la
   await page.getByRole('button', { name: 'Move up, next set on rung 2' }).click();
   await page.waitForURL(`**/floor/${athlete.id}?pattern=${id}`);
   await expect(page.getByRole('button', { name: /^Who and what .*rung 2 of 5/ })).toBeVisible();
+  // By the same seed again: of a set in which a rep is left out by chance, too few are left to ease back on.
+  await page.goto(`/floor/${athlete.id}?pattern=${id}&seed=3`);
   await coach.start();
   await expect(page.getByText(/^Ease back to rung 1: only 0 % of the reps passed/)).toBeVisible({
     timeout: 120_000,

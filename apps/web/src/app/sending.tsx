@@ -54,7 +54,9 @@ export function Sending({ children }: { children: ReactNode }): ReactElement {
     const unsubscribe = outbox.subscribe(() => {
       const before = waiting;
       waiting = outbox.snapshot().waiting;
-      if (before > 0 && waiting === 0) void client.invalidateQueries();
+      // What was asked for before the last of it was taken would come as news after.
+      if (before > 0 && waiting === 0)
+        void client.cancelQueries().then(() => client.invalidateQueries());
     });
     wake();
     void prune(Date.now());
