@@ -176,11 +176,10 @@ const killing =
 /** Fills a disk to its last byte for a while. @param {string} folder */
 const filling = (folder) => async () => {
   const ballast = join(folder, 'ballast');
-  const byte = (/** @type {number} */ count) => new Uint8Array(count);
   await wait(1000);
   for (let size = MB; size >= 1024;)
     try {
-      writeFileSync(ballast, byte(size), { flag: 'a' });
+      writeFileSync(ballast, new Uint8Array(size), { flag: 'a' });
     } catch {
       size /= 2;
     }

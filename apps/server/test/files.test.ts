@@ -288,11 +288,9 @@ describe('sets timed elsewhere', () => {
     const [taken, own] = [sets[0]?.reps[2], other?.reps[2]];
     if (!one || !other || !taken || !own) throw new Error('No reps.');
     own.id = taken.id;
-    const clashing = v7();
-    await send({ sets: [one, other] }, clashing).expect(200);
-    const reply = await over(clashing);
-    expect(reply).toMatchObject({ state: 'refused' });
-    expect(reply.problems[0]?.field).toMatch(/^sets\[1\]\./);
+    const refused = await send({ sets: [one, other] }).expect(409);
+    expect(refused.body).toMatchObject({ problems: [{ field: 'sets[1].reps[2].id' }] });
+    expect(await count()).toBe(before + 3);
   });
 
   test('nobody asked for is not there, and of no club there is none', async () => {
@@ -335,6 +333,14 @@ describe('sets timed elsewhere', () => {
         if (second) second.body.ordinal = 0;
       },
       'sets[0].reps[1].body.ordinal',
+    ],
+    [
+      'a rep under the id of one of another set',
+      ({ sets: [set, other] }) => {
+        const [[taken], [own]] = [set?.reps ?? [], other?.reps ?? []];
+        if (taken && own) own.id = taken.id;
+      },
+      'sets[1].reps[0].id',
     ],
     [
       'two sets of one id',

@@ -1,9 +1,5 @@
 import type { Readable } from 'node:stream';
-import {
-  EntityManager,
-  RequestContext,
-  UniqueConstraintViolationException,
-} from '@mikro-orm/postgresql';
+import { EntityManager, RequestContext } from '@mikro-orm/postgresql';
 import { HttpException, Injectable } from '@nestjs/common';
 import type { ImportBody, ImportReply, ImportSet, RefusalReply } from '@orthokin/contract';
 import type { Problem } from '@orthokin/core/result';
@@ -164,9 +160,11 @@ export class ImportsService {
   private async storePart(clubId: string, part: Lane): Promise<Problem[]> {
     const [first] = part;
     if (!first) return [];
-    let at = first[0];
+    let [at] = first;
     try {
-      const stored = await this.storeNew(clubId, part);
+      const sets = part.map(([, set]) => set);
+      const { athleteId } = first[1].body;
+      const stored = await this.drills.storeNew(clubId, athleteId, sets);
       // What is there already may be this very set, or another one under its id: one by one that shows.
       for (const [i, set] of part) {
         at = i;
@@ -176,17 +174,6 @@ export class ImportsService {
     } catch (error) {
       if (!(error instanceof HttpException)) throw error;
       return problemsUnder(error, `sets[${at}]`);
-    }
-  }
-
-  private async storeNew(clubId: string, part: Lane): Promise<ReadonlySet<string>> {
-    const sets = part.map(([, set]) => set);
-    try {
-      return await this.drills.storeNew(clubId, sets[0]?.body.athleteId ?? '', sets);
-    } catch (error) {
-      // A rep's id is taken by another set's: which, shows one by one.
-      if (error instanceof UniqueConstraintViolationException) return new Set();
-      throw error;
     }
   }
 }

@@ -123,6 +123,10 @@ export class DrillsService {
       clubId,
       sets.map(({ body }) => versionOf(body)),
     );
+    const owners = await this.ownersOf(
+      clubId,
+      sets.flatMap(({ reps }) => reps.map(({ id }) => id)),
+    );
     const seen = new Set<string>();
     for (const [at, set] of sets.entries())
       try {
@@ -133,11 +137,25 @@ export class DrillsService {
         if (!athletes.has(athleteId)) throw unknown('athleteId', athleteId, 'an athlete');
         if (!version) throw unknown('version', String(patternVersion), 'a version of a pattern');
         this.checkWhole(version.body, set);
+        for (const [i, { id }] of set.reps.entries()) {
+          if ((owners.get(id) ?? set.id) !== set.id)
+            throw conflict(`reps[${i}].id`, id, 'an id that no rep of another set has');
+          owners.set(id, set.id);
+        }
       } catch (error) {
         if (!(error instanceof HttpException)) throw error;
         return { at, error };
       }
     return null;
+  }
+
+  /** Which set each of some reps is of, as far as they are stored. */
+  private async ownersOf(clubId: string, repIds: readonly string[]): Promise<Map<string, string>> {
+    const rows = await this.em.execute<{ id: string; setId: string }[]>(
+      `select id, set_id as "setId" from rep where club_id = ? and id = any (?::uuid[])`,
+      [clubId, `{${repIds.join(',')}}`],
+    );
+    return new Map(rows.map(({ id, setId }) => [id, setId]));
   }
 
   private checkWhole(pattern: Pattern, { id, body, reps }: WholeSet): void {
