@@ -75,7 +75,16 @@ export default defineConfig({
       },
     }),
   ],
-  build: { target: 'es2022' },
+  build: {
+    target: 'es2022',
+    rolldownOptions: {
+      output: {
+        // What the first page needs is one file: left to itself it is thirty, a few for each set of places that
+        // share something, each asked for by itself by a phone at the floor.
+        codeSplitting: { groups: [{ name: 'first', tags: ['$initial'] }] },
+      },
+    },
+  },
   // `npm run dev -w @orthokin/web` works on the server that ./start serves.
   server: { proxy: { '/api': 'http://127.0.0.1:4310' } },
 });

@@ -4,6 +4,8 @@ import { hurry } from './support/hurry.js';
 import { untouchedTest as test } from './support/served.js';
 import { expectFits, expectSound } from './support/sound.js';
 
+test.use({ fetchesAhead: true });
+
 test('on a phone without a network the drill for home is run and written down; both arrive when there is one', async ({
   page,
   context,

@@ -4,6 +4,8 @@ import { Coach } from './support/coach.js';
 import { test } from './support/served.js';
 import { expectSound } from './support/sound.js';
 
+test.use({ fetchesAhead: true });
+
 test('a page closed in mid-set keeps every finished rep and offers to go on', async ({
   context,
 }) => {

@@ -9,7 +9,7 @@ import { untouchedTest as test } from './support/served.js';
 import { expectFits, expectSound } from './support/sound.js';
 import { Through } from './support/through.js';
 
-test.use({ serviceWorkers: 'allow', actionTimeout: 20_000 });
+test.use({ fetchesAhead: true, serviceWorkers: 'allow', actionTimeout: 20_000 });
 
 /** One visit, until everything is put aside. */
 async function visitOnce(page: Page): Promise<void> {

@@ -3,6 +3,8 @@ import { planAnHour } from './support/plan.js';
 import { untouchedTest as test } from './support/served.js';
 import { expectFits, expectSound } from './support/sound.js';
 
+test.use({ fetchesAhead: true });
+
 test('a session is kept though the network goes: who was there, how hard it was, what was seen; next time it is known', async ({
   page,
   context,

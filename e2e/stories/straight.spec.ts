@@ -4,7 +4,7 @@ import { Coach } from './support/coach.js';
 import { untouchedTest as test } from './support/served.js';
 import { expectFits, expectSound } from './support/sound.js';
 
-test.use({ actionTimeout: 20_000 });
+test.use({ fetchesAhead: true, actionTimeout: 20_000 });
 
 test('the drill and a phone in one network stay together when the server goes in the middle of a set', async ({
   page,

@@ -132,8 +132,14 @@ const demoOpenedAt = (origin: string) => ({
   ],
 });
 
+/** What a story's own pages may be told to do. */
+interface Pages {
+  /** Whether places are fetched that nobody opened yet; for stories in which the network goes. */
+  readonly fetchesAhead: boolean;
+}
+
 /** Each worker tells its stories on a server and a database of its own, on the demo data. */
-export const test = base.extend<object, { served: Served }>({
+export const test = base.extend<Pages, { served: Served }>({
   served: [
     // eslint-disable-next-line no-empty-pattern -- the runner reads what a fixture needs from here
     async ({}, use, { parallelIndex }) => {
@@ -147,6 +153,15 @@ export const test = base.extend<object, { served: Served }>({
   ],
   baseURL: async ({ served }, use) => use(served.address),
   storageState: async ({ baseURL }, use) => use(demoOpenedAt(baseURL ?? '')),
+  fetchesAhead: [false, { option: true }],
+  context: async ({ context, fetchesAhead }, use) => {
+    // At every page it would take longer than most of what a story tells.
+    if (!fetchesAhead)
+      await context.addInitScript(() =>
+        Object.defineProperty(navigator, 'connection', { value: { saveData: true } }),
+      );
+    await use(context);
+  },
 });
 
 /** For what is read off the demo as it came: a server and a database that no other story has used. */

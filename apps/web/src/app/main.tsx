@@ -45,7 +45,7 @@ createRoot(root).render(
     </QueryClientProvider>
   </StrictMode>,
 );
-fetchPlacesAhead();
+void fetchPlacesAhead();
 hearInstallOffer();
 // The first page comes first: nobody waits for what is put aside for later.
 void atRest(1000).then(putAppAside);

@@ -124,32 +124,45 @@ const cards = async () => ({
   Component: (await import('../studio/print/PositionCards.js')).PositionCards,
 });
 
-/**
- * Fetches the places that are loaded on demand while the first is being read: the network may be
- * gone by the time the set is over.
- */
-export function fetchPlacesAhead(): void {
-  void atRest(1000).then(() =>
-    Promise.all(
-      [
-        people,
-        plans,
-        plan,
-        runPlan,
-        held,
-        floor,
-        map,
-        rehearse,
-        review,
-        together,
-        glance,
-        newest,
-        ladder,
-        athleteLadder,
-        library,
-      ].map((place) => place().catch(() => undefined)),
-    ),
+/** Whether whoever holds the device asked for nothing to be fetched that they did not ask for. */
+const savesData = (): boolean => {
+  const connection: unknown = 'connection' in navigator ? navigator.connection : null;
+  return (
+    typeof connection === 'object' &&
+    connection !== null &&
+    'saveData' in connection &&
+    connection.saveData === true
   );
+};
+
+/**
+ * Fetches the places that are loaded on demand while the first is being read: the network may be gone by
+ * the time the set is over. One after another, each when nothing else is to be done: together they take
+ * longer than the first place itself. Where data is to be saved a place comes when it is opened; what the
+ * app has put aside on the device has them all the same.
+ */
+export async function fetchPlacesAhead(): Promise<void> {
+  if (savesData()) return;
+  for (const place of [
+    floor,
+    review,
+    people,
+    plans,
+    plan,
+    runPlan,
+    held,
+    map,
+    rehearse,
+    together,
+    glance,
+    newest,
+    ladder,
+    athleteLadder,
+    library,
+  ]) {
+    await atRest(1000);
+    await place().catch(() => undefined);
+  }
 }
 
 const join = async () => ({ Component: (await import('../join/JoinPage.js')).JoinPage });
