@@ -1,3 +1,4 @@
+import { writeFileSync } from 'node:fs';
 import { get } from 'node:http';
 import type { SquadLineReply } from '@orthokin/contract';
 import { v7 } from 'uuid';
@@ -15,7 +16,15 @@ beforeAll(async () => {
   cast = (await server.squad()).map(({ athlete }) => athlete.id);
   line = await server.lineOf('Juno Marlock');
 }, 60_000);
-afterAll(() => server.stop());
+afterAll(async () => {
+  await server.stop();
+  // How long answers took says nothing on a machine with others on it: it is told, not asserted here.
+  const { SIEGE_REPORT: report } = process.env;
+  if (report) writeFileSync(report, JSON.stringify(taken));
+});
+
+/** What requests took, and what they asked. */
+const taken: { of: string; ms: number; bytes: number }[] = [];
 
 /** Who was there at first and is not any more. */
 let cast: readonly string[] = [];
@@ -93,7 +102,8 @@ const send = async (method: string, path: string, body?: string, type = 'applica
     ...(body !== undefined && { body, headers: { 'Content-Type': type } }),
   });
   const text = await response.text();
-  return { status: response.status, text, ms: performance.now() - began };
+  taken.push({ of: `${method} ${path}`, ms: performance.now() - began, bytes: text.length });
+  return { status: response.status, text };
 };
 
 /** A refusal says which field; nothing fails inside. */
