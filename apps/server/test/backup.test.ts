@@ -92,7 +92,7 @@ test('kept while it is used, wiped, and put back: every row of every table is as
   expect((await start(server.databaseUrl, 'restore', file)).said).toContain('stop it first');
   await server.run('delete from rep');
   await server.run('drop table home_practice cascade');
-  await server.app.close();
+  await server.end();
   expect(await contents(server.databaseUrl)).not.toEqual(before);
   const back = await start(server.databaseUrl, 'restore', file);
   expect(back).toEqual({ status: 0, said: expect.stringContaining('as it was on') });
@@ -138,7 +138,7 @@ test('what was acknowledged before a backup is there after a killed server is pu
   const lines = await Promise.all(
     ['Juno Marlock', 'Wren Hallowby', 'Oskar Tvedmoor'].map((name) => lineOf(name)),
   );
-  await demo.app.close();
+  await demo.end();
   const port = await freePort();
   const env = {
     ...{ ...process.env, PORT: String(port), LOG_LEVEL: 'fatal', DEMO: 'none' },

@@ -11,15 +11,17 @@ import type {
 } from '@orthokin/contract';
 import { v7 } from 'uuid';
 import { prepare } from '../src/prepare.js';
+import { startHere } from './support/here.js';
 import { invited } from './support/invited.js';
-import { TestServer, urlsOf } from './support/server.js';
+import { urlsOf, type TestServer } from './support/server.js';
 import { record, setOf } from './support/sets.js';
 import { OWNER, Somebody } from './support/somebody.js';
 
 const MARK = 'zygomorphic';
 let server: TestServer;
 beforeAll(async () => {
-  server = await TestServer.start();
+  // Keys are given to it anew while it serves.
+  ({ server } = await startHere());
 }, 60_000);
 afterAll(() => server.stop());
 

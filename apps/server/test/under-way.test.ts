@@ -1,7 +1,7 @@
 import { EventEmitter } from 'node:events';
 import type { Request, Response } from 'express';
 import { UnderWay } from '../src/platform/http/under-way.js';
-import { TestServer } from './support/server.js';
+import { startHere } from './support/here.js';
 
 const begin = (underWay: UnderWay): EventEmitter => {
   const response = new EventEmitter();
@@ -31,10 +31,10 @@ test('with nothing under way it waits until whatever stands in front has noticed
 });
 
 test('meanwhile it says that it is not well, and answers all the same', async () => {
-  const server = await TestServer.start();
+  const { server, app } = await startHere();
   try {
     await server.get('/api/health').expect(200);
-    await server.app.get(UnderWay).finish(0);
+    await app.get(UnderWay).finish(0);
     await server.get('/api/health').expect(503);
     await server.get(server.club('squad')).expect(200);
   } finally {

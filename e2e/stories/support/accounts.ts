@@ -1,4 +1,5 @@
 import { expect, type Browser, type Page } from '@playwright/test';
+import { fetchesNothingAhead } from './ahead.js';
 
 export const PASSWORD = 'quick feet, quiet head';
 
@@ -13,6 +14,7 @@ export async function newDevice(
     viewport,
     storageState: { cookies: [], origins: [] },
   });
+  await fetchesNothingAhead(context);
   return context.newPage();
 }
 

@@ -4,19 +4,14 @@ import { resolve } from 'node:path';
 import { test as base } from '@playwright/test';
 import { Client } from 'pg';
 import { DEMO_CLUB_ID } from '@orthokin/core/people';
+import { fetchesNothingAhead } from './ahead.js';
 import { freshDatabase, servingUrlOf, TEMPLATE } from './databases.js';
 
-const SERVING = resolve(import.meta.dirname, 'serving.mjs');
+const SERVING = resolve(import.meta.dirname, '../../../apps/server/test/support/serving.mjs');
 const READY_WITHIN_MS = 60_000;
 
-/** What `serving.mjs` is asked: to serve with these settings, or to end what it serves at this port. */
+/** What the process that serves is asked: to serve with these settings, or to end what it serves at this port. */
 type ServingQuestion = { begin: Readonly<Record<string, string>> } | { end: number };
-
-/** Which question is answered, and what was in the way. */
-interface ServingAnswer {
-  readonly to: number;
-  readonly error?: string;
-}
 
 const freePort = () =>
   new Promise<number>((found) => {
@@ -33,36 +28,29 @@ const freePort = () =>
 class Host {
   private static running: Host | null = null;
   private readonly child = fork(SERVING, { stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
-  private readonly waiting = new Map<number, (answer: ServingAnswer) => void>();
-  private asked = 0;
-
-  private constructor() {
-    this.child.on('message', (answer: ServingAnswer) => {
-      this.waiting.get(answer.to)?.(answer);
-      this.waiting.delete(answer.to);
+  private readonly address = new Promise<string>((known, fail) => {
+    this.child.once('message', (address: string) => {
+      // A worker ends when its stories are told; its host is not what it waits for.
+      this.child.unref();
+      this.child.channel?.unref();
+      known(address);
     });
     this.child.once('exit', (code) => {
-      for (const [to, tell] of this.waiting) tell({ to, error: `The host ended (${code}).` });
       if (Host.running === this) Host.running = null;
+      fail(new Error(`The process that serves ended (${code}).`));
     });
-    // A worker ends when its stories are told; its host is not what it waits for.
-    this.child.unref();
-    this.child.channel?.unref();
-  }
+  });
 
   static get(): Host {
     return (Host.running ??= new Host());
   }
 
   async ask(question: ServingQuestion): Promise<void> {
-    const to = (this.asked += 1);
-    this.child.channel?.ref();
-    const { error } = await new Promise<ServingAnswer>((answered) => {
-      this.waiting.set(to, answered);
-      this.child.send({ ...question, to });
+    const answer = await fetch(await this.address, {
+      method: 'POST',
+      body: JSON.stringify(question),
     });
-    if (this.waiting.size === 0) this.child.channel?.unref();
-    if (error) throw new Error(error);
+    if (!answer.ok) throw new Error(await answer.text());
   }
 }
 
@@ -155,11 +143,7 @@ export const test = base.extend<Pages, { served: Served }>({
   storageState: async ({ baseURL }, use) => use(demoOpenedAt(baseURL ?? '')),
   fetchesAhead: [false, { option: true }],
   context: async ({ context, fetchesAhead }, use) => {
-    // At every page it would take longer than most of what a story tells.
-    if (!fetchesAhead)
-      await context.addInitScript(() =>
-        Object.defineProperty(navigator, 'connection', { value: { saveData: true } }),
-      );
+    if (!fetchesAhead) await fetchesNothingAhead(context);
     await use(context);
   },
 });

@@ -1,14 +1,9 @@
 import { rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { AddressInfo } from 'node:net';
-import type { Server } from 'node:http';
-import { MikroORM } from '@mikro-orm/postgresql';
-import type { INestApplication } from '@nestjs/common';
 import type { ClubReply, SquadLineReply } from '@orthokin/contract';
+import { Client } from 'pg';
 import request from 'supertest';
-import { createApp } from '../../src/app.js';
-import { prepare } from '../../src/prepare.js';
 
 /** One for all servers of a database: a cookie of one is good at another. */
 export const SECRET = 'of the tests';
@@ -21,16 +16,33 @@ const ALL_BUT_DATE = [
 
 const clusterUrl = process.env['TEST_DATABASE_URL'];
 
+async function rowsOf<Row extends object>(url: string, sql: string): Promise<Row[]> {
+  const client = new Client({ connectionString: url });
+  await client.connect();
+  try {
+    const results: unknown = await client.query<Row>(sql);
+    // Several statements have a result each.
+    const last = Array.isArray(results) ? (results as { rows: Row[] }[]).at(-1) : results;
+    return (last as { rows: Row[] }).rows;
+  } finally {
+    await client.end();
+  }
+}
+
 export async function onCluster(sql: string): Promise<void> {
   if (!clusterUrl)
     throw new Error('Server tests need a PostgreSQL of their own: run "./test server".');
-  const orm = await MikroORM.init({
-    clientUrl: clusterUrl,
-    entities: [],
-    discovery: { warnWhenNoEntities: false },
-  });
-  await orm.em.getConnection().execute(sql);
-  await orm.close();
+  await rowsOf(clusterUrl, sql);
+}
+
+/** A fresh database, with the demo club in it if there is one to copy. @returns its URL */
+export async function freshDatabase({ withDemo }: { withDemo: boolean }): Promise<string> {
+  const name = `server_${process.pid}_${Date.now()}`;
+  const template = withDemo ? process.env['SERVER_TESTS_TEMPLATE'] : undefined;
+  await onCluster(`create database ${name}${template ? ` template ${template}` : ''}`);
+  const url = new URL(clusterUrl ?? '');
+  url.pathname = name;
+  return url.href;
 }
 
 /** How a database is reached by who owns its tables, and by who serves them. */
@@ -40,39 +52,73 @@ export function urlsOf(databaseUrl: string): { databaseUrl: string; servingUrl: 
   return { databaseUrl, servingUrl: serving.href };
 }
 
+const outboxOf = (databaseUrl: string): string =>
+  join(tmpdir(), new URL(databaseUrl).pathname.slice(1));
+
+/** Loads the demo as it would have been loaded then. */
+async function prepareDaysAgo(databaseUrl: string, daysAgo: number): Promise<void> {
+  // Few do, and to load what loads it takes longer than most tests.
+  const { prepare } = await import('../../src/prepare.js');
+  jest.useFakeTimers({ now: Date.now() - daysAgo * DAY_MS, doNotFake: ALL_BUT_DATE });
+  await prepare({ ...urlsOf(databaseUrl), demo: 'once' });
+  jest.useRealTimers();
+}
+
+/** Asks the process that serves for tests (see `serving.mjs`). @returns the port it serves at */
+async function askHost(
+  question: { begin: Readonly<Record<string, string>> } | { end: number },
+): Promise<number> {
+  const answer = await fetch(process.env['SERVER_TESTS_HOST'] ?? '', {
+    method: 'POST',
+    body: JSON.stringify(question),
+  });
+  if (!answer.ok) throw new Error(await answer.text());
+  return ((await answer.json()) as { port: number }).port;
+}
+
 /** A server over HTTP on a fresh database of its own, with the demo club in it. */
 export class TestServer {
   private constructor(
-    readonly app: INestApplication,
+    readonly address: string,
     readonly databaseUrl: string,
     readonly clubId: string,
     /** Where its letters lie. */
     readonly outbox: string,
+    private readonly ended: () => Promise<unknown>,
   ) {}
 
   /** `daysAgo` lets the demo's weeks end so long ago: there is room for days after them, up to today. */
   static async start({ daysAgo = 0 } = {}): Promise<TestServer> {
-    const name = `server_${process.pid}_${Date.now()}`;
-    const template = daysAgo === 0 ? process.env['SERVER_TESTS_TEMPLATE'] : undefined;
-    await onCluster(`create database ${name}${template ? ` template ${template}` : ''}`);
-    const url = new URL(clusterUrl ?? '');
-    url.pathname = name;
-    const settings = { ...urlsOf(url.href), host: '127.0.0.1', port: 0 } as const;
-    if (daysAgo > 0)
-      jest.useFakeTimers({ now: Date.now() - daysAgo * DAY_MS, doNotFake: ALL_BUT_DATE });
-    await prepare({ ...settings, demo: 'once' });
-    jest.useRealTimers();
-    const outbox = join(tmpdir(), name);
-    const app = await createApp({ ...settings, outbox, sessionSecret: SECRET, demo: 'none' });
-    await app.listen(0, '127.0.0.1');
-    const clubs = await request(app.getHttpServer()).get('/api/clubs');
-    const [club] = clubs.body as ClubReply[];
-    return new TestServer(app, url.href, club?.clubId ?? '', outbox);
+    const databaseUrl = await freshDatabase({ withDemo: daysAgo === 0 });
+    if (daysAgo > 0) await prepareDaysAgo(databaseUrl, daysAgo);
+    const { servingUrl } = urlsOf(databaseUrl);
+    const outbox = outboxOf(databaseUrl);
+    const port = await askHost({
+      begin: {
+        ...{ DATABASE_URL: databaseUrl, SERVING_DATABASE_URL: servingUrl, PORT: '0' },
+        ...{ OUTBOX: outbox, SESSION_SECRET: SECRET, DEMO: 'none' },
+      },
+    });
+    return TestServer.at(`http://127.0.0.1:${port}`, databaseUrl, () => askHost({ end: port }));
   }
 
-  get address(): string {
-    const { port } = (this.app.getHttpServer() as Server).address() as AddressInfo;
-    return `http://127.0.0.1:${port}`;
+  /** One that is served already; `end` lets it serve no longer. */
+  static async at(
+    address: string,
+    databaseUrl: string,
+    end: () => Promise<unknown>,
+  ): Promise<TestServer> {
+    const [club] = (await request(address).get('/api/clubs')).body as ClubReply[];
+    let ending: Promise<unknown> | null = null;
+    return new TestServer(
+      ...([address, databaseUrl, club?.clubId ?? '', outboxOf(databaseUrl)] as const),
+      () => (ending ??= end()),
+    );
+  }
+
+  /** It serves no longer; its database stays. */
+  async end(): Promise<void> {
+    await this.ended();
   }
 
   /** A statement past the door, straight into this server's database. */
@@ -81,21 +127,12 @@ export class TestServer {
   }
 
   /** What a question past the door finds in this server's database. */
-  async read<Row extends object>(sql: string): Promise<Row[]> {
-    const orm = await MikroORM.init({
-      clientUrl: this.databaseUrl,
-      entities: [],
-      discovery: { warnWhenNoEntities: false },
-    });
-    try {
-      return await orm.em.getConnection().execute<Row[]>(sql);
-    } finally {
-      await orm.close();
-    }
+  read<Row extends object>(sql: string): Promise<Row[]> {
+    return rowsOf<Row>(this.databaseUrl, sql);
   }
 
   async stop(): Promise<void> {
-    await this.app.close();
+    await this.end();
     await rm(this.outbox, { recursive: true, force: true });
     await onCluster(`drop database ${new URL(this.databaseUrl).pathname.slice(1)}`);
   }

@@ -1,12 +1,29 @@
-import { spawnSync } from 'node:child_process';
+import { fork, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
 import { join } from 'node:path';
 import pg from 'pg';
 
 const TEMPLATE = 'server_tests_demo';
 const PREPARE = join(import.meta.dirname, '../../dist/prepare.js');
+const SERVING = join(import.meta.dirname, 'serving.mjs');
 
-/** Loads the demo once a run: it takes longer than many a test, and most files begin on a copy of it. */
-export default async function loadTemplate() {
+/** What takes longer than many a test is done once a run: the demo is loaded, and the app that serves it. */
+export default async function prepareTests() {
+  await loadTemplate();
+  await startServing();
+}
+
+/** The process that serves ends with this one, which does not wait for it. */
+async function startServing() {
+  const child = fork(SERVING, { stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
+  const [address] = await once(child, 'message');
+  child.unref();
+  child.channel?.unref();
+  process.env['SERVER_TESTS_HOST'] = address;
+}
+
+/** Most files begin on a copy of it. */
+async function loadTemplate() {
   const cluster = process.env['TEST_DATABASE_URL'];
   // Whoever starts a test without one is told so by the test itself.
   if (!cluster) return;

@@ -124,6 +124,8 @@ const cards = async () => ({
   Component: (await import('../studio/print/PositionCards.js')).PositionCards,
 });
 
+const JOIN = '/join';
+
 /** Whether whoever holds the device asked for nothing to be fetched that they did not ask for. */
 const savesData = (): boolean => {
   const connection: unknown = 'connection' in navigator ? navigator.connection : null;
@@ -139,10 +141,10 @@ const savesData = (): boolean => {
  * Fetches the places that are loaded on demand while the first is being read: the network may be gone by
  * the time the set is over. One after another, each when nothing else is to be done: together they take
  * longer than the first place itself. Where data is to be saved a place comes when it is opened; what the
- * app has put aside on the device has them all the same.
+ * app has put aside on the device has them all the same. A joined screen opens none of them.
  */
 export async function fetchPlacesAhead(): Promise<void> {
-  if (savesData()) return;
+  if (savesData() || location.pathname.startsWith(JOIN)) return;
   for (const place of [
     floor,
     review,
@@ -171,7 +173,7 @@ const join = async () => ({ Component: (await import('../join/JoinPage.js')).Joi
 export const router = createBrowserRouter([
   // A joined screen is no place of the app: it has no ways to elsewhere.
   {
-    path: '/join/:code?',
+    path: `${JOIN}/:code?`,
     lazy: join,
     errorElement: <Lost />,
     hydrateFallbackElement: <Opening />,
