@@ -11,7 +11,7 @@ export async function startHere(): Promise<{ server: TestServer; app: INestAppli
     ...{ host: '127.0.0.1', port: 0, sessionSecret: SECRET, demo: 'none' },
   });
   await app.listen(0, '127.0.0.1');
-  const { port } = (app.getHttpServer()).address() as AddressInfo;
+  const { port } = app.getHttpServer().address() as AddressInfo;
   const server = await TestServer.at(`http://127.0.0.1:${port}`, databaseUrl, () => app.close());
   return { server, app };
 }
