@@ -12,6 +12,7 @@ import type {
 import { ageBandOn, type AgeBand } from '@orthokin/core/people';
 import { accepted, conflict, unknown } from '../../platform/http/refusals.js';
 import { plain } from '../../platform/storage/plain.js';
+import { plainRows } from '../../platform/storage/plain-rows.js';
 import { wrong } from '@orthokin/core/result';
 import { Changes } from '../changes.js';
 import { Club } from '../clubs/club.entity.js';
@@ -29,12 +30,12 @@ export class AthletesService {
 
   /** Who trains, by name. */
   all(clubId: string): Promise<Athlete[]> {
-    return this.em.find(Athlete, { clubId, archivedAt: null }, { orderBy: { name: 'asc' } });
+    return this.rows('where club_id = ? and archived_at is null order by name', [clubId]);
   }
 
   /** Who trains and who was put away, by name. */
   everyone(clubId: string): Promise<Athlete[]> {
-    return this.em.find(Athlete, { clubId }, { orderBy: { name: 'asc', id: 'asc' } });
+    return this.rows('where club_id = ? order by name, id', [clubId]);
   }
 
   /** Which of some ids are athletes of a club. */
@@ -55,9 +56,14 @@ export class AthletesService {
   }
 
   async one(clubId: string, id: string): Promise<Athlete> {
-    const athlete = await this.em.findOne(Athlete, { clubId, id });
+    const [athlete] = await this.rows('where club_id = ? and id = ?', [clubId, id]);
     if (!athlete) throw unknown('athleteId', id, 'an athlete');
     return athlete;
+  }
+
+  /** Athletes to be read and not changed: every page asks for them. */
+  private rows(rest: string, params: readonly unknown[]): Promise<Athlete[]> {
+    return plainRows(this.em, Athlete, rest, params);
   }
 
   /**

@@ -17,9 +17,6 @@ import { Changes } from '../changes.js';
 import { Ladder } from './ladder.entity.js';
 import { OwnLadder } from './own-ladder.entity.js';
 
-/** Rows saved in one instant keep the order of their ids, which hold time. */
-const NEWEST = { orderBy: { seq: 'desc' as const }, limit: 1 };
-
 /** How ladders are climbed: rules and limits as coaches saved them. */
 @Injectable()
 export class LaddersService {
@@ -31,7 +28,10 @@ export class LaddersService {
   ) {}
 
   async settings(clubId: string, patternId: string): Promise<LadderSettings> {
-    const [newest] = await this.em.find(Ladder, { clubId, patternId }, NEWEST);
+    const [newest] = await this.em.execute<{ settings: LadderSettings }[]>(
+      `select settings from ladder where club_id = ? and pattern_id = ? order by seq desc limit 1`,
+      [clubId, patternId],
+    );
     return newest?.settings ?? USUAL_LADDER;
   }
 
@@ -65,7 +65,11 @@ export class LaddersService {
 
   /** Limits of an athlete's own on the rungs of a pattern. */
   async ownLimits(clubId: string, athleteId: string, patternId: string): Promise<OwnLimits[]> {
-    const [newest] = await this.em.find(OwnLadder, { clubId, athleteId, patternId }, NEWEST);
+    const [newest] = await this.em.execute<{ limits: OwnLimits[] }[]>(
+      `select limits from own_ladder where club_id = ? and athlete_id = ? and pattern_id = ?
+       order by seq desc limit 1`,
+      [clubId, athleteId, patternId],
+    );
     return newest?.limits ?? [];
   }
 

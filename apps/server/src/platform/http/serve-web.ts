@@ -11,28 +11,34 @@ const YEAR_S = 365 * 24 * 60 * 60;
 /** Vite names the files in here by their content. */
 const NAMED_BY_CONTENT = '/assets/';
 
+const isOfApi = ({ path }: Request): boolean => path === '/api' || path.startsWith('/api/');
+
 /** Whether a request is for a page of the web app, at whichever of its addresses. */
 export const isPage = (request: Request): boolean =>
   request.method === 'GET' &&
-  request.accepts('html') !== false &&
-  !/^\/(api|assets)(\/|$)/.test(request.path);
+  !isOfApi(request) &&
+  !/^\/assets(\/|$)/.test(request.path) &&
+  request.accepts('html') !== false;
 
 /** Serves the built web app beside the API; every address that is not the API's is a page of it. */
 export function serveWeb(app: NestExpressApplication): void {
   if (!existsSync(WEB)) return;
-  app.use(
-    expressStaticGzip(WEB, {
-      enableBrotli: true,
-      orderPreference: ['br', 'gzip'],
-      serveStatic: {
-        setHeaders: (response: ServerResponse, path: string) =>
-          response.setHeader(
-            'Cache-Control',
-            path.includes(NAMED_BY_CONTENT) ? `public, max-age=${YEAR_S}, immutable` : 'no-cache',
-          ),
-      },
-    }),
-  );
+  const files = expressStaticGzip(WEB, {
+    enableBrotli: true,
+    orderPreference: ['br', 'gzip'],
+    serveStatic: {
+      setHeaders: (response: ServerResponse, path: string) =>
+        response.setHeader(
+          'Cache-Control',
+          path.includes(NAMED_BY_CONTENT) ? `public, max-age=${YEAR_S}, immutable` : 'no-cache',
+        ),
+    },
+  });
+  // To look on the disk for a file of that name takes a request of the API a twentieth of its time.
+  app.use((request: Request, response: Response, next: NextFunction) => {
+    if (isOfApi(request)) next();
+    else files(request, response, next);
+  });
   app.use((request: Request, response: Response, next: NextFunction) => {
     if (!isPage(request)) next();
     else response.sendFile('index.html', { root: WEB, headers: { 'Cache-Control': 'no-cache' } });
