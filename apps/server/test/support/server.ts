@@ -20,10 +20,9 @@ async function rowsOf<Row extends object>(url: string, sql: string): Promise<Row
   const client = new Client({ connectionString: url });
   await client.connect();
   try {
-    const results: unknown = await client.query<Row>(sql);
     // Several statements have a result each.
-    const last = Array.isArray(results) ? (results as { rows: Row[] }[]).at(-1) : results;
-    return (last as { rows: Row[] }).rows;
+    const results = [await client.query<Row>(sql)].flat();
+    return results.at(-1)?.rows ?? [];
   } finally {
     await client.end();
   }

@@ -9,7 +9,10 @@ const SERVING = join(import.meta.dirname, 'serving.mjs');
 
 /** What takes longer than many a test is done once a run: the demo is loaded, and the app that serves it. */
 export default async function prepareTests() {
-  await loadTemplate();
+  const cluster = process.env['TEST_DATABASE_URL'];
+  // Whoever starts a test without one is told so by the test itself.
+  if (!cluster) return;
+  await loadTemplate(cluster);
   await startServing();
 }
 
@@ -22,11 +25,8 @@ async function startServing() {
   process.env['SERVER_TESTS_HOST'] = address;
 }
 
-/** Most files begin on a copy of it. */
-async function loadTemplate() {
-  const cluster = process.env['TEST_DATABASE_URL'];
-  // Whoever starts a test without one is told so by the test itself.
-  if (!cluster) return;
+/** Most files begin on a copy of it. @param {string} cluster its address */
+async function loadTemplate(cluster) {
   const client = new pg.Client({ connectionString: cluster });
   await client.connect();
   await client.query(`drop database if exists ${TEMPLATE} with (force)`);
