@@ -1,7 +1,6 @@
 import type { TestServer } from './server.js';
 
 export interface Operation {
-  readonly parameters?: readonly { readonly name: string; readonly in: string }[];
   readonly requestBody?: {
     readonly content?: Record<string, { readonly schema?: { readonly $ref?: string } }>;
   };
@@ -12,14 +11,25 @@ export interface Described {
   readonly path: string;
   readonly method: string;
   readonly operation: Operation;
+  /** What stands in its path. */
+  readonly inPath: readonly string[];
+}
+
+/** The requests at a path, with what they have in common. */
+interface AtPath {
+  readonly parameters: readonly { readonly name: string }[];
+  readonly [method: string]: unknown;
 }
 
 /** Every request that a server describes. */
 export async function operationsOf(server: TestServer): Promise<readonly Described[]> {
   const { body } = await server.get('/api/docs-json').expect(200);
-  const { paths } = body as { paths: Record<string, Record<string, Operation>> };
-  return Object.entries(paths).flatMap(([path, methods]) =>
-    Object.entries(methods).map(([method, operation]) => ({ path, method, operation })),
+  const { paths } = body as { paths: Record<string, AtPath> };
+  return Object.entries(paths).flatMap(([path, { parameters, ...methods }]) =>
+    Object.entries(methods).map(([method, operation]) => ({
+      ...{ path, method, operation: operation as Operation },
+      inPath: parameters.map(({ name }) => name),
+    })),
   );
 }
 

@@ -1,5 +1,11 @@
 import { applyDecorators, type INestApplication, type Type } from '@nestjs/common';
-import { ApiBody, ApiOkResponse, DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import {
+  ApiBody,
+  ApiOkResponse,
+  DocumentBuilder,
+  SwaggerModule,
+  type OpenAPIObject,
+} from '@nestjs/swagger';
 import { schemasUnder } from './schemas.js';
 
 const SCHEMAS = '#/components/schemas/';
@@ -16,6 +22,17 @@ export const Takes = (body: Type): MethodDecorator => ApiBody({ schema: schemaOf
 export const Gives = (reply: Type, { each = false } = {}): MethodDecorator =>
   applyDecorators(ApiOkResponse({ schema: schemaOf(reply, each) }));
 
+/** The description with what stands in each path: the contract's classes of them say nothing of OpenAPI. */
+function withPathParameters(paths: OpenAPIObject['paths']): OpenAPIObject['paths'] {
+  const described = Object.entries(paths).map(([path, methods]) => {
+    const parameters = [...path.matchAll(/\{(\w+)\}/g)].map(([, name = '']) => ({
+      ...{ name, in: 'path' as const, required: true, schema: { type: 'string' } },
+    }));
+    return [path, { ...methods, parameters }] as const;
+  });
+  return Object.fromEntries(described);
+}
+
 /** Serves the description of the API at /api/docs. */
 export function serveDocs(app: INestApplication): void {
   const options = new DocumentBuilder()
@@ -26,7 +43,8 @@ export function serveDocs(app: INestApplication): void {
   const describe = () => {
     const document = SwaggerModule.createDocument(app, options);
     const schemas = schemasUnder(SCHEMAS) as NonNullable<typeof document.components>['schemas'];
-    return { ...document, components: { ...document.components, schemas: schemas ?? {} } };
+    const paths = withPathParameters(document.paths);
+    return { ...document, paths, components: { ...document.components, schemas: schemas ?? {} } };
   };
   SwaggerModule.setup('api/docs', app, describe, {
     customSiteTitle: 'Orthokin API',
