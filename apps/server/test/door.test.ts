@@ -148,6 +148,28 @@ describe('no request does harm', () => {
     expect(tried).toBeGreaterThan(500);
   }, 120_000);
 
+  test('questions that cannot be', async () => {
+    const { athlete, patternId } = line;
+    const pool = { patternId, patternVersion: '1', source: 'simulated', sense: 'seen' };
+    const questions = [
+      [`athletes/${athlete.id}/drill-setup`, { patternId }],
+      [`athletes/${athlete.id}/reps`, pool],
+      ['loads', { day: '2026-11-24' }],
+    ] as const;
+    for (const [path, good] of questions) {
+      const asked = `${server.club(path)}?${new URLSearchParams(good).toString()}`;
+      expect((await send('get', asked)).status).toBe(200);
+      for (const name of Object.keys(good))
+        for (const odd of ['', 'x', '\u0000', '-1', '1e400', '9999-99-99', 'a'.repeat(5000)]) {
+          const query = new URLSearchParams({ ...good, [name]: odd });
+          const at = `${server.club(path)}?${query.toString()}`;
+          const twice = `${at}&${name}=x&${name}[a]=x`;
+          for (const each of [at, twice])
+            expectSaid(`${path} ${name} ${odd.slice(0, 20)}`, await send('get', each));
+        }
+    }
+  }, 60_000);
+
   test('bodies with one thing wrong, at every field of every class', async () => {
     const { body: pattern } = await server.get(server.club(`patterns/${line.patternId}`));
     const { id: _, version: __, ...patternBody } = pattern as Record<string, Json>;
