@@ -301,6 +301,7 @@ function fields(cluster) {
   if (status !== 0) return false;
   /** @type {{ taken: { of: string, ms: number, bytes: number }[], metrics: string }} */
   const { taken, metrics } = JSON.parse(readFileSync(report, 'utf8'));
+  rmSync(report);
   const slowest = taken.sort((a, b) => b.ms - a.ms);
   const bound = slowest.find(({ of }) => !BY_A_THREAD.test(of));
   const largest = Math.max(...taken.map(({ bytes }) => bytes));

@@ -19,7 +19,10 @@ export default async function prepareTests() {
 /** The process that serves ends with this one, which does not wait for it. */
 async function startServing() {
   const child = fork(SERVING, { stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
-  const [address] = await once(child, 'message');
+  const ended = once(child, 'exit').then(([code]) => {
+    throw new Error(`The process that serves for tests ended (${code}): see above.`);
+  });
+  const [address] = await Promise.race([once(child, 'message'), ended]);
   child.unref();
   child.channel?.unref();
   process.env['SERVER_TESTS_HOST'] = address;
