@@ -66,6 +66,12 @@ describe('a whole club', () => {
       .expect(200);
 
     const files = await takeOut();
+    // A correction and what it corrects; the table has what counts, as it has by itself.
+    const replaced = clubIn(files).reps.map(({ replaces }) => replaces);
+    expect(clubIn(files).reps.map(({ id }) => id)).toContain(rep?.id);
+    expect(replaced.filter((id) => id === rep?.id)).toHaveLength(1);
+    const table = await server.get(server.club('reps.csv')).expect(200);
+    expect(textIn(files, 'reps.csv')).toBe(table.text);
     const before = await standings();
     await wipe('Some Other Club').expect(409);
     expect(await standings()).toHaveLength(8);
@@ -84,6 +90,14 @@ describe('a whole club', () => {
   test('a club that is here already is not overwritten', async () => {
     const refused = await bring(zipSync(await takeOut())).expect(409);
     expect(refused.body).toMatchObject({ problems: [{ field: 'club.clubId' }] });
+  });
+
+  test('a name that a spreadsheet would work out is a name in its tables', async () => {
+    const patternId = (await server.squad())[0]?.patternId;
+    const athlete = { hand: 'left', ageBand: 'adult', colourVision: 'full', patternId };
+    const added = server.club(`athletes/${v7()}`);
+    await server.put(added, { ...athlete, name: '=2+3, "Cole"' }).expect(200);
+    expect(textIn(await takeOut(), 'athletes.csv')).toContain(`\n"'=2+3, ""Cole""",`);
   });
 
   test('a file of before lists had files of their own is still read', async () => {

@@ -26,6 +26,7 @@ import { Migration20261219AthleteRevisions } from './20261219-athlete-revisions.
 import { Migration20261220Reaches } from './20261220-reaches.js';
 import { Migration20261221Partitions } from './20261221-partitions.js';
 import { Migration20261222Statistics } from './20261222-statistics.js';
+import { Migration20261223NoStatisticsOfDocuments } from './20261223-no-statistics-of-documents.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -57,4 +58,5 @@ export const MIGRATIONS = [
   { name: '20261220-reaches', class: Migration20261220Reaches },
   { name: '20261221-partitions', class: Migration20261221Partitions },
   { name: '20261222-statistics', class: Migration20261222Statistics },
+  { name: '20261223-no-statistics-of-documents', class: Migration20261223NoStatisticsOfDocuments },
 ];

@@ -1,6 +1,5 @@
-import { randomUUID } from 'node:crypto';
 import { createReadStream, createWriteStream } from 'node:fs';
-import { rm } from 'node:fs/promises';
+import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
@@ -26,7 +25,9 @@ const MOST_PACKED = 128 * 2 ** 20;
 /** Some thousand reps of an import are below this. */
 const MOST_IMPORTED = 4 * 2 ** 20;
 
-const passing = (): string => join(tmpdir(), `orthokin-${randomUUID()}`);
+/** A folder for a file that passes, and for what is put aside while it is written. */
+const passing = (): Promise<string> => mkdtemp(join(tmpdir(), 'orthokin-'));
+const drop = (folder: string): Promise<void> => rm(folder, { recursive: true, force: true });
 
 /** Whole clubs as files: written and read in threads of their own, through files that pass. */
 @Injectable()
@@ -47,15 +48,15 @@ export class FilesService implements OnModuleDestroy {
   /** A file of a club, to be read once. */
   async take(task: 'takeClub' | 'repsTable' | 'setsTable', clubId: string): Promise<Readable> {
     if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
-    const path = passing();
-    const drop = () => void rm(path, { force: true });
+    const folder = await passing();
+    const path = join(folder, 'file');
     try {
       await this.work.run<undefined>(task, { clubId, path } satisfies Tasks[typeof task]);
     } catch (error) {
-      drop();
+      await drop(folder);
       throw error;
     }
-    return createReadStream(path).on('close', drop);
+    return createReadStream(path).on('close', () => void drop(folder));
   }
 
   /** Brings a club in that is not here, from the bytes of its file as they come. */
@@ -78,7 +79,8 @@ export class FilesService implements OnModuleDestroy {
     most: number,
     read: (path: string) => Promise<Value>,
   ): Promise<Value> {
-    const path = passing();
+    const folder = await passing();
+    const path = join(folder, 'file');
     try {
       await pipeline(bytes, counted(most), createWriteStream(path));
       return await read(path);
@@ -88,7 +90,7 @@ export class FilesService implements OnModuleDestroy {
         wrong('file', `more than ${error.most} bytes`, `at most ${error.most} bytes`),
       );
     } finally {
-      await rm(path, { force: true });
+      await drop(folder);
     }
   }
 }

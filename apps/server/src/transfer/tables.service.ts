@@ -12,7 +12,7 @@ import {
 } from '@orthokin/core/formats';
 import type { Pattern } from '@orthokin/core/pattern';
 import { judgeRep } from '@orthokin/core/progress';
-import { stringify } from 'csv-stringify/sync';
+import Papa from 'papaparse';
 import { pages } from '../domains/club-part.js';
 import { AthletesService } from '../domains/athletes/athletes.service.js';
 import { CourseSetsService } from '../derived/course-sets.service.js';
@@ -23,11 +23,18 @@ import type { RepRow } from '../domains/drills/rep.entity.js';
 import { PatternsService, versionKey } from '../domains/patterns/patterns.service.js';
 
 /** Spreadsheets run cells that start like a formula; a name must never do that. */
-const csv = (rows: unknown[][]): string => stringify(rows, { escape_formulas: true });
+const csv = (rows: unknown[][]): string =>
+  `${Papa.unparse(rows, { escapeFormulae: true, newline: '\n' })}\n`;
 
 const REP_HEADER = REP_COLUMNS.map(({ name }) => name);
 /** Sets that are read together: memory for some hundred, not for all of a club. */
 const SETS_AT_ONCE = 200;
+
+/** Some reps, and the rows of the table that are theirs. */
+interface RepPage {
+  readonly reps: readonly RepRow[];
+  readonly table: string;
+}
 
 /** Reps and sets as tables for spreadsheets, with what their columns mean. */
 @Injectable()
@@ -43,19 +50,22 @@ export class TablesService {
   async repsOfSet(clubId: string, setId: string): Promise<string> {
     const set = await this.drills.set(clubId, setId);
     const names = await this.names(clubId);
-    return csv([REP_HEADER, ...(await this.repRows(clubId, [set], names))]);
+    const { table } = await this.repPage(clubId, [set], names);
+    return csv([REP_HEADER]) + table;
   }
 
   /** One row a rep, a page of sets at a time. */
   async *repsOfClub(clubId: string): AsyncIterable<string> {
+    for await (const { table } of this.repPages(clubId)) yield table;
+  }
+
+  /** Every rep of a club set by set, replaced ones too, and the table of them: both for one reading. */
+  async *repPages(clubId: string): AsyncIterable<RepPage> {
     const names = await this.names(clubId);
-    yield csv([REP_HEADER]);
-    for await (const sets of pages(this.em, DrillSet, clubId)) {
-      for (let i = 0; i < sets.length; i += SETS_AT_ONCE) {
-        const rows = await this.repRows(clubId, sets.slice(i, i + SETS_AT_ONCE), names);
-        if (rows.length > 0) yield csv(rows);
-      }
-    }
+    yield { reps: [], table: csv([REP_HEADER]) };
+    for await (const sets of pages(this.em, DrillSet, clubId))
+      for (let i = 0; i < sets.length; i += SETS_AT_ONCE)
+        yield await this.repPage(clubId, sets.slice(i, i + SETS_AT_ONCE), names);
   }
 
   /** One row a set. */
@@ -90,25 +100,26 @@ export class TablesService {
     return new Map(athletes.map(({ id, name }) => [id, name]));
   }
 
-  private async repRows(
+  private async repPage(
     clubId: string,
     sets: readonly DrillSet[],
     names: ReadonlyMap<string, string>,
-  ): Promise<unknown[][]> {
+  ): Promise<RepPage> {
     const versionOf = ({ patternId, patternVersion: version }: DrillSet) => ({
       ...{ patternId, version },
     });
-    const [versions, reps] = await Promise.all([
+    const [versions, bySet] = await Promise.all([
       this.patterns.versions(clubId, sets.map(versionOf)),
       this.drills.repsOfSets(
         clubId,
         sets.map(({ id }) => id),
       ),
     ]);
-    return sets.flatMap((set) => {
+    const rows = sets.flatMap((set) => {
       const pattern = versions.get(versionKey(versionOf(set)))?.body;
-      return repRows(set, reps.get(set.id) ?? [], pattern, names.get(set.athleteId) ?? '');
+      return repRows(set, bySet.get(set.id) ?? [], pattern, names.get(set.athleteId) ?? '');
     });
+    return { reps: [...bySet.values()].flat(), table: rows.length > 0 ? csv(rows) : '' };
   }
 
   repDictionary(): string {

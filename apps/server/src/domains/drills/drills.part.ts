@@ -26,13 +26,12 @@ export const setsPart: ClubPart<'sets'> = {
   names: { athleteId: 'athletes', patternId: 'patterns' },
 };
 
+/** A rep as a club's file has it. */
+export const repInFile = (rep: RepRow): InList<'reps'> => ({ ...repReply(rep), setId: rep.setId });
+
 export const repsPart: ClubPart<'reps'> = {
   list: 'reps',
-  take: (em, clubId, whose) =>
-    mapped(pages(em, RepRow, clubId, 'id', whose), (rep) => ({
-      ...repReply(rep),
-      setId: rep.setId,
-    })),
+  take: (em, clubId, whose) => mapped(pages(em, RepRow, clubId, 'id', whose), repInFile),
   async bring(em, clubId, rows) {
     for (const some of replacedFirst(rows))
       await withValues(

@@ -1,20 +1,46 @@
-import { createWriteStream } from 'node:fs';
+import { once } from 'node:events';
+import { createReadStream, createWriteStream } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { Readable } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
+import { finished, pipeline } from 'node:stream/promises';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { CLUB_FORMAT, CLUB_FORMAT_VERSION, type ClubList } from '@orthokin/contract';
 import { ZipFile } from 'yazl';
 import { Club } from '../../domains/clubs/club.entity.js';
 import type { ClubPart } from '../../domains/club-part.js';
+import { repInFile } from '../../domains/drills/drills.part.js';
 import { CLUB_LIST_NAMES, CLUB_PARTS } from '../parts.js';
 import type { TablesService } from '../tables.service.js';
 import { CLUB_JSON, linesOf } from './bring-club.js';
 
-async function* jsonLines(pages: AsyncIterable<readonly unknown[]>): AsyncIterable<string> {
-  for await (const rows of pages) yield rows.map((row) => `${JSON.stringify(row)}\n`).join('');
+const REPS_TABLE = 'reps.csv';
+
+const lines = (rows: readonly object[]): string =>
+  rows.map((row) => `${JSON.stringify(row)}\n`).join('');
+
+async function* linesOfAll(pages: AsyncIterable<readonly object[]>): AsyncIterable<string> {
+  for await (const rows of pages) yield lines(rows);
 }
 
-/** The whole club: lists to be read back, and tables for people; written as it is read. */
+/** The list of a club's reps; the table of them is put aside meanwhile: to read them takes longest of all. */
+async function* repLines(
+  tables: TablesService,
+  clubId: string,
+  aside: string,
+): AsyncIterable<string> {
+  const file = createWriteStream(aside);
+  const written = finished(file);
+  // Whoever waits for it hears of what goes wrong.
+  written.catch(() => undefined);
+  for await (const { reps, table } of tables.repPages(clubId)) {
+    if (!file.write(table)) await Promise.race([once(file, 'drain'), written]);
+    yield lines(reps.map(repInFile));
+  }
+  file.end();
+  await written;
+}
+
+/** The whole club: lists to be read back, and tables for people; written as it is read, its folder being its own. */
 export async function takeClub(
   em: EntityManager,
   tables: TablesService,
@@ -23,22 +49,26 @@ export async function takeClub(
 ): Promise<void> {
   const { name, sport, unit, faults } = await em.findOneOrFail(Club, { clubId });
   const zip = new ZipFile();
+  // What cannot be read ends the file, not the thread.
+  zip.on('error', (error: Error) => (zip.outputStream as Readable).destroy(error));
   const head = {
     format: CLUB_FORMAT,
     version: CLUB_FORMAT_VERSION,
     club: { clubId, name, sport, unit, faults },
   };
   zip.addBuffer(Buffer.from(JSON.stringify(head, null, 1)), CLUB_JSON);
-  const files: (readonly [name: string, text: AsyncIterable<string>])[] = [
-    ...CLUB_LIST_NAMES.map((list) => {
-      const part = CLUB_PARTS[list] as ClubPart<ClubList>;
-      return [linesOf(list), jsonLines(part.take(em, clubId))] as const;
-    }),
-    ['reps.csv', tables.repsOfClub(clubId)],
-    ['sets.csv', tables.setsOfClub(clubId)],
+  const aside = join(dirname(path), REPS_TABLE);
+  const linesIn = (list: ClubList): AsyncIterable<string> =>
+    list === 'reps'
+      ? repLines(tables, clubId, aside)
+      : linesOfAll((CLUB_PARTS[list] as ClubPart<ClubList>).take(em, clubId));
+  // One after another, in this order: the table of reps is there once their list is.
+  const files: (readonly [name: string, text: () => Readable])[] = [
+    ...CLUB_LIST_NAMES.map((list) => [linesOf(list), () => Readable.from(linesIn(list))] as const),
+    [REPS_TABLE, () => createReadStream(aside)],
+    ['sets.csv', () => Readable.from(tables.setsOfClub(clubId))],
   ];
-  for (const [file, text] of files)
-    zip.addReadStreamLazy(file, (done) => done(null, Readable.from(text)));
+  for (const [file, text] of files) zip.addReadStreamLazy(file, (done) => done(null, text()));
   zip.addBuffer(Buffer.from(await tables.athletesOfClub(clubId)), 'athletes.csv');
   zip.addBuffer(Buffer.from(tables.repDictionary()), 'reps-dictionary.csv');
   zip.addBuffer(Buffer.from(tables.setDictionary()), 'sets-dictionary.csv');
