@@ -27,8 +27,8 @@ const csv = (rows: unknown[][]): string =>
   `${Papa.unparse(rows, { escapeFormulae: true, newline: '\n' })}\n`;
 
 const REP_HEADER = REP_COLUMNS.map(({ name }) => name);
-/** Sets that are read together: memory for some hundred, not for all of a club. */
-const SETS_AT_ONCE = 200;
+/** Sets that are read together: of more than these what is new lives long enough to be tidied up again and again. */
+const SETS_AT_ONCE = 50;
 
 /** Some reps, and the rows of the table that are theirs. */
 interface RepPage {
