@@ -21,7 +21,8 @@ const problemsUnder = (error: HttpException, field: string): Problem[] => {
 const JOB = 'import';
 /** Sets between two words on how far it is; those since are looked at once more after a restart. */
 const AT_ONCE = 60;
-const LANES = 3;
+/** With three an import is stored no sooner, and whoever times a rep meanwhile waits twice as long. */
+const LANES = 2;
 /** Reps of a transaction: nobody who times this athlete meanwhile waits for more. */
 const REPS_TOGETHER = 200;
 
