@@ -52,7 +52,10 @@ export default {
   projects: [
     project('core', 'packages/core'),
     project('contract', 'packages/contract'),
-    project('web', 'apps/web'),
+    {
+      ...project('web', 'apps/web'),
+      setupFilesAfterEnv: ['<rootDir>/apps/web/test/support/as-read.ts'],
+    },
     project('beacons', 'apps/beacons'),
     project('scripts', 'scripts'),
     {

@@ -150,8 +150,8 @@ test('a body is followed through a rep, frame by frame', async ({ page }) => {
   await page.getByRole('button', { name: 'Follow it through the rep' }).click();
   const following = page.getByText(/^Following the body/);
   await expect(following).toBeVisible();
-  await expect(following).toHaveText(/5\d %/, { timeout: 120_000 });
-  const [, share = NaN] = /(\d+) %/.exec(await following.innerText()) ?? [];
+  await expect(following).toHaveText(/5\d\s%/, { timeout: 120_000 });
+  const [, share = NaN] = /(\d+)\s%/.exec(await following.innerText()) ?? [];
   const stretchMs = Math.min(5000, nextCueMs(untimed));
   const frames = (Number(share) / 100) * (stretchMs / (1000 / 60));
   console.log(

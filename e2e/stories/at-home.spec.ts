@@ -46,7 +46,7 @@ test('on a phone without a network the drill for home is run and written down; b
   await expect(asks.getByRole('checkbox').first()).toBeChecked();
   await own.getByRole('button', { name: 'Write it down' }).click();
   await expect(
-    own.getByText(/20 min, hard: 6 of 10, 1 of \d+ questions held \(not: .+\), Wet floor/),
+    own.getByText(/20\smin, hard: 6 of 10, 1 of \d+ questions held \(not: .+\), Wet floor/),
   ).toBeVisible();
   await expect(asks).toBeHidden();
   await expect(own.getByText('20 minutes this week.')).toBeVisible();
@@ -60,6 +60,6 @@ test('on a phone without a network the drill for home is run and written down; b
   await page.getByRole('link', { name: 'Back to Idris Fennimar' }).click();
   await expect(page.getByRole('link', { name: 'The last set, today' })).toBeVisible();
   await page.getByRole('link', { name: 'A sheet for practice at home' }).click();
-  await own.getByRole('button', { name: /^Take back: .*20 min/ }).click();
+  await own.getByRole('button', { name: /^Take back: .*20\smin/ }).click();
   await expect(own.getByText('0 minutes this week.')).toBeVisible();
 });

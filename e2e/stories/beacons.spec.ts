@@ -19,7 +19,7 @@ async function goToBeacons(page: Page, athlete: string, query: string, reps: num
   await address.fill(standIn.address(query));
   await address.press('Enter');
   await expect(page.getByText('Linked: 13 devices.')).toBeVisible();
-  await expect(page.getByRole('list', { name: 'Beacons' })).toContainText(/home: ±\d+ ms/);
+  await expect(page.getByRole('list', { name: 'Beacons' })).toContainText(/home: ±\d+\sms/);
   return coach;
 }
 

@@ -37,7 +37,7 @@ test('a phone joins as camera: each set is filmed by itself, kept there, and ope
   await expect(phone.getByText('Filming Idris Fennimar.')).toBeVisible();
   await coach.finished(2);
   await coach.seeReview();
-  await expect(phone.getByText(/^Idris Fennimar, \d+ MB$/)).toBeVisible({ timeout: 20_000 });
+  await expect(phone.getByText(/^Idris Fennimar, \d+\sMB$/)).toBeVisible({ timeout: 20_000 });
   const [saved] = await Promise.all([
     phone.waitForEvent('download'),
     phone.getByRole('button', { name: 'Save the film' }).click(),
@@ -67,7 +67,7 @@ test('a phone that dies while it films keeps what it filmed so far', async ({
   await coach.seeReview();
   const later = await context.newPage();
   await later.goto('/film');
-  await later.getByRole('link', { name: /^idris-fennimar\.(webm|mp4), 1 MB$/ }).click();
+  await later.getByRole('link', { name: /^idris-fennimar\.(webm|mp4), 1\sMB$/ }).click();
   await expect(later.locator('canvas[data-frame]:not([data-frame=""])')).toBeVisible({
     timeout: 30_000,
   });

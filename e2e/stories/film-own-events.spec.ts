@@ -70,13 +70,13 @@ test('an event of the coach’s own is asked for by a rung, marked on film, and 
   await page.getByRole('button', { name: `Keep these ${REPS} reps` }).click();
   await page.getByRole('link', { name: 'See where the time went' }).click();
 
-  const row = page.getByRole('row', { name: /^prepared asked: at least 0.10 s before arriving/ });
+  const row = page.getByRole('row', { name: /^prepared asked: at least 0.10\ss before arriving/ });
   await expect(row).toBeVisible();
   const [, fromArrival] = await row.getByRole('cell').allInnerTexts();
   const medianMs = -1000 * Number(/^−([\d.]+)/.exec(fromArrival ?? '')?.[1]);
   expect(Math.abs(medianMs + PREPARED_BEFORE_MS)).toBeLessThan(30);
   await expect(
-    page.getByText(/Prepared: 3 of 3 at least 0.10 s before arriving, 0 later/),
+    page.getByText(/Prepared: 3 of 3 at least 0.10\ss before arriving, 0 later/),
   ).toBeVisible();
   await expect(page.getByText(/^Rep 1: .*; prepared added/)).toBeVisible();
   await page.getByText('Every rep in figures').click();

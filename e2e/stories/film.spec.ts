@@ -50,7 +50,7 @@ async function measureStance(page: Page, { pattern }: SetReviewReply): Promise<v
   await click({ x: -STANCE_M / 2, y: 0 });
   await click({ x: STANCE_M / 2, y: 0 });
   const said = await page.getByText(/Click two other places/).innerText();
-  const [, m, sd] = /([\d.]+) ± ([\d.]+) m/.exec(said) ?? [];
+  const [, m, sd] = /([\d.]+) ± ([\d.]+)\sm/.exec(said) ?? [];
   expect(Math.abs(Number(m) - STANCE_M)).toBeLessThan(2 * Number(sd));
   expect(Number(sd)).toBeLessThan(0.08);
   await page.getByRole('button', { name: 'Done measuring' }).click();
@@ -363,7 +363,7 @@ test('where there is no room for a film that is said; it can be looked at all th
   });
   await page.goto(`/film/${set.id}`);
   await bringHoliday(page);
-  await expect(page.getByText(/There is no room to keep this film: it needs 1 MB/)).toBeVisible();
+  await expect(page.getByText(/There is no room to keep this film: it needs 1\sMB/)).toBeVisible();
   await page.goto('/film');
   await expect(page.getByText('About 0 MB are left for films.')).toBeVisible();
   await expect(page.getByText('No film is kept on this device.')).toBeVisible();

@@ -15,7 +15,9 @@ test('catch, switch and freeze trials run apart from what is timed; marks and fa
   await coach.choose('Shown at arrival', 'side');
   await coach.choose('Watched fault 1', 'lean');
   await page.reload();
-  await expect(page.getByRole('button', { name: /20 % without a cue, 20 % switch/ })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: /20\s% without a cue, 20\s% switch/ }),
+  ).toBeVisible();
   await coach.start();
   await expect(page.getByRole('group', { name: 'Faults of this rep' })).toBeVisible();
   await page.keyboard.press('Digit1');

@@ -181,7 +181,7 @@ test('a hand is calibrated by tapping along; what is left of its error is kept w
   await expect(page.getByRole('status').filter({ hasText: 'Coach presses' })).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
   const said = await page.getByText(/^Coach presses/).textContent();
-  const sdMs = 1000 * Number(/±(\d\.\d\d) s/.exec(said ?? '')?.[1]);
+  const sdMs = 1000 * Number(/±(\d\.\d\d)\ss/.exec(said ?? '')?.[1]);
   await coach.start();
   await coach.playRep(1);
   const { reps } = await coach.seeReview();

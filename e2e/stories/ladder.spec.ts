@@ -78,7 +78,7 @@ test('a limit is derived from a flight, kept with its source, and asked of one a
     await expect(drawing.getByText(time, { exact: true }).first()).toBeVisible();
   const opponent = drawing.getByRole('button', { name: /^The opponent/ });
   for (let i = 0; i < 8; i++) await opponent.press('ArrowUp');
-  await expect(opponent).toHaveAccessibleName(/1\.0 m to the right and -0\.2 m forward/);
+  await expect(opponent).toHaveAccessibleName(/1\.0\sm to the right and -0\.2\sm forward/);
   for (const time of timesFrom({ x: 1, y: -0.2 }))
     await expect(drawing.getByText(time, { exact: true }).first()).toBeVisible();
   for (let i = 0; i < 8; i++) await opponent.press('ArrowDown');
@@ -88,7 +88,7 @@ test('a limit is derived from a flight, kept with its source, and asked of one a
   const places = page.getByRole('button', { name: 'Everything back to where the pattern has it' });
   const waits = drawing.getByRole('button', { name: /^Where they wait/ });
   await expect(places).toBeHidden();
-  const spares = () => drawing.getByText(/^[+−]\d\.\d\d s$/).allTextContents();
+  const spares = () => drawing.getByText(/^[+−]\d\.\d\d\ss$/).allTextContents();
   // They follow the drawing a moment later, which on a busy machine is long: what they come to rest at.
   let before = await spares();
   await expect
@@ -97,7 +97,7 @@ test('a limit is derived from a flight, kept with its source, and asked of one a
     })
     .toBe(true);
   for (let i = 0; i < 10; i++) await waits.press('ArrowUp');
-  await expect(waits).toHaveAccessibleName(/1\.0 m forward/);
+  await expect(waits).toHaveAccessibleName(/1\.0\sm forward/);
   await expect.poll(spares).not.toEqual(before);
   await places.click();
   await expect.poll(spares).toEqual(before);
@@ -142,10 +142,10 @@ test('a limit is derived from a flight, kept with its source, and asked of one a
   await coach.choose('From', 'your own number');
   await coach.fill('Seconds', '1.11');
   await own.getByRole('button', { name: 'Set it' }).click();
-  await expect(own.getByText(/1\.11 s now, the coach’s number/)).toBeVisible();
+  await expect(own.getByText(/1\.11\ss now, the coach’s number/)).toBeVisible();
   await coach.choose('From', 'the rung, as for everyone');
   await own.getByRole('button', { name: 'Give it back to the rung' }).click();
-  await expect(own.getByText(/1\.11 s now/)).toBeHidden();
+  await expect(own.getByText(/1\.11\ss now/)).toBeHidden();
   // What was shown before, against other limits, is no evidence any more.
   await expect(headline(page)).toHaveText(`Nothing shown on rung ${rung} yet.`);
 });
@@ -166,7 +166,7 @@ test('a ladder is drafted, edited and undone; its rule is chosen in plain words'
   await expect(rungs.getByText('live').last()).toBeVisible();
   const drafted = await rungs.getByRole('listitem').count();
   expect(drafted).toBeGreaterThan(8);
-  await expect(page.getByText(/100 ms more each time the choices double/)).toBeVisible();
+  await expect(page.getByText(/100\sms more each time the choices double/)).toBeVisible();
 
   const recovery = page.getByRole('textbox', { name: 'Recovery' });
   const before = await recovery.inputValue();
@@ -192,7 +192,7 @@ test('a ladder is drafted, edited and undone; its rule is chosen in plain words'
   await expect(page.getByRole('textbox', { name: 'Recovery' })).toHaveValue('1.11 s');
   await page.getByRole('link', { name: 'The ladder of Fork to draft' }).click();
   await expect(page.getByText('Nobody works on this pattern yet.')).toBeVisible();
-  await expect(page.getByText(/^Move up when the reps say that 85 % pass/)).toBeVisible();
+  await expect(page.getByText(/^Move up when the reps say that 85\s% pass/)).toBeVisible();
 });
 
 test('simulated sets until moved up; eased back; overruled with a reason; the last move undone', async ({
@@ -229,7 +229,7 @@ test('simulated sets until moved up; eased back; overruled with a reason; the la
   // By the same seed again: of a set in which a rep is left out by chance, too few are left to ease back on.
   await page.goto(`/floor/${athlete.id}?pattern=${id}&seed=3`);
   await coach.start();
-  await expect(page.getByText(/^Ease back to rung 1: only 0 % of the reps passed/)).toBeVisible({
+  await expect(page.getByText(/^Ease back to rung 1: only 0\s% of the reps passed/)).toBeVisible({
     timeout: 120_000,
   });
   await page.getByRole('button', { name: 'Next set on rung 2' }).click();
@@ -334,7 +334,7 @@ test('what would this rule do? Two rules on one chart, and settings for a wished
   await expect(page.getByText(/^Rule A: of athletes who pass .* would move up/)).toBeVisible();
   await expect(page.getByText('Counting sets:')).toBeVisible({ timeout: 60_000 });
   await coach.fill('Moved up too soon, at most', '2');
-  await expect(page.getByText(/Too soon within 20 sets: (1|0\.\d|2) %/)).toBeVisible();
+  await expect(page.getByText(/Too soon within 20 sets: (1|0\.\d|2)\s%/)).toBeVisible();
   await page.getByRole('button', { name: 'Take it as rule B' }).first().click();
   await expect.poll(summary, { timeout: 60_000 }).not.toBe(first);
   await expect(headline(page)).toContainText('B moves up too soon less often');

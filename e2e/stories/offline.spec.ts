@@ -188,7 +188,7 @@ test('what two people changed at once is kept from both; whoever comes second se
   await expect(saved(other)).toBeVisible();
   await minutes(page).fill('95');
   await minutes(page).press('Tab');
-  await expect(both.getByRole('row', { name: /95 min 80 min/ })).toBeVisible();
+  await expect(both.getByRole('row', { name: /95\smin 80\smin/ })).toBeVisible();
   await both.getByRole('button', { name: 'Keep yours' }).click();
   await expect(both).toBeHidden();
   await expect(saved(page)).toBeVisible();

@@ -154,7 +154,7 @@ test('a finding says its number, points at its step, and may stand with a reason
   await page.getByRole('textbox', { name: 'Right of home' }).fill('1.90');
   await page.keyboard.press('Enter');
   const finding = page.getByRole('listitem').filter({ hasText: 'Base in the load is too narrow' });
-  await expect(finding).toContainText(/0\.\d\d m, 0\.50 m to 1\.18 m allowed/);
+  await expect(finding).toContainText(/0\.\d\d\sm, 0\.50\sm to 1\.18\sm allowed/);
   await finding.getByRole('button', { name: 'Let it stand…' }).click();
   await page.getByRole('textbox', { name: 'Why it may stand' }).fill('small steps for juniors');
   await page.getByRole('button', { name: 'Let it stand', exact: true }).click();

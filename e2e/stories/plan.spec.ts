@@ -22,7 +22,7 @@ test('an hour is planned from a template, made shorter, moved about by keys, and
   await expect(page.getByText('It is 7 min longer than there is time.')).toBeVisible();
   await page.getByRole('button', { name: 'Shorten to fit' }).click();
   await expect(page.getByText('It is 7 min longer')).toBeHidden();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText(/^(39|40)(\.5)? of 40 min/);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/^(39|40)(\.5)? of 40\smin/);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('It is 7 min longer')).toBeVisible();
 

@@ -59,7 +59,7 @@ test('a rep is struck out and an event moved; both are kept with the name, and u
   const was = Number((await home.inputValue()).replace(' s', ''));
   await home.fill((was + 0.5).toFixed(3));
   await home.press('Enter');
-  await expect(corrections.getByText(/^Rep 1: home moved by \+0\.50 s · Mara/)).toBeVisible();
+  await expect(corrections.getByText(/^Rep 1: home moved by \+0\.50\ss · Mara/)).toBeVisible();
   await page.getByText('Every rep in figures').click();
   await expect(page.getByRole('row', { name: /^1 / }).last()).toContainText('hand');
   await corrections.getByRole('button', { name: 'Undo the correction of rep 1' }).first().click();
@@ -107,26 +107,30 @@ untouchedTest(
     await page.goto(`/review/athletes/${faster}`);
     await choose(page, 'Sets', 'Four corners, hand, heard cues');
     await expect(headline(page)).toHaveText(
-      /^Clearly faster: cycle 2\.\d+ → 2\.\d+ s, 0\.\d+ s less\.$/,
+      /^Clearly faster: cycle 2\.\d+ → 2\.\d+\ss, 0\.\d+\ss less\.$/,
     );
-    await expect(page.getByText(/Chance that it is faster .* over 99 %/)).toBeVisible();
+    await expect(page.getByText(/Chance that it is faster .* over 99\s%/)).toBeVisible();
     // The season draws each day; one that is pressed opens its sets, and is kept in the address.
     const season = page.getByRole('region', { name: 'The season' });
-    const days = season.getByRole('button', { name: /, rung \d.*: \d+ sets?, cycle \d\.\d\d s; / });
+    const days = season.getByRole('button', {
+      name: /, rung \d.*: \d+ sets?, cycle \d\.\d\d\ss; /,
+    });
     expect(await days.count()).toBeGreaterThanOrEqual(8);
     await days.last().click();
     await expect(season.getByRole('link', { name: /^Set at / }).first()).toBeVisible();
     expect(new URL(page.url()).searchParams.get('day')).toMatch(/^\d{4}-\d{2}-\d{2}-\d$/);
     await season.getByRole('button', { name: 'Close the day' }).click();
-    await expect(season.getByText(/^− ?0\.\d\d s$|^not clear$/).first()).toBeVisible();
+    await expect(season.getByText(/^− ?0\.\d\d\ss$|^not clear$/).first()).toBeVisible();
     await page.getByRole('link', { name: 'Before and after, side by side' }).click();
-    await expect(headline(page)).toHaveText(/typically 0\.\d+ s quicker, 95 %/);
+    await expect(headline(page)).toHaveText(/typically 0\.\d+\ss quicker, 95\s%/);
 
     await page.goto(`/review/athletes/${steady}`);
     await choose(page, 'Sets', 'Four corners, hand, heard cues');
     await expect(headline(page)).toHaveText(/^No clear change: cycle/);
     await expect(page.getByText(/It rests on 5 days before and 5 days after/)).toBeVisible();
-    await expect(page.getByText(/within the 0\.\d+ s that such days alone can make/)).toBeVisible();
+    await expect(
+      page.getByText(/within the 0\.\d+\ss that such days alone can make/),
+    ).toBeVisible();
     await page.getByRole('link', { name: 'Before and after, side by side' }).click();
     await expect(headline(page)).toHaveText(/no clear difference/);
 
@@ -152,7 +156,7 @@ untouchedTest(
     await expect(headline(page)).toHaveText('What shall be laid side by side?');
     await choose(page, 'Of', 'Wren Hallowby');
     await page.getByRole('link', { name: /^Left and right/ }).click();
-    await expect(headline(page)).toHaveText(/^Cycle \d\.\d\d s \(\d+ reps\) and \d\.\d\d s/);
+    await expect(headline(page)).toHaveText(/^Cycle \d\.\d\d\ss \(\d+ reps\) and \d\.\d\d\ss/);
     const [left, right] = [
       page.getByRole('region', { name: 'First' }),
       page.getByRole('region', { name: 'Second' }),
@@ -221,7 +225,7 @@ untouchedTest(
     );
     await page
       .getByRole('row', { name: /^Cass Ondry/ })
-      .getByRole('link', { name: /right \d+ % slower/ })
+      .getByRole('link', { name: /right \d+\s% slower/ })
       .click();
     await expect(page.getByText(/^Slower to the right by/)).toBeVisible();
   },
@@ -256,7 +260,7 @@ untouchedTest(
     await expect(
       out.getByText(/^Row 4, athlete: given Wren Hollowby, allowed .*Wren Hallowby/),
     ).toBeVisible();
-    await expect(out.getByText(/^Row 5, times: given home at 200 ms/)).toBeVisible();
+    await expect(out.getByText(/^Row 5, times: given home at 200\sms/)).toBeVisible();
     // A column can be something else, and the preview follows.
     await choose(page, 'reaction', 'not in the table');
     await expect(page.getByRole('row', { name: /Wren Hallowby/ })).toContainText('–');
@@ -291,7 +295,7 @@ untouchedTest(
       page.getByText(/^Getting back to the middle.*: clearly quicker, by/),
     ).toBeVisible();
     await expect(page.getByRole('heading', { name: 'What to do at home' })).toBeVisible();
-    await expect(page.getByText(/95 %|typical error|median/)).toBeHidden();
+    await expect(page.getByText(/95\s%|typical error|median/)).toBeHidden();
     await page.getByRole('textbox', { name: /^Your own words/ }).fill('A calm, honest month.');
     await page.keyboard.press('Tab');
     await expect(page.getByRole('heading', { name: 'From the coach' })).toBeVisible();

@@ -29,7 +29,7 @@ test('a roster of sixty comes from a file: bad rows are named, doubles left to t
   await expect(page.getByText('63 rows: 61 can be added, 2 cannot be read.')).toBeVisible();
   const out = page.getByRole('list', { name: 'Rows that stay out' });
   await expect(out.getByText(/Row 62, born: given 2014-02-30, allowed a day/)).toBeVisible();
-  await expect(out.getByText(/Row 63, height: given 9 m/)).toBeVisible();
+  await expect(out.getByText(/Row 63, height: given 9\sm/)).toBeVisible();
   await expectSound(page);
 
   const table = page.getByRole('grid', { name: 'People of the table' });

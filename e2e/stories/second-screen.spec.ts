@@ -105,7 +105,7 @@ test('a partner calls from a phone, and a coach times from a tablet', async ({
   }
   await coach.finished(2);
   // The last times are there for a coach who does not see the drill's screen.
-  await expect(panel.getByText(/^Rep \d, B \d\.\d\d · home \d\.\d\d s$/)).toBeVisible();
+  await expect(panel.getByText(/^Rep \d, B \d\.\d\d · home \d\.\d\d\ss$/)).toBeVisible();
   await panel.getByRole('button', { name: 'Strike out, or put back' }).click();
   const { reps } = await coach.seeReview();
   expect(reps.map(({ target }) => target).join('')).toBe('ABB');

@@ -116,12 +116,14 @@ test('a game of teams and one of catching are refereed; what was reached is kept
   await page.getByRole('button', { name: 'Amara Quill catches from 100 cm' }).click();
   await expect(page.getByRole('button', { name: 'Amara Quill missed from 100 cm' })).toBeVisible();
   await page.getByRole('button', { name: 'Change over' }).click();
-  await expect(page.getByText(/^Farthest: Amara Quill 0 cm, Idris Fennimar 100 cm/)).toBeVisible();
+  await expect(
+    page.getByText(/^Farthest: Amara Quill 0\scm, Idris Fennimar 100\scm/),
+  ).toBeVisible();
   await expect(page.getByText('Cass Ondry catches from 100 cm')).toBeVisible();
   await page.setViewportSize({ width: 390, height: 844 });
   await expectFits(page);
   await expectSound(page);
   await page.getByRole('button', { name: 'End the session' }).click();
   await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByText(/Idris Fennimar 100 cm/)).toBeVisible();
+  await expect(page.getByText(/Idris Fennimar 100\scm/)).toBeVisible();
 });

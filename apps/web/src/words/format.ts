@@ -9,6 +9,7 @@ import {
 import { format as en } from './en/format.js';
 import { LOCALE } from './locale.js';
 import { speaker } from './say.js';
+import { unbroken } from './unbroken.js';
 
 const say = speaker(en);
 
@@ -22,7 +23,7 @@ export const seconds = (ms: number): string => (Math.round(ms / 10) / 100).toFix
 export const signedSeconds = (ms: number): string =>
   `${Math.round(ms / 10) < 0 ? '−' : ''}${seconds(Math.abs(ms))}`;
 
-export const secondsWithUnit = (ms: number): string => `${seconds(ms)} s`;
+export const secondsWithUnit = (ms: number): string => unbroken(`${seconds(ms)} s`);
 
 const zone = getLocalTimeZone();
 const dateOf = new DateFormatter(LOCALE, { day: 'numeric', month: 'short' });
@@ -81,4 +82,4 @@ export const semicolonList = (items: readonly Listed[]): string => there(items).
 export const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** A share as whole percents. */
-export const percent = (share: number): string => `${Math.round(100 * share)} %`;
+export const percent = (share: number): string => unbroken(`${Math.round(100 * share)} %`);

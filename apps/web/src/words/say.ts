@@ -1,5 +1,6 @@
 import IntlMessageFormat from 'intl-messageformat';
 import { LOCALE } from './locale.js';
+import { unbroken } from './unbroken.js';
 
 /** Messages of one domain in one language: ICU texts with parameters, by key. */
 export type Catalog = Readonly<Record<string, string>>;
@@ -17,12 +18,12 @@ export function speaker<Own extends Catalog>(
   return (key, params) => {
     const text = catalog[key] ?? key;
     // Most messages are plain words: reading them as a pattern would cost the first view its time.
-    if (!/[{'#]/.test(text)) return text;
+    if (!/[{'#]/.test(text)) return unbroken(text);
     let message = read.get(key);
     if (!message) {
       message = new IntlMessageFormat(text, LOCALE, undefined, { ignoreTag: true });
       read.set(key, message);
     }
-    return String(message.format(params));
+    return unbroken(String(message.format(params)));
   };
 }
