@@ -2,6 +2,7 @@ import { EntityManager, LockMode } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { standingOf, type Standing } from '@orthokin/core/stats';
 import { keepRows } from '../platform/database/keep-rows.js';
+import { piecemeal } from '../platform/work/piecemeal.js';
 import { Athlete } from '../domains/athletes/athlete.entity.js';
 import { AthleteStanding } from './athlete-standing.entity.js';
 import { CourseSetsService } from './course-sets.service.js';
@@ -39,15 +40,12 @@ export class AthleteStandingsService {
       const missing = lacking.filter((id) => !standings.has(id));
       if (missing.length === 0) return;
       const courses = await this.courses.since(clubId, squadSince(now), missing);
-      for (const id of missing) standings.set(id, standingOf(courses.get(id) ?? [], squad));
-      await keepRows(
-        em,
-        AthleteStanding,
-        missing.flatMap((id) => {
-          const standing = standings.get(id);
-          return standing ? [{ clubId, id, day, standing }] : [];
-        }),
-      );
+      const rows = await piecemeal(missing, (id) => {
+        const standing = standingOf(courses.get(id) ?? [], squad);
+        return { clubId, id, day, standing };
+      });
+      for (const { id, standing } of rows) standings.set(id, standing);
+      await keepRows(em, AthleteStanding, rows);
     });
     return standings;
   }

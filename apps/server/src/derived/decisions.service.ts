@@ -3,12 +3,12 @@ import { Injectable } from '@nestjs/common';
 import { senseOf, type Conditions } from '@orthokin/core/drill';
 import type { Pattern, Rung } from '@orthokin/core/pattern';
 import {
-  asksTheSame,
   decide,
   EVIDENCE_SETS,
   heldOnRung,
   isCuedAsAsked,
   USUAL_LADDER,
+  whatIsAsked,
   withOwnLimits,
   type Asked,
   type Decision,
@@ -18,8 +18,10 @@ import {
   type KnownSet,
 } from '@orthokin/core/progress';
 import type { LadderPlace } from '@orthokin/core/progress';
+import { groupBy } from '@orthokin/core/stats';
 import { inTurn } from '../platform/database/in-turn.js';
 import { conflict } from '../platform/http/refusals.js';
+import { piecemeal } from '../platform/work/piecemeal.js';
 import { rungAsRun } from '../domains/drills/as-run.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import type { PatternVersion } from '../domains/patterns/pattern-version.entity.js';
@@ -52,7 +54,7 @@ interface Search extends Climb {
 
 /** A set's row as far as evidence needs it: without its cues. */
 interface EvidenceRow {
-  readonly nr: string;
+  readonly nr: number;
   readonly id: string;
   readonly pattern_version: number;
   readonly rung: number;
@@ -131,7 +133,7 @@ export class DecisionsService extends Deciding {
       };
     });
     const evidence = await this.evidence(clubId, searches);
-    return sets.map((set, i) => {
+    return piecemeal(sets, (set, i) => {
       const { judgement } = known(figures.get(set.id), set.id);
       const { rung, pattern } = known(searches[i], set.id).asked;
       const grounds = about(evidence[i] ?? [], rung, pattern);
@@ -164,7 +166,7 @@ export class DecisionsService extends Deciding {
       };
     });
     const evidence = await this.evidence(clubId, searches);
-    return searches.map(({ patternId, asked: { rung, pattern } }, i) => {
+    return piecemeal(searches, ({ patternId, asked: { rung, pattern } }, i) => {
       const sets = evidence[i] ?? [];
       const { rule } = settings.get(patternId) ?? USUAL_LADDER;
       return {
@@ -184,21 +186,20 @@ export class DecisionsService extends Deciding {
     const versions = await this.patterns.versions(
       clubId,
       rows.map(({ nr, pattern_version: version }) => ({
-        patternId: searches[Number(nr)]?.patternId ?? '',
+        patternId: searches[nr]?.patternId ?? '',
         version,
       })),
     );
-    const of = searches.map((search, i) => {
-      const same = rows
-        .filter(({ nr }) => Number(nr) === i)
-        .filter((row) => {
-          const { asked, patternId } = search;
-          const version = versions.get(versionKey({ patternId, version: row.pattern_version }));
-          if (!version || !isCuedAsAsked(row.conditions.order, asked.rung)) return false;
-          const run = { rung: row.rung, limitsMs: row.limits_ms, conditions: row.conditions };
-          const { body } = version;
-          return asksTheSame(asked, { rung: rungAsRun(body, run), pattern: body });
-        });
+    const found = groupBy(rows, ({ nr }) => String(nr));
+    const of = await piecemeal(searches, ({ asked, patternId }, i) => {
+      const wanted = whatIsAsked(asked);
+      const same = (found.get(String(i)) ?? []).filter((row) => {
+        const version = versions.get(versionKey({ patternId, version: row.pattern_version }));
+        if (!version || !isCuedAsAsked(row.conditions.order, asked.rung)) return false;
+        const run = { rung: row.rung, limitsMs: row.limits_ms, conditions: row.conditions };
+        const { body } = version;
+        return whatIsAsked({ rung: rungAsRun(body, run), pattern: body }) === wanted;
+      });
       const [newest] = same;
       return same.filter(
         ({ source, conditions }) =>

@@ -10,6 +10,7 @@ import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { repsIn } from '../domains/drills/drills.part.js';
 import type { RepRow } from '../domains/drills/rep.entity.js';
 import { keepRows } from '../platform/database/keep-rows.js';
+import { piecemeal } from '../platform/work/piecemeal.js';
 import { plainRows } from '../platform/storage/plain-rows.js';
 import { SetFiguresRow } from './set-figures.entity.js';
 
@@ -94,12 +95,13 @@ export class FiguresService {
         ...{ patternId, version },
       });
       const versions = await this.patterns.versions(clubId, sets.map(versionOf));
-      const rows = sets.flatMap((set): SetFiguresRow[] => {
+      const made = await piecemeal(sets, (set): SetFiguresRow[] => {
         const pattern = versions.get(versionKey(versionOf(set)))?.body;
         if (!pattern) return [];
         const figures = figuresOf(set, repsOf.get(set.id) ?? [], pattern);
         return figures ? [{ clubId, id: set.id, ...figures }] : [];
       });
+      const rows = made.flat();
       await keepRows(em, SetFiguresRow, rows);
       return [...kept.values(), ...rows];
     });

@@ -68,6 +68,7 @@ export {
   type OwnLimits,
   type SourcedLimit,
   type StandardTest,
+  whatIsAsked,
 } from './ladder.js';
 export { operatingOf, setPassProbability } from './operating.js';
 export { posteriorOf, wilson, type Posterior, type Share } from './pass-rate.js';

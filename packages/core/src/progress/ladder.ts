@@ -142,23 +142,23 @@ export interface Asked {
 }
 
 /**
- * Whether two rungs ask the same of an athlete, whatever they are called and wherever their limits
- * come from: only then does what was shown on the one count on the other.
+ * All that a rung asks of an athlete, as a text to be held against that of another rung: the same of two that ask
+ * the same, whatever they are called and wherever their limits come from.
  */
-export function asksTheSame(a: Asked, b: Asked): boolean {
-  const asked = ({ rung, pattern }: Asked) =>
-    JSON.stringify([
-      pattern.home.radiusM,
-      [...rung.targets].sort().map((letter) => [letter, targetOf(pattern, letter)?.at]),
-      ...[rung.order, rung.catchShare, rung.switchShare, rung.doing, rung.pressure],
-      rung.floorScale,
-      [...rung.targets].sort().map((letter) => limitsAt(rung, letter)),
-      ...[rung.passShare, rung.falseStartShare, rung.cleanShare, rung.heldShare],
-      ...[rung.mostSpread, rung.minValidReps],
-      (rung.coachLimits ?? []).map(({ event, from, limitMs }) => [event, from, limitMs]).sort(),
-    ]);
-  return asked(a) === asked(b);
-}
+export const whatIsAsked = ({ rung, pattern }: Asked): string =>
+  JSON.stringify([
+    pattern.home.radiusM,
+    [...rung.targets].sort().map((letter) => [letter, targetOf(pattern, letter)?.at]),
+    ...[rung.order, rung.catchShare, rung.switchShare, rung.doing, rung.pressure],
+    rung.floorScale,
+    [...rung.targets].sort().map((letter) => limitsAt(rung, letter)),
+    ...[rung.passShare, rung.falseStartShare, rung.cleanShare, rung.heldShare],
+    ...[rung.mostSpread, rung.minValidReps],
+    (rung.coachLimits ?? []).map(({ event, from, limitMs }) => [event, from, limitMs]).sort(),
+  ]);
+
+/** Whether two rungs ask the same of an athlete: only then does what was shown on the one count on the other. */
+export const asksTheSame = (a: Asked, b: Asked): boolean => whatIsAsked(a) === whatIsAsked(b);
 
 /** How much an order gives away; what a person calls, or chance does, counts as shuffled. */
 const openness = (order: CueOrder): number =>
