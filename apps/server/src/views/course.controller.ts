@@ -24,7 +24,7 @@ export class CourseController {
     return this.courses.course(clubId, athleteId);
   }
 
-  @Serves(ROUTES.athleteReps, { gives: AthleteRepsReply })
+  @Serves(ROUTES.athleteReps, { asks: PoolQuery, gives: AthleteRepsReply })
   reps(
     @Param() { clubId, athleteId }: AthletePath,
     @Query() query: PoolQuery,

@@ -8,7 +8,7 @@ import { LoadsService } from './loads.service.js';
 export class LoadsController {
   constructor(private readonly loads: LoadsService) {}
 
-  @Serves(ROUTES.loads, { gives: AthleteLoadReply, each: true })
+  @Serves(ROUTES.loads, { asks: LoadQuery, gives: AthleteLoadReply, each: true })
   all(@Param() { clubId }: ClubPath, @Query() { day }: LoadQuery): Promise<AthleteLoadReply[]> {
     return this.loads.of(clubId, day);
   }

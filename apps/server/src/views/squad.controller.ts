@@ -28,7 +28,7 @@ export class SquadController {
     return all.filter(({ athlete }) => athleteIds.includes(athlete.id));
   }
 
-  @Serves(ROUTES.drillSetup, { gives: DrillSetupReply })
+  @Serves(ROUTES.drillSetup, { asks: DrillSetupQuery, gives: DrillSetupReply })
   drillSetup(
     @Param() { clubId, athleteId }: AthletePath,
     @Query() { patternId }: DrillSetupQuery,

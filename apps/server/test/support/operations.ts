@@ -1,6 +1,12 @@
 import type { TestServer } from './server.js';
 
+interface Parameter {
+  readonly name: string;
+  readonly in: string;
+}
+
 export interface Operation {
+  readonly parameters?: readonly Parameter[];
   readonly requestBody?: {
     readonly content?: Record<string, { readonly schema?: { readonly $ref?: string } }>;
   };
@@ -13,11 +19,13 @@ export interface Described {
   readonly operation: Operation;
   /** What stands in its path. */
   readonly inPath: readonly string[];
+  /** What is asked in its address. */
+  readonly inQuery: readonly string[];
 }
 
 /** The requests at a path, with what they have in common. */
 interface AtPath {
-  readonly parameters: readonly { readonly name: string }[];
+  readonly parameters: readonly Parameter[];
   readonly [method: string]: unknown;
 }
 
@@ -26,10 +34,15 @@ export async function operationsOf(server: TestServer): Promise<readonly Describ
   const { body } = await server.get('/api/docs-json').expect(200);
   const { paths } = body as { paths: Record<string, AtPath> };
   return Object.entries(paths).flatMap(([path, { parameters, ...methods }]) =>
-    Object.entries(methods).map(([method, operation]) => ({
-      ...{ path, method, operation: operation as Operation },
-      inPath: parameters.map(({ name }) => name),
-    })),
+    Object.entries(methods).map(([method, given]) => {
+      const operation = given as Operation;
+      const asked = (operation.parameters ?? []).filter((each) => each.in === 'query');
+      return {
+        ...{ path, method, operation },
+        inPath: parameters.map(({ name }) => name),
+        inQuery: asked.map(({ name }) => name),
+      };
+    }),
   );
 }
 

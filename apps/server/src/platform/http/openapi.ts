@@ -2,10 +2,12 @@ import { applyDecorators, type INestApplication, type Type } from '@nestjs/commo
 import {
   ApiBody,
   ApiOkResponse,
+  ApiQuery,
   DocumentBuilder,
   SwaggerModule,
   type OpenAPIObject,
 } from '@nestjs/swagger';
+import { getMetadataStorage } from 'class-validator';
 import { schemasUnder } from './schemas.js';
 
 const SCHEMAS = '#/components/schemas/';
@@ -17,6 +19,21 @@ const schemaOf = (of: Type, isArray: boolean) => {
 
 /** The request's body, from its class-validator rules: contract knows nothing of OpenAPI. */
 export const Takes = (body: Type): MethodDecorator => ApiBody({ schema: schemaOf(body, false) });
+
+/** What is asked in the address, from the same rules. */
+export function Asks(query: Type): MethodDecorator {
+  const rules = getMetadataStorage().getTargetValidationMetadatas(query, '', false, false);
+  const mayLack = rules.filter(({ type }) => type === 'conditionalValidation');
+  const names = [...new Set(rules.map(({ propertyName }) => propertyName))];
+  return applyDecorators(
+    ...names.map((name) =>
+      ApiQuery({
+        ...{ name, schema: { type: 'string' } },
+        required: !mayLack.some(({ propertyName }) => propertyName === name),
+      }),
+    ),
+  );
+}
 
 /** The reply's body. */
 export const Gives = (reply: Type, { each = false } = {}): MethodDecorator =>

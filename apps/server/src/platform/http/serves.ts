@@ -1,7 +1,7 @@
 import { applyDecorators, Delete, Get, Post, Put, SetMetadata, type Type } from '@nestjs/common';
 import type { Method, Route } from '@orthokin/contract/routes';
 import { MayBeAsked } from '../auth/may-ask.guard.js';
-import { Gives, Takes } from './openapi.js';
+import { Asks, Gives, Takes } from './openapi.js';
 
 const METHODS: Readonly<Record<Method, (path: string) => MethodDecorator>> = {
   GET: Get,
@@ -23,18 +23,32 @@ interface Classes<Takes, Gives> {
   readonly each?: boolean;
 }
 
+/** Where something is asked in the address: the class of that, too. */
+interface Asking<Query> {
+  readonly asks: Type<Query>;
+}
+
 /**
- * Serves a route of the table: its method and path, and the classes that its body and reply are
+ * Serves a route of the table: its method and path, and the classes that its query, body and reply are
  * described and checked by. They must be what the table says; so is who may send it.
  */
+export function Serves<Path extends string, Body, Reply>(
+  route: Route<Path, Body, undefined, Reply>,
+  classes?: Classes<Body, Reply>,
+): MethodDecorator;
 export function Serves<Path extends string, Body, Query, Reply>(
-  { method, path, may, touches }: Route<Path, Body, Query, Reply>,
-  { takes, gives, each = false }: Classes<Body, Reply> = {},
+  route: Route<Path, Body, Query, Reply>,
+  classes: Classes<Body, Reply> & Asking<Query>,
+): MethodDecorator;
+export function Serves(
+  { method, path, may, touches }: Route<string, unknown, unknown, unknown>,
+  { takes, gives, asks, each = false }: Classes<unknown, unknown> & Partial<Asking<unknown>> = {},
 ): MethodDecorator {
   return applyDecorators(
     METHODS[method](path),
     MayBeAsked(may),
     SetMetadata(TOUCHES, touches),
+    ...(asks ? [Asks(asks)] : []),
     ...(takes ? [Takes(takes)] : []),
     ...(gives ? [Gives(gives, { each })] : []),
   );
