@@ -1,8 +1,8 @@
-import { once } from 'node:events';
 import { createReadStream, createWriteStream } from 'node:fs';
+import { open } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { Readable } from 'node:stream';
-import { finished, pipeline } from 'node:stream/promises';
+import { pipeline } from 'node:stream/promises';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { CLUB_FORMAT, CLUB_FORMAT_VERSION, type ClubList } from '@orthokin/contract';
 import { ZipFile } from 'yazl';
@@ -28,16 +28,15 @@ async function* repLines(
   clubId: string,
   aside: string,
 ): AsyncIterable<string> {
-  const file = createWriteStream(aside);
-  const written = finished(file);
-  // Whoever waits for it hears of what goes wrong.
-  written.catch(() => undefined);
-  for await (const { reps, table } of tables.repPages(clubId)) {
-    if (!file.write(table)) await Promise.race([once(file, 'drain'), written]);
-    yield lines(reps.map(repInFile));
+  const file = await open(aside, 'w');
+  try {
+    for await (const { reps, table } of tables.repPages(clubId)) {
+      await file.appendFile(table);
+      yield lines(reps.map(repInFile));
+    }
+  } finally {
+    await file.close();
   }
-  file.end();
-  await written;
 }
 
 /** The whole club: lists to be read back, and tables for people; written as it is read, its folder being its own. */

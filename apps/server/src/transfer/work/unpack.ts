@@ -64,8 +64,10 @@ export class Unpacked {
     if (!entry) throw unreadable('file', `no ${name}`, `a zip with ${name} in it`);
     const isDeflated = entry.compressionMethod === DEFLATED;
     const stream = await new Promise<Readable>((done, fail) =>
-      this.zip.openReadStream(entry, isDeflated ? { decompress: false } : {}, (error, opened) =>
-        error ? fail(error) : done(opened),
+      this.zip.openReadStream(
+        entry,
+        isDeflated ? { decodeFileData: false } : {},
+        (error, opened) => (error ? fail(error) : done(opened)),
       ),
     );
     // Ends all when one ends; whoever reads hears of an error by reading.
