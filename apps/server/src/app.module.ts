@@ -39,8 +39,8 @@ const SECRET_BYTES = 32;
 const newSecret = (): string => randomBytes(SECRET_BYTES).toString('base64url');
 
 /**
- * Requests from one address: a hall full of devices behind one router is far below this, a runaway
- * script soon above it.
+ * Requests of one kind from one address: a hall full of devices behind one router is far below this. Counted over
+ * a second, since all that has been counted is gone through with every request.
  */
 const RATE = { ttl: 1000, limit: 1000 };
 
