@@ -1,7 +1,8 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
-import { squadForm, type SquadForm } from '@orthokin/core/stats';
+import { athleteForm, squadFormOf, type SquadForm } from '@orthokin/core/stats';
 import { seeingWholeClub } from '../platform/auth/walls.js';
+import { piecemeal } from '../platform/work/piecemeal.js';
 import { CourseSetsService } from './course-sets.service.js';
 import type { SquadFormRow } from './squad-form.entity.js';
 
@@ -45,7 +46,7 @@ export class SquadFormsService {
       if (kept) return kept;
       // It is the squad's, whoever asks for it.
       const courses = await seeingWholeClub(em, () => this.courses.since(clubId, squadSince(now)));
-      const form = squadForm([...courses.values()]);
+      const form = squadFormOf(await piecemeal([...courses.values()], athleteForm));
       if (club.length > 0)
         await em.execute(
           `insert into squad_form (club_id, day, form) values (?, ?, ?)

@@ -98,7 +98,12 @@ function betweenDays(rungs: readonly (readonly TrainingDay[])[], withinMs2: numb
     : { ms2: (squares / weight - withinMs2 * mean(thinness)) / 2, df };
 }
 
-function found(rungs: readonly (readonly TrainingDay[])[]) {
+/**
+ * What an athlete's own days show, from the days of each rung, in order; all sets of one pattern version, source and
+ * sense. Held toward nothing: the variance between days may come out below 0, and has 0 degrees of freedom where days
+ * do not follow each other.
+ */
+export function ownDayForm(rungs: readonly (readonly TrainingDay[])[]): DayForm {
   const days = rungs.flat();
   const medianMs = median(days.flatMap(({ setsMs }) => setsMs));
   const scatter = USUAL_SET_SCATTER;
@@ -115,7 +120,7 @@ export function dayForm(
   rungs: readonly (readonly TrainingDay[])[],
   usual: UsualDayForm = USUAL_DAY_FORM,
 ): DayForm {
-  const { medianMs, within, between } = found(rungs);
+  const { medianMs, within, between } = ownDayForm(rungs);
   const own = { ...between, ms2: Math.max(0, between.ms2) };
   return { medianMs, within, between: heldToward(own, usual.share * medianMs, usual.df) };
 }
@@ -126,13 +131,11 @@ const FEWEST_ATHLETES = 5;
 const MOST_DF = 20;
 
 /**
- * The day form usual in a squad, pooled over its athletes as a share of each one's median; each
- * athlete is given by the days of each rung. `null` with fewer than five who show any.
+ * The day form usual in a squad, pooled over what its athletes' own days show (`ownDayForm`) as a share of each one's
+ * median. `null` with fewer than five who show any.
  */
-export function squadDayForm(
-  athletes: readonly (readonly (readonly TrainingDay[])[])[],
-): UsualDayForm | null {
-  const shown = athletes.map(found).filter(({ between }) => between.df > 0);
+export function squadDayForm(athletes: readonly DayForm[]): UsualDayForm | null {
+  const shown = athletes.filter(({ between }) => between.df > 0);
   if (shown.length < FEWEST_ATHLETES) return null;
   let [squares, df] = [0, 0];
   for (const { medianMs, between } of shown) {

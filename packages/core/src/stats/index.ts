@@ -38,7 +38,6 @@ export {
 } from './course.js';
 export {
   dayForm,
-  squadDayForm,
   USUAL_DAY_FORM,
   type DayForm,
   type TrainingDay,
@@ -114,7 +113,14 @@ export {
   type SeasonStretch,
 } from './season.js';
 export { shortCourse, type ShortCourse } from './short-course.js';
-export { NO_SQUAD, squadForm, type SquadForm } from './squad-form.js';
+export {
+  athleteForm,
+  NO_SQUAD,
+  squadForm,
+  squadFormOf,
+  type AthleteForm,
+  type SquadForm,
+} from './squad-form.js';
 export {
   isNotSeenLately,
   LATELY_DAYS,
