@@ -60,6 +60,7 @@ export {
   checkLadder,
   isCuedAsAsked,
   USUAL_LADDER,
+  whatIsAsked,
   withLimit,
   withOwnLimit,
   withOwnLimits,
@@ -68,7 +69,6 @@ export {
   type OwnLimits,
   type SourcedLimit,
   type StandardTest,
-  whatIsAsked,
 } from './ladder.js';
 export { operatingOf, setPassProbability } from './operating.js';
 export { posteriorOf, wilson, type Posterior, type Share } from './pass-rate.js';

@@ -100,8 +100,8 @@ function betweenDays(rungs: readonly (readonly TrainingDay[])[], withinMs2: numb
 
 /**
  * What an athlete's own days show, from the days of each rung, in order; all sets of one pattern version, source and
- * sense. Held toward nothing: the variance between days may come out below 0, and has 0 degrees of freedom where days
- * do not follow each other.
+ * sense. Only the scatter within a day is held toward what is usual: the variance between days may come out below 0,
+ * and has 0 degrees of freedom where days do not follow each other.
  */
 export function ownDayForm(rungs: readonly (readonly TrainingDay[])[]): DayForm {
   const days = rungs.flat();

@@ -73,7 +73,13 @@ export class Unpacked {
     // Ends all when one ends; whoever reads hears of an error by reading.
     const over = () => undefined;
     return isDeflated
-      ? pipeline(stream, createInflateRaw(PIECES), counted(most), over)
+      ? // No more than it says it is: whoever unpacks raw pieces has to look at that, too.
+        pipeline(
+          stream,
+          createInflateRaw(PIECES),
+          counted(Math.min(most, entry.uncompressedSize)),
+          over,
+        )
       : pipeline(stream, counted(most), over);
   }
 
