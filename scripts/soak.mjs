@@ -72,11 +72,8 @@ async function soak(address, databaseUrl, pid, count, film) {
     import('uuid'),
     import('./lib/recording.mjs'),
   ]);
-  const ask = async (
-    /** @type {string} */ method,
-    /** @type {string} */ path,
-    /** @type {object | undefined} */ body = undefined,
-  ) => {
+  /** @param {string} method @param {string} path @param {object} [body] */
+  const ask = async (method, path, body) => {
     const answered = await fetch(`${address}/api/${path}`, {
       method,
       ...(body && { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),

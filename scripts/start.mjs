@@ -9,7 +9,7 @@ import { addPrivateKeys, ensureCluster, newPrivateKey } from './lib/cluster.mjs'
 import { ensureDebianPackages, ensureNpmPackages } from './lib/packages.mjs';
 import { DATA, ROOT } from './lib/paths.mjs';
 import { isFree } from './lib/ports.mjs';
-import { Refusal, run, say } from './lib/say.mjs';
+import { Refusal, reasonOf, run, say } from './lib/say.mjs';
 
 const USUAL_PORT = 4310;
 /** Where the app looks for beacons until it is told another address. */
@@ -56,7 +56,7 @@ function readArguments() {
     });
     return { ...values, positionals };
   } catch (error) {
-    throw new Refusal(`${error instanceof Error ? error.message : error}. See ./start --help.`);
+    throw new Refusal(`${reasonOf(error)}. See ./start --help.`);
   }
 }
 
@@ -172,7 +172,7 @@ function keepCertificate(onRenewed) {
       ensureCertificate();
     } catch (error) {
       // The one there is serves on; there are weeks in which it can be mended.
-      say(`The certificate was not renewed: ${error instanceof Error ? error.message : error}`);
+      say(`The certificate was not renewed: ${reasonOf(error)}`);
     }
     const cert = readFileSync(files.cert, 'utf8');
     if (cert === before) return;

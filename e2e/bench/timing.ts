@@ -1,4 +1,4 @@
-/* eslint-disable @typescript-eslint/unbound-method -- methods are taken off their prototypes to be put back wrapped */
+/* oxlint-disable typescript/unbound-method -- methods are taken off their prototypes to be put back wrapped */
 import { expect, type Page } from '@playwright/test';
 import { PLAIN_CONDITIONS, type Conditions } from '@orthokin/core/drill';
 import { StandIn } from '../stories/support/beacons.js';

@@ -4,6 +4,9 @@ export class Refusal extends Error {}
 /** @param {string} line */
 export const say = (line) => process.stdout.write(`${line}\n`);
 
+/** What is said of something thrown. @param {unknown} error */
+export const reasonOf = (error) => (error instanceof Error ? error.message : String(error));
+
 /**
  * Runs a command's main function; a refusal is printed as its sentence and ends with status 1.
  * @param {() => Promise<number>} main resolves to the exit status

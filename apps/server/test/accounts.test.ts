@@ -128,7 +128,7 @@ test('an invitation makes one account, however many take it up at once', async (
       new Somebody(server).post('/api/invited/accept', { token, account: account(email) }),
     ),
   );
-  expect(taken.map(({ status }) => status).sort()).toEqual([200, 404]);
+  expect(taken.map(({ status }) => status).sort((a, b) => a - b)).toEqual([200, 404]);
   const { body } = await owner.get(server.club('invitations'));
   expect((body as InvitationReply[]).map((each) => each.id)).not.toContain(id);
   // The link is nowhere to be read again.

@@ -78,7 +78,7 @@ describe('saving', () => {
     const replies = await Promise.all(
       ['A', 'B', 'C'].map((name) => server.put(version(id, 2), body(name))),
     );
-    expect(replies.map(({ status }) => status).sort()).toEqual([200, 409, 409]);
+    expect(replies.map(({ status }) => status).sort((a, b) => a - b)).toEqual([200, 409, 409]);
   });
 
   test.each<[string, object]>([

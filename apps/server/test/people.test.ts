@@ -245,7 +245,7 @@ test('whoever changes somebody without knowing of another change is told; nothin
   const both = await Promise.all(
     ['One.', 'Two.'].map((goal) => server.put(path, { ...known, goal, revision: changes + 3 })),
   );
-  expect(both.map(({ status }) => status).sort()).toEqual([200, 409]);
+  expect(both.map(({ status }) => status).sort((a, b) => a - b)).toEqual([200, 409]);
   // What is watched, or worked on, is a change as well.
   await server.put(`${path}/watched`, { watched: ['lean'] }).expect(200);
   await server.put(path, { ...known, goal: 'Three.', revision: changes + 4 }).expect(409);

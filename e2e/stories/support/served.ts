@@ -129,7 +129,7 @@ interface Pages {
 /** Each worker tells its stories on a server and a database of its own, on the demo data. */
 export const test = base.extend<Pages, { served: Served }>({
   served: [
-    // eslint-disable-next-line no-empty-pattern -- the runner reads what a fixture needs from here
+    // oxlint-disable-next-line no-empty-pattern -- the runner reads what a fixture needs from here
     async ({}, use, { parallelIndex }) => {
       const served = await Served.start(
         await freshDatabase(`browser_stories_${parallelIndex}`, TEMPLATE),
@@ -150,7 +150,7 @@ export const test = base.extend<Pages, { served: Served }>({
 
 /** For what is read off the demo as it came: a server and a database that no other story has used. */
 export const untouchedTest = test.extend<{ untouched: Served }>({
-  // eslint-disable-next-line no-empty-pattern -- the runner reads what a fixture needs from here
+  // oxlint-disable-next-line no-empty-pattern -- the runner reads what a fixture needs from here
   untouched: async ({}, use, { parallelIndex }) => {
     const served = await Served.start(
       await freshDatabase(`browser_untouched_${parallelIndex}`, TEMPLATE),

@@ -51,7 +51,7 @@ const LETTER = { message: 'letter must be one capital letter' };
 const MOST_FAULTS = FAULTS.length;
 
 /** Nothing more to say than the message's name. */
-// eslint-disable-next-line @typescript-eslint/no-extraneous-class -- a body without fields is read like any other
+// oxlint-disable-next-line typescript/no-extraneous-class -- a body without fields is read like any other
 export class NothingMore {}
 
 /** A fault that has a key, with what the club calls it. */

@@ -29,7 +29,7 @@ const examples = sources.flatMap(({ name, text }) =>
 );
 
 const run = (body: string): unknown =>
-  // eslint-disable-next-line @typescript-eslint/no-implied-eval -- examples are our own source
+  // oxlint-disable-next-line typescript/no-implied-eval -- examples are our own source
   (new Function(...Object.keys(ALL), body) as (...all: unknown[]) => unknown)(
     ...Object.values(ALL),
   );

@@ -242,7 +242,7 @@ export function Frame(): ReactElement {
     setStop(0);
     void navigate('/');
     // What is remembered is kept the same way whenever it is.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [navigate]);
   const differ = useNews(differing).length + useNews(overtaken).length > 0;
   const { pathname } = useLocation();
@@ -259,7 +259,7 @@ export function Frame(): ReactElement {
   const choice = useMemo(
     () => ({ clubId: chosen?.clubId ?? null, open }),
     // What opens a club does the same whichever it was.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
     [chosen?.clubId],
   );
   return (

@@ -77,7 +77,7 @@ export function useJoined(
         setRun(null);
       }),
     ];
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- a connection is made, not derived
+    // oxlint-disable-next-line react/set-state-in-effect -- a connection is made, not derived
     setWay({ channel, clock });
     return () => {
       for (const stop of stops) stop();

@@ -39,7 +39,7 @@ export function useRoom(clubId: string, holds: Holds = 'drill'): Room {
     if (!kept.open) return;
     const joined = new Channel(kept.code, holds, clubId);
     const silent = answerClock(joined);
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- a connection is made, not derived
+    // oxlint-disable-next-line react/set-state-in-effect -- a connection is made, not derived
     setChannel(joined);
     return () => {
       silent();

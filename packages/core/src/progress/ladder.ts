@@ -154,7 +154,9 @@ export const whatIsAsked = ({ rung, pattern }: Asked): string =>
     [...rung.targets].sort().map((letter) => limitsAt(rung, letter)),
     ...[rung.passShare, rung.falseStartShare, rung.cleanShare, rung.heldShare],
     ...[rung.mostSpread, rung.minValidReps],
-    (rung.coachLimits ?? []).map(({ event, from, limitMs }) => [event, from, limitMs]).sort(),
+    (rung.coachLimits ?? [])
+      .map(({ event, from, limitMs }) => `${event} ${from} ${limitMs}`)
+      .sort(),
   ]);
 
 /** Whether two rungs ask the same of an athlete: only then does what was shown on the one count on the other. */

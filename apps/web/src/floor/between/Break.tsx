@@ -68,7 +68,7 @@ export function Break({
     if (!complete || goingOn === null || !untouched) return;
     const timer = setTimeout(onEnd, GO_ON_AFTER_MS);
     return () => clearTimeout(timer);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- a new way to end is no new wait
+    // oxlint-disable-next-line react/exhaustive-deps -- a new way to end is no new wait
   }, [complete, goingOn, untouched]);
   return (
     <Box>

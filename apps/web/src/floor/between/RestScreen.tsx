@@ -125,7 +125,7 @@ export function RestScreen({
   }, [endsAt]);
   useEffect(() => {
     if (isOver) void start();
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- begins once, when the rest is over
+    // oxlint-disable-next-line react/exhaustive-deps -- begins once, when the rest is over
   }, [isOver]);
   const turn = turnOf(rota);
   const next = turn ? nameOf(turn.athleteId) : '';

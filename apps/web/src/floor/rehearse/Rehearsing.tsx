@@ -154,7 +154,7 @@ export function Rehearsing({
   const isOver = call === undefined;
   useEffect(() => {
     if (isOver) onDone();
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- over once
+    // oxlint-disable-next-line react/exhaustive-deps -- over once
   }, [isOver]);
   const tick = (point: string | undefined) => {
     if (!at || point === undefined) return;

@@ -30,7 +30,7 @@ export function useSessionNews(room: string, role: LiveRole): SessionNow {
       setNowMs(performance.now());
     });
     const timer = setInterval(() => setNowMs(performance.now()), TICK_MS);
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- a connection is made, not derived
+    // oxlint-disable-next-line react/set-state-in-effect -- a connection is made, not derived
     setWay({ channel, clock });
     return () => {
       clearInterval(timer);

@@ -92,6 +92,7 @@ function OfTable({ table }: { table: Table }): ReactElement {
   const [sense, setSense] = useState<'heard' | 'seen'>('heard');
   const [chosen, setChosen] = useState('');
   const [rungNumber, setRungNumber] = useState(1);
+  const [today] = useState(() => localDay(new Date()));
 
   const patterns = (library.data ?? []).filter(({ archived }) => !archived);
   const line = patterns.find(({ id }) => id === chosen) ?? patterns[0];
@@ -101,7 +102,7 @@ function OfTable({ table }: { table: Table }): ReactElement {
   const read = readRepRows(rows, {
     ...{ columns, unit, source, sdMs },
     nearestName,
-    lastDay: localDay(new Date()),
+    lastDay: today,
     athletes: people.map(({ name }) => name),
     targets: rung?.targets ?? [],
   });

@@ -68,7 +68,7 @@ function MovingFeet({ pattern, leg }: { pattern: Pattern; leg: Leg }): ReactElem
           );
         }
       }),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the two refs never change
+    // oxlint-disable-next-line react/exhaustive-deps -- the two refs never change
     [player, pattern, leg],
   );
   return (
