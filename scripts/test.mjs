@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensureCluster, testDatabase } from './lib/cluster.mjs';
@@ -8,11 +9,11 @@ import { DATA, ROOT } from './lib/paths.mjs';
 import { playwright } from './lib/playwright.mjs';
 import { Refusal, run, say } from './lib/say.mjs';
 
-const HELP = `Runs every check: lint, types, unit tests, server tests over HTTP on PostgreSQL, and
+const HELP = `Runs every check: lint, format, types, unit tests, server tests over HTTP on PostgreSQL, and
 browser tests in headless Chromium, on a database of their own. The last line is the sum.
 
   ./test            everything
-  ./test SUITE …    only these: lint, types, unit, server, browser`;
+  ./test SUITE …    only these: lint, format, types, unit, server, browser`;
 
 /** @typedef {{ passed: number, failed: number }} Counts */
 
@@ -73,6 +74,8 @@ async function jest(name, projects, env) {
       'jest',
       '--selectProjects',
       ...projects,
+      // Left to itself it spares a core, for whoever edits beside it.
+      `--maxWorkers=${availableParallelism()}`,
       '--json',
       `--outputFile=${report}`,
       '--testLocationInResults=false',
@@ -110,16 +113,18 @@ function browser(cluster) {
 /** @type {Record<string, (cluster: import('./lib/cluster.mjs').RunningCluster) => Counts | Promise<Counts>>} */
 const SUITES = {
   lint: async () => one(await succeeds('npm', ['run', '--silent', 'lint'])),
+  format: async () => one(await succeeds('npm', ['run', '--silent', 'format:check'])),
   types: async () => one(await succeeds('npm', ['run', '--silent', 'types'])),
   unit: () => jest('unit', ['core', 'contract', 'web', 'beacons', 'scripts']),
   server: (cluster) => jest('server', ['server'], testDatabase(cluster)),
   browser,
 };
 
-/** Stages one after another; in each the longest stand first. */
-const STAGES = [['server', 'lint', 'unit', 'types'], ['browser']];
-/** So many beside each other keep a small machine busy and no more: each of them takes its turns on one core. */
-const LANES = 2;
+/**
+ * What is told beside each other, one stage after another. Jest and Playwright keep every core busy by
+ * themselves; what does not goes together.
+ */
+const STAGES = [['server'], ['unit'], ['lint', 'format', 'types'], ['browser']];
 
 await run(async () => {
   const asked = process.argv.slice(2);
@@ -148,13 +153,8 @@ await run(async () => {
       total.passed += passed;
       total.failed += failed;
     };
-    for (const stage of STAGES) {
-      const waiting = stage.filter((name) => names.includes(name));
-      const lane = async () => {
-        for (let name = waiting.shift(); name; name = waiting.shift()) await report(name);
-      };
-      await Promise.all(Array.from({ length: LANES }, lane));
-    }
+    for (const stage of STAGES)
+      await Promise.all(stage.filter((name) => names.includes(name)).map(report));
   } finally {
     cluster.stop();
   }

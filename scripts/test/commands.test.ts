@@ -98,7 +98,7 @@ describe('the database folder', () => {
 test('./test refuses a suite it does not have', async () => {
   const { status, said } = await run('test', ['everything']);
   expect(status).toBe(1);
-  expect(said).toContain('allowed lint, types, unit, server, browser');
+  expect(said).toContain('allowed lint, format, types, unit, server, browser');
 });
 
 describe('every command in README and docs', () => {
