@@ -44,6 +44,26 @@ test('a course holds every set, oldest first, with its figures, moves and patter
   expect(course.patterns.map(({ id }) => id)).toContain(course.patternId);
 });
 
+test('of sets past counting each is there once, in its order, though many began at one moment', async () => {
+  const before = (await courseOf('Wren Hallowby')).sets;
+  const [set] = before;
+  const more = 1101;
+  // As an import would leave them: all of one evening, and no figures kept yet.
+  await server.run(
+    `insert into drill_set select s.* from generate_series(1, ${more}) n,
+       lateral (select (jsonb_populate_record(d, jsonb_build_object(
+         'id', md5(n::text)::uuid, 'started_at', d.started_at + interval '1 minute'))).*
+         from drill_set d where d.id = '${set?.setId}') s`,
+  );
+  const after = (await courseOf('Wren Hallowby')).sets;
+  expect(after).toHaveLength(before.length + more);
+  expect(new Set(after.map(({ setId }) => setId)).size).toBe(after.length);
+  const times = after.map(({ atMs }) => atMs);
+  expect(times).toEqual(times.toSorted((a, b) => a - b));
+  await server.run(`delete from drill_set where started_at = (
+    select started_at + interval '1 minute' from drill_set where id = '${set?.setId}')`);
+});
+
 test('a correction changes what follows from its set at once', async () => {
   const set = await run('Cass Ondry');
   const before = (await courseOf('Cass Ondry')).sets.at(-1);

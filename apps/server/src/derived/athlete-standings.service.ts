@@ -1,9 +1,9 @@
-import { EntityManager, LockMode } from '@mikro-orm/postgresql';
+import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { standingOf, type Standing } from '@orthokin/core/stats';
 import { keepRows } from '../platform/database/keep-rows.js';
 import { piecemeal } from '../platform/work/piecemeal.js';
-import { Athlete } from '../domains/athletes/athlete.entity.js';
+import { holdAthletes } from '../domains/athletes/hold-athletes.js';
 import { AthleteStanding } from './athlete-standing.entity.js';
 import { CourseSetsService } from './course-sets.service.js';
 import { dayOf, squadSince, SquadFormsService } from './squad-forms.service.js';
@@ -29,12 +29,7 @@ export class AthleteStandingsService {
     if (lacking.length === 0) return standings;
     const squad = await this.forms.of(clubId, now);
     await this.em.transactional(async (em) => {
-      // Whoever adds a rep holds its athlete: what is kept is never older than the reps.
-      await em.find(
-        Athlete,
-        { clubId, id: { $in: lacking } },
-        { lockMode: LockMode.PESSIMISTIC_WRITE, orderBy: { id: 'asc' } },
-      );
+      await holdAthletes(em, clubId, lacking);
       // Somebody who asked a moment sooner may have worked them out while we waited.
       for (const [id, standing] of await this.kept(clubId, day)) standings.set(id, standing);
       const missing = lacking.filter((id) => !standings.has(id));

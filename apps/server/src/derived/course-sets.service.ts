@@ -30,6 +30,15 @@ const COLUMNS = `
   f.figures, f.outcome
   from drill_set s left join set_figures f on f.club_id = s.club_id and f.id = s.id`;
 
+/** Sets read together: of more, whoever else waits would wait while they are made of what came. */
+const AT_ONCE = 500;
+
+/** Before every set. */
+const BEFORE_ALL: Pick<CourseRow, 'started_at' | 'id'> = {
+  started_at: '-infinity',
+  id: '00000000-0000-0000-0000-000000000000',
+};
+
 /** Sets as points of a course, oldest first, from kept figures and not from reps. */
 @Injectable()
 export class CourseSetsService {
@@ -40,11 +49,8 @@ export class CourseSetsService {
 
   /** Every set of an athlete. */
   async ofAthlete(clubId: string, athleteId: string): Promise<CourseSetReply[]> {
-    const rows = await this.em.execute<CourseRow[]>(
-      `select ${COLUMNS} where s.club_id = ? and s.athlete_id = ? order by s.started_at`,
-      [clubId, athleteId],
-    );
-    return (await this.replies(clubId, rows)).map(({ set }) => set);
+    const found = await this.found(clubId, 's.athlete_id = ?', [athleteId]);
+    return found.map(({ set }) => set);
   }
 
   /** Sets since a moment, by athlete; of some athletes, or of everyone. */
@@ -53,15 +59,14 @@ export class CourseSetsService {
     since: Date,
     athleteIds: readonly string[] | null = null,
   ): Promise<ReadonlyMap<string, CourseSetReply[]>> {
-    const rows = await this.em.execute<CourseRow[]>(
-      `select ${COLUMNS}
-       where s.club_id = ? and s.started_at >= ?
-         ${athleteIds ? 'and s.athlete_id = any (?::uuid[])' : ''}
-       order by s.started_at`,
-      [clubId, since, ...(athleteIds ? [`{${athleteIds.join(',')}}`] : [])],
-    );
+    const found = athleteIds
+      ? await this.found(clubId, 's.started_at >= ? and s.athlete_id = any (?::uuid[])', [
+          since,
+          `{${athleteIds.join(',')}}`,
+        ])
+      : await this.found(clubId, 's.started_at >= ?', [since]);
     const of = new Map<string, CourseSetReply[]>();
-    for (const { athleteId, set } of await this.replies(clubId, rows)) {
+    for (const { athleteId, set } of found) {
       const own = of.get(athleteId);
       if (own) own.push(set);
       else of.set(athleteId, [set]);
@@ -70,26 +75,42 @@ export class CourseSetsService {
   }
 
   /** Sets of some athletes that began in a span of time, with whose they are. */
-  async between(
+  between(
     clubId: string,
     { from, to, athleteIds }: { from: Date; to: Date; athleteIds: readonly string[] },
   ): Promise<{ athleteId: string; set: CourseSetReply }[]> {
-    const rows = await this.em.execute<CourseRow[]>(
-      `select ${COLUMNS}
-       where s.club_id = ? and s.athlete_id = any (?::uuid[]) and s.started_at between ? and ?
-       order by s.started_at, s.id`,
-      [clubId, `{${athleteIds.join(',')}}`, from, to],
-    );
-    return this.replies(clubId, rows);
+    return this.found(clubId, 's.athlete_id = any (?::uuid[]) and s.started_at between ? and ?', [
+      `{${athleteIds.join(',')}}`,
+      from,
+      to,
+    ]);
   }
 
   /** Every set of a club, with whose it is. */
-  async ofClub(clubId: string): Promise<{ athleteId: string; set: CourseSetReply }[]> {
-    const rows = await this.em.execute<CourseRow[]>(
-      `select ${COLUMNS} where s.club_id = ? order by s.started_at, s.id`,
-      [clubId],
-    );
-    return this.replies(clubId, rows);
+  ofClub(clubId: string): Promise<{ athleteId: string; set: CourseSetReply }[]> {
+    return this.found(clubId, 'true', []);
+  }
+
+  /** Sets of a club that meet a condition, oldest first, with whose they are. */
+  private async found(
+    clubId: string,
+    condition: string,
+    params: readonly unknown[],
+  ): Promise<{ athleteId: string; set: CourseSetReply }[]> {
+    const found: { athleteId: string; set: CourseSetReply }[] = [];
+    let last = BEFORE_ALL;
+    for (;;) {
+      const rows = await this.em.execute<CourseRow[]>(
+        `select ${COLUMNS}
+         where s.club_id = ? and ${condition} and (s.started_at, s.id) > (?::timestamptz, ?)
+         order by s.started_at, s.id limit ${AT_ONCE}`,
+        [clubId, ...params, last.started_at, last.id],
+      );
+      found.push(...(await this.replies(clubId, rows)));
+      const newest = rows.at(-1);
+      if (!newest || rows.length < AT_ONCE) return found;
+      last = newest;
+    }
   }
 
   /** Sets with their figures, worked out first where they are missing. */

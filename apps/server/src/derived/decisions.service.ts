@@ -45,6 +45,9 @@ export interface ClimbStanding {
   readonly held: HeldOnRung | null;
 }
 
+/** Searches made together: of more, whoever else waits would wait while their rows are read. */
+const SEARCHED_AT_ONCE = 50;
+
 /** Which evidence is looked for: of whom, of what is asked, and between which moments. */
 interface Search extends Climb {
   readonly asked: Asked & { readonly pattern: Pattern };
@@ -66,8 +69,8 @@ interface EvidenceRow {
 }
 
 /**
- * What the evidence says of athletes on their rungs. However many are asked about, the database is
- * asked the same few questions.
+ * What the evidence says of athletes on their rungs. The database is asked the same few questions of one and of
+ * fifty.
  */
 @Injectable()
 export class DecisionsService extends Deciding {
@@ -210,7 +213,7 @@ export class DecisionsService extends Deciding {
       clubId,
       of.flat().map(({ id }) => id),
     );
-    return of.map((own) =>
+    return piecemeal(of, (own) =>
       own
         .flatMap(({ id, day, started_at, source, conditions }) => {
           const found = figures.get(id);
@@ -229,7 +232,21 @@ export class DecisionsService extends Deciding {
   }
 
   /** Sets that may be evidence, newest first, each with the number of its search. */
-  private rows(clubId: string, searches: readonly Search[]): Promise<EvidenceRow[]> {
+  private async rows(clubId: string, searches: readonly Search[]): Promise<EvidenceRow[]> {
+    const found: EvidenceRow[] = [];
+    for (let from = 0; from < searches.length; from += SEARCHED_AT_ONCE)
+      found.push(
+        ...(await this.rowsOf(clubId, searches.slice(from, from + SEARCHED_AT_ONCE), from)),
+      );
+    return found;
+  }
+
+  /** The same of some searches, numbered from the first of them. */
+  private rowsOf(
+    clubId: string,
+    searches: readonly Search[],
+    from: number,
+  ): Promise<EvidenceRow[]> {
     return this.em.execute<EvidenceRow[]>(
       `select wanted.nr, found.* from jsonb_to_recordset(?::jsonb) as wanted
          (nr int, athlete_id uuid, pattern_id uuid, rung int,
@@ -251,8 +268,8 @@ export class DecisionsService extends Deciding {
        order by wanted.nr, found.started_at desc`,
       [
         JSON.stringify(
-          searches.map(({ athleteId, patternId, asked, after, until }, nr) => ({
-            ...{ nr, after, until, rung: asked.rung.number },
+          searches.map(({ athleteId, patternId, asked, after, until }, i) => ({
+            ...{ nr: from + i, after, until, rung: asked.rung.number },
             ...{ athlete_id: athleteId, pattern_id: patternId },
           })),
         ),

@@ -15,7 +15,9 @@ import { plainRows } from '../platform/storage/plain-rows.js';
 import { SetFiguresRow } from './set-figures.entity.js';
 
 /** Sets whose figures are worked out together. */
-const AT_ONCE = 200;
+const AT_ONCE = 100;
+/** Sets whose figures are read together: of more, whoever else waits would wait for them. */
+const READ_AT_ONCE = 500;
 /** So many sets say what is usual now. */
 const NEWEST = 6;
 
@@ -29,9 +31,12 @@ export class FiguresService {
 
   /** The figures of sets of one club, by set id; of a set that cannot be read there are none. */
   async of(clubId: string, setIds: readonly string[]): Promise<ReadonlyMap<string, SetFiguresRow>> {
-    const found = await this.kept(clubId, setIds);
+    const found = new Map<string, SetFiguresRow>();
+    for (let i = 0; i < setIds.length; i += READ_AT_ONCE)
+      for (const [id, row] of await this.kept(clubId, setIds.slice(i, i + READ_AT_ONCE)))
+        found.set(id, row);
     const missing = setIds.filter((id) => !found.has(id));
-    // Their reps must fit into memory.
+    // Their reps must fit into memory, and hold nobody else up while they are read.
     for (let i = 0; i < missing.length; i += AT_ONCE)
       for (const row of await this.workOut(clubId, missing.slice(i, i + AT_ONCE)))
         found.set(row.id, row);

@@ -1,7 +1,7 @@
-import { EntityManager, LockMode } from '@mikro-orm/postgresql';
+import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { keepRows } from '../platform/database/keep-rows.js';
-import { Athlete } from '../domains/athletes/athlete.entity.js';
+import { holdAthletes } from '../domains/athletes/hold-athletes.js';
 import { PatternsService, versionKey } from '../domains/patterns/patterns.service.js';
 import { DecisionsService } from './decisions.service.js';
 import { LadderStanding } from './ladder-standing.entity.js';
@@ -65,11 +65,10 @@ export class LadderStandingsService {
     });
     if (climbers.length === 0) return [];
     return this.em.transactional(async (em) => {
-      // Whoever adds a rep or moves an athlete holds the athlete: what is kept is never older.
-      await em.find(
-        Athlete,
-        { clubId, id: { $in: climbers.map(({ athleteId }) => athleteId) } },
-        { lockMode: LockMode.PESSIMISTIC_WRITE, orderBy: { id: 'asc' } },
+      await holdAthletes(
+        em,
+        clubId,
+        climbers.map(({ athleteId }) => athleteId),
       );
       // Somebody who asked a moment sooner may have worked them out while we waited.
       const kept = await this.kept(clubId, all);

@@ -1,4 +1,4 @@
-import { EntityManager, LockMode } from '@mikro-orm/postgresql';
+import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { limitsForAll, type Pattern, type Rung } from '@orthokin/core/pattern';
 import {
@@ -11,7 +11,9 @@ import {
 import { shortCourse, type Standing } from '@orthokin/core/stats';
 import type { AthleteReply, LastSetReply, SquadLineReply } from '@orthokin/contract';
 import { keepRows } from '../platform/database/keep-rows.js';
-import { Athlete } from '../domains/athletes/athlete.entity.js';
+import { plainRows } from '../platform/storage/plain-rows.js';
+import { piecemeal } from '../platform/work/piecemeal.js';
+import { holdAthletes } from '../domains/athletes/hold-athletes.js';
 import { bandNow } from '../domains/athletes/athletes.service.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { NewestSetsService } from '../domains/drills/newest-sets.service.js';
@@ -141,12 +143,7 @@ export class SquadLinesService {
   ): Promise<ReadonlyMap<string, Kept>> {
     if (athleteIds.length === 0) return new Map();
     return this.em.transactional(async (em) => {
-      // Whoever adds to what an athlete did holds the athlete: what is kept is never older.
-      const held = await em.find(
-        Athlete,
-        { clubId, id: { $in: [...athleteIds] } },
-        { lockMode: LockMode.PESSIMISTIC_WRITE, orderBy: { id: 'asc' } },
-      );
+      const held = await holdAthletes(em, clubId, athleteIds);
       // Somebody who asked a moment sooner may have worked them out while we waited.
       const kept = await this.kept(clubId, athleteIds, dayOf(now));
       const athletes = held.filter(({ id }) => !kept.has(id));
@@ -198,7 +195,8 @@ export class SquadLinesService {
     const standings = await this.standings.of(clubId, ids, now);
     const ladders = await this.ladderStandings.of(clubId, working);
     const courses = await this.courses.since(clubId, squadSince(now), ids);
-    return working.flatMap(({ athleteId, patternId, pattern, rung, lastSet }): [string, Kept][] => {
+    const kept = await piecemeal(working, (one): [string, Kept][] => {
+      const { athleteId, patternId, pattern, rung, lastSet } = one;
       const standing = standings.get(athleteId);
       if (!standing) return [];
       const ladder = ladders.get(athleteId);
@@ -214,17 +212,17 @@ export class SquadLinesService {
       const hasRungAbove = rung.number < pattern.rungs.length;
       return [[athleteId, { line, member: memberOf(standing, ladder, hasRungAbove) }]];
     });
+    return kept.flat();
   }
 
   private async lastSets(
     clubId: string,
     setIds: readonly string[],
   ): Promise<ReadonlyMap<string, LastSetReply>> {
-    const sets = await this.em.find(
-      DrillSet,
-      { clubId, id: { $in: [...setIds] } },
-      { disableIdentityMap: true },
-    );
+    const sets = await plainRows(this.em, DrillSet, 'where club_id = ? and id = any (?::uuid[])', [
+      clubId,
+      `{${setIds.join(',')}}`,
+    ]);
     const assessed = await this.decisions.assessAll(clubId, sets);
     return new Map(
       sets.flatMap(({ id, startedAt, rung }, i): [string, LastSetReply][] => {

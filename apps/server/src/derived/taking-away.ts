@@ -1,6 +1,6 @@
-import { LockMode, type EntityManager } from '@mikro-orm/postgresql';
+import type { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable, type OnModuleInit } from '@nestjs/common';
-import { Athlete } from '../domains/athletes/athlete.entity.js';
+import { holdAthletes } from '../domains/athletes/hold-athletes.js';
 import { Changes, type Change } from '../domains/changes.js';
 import { LadderStanding } from './ladder-standing.entity.js';
 import { SquadLineRow } from './squad-line.entity.js';
@@ -46,11 +46,7 @@ async function takeAway(em: EntityManager, change: Change): Promise<void> {
     case 'pattern': {
       const { patternId } = change;
       // Whoever works a standing out holds its athlete: so none is kept that missed this change.
-      await em.find(
-        Athlete,
-        { clubId },
-        { lockMode: LockMode.PESSIMISTIC_WRITE, orderBy: { id: 'asc' }, fields: ['id'] },
-      );
+      await holdAthletes(em, clubId, 'all');
       await em.nativeDelete(LadderStanding, { clubId, patternId });
       await em.nativeDelete(SquadLineRow, { clubId, patternId });
     }
