@@ -15,6 +15,7 @@ import { checkEvents } from '@orthokin/core/timing';
 import { refuseAhead, refuseOtherDay } from '../ahead.js';
 import { AthletesService } from '../athletes/athletes.service.js';
 import { insertOnce } from '../../platform/storage/insert-once.js';
+import { piecemeal } from '../../platform/work/piecemeal.js';
 import { accepted, conflict, unknown } from '../../platform/http/refusals.js';
 import { Changes } from '../changes.js';
 import { PatternsService, versionKey } from '../patterns/patterns.service.js';
@@ -128,8 +129,10 @@ export class DrillsService {
       sets.flatMap(({ reps }) => reps.map(({ id }) => id)),
     );
     const seen = new Set<string>();
-    for (const [at, set] of sets.entries())
-      try {
+    let at = 0;
+    try {
+      await piecemeal(sets, (set, i) => {
+        at = i;
         const { athleteId, patternVersion } = set.body;
         if (seen.has(set.id)) throw conflict('id', set.id, 'an id that no other set has');
         seen.add(set.id);
@@ -137,15 +140,16 @@ export class DrillsService {
         if (!athletes.has(athleteId)) throw unknown('athleteId', athleteId, 'an athlete');
         if (!version) throw unknown('version', String(patternVersion), 'a version of a pattern');
         this.checkWhole(version.body, set);
-        for (const [i, { id }] of set.reps.entries()) {
+        for (const [nr, { id }] of set.reps.entries()) {
           if ((owners.get(id) ?? set.id) !== set.id)
-            throw conflict(`reps[${i}].id`, id, 'an id that no rep of another set has');
+            throw conflict(`reps[${nr}].id`, id, 'an id that no rep of another set has');
           owners.set(id, set.id);
         }
-      } catch (error) {
-        if (!(error instanceof HttpException)) throw error;
-        return { at, error };
-      }
+      });
+    } catch (error) {
+      if (!(error instanceof HttpException)) throw error;
+      return { at, error };
+    }
     return null;
   }
 

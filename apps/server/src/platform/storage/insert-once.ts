@@ -3,6 +3,7 @@ import type { EntityClass, EntityManager, FilterQuery } from '@mikro-orm/postgre
 import { conflict } from '../http/refusals.js';
 import type { ClubOwned } from './club-owned.js';
 import { plain } from './plain.js';
+import { bound } from './with-values.js';
 
 /**
  * Stores a row under the id its client gave it. Sent again, it changes nothing; sent again with
@@ -13,13 +14,16 @@ export async function insertOnce<Row extends ClubOwned>(
   entity: EntityClass<Row>,
   row: Pick<Row, 'clubId' | 'id'> & Partial<Row>,
 ): Promise<void> {
-  const { affectedRows } = await em
-    .createQueryBuilder(entity)
-    .insert(row as never)
-    .onConflict(['clubId', 'id'] as never)
-    .ignore()
-    .execute<{ affectedRows: number }>('run');
-  if (affectedRows === 1) return;
+  const { rowCount } = await bound<{ rowCount: number }>(
+    em,
+    em
+      .createQueryBuilder(entity)
+      .insert(row as never)
+      .onConflict(['clubId', 'id'] as never)
+      .ignore()
+      .getKnexQuery(),
+  );
+  if (rowCount === 1) return;
   const key = { clubId: row.clubId, id: row.id } as FilterQuery<Row>;
   const stored: Partial<Row> = await em.findOneOrFail(entity, key);
   const differs = (Object.keys(row) as (keyof Row & string)[]).find(
