@@ -6,6 +6,7 @@ import { backUp, keepNightly, restore } from './lib/backup.mjs';
 import { ensureCertificate, namesOfMachine } from './lib/certificate.mjs';
 import { ensureBuilt } from './lib/build.mjs';
 import { addPrivateKeys, ensureCluster, newPrivateKey } from './lib/cluster.mjs';
+import { FIRST_PAUSE_MS, keepRunning, LONGEST_PAUSE_MS } from './lib/keep-running.mjs';
 import { ensureDebianPackages, ensureNpmPackages } from './lib/packages.mjs';
 import { DATA, ROOT } from './lib/paths.mjs';
 import { isFree } from './lib/ports.mjs';
@@ -215,8 +216,6 @@ function serveStandIn() {
   return child;
 }
 
-const FIRST_PAUSE_MS = 1000;
-const LONGEST_PAUSE_MS = 60_000;
 /** A server that has served for so long died of something else than the one before. */
 const SETTLED_MS = 60_000;
 
@@ -255,26 +254,32 @@ async function serve(surroundings, address, onServing, onStarted) {
   try {
     for (;;) {
       const began = Date.now();
-      server = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js')], {
-        env: { ...process.env, ...(await surroundings()) },
-        // The channel tells the server when this process is gone, however it went.
-        stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-      });
-      onStarted(server);
-      server.on('message', (message) => {
-        if (message !== 'listening') return;
-        hasServed = true;
-        say(`\nOrthokin is ready: ${address}\nCtrl-C stops it.`);
-        onServing();
-      });
-      const own = server;
-      const [code, signal] = await new Promise((done) => own.on('exit', (...how) => done(how)));
-      if (stopping) return 0;
-      if (!hasServed) return code ?? 1;
+      let why = '';
+      try {
+        const own = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js')], {
+          env: { ...process.env, ...(await surroundings()) },
+          // The channel tells the server when this process is gone, however it went.
+          stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+        });
+        server = own;
+        onStarted(own);
+        own.on('message', (message) => {
+          if (message !== 'listening') return;
+          hasServed = true;
+          say(`\nOrthokin is ready: ${address}\nCtrl-C stops it.`);
+          onServing();
+        });
+        const [code, signal] = await new Promise((done) => own.on('exit', (...how) => done(how)));
+        if (stopping) return 0;
+        if (!hasServed) return code ?? 1;
+        why = `The server died: ${whyDead(code, signal)}.`;
+      } catch (error) {
+        // What it needs may be there again later: room on the disk of the database, say.
+        if (!hasServed) throw error;
+        why = `The server cannot be started again: ${reasonOf(error)}`;
+      }
       if (Date.now() - began > SETTLED_MS) pauseMs = FIRST_PAUSE_MS;
-      say(
-        `\nThe server died: ${whyDead(code, signal)}. It is started again in ${pauseMs / 1000} s; what was stored is there.`,
-      );
+      say(`\n${why} It is started again in ${pauseMs / 1000} s; what was stored is there.`);
       await new Promise((done) => {
         const timer = setTimeout(done, pauseMs);
         wake = () => {
@@ -317,8 +322,12 @@ await run(async () => {
   let demo = given['reset-demo'] ? 'reset' : 'once';
   const surroundings = async () => {
     // The database may have gone with the server; the one there is stays as it is.
-    if (!ownDatabase)
-      cluster = { ...(await ensureCluster('user')), stop: cluster?.stop ?? (() => undefined) };
+    if (!ownDatabase) {
+      const [before, now] = [cluster, await ensureCluster('user')];
+      // Whichever of them started it stops it.
+      const stop = () => [before, now].forEach((each) => each?.stop());
+      cluster = { ...now, stop };
+    }
     const env = {
       NODE_ENV: 'production',
       DATABASE_URL: cluster?.url('orthokin') ?? ownDatabase,
@@ -344,6 +353,7 @@ await run(async () => {
   };
   // Whoever brings a database of their own backs it up their own way.
   const backups = keepBackups(() => cluster?.url('orthokin'));
+  const database = keepRunning(() => cluster);
   try {
     const address = given.lan ? `https://${lanAddress()}:${port}` : `http://127.0.0.1:${port}`;
     return await serve(
@@ -358,6 +368,7 @@ await run(async () => {
   } finally {
     certificate?.stop();
     backups.stop();
+    database.stop();
     cluster?.stop();
   }
 });

@@ -264,6 +264,8 @@ function ensureDatabase(port, secrets, database, mayCreate) {
  * @property {string} privateKeys seal what is private, the newest first
  * @property {() => void} restart stops the server and starts it again
  * @property {() => void} crash kills the server as a power cut would, and starts it again
+ * @property {() => boolean} isRunning whether the server runs, or is on its way there after a crash
+ * @property {() => void} bringBack starts the server again that stopped by itself; from then on it is this call's
  * @property {() => void} stop stops the server, if this call started it
  */
 
@@ -288,7 +290,7 @@ export async function ensureCluster(name, { mayCreate = false } = {}) {
   else makeCluster(home, folder, secrets);
 
   let port = runningPort(folder);
-  const wasRunning = port !== null;
+  let isOurs = port === null;
   if (port === null) {
     port = (await isFree(secrets.port)) ? secrets.port : await freePort();
     if (port !== secrets.port) writeSecrets(secretsFile, { ...secrets, port });
@@ -311,8 +313,13 @@ export async function ensureCluster(name, { mayCreate = false } = {}) {
       postgres('pg_ctl', ['stop', '-w', '-m', 'immediate', '-D', folder]);
       startServer(home, folder, secrets.port);
     },
+    isRunning: () => runningPort(folder) !== null,
+    bringBack: () => {
+      startServer(home, folder, secrets.port);
+      isOurs = true;
+    },
     stop: () => {
-      if (!wasRunning) postgres('pg_ctl', ['stop', '-w', '-m', 'fast', '-D', folder]);
+      if (isOurs) postgres('pg_ctl', ['stop', '-w', '-m', 'fast', '-D', folder]);
     },
   };
 }

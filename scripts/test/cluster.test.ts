@@ -73,6 +73,28 @@ test('the server is never root, and one that runs already is used and left runni
   expect(await answers(url)).toBe(false);
 }, 60_000);
 
+test('a server that stopped by itself is brought back once it can be, and stops with who brought it back', async () => {
+  const { url } = await withCluster(`
+    const { readFileSync, renameSync } = await import('node:fs');
+    const { setTimeout: wait } = await import('node:timers/promises');
+    const { keepRunning } = await import('./scripts/lib/keep-running.mjs');
+    const folder = 'data/${NAME}/cluster';
+    const until = async (there) => { while (!there()) await wait(20); };
+    // As a full disk leaves it: gone, and not to be started while there is no room.
+    process.kill(Number(readFileSync(folder + '/postmaster.pid', 'utf8').split('\\n')[0]), 'SIGQUIT');
+    await until(() => !cluster.isRunning());
+    renameSync(folder, folder + '.away');
+    const told = [];
+    const kept = keepRunning(() => cluster, { everyMs: 20, tell: (line) => told.push(line) });
+    await until(() => told.length === 1);
+    renameSync(folder + '.away', folder);
+    await until(() => told.length === 2);
+    kept.stop();
+    if (!/^\\nThe database stopped and cannot be started; it is tried again in 1 s\\. /.test(told[0])) throw new Error(told[0]);
+    if (!/It is started again/.test(told[1]) || !cluster.isRunning()) throw new Error(told[1]);`);
+  expect(await answers(url)).toBe(false);
+}, 60_000);
+
 test('what an interrupted start left half-made is made anew', async () => {
   rmSync(HOME, { recursive: true, force: true });
   const { mkdirSync, writeFileSync } = await import('node:fs');
