@@ -30,6 +30,13 @@ const REP_HEADER = REP_COLUMNS.map(({ name }) => name);
 /** Sets that are read together: of more than these what is new lives long enough to be tidied up again and again. */
 const SETS_AT_ONCE = 50;
 
+/** Some sets with all that was recorded of them, and the pattern as it was; without it where it cannot be read. */
+type ReadSets = readonly {
+  readonly set: DrillSet;
+  readonly reps: readonly RepRow[];
+  readonly pattern: Pattern | undefined;
+}[];
+
 /** Some reps, and the rows of the table that are theirs. */
 interface RepPage {
   readonly reps: readonly RepRow[];
@@ -50,8 +57,7 @@ export class TablesService {
   async repsOfSet(clubId: string, setId: string): Promise<string> {
     const set = await this.drills.set(clubId, setId);
     const names = await this.names(clubId);
-    const { table } = await this.repPage(clubId, [set], names);
-    return csv([REP_HEADER]) + table;
+    return csv([REP_HEADER]) + repPage(await this.readSets(clubId, [set]), names).table;
   }
 
   /** One row a rep, a page of sets at a time. */
@@ -63,9 +69,16 @@ export class TablesService {
   async *repPages(clubId: string): AsyncIterable<RepPage> {
     const names = await this.names(clubId);
     yield { reps: [], table: csv([REP_HEADER]) };
+    let waiting: Promise<ReadSets> | null = null;
     for await (const sets of pages(this.em, DrillSet, clubId))
-      for (let i = 0; i < sets.length; i += SETS_AT_ONCE)
-        yield await this.repPage(clubId, sets.slice(i, i + SETS_AT_ONCE), names);
+      for (let i = 0; i < sets.length; i += SETS_AT_ONCE) {
+        // The database finds these while those before them are written.
+        const next = this.readSets(clubId, sets.slice(i, i + SETS_AT_ONCE));
+        next.catch(() => undefined);
+        if (waiting) yield repPage(await waiting, names);
+        waiting = next;
+      }
+    if (waiting) yield repPage(await waiting, names);
   }
 
   /** One row a set. */
@@ -100,11 +113,7 @@ export class TablesService {
     return new Map(athletes.map(({ id, name }) => [id, name]));
   }
 
-  private async repPage(
-    clubId: string,
-    sets: readonly DrillSet[],
-    names: ReadonlyMap<string, string>,
-  ): Promise<RepPage> {
+  private async readSets(clubId: string, sets: readonly DrillSet[]): Promise<ReadSets> {
     const versionOf = ({ patternId, patternVersion: version }: DrillSet) => ({
       ...{ patternId, version },
     });
@@ -115,11 +124,10 @@ export class TablesService {
         sets.map(({ id }) => id),
       ),
     ]);
-    const rows = sets.flatMap((set) => {
-      const pattern = versions.get(versionKey(versionOf(set)))?.body;
-      return repRows(set, bySet.get(set.id) ?? [], pattern, names.get(set.athleteId) ?? '');
-    });
-    return { reps: [...bySet.values()].flat(), table: rows.length > 0 ? csv(rows) : '' };
+    return sets.map((set) => ({
+      ...{ set, reps: bySet.get(set.id) ?? [] },
+      pattern: versions.get(versionKey(versionOf(set)))?.body,
+    }));
   }
 
   repDictionary(): string {
@@ -131,13 +139,13 @@ export class TablesService {
   }
 }
 
+function repPage(sets: ReadSets, names: ReadonlyMap<string, string>): RepPage {
+  const rows = sets.flatMap((one) => repRows(one, names.get(one.set.athleteId) ?? ''));
+  return { reps: sets.flatMap(({ reps }) => reps), table: rows.length > 0 ? csv(rows) : '' };
+}
+
 /** The rows of a set's reps; of a set that cannot be read one row that says so. */
-function repRows(
-  set: DrillSet,
-  reps: readonly RepRow[],
-  pattern: Pattern | undefined,
-  athlete: string,
-): unknown[][] {
+function repRows({ set, reps, pattern }: ReadSets[number], athlete: string): unknown[][] {
   const about = {
     setId: set.id,
     startedAt: set.startedAt.toISOString(),
