@@ -17,6 +17,8 @@ const ON_THE_WAY_MS = 800;
 test('squad, floor and review', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('listitem').first().waitFor();
+  // It comes a moment after those who need the coach.
+  await page.getByRole('searchbox', { name: 'Find an athlete' }).waitFor();
   await shoot(page, 'squad');
 
   const coach = new Coach(page);

@@ -80,6 +80,29 @@ test('what is kept is never older than its reps, whoever looks while they come',
   // Four sets poured in while others look all the time is what a small machine can do at most.
 }, 60_000);
 
+test('a squad is worked out a few at a time: at each of many first looks everyone is there once, and reps come in', async () => {
+  const more = 30;
+  await server.run(
+    `insert into athlete select p.* from generate_series(1, ${more}) n,
+       lateral (select (jsonb_populate_record(a, jsonb_build_object(
+         'id', md5(n::text)::uuid, 'name', 'Pupil ' || n))).*
+         from athlete a where a.name = 'Wren Hallowby') p`,
+  );
+  const line = await server.lineOf('Wren Hallowby');
+  await server.run('truncate squad_line, athlete_standing, ladder_standing, squad_form');
+  const set = setOf(line, { reactionMs: 250, recoveryMs: 900 });
+  const [looks] = await Promise.all([
+    Promise.all(Array.from({ length: 4 }, () => server.get(server.club('squad')).expect(200))),
+    pour(set),
+  ]);
+  for (const { body } of looks) {
+    const names = (body as SquadLineReply[]).map(({ athlete }) => athlete.name);
+    expect(names.filter((name) => name.startsWith('Pupil '))).toHaveLength(more);
+    expect(new Set(names).size).toBe(names.length);
+  }
+  expect((await server.lineOf('Wren Hallowby')).lastSet?.id).toBe(set.id);
+});
+
 test('corrections of one rep by many at once leave figures of the one that stands', async () => {
   const line = await server.lineOf('Idris Fennimar');
   const set = setOf(line, { reactionMs: 250, recoveryMs: 900 });

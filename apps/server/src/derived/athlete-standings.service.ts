@@ -24,14 +24,15 @@ export class AthleteStandingsService {
     now = new Date(),
   ): Promise<ReadonlyMap<string, Standing>> {
     const day = dayOf(now);
-    const standings = await this.kept(clubId, day);
+    const standings = await this.kept(clubId, athleteIds, day);
     const lacking = athleteIds.filter((id) => !standings.has(id));
     if (lacking.length === 0) return standings;
     const squad = await this.forms.of(clubId, now);
     await this.em.transactional(async (em) => {
       await holdAthletes(em, clubId, lacking);
       // Somebody who asked a moment sooner may have worked them out while we waited.
-      for (const [id, standing] of await this.kept(clubId, day)) standings.set(id, standing);
+      for (const [id, standing] of await this.kept(clubId, lacking, day))
+        standings.set(id, standing);
       const missing = lacking.filter((id) => !standings.has(id));
       if (missing.length === 0) return;
       const courses = await this.courses.since(clubId, squadSince(now), missing);
@@ -45,10 +46,15 @@ export class AthleteStandingsService {
     return standings;
   }
 
-  private async kept(clubId: string, day: string): Promise<Map<string, Standing>> {
+  private async kept(
+    clubId: string,
+    athleteIds: readonly string[],
+    day: string,
+  ): Promise<Map<string, Standing>> {
     const rows = await this.em.execute<{ id: string; standing: Standing }[]>(
-      `select id, standing from athlete_standing where club_id = ? and day = ?`,
-      [clubId, day],
+      `select id, standing from athlete_standing
+       where club_id = ? and day = ? and id = any (?::uuid[])`,
+      [clubId, day, `{${athleteIds.join(',')}}`],
     );
     return new Map(rows.map(({ id, standing }) => [id, standing]));
   }

@@ -1,7 +1,7 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { athleteForm, squadFormOf, type SquadForm } from '@orthokin/core/stats';
-import { seeingWholeClub } from '../platform/auth/walls.js';
+import { withinClub } from '../platform/auth/scope.js';
 import { piecemeal } from '../platform/work/piecemeal.js';
 import { CourseSetsService } from './course-sets.service.js';
 import type { SquadFormRow } from './squad-form.entity.js';
@@ -18,14 +18,25 @@ export const dayOf = (now: Date): string => now.toISOString().slice(0, 10);
 /** What is usual in a squad: the day form and the worthwhile change its athletes are held against. */
 @Injectable()
 export class SquadFormsService {
+  private readonly underWay = new Map<string, Promise<SquadForm>>();
+
   constructor(
     private readonly em: EntityManager,
     private readonly courses: CourseSetsService,
   ) {}
 
+  /**
+   * Before anybody is held, please: to sum up a squad takes a second, and whoever times one of them would wait for
+   * it. Whoever asks meanwhile gets the same sum.
+   */
   async of(clubId: string, now = new Date()): Promise<SquadForm> {
     const kept = await this.kept(clubId, now);
-    return kept ?? this.workOut(clubId, now);
+    if (kept) return kept;
+    const begun =
+      this.underWay.get(clubId) ??
+      this.workOut(clubId, now).finally(() => this.underWay.delete(clubId));
+    this.underWay.set(clubId, begun);
+    return begun;
   }
 
   private async kept(clubId: string, now: Date): Promise<SquadForm | null> {
@@ -36,24 +47,16 @@ export class SquadFormsService {
     return kept?.form ?? null;
   }
 
-  private workOut(clubId: string, now: Date): Promise<SquadForm> {
-    return this.em.transactional(async (em) => {
-      // One at a time; of a club that is not there nothing is kept.
-      const club = await em.execute(`select from club where club_id = ? for no key update`, [
-        clubId,
-      ]);
-      const kept = await this.kept(clubId, now);
-      if (kept) return kept;
-      // It is the squad's, whoever asks for it.
-      const courses = await seeingWholeClub(em, () => this.courses.since(clubId, squadSince(now)));
-      const form = squadFormOf(await piecemeal([...courses.values()], athleteForm));
-      if (club.length > 0)
-        await em.execute(
-          `insert into squad_form (club_id, day, form) values (?, ?, ?)
-           on conflict (club_id) do update set day = excluded.day, form = excluded.form`,
-          [clubId, dayOf(now), JSON.stringify(form)],
-        );
-      return form;
-    });
+  private async workOut(clubId: string, now: Date): Promise<SquadForm> {
+    // It is the squad's, whoever asks for it.
+    const courses = await withinClub(clubId, () => this.courses.since(clubId, squadSince(now)));
+    const form = squadFormOf(await piecemeal([...courses.values()], athleteForm));
+    // Of a club that is not there nothing is kept.
+    await this.em.execute(
+      `insert into squad_form (club_id, day, form) select club_id, ?, ? from club where club_id = ?
+       on conflict (club_id) do update set day = excluded.day, form = excluded.form`,
+      [dayOf(now), JSON.stringify(form), clubId],
+    );
+    return form;
   }
 }

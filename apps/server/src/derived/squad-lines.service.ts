@@ -27,7 +27,7 @@ import { DecisionsService } from './decisions.service.js';
 import type { LadderStanding } from './ladder-standing.entity.js';
 import { LadderStandingsService, type Climber } from './ladder-standings.service.js';
 import { SquadLineRow, type KeptMember, type SquadLine } from './squad-line.entity.js';
-import { dayOf, squadSince } from './squad-forms.service.js';
+import { dayOf, SquadFormsService, squadSince } from './squad-forms.service.js';
 
 interface Row {
   readonly id: string;
@@ -52,6 +52,9 @@ interface Working extends Climber {
 
 /** What is kept of an athlete. */
 type Kept = Pick<SquadLineRow, 'line' | 'member'>;
+
+/** Athletes held at once while they are worked out: whoever times one of them meanwhile waits for no more. */
+const HELD_AT_ONCE = 12;
 
 const NO_CLAIMS: Claims = { change: null, slowerSide: null, isNewLean: false, isStuck: false };
 
@@ -84,6 +87,7 @@ export class SquadLinesService {
     private readonly ladderStandings: LadderStandingsService,
     private readonly standings: AthleteStandingsService,
     private readonly courses: CourseSetsService,
+    private readonly forms: SquadFormsService,
   ) {}
 
   /** Everyone of a club, by name. */
@@ -141,7 +145,22 @@ export class SquadLinesService {
     athleteIds: readonly string[],
     now: Date,
   ): Promise<ReadonlyMap<string, Kept>> {
-    if (athleteIds.length === 0) return new Map();
+    const all = new Map<string, Kept>();
+    if (athleteIds.length === 0) return all;
+    await this.forms.of(clubId, now);
+    for (let i = 0; i < athleteIds.length; i += HELD_AT_ONCE) {
+      const some = athleteIds.slice(i, i + HELD_AT_ONCE);
+      for (const [id, kept] of await this.workOutHeld(clubId, some, now)) all.set(id, kept);
+    }
+    return all;
+  }
+
+  /** What is kept of some athletes, who are held meanwhile. */
+  private workOutHeld(
+    clubId: string,
+    athleteIds: readonly string[],
+    now: Date,
+  ): Promise<ReadonlyMap<string, Kept>> {
     return this.em.transactional(async (em) => {
       const held = await holdAthletes(em, clubId, athleteIds);
       // Somebody who asked a moment sooner may have worked them out while we waited.

@@ -59,20 +59,3 @@ export function buildWalls(em: EntityManager): void {
     return connection;
   };
 }
-
-/**
- * Inside a transaction: lets it see all of its club while something is worked out that is the same
- * for everybody, whoever asked for it.
- */
-export async function seeingWholeClub<Value>(
-  em: EntityManager,
-  work: () => Promise<Value>,
-): Promise<Value> {
-  const [, athletes] = valuesOf(scopeNow());
-  if (athletes === '') return work();
-  const show = (whose: string) => em.execute(`select set_config('app.athletes', ?, true)`, [whose]);
-  await show('');
-  const value = await work();
-  await show(athletes);
-  return value;
-}
