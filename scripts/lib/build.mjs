@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { DATA, PACKAGED, ROOT } from './paths.mjs';
 import { Refusal, say } from './say.mjs';
@@ -30,21 +30,41 @@ function fingerprint() {
   return hash.digest('hex');
 }
 
+const STAMP = join(DATA, 'built');
+
+/** Whether what is built was made of what is here now. */
+const isCurrent = () =>
+  BUILT.every((file) => existsSync(join(ROOT, file))) &&
+  existsSync(STAMP) &&
+  readFileSync(STAMP, 'utf8') === fingerprint();
+
+/**
+ * Builds server and web and says of what. Two at once would mix their files and call it good: whoever calls this
+ * holds the lock (`npm run build` does).
+ * @param {{ unlessCurrent: boolean }} options
+ * @returns {boolean} whether it could be built
+ */
+export function build({ unlessCurrent }) {
+  if (unlessCurrent && isCurrent()) return true;
+  rmSync(STAMP, { force: true });
+  const now = fingerprint();
+  const { status } = spawnSync('npm', ['run', '--silent', 'build:all'], {
+    cwd: ROOT,
+    stdio: 'inherit',
+  });
+  if (status === 0) writeFileSync(STAMP, now);
+  return status === 0;
+}
+
 /** Builds server and web, unless nothing has changed since the last build, or they came built. */
 export function ensureBuilt() {
-  if (existsSync(PACKAGED)) return;
-  const stamp = join(DATA, 'built');
-  const now = fingerprint();
-  const isBuilt = BUILT.every((file) => existsSync(join(ROOT, file)));
-  if (isBuilt && existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return;
+  if (existsSync(PACKAGED) || isCurrent()) return;
   say('Building');
-  const { status } = spawnSync('npm', ['run', '--silent', 'build'], {
+  const { status } = spawnSync('npm', ['run', '--silent', 'build', '--', '--unless-current'], {
     cwd: ROOT,
     stdio: ['ignore', 'ignore', 'inherit'],
   });
   if (status !== 0) {
     throw new Refusal('The build failed: see above ("npm run build" shows all of it).');
   }
-  mkdirSync(DATA, { recursive: true });
-  writeFileSync(stamp, now);
 }

@@ -1,0 +1,3 @@
+import { build } from './lib/build.mjs';
+
+process.exitCode = build({ unlessCurrent: process.argv.includes('--unless-current') }) ? 0 : 1;
