@@ -272,14 +272,14 @@ async function serve(surroundings, address, onServing, onStarted) {
         const [code, signal] = await new Promise((done) => own.on('exit', (...how) => done(how)));
         if (stopping) return 0;
         if (!hasServed) return code ?? 1;
-        why = `The server died: ${whyDead(code, signal)}.`;
+        why = `The server died: ${whyDead(code, signal)}. It is started again`;
       } catch (error) {
         // What it needs may be there again later: room on the disk of the database, say.
         if (!hasServed) throw error;
-        why = `The server cannot be started again: ${reasonOf(error)}`;
+        why = `The server cannot be started: ${reasonOf(error)} It is tried again`;
       }
       if (Date.now() - began > SETTLED_MS) pauseMs = FIRST_PAUSE_MS;
-      say(`\n${why} It is started again in ${pauseMs / 1000} s; what was stored is there.`);
+      say(`\n${why} in ${pauseMs / 1000} s; what was stored is there.`);
       await new Promise((done) => {
         const timer = setTimeout(done, pauseMs);
         wake = () => {

@@ -289,10 +289,10 @@ export async function ensureCluster(name, { mayCreate = false } = {}) {
   if (existsSync(folder)) checkCluster(folder);
   else makeCluster(home, folder, secrets);
 
-  let port = runningPort(folder);
-  let isOurs = port === null;
-  if (port === null) {
-    port = (await isFree(secrets.port)) ? secrets.port : await freePort();
+  const running = runningPort(folder);
+  const port = running ?? ((await isFree(secrets.port)) ? secrets.port : await freePort());
+  let isOurs = running === null;
+  if (isOurs) {
     if (port !== secrets.port) writeSecrets(secretsFile, { ...secrets, port });
     startServer(home, folder, port);
   }
@@ -307,15 +307,15 @@ export async function ensureCluster(name, { mayCreate = false } = {}) {
     privateKeys: secrets.privateKeys ?? '',
     restart: () => {
       postgres('pg_ctl', ['stop', '-w', '-m', 'fast', '-D', folder]);
-      startServer(home, folder, secrets.port);
+      startServer(home, folder, port);
     },
     crash: () => {
       postgres('pg_ctl', ['stop', '-w', '-m', 'immediate', '-D', folder]);
-      startServer(home, folder, secrets.port);
+      startServer(home, folder, port);
     },
     isRunning: () => runningPort(folder) !== null,
     bringBack: () => {
-      startServer(home, folder, secrets.port);
+      startServer(home, folder, port);
       isOurs = true;
     },
     stop: () => {

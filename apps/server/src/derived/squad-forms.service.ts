@@ -32,6 +32,8 @@ export class SquadFormsService {
   async of(clubId: string, now = new Date()): Promise<SquadForm> {
     const kept = await this.kept(clubId, now);
     if (kept) return kept;
+    // A standby refuses this: what has to be written is not begun there, and then shared with who asks the leader.
+    await this.em.execute(`select from club where club_id = ? for key share`, [clubId]);
     const begun =
       this.underWay.get(clubId) ??
       this.workOut(clubId, now).finally(() => this.underWay.delete(clubId));

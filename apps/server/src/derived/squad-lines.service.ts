@@ -12,7 +12,6 @@ import { shortCourse, type Standing } from '@orthokin/core/stats';
 import type { AthleteReply, LastSetReply, SquadLineReply } from '@orthokin/contract';
 import { keepRows } from '../platform/database/keep-rows.js';
 import { plainRows } from '../platform/storage/plain-rows.js';
-import { piecemeal } from '../platform/work/piecemeal.js';
 import { holdAthletes } from '../domains/athletes/hold-athletes.js';
 import { bandNow } from '../domains/athletes/athletes.service.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
@@ -214,8 +213,7 @@ export class SquadLinesService {
     const standings = await this.standings.of(clubId, ids, now);
     const ladders = await this.ladderStandings.of(clubId, working);
     const courses = await this.courses.since(clubId, squadSince(now), ids);
-    const kept = await piecemeal(working, (one): [string, Kept][] => {
-      const { athleteId, patternId, pattern, rung, lastSet } = one;
+    return working.flatMap(({ athleteId, patternId, pattern, rung, lastSet }): [string, Kept][] => {
       const standing = standings.get(athleteId);
       if (!standing) return [];
       const ladder = ladders.get(athleteId);
@@ -231,7 +229,6 @@ export class SquadLinesService {
       const hasRungAbove = rung.number < pattern.rungs.length;
       return [[athleteId, { line, member: memberOf(standing, ladder, hasRungAbove) }]];
     });
-    return kept.flat();
   }
 
   private async lastSets(
