@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from '@playwright/test';
 import { chromium } from './chromium.js';
 
@@ -8,9 +9,9 @@ export default defineConfig({
   testDir: 'stories',
   outputDir: 'results',
   timeout: 120_000,
-  // A story keeps more than a core busy, page and server together: more workers than this tell no more of them
-  // in an hour, each with its pages starved. Those that measure to the frame are run alone (see scripts/test.mjs).
-  workers: 2,
+  // A story keeps a core busy, page and server together, and waits for a drill's own pace a third of its time.
+  // Those that measure to the frame are run alone (see scripts/test.mjs).
+  workers: Math.ceil(1.5 * availableParallelism()),
   globalSetup: './stories/support/template.ts',
   // A small machine with several pages on it has slow moments.
   expect: { timeout: 20_000 },

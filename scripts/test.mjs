@@ -12,12 +12,18 @@ import { Refusal, run, say } from './lib/say.mjs';
 const HELP = `Runs every check: lint, format, types, unit tests, server tests over HTTP on PostgreSQL, and
 browser tests in headless Chromium, on a database of their own. The last line is the sum.
 
-  ./test            everything
-  ./test SUITE …    only these: lint, format, types, unit, server, browser`;
+  ./test                        every suite, in a few minutes: see --thorough
+  ./test SUITE …                only these: lint, format, types, unit, server, browser
+  ./test --thorough [SUITE …]   all stories in the browser too, not only one or two of each kind, and
+                                every wrong value at every field of every request: most of an hour on
+                                two cores, for before a release and after a change that goes deep`;
 
 /** @typedef {{ passed: number, failed: number }} Counts */
 
 const REPORTS = join(DATA, 'test-reports');
+
+/** Tests that walk through more where everything is told read this off `THOROUGH`. */
+let isThorough = false;
 
 /**
  * Runs a command and prints what it says when it is over: others run beside it.
@@ -31,7 +37,7 @@ const succeeds = (command, args, env = {}) =>
     const child = spawn(command, args, {
       cwd: ROOT,
       stdio: ['ignore', 'pipe', 'pipe'],
-      env: { ...process.env, ...env },
+      env: { ...process.env, ...env, ...(isThorough && { THOROUGH: '1' }) },
     });
     /** @type {Buffer[]} */
     const said = [];
@@ -88,14 +94,20 @@ async function jest(name, projects, env) {
   }));
 }
 
+/** @param {string[]} tags @returns {string[]} */
+const without = (tags) => (tags.length > 0 ? ['--grep-invert', tags.join('|')] : []);
+
 /** Stories that measure to the frame: nothing else may run beside them on a small machine. */
 const EXACT = '@exact';
+/** Stories that are told only where everything is: others of their kind are told every time. */
+const THOROUGH = '@thorough';
 
 /** @param {import('./lib/cluster.mjs').RunningCluster} cluster @returns {Counts} */
 function browser(cluster) {
+  const left = isThorough ? [] : [THOROUGH];
   const parts = [
-    ['side-by-side', '--grep-invert', EXACT],
-    ['exact', '--grep', EXACT, '--workers', '1'],
+    ['side-by-side', ...without([EXACT, ...left])],
+    ['exact', '--grep', EXACT, ...without(left), '--workers', '1'],
   ].map(([name = '', ...args]) => {
     const report = join(REPORTS, `browser-${name}.json`);
     const ok = playwright(cluster, 'playwright.config.ts', {
@@ -132,10 +144,12 @@ await run(async () => {
     say(HELP);
     return 0;
   }
-  const strange = asked.find((name) => !(name in SUITES));
+  const suites = asked.filter((word) => word !== '--thorough');
+  isThorough = suites.length < asked.length;
+  const strange = suites.find((name) => !(name in SUITES));
   if (strange)
     throw new Refusal(`${strange}: allowed ${Object.keys(SUITES).join(', ')}. See ./test --help.`);
-  const names = asked.length > 0 ? asked : Object.keys(SUITES);
+  const names = suites.length > 0 ? suites : Object.keys(SUITES);
 
   ensureDebianPackages(['postgresql', 'chromium', 'mkcert']);
   tryDebianPackages(['chromium-headless-shell']);
@@ -148,7 +162,10 @@ await run(async () => {
   try {
     const report = async (/** @type {string} */ name) => {
       say(`\n— ${name} —`);
-      const { passed, failed } = (await SUITES[name]?.(cluster)) ?? { passed: 0, failed: 1 };
+      const { passed, failed } = (await SUITES[name]?.(cluster)) ?? {
+        passed: 0,
+        failed: 1,
+      };
       say(`${name}: ${passed} passed, ${failed} failed`);
       total.passed += passed;
       total.failed += failed;

@@ -72,7 +72,7 @@ test('a club gets its owner; a coach comes in by a link on a phone, and is out a
   await expect(late.getByRole('heading', { name: 'Sign in' })).toBeVisible();
 });
 
-test('a device at the floor runs a drill and opens no report; an athlete’s phone runs one at home and sees only their own', async ({
+test('a device at the floor runs a drill and opens no report; an athlete’s phone runs one at home and sees only their own @thorough', async ({
   page,
   browser,
   untouched,
@@ -123,7 +123,7 @@ test('a device at the floor runs a drill and opens no report; an athlete’s pho
   expect((await seen.json()) as object[]).toHaveLength(1);
 });
 
-test('a set goes on when the device is signed out in the middle of it, and is stored once somebody signs in', async ({
+test('a set goes on when the device is signed out in the middle of it, and is stored once somebody signs in @thorough', async ({
   page,
   untouched,
 }) => {
@@ -148,7 +148,7 @@ test('a set goes on when the device is signed out in the middle of it, and is st
   expect(Number(row?.n)).toBe(4);
 });
 
-test('an owner elsewhere sees which phones joined the drill at the floor, and ends one', async ({
+test('an owner elsewhere sees which phones joined the drill at the floor, and ends one @thorough', async ({
   page,
   context,
   browser,

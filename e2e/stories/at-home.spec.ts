@@ -6,7 +6,7 @@ import { expectFits, expectSound } from './support/sound.js';
 
 test.use({ fetchesAhead: true });
 
-test('on a phone without a network the drill for home is run and written down; both arrive when there is one', async ({
+test('on a phone without a network the drill for home is run and written down; both arrive when there is one @thorough', async ({
   page,
   context,
 }) => {

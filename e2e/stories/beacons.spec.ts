@@ -36,7 +36,7 @@ function expectTrue(review: SetReviewReply): Map<string, number> {
   return counts;
 }
 
-test('mats and lights time a set by themselves, each event with its own error', async ({
+test('mats and lights time a set by themselves, each event with its own error @thorough', async ({
   page,
 }) => {
   const coach = await goToBeacons(page, 'Amara Quill', 'seed=4', 3);
@@ -49,7 +49,7 @@ test('mats and lights time a set by themselves, each event with its own error', 
   await expect(page.getByText('Timed by sensors')).toBeVisible();
 });
 
-test('with every fault switched on, finished reps are right or say what is missing; none is invented', async ({
+test('with every fault switched on, finished reps are right or say what is missing; none is invented @thorough', async ({
   page,
 }) => {
   // With two targets in play A is called again after its light went flat.
@@ -79,7 +79,9 @@ test('with every fault switched on, finished reps are right or say what is missi
     );
 });
 
-test('a page connects to a gateway on the network once a coach has let it', async ({ page }) => {
+test('a page connects to a gateway on the network once a coach has let it @thorough', async ({
+  page,
+}) => {
   const coach = new Coach(page);
   await coach.goToFloor('Amara Quill', { reps: 3 });
   await coach.timeBy('Beacons');

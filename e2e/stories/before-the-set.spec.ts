@@ -17,7 +17,7 @@ const asked = async (page: Page): Promise<string | null> => {
   return (await cue.count()) === 0 ? null : cue.getAttribute('data-cue');
 };
 
-test('a practice of the map shows who does not know which cue, and the set-up says so', async ({
+test('a practice of the map shows who does not know which cue, and the set-up says so @thorough', async ({
   page,
 }) => {
   const coach = new Coach(page);
@@ -49,7 +49,7 @@ test('a practice of the map shows who does not know which cue, and the set-up sa
   await expect(page.getByText('Idris Fennimar does not know B yet. (today)')).toBeVisible();
 });
 
-test('a pattern is rehearsed position by position, its check points ticked and kept', async ({
+test('a pattern is rehearsed position by position, its check points ticked and kept @thorough', async ({
   page,
 }) => {
   const coach = new Coach(page);

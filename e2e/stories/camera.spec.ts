@@ -25,7 +25,7 @@ async function withCamera(page: Page, browser: Browser, baseURL: string, reps: n
   return { coach, context, phone };
 }
 
-test('a phone joins as camera: each set is filmed by itself, kept there, and opened to be marked', async ({
+test('a phone joins as camera: each set is filmed by itself, kept there, and opened to be marked @thorough', async ({
   page,
   browser,
   untouched,
@@ -52,7 +52,7 @@ test('a phone joins as camera: each set is filmed by itself, kept there, and ope
   await context.close();
 });
 
-test('a phone that dies while it films keeps what it filmed so far', async ({
+test('a phone that dies while it films keeps what it filmed so far @thorough', async ({
   page,
   browser,
   untouched,
@@ -74,7 +74,10 @@ test('a phone that dies while it films keeps what it filmed so far', async ({
   await context.close();
 });
 
-test('where no camera is allowed that is said, and what to do', async ({ browser, untouched }) => {
+test('where no camera is allowed that is said, and what to do @thorough', async ({
+  browser,
+  untouched,
+}) => {
   const context = await browser.newContext({ baseURL: untouched.address, permissions: [] });
   const phone = await context.newPage();
   await phone.goto('/join/ACDEFH');

@@ -79,7 +79,7 @@ test('who may not jump is stopped before the drill, offered what is allowed, and
   await expect(page.getByText('No turning on the left leg, until it is lifted')).toBeVisible();
 });
 
-test('what a clinician has to clear nobody goes ahead against', async ({ page }) => {
+test('what a clinician has to clear nobody goes ahead against @thorough', async ({ page }) => {
   await page.goto('/patterns');
   await page.goto('/');
   await page.getByRole('link', { name: 'Start a drill with Lotte Brandvane' }).click();
@@ -97,7 +97,7 @@ test('what a clinician has to clear nobody goes ahead against', async ({ page })
   await expect(page).toHaveURL(/rehearse/);
 });
 
-test('a check that hurts restricts until it is looked at again; a phone fits the floor side', async ({
+test('a check that hurts restricts until it is looked at again; a phone fits the floor side @thorough', async ({
   page,
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
@@ -122,7 +122,7 @@ test('a check that hurts restricts until it is looked at again; a phone fits the
   ).toBeVisible();
 });
 
-test('a guardian’s agreement that is missing is said before the drill, and written down', async ({
+test('a guardian’s agreement that is missing is said before the drill, and written down @thorough', async ({
   page,
 }) => {
   const missing = /No guardian’s agreement to training is written down for Juno Marlock/;
@@ -144,7 +144,7 @@ test('a guardian’s agreement that is missing is said before the drill, and wri
   await expect(page.getByText(missing)).toHaveCount(0);
 });
 
-test('a colour test changes the markers an athlete is shown', async ({ page }) => {
+test('a colour test changes the markers an athlete is shown @thorough', async ({ page }) => {
   await athletePage(page, 'Rafe Lindhollow');
   await page.getByRole('link', { name: 'Try the colours' }).click();
   await expectSound(page);
@@ -168,7 +168,7 @@ test('a colour test changes the markers an athlete is shown', async ({ page }) =
   await expect(page.getByText(/does not tell red from green/)).toBeVisible();
 });
 
-test('a fault of the club’s own is named, watched in one athlete, and said on the floor', async ({
+test('a fault of the club’s own is named, watched in one athlete, and said on the floor @thorough', async ({
   page,
 }) => {
   await athletePage(page, 'Amara Quill');

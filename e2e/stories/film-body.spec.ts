@@ -49,7 +49,7 @@ async function expectJoints(page: Page, reps: readonly FilmedRep[], atMs: number
   }
 }
 
-test('the body is found by a model on the device, followed through the rep, confirmed and measured', async ({
+test('the body is found by a model on the device, followed through the rep, confirmed and measured @thorough', async ({
   page,
 }) => {
   // The model and the film share the machine with other stories.

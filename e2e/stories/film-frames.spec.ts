@@ -40,7 +40,7 @@ async function step(page: Page, key: string, turned: NumberedFilm['turned']): Pr
   return said;
 }
 
-test('each step shows the frame it says: 30 to 240 a second, unevenly, turned, in WebM and MP4', async ({
+test('each step shows the frame it says: 30 to 240 a second, unevenly, turned, in WebM and MP4 @thorough', async ({
   page,
   browser,
 }) => {

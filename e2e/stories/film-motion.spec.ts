@@ -3,7 +3,7 @@ import { eventOf } from '@orthokin/core/timing';
 import { clickFloor, FRAME_MS, REPS, runCuesOnly, truthOf } from './support/film.js';
 import { untouchedTest as test } from './support/served.js';
 
-test('where to look for the first move is suggested and never marked; a camera that was knocked is noticed', async ({
+test('where to look for the first move is suggested and never marked; a camera that was knocked is noticed @thorough', async ({
   page,
 }) => {
   const untimed = await runCuesOnly(page);

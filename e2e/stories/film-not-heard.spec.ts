@@ -29,7 +29,7 @@ async function stepToFrame(page: Page, wanted: number): Promise<void> {
   }
 }
 
-test('cues that were spoken are not heard in the film: the first and the last marked by hand tie it, and times count from there', async ({
+test('cues that were spoken are not heard in the film: the first and the last marked by hand tie it, and times count from there @thorough', async ({
   page,
 }) => {
   test.slow();
@@ -65,7 +65,7 @@ test('cues that were spoken are not heard in the film: the first and the last ma
 });
 
 untouchedTest(
-  'the film of another set is noticed: its cues do not fall into place',
+  'the film of another set is noticed: its cues do not fall into place @thorough',
   async ({ page }) => {
     await openDemoSet(page, 1);
     const buffer = readFileSync('apps/web/src/film/simulate/demo-film.webm');

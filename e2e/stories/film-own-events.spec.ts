@@ -28,7 +28,7 @@ async function askForPrepared(page: Page, { patternId, rung }: SquadLineReply): 
   await expect(page.getByRole('button', { name: 'Saved' })).toBeVisible();
 }
 
-test('an event of the coach’s own is asked for by a rung, marked on film, and judged like the others', async ({
+test('an event of the coach’s own is asked for by a rung, marked on film, and judged like the others @thorough', async ({
   page,
 }) => {
   test.slow();

@@ -124,7 +124,7 @@ async function playTogether(page: Page, [first, second]: readonly FilmedRep[]): 
   await choose('Play beside it', 'nothing');
 }
 
-test('a set run with cues only is filmed, its cues heard, its reps marked, reviewed and counted', async ({
+test('a set run with cues only is filmed, its cues heard, its reps marked, reviewed and counted @thorough', async ({
   page,
 }) => {
   // The whole chain is long: beside another story it takes two minutes on two cores.
@@ -301,7 +301,7 @@ async function bringHoliday(page: Page, name = 'holiday.mp4'): Promise<void> {
   await expect(page.getByText('This file cannot be read as a film')).toBeVisible();
 }
 
-test('what is no film is refused calmly; a film is kept, can be deleted, and goes by itself after a while', async ({
+test('what is no film is refused calmly; a film is kept, can be deleted, and goes by itself after a while @thorough', async ({
   page,
 }) => {
   const { set } = await runCuesOnly(page);
@@ -343,7 +343,7 @@ test('what is no film is refused calmly; a film is kept, can be deleted, and goe
   await expect(page.getByText('No film is kept on this device.')).toBeVisible();
 });
 
-test('of a film that this browser cannot decode it is said what to choose in the phone', async ({
+test('of a film that this browser cannot decode it is said what to choose in the phone @thorough', async ({
   page,
 }) => {
   const { set } = await runCuesOnly(page);
@@ -354,7 +354,7 @@ test('of a film that this browser cannot decode it is said what to choose in the
   await expectSound(page);
 });
 
-test('where there is no room for a film that is said; it can be looked at all the same', async ({
+test('where there is no room for a film that is said; it can be looked at all the same @thorough', async ({
   page,
 }) => {
   const { set } = await runCuesOnly(page);
@@ -369,7 +369,7 @@ test('where there is no room for a film that is said; it can be looked at all th
   await expect(page.getByText('No film is kept on this device.')).toBeVisible();
 });
 
-test('slow motion is told by its cues though the file lies, can be overruled, and times are as they were filmed', async ({
+test('slow motion is told by its cues though the file lies, can be overruled, and times are as they were filmed @thorough', async ({
   page,
 }) => {
   // Twice as many frames are made and read.

@@ -3,7 +3,7 @@ import { expect } from '@playwright/test';
 import { Coach } from './support/coach.js';
 import { test } from './support/served.js';
 
-test('catch, switch and freeze trials run apart from what is timed; marks and faults stay with their rep', async ({
+test('catch, switch and freeze trials run apart from what is timed; marks and faults stay with their rep @thorough', async ({
   page,
 }) => {
   const coach = new Coach(page);
@@ -52,7 +52,7 @@ test('catch, switch and freeze trials run apart from what is timed; marks and fa
   await expect(page.getByText(/\(catch\).*\(/)).toBeVisible();
 });
 
-test('a person calls the targets, and the calling is audited', async ({ page }) => {
+test('a person calls the targets, and the calling is audited @thorough', async ({ page }) => {
   const coach = new Coach(page);
   await coach.goToFloor('Oskar Tvedmoor', { timedBy: 'The simulated athlete', reps: 4 });
   await coach.choose('Order', 'called by a person');
@@ -73,7 +73,7 @@ test('a person calls the targets, and the calling is audited', async ({ page }) 
   expect(reps.map(({ target }) => target).join('')).toBe('ABAB');
 });
 
-test('cues only: the set runs by itself, and its cues are kept to be marked later', async ({
+test('cues only: the set runs by itself, and its cues are kept to be marked later @thorough', async ({
   page,
 }) => {
   const coach = new Coach(page);
@@ -109,7 +109,7 @@ test('the way back stops a set that runs and says so; cues only is not meant for
   await page.getByRole('button', { name: 'End it there' }).click();
 });
 
-test('work by the clock: cues come until the time is up, at the pace that was set', async ({
+test('work by the clock: cues come until the time is up, at the pace that was set @thorough', async ({
   page,
 }) => {
   const coach = new Coach(page);
@@ -131,7 +131,9 @@ test('work by the clock: cues come until the time is up, at the pace that was se
   for (const ms of late) expect(ms).toBeGreaterThan(-40);
 });
 
-test('a set is saved as a sound file, and its schedule kept to be joined', async ({ page }) => {
+test('a set is saved as a sound file, and its schedule kept to be joined @thorough', async ({
+  page,
+}) => {
   const coach = new Coach(page);
   await coach.goToFloor('Cass Ondry', { reps: 3 });
   const [file] = await Promise.all([

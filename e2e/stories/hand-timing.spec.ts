@@ -107,7 +107,7 @@ test(
   },
 );
 
-test('a rep is redone and another struck out; both corrections are kept with the set', async ({
+test('a rep is redone and another struck out; both corrections are kept with the set @thorough', async ({
   page,
 }) => {
   const coach = new Coach(page);
@@ -129,7 +129,7 @@ test('a rep is redone and another struck out; both corrections are kept with the
 
 test(
   'the big buttons time like the keys, a pause drops the open rep, and stopping early keeps what was done',
-  { tag: '@exact' },
+  { tag: ['@exact', '@thorough'] },
   async ({ page }) => {
     const coach = new Coach(page);
     await coach.goToFloor('Juno Marlock', { reps: 6 });
@@ -165,7 +165,7 @@ test(
   },
 );
 
-test('a hand is calibrated by tapping along; what is left of its error is kept with every press', async ({
+test('a hand is calibrated by tapping along; what is left of its error is kept with every press @thorough', async ({
   page,
 }) => {
   const coach = new Coach(page);
@@ -195,7 +195,7 @@ test.describe('on a phone', () => {
 
   test(
     'a set is timed by thumb: a touch counts once, at the moment it lands',
-    { tag: '@exact' },
+    { tag: ['@exact', '@thorough'] },
     async ({ page }) => {
       const coach = new Coach(page);
       await coach.goToFloor('Oskar Tvedmoor', { reps: 2 });
@@ -223,7 +223,7 @@ test.describe('on a phone', () => {
   );
 });
 
-test('a key meant for the last rep presses nothing of what comes after the set', async ({
+test('a key meant for the last rep presses nothing of what comes after the set @thorough', async ({
   page,
 }) => {
   const coach = new Coach(page);
@@ -245,7 +245,7 @@ test('a key meant for the last rep presses nothing of what comes after the set',
   await page.waitForURL('**/review/*');
 });
 
-test('in a low window and zoomed four times the cue stays large, and a pause can be left', async ({
+test('in a low window and zoomed four times the cue stays large, and a pause can be left @thorough', async ({
   page,
 }) => {
   const coach = new Coach(page);
@@ -270,7 +270,7 @@ test('in a low window and zoomed four times the cue stays large, and a pause can
   }
 });
 
-test('where it is to be all the way home, a rep that turned round short of it does not count', async ({
+test('where it is to be all the way home, a rep that turned round short of it does not count @thorough', async ({
   page,
 }) => {
   const coach = new Coach(page);

@@ -44,7 +44,7 @@ async function copyFor(
   return id;
 }
 
-test('a limit is derived from a flight, kept with its source, and asked of one athlete', async ({
+test('a limit is derived from a flight, kept with its source, and asked of one athlete @thorough', async ({
   page,
 }) => {
   const coach = new Coach(page);
@@ -195,7 +195,7 @@ test('a ladder is drafted, edited and undone; its rule is chosen in plain words'
   await expect(page.getByText(/^Move up when the reps say that 85\s% pass/)).toBeVisible();
 });
 
-test('simulated sets until moved up; eased back; overruled with a reason; the last move undone', async ({
+test('simulated sets until moved up; eased back; overruled with a reason; the last move undone @thorough', async ({
   page,
 }) => {
   test.setTimeout(240_000);
@@ -262,7 +262,7 @@ test('simulated sets until moved up; eased back; overruled with a reason; the la
   );
 });
 
-test('a pace that moves by itself: shown as it moves, and read as a staircase after', async ({
+test('a pace that moves by itself: shown as it moves, and read as a staircase after @thorough', async ({
   page,
 }) => {
   test.setTimeout(240_000);
@@ -304,7 +304,9 @@ test('a chosen few start the next set, each on their own rung', async ({ page })
   ).toBeVisible();
 });
 
-test('a test day runs the same cues as every time, whatever was chosen last', async ({ page }) => {
+test('a test day runs the same cues as every time, whatever was chosen last @thorough', async ({
+  page,
+}) => {
   const coach = new Coach(page);
   const { athlete, patternId } = await lineOf(page, 'Amara Quill');
   await coach.goToFloor(athlete.name, { reps: 5 });

@@ -58,7 +58,7 @@ test('without a network the set goes on, is reviewed on the device, and is sent 
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Not enough reps yet');
 });
 
-test('the same set posted twice is one set', async ({ page }) => {
+test('the same set posted twice is one set @thorough', async ({ page }) => {
   const coach = new Coach(page);
   const sent: { url: string; body: string }[] = [];
   page.on('request', (request) => {
@@ -81,7 +81,7 @@ test('the same set posted twice is one set', async ({ page }) => {
   expect(await coach.storedReview()).toEqual(once);
 });
 
-test('what the server refuses is set aside, said with its reason, and holds up nothing else', async ({
+test('what the server refuses is set aside, said with its reason, and holds up nothing else @thorough', async ({
   page,
 }) => {
   const coach = new Coach(page);
@@ -102,7 +102,7 @@ test('what the server refuses is set aside, said with its reason, and holds up n
   await expect(page.getByText('1 rep counted, seconds')).toBeVisible();
 });
 
-test('the server goes away in mid-set and comes back; every rep is sent', async ({
+test('the server goes away in mid-set and comes back; every rep is sent @thorough', async ({
   page,
   served,
 }) => {
@@ -122,7 +122,7 @@ test('the server goes away in mid-set and comes back; every rep is sent', async 
   expect(set.endReason).toBe('completed');
 });
 
-test('two change every set; a page that dies in the rest goes on with whoever is next', async ({
+test('two change every set; a page that dies in the rest goes on with whoever is next @thorough', async ({
   context,
 }) => {
   // Ready beforehand: the rest is ten seconds, and a slow machine needs most of them to open a page.
@@ -171,7 +171,7 @@ test('two change every set; a page that dies in the rest goes on with whoever is
   await expect(page.getByText('broken off')).toHaveCount(0);
 });
 
-test('two sets run in two tabs at once; each has its own reps and no other', async ({
+test('two sets run in two tabs at once; each has its own reps and no other @thorough', async ({
   context,
 }) => {
   const names = ['Oskar Tvedmoor', 'Wren Hallowby'] as const;
@@ -206,7 +206,9 @@ test('two sets run in two tabs at once; each has its own reps and no other', asy
   }
 });
 
-test('a device without room says so, and the reps are sent all the same', async ({ page }) => {
+test('a device without room says so, and the reps are sent all the same @thorough', async ({
+  page,
+}) => {
   await page.addInitScript(() => {
     const full = () => {
       throw new DOMException('no room', 'QuotaExceededError');

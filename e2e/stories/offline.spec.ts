@@ -22,7 +22,7 @@ async function visitOnce(page: Page): Promise<void> {
 
 const nobodyAnswers = (page: Page) => page.getByText(/The server does not answer\. What you see/);
 
-test('after one visit every place opens without a network; a set that is run there arrives later, once', async ({
+test('after one visit every place opens without a network; a set that is run there arrives later, once @thorough', async ({
   page,
   untouched,
 }) => {
@@ -90,7 +90,7 @@ test('after one visit every place opens without a network; a set that is run the
   await expect(page.getByRole('link', { name: 'Tam Okell', exact: true })).toBeVisible();
 });
 
-test('without a network a set is answered by what this device knows, a move waits for it, and the server says where it differs', async ({
+test('without a network a set is answered by what this device knows, a move waits for it, and the server says where it differs @thorough', async ({
   page,
   untouched,
 }) => {
@@ -127,7 +127,7 @@ test('without a network a set is answered by what this device knows, a move wait
   expect(moves).toEqual([{ on_device: true, reason: 'Calm feet all week.' }]);
 });
 
-test('what two people changed at once is kept from both; whoever comes second sees both and chooses', async ({
+test('what two people changed at once is kept from both; whoever comes second sees both and chooses @thorough', async ({
   page,
   context,
   untouched,
@@ -196,7 +196,7 @@ test('what two people changed at once is kept from both; whoever comes second se
   await expect(minutes(other)).toHaveValue('95');
 });
 
-test('a device that is ended gives up what it had put aside', async ({
+test('a device that is ended gives up what it had put aside @thorough', async ({
   page,
   untouched,
   browser,
@@ -250,7 +250,7 @@ test('a device that is ended gives up what it had put aside', async ({
   await untouched.restart();
 });
 
-test('a newer version is offered between sets, and never in one', async ({
+test('a newer version is offered between sets, and never in one @thorough', async ({
   browser,
   untouched,
 }) => {

@@ -64,7 +64,7 @@ untouchedTest.describe('on a device that has never been here', () => {
   untouchedTest.use({ storageState: fresh });
 
   untouchedTest(
-    'the demo is walked through in five stops, thrown away, and brought back',
+    'the demo is walked through in five stops, thrown away, and brought back @thorough',
     async ({ page }) => {
       await page.goto('/');
       await page.getByRole('button', { name: 'Open Tiller Lane Squash' }).click();

@@ -6,7 +6,7 @@ import { expectSound } from './support/sound.js';
 
 test.use({ launchOptions: wholeChromium });
 
-test('the coach lends the drill a voice; without a microphone the reason is said', async ({
+test('the coach lends the drill a voice; without a microphone the reason is said @thorough', async ({
   page,
   context,
 }) => {

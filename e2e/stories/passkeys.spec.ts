@@ -3,7 +3,7 @@ import { makeOwner, PASSWORD } from './support/accounts.js';
 import { untouchedTest as test } from './support/served.js';
 import { expectFits, expectSound } from './support/sound.js';
 
-test('somebody signs in by a passkey of their device; what was sent once lets nobody in twice', async ({
+test('somebody signs in by a passkey of their device; what was sent once lets nobody in twice @thorough', async ({
   browser,
   untouched,
 }) => {

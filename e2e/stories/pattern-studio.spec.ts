@@ -127,7 +127,7 @@ test('markers and feet are dragged, nudged and typed; undo leads back to the ori
   await expect(right).toHaveValue('1.50 m');
 });
 
-test('every change can be undone, to the pattern as it was saved', async ({ page }) => {
+test('every change can be undone, to the pattern as it was saved @thorough', async ({ page }) => {
   await openPattern(page, 'Side to side');
   await dragBy(page, page.getByRole('button', { name: /^Marker B,/ }), 30, -40);
   await page.getByRole('button', { name: 'Mirror for the other hand' }).click();
@@ -211,7 +211,9 @@ test(
   },
 );
 
-test('played, the feet move in time; slowed, looped and scrubbed by key', async ({ page }) => {
+test('played, the feet move in time; slowed, looped and scrubbed by key @thorough', async ({
+  page,
+}) => {
   await openPattern(page, 'Star from the T');
   await part(page, 'short left').click();
   const head = () =>
@@ -234,7 +236,7 @@ test('played, the feet move in time; slowed, looped and scrubbed by key', async 
   await page.getByRole('button', { name: 'Pause' }).click();
 });
 
-test('a pattern goes out as a file and comes back the same; a bad file says where it is bad', async ({
+test('a pattern goes out as a file and comes back the same; a bad file says where it is bad @thorough', async ({
   page,
 }) => {
   await openPattern(page, 'Forehand fork, left-handed');
@@ -301,7 +303,7 @@ test('the library finds, duplicates, archives and takes back', async ({ page }) 
   await expect(page.getByText('Nothing is archived.')).toBeVisible();
 });
 
-test('somebody else saved meanwhile: nothing is lost, and the coach chooses', async ({
+test('somebody else saved meanwhile: nothing is lost, and the coach chooses @thorough', async ({
   page,
   context,
 }) => {
@@ -339,7 +341,7 @@ test('somebody else saved meanwhile: nothing is lost, and the coach chooses', as
   );
 });
 
-test('the set-out sheet and the position cards print on a page each, without the shell', async ({
+test('the set-out sheet and the position cards print on a page each, without the shell @thorough', async ({
   page,
 }) => {
   await openPattern(page, 'Star from the T');
@@ -361,7 +363,7 @@ test('the set-out sheet and the position cards print on a page each, without the
   }
 });
 
-test('a leg is copied to the other side, and the whole pattern mirrored for the other hand', async ({
+test('a leg is copied to the other side, and the whole pattern mirrored for the other hand @thorough', async ({
   page,
 }) => {
   await openPattern(page, 'Forehand fork');
@@ -392,7 +394,7 @@ test('a leg is copied to the other side, and the whole pattern mirrored for the 
   await expect(page.getByRole('textbox', { name: 'A: name' })).toHaveValue('short right');
 });
 
-test('lengths are shown and typed in feet and inches, remembered, and kept in metres', async ({
+test('lengths are shown and typed in feet and inches, remembered, and kept in metres @thorough', async ({
   page,
 }) => {
   await openPattern(page, 'Four corners');
@@ -409,7 +411,9 @@ test('lengths are shown and typed in feet and inches, remembered, and kept in me
   await expect(right).toHaveValue('2.49 m');
 });
 
-test('the score retimes a step, and a leg without feet says how to get them', async ({ page }) => {
+test('the score retimes a step, and a leg without feet says how to get them @thorough', async ({
+  page,
+}) => {
   await openPattern(page, 'Side to side');
   await part(page, 'wide right').click();
   await page.getByRole('button', { name: /^Step 4,/ }).click({ force: true });

@@ -6,7 +6,7 @@ import { expectFits, expectSound } from './support/sound.js';
 const blocksOf = (page: Page) =>
   page.getByRole('grid', { name: 'Blocks' }).getByRole('row').locator('b').allInnerTexts();
 
-test('an hour is planned from a template, made shorter, moved about by keys, and kept', async ({
+test('an hour is planned from a template, made shorter, moved about by keys, and kept @thorough', async ({
   page,
 }) => {
   await planAnHour(page);
@@ -64,7 +64,7 @@ test('an hour is planned from a template, made shorter, moved about by keys, and
   await expect(page.getByRole('link', { name: 'A squad at two stations' })).toBeVisible();
 });
 
-test('a session runs on a board: who works where, somebody leaves, the page dies and goes on', async ({
+test('a session runs on a board: who works where, somebody leaves, the page dies and goes on @thorough', async ({
   page,
 }) => {
   await page.setViewportSize({ width: 1280, height: 800 });
@@ -137,7 +137,7 @@ test('a session is planned and run by keys alone', async ({ page }) => {
   await expect(page.getByText('Nobody was asked how hard it was.')).toBeVisible();
 });
 
-test('a plan that two change at once: the second is told, and what they changed is still there', async ({
+test('a plan that two change at once: the second is told, and what they changed is still there @thorough', async ({
   page,
   context,
 }) => {

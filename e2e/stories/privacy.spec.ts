@@ -3,7 +3,7 @@ import { fillAccount, invite, makeOwner, newDevice } from './support/accounts.js
 import { untouchedTest as test } from './support/served.js';
 import { expectFits, expectSound } from './support/sound.js';
 
-test('a guardian’s question is answered: who has seen what is private; then the name goes, and the reps stay', async ({
+test('a guardian’s question is answered: who has seen what is private; then the name goes, and the reps stay @thorough', async ({
   page,
   browser,
   untouched,

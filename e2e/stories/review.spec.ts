@@ -98,7 +98,7 @@ test('reps are lined up, sorted and held against one of them; the view is in the
 
 // Sets that other stories time are days of their own: only what was planted may count here.
 untouchedTest(
-  'is it better? A planted change is called clear, and a planted non-change is not',
+  'is it better? A planted change is called clear, and a planted non-change is not @thorough',
   async ({ page }) => {
     const [faster, steady] = await Promise.all([
       plantCourse(page, 'Juno Marlock', (session) => 2400 - 22 * session, 5),
@@ -232,7 +232,7 @@ untouchedTest(
 );
 
 untouchedTest(
-  'a table of reps is matched and looked at; bad rows are named; then it is stored, once',
+  'a table of reps is matched and looked at; bad rows are named; then it is stored, once @thorough',
   async ({ page }) => {
     const table = [
       'Player;Date;Cone;React;Total;Comment',
@@ -316,7 +316,7 @@ untouchedTest(
   },
 );
 
-test('a club is taken out, wiped, and brought back as it was', async ({ page }) => {
+test('a club is taken out, wiped, and brought back as it was @thorough', async ({ page }) => {
   await page.goto('/review/data');
   const [file] = await Promise.all([
     page.waitForEvent('download'),

@@ -15,7 +15,7 @@ const TABLE = [
   'Bad Height;2014-02-20;;9 m;',
 ].join('\n');
 
-test('a roster of sixty comes from a file: bad rows are named, doubles left to the coach', async ({
+test('a roster of sixty comes from a file: bad rows are named, doubles left to the coach @thorough', async ({
   page,
 }) => {
   await page.goto('/people');

@@ -4,7 +4,7 @@ import { Coach } from './support/coach.js';
 import { untouchedTest as test } from './support/served.js';
 import { expectSound } from './support/sound.js';
 
-test('a left-hander in a rota keeps pattern and rung; what somebody works on only a choice changes', async ({
+test('a left-hander in a rota keeps pattern and rung; what somebody works on only a choice changes @thorough', async ({
   page,
 }) => {
   await page.addInitScript(hurry, 3);

@@ -50,7 +50,7 @@ async function codeOf(page: Page): Promise<string> {
 
 test(
   'a phone shows each cue together with the drill’s screen; it comes and goes without stopping the set',
-  { tag: '@exact' },
+  { tag: ['@exact', '@thorough'] },
   async ({ page, browser, served }) => {
     await page.addInitScript(witnessCues);
     const coach = new Coach(page);
@@ -83,7 +83,7 @@ test(
   },
 );
 
-test('a partner calls from a phone, and a coach times from a tablet', async ({
+test('a partner calls from a phone, and a coach times from a tablet @thorough', async ({
   page,
   browser,
   served,

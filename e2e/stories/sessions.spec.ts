@@ -5,7 +5,7 @@ import { expectFits, expectSound } from './support/sound.js';
 
 test.use({ fetchesAhead: true });
 
-test('a session is kept though the network goes: who was there, how hard it was, what was seen; next time it is known', async ({
+test('a session is kept though the network goes: who was there, how hard it was, what was seen; next time it is known @thorough', async ({
   page,
   context,
 }) => {
@@ -82,7 +82,7 @@ test('a session is kept though the network goes: who was there, how hard it was,
   await expect(page.getByText('How hard it was: 6 to 9 of 10.')).toBeVisible();
 });
 
-test('a challenge is counted by key, a game of pairs is refereed; what was reached is kept and known next time', async ({
+test('a challenge is counted by key, a game of pairs is refereed; what was reached is kept and known next time @thorough', async ({
   page,
 }) => {
   await planAnHour(page);

@@ -18,7 +18,7 @@ async function addMany(page: Page, first: number, last: number): Promise<void> {
 
 const headings = (page: Page) => page.getByRole('main').getByRole('heading', { level: 2 });
 
-test('the squad opens by what needs the coach; of forty and of two hundred one is found at once', async ({
+test('the squad opens by what needs the coach; of forty and of two hundred one is found at once @thorough', async ({
   page,
 }) => {
   await page.goto('/');

@@ -62,7 +62,7 @@ test('a squad is split by level, changed by dragging and by key, kept, and looke
   await expect(page.getByRole('listitem')).toHaveCount(kept.length);
 });
 
-test('squads are made, filled, renamed, taken away and put back', async ({ page }) => {
+test('squads are made, filled, renamed, taken away and put back @thorough', async ({ page }) => {
   await page.goto('/people/squads');
   await page.getByLabel('A new squad').fill('Early birds');
   await page.getByRole('button', { name: 'Make it' }).click();

@@ -3,7 +3,7 @@ import { Coach } from './support/coach.js';
 import { test } from './support/served.js';
 import { expectSound } from './support/sound.js';
 
-test('a lost rep of a pressure set adds one, said aloud and shown, and it is worked off', async ({
+test('a lost rep of a pressure set adds one, said aloud and shown, and it is worked off @thorough', async ({
   page,
 }) => {
   const coach = new Coach(page);
@@ -27,7 +27,7 @@ test('a lost rep of a pressure set adds one, said aloud and shown, and it is wor
   expect(reps).toHaveLength(3);
 });
 
-test('a quality set ends by itself when technique goes, and the review says so', async ({
+test('a quality set ends by itself when technique goes, and the review says so @thorough', async ({
   page,
 }) => {
   const coach = new Coach(page);
@@ -51,7 +51,7 @@ test('a quality set ends by itself when technique goes, and the review says so',
   await expect(page.getByText('ended when technique went')).toBeVisible();
 });
 
-test('a colour to call fills the screen, with its letter for whoever needs it', async ({
+test('a colour to call fills the screen, with its letter for whoever needs it @thorough', async ({
   page,
 }) => {
   const coach = new Coach(page);

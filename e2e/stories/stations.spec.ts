@@ -15,7 +15,7 @@ async function join(browser: Browser, baseURL: string, code: string, as: string)
   return page;
 }
 
-test('two stations time at once on devices of their own, with a board and one panel over both; the sets lie in the session', async ({
+test('two stations time at once on devices of their own, with a board and one panel over both; the sets lie in the session @thorough', async ({
   page,
   browser,
   untouched,
@@ -84,7 +84,7 @@ test('two stations time at once on devices of their own, with a board and one pa
   await expect(page.getByText(/Cued drill/).first()).toBeVisible();
 });
 
-test('a game of teams and one of catching are refereed; what was reached is kept in what it is counted in', async ({
+test('a game of teams and one of catching are refereed; what was reached is kept in what it is counted in @thorough', async ({
   page,
 }) => {
   await planAnHour(page);

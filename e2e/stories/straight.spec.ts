@@ -6,7 +6,7 @@ import { expectFits, expectSound } from './support/sound.js';
 
 test.use({ fetchesAhead: true, actionTimeout: 20_000 });
 
-test('the drill and a phone in one network stay together when the server goes in the middle of a set', async ({
+test('the drill and a phone in one network stay together when the server goes in the middle of a set @thorough', async ({
   page,
   browser,
   untouched,

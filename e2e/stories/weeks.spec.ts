@@ -22,7 +22,7 @@ async function planSixWeeks(page: Page): Promise<void> {
   await expect(page.getByText('12 sessions put in.')).toBeVisible();
 }
 
-test('six weeks are planned, a session is moved by keys, the calendar takes it and brings a change back', async ({
+test('six weeks are planned, a session is moved by keys, the calendar takes it and brings a change back @thorough', async ({
   page,
 }) => {
   await planSixWeeks(page);
@@ -74,7 +74,7 @@ test('six weeks are planned, a session is moved by keys, the calendar takes it a
   await expect(page.getByRole('heading', { level: 1 })).toContainText('of 36 minutes for 8');
 });
 
-test('weeks are copied to another squad, with who comes; they fit a phone; taken away they can be had back', async ({
+test('weeks are copied to another squad, with who comes; they fit a phone; taken away they can be had back @thorough', async ({
   page,
 }) => {
   await planSixWeeks(page);
