@@ -233,6 +233,15 @@ export function databaseSteps({ appPassword, servingPassword }, database, mayCre
       done: `select 1 from pg_auth_members where roleid = '${SERVING}'::regrole and member = 'orthokin'::regrole`,
       sql: `grant ${SERVING} to orthokin`,
     },
+    // Who takes databases away as well meets autovacuum in them, which is nobody's: it is told to leave by who may.
+    ...(mayCreate
+      ? [
+          {
+            done: `select 1 where pg_has_role('orthokin', 'pg_signal_backend', 'member')`,
+            sql: 'grant pg_signal_backend to orthokin',
+          },
+        ]
+      : []),
     {
       done: `select 1 from pg_database where datname = '${database}'`,
       sql: `create database ${database} owner orthokin`,

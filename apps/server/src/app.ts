@@ -18,6 +18,7 @@ import { noStore } from './platform/http/no-store.js';
 import { pagePolicy } from './platform/http/page-policy.js';
 import { serveDocs } from './platform/http/openapi.js';
 import { CheckedPipe } from './platform/http/checked.pipe.js';
+import { SharedReading } from './platform/http/shared-reading.js';
 import { serveWeb } from './platform/http/serve-web.js';
 import { ReadNear } from './platform/database/read-near.js';
 import { Retried } from './platform/http/retried.js';
@@ -82,7 +83,8 @@ export async function createApp(
   serveWeb(app);
   app.useGlobalPipes(new CheckedPipe());
   const standby = app.get<Standby | null>(Standby);
-  app.useGlobalInterceptors(new Retried(), ...(standby ? [new ReadNear(standby)] : []));
+  // Where there is a standby pages are read on two sides, each up to where the one who asks has written: not for all.
+  app.useGlobalInterceptors(new Retried(), standby ? new ReadNear(standby) : new SharedReading());
   app.useGlobalFilters(new RefusalFilter());
   serveDocs(app);
   return app;

@@ -19,7 +19,7 @@ export class CourseController {
     private readonly squad: StandingsService,
   ) {}
 
-  @Serves(ROUTES.course, { gives: AthleteCourseReply })
+  @Serves(ROUTES.course, { gives: AthleteCourseReply, shared: true })
   course(@Param() { clubId, athleteId }: AthletePath): Promise<AthleteCourseReply> {
     return this.courses.course(clubId, athleteId);
   }
@@ -32,7 +32,7 @@ export class CourseController {
     return this.courses.reps(clubId, athleteId, query);
   }
 
-  @Serves(ROUTES.standings, { gives: StandingReply, each: true })
+  @Serves(ROUTES.standings, { gives: StandingReply, each: true, shared: true })
   standings(@Param() { clubId }: ClubPath): Promise<StandingReply[]> {
     return this.squad.of(clubId);
   }

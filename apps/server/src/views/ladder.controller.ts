@@ -13,12 +13,12 @@ import { LadderViewService } from './ladder.service.js';
 export class LadderController {
   constructor(private readonly views: LadderViewService) {}
 
-  @Serves(ROUTES.ladder, { gives: LadderReply })
+  @Serves(ROUTES.ladder, { gives: LadderReply, shared: true })
   everyone(@Param() { clubId, patternId }: PatternPath): Promise<LadderReply> {
     return this.views.ofEveryone(clubId, patternId);
   }
 
-  @Serves(ROUTES.athleteLadder, { gives: AthleteLadderReply })
+  @Serves(ROUTES.athleteLadder, { gives: AthleteLadderReply, shared: true })
   athlete(
     @Param() { clubId, patternId, athleteId }: AthletePatternPath,
   ): Promise<AthleteLadderReply> {

@@ -19,7 +19,7 @@ export class SquadController {
     private readonly setups: DrillSetupService,
   ) {}
 
-  @Serves(ROUTES.squad, { gives: SquadLineReply, each: true })
+  @Serves(ROUTES.squad, { gives: SquadLineReply, each: true, shared: true })
   async all(@Param() { clubId }: ClubPath): Promise<SquadLineReply[]> {
     const { athleteIds } = scopeNow();
     if (athleteIds === null) return this.lines.of(clubId);

@@ -12,6 +12,8 @@ const METHODS: Readonly<Record<Method, (path: string) => MethodDecorator>> = {
 
 /** Under which name a request knows what is private of it. */
 export const TOUCHES = 'touches';
+/** Under which name a request knows that it is read once for all who ask for it at the same moment. */
+export const SHARED = 'shared';
 
 /** The class of what a reply is, or of each of its elements. */
 type ReplyClass<Reply> = Reply extends readonly (infer Each)[] ? Type<Each> : Type<Reply>;
@@ -21,6 +23,8 @@ interface Classes<Takes, Gives> {
   readonly gives?: ReplyClass<Gives>;
   /** The reply is a list. */
   readonly each?: boolean;
+  /** A page that many ask for at the same moment; it must say the same to all who are shown the same rows. */
+  readonly shared?: boolean;
 }
 
 /** Where something is asked in the address: the class of that, too. */
@@ -42,12 +46,19 @@ export function Serves<Path extends string, Body, Query, Reply>(
 ): MethodDecorator;
 export function Serves(
   { method, path, may, touches }: Route<string, unknown, unknown, unknown>,
-  { takes, gives, asks, each = false }: Classes<unknown, unknown> & Partial<Asking<unknown>> = {},
+  {
+    takes,
+    gives,
+    asks,
+    each = false,
+    shared = false,
+  }: Classes<unknown, unknown> & Partial<Asking<unknown>> = {},
 ): MethodDecorator {
   return applyDecorators(
     METHODS[method](path),
     MayBeAsked(may),
     SetMetadata(TOUCHES, touches),
+    SetMetadata(SHARED, shared),
     ...(asks ? [Asks(asks)] : []),
     ...(takes ? [Takes(takes)] : []),
     ...(gives ? [Gives(gives, { each })] : []),
