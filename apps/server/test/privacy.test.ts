@@ -271,7 +271,9 @@ describe('with accounts', () => {
         check: { check: 'hop and stick', leg: 'left', result: 'not yet', day: '2026-03-01' },
       })
       .expect(200);
-    await coach.get(server.club(`athletes/${id}/course`)).expect(200);
+    // Read once for all three, and seen three times.
+    const course = server.club(`athletes/${id}/course`);
+    await Promise.all([1, 2, 3].map(() => coach.get(course).expect(200)));
     const trail = (await guardian.get(server.club(`athletes/${id}/trail`)).expect(200))
       .body as TrailEntryReply[];
     const told = trail.map(({ name, matter, deed, times, ofEverybody }) => ({
@@ -282,7 +284,7 @@ describe('with accounts', () => {
     });
     // The newest first; of everybody's list only that the owner read it.
     expect(told).toEqual([
-      by('coach', 'times', 'saw'),
+      by('coach', 'times', 'saw', 3),
       by('coach', 'care', 'changed'),
       by('coach', 'care', 'saw', 2),
       by(OWNER.name, 'particulars', 'saw', 1, true),
