@@ -18,7 +18,7 @@ async function choose(page: Page, label: string, option: string): Promise<void> 
   await page.getByRole('option', { name: option, exact: true }).click();
 }
 
-test('who may not jump is stopped before the drill, offered what is allowed, and let go with a reason', async ({
+test('who may not jump is stopped before the drill, offered what is allowed, and let go with a reason @thorough', async ({
   page,
 }) => {
   await page.addInitScript(hurry, 4);
@@ -79,7 +79,7 @@ test('who may not jump is stopped before the drill, offered what is allowed, and
   await expect(page.getByText('No turning on the left leg, until it is lifted')).toBeVisible();
 });
 
-test('what a clinician has to clear nobody goes ahead against @thorough', async ({ page }) => {
+test('what a clinician has to clear nobody goes ahead against', async ({ page }) => {
   await page.goto('/patterns');
   await page.goto('/');
   await page.getByRole('link', { name: 'Start a drill with Lotte Brandvane' }).click();

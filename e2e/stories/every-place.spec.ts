@@ -64,7 +64,7 @@ for (const { theme, size, told } of LOOKS) {
 }
 
 for (const { theme, size, told } of LOOKS) {
-  test(`the review over weeks is accessible and fits, ${theme}, ${size.width} px wide${told}`, async ({
+  test(`the review over weeks is accessible and fits, ${theme}, ${size.width} px wide @thorough`, async ({
     page,
   }) => {
     await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
@@ -104,7 +104,7 @@ for (const { theme, size, told } of LOOKS) {
 }
 
 for (const { theme, size, told } of LOOKS) {
-  test(`the ladder is accessible and fits, ${theme}, ${size.width} px wide${told}`, async ({
+  test(`the ladder is accessible and fits, ${theme}, ${size.width} px wide @thorough`, async ({
     page,
   }) => {
     await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });

@@ -16,7 +16,7 @@ untouchedTest.describe('on the first opening', () => {
   untouchedTest.use({ storageState: fresh });
 
   untouchedTest(
-    'a club of one’s own is begun for another sport, and a drill in it is timed and reviewed',
+    'a club of one’s own is begun for another sport, and a drill in it is timed and reviewed @thorough',
     async ({ page }) => {
       await page.addInitScript(hurry, 4);
       const coach = new Coach(page);
