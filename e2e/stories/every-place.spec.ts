@@ -63,7 +63,7 @@ for (const { theme, size, told } of LOOKS) {
   });
 }
 
-for (const { theme, size, told } of LOOKS) {
+for (const { theme, size } of LOOKS) {
   test(`the review over weeks is accessible and fits, ${theme}, ${size.width} px wide @thorough`, async ({
     page,
   }) => {
@@ -103,7 +103,7 @@ for (const { theme, size, told } of LOOKS) {
   });
 }
 
-for (const { theme, size, told } of LOOKS) {
+for (const { theme, size } of LOOKS) {
   test(`the ladder is accessible and fits, ${theme}, ${size.width} px wide @thorough`, async ({
     page,
   }) => {
