@@ -9,7 +9,7 @@ import { defer, lastValueFrom, tap, type Observable } from 'rxjs';
 import { callerNow } from '../auth/caller.js';
 import { scopeNow } from '../auth/scope.js';
 import { Together } from '../work/together.js';
-import { SHARED } from './serves.js';
+import { SHARED } from '../http/serves.js';
 
 /**
  * A page that many devices ask for at the same moment (a rep came in, and all of them were told) is read once
