@@ -12,10 +12,9 @@ import { Together } from '../work/together.js';
 import { SHARED } from '../http/serves.js';
 
 /**
- * A page that many devices ask for at the same moment (a rep came in, and all of them were told) is read once
- * for those before whom the same rows are, in the same role, and
- * written out once. Who saw something private is written down outside
- * of this, for each of them.
+ * A page that many devices ask for at the same moment (a rep came in, and all of them were told) is read, and
+ * written out, once for those before whom the same rows are, in the same role. Who saw something private is
+ * noted outside of this, for each of them.
  */
 @Injectable()
 export class SharedReading implements NestInterceptor {
