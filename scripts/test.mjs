@@ -15,7 +15,7 @@ browser tests in headless Chromium, on a database of their own. The last line is
   ./test                        every suite, in a few minutes: see --thorough
   ./test SUITE …                only these: lint, format, types, unit, server, browser
   ./test --thorough [SUITE …]   all stories in the browser too, not only one or two of each kind, and
-                                every wrong value at every field of every request: most of an hour on
+                                every wrong value at every field of every request: over half an hour on
                                 two cores, for before a release and after a change that goes deep`;
 
 /** @typedef {{ passed: number, failed: number }} Counts */
