@@ -12,11 +12,10 @@ import { Refusal, run, say } from './lib/say.mjs';
 const HELP = `Runs every check: lint, format, types, unit tests, server tests over HTTP on PostgreSQL, and
 browser tests in headless Chromium, on a database of their own. The last line is the sum.
 
-  ./test                        every suite, in a few minutes: see --thorough
+  ./test                        every suite; of the stories in the browser those that every change must keep
   ./test SUITE …                only these: lint, format, types, unit, server, browser
-  ./test --thorough [SUITE …]   all stories in the browser too, not only one or two of each kind, and
-                                every wrong value at every field of every request: over half an hour on
-                                two cores, for before a release and after a change that goes deep`;
+  ./test --thorough [SUITE …]   all stories, and every wrong value at every field of every request: over
+                                half an hour on two cores, for before a release and after what goes deep`;
 
 /** @typedef {{ passed: number, failed: number }} Counts */
 
