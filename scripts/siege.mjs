@@ -295,7 +295,7 @@ function fields(cluster) {
     {
       cwd: ROOT,
       stdio: 'inherit',
-      env: { ...process.env, THOROUGH: '1', SIEGE_REPORT: report, ...testDatabase(cluster) },
+      env: { ...process.env, SIEGE: '1', SIEGE_REPORT: report, ...testDatabase(cluster) },
     },
   );
   if (status !== 0) return false;

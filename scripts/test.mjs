@@ -12,17 +12,16 @@ import { Refusal, run, say } from './lib/say.mjs';
 const HELP = `Runs every check: lint, format, types, unit tests, server tests over HTTP on PostgreSQL, and
 browser tests in headless Chromium, on a database of their own. The last line is the sum.
 
-  ./test                        every suite; of the stories in the browser those that every change must keep
-  ./test SUITE …                only these: lint, format, types, unit, server, browser
-  ./test --thorough [SUITE …]   all stories, and every wrong value at every field of every request: over
-                                half an hour on two cores, for before a release and after what goes deep`;
+  ./test                     everything
+  ./test SUITE …             only these: lint, format, types, unit, server, browser
+  ./test --quick [SUITE …]   of the stories in the browser only one in four, for while something is changed`;
 
 /** @typedef {{ passed: number, failed: number }} Counts */
 
 const REPORTS = join(DATA, 'test-reports');
 
-/** Tests that walk through more where everything is told read this off `THOROUGH`. */
-let isThorough = false;
+/** Whether stories are left out that take long, while something is changed. */
+let isQuick = false;
 
 /**
  * Runs a command and prints what it says when it is over: others run beside it.
@@ -36,7 +35,7 @@ const succeeds = (command, args, env = {}) =>
     const child = spawn(command, args, {
       cwd: ROOT,
       stdio: ['ignore', 'pipe', 'pipe'],
-      env: { ...process.env, ...env, ...(isThorough && { THOROUGH: '1' }) },
+      env: { ...process.env, ...env },
     });
     /** @type {Buffer[]} */
     const said = [];
@@ -98,12 +97,12 @@ const without = (tags) => (tags.length > 0 ? ['--grep-invert', tags.join('|')] :
 
 /** Stories that measure to the frame: nothing else may run beside them on a small machine. */
 const EXACT = '@exact';
-/** Stories that are told only where everything is: others of their kind are told every time. */
+/** Stories that a quick run leaves out. */
 const THOROUGH = '@thorough';
 
 /** @param {import('./lib/cluster.mjs').RunningCluster} cluster @returns {Counts} */
 function browser(cluster) {
-  const left = isThorough ? [] : [THOROUGH];
+  const left = isQuick ? [THOROUGH] : [];
   const parts = [
     ['side-by-side', ...without([EXACT, ...left])],
     ['exact', '--grep', EXACT, ...without(left), '--workers', '1'],
@@ -143,8 +142,8 @@ await run(async () => {
     say(HELP);
     return 0;
   }
-  const suites = asked.filter((word) => word !== '--thorough');
-  isThorough = suites.length < asked.length;
+  const suites = asked.filter((word) => word !== '--quick');
+  isQuick = suites.length < asked.length;
   const strange = suites.find((name) => !(name in SUITES));
   if (strange)
     throw new Refusal(`${strange}: allowed ${Object.keys(SUITES).join(', ')}. See ./test --help.`);
@@ -161,10 +160,7 @@ await run(async () => {
   try {
     const report = async (/** @type {string} */ name) => {
       say(`\n— ${name} —`);
-      const { passed, failed } = (await SUITES[name]?.(cluster)) ?? {
-        passed: 0,
-        failed: 1,
-      };
+      const { passed, failed } = (await SUITES[name]?.(cluster)) ?? { passed: 0, failed: 1 };
       say(`${name}: ${passed} passed, ${failed} failed`);
       total.passed += passed;
       total.failed += failed;

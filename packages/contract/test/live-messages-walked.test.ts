@@ -118,7 +118,7 @@ test.each(SPOTS)(
         expect(allowed).not.toBe('');
         expect(given.length).toBeLessThan(200);
       }),
-      { numRuns: process.env['THOROUGH'] ? 40 : 12 },
+      { numRuns: 40 },
     );
   },
 );
