@@ -193,6 +193,18 @@ describe('reps, which are checked by the compiled schema first', () => {
     expect(isPlainSet({ ...GOOD.sets, rung: 0 })).toBe(false);
   });
 
+  test.each([
+    ['2026-01-31', true],
+    ['2024-02-29', true],
+    ['2026-02-29', false],
+    ['2026-04-31', false],
+    ['1999-12-31', false],
+  ])('of sets of %s', (day, isPlain) => {
+    expect(isPlainSet({ ...GOOD.sets, day })).toBe(isPlain);
+    expect(isPlainSet({ ...GOOD.sets, startedAt: `${day}T10:00:00.000Z` })).toBe(isPlain);
+    expect(isPlainSet({ ...GOOD.sets, startedAt: `${day}T10:00:00Z` })).toBe(false);
+  });
+
   test('nothing is taken that the rules themselves would refuse', () => {
     const oneOddField = fc
       .tuple(fc.constantFrom(...Object.keys(rep)), odd)

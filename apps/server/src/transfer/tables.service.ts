@@ -12,7 +12,7 @@ import {
 } from '@orthokin/core/formats';
 import type { Pattern } from '@orthokin/core/pattern';
 import { judgeRep } from '@orthokin/core/progress';
-import Papa from 'papaparse';
+import { csvFormatRows } from 'd3-dsv';
 import { pages } from '../domains/club-part.js';
 import { AthletesService } from '../domains/athletes/athletes.service.js';
 import { CourseSetsService } from '../derived/course-sets.service.js';
@@ -22,9 +22,15 @@ import { DrillsService } from '../domains/drills/drills.service.js';
 import type { RepRow } from '../domains/drills/rep.entity.js';
 import { PatternsService, versionKey } from '../domains/patterns/patterns.service.js';
 
-/** Spreadsheets run cells that start like a formula; a name must never do that. */
-const csv = (rows: unknown[][]): string =>
-  `${Papa.unparse(rows, { escapeFormulae: true, newline: '\n' })}\n`;
+type Cell = string | number | null;
+
+/** Spreadsheets run text that starts like this; a name must never be run. */
+const LIKE_A_FORMULA = /^[=+\-@\t\r]/;
+const harmless = (cell: Cell): string =>
+  typeof cell === 'string' && LIKE_A_FORMULA.test(cell) ? `'${cell}` : String(cell ?? '');
+
+const csv = (rows: readonly (readonly Cell[])[]): string =>
+  `${csvFormatRows(rows.map((row) => row.map(harmless)))}\n`;
 
 const REP_HEADER = REP_COLUMNS.map(({ name }) => name);
 /** Sets that are read together: of more than these what is new lives long enough to be tidied up again and again. */
@@ -145,7 +151,7 @@ function repPage(sets: ReadSets, names: ReadonlyMap<string, string>): RepPage {
 }
 
 /** The rows of a set's reps; of a set that cannot be read one row that says so. */
-function repRows({ set, reps, pattern }: ReadSets[number], athlete: string): unknown[][] {
+function repRows({ set, reps, pattern }: ReadSets[number], athlete: string): Cell[][] {
   const about = {
     setId: set.id,
     startedAt: set.startedAt.toISOString(),

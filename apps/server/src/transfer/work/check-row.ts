@@ -9,10 +9,6 @@ import { schemasUnder } from '../../platform/http/schemas.js';
 import { shapeProblems } from '../../platform/http/shape.js';
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/i;
-/** As this server writes them. */
-const PLAIN_MOMENT =
-  /^20\d\d-(0[1-9]|1[0-2])-(0[1-9]|1\d|2[0-8])T([01]\d|2[0-3]):[0-5]\d:[0-5]\d\.\d{3}Z$/;
-const PLAIN_DAY = /^20\d\d-(0[1-9]|1[0-2])-(0[1-9]|1\d|2[0-8])$/;
 /** As far as they tell a day from a moment: which there are is looked at apart. */
 const FORMATS = { uuid: UUID, date: /^[\d-]+$/, 'date-time': /T/ };
 const SCHEMAS = '#/$defs/';
@@ -82,10 +78,16 @@ export function isPlainSet(row: object): boolean {
   const set = row as InList<'sets'>;
   const moments = [set.startedAt, set.endedAt].filter((at) => at != null);
   return (
-    moments.every((at) => PLAIN_MOMENT.test(at) && !Number.isNaN(Date.parse(at))) &&
-    PLAIN_DAY.test(set.day) &&
+    moments.every(isPlainMoment) &&
+    isPlainMoment(`${set.day}T00:00:00.000Z`) &&
     set.cues.every(({ late }) => late === undefined)
   );
+}
+
+/** Whether a text is a moment of this century as this server writes moments; there is none like the 30th of February. */
+function isPlainMoment(text: string): boolean {
+  const moment = new Date(text);
+  return text.startsWith('20') && !Number.isNaN(moment.getTime()) && moment.toISOString() === text;
 }
 
 /** A row of a club's file held against its class: the row, or what is wrong with it. */
