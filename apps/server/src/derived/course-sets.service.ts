@@ -5,6 +5,7 @@ import { senseOf, type Conditions } from '@orthokin/core/drill';
 import type { SetOutcome } from '@orthokin/core/progress';
 import type { SetFigures } from '@orthokin/core/stats';
 import { FiguresService } from './figures.service.js';
+import { keptBeside } from './set-figures.entity.js';
 
 /** A set's row as far as a course needs it: without its cues, with what follows from its reps. */
 interface CourseRow {
@@ -28,7 +29,7 @@ const COLUMNS = `
   s.day::text as day, s.seed, s.conditions->'cueKinds' as cue_kinds,
   coalesce(s.conditions->>'eased', '') <> '' as eased,
   f.figures, f.outcome
-  from drill_set s left join set_figures f on f.club_id = s.club_id and f.id = s.id`;
+  from drill_set s ${keptBeside('figures, outcome')}`;
 
 /** Sets read together: of more, whoever else waits would wait while they are made of what came. */
 const AT_ONCE = 500;
@@ -104,7 +105,7 @@ export class CourseSetsService {
         `select ${COLUMNS}
          where s.club_id = ? and ${condition} and (s.started_at, s.id) > (?::timestamptz, ?)
          order by s.started_at, s.id limit ${AT_ONCE}`,
-        [clubId, ...params, last.started_at, last.id],
+        [clubId, clubId, ...params, last.started_at, last.id],
       );
       found.push(...(await this.replies(clubId, rows)));
       const newest = rows.at(-1);

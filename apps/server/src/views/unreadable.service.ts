@@ -2,6 +2,7 @@ import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { UnreadableReply } from '@orthokin/contract';
 import { FiguresService } from '../derived/figures.service.js';
+import { keptBeside } from '../derived/set-figures.entity.js';
 import { AthletesService } from '../domains/athletes/athletes.service.js';
 import { CareService } from '../domains/care/care.service.js';
 import { PatternsService, versionKey } from '../domains/patterns/patterns.service.js';
@@ -75,10 +76,10 @@ export class UnreadableService {
     >(
       `select s.id, a.name as athlete, s.started_at, s.pattern_id, s.pattern_version
        from drill_set s join athlete a on a.club_id = s.club_id and a.id = s.athlete_id
-       where s.club_id = ? and not exists
-         (select 1 from set_figures f where f.club_id = s.club_id and f.id = s.id)
+         ${keptBeside('id')}
+       where s.club_id = ? and f.id is null
        order by s.started_at`,
-      [clubId],
+      [clubId, clubId],
     );
     const asked = rows.filter(
       ({ pattern_id, pattern_version }) => !broken.has(`${pattern_id} ${pattern_version}`),
