@@ -45,8 +45,8 @@ export function FilmBench({
             subject={subject}
             file={films.open.file}
             filmId={films.chosen?.id ?? null}
+            about={<AboutFilm films={films} onBring={() => setBringing(true)} />}
           />
-          <AboutFilm films={films} onBring={() => setBringing(true)} />
         </>
       ) : (
         (isBringing || films.open === null) && (

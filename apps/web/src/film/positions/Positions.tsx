@@ -39,6 +39,9 @@ const List = styled.ul`
     width: 100%;
     display: block;
   }
+  [role='group'] button {
+    width: 100%;
+  }
   b {
     font-weight: 650;
   }
