@@ -1,12 +1,12 @@
 import { expect } from '@playwright/test';
 import { eventOf } from '@orthokin/core/timing';
-import { clickFloor, FRAME_MS, REPS, runCuesOnly, truthOf } from './support/film.js';
+import { clickFloor, FRAME_MS, REPS, sendCuesOnly, truthOf } from './support/film.js';
 import { untouchedTest as test } from './support/served.js';
 
 test('where to look for the first move is suggested and never marked; a camera that was knocked is noticed @thorough', async ({
   page,
 }) => {
-  const untimed = await runCuesOnly(page);
+  const untimed = await sendCuesOnly(page);
   await page.goto(`/film/${untimed.set.id}`);
   const film = async (camera: string) => {
     await page.getByRole('button', { name: /Filmed with$/ }).click();

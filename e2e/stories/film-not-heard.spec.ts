@@ -7,7 +7,7 @@ import {
   frameShown,
   openDemoSet,
   REPS,
-  runCuesOnly,
+  sendCuesOnly,
   shownMs,
   stepTo,
   truthOf,
@@ -33,7 +33,7 @@ test('cues that were spoken are not heard in the film: the first and the last ma
   page,
 }) => {
   test.slow();
-  const untimed = await runCuesOnly(page, 'a voice');
+  const untimed = await sendCuesOnly(page, 'spoken');
   await page.goto(`/film/${untimed.set.id}`);
   await page.getByRole('button', { name: 'Film the simulated athlete' }).click();
   await expect(page.getByText('The cues could not be heard (no tone found).')).toBeVisible({

@@ -14,6 +14,7 @@ import {
   hevcFilm,
   REPS,
   runCuesOnly,
+  sendCuesOnly,
   shownMs,
   stepTo,
   truthOf,
@@ -304,7 +305,7 @@ async function bringHoliday(page: Page, name = 'holiday.mp4'): Promise<void> {
 test('what is no film is refused calmly; a film is kept, can be deleted, and goes by itself after a while @thorough', async ({
   page,
 }) => {
-  const { set } = await runCuesOnly(page);
+  const { set } = await sendCuesOnly(page);
   await page.goto(`/film/${set.id}`);
   await bringHoliday(page);
   // A second one of the same set, from somewhere else; each is told apart and can be gone back to.
@@ -346,7 +347,7 @@ test('what is no film is refused calmly; a film is kept, can be deleted, and goe
 test('of a film that this browser cannot decode it is said what to choose in the phone @thorough', async ({
   page,
 }) => {
-  const { set } = await runCuesOnly(page);
+  const { set } = await sendCuesOnly(page);
   await page.goto(`/film/${set.id}`);
   const film = { name: 'phone.mov', mimeType: 'video/quicktime', buffer: await hevcFilm() };
   await chooseFilm(page, film);
@@ -357,7 +358,7 @@ test('of a film that this browser cannot decode it is said what to choose in the
 test('where there is no room for a film that is said; it can be looked at all the same @thorough', async ({
   page,
 }) => {
-  const { set } = await runCuesOnly(page);
+  const { set } = await sendCuesOnly(page);
   await page.addInitScript(() => {
     navigator.storage.estimate = () => Promise.resolve({ quota: 50_000_001, usage: 0 });
   });
@@ -374,7 +375,7 @@ test('slow motion is told by its cues though the file lies, can be overruled, an
 }) => {
   // Twice as many frames are made and read.
   test.slow();
-  const untimed = await runCuesOnly(page);
+  const untimed = await sendCuesOnly(page);
   await page.goto(`/film/${untimed.set.id}`);
   await page.getByRole('button', { name: /Filmed with$/ }).click();
   await page.getByRole('option', { name: /^slowed twice/ }).click();

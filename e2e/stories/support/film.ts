@@ -1,5 +1,11 @@
 import { expect, type Page } from '@playwright/test';
-import type { SetReviewReply } from '@orthokin/contract';
+import type {
+  ConditionsBody,
+  DrillSetBody,
+  SetReviewReply,
+  SquadLineReply,
+} from '@orthokin/contract';
+import { PLAIN_CONDITIONS, type SoundKind } from '@orthokin/core/drill';
 import { filmedReps, seenBy, USUAL_CAMERA, type FilmedRep } from '@orthokin/core/film';
 import type { Point } from '@orthokin/core/floor';
 import { eventOf } from '@orthokin/core/timing';
@@ -10,13 +16,20 @@ import {
   Mp4OutputFormat,
   Output,
 } from 'mediabunny';
-import { openClubId } from './club.js';
+import { v7 } from 'uuid';
+import { DEMO_CLUB, openClubId } from './club.js';
 import { Coach } from './coach.js';
 
-/** Of a set that is filmed. */
-export const REPS = 3;
 /** A seed on which the simulated athlete waits for every cue: a false start is told otherwise. */
 const NOBODY_EARLY = 7;
+/** When they were called, ms from the set's start, as far apart as an athlete takes. */
+const CUES = [
+  { target: 'B', atMs: 2700 },
+  { target: 'A', atMs: 7200 },
+  { target: 'C', atMs: 12_400 },
+] as const;
+/** Of a set that is filmed. */
+export const REPS = CUES.length;
 /** Between two frames of the usual camera. */
 export const FRAME_MS = 1000 / 60;
 /** What the simulated athlete on film really did. */
@@ -48,15 +61,45 @@ export async function stepTo(page: Page, ms: number): Promise<void> {
   throw new Error(`no frame at ${ms}`);
 }
 
-/** Runs a set with cues only, as a coach with a camera does; `heardAs` is chosen among the cues to hear. */
-export async function runCuesOnly(page: Page, heardAs?: string): Promise<SetReviewReply> {
+/** Runs a set with cues only, as a coach with a camera does. */
+export async function runCuesOnly(page: Page): Promise<SetReviewReply> {
   const coach = new Coach(page);
   await coach.goToFloor('Idris Fennimar', { reps: REPS, seed: NOBODY_EARLY });
-  if (heardAs !== undefined) await coach.choose('To hear', heardAs);
   await coach.timeBy('Cues only');
   await coach.start();
   await coach.finished(REPS);
   return coach.seeReview();
+}
+
+/** Such a set as a device sends it, for stories of its film: to run it takes as long as what some of them tell. */
+export async function sendCuesOnly(
+  page: Page,
+  heardAs: SoundKind = 'tone',
+): Promise<SetReviewReply> {
+  const squad = (await (await page.request.get(`${DEMO_CLUB}/squad`)).json()) as SquadLineReply[];
+  const line = squad.find(({ athlete }) => athlete.name === 'Idris Fennimar');
+  if (!line) throw new Error('Idris Fennimar is not in the squad.');
+  const set = `${DEMO_CLUB}/sets/${v7()}`;
+  const put = async (path: string, data: object) =>
+    expect((await page.request.put(path, { data })).ok()).toBe(true);
+  const began = Date.now() - 60_000;
+  const startedAt = new Date(began).toISOString();
+  const body: DrillSetBody = {
+    ...{ athleteId: line.athlete.id, patternId: line.patternId, patternVersion: 1 },
+    ...{ rung: line.rung, source: 'none', startedAt, day: startedAt.slice(0, 10) },
+    ...{ seed: NOBODY_EARLY, falseStartMs: 100, responseLimitMs: 3000, limitsMs: null },
+    conditions: { ...PLAIN_CONDITIONS, cueKinds: ['marker', heardAs] } as ConditionsBody,
+    cues: CUES.map(({ target }, i) => ({ ordinal: i + 1, target, foreperiodMs: 1200 })),
+  };
+  await put(set, body);
+  for (const [i, { target, atMs }] of CUES.entries())
+    await put(`${set}/reps/${v7()}`, {
+      ...{ ordinal: i + 1, target, seenFaults: [], struckOut: false, replaces: null },
+      events: [{ name: 'cue', atMs, sdMs: 4.8, source: 'sensor' }],
+    });
+  const endedAt = new Date(began + 20_000).toISOString();
+  await put(`${set}/end`, { endedAt, reason: 'completed' });
+  return (await (await page.request.get(set)).json()) as SetReviewReply;
 }
 
 /** Brings a film in, as a coach does who has it in a file. */
