@@ -34,6 +34,8 @@ const shared = {
       '<rootDir>/packages/contract/src/$1.ts',
     '^@orthokin/contract$': '<rootDir>/packages/contract/src/index.ts',
     '^(\\.{1,2}/.*)\\.js$': '$1',
+    // As a script: what is named .mjs Jest takes for a module, and a test's own world has none.
+    '^d3-dsv$': '<rootDir>/node_modules/d3-dsv/dist/d3-dsv.js',
   },
   // Looked up in a test's own world with every call, arithmetic would take several times as long.
   sandboxInjectedGlobals: ['Math'],

@@ -59,7 +59,7 @@ test.describe('the first opening', () => {
     await page.getByRole('heading', { name: /^Nell Harrowby, ready/ }).waitFor();
     await page.goto('/account');
     await page.getByRole('textbox', { name: 'Your name' }).fill('Ines Tarrow');
-    await page.getByRole('textbox', { name: 'Address of mail' }).fill('ines@harbour-lane.example');
+    await page.getByRole('textbox', { name: 'Email address' }).fill('ines@harbour-lane.example');
     await page.getByLabel('Password', { exact: true }).fill('quick feet, quiet head');
     await page.getByRole('button', { name: 'Make me its owner' }).click();
     await page.getByRole('button', { name: 'Invite somebody' }).click();

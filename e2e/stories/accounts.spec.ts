@@ -47,12 +47,12 @@ test('a club gets its owner; a coach comes in by a link on a phone, and is out a
   await expectSound(late);
   await expectFits(late);
   for (const email of ['mara@example.org', 'nobody@example.org']) {
-    await late.getByRole('textbox', { name: 'Address of mail' }).fill(email);
+    await late.getByRole('textbox', { name: 'Email address' }).fill(email);
     await late.getByLabel('Password', { exact: true }).fill('not the one');
     await late.getByRole('button', { name: 'Sign in' }).click();
     await expect(late.getByText(/password: given one that does not fit/)).toBeVisible();
   }
-  await late.getByRole('textbox', { name: 'Address of mail' }).fill('mara@example.org');
+  await late.getByRole('textbox', { name: 'Email address' }).fill('mara@example.org');
   await late.getByLabel('Password', { exact: true }).fill(PASSWORD);
   await late.getByRole('button', { name: 'Sign in' }).click();
   await expect(late.getByRole('link', { name: 'Who comes in' })).toBeVisible();
@@ -137,7 +137,7 @@ test('a set goes on when the device is signed out in the middle of it, and is st
   await coach.finished(4);
   await page.goto('/');
   await expect(page.getByText(/recorded on this device .* until somebody signs in/)).toBeVisible();
-  await page.getByRole('textbox', { name: 'Address of mail' }).fill('mara@example.org');
+  await page.getByRole('textbox', { name: 'Email address' }).fill('mara@example.org');
   await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(page.getByText('all sent')).toBeVisible({ timeout: 20_000 });

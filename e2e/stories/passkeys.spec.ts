@@ -68,7 +68,7 @@ test('somebody signs in by a passkey of their device; what was sent once lets no
   await page.getByRole('button', { name: 'Sign out' }).click();
   await page.getByRole('button', { name: 'Sign in with a passkey' }).click();
   await expect(page.getByText(/^That passkey is not one of an account here/)).toBeVisible();
-  await page.getByRole('textbox', { name: 'Address of mail' }).fill('mara@example.org');
+  await page.getByRole('textbox', { name: 'Email address' }).fill('mara@example.org');
   await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
   await expect(page.getByRole('link', { name: 'Who comes in' })).toBeVisible();

@@ -9,6 +9,7 @@ import type {
   SetReviewReply,
   TrailEntryReply,
 } from '@orthokin/contract';
+import { usualBlock } from '@orthokin/core/plan';
 import { v7 } from 'uuid';
 import { prepare } from '../src/prepare.js';
 import { startHere } from './support/here.js';
@@ -175,7 +176,28 @@ describe('whoever is erased', () => {
     };
     const when = { writtenAt: now, removed: false };
     const written = { writtenBy: 'Mara', ...when };
+    // As a draft calls it, by what their name is until they are erased.
+    const block = { ...usualBlock(v7(), 'rehearse'), title: `Slower side: ${MARK}, Ada` };
+    const session = { name: 'Thursday', day };
+    const held = {
+      ...{ blockId: block.id, kind: block.kind, title: block.title },
+      ...{ startedAt: now, endedAt: now },
+    };
     const puts: [string, object][] = [
+      [
+        `plans/${v7()}`,
+        {
+          ...{ ...session, startsAt: '17:00', minutes: 60, revision: 1 },
+          ...{ athleteIds: [athleteId], blocks: [usualBlock(v7(), 'warm-up'), block] },
+        },
+      ],
+      [
+        `held-sessions/${v7()}`,
+        {
+          ...{ ...session, planId: null, startedAt: now, endedAt: now },
+          ...{ blocks: [held], attended: [] },
+        },
+      ],
       [`notes/${v7()}`, { setId: set.id, text: 'Windy.', ...written }],
       [`home-practice/${v7()}`, { athleteId, day, minutes: 9, effort: 4, text: 'x', ...when }],
       [`moves/${v7()}`, move],
@@ -197,6 +219,8 @@ describe('whoever is erased', () => {
     await erase(athleteId).expect(200);
     expect(await tablesWith(MARK)).toEqual([]);
     expect(await tablesWith('Oskar')).toEqual([]);
+    // Who is left is still named where they were.
+    expect(await tablesWith('Slower side: …, Ada')).toEqual(['held_session: 1', 'plan: 1']);
     const [erased] = (await privacy()).erasures;
     expect(erased).toMatchObject({ how: 'removed', by: expect.stringContaining('machine') });
     expect(erased?.reps).toBeGreaterThan(erased?.sets ?? 0);

@@ -21,7 +21,7 @@ export async function newDevice(
 /** Says who an account is for. */
 export const fillAccount = async (page: Page, name: string, email: string) => {
   await page.getByRole('textbox', { name: 'Your name' }).fill(name);
-  await page.getByRole('textbox', { name: 'Address of mail' }).fill(email);
+  await page.getByRole('textbox', { name: 'Email address' }).fill(email);
   await page.getByLabel('Password', { exact: true }).fill(PASSWORD);
 };
 

@@ -117,3 +117,22 @@ export const offLists =
       [athleteId, clubId, athleteId],
     );
   };
+
+/** Takes an athlete's first name out of what blocks are called: a draft calls them by whom they are for. */
+export const offTitles =
+  (table: 'plan' | 'held_session'): NonNullable<ClubPart<ClubList>['forget']> =>
+  async (em, clubId, athleteId) => {
+    await em.execute(
+      `update ${table} set blocks = (
+         select jsonb_agg(
+           block || case when block->>'title' ~ called
+             then jsonb_build_object('title', regexp_replace(block->>'title', called, '…', 'g')) else '{}' end
+           order by place)
+         from jsonb_array_elements(blocks) with ordinality as each (block, place))
+       from (select '\\m' || regexp_replace(split_part(name, ' ', 1), '(\\W)', '\\\\\\1', 'g') || '\\M' as called
+         from athlete where club_id = ? and id = ?) them
+       where club_id = ? and exists (
+         select from jsonb_array_elements(blocks) as each (block) where block->>'title' ~ called)`,
+      [clubId, athleteId, clubId],
+    );
+  };

@@ -253,6 +253,8 @@ export function Frame(): ReactElement {
   // An address is opened in the first club on a device that has opened none. Where the one it opened is
   // gone it must not show another's people instead.
   const club = me.data && (chosen ?? (wanted === null ? clubs.data?.[0] : undefined));
+  // Whoever must sign in or choose a club first finds that behind every place.
+  const isOutside = !club && clubs.data !== undefined && me.data !== undefined;
   const role = signedIn?.role ?? 'owner';
   const name = signedIn?.accountId ? signedIn.name : null;
   const who = useMemo(() => ({ role, name }), [role, name]);
@@ -273,16 +275,18 @@ export function Frame(): ReactElement {
           </svg>
           <span className="name">{say('orthokin')}</span>
         </Name>
-        <nav aria-label={say('places')}>
-          <NavLink to="/" end>
-            {say(role === 'athlete' ? 'yours' : 'squad')}
-          </NavLink>
-          {PLACES.filter(([, route]) => isFor(route, role)).map(([to, , name]) => (
-            <NavLink key={to} to={to}>
-              {name}
+        {!isOutside && (
+          <nav aria-label={say('places')}>
+            <NavLink to="/" end>
+              {say(role === 'athlete' ? 'yours' : 'squad')}
             </NavLink>
-          ))}
-        </nav>
+            {PLACES.filter(([, route]) => isFor(route, role)).map(([to, , name]) => (
+              <NavLink key={to} to={to}>
+                {name}
+              </NavLink>
+            ))}
+          </nav>
+        )}
         <div className="end">
           <SessionRuns />
           {club && (
@@ -330,7 +334,7 @@ export function Frame(): ReactElement {
                   </FaultNames>
                 </ClubContext>
               </WhoContext>
-            ) : clubs.data && me.data ? (
+            ) : isOutside ? (
               <Suspense>
                 {mustSignIn(me.data) && pathname !== '/clubs' ? <SignInPage /> : <WelcomePage />}
               </Suspense>

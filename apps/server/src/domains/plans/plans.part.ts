@@ -1,5 +1,5 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { insertAll, mapped, offLists, pages, type ClubPart } from '../club-part.js';
+import { insertAll, mapped, offLists, offTitles, pages, type ClubPart } from '../club-part.js';
 import { Plan } from './plan.entity.js';
 import { ProgrammeRow } from './programme.entity.js';
 
@@ -16,6 +16,7 @@ export const plansPart: ClubPart<'plans'> = {
   async forget(em, clubId, athleteId) {
     await offLists('plan')(em, clubId, athleteId);
     await offBlocks(em, clubId, athleteId);
+    await offTitles('plan')(em, clubId, athleteId);
   },
   concerns: 'athlete_ids @> jsonb_build_array(?::text)',
   names: {},

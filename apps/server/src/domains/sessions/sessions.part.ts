@@ -1,4 +1,4 @@
-import { insertAll, mapped, pages, type ClubPart } from '../club-part.js';
+import { insertAll, mapped, offTitles, pages, type ClubPart } from '../club-part.js';
 import { HeldSession } from './held-session.entity.js';
 import { SessionNote } from './session-note.entity.js';
 import { bringAttendance, noteReply, withAttendance } from './sessions.service.js';
@@ -21,6 +21,7 @@ export const sessionsPart: ClubPart<'sessions'> = {
     );
     await bringAttendance(em, clubId, rows);
   },
+  forget: offTitles('held_session'),
   concerns: `id in (select a.session_id from attendance a
       where a.club_id = held_session.club_id and a.athlete_id = ?)`,
   names: {},

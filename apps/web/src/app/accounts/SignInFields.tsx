@@ -9,7 +9,7 @@ interface Typed {
   readonly autoFocus?: boolean;
 }
 
-/** An address of mail, as whoever signs in is known by. */
+/** An email address, as whoever signs in is known by. */
 export const EmailField = (typed: Typed): ReactElement => (
   <OpenField
     {...typed}

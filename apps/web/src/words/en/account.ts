@@ -18,7 +18,7 @@ export const account = {
   signIn: 'Sign in',
   signingIn: 'Signing in…',
   signInMeans: 'What is kept of athletes here is shown only to those it concerns.',
-  email: 'Address of mail',
+  email: 'Email address',
   password: 'Password',
   yourName: 'Your name',
   noPassword: 'No password any more? An owner of the club makes you a link for a new one.',
