@@ -2,6 +2,7 @@ import type { EntityClass, EntityManager } from '@mikro-orm/postgresql';
 import type { ClubList, InList } from '@orthokin/contract';
 import { plainRows } from '../platform/storage/plain-rows.js';
 import type { ClubOwned } from '../platform/storage/club-owned.js';
+import { ahead } from '../platform/work/ahead.js';
 
 /**
  * What a domain keeps of a club, as a club's file has it: how it is taken out, and stored again. A new
@@ -52,12 +53,20 @@ const PAGE = 1000;
  * Rows of a club's table in the order of their ids (or of another column in which each differs), a
  * page at a time: a club need not fit into memory.
  */
-export async function* pages<Row extends ClubOwned>(
+export const pages = <Row extends ClubOwned>(
   em: EntityManager,
   entity: EntityClass<Row>,
   clubId: string,
   by: 'id' | (keyof Row & 'seq') = 'id',
   whose?: Whose,
+): AsyncIterable<readonly Row[]> => ahead(pagesInTurn(em, entity, clubId, by, whose));
+
+async function* pagesInTurn<Row extends ClubOwned>(
+  em: EntityManager,
+  entity: EntityClass<Row>,
+  clubId: string,
+  by: 'id' | (keyof Row & 'seq'),
+  whose: Whose | undefined,
 ): AsyncIterable<readonly Row[]> {
   const pageAfter = (after: unknown): Promise<Row[]> =>
     plainRows(
@@ -69,11 +78,8 @@ export async function* pages<Row extends ClubOwned>(
     );
   let rows = await pageAfter(null);
   while (rows.length > 0) {
-    // The database finds the next page while this one is written.
-    const next = rows.length < PAGE ? null : pageAfter(rows.at(-1)?.[by]);
-    next?.catch(() => undefined);
     yield rows;
-    rows = (await next) ?? [];
+    rows = rows.length < PAGE ? [] : await pageAfter(rows.at(-1)?.[by]);
   }
 }
 

@@ -21,6 +21,7 @@ import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { DrillsService } from '../domains/drills/drills.service.js';
 import type { RepRow } from '../domains/drills/rep.entity.js';
 import { PatternsService, versionKey } from '../domains/patterns/patterns.service.js';
+import { ahead } from '../platform/work/ahead.js';
 
 type Cell = string | number | null;
 
@@ -75,16 +76,7 @@ export class TablesService {
   async *repPages(clubId: string): AsyncIterable<RepPage> {
     const names = await this.names(clubId);
     yield { reps: [], table: csv([REP_HEADER]) };
-    let waiting: Promise<ReadSets> | null = null;
-    for await (const sets of pages(this.em, DrillSet, clubId))
-      for (let i = 0; i < sets.length; i += SETS_AT_ONCE) {
-        // The database finds these while those before them are written.
-        const next = this.readSets(clubId, sets.slice(i, i + SETS_AT_ONCE));
-        next.catch(() => undefined);
-        if (waiting) yield repPage(await waiting, names);
-        waiting = next;
-      }
-    if (waiting) yield repPage(await waiting, names);
+    for await (const sets of ahead(this.setsWithReps(clubId))) yield repPage(sets, names);
   }
 
   /** One row a set. */
@@ -112,6 +104,12 @@ export class TablesService {
   async athletesOfClub(clubId: string): Promise<string> {
     const athletes = await this.athletes.everyone(clubId);
     return csv([ROSTER_HEADS, ...athletes.map(rosterRow)]);
+  }
+
+  private async *setsWithReps(clubId: string): AsyncIterable<ReadSets> {
+    for await (const sets of pages(this.em, DrillSet, clubId))
+      for (let i = 0; i < sets.length; i += SETS_AT_ONCE)
+        yield await this.readSets(clubId, sets.slice(i, i + SETS_AT_ONCE));
   }
 
   private async names(clubId: string): Promise<ReadonlyMap<string, string>> {
