@@ -1,0 +1,19 @@
+import type { MeReply } from '@orthokin/contract';
+import { useEffect } from 'react';
+import { useOutbox } from '../device/outbox-context.js';
+import { isIn } from '../device/who.js';
+
+/** What is recorded on this device is whoever's is signed in on it, and is sent once they are. */
+export function useWhoRecords(me: MeReply | undefined): void {
+  const outbox = useOutbox();
+  const { accountId = null, name = '' } = me?.signedIn ?? {};
+  const isKnown = me !== undefined;
+  const isSignedIn = Boolean(me?.signedIn);
+  // Without accounts whoever sits there records for the device.
+  const isOpen = me !== undefined && me.open.length > 0;
+  useEffect(() => {
+    if (!isKnown) return;
+    isIn(accountId === null ? null : { accountId, name }, isSignedIn || isOpen);
+    void outbox.wake();
+  }, [isKnown, isSignedIn, isOpen, accountId, name, outbox]);
+}
