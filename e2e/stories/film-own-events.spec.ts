@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import type { SquadLineReply } from '@orthokin/contract';
 import { eventOf, type EventName } from '@orthokin/core/timing';
-import { DEMO_CLUB } from './support/club.js';
+import { lineOf } from './support/club.js';
 import { Coach } from './support/coach.js';
 import { filmIt, REPS, runCuesOnly, stepTo, truthOf } from './support/film.js';
 import { untouchedTest as test } from './support/served.js';
@@ -32,9 +32,7 @@ test('an event of the coach’s own is asked for by a rung, marked on film, and 
   page,
 }) => {
   test.slow();
-  const squad = (await (await page.request.get(`${DEMO_CLUB}/squad`)).json()) as SquadLineReply[];
-  const line = squad.find(({ athlete }) => athlete.name === 'Idris Fennimar');
-  if (!line) throw new Error('Idris Fennimar is not in the squad.');
+  const line = await lineOf(page, 'Idris Fennimar');
   await askForPrepared(page, line);
 
   const untimed = await runCuesOnly(page);

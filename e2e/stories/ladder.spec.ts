@@ -4,23 +4,15 @@ import type {
   PatternLineReply,
   PatternReply,
   RungBody,
-  SquadLineReply,
 } from '@orthokin/contract';
 import { flightOf, limitFrom, PROJECTILES, wayTo } from '@orthokin/core/budget';
 import { v7 } from 'uuid';
-import { DEMO_CLUB } from './support/club.js';
+import { DEMO_CLUB, lineOf } from './support/club.js';
 import { Coach } from './support/coach.js';
 import { hurry } from './support/hurry.js';
 import { test } from './support/served.js';
 
 const headline = (page: Page) => page.getByRole('heading', { level: 1 });
-
-async function lineOf(page: Page, name: string): Promise<SquadLineReply> {
-  const squad = (await (await page.request.get(`${DEMO_CLUB}/squad`)).json()) as SquadLineReply[];
-  const line = squad.find(({ athlete }) => athlete.name === name);
-  if (!line) throw new Error(`${name} is not in the squad.`);
-  return line;
-}
 
 /** Saves a pattern of its own for a story, with these changes of its rungs, and who works on it. */
 async function copyFor(

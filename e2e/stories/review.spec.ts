@@ -1,8 +1,8 @@
 import { expect, type Locator, type Page } from '@playwright/test';
-import type { AthleteCourseReply, SquadLineReply } from '@orthokin/contract';
+import type { AthleteCourseReply } from '@orthokin/contract';
 import { plantCourse } from './support/planted.js';
 import { test, untouchedTest } from './support/served.js';
-import { DEMO_CLUB } from './support/club.js';
+import { DEMO_CLUB, lineOf } from './support/club.js';
 
 const headline = (page: Page) => page.getByRole('heading', { level: 1 });
 
@@ -14,10 +14,8 @@ const FULL_SET = 12;
  */
 async function openNewest(page: Page, name: string): Promise<void> {
   await page.addInitScript(() => localStorage.setItem('orthokin.coach-name', '"Mara"'));
-  const club = DEMO_CLUB;
-  const squad = (await (await page.request.get(`${club}/squad`)).json()) as SquadLineReply[];
-  const id = squad.find(({ athlete }) => athlete.name === name)?.athlete.id ?? '';
-  const reply = await page.request.get(`${club}/athletes/${id}/course`);
+  const { athlete } = await lineOf(page, name);
+  const reply = await page.request.get(`${DEMO_CLUB}/athletes/${athlete.id}/course`);
   const { sets } = (await reply.json()) as AthleteCourseReply;
   const newest = sets.findLast(
     ({ source, figures }) => source === 'simulated' && figures.cued === FULL_SET,

@@ -1,10 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import type {
-  ConditionsBody,
-  DrillSetBody,
-  SetReviewReply,
-  SquadLineReply,
-} from '@orthokin/contract';
+import type { ConditionsBody, DrillSetBody, SetReviewReply } from '@orthokin/contract';
 import { PLAIN_CONDITIONS, type SoundKind } from '@orthokin/core/drill';
 import { filmedReps, seenBy, USUAL_CAMERA, type FilmedRep } from '@orthokin/core/film';
 import type { Point } from '@orthokin/core/floor';
@@ -17,18 +12,17 @@ import {
   Output,
 } from 'mediabunny';
 import { v7 } from 'uuid';
-import { DEMO_CLUB, openClubId } from './club.js';
+import { DEMO_CLUB, lineOf, openClubId } from './club.js';
 import { Coach } from './coach.js';
 
 /** A seed on which the simulated athlete waits for every cue: a false start is told otherwise. */
 const NOBODY_EARLY = 7;
-/** When they were called, ms from the set's start, as far apart as an athlete takes. */
+/** Of a set that is filmed: when each was called, ms from its start, as far apart as an athlete takes. */
 const CUES = [
   { target: 'B', atMs: 2700 },
   { target: 'A', atMs: 7200 },
   { target: 'C', atMs: 12_400 },
 ] as const;
-/** Of a set that is filmed. */
 export const REPS = CUES.length;
 /** Between two frames of the usual camera. */
 export const FRAME_MS = 1000 / 60;
@@ -76,9 +70,7 @@ export async function sendCuesOnly(
   page: Page,
   heardAs: SoundKind = 'tone',
 ): Promise<SetReviewReply> {
-  const squad = (await (await page.request.get(`${DEMO_CLUB}/squad`)).json()) as SquadLineReply[];
-  const line = squad.find(({ athlete }) => athlete.name === 'Idris Fennimar');
-  if (!line) throw new Error('Idris Fennimar is not in the squad.');
+  const line = await lineOf(page, 'Idris Fennimar');
   const set = `${DEMO_CLUB}/sets/${v7()}`;
   const put = async (path: string, data: object) =>
     expect((await page.request.put(path, { data })).ok()).toBe(true);

@@ -1,15 +1,9 @@
 import { expect, type Page } from '@playwright/test';
-import type {
-  ConditionsBody,
-  ImportBody,
-  ImportReply,
-  PatternLineReply,
-  SquadLineReply,
-} from '@orthokin/contract';
+import type { ConditionsBody, ImportBody, ImportReply, PatternLineReply } from '@orthokin/contract';
 import { normal, seededRandom } from '@orthokin/core/cue';
 import { PLAIN_CONDITIONS } from '@orthokin/core/drill';
 import { v7 } from 'uuid';
-import { DEMO_CLUB } from './club.js';
+import { DEMO_CLUB, lineOf } from './club.js';
 
 const DAY_MS = 86_400_000;
 const REPS = 10;
@@ -26,11 +20,10 @@ export async function plantCourse(
   seed: number,
 ): Promise<string> {
   const club = DEMO_CLUB;
-  const squad = (await (await page.request.get(`${club}/squad`)).json()) as SquadLineReply[];
-  const line = squad.find(({ athlete }) => athlete.name === name);
+  const line = await lineOf(page, name);
   const library = (await (await page.request.get(`${club}/patterns`)).json()) as PatternLineReply[];
   const pattern = library.find(({ pattern: { name: called } }) => called === 'Four corners');
-  if (!line || !pattern) throw new Error(`No ${name} in the squad, or no Four corners.`);
+  if (!pattern) throw new Error('No Four corners.');
   const random = seededRandom(seed);
   const body: ImportBody = {
     sets: Array.from({ length: 32 }, (_, n) => {
