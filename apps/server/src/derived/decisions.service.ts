@@ -1,24 +1,17 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
-import { senseOf, type Conditions } from '@orthokin/core/drill';
 import type { Pattern, Rung } from '@orthokin/core/pattern';
 import {
   decide,
-  EVIDENCE_SETS,
   heldOnRung,
-  isCuedAsAsked,
   USUAL_LADDER,
-  whatIsAsked,
   withOwnLimits,
-  type Asked,
   type Decision,
   type Evidence,
   type HeldOnRung,
   type JudgedSet,
-  type KnownSet,
+  type LadderPlace,
 } from '@orthokin/core/progress';
-import type { LadderPlace } from '@orthokin/core/progress';
-import { groupBy } from '@orthokin/core/stats';
 import { inTurn } from '../platform/database/in-turn.js';
 import { conflict } from '../platform/http/refusals.js';
 import { piecemeal } from '../platform/work/piecemeal.js';
@@ -29,11 +22,9 @@ import { PatternsService, reachedRung, versionKey } from '../domains/patterns/pa
 import { Deciding, type Assessment } from '../domains/progress/deciding.js';
 import { LaddersService } from '../domains/progress/ladders.service.js';
 import { PlacesService, type Climb, type PlaceMove } from '../domains/progress/places.service.js';
+import { EvidenceService, type DatedSet, type EvidenceSearch } from './evidence.service.js';
 import { FiguresService } from './figures.service.js';
 import type { SetFiguresRow } from './set-figures.entity.js';
-
-/** A set as evidence, and when it was run. */
-export type DatedSet = KnownSet & { readonly startedAt: Date };
 
 /** An athlete on the ladder as it is now. */
 export interface ClimbStanding {
@@ -43,29 +34,6 @@ export interface ClimbStanding {
   readonly decision: Decision;
   readonly evidence: readonly DatedSet[];
   readonly held: HeldOnRung | null;
-}
-
-/** Searches made together: of more, whoever else waits would wait while their rows are read. */
-const SEARCHED_AT_ONCE = 50;
-
-/** Which evidence is looked for: of whom, of what is asked, and between which moments. */
-interface Search extends Climb {
-  readonly asked: Asked & { readonly pattern: Pattern };
-  readonly after: Date | null;
-  readonly until: Date | null;
-}
-
-/** A set's row as far as evidence needs it: without its cues. */
-interface EvidenceRow {
-  readonly nr: number;
-  readonly id: string;
-  readonly pattern_version: number;
-  readonly rung: number;
-  readonly source: string;
-  readonly started_at: string;
-  readonly day: string;
-  readonly conditions: Pick<Conditions, 'order' | 'cueKinds' | 'eased'>;
-  readonly limits_ms: DrillSet['limitsMs'];
 }
 
 /**
@@ -78,6 +46,7 @@ export class DecisionsService extends Deciding {
     private readonly em: EntityManager,
     private readonly patterns: PatternsService,
     private readonly figures: FiguresService,
+    private readonly evidence: EvidenceService,
     private readonly ladders: LaddersService,
     private readonly places: PlacesService,
   ) {
@@ -123,7 +92,7 @@ export class DecisionsService extends Deciding {
       turn(() => this.places.places(clubId, athleteIds)),
       turn(() => this.patterns.versions(clubId, sets.map(versionOf))),
     ]);
-    const searches = sets.map((set): Search => {
+    const searches = sets.map((set): EvidenceSearch => {
       const { athleteId, patternId, startedAt } = set;
       const pattern = known(versions.get(versionKey(versionOf(set))), set.id).body;
       // As it was asked: a set that was made easier says nothing of its rung.
@@ -135,7 +104,7 @@ export class DecisionsService extends Deciding {
         after: usedUpTo(place, rung.number),
       };
     });
-    const evidence = await this.evidence(clubId, searches);
+    const evidence = await this.evidence.of(clubId, searches);
     return piecemeal(sets, (set, i) => {
       const { judgement } = known(figures.get(set.id), set.id);
       const { rung, pattern } = known(searches[i], set.id).asked;
@@ -158,7 +127,7 @@ export class DecisionsService extends Deciding {
       turn(() => this.ladders.allOwnLimits(clubId, athleteIds)),
       turn(() => this.places.places(clubId, athleteIds)),
     ]);
-    const searches = climbs.map(({ athleteId, patternId, newest }): Search => {
+    const searches = climbs.map(({ athleteId, patternId, newest }): EvidenceSearch => {
       const limits = own.get(`${athleteId} ${patternId}`) ?? [];
       const pattern = { ...newest.body, rungs: withOwnLimits(newest.body.rungs, limits) };
       const place = places.of({ athleteId, patternId });
@@ -168,7 +137,7 @@ export class DecisionsService extends Deciding {
         after: usedUpTo(place, rung.number),
       };
     });
-    const evidence = await this.evidence(clubId, searches);
+    const evidence = await this.evidence.of(clubId, searches);
     return piecemeal(searches, ({ patternId, asked: { rung, pattern } }, i) => {
       const sets = evidence[i] ?? [];
       const { rule } = settings.get(patternId) ?? USUAL_LADDER;
@@ -178,104 +147,6 @@ export class DecisionsService extends Deciding {
         held: heldOnRung(sets, rung.passShare),
       };
     });
-  }
-
-  /**
-   * The sets each athlete ran on a rung, oldest first, that asked what is asked, timed by the same
-   * source and cued to the same sense as the newest. None of these is ever pooled.
-   */
-  private async evidence(clubId: string, searches: readonly Search[]): Promise<DatedSet[][]> {
-    const rows = await this.rows(clubId, searches);
-    const versions = await this.patterns.versions(
-      clubId,
-      rows.map(({ nr, pattern_version: version }) => ({
-        patternId: searches[nr]?.patternId ?? '',
-        version,
-      })),
-    );
-    const found = groupBy(rows, ({ nr }) => String(nr));
-    const of = await piecemeal(searches, ({ asked, patternId }, i) => {
-      const wanted = whatIsAsked(asked);
-      const same = (found.get(String(i)) ?? []).filter((row) => {
-        const version = versions.get(versionKey({ patternId, version: row.pattern_version }));
-        if (!version || !isCuedAsAsked(row.conditions.order, asked.rung)) return false;
-        const run = { rung: row.rung, limitsMs: row.limits_ms, conditions: row.conditions };
-        const { body } = version;
-        return whatIsAsked({ rung: rungAsRun(body, run), pattern: body }) === wanted;
-      });
-      const [newest] = same;
-      return same.filter(
-        ({ source, conditions }) =>
-          source === newest?.source && senseOf(conditions) === senseOf(newest.conditions),
-      );
-    });
-    const figures = await this.figures.of(
-      clubId,
-      of.flat().map(({ id }) => id),
-    );
-    return piecemeal(of, (own) =>
-      own
-        .flatMap(({ id, day, started_at, source, conditions }) => {
-          const found = figures.get(id);
-          if (!found) return [];
-          const { judgement, staircase } = found;
-          return [
-            {
-              ...{ setId: id, day, startedAt: new Date(started_at), judgement },
-              ...{ source, sense: senseOf(conditions) },
-              ...(staircase && { staircase }),
-            },
-          ];
-        })
-        .reverse(),
-    );
-  }
-
-  /** Sets that may be evidence, newest first, each with the number of its search. */
-  private async rows(clubId: string, searches: readonly Search[]): Promise<EvidenceRow[]> {
-    const found: EvidenceRow[] = [];
-    for (let from = 0; from < searches.length; from += SEARCHED_AT_ONCE)
-      found.push(
-        ...(await this.rowsOf(clubId, searches.slice(from, from + SEARCHED_AT_ONCE), from)),
-      );
-    return found;
-  }
-
-  /** The same of some searches, numbered from the first of them. */
-  private rowsOf(
-    clubId: string,
-    searches: readonly Search[],
-    from: number,
-  ): Promise<EvidenceRow[]> {
-    return this.em.execute<EvidenceRow[]>(
-      `select wanted.nr, found.* from jsonb_to_recordset(?::jsonb) as wanted
-         (nr int, athlete_id uuid, pattern_id uuid, rung int,
-          after timestamptz, until timestamptz)
-       cross join lateral (
-         select s.id, s.pattern_version, s.rung, s.source, s.started_at, s.day::text as day,
-           jsonb_build_object('order', s.conditions->'order',
-             'cueKinds', s.conditions->'cueKinds',
-             'eased', s.conditions->'eased') as conditions, s.limits_ms
-         from drill_set s
-         where s.club_id = ? and s.athlete_id = wanted.athlete_id
-           and s.pattern_id = wanted.pattern_id and s.rung = wanted.rung
-           -- Cues that nobody timed show nothing, and must not part what was timed before and after.
-           and s.source <> 'none'
-           and jsonb_typeof(s.conditions->'cueKinds') = 'array'
-           and s.started_at > coalesce(wanted.after, '-infinity')
-           and s.started_at <= coalesce(wanted.until, 'infinity')
-         order by s.started_at desc limit ${EVIDENCE_SETS}) as found
-       order by wanted.nr, found.started_at desc`,
-      [
-        JSON.stringify(
-          searches.map(({ athleteId, patternId, asked, after, until }, i) => ({
-            ...{ nr: from + i, after, until, rung: asked.rung.number },
-            ...{ athlete_id: athleteId, pattern_id: patternId },
-          })),
-        ),
-        clubId,
-      ],
-    );
   }
 }
 

@@ -7,6 +7,7 @@ import { ProgressModule } from '../domains/progress/progress.module.js';
 import { AthleteStandingsService } from './athlete-standings.service.js';
 import { CourseSetsService } from './course-sets.service.js';
 import { DecisionsService } from './decisions.service.js';
+import { EvidenceService } from './evidence.service.js';
 import { FiguresService } from './figures.service.js';
 import { LadderStandingsService } from './ladder-standings.service.js';
 import { SquadFormsService } from './squad-forms.service.js';
@@ -14,8 +15,8 @@ import { SquadLinesService } from './squad-lines.service.js';
 import { TakingAway } from './taking-away.js';
 
 const SERVICES = [
-  ...[AthleteStandingsService, CourseSetsService, DecisionsService, FiguresService],
-  ...[LadderStandingsService, SquadFormsService, SquadLinesService],
+  ...[AthleteStandingsService, CourseSetsService, DecisionsService, EvidenceService],
+  ...[FiguresService, LadderStandingsService, SquadFormsService, SquadLinesService],
 ];
 
 /**
