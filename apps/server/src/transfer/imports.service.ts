@@ -5,7 +5,7 @@ import type { ImportBody, ImportReply, ImportSet, RefusalReply } from '@orthokin
 import type { Problem } from '@orthokin/core/result';
 import { groupBy } from '@orthokin/core/stats';
 import { Club } from '../domains/clubs/club.entity.js';
-import { DrillsService } from '../domains/drills/drills.service.js';
+import { WholeSetsService } from '../domains/drills/whole-sets.service.js';
 import { withinClub } from '../platform/auth/scope.js';
 import { refuseWith, unknown } from '../platform/http/refusals.js';
 import { Jobs } from '../platform/jobs/jobs.js';
@@ -67,7 +67,7 @@ interface Asked {
 export class ImportsService {
   constructor(
     private readonly em: EntityManager,
-    private readonly drills: DrillsService,
+    private readonly sets: WholeSetsService,
     private readonly files: FilesService,
     private readonly jobs: Jobs,
   ) {
@@ -95,7 +95,7 @@ export class ImportsService {
 
   /** Keeps an import to be stored if all of it can be, as far as that can be told before the first set is. */
   private async keep(clubId: string, id: string, { sets }: ImportBody): Promise<void> {
-    const wrong = await this.drills.firstWrong(clubId, sets);
+    const wrong = await this.sets.firstWrong(clubId, sets);
     if (wrong)
       throw refuseWith(wrong.error.getStatus(), problemsUnder(wrong.error, `sets[${wrong.at}]`));
     const reps = sets.reduce((sum, each) => sum + each.reps.length, 0);
@@ -165,11 +165,11 @@ export class ImportsService {
     try {
       const sets = part.map(([, set]) => set);
       const { athleteId } = first[1].body;
-      const stored = await this.drills.storeNew(clubId, athleteId, sets);
+      const stored = await this.sets.storeNew(clubId, athleteId, sets);
       // What is there already may be this very set, or another one under its id: one by one that shows.
       for (const [i, set] of part) {
         at = i;
-        if (!stored.has(set.id)) await this.drills.storeAgain(clubId, set);
+        if (!stored.has(set.id)) await this.sets.storeAgain(clubId, set);
       }
       return [];
     } catch (error) {

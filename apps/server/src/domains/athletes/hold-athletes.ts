@@ -1,4 +1,5 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
+import { unknown } from '../../platform/http/refusals.js';
 
 /** An athlete held until the transaction is over, and the pattern they were given to work on. */
 export interface HeldAthlete {
@@ -23,3 +24,13 @@ export const holdAthletes = (
      order by id for update`,
     [clubId, ...(athleteIds === 'all' ? [] : [`{${athleteIds.join(',')}}`])],
   );
+
+/** Holds one athlete until the transaction is over. @throws where they are not there */
+export async function holdAthlete(
+  em: EntityManager,
+  clubId: string,
+  athleteId: string,
+): Promise<void> {
+  const [found] = await holdAthletes(em, clubId, [athleteId]);
+  if (!found) throw unknown('athleteId', athleteId, 'an athlete');
+}

@@ -5,11 +5,14 @@ import { DrillsController } from './drills.controller.js';
 import { DrillsService } from './drills.service.js';
 import { FaultCountsService } from './fault-counts.service.js';
 import { NewestSetsService } from './newest-sets.service.js';
+import { WholeSetsService } from './whole-sets.service.js';
+
+const SERVICES = [DrillsService, FaultCountsService, NewestSetsService, WholeSetsService];
 
 @Module({
   imports: [AthletesModule, PatternsModule],
   controllers: [DrillsController],
-  providers: [DrillsService, FaultCountsService, NewestSetsService],
-  exports: [DrillsService, FaultCountsService, NewestSetsService],
+  providers: SERVICES,
+  exports: SERVICES,
 })
 export class DrillsModule {}
