@@ -6,7 +6,8 @@ import { backUp, keepNightly, restore } from './lib/backup.mjs';
 import { ensureCertificate, namesOfMachine } from './lib/certificate.mjs';
 import { ensureBuilt } from './lib/build.mjs';
 import { addPrivateKeys, ensureCluster, newPrivateKey } from './lib/cluster.mjs';
-import { FIRST_PAUSE_MS, keepRunning, LONGEST_PAUSE_MS } from './lib/keep-running.mjs';
+import { keepRunning } from './lib/keep-running.mjs';
+import { keepServing } from './lib/keep-serving.mjs';
 import { ensureDebianPackages, ensureNpmPackages } from './lib/packages.mjs';
 import { DATA, ROOT } from './lib/paths.mjs';
 import { isFree } from './lib/ports.mjs';
@@ -216,85 +217,6 @@ function serveStandIn() {
   return child;
 }
 
-/** A server that has served for so long died of something else than the one before. */
-const SETTLED_MS = 60_000;
-
-/** @param {number | null} code @param {NodeJS.Signals | null} signal */
-const whyDead = (code, signal) =>
-  signal === 'SIGABRT' || code === 134
-    ? 'it had no memory left'
-    : signal
-      ? `it was ended by ${signal}`
-      : `it ended with status ${code}; what it said is above`;
-
-/**
- * Runs the server until we are told to stop. One that dies while it serves is brought back, each time
- * after a longer pause; one that never began says why and is not tried again.
- * @param {() => Promise<NodeJS.ProcessEnv>} surroundings what the server is given, and that it needs, made ready
- * @param {string} address
- * @param {() => void} onServing
- * @param {(server: import('node:child_process').ChildProcess) => void} onStarted
- * @returns {Promise<number>} its exit status
- */
-async function serve(surroundings, address, onServing, onStarted) {
-  const standIn = serveStandIn();
-  let stopping = false;
-  let pauseMs = FIRST_PAUSE_MS;
-  let hasServed = false;
-  /** @type {import('node:child_process').ChildProcess | null} */
-  let server = null;
-  let wake = () => undefined;
-  const stop = () => {
-    stopping = true;
-    server?.kill('SIGTERM');
-    wake();
-  };
-  process.on('SIGINT', stop);
-  process.on('SIGTERM', stop);
-  try {
-    for (;;) {
-      const began = Date.now();
-      let why = '';
-      try {
-        const own = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js')], {
-          env: { ...process.env, ...(await surroundings()) },
-          // The channel tells the server when this process is gone, however it went.
-          stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-        });
-        server = own;
-        onStarted(own);
-        own.on('message', (message) => {
-          if (message !== 'listening') return;
-          hasServed = true;
-          say(`\nOrthokin is ready: ${address}\nCtrl-C stops it.`);
-          onServing();
-        });
-        const [code, signal] = await new Promise((done) => own.on('exit', (...how) => done(how)));
-        if (stopping) return 0;
-        if (!hasServed) return code ?? 1;
-        why = `The server died: ${whyDead(code, signal)}. It is started again`;
-      } catch (error) {
-        // What it needs may be there again later: room on the disk of the database, say.
-        if (!hasServed) throw error;
-        why = `The server cannot be started: ${reasonOf(error)} It is tried again`;
-      }
-      if (Date.now() - began > SETTLED_MS) pauseMs = FIRST_PAUSE_MS;
-      say(`\n${why} in ${pauseMs / 1000} s; what was stored is there.`);
-      await new Promise((done) => {
-        const timer = setTimeout(done, pauseMs);
-        wake = () => {
-          clearTimeout(timer);
-          done(undefined);
-        };
-      });
-      if (stopping) return 0;
-      pauseMs = Math.min(LONGEST_PAUSE_MS, 2 * pauseMs);
-    }
-  } finally {
-    standIn?.kill('SIGTERM');
-  }
-}
-
 await run(async () => {
   const given = readArguments();
   if (given.help) {
@@ -354,18 +276,21 @@ await run(async () => {
   // Whoever brings a database of their own backs it up their own way.
   const backups = keepBackups(() => cluster?.url('orthokin'));
   const database = keepRunning(() => cluster);
+  const standIn = serveStandIn();
   try {
     const address = given.lan ? `https://${lanAddress()}:${port}` : `http://127.0.0.1:${port}`;
-    return await serve(
+    return await keepServing({
+      main: join(ROOT, 'apps/server/dist/main.js'),
       surroundings,
-      address,
-      () => {
+      onStarted: (started) => (server = started),
+      onServing: () => {
+        say(`\nOrthokin is ready: ${address}\nCtrl-C stops it.`);
         backups.keep();
         if (given.lan) void sayHowToJoin(address, port + 1);
       },
-      (started) => (server = started),
-    );
+    });
   } finally {
+    standIn.kill('SIGTERM');
     certificate?.stop();
     backups.stop();
     database.stop();

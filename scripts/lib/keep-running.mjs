@@ -1,9 +1,8 @@
+import { GrowingPause } from './growing-pause.mjs';
 import { reasonOf, say } from './say.mjs';
 
 /** Looks so often whether the database runs. */
 const EVERY_MS = 5000;
-export const FIRST_PAUSE_MS = 1000;
-export const LONGEST_PAUSE_MS = 60_000;
 
 /**
  * Brings a database back that stopped by itself, on a disk that was full, say: each time it does not start after a
@@ -12,7 +11,7 @@ export const LONGEST_PAUSE_MS = 60_000;
  * @param {{ everyMs?: number, tell?: (line: string) => void }} [options]
  */
 export function keepRunning(cluster, { everyMs = EVERY_MS, tell = say } = {}) {
-  let pauseMs = FIRST_PAUSE_MS;
+  const pause = new GrowingPause();
   /** @type {NodeJS.Timeout} */
   let timer;
   const look = () => {
@@ -23,13 +22,12 @@ export function keepRunning(cluster, { everyMs = EVERY_MS, tell = say } = {}) {
         kept.bringBack();
         tell('\nThe database had stopped. It is started again; what was stored is there.');
       }
-      pauseMs = FIRST_PAUSE_MS;
+      pause.reset();
     } catch (error) {
+      nextMs = pause.next();
       tell(
-        `\nThe database stopped and cannot be started; it is tried again in ${pauseMs / 1000} s. ${reasonOf(error)}`,
+        `\nThe database stopped and cannot be started; it is tried again in ${nextMs / 1000} s. ${reasonOf(error)}`,
       );
-      nextMs = pauseMs;
-      pauseMs = Math.min(LONGEST_PAUSE_MS, 2 * pauseMs);
     }
     timer = setTimeout(look, nextMs);
   };
