@@ -1,7 +1,6 @@
 import { COLOUR_VISIONS, type ColourVision, type Side, SIDES } from '@orthokin/core/floor';
 import type { Decision, Evidence } from '@orthokin/core/progress';
 import { END_REASONS, type EndReason } from '@orthokin/core/run';
-import type { SimulatedAthlete } from '@orthokin/core/simulation';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -11,10 +10,8 @@ import {
   IsDefined,
   IsIn,
   IsInt,
-  IsNumber,
   IsObject,
   IsOptional,
-  IsPositive,
   IsString,
   IsUUID,
   Length,
@@ -23,13 +20,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import {
-  AGE_BANDS,
-  type AgeBand,
-  LONGEST_NAME,
-  LONGEST_ATHLETE_NOTE,
-  LONGEST_CLUB_NAME,
-} from '@orthokin/core/people';
+import { AGE_BANDS, type AgeBand, LONGEST_NAME, LONGEST_ATHLETE_NOTE } from '@orthokin/core/people';
 import { ClubBody } from './club.js';
 import { AboutAthlete } from './person.js';
 import { CareBody } from './care.js';
@@ -41,14 +32,12 @@ import { ProgrammeReply } from './programme.js';
 import { PlanReply } from './plan.js';
 import { SetNoteBody } from './course.js';
 import { DrillSetBody, RepBody } from './drill.js';
-import { TravelBody } from './footwork.js';
 import { LadderBody, OwnLadderBody } from './ladder-settings.js';
 import { IsMoment } from './moment.js';
-import { OrNull } from './or-null.js';
 import { MAX_VERSION } from './paths.js';
 import { PatternBody } from './pattern.js';
-import { ProblemReply } from './problem.js';
 import { RungMoveBody } from './progress.js';
+import { SimulatedAthleteBody } from './simulated-athlete.js';
 
 export const CLUB_FORMAT = 'orthokin club';
 /** Lists as lines of JSON, a file each; in version 1 they were all in one. */
@@ -61,93 +50,6 @@ const MOST_VERSIONS = 1000;
 export class ClubFileClub extends ClubBody {
   @IsUUID()
   clubId: string;
-}
-
-class ReactionModelBody {
-  @IsPositive()
-  @Max(2000)
-  muMs: number;
-
-  @IsPositive()
-  @Max(1000)
-  sigmaMs: number;
-
-  @IsNumber()
-  @Min(0)
-  @Max(2000)
-  tauMs: number;
-}
-
-class LearningModelBody {
-  @IsNumber()
-  @Min(0)
-  @Max(10)
-  gain: number;
-
-  @IsNumber()
-  @Min(0)
-  @Max(10)
-  ratePerSession: number;
-}
-
-class WeakSideBody {
-  @IsIn(SIDES)
-  side: Side;
-
-  @IsPositive()
-  @Max(5)
-  factor: number;
-}
-
-/** The numbers a simulated athlete plays with. */
-export class SimulatedAthleteBody implements SimulatedAthlete {
-  @IsDefined()
-  @ValidateNested()
-  @Type(() => ReactionModelBody)
-  reaction: ReactionModelBody;
-
-  @IsDefined()
-  @ValidateNested()
-  @Type(() => TravelBody)
-  travel: TravelBody;
-
-  @IsPositive()
-  @Max(10_000)
-  loadMs: number;
-
-  @IsPositive()
-  @Max(10_000)
-  actionMs: number;
-
-  @IsPositive()
-  @Max(10)
-  recoveryFactor: number;
-
-  @IsDefined()
-  @ValidateNested()
-  @Type(() => LearningModelBody)
-  learning: LearningModelBody;
-
-  @IsNumber()
-  @Min(-1)
-  @Max(1)
-  fadePerRep: number;
-
-  @OrNull()
-  @ValidateNested()
-  @Type(() => WeakSideBody)
-  weakSide: WeakSideBody | null;
-
-  @IsNumber()
-  @Min(0)
-  @Max(1)
-  falseStartShare: number;
-
-  @IsOptional()
-  @IsNumber()
-  @Min(0)
-  @Max(1)
-  dayFormSd?: number;
 }
 
 export class ClubFileAthlete extends AboutAthlete {
@@ -335,80 +237,3 @@ export const CLUB_LISTS = {
 export type ClubList = keyof typeof CLUB_LISTS;
 /** A row of a list, as the file has it. */
 export type InList<List extends ClubList> = InstanceType<(typeof CLUB_LISTS)[List]>;
-
-/** Said by whoever takes a whole club away: its name, letter by letter. */
-export class WipeBody {
-  @IsString()
-  @MaxLength(LONGEST_CLUB_NAME)
-  name: string;
-}
-
-const MOST_SETS = 400;
-const MOST_REPS = 500;
-
-export class ImportRep {
-  @IsUUID(7)
-  id: string;
-
-  @IsDefined()
-  @ValidateNested()
-  @Type(() => RepBody)
-  body: RepBody;
-}
-
-export class ImportSet {
-  @IsUUID(7)
-  id: string;
-
-  @IsDefined()
-  @ValidateNested()
-  @Type(() => DrillSetBody)
-  body: DrillSetBody;
-
-  @IsMoment()
-  endedAt: string;
-
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(MOST_REPS)
-  @ValidateNested({ each: true })
-  @Type(() => ImportRep)
-  reps: ImportRep[];
-}
-
-/** Sets timed elsewhere: all of them are looked at before the first is stored. */
-export class ImportBody {
-  @IsArray()
-  @ArrayMinSize(1)
-  @ArrayMaxSize(MOST_SETS)
-  @ValidateNested({ each: true })
-  @Type(() => ImportSet)
-  sets: ImportSet[];
-}
-
-export const IMPORT_STATES = ['waiting', 'storing', 'stored', 'refused', 'given up'] as const;
-export type ImportState = (typeof IMPORT_STATES)[number];
-
-/** How far an import is: it goes on by itself, also when the server is started anew. */
-export class ImportReply {
-  @IsUUID()
-  id: string;
-
-  @IsIn(IMPORT_STATES)
-  state: ImportState;
-
-  /** All of it, and how many of the sets are stored. */
-  @IsInt()
-  sets: number;
-
-  @IsInt()
-  reps: number;
-
-  @IsInt()
-  done: number;
-
-  /** What could not be stored, of an import that was refused. */
-  @ValidateNested({ each: true })
-  @Type(() => ProblemReply)
-  problems: ProblemReply[];
-}

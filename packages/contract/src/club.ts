@@ -94,3 +94,10 @@ export class ClubReply {
   @Type(() => FaultWordsBody)
   faults: FaultWordsBody[];
 }
+
+/** Said by whoever takes a whole club away: its name, letter by letter. */
+export class WipeBody {
+  @IsString()
+  @MaxLength(LONGEST_CLUB_NAME)
+  name: string;
+}

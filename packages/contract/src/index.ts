@@ -5,15 +5,10 @@ export {
   CLUB_FORMAT_VERSION,
   CLUB_LISTS,
   ClubFileHead,
-  ImportBody,
-  ImportReply,
-  ImportSet,
-  IMPORT_STATES,
-  WipeBody,
   type ClubList,
-  type ImportState,
   type InList,
 } from './club-file.js';
+export { ImportBody, ImportReply, ImportSet, IMPORT_STATES, type ImportState } from './import.js';
 export {
   AthleteCourseReply,
   AthleteRepsReply,
@@ -65,7 +60,7 @@ export { SessionNoteBody, SessionNoteReply } from './session-note.js';
 export { BlockBody, PlanBody, PlanReply } from './plan.js';
 export { ProgrammeBody, ProgrammeReply, ProgrammeWeekBody } from './programme.js';
 export { GATEWAY_ADDRESS, GatewaysBody, GatewaysReply } from './gateways.js';
-export { ClubBody, ClubReply, FaultCountReply, FaultWordsBody } from './club.js';
+export { ClubBody, ClubReply, FaultCountReply, FaultWordsBody, WipeBody } from './club.js';
 export {
   AddedAthlete,
   AthleteBody,

@@ -1,0 +1,84 @@
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsDefined,
+  IsIn,
+  IsInt,
+  IsUUID,
+  ValidateNested,
+} from 'class-validator';
+import { DrillSetBody, RepBody } from './drill.js';
+import { IsMoment } from './moment.js';
+import { ProblemReply } from './problem.js';
+
+const MOST_SETS = 400;
+const MOST_REPS = 500;
+
+export class ImportRep {
+  @IsUUID(7)
+  id: string;
+
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => RepBody)
+  body: RepBody;
+}
+
+export class ImportSet {
+  @IsUUID(7)
+  id: string;
+
+  @IsDefined()
+  @ValidateNested()
+  @Type(() => DrillSetBody)
+  body: DrillSetBody;
+
+  @IsMoment()
+  endedAt: string;
+
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(MOST_REPS)
+  @ValidateNested({ each: true })
+  @Type(() => ImportRep)
+  reps: ImportRep[];
+}
+
+/** Sets timed elsewhere: all of them are looked at before the first is stored. */
+export class ImportBody {
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(MOST_SETS)
+  @ValidateNested({ each: true })
+  @Type(() => ImportSet)
+  sets: ImportSet[];
+}
+
+export const IMPORT_STATES = ['waiting', 'storing', 'stored', 'refused', 'given up'] as const;
+export type ImportState = (typeof IMPORT_STATES)[number];
+
+/** How far an import is: it goes on by itself, also when the server is started anew. */
+export class ImportReply {
+  @IsUUID()
+  id: string;
+
+  @IsIn(IMPORT_STATES)
+  state: ImportState;
+
+  /** All of it, and how many of the sets are stored. */
+  @IsInt()
+  sets: number;
+
+  @IsInt()
+  reps: number;
+
+  @IsInt()
+  done: number;
+
+  /** What could not be stored, of an import that was refused. */
+  @ValidateNested({ each: true })
+  @Type(() => ProblemReply)
+  problems: ProblemReply[];
+}
