@@ -54,9 +54,8 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { OrNull } from './or-null.js';
-import { CAPITAL } from './floor.js';
+import { CAPITAL, EACH_CAPITAL, ONE_CAPITAL } from './floor.js';
 
-const ONE_CAPITAL = { message: 'target must be one capital letter' };
 const LONGEST_WORK_MS = 10 * 60 * 1000;
 
 export class SwitchBody {
@@ -180,7 +179,7 @@ export class EasedBody implements Eased {
   @ArrayMinSize(1)
   @ArrayMaxSize(MAX_TARGETS)
   @ArrayUnique()
-  @Matches(CAPITAL, { ...ONE_CAPITAL, each: true })
+  @Matches(CAPITAL, EACH_CAPITAL)
   targets: string[] | null;
 
   @IsNumber()
@@ -208,7 +207,7 @@ export class ConditionsBody implements Conditions {
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MAX_REPS)
-  @Matches(CAPITAL, { ...ONE_CAPITAL, each: true })
+  @Matches(CAPITAL, EACH_CAPITAL)
   list?: string[];
 
   /** Of a free order: relative shares by letter. */

@@ -40,7 +40,7 @@ import {
 } from 'class-validator';
 import { IsDay, IsMoment } from './moment.js';
 import { ConditionsBody, CueBody } from './conditions.js';
-import { CAPITAL } from './floor.js';
+import { CAPITAL, ONE_CAPITAL } from './floor.js';
 import { MAX_VERSION } from './paths.js';
 import { LimitsBody } from './rung.js';
 
@@ -198,7 +198,7 @@ export class RepBody implements Rep {
   @Max(MAX_REPS)
   ordinal: number;
 
-  @Matches(CAPITAL, { message: 'target must be one capital letter' })
+  @Matches(CAPITAL, ONE_CAPITAL)
   target: string;
 
   /** None in a catch trial that was held. */

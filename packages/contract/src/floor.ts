@@ -28,6 +28,11 @@ import {
 /** A pattern is drawn within this of home base, metres. */
 const FLOOR_LIMIT_M = 60;
 export const CAPITAL = /^[A-Z]$/;
+export const ONE_CAPITAL = { message: '$property must be one capital letter' };
+export const EACH_CAPITAL = {
+  each: true,
+  message: 'each of $property must be one capital letter',
+};
 
 export class PointBody implements Point {
   @IsNumber()
@@ -42,7 +47,7 @@ export class PointBody implements Point {
 }
 
 export class TargetBody implements Target {
-  @Matches(CAPITAL, { message: 'letter must be one capital letter' })
+  @Matches(CAPITAL, ONE_CAPITAL)
   letter: string;
 
   @IsString()

@@ -35,7 +35,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { CAPITAL, PointBody } from './floor.js';
+import { CAPITAL, ONE_CAPITAL, PointBody } from './floor.js';
 
 /** No leg takes longer, ms. */
 const LEG_LIMIT_MS = 60_000;
@@ -120,7 +120,7 @@ export class LegNotesBody {
 }
 
 export class LegBody implements Leg {
-  @Matches(CAPITAL, { message: 'target must be one capital letter' })
+  @Matches(CAPITAL, ONE_CAPITAL)
   target: string;
 
   @IsIn(INTENTS)

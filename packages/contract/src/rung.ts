@@ -46,7 +46,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { OrNull } from './or-null.js';
-import { CAPITAL } from './floor.js';
+import { CAPITAL, EACH_CAPITAL, ONE_CAPITAL } from './floor.js';
 
 /** No limit is longer than a minute, ms. */
 const LONGEST_LIMIT_MS = 60_000;
@@ -168,7 +168,7 @@ export class TargetLimitBody implements TargetLimit {
   @IsIn(TARGETED_DURATIONS)
   gate: TargetedDuration;
 
-  @Matches(CAPITAL, { message: 'target must be one capital letter' })
+  @Matches(CAPITAL, ONE_CAPITAL)
   target: string;
 
   @IsPositive()
@@ -215,7 +215,7 @@ export class RungBody implements Rung {
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(MAX_TARGETS)
-  @Matches(CAPITAL, { each: true, message: 'each target must be one capital letter' })
+  @Matches(CAPITAL, EACH_CAPITAL)
   targets: string[];
 
   @IsIn(RUNG_ORDERS)

@@ -1,0 +1,45 @@
+import { EVENT_NAMES, FAULTS, MAX_SD_MS, type EventName, type Fault } from '@orthokin/core/timing';
+import { Equals, IsIn, IsNumber, Matches, Max, Min } from 'class-validator';
+import { CAPITAL, ONE_CAPITAL } from './floor.js';
+
+/** A caller calls a target. */
+export class Call {
+  @Matches(CAPITAL, ONE_CAPITAL)
+  letter: string;
+}
+
+const SIMPLE_ACTS = ['pause', 'goOn', 'redo', 'strike'] as const;
+
+/** A panel asks for what needs no more than its name. */
+export class SimpleAsk {
+  @IsIn(SIMPLE_ACTS)
+  act: (typeof SIMPLE_ACTS)[number];
+}
+
+/** A panel says a fault. */
+export class FaultAsk {
+  @Equals('fault')
+  act: 'fault';
+
+  @IsIn(FAULTS)
+  fault: Fault;
+}
+
+/** A panel presses an event, timed on the drill screen's clock, epoch ms. */
+export class PressAsk {
+  @Equals('press')
+  act: 'press';
+
+  @IsIn(EVENT_NAMES)
+  name: EventName;
+
+  @IsNumber()
+  atMs: number;
+
+  @Min(0)
+  @Max(MAX_SD_MS)
+  sdMs: number;
+}
+
+/** What a panel asks the drill's screen to do. */
+export type Ask = SimpleAsk | FaultAsk | PressAsk;
