@@ -26,7 +26,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { CAPITAL, ONE_CAPITAL, TargetBody } from './floor.js';
+import { CAPITAL, EACH_CAPITAL, ONE_CAPITAL, TargetBody } from './floor.js';
 import { OrNull } from './or-null.js';
 
 const MOST_FAULTS = FAULTS.length;
@@ -65,7 +65,7 @@ export class SetNews {
 
   @IsArray()
   @ArrayMaxSize(MAX_TARGETS)
-  @Matches(CAPITAL, { each: true, message: 'each of inPlay must be one capital letter' })
+  @Matches(CAPITAL, EACH_CAPITAL)
   inPlay: string[];
 
   @IsArray()

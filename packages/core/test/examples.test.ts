@@ -7,12 +7,22 @@ import * as film from '@orthokin/core/film';
 import * as floor from '@orthokin/core/floor';
 import * as numeric from '@orthokin/core/numeric';
 import * as pattern from '@orthokin/core/pattern';
+import * as people from '@orthokin/core/people';
 import * as progress from '@orthokin/core/progress';
 import * as stats from '@orthokin/core/stats';
 import * as timing from '@orthokin/core/timing';
 
 const SRC = join(__dirname, '../src');
-const KNOWN = { ...numeric, ...floor, ...pattern, ...cue, ...timing, ...beacon, ...budget };
+const KNOWN = {
+  ...numeric,
+  ...floor,
+  ...pattern,
+  ...people,
+  ...cue,
+  ...timing,
+  ...beacon,
+  ...budget,
+};
 const ALL: Readonly<Record<string, unknown>> = { ...KNOWN, ...stats, ...progress, ...film };
 
 const sources = readdirSync(SRC, { recursive: true, encoding: 'utf8' })

@@ -1,7 +1,9 @@
 import type { EntityClass, EntityManager } from '@mikro-orm/postgresql';
 import type { ClubList, InList } from '@orthokin/contract';
+import { withoutName } from '@orthokin/core/people';
 import { plainRows } from '../platform/storage/plain-rows.js';
 import type { ClubOwned } from '../platform/storage/club-owned.js';
+import { withValues } from '../platform/storage/with-values.js';
 import { ahead } from '../platform/work/ahead.js';
 
 /**
@@ -124,21 +126,33 @@ export const offLists =
     );
   };
 
-/** Takes an athlete's first name out of what blocks are called: a draft calls them by whom they are for. */
+/** Takes an athlete's name out of what blocks are called: a draft calls them by whom they are for. */
 export const offTitles =
   (table: 'plan' | 'held_session'): NonNullable<ClubPart<ClubList>['forget']> =>
   async (em, clubId, athleteId) => {
-    await em.execute(
-      `update ${table} set blocks = (
-         select jsonb_agg(
-           block || case when block->>'title' ~ called
-             then jsonb_build_object('title', regexp_replace(block->>'title', called, '…', 'g')) else '{}' end
-           order by place)
-         from jsonb_array_elements(blocks) with ordinality as each (block, place))
-       from (select '\\m' || regexp_replace(split_part(name, ' ', 1), '(\\W)', '\\\\\\1', 'g') || '\\M' as called
-         from athlete where club_id = ? and id = ?) them
-       where club_id = ? and exists (
-         select from jsonb_array_elements(blocks) as each (block) where block->>'title' ~ called)`,
-      [clubId, athleteId, clubId],
+    const [athlete] = await em.execute<{ name: string }[]>(
+      'select name from athlete where club_id = ? and id = ?',
+      [clubId, athleteId],
+    );
+    if (!athlete) return;
+    const rows = await em.execute<{ id: string; blocks: readonly { title: string }[] }[]>(
+      `select id, blocks from ${table} where club_id = ? for update`,
+      [clubId],
+    );
+    const changed = rows.flatMap(({ id, blocks }) => {
+      const without = blocks.map((block) => ({
+        ...block,
+        title: withoutName(block.title, athlete.name),
+      }));
+      return without.some(({ title }, i) => title !== blocks[i]?.title)
+        ? [{ id, blocks: without }]
+        : [];
+    });
+    await withValues(
+      em,
+      `update ${table} set blocks = given.blocks
+       from jsonb_to_recordset(?::jsonb) as given (id uuid, blocks jsonb)
+       where club_id = ? and ${table}.id = given.id`,
+      [JSON.stringify(changed), clubId],
     );
   };

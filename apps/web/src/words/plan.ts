@@ -1,3 +1,4 @@
+import { shortName } from '@orthokin/core/people';
 import { LONGEST_BLOCK_NOTE, LONGEST_TITLE } from '@orthokin/core/plan';
 import type {
   Block,
@@ -70,7 +71,7 @@ export const templateWords = (name: TemplateName): readonly [name: string, means
 
 /** People by their first names, as far as there is room. */
 function shortNames(names: readonly string[], inWords: (names: string) => string): string {
-  const short = names.map((name) => name.split(' ')[0] ?? name);
+  const short = names.map(shortName);
   for (let kept = short.length; kept > 0; kept--) {
     const some = commaList(short.slice(0, kept));
     const more = short.length - kept;

@@ -124,3 +124,4 @@ export {
   type Role,
   type WeakPassword,
 } from './roles.js';
+export { shortName, withoutName } from './short-name.js';
