@@ -219,8 +219,8 @@ describe('a file made to burst the server', () => {
 });
 
 describe('sets timed elsewhere', () => {
-  async function importOf(sets: number): Promise<ImportBody> {
-    const line = await server.lineOf('Wren Hallowby');
+  async function importOf(sets: number, of = 'Wren Hallowby'): Promise<ImportBody> {
+    const line = await server.lineOf(of);
     return {
       sets: Array.from({ length: sets }, () => {
         const set = setOf(line, { reactionMs: 240, recoveryMs: 880, reps: 4 });
@@ -288,6 +288,24 @@ describe('sets timed elsewhere', () => {
       ...{ state: 'refused', problems: [{ field: 'sets[0].rung' }] },
     });
     expect(await count()).toBe(before + 1);
+  });
+
+  test('sets of some that come mixed are all stored; what is wrong is named by where it stood', async () => {
+    const before = await count();
+    const [one, other] = [await importOf(2), await importOf(2, 'Juno Marlock')];
+    const sets = [0, 1].flatMap((i) => [one, other].flatMap((body) => body.sets.slice(i, i + 1)));
+    const id = v7();
+    await send({ sets }, id).expect(200);
+    expect(await over(id)).toMatchObject({ state: 'stored', done: 4 });
+    expect(await count()).toBe(before + 2);
+    const changed = sets.map((set, i) =>
+      i === 2 ? { ...set, body: { ...set.body, rung: set.body.rung + 1 } } : set,
+    );
+    const again = v7();
+    await send({ sets: changed }, again).expect(200);
+    expect(await over(again)).toMatchObject({
+      ...{ state: 'refused', problems: [{ field: 'sets[2].rung' }] },
+    });
   });
 
   test('of sets that came in part before the others come in, and a rep that another set has is named', async () => {

@@ -28,6 +28,15 @@ const REPS_TOGETHER = 200;
 
 type Lane = readonly (readonly [index: number, set: ImportSet])[];
 
+/**
+ * An athlete after the other, each with their sets as they were sent: what is known of somebody is worked out anew
+ * by whoever looks after some of theirs were stored.
+ */
+const inOrder = (sets: readonly ImportSet[]): Lane => {
+  const each = [...sets.entries()];
+  return [...groupBy(each, ([, { body }]) => body.athleteId).values()].flat();
+};
+
 /** Some sets, to be stored beside each other: an athlete's stay together, since they would only wait for each other. */
 function lanesOf(sets: Lane): Lane[] {
   const athletes = [...new Set(sets.map(([, { body }]) => body.athleteId))];
@@ -132,8 +141,9 @@ export class ImportsService {
     const job = await this.em.fork().findOne(ImportJob, { clubId, id });
     // Its club may be gone since, or another process may have done it.
     if (!job || job.state === 'stored' || job.state === 'refused') return;
+    const sets = inOrder(job.body);
     for (let from = job.done; from < job.sets; from += AT_ONCE) {
-      const some = [...job.body.entries()].slice(from, from + AT_ONCE);
+      const some = sets.slice(from, from + AT_ONCE);
       const problems = (
         await Promise.all(lanesOf(some).map((lane) => this.storeLane(clubId, lane)))
       ).flat();
