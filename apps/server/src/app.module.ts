@@ -54,6 +54,7 @@ export class AppModule {
       sessionSecret,
       tryRoles = true,
       gateways = [],
+      readyThreads = 0,
     }: Settings,
     addresses: Addresses,
   ): DynamicModule {
@@ -77,7 +78,7 @@ export class AppModule {
         ...[CareModule, GroupsModule, PlansModule, SessionsModule, PracticeModule],
         DerivedModule,
         ViewsModule,
-        TransferModule.on(servingUrl),
+        TransferModule.on(servingUrl, readyThreads),
         DemoModule.on(servingUrl),
         HealthModule,
         MetricsModule,

@@ -200,6 +200,7 @@ describe('settings', () => {
       ...{ databaseUrl: url.DATABASE_URL, servingUrl: url.DATABASE_URL, host: '127.0.0.1' },
       ...{ standbyUrl: null, port: 4310, demo: 'none', publicAddress: null, trustedProxies: 0 },
       ...{ sessionSecret: null, outbox: null, gateways: [], tryRoles: true, tls: null },
+      readyThreads: 1,
     });
   });
 
@@ -215,6 +216,7 @@ describe('settings', () => {
     [{ ...url, GATEWAYS: 'ws://ok:1 http://x' }, /^GATEWAYS: given http:\/\/x/],
     [{ ...url, TLS_CERT: 'server.pem' }, /^TLS_CERT, TLS_KEY and TLS_CA/],
     [{ ...url, PRIVATE_KEYS: 'a:12' }, /^PRIVATE_KEYS: allowed keys like/],
+    [{ ...url, READY_THREADS: '9' }, /^READY_THREADS: given 9, allowed .*0 to 2/],
     [{ ...url, TRUST_PROXY: 'all' }, /^TRUST_PROXY: given all/],
     [{ ...url, PUBLIC_ADDRESS: 'orthokin' }, /^PUBLIC_ADDRESS: given orthokin/],
   ])('%j is refused by name', (env, words) => {

@@ -28,6 +28,8 @@ export interface Settings {
   readonly tryRoles?: boolean;
   /** Folder for letters; `null` where they are dropped. */
   readonly outbox?: string | null;
+  /** Threads for files of whole clubs that are there before a file is asked for. */
+  readonly readyThreads?: number;
 }
 
 export interface Tls {
@@ -40,6 +42,7 @@ export interface Tls {
 
 const LOOPBACK_HOSTS = ['127.0.0.1', '::1', 'localhost'];
 const MOST_PROXIES = 5;
+const MOST_READY_THREADS = 2;
 const DEMO_MODES = ['once', 'reset', 'none'] as const;
 
 /** Reads the settings from the environment. Throws a sentence naming the variable that is wrong. */
@@ -88,11 +91,17 @@ export function readSettings(env: NodeJS.ProcessEnv): Settings {
     throw new Error(
       `TRUST_PROXY: given ${env['TRUST_PROXY'] ?? ''}, allowed how many proxies stand in front, 0 to ${MOST_PROXIES}.`,
     );
+  const readyThreads = Number(env['READY_THREADS'] ?? 1);
+  if (!Number.isInteger(readyThreads) || readyThreads < 0 || readyThreads > MOST_READY_THREADS)
+    throw new Error(
+      `READY_THREADS: given ${env['READY_THREADS'] ?? ''}, allowed how many threads stay ready for files, 0 to ${MOST_READY_THREADS}.`,
+    );
   return {
     ...{ databaseUrl, servingUrl, standbyUrl, host, port, demo, publicAddress },
     ...{ trustedProxies, sessionSecret: env['SESSION_SECRET'] ?? null },
     ...{ gateways, tryRoles: trying === 'on', tls: tlsIn(env, port) },
     outbox: env['OUTBOX'] ?? null,
+    readyThreads,
   };
 }
 

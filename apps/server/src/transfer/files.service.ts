@@ -5,13 +5,12 @@ import { join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { EntityManager } from '@mikro-orm/postgresql';
-import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
 import type { ClubReply, ImportBody } from '@orthokin/contract';
 import { wrong } from '@orthokin/core/result';
 import { Club } from '../domains/clubs/club.entity.js';
 import { counted, TooMuch } from '../platform/http/counted.js';
 import { accepted, unknown } from '../platform/http/refusals.js';
-import { DATABASE_URL } from '../platform/database/database-url.js';
 import { LongWork } from '../platform/work/long-work.js';
 import type { Tasks } from './work/worker.js';
 
@@ -31,14 +30,22 @@ const drop = (folder: string): Promise<void> => rm(folder, { recursive: true, fo
 
 /** Whole clubs as files: written and read in threads of their own, through files that pass. */
 @Injectable()
-export class FilesService implements OnModuleDestroy {
+export class FilesService implements OnApplicationBootstrap, OnModuleDestroy {
   private readonly work: LongWork;
 
   constructor(
     private readonly em: EntityManager,
-    @Inject(DATABASE_URL) databaseUrl: string,
+    databaseUrl: string,
+    private readonly readyThreads: number,
   ) {
-    this.work = new LongWork(WORKER, { databaseUrl });
+    this.work = new LongWork(WORKER, { databaseUrl }, readyThreads);
+  }
+
+  /** Whoever takes out their club first after a start would otherwise wait three seconds for a thread. */
+  onApplicationBootstrap(): void {
+    for (let thread = 0; thread < this.readyThreads; thread++)
+      // What keeps it from being ready is said to whoever asks it for something.
+      this.work.run('beReady', {} satisfies Tasks['beReady']).catch(() => undefined);
   }
 
   onModuleDestroy(): Promise<void> {

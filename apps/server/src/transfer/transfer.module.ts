@@ -1,3 +1,4 @@
+import { EntityManager } from '@mikro-orm/postgresql';
 import { Module, type DynamicModule } from '@nestjs/common';
 import { AthletesModule } from '../domains/athletes/athletes.module.js';
 import { DrillsModule } from '../domains/drills/drills.module.js';
@@ -14,7 +15,7 @@ import { TransferController } from './transfer.controller.js';
 
 @Module({})
 export class TransferModule {
-  static on(databaseUrl: string): DynamicModule {
+  static on(databaseUrl: string, readyThreads: number): DynamicModule {
     return {
       module: TransferModule,
       imports: [AthletesModule, DrillsModule, PatternsModule],
@@ -22,8 +23,12 @@ export class TransferModule {
       providers: [
         { provide: DATABASE_URL, useValue: databaseUrl },
         Jobs,
-        ...[FilesService, ImportsService, TablesService, TakingOutService, ErasingService],
-        PersonFileService,
+        {
+          provide: FilesService,
+          inject: [EntityManager],
+          useFactory: (em: EntityManager) => new FilesService(em, databaseUrl, readyThreads),
+        },
+        ...[ImportsService, TablesService, TakingOutService, ErasingService, PersonFileService],
       ],
     };
   }

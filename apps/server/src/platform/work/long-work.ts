@@ -33,14 +33,24 @@ export type WorkAnswer<Value> =
 export class LongWork {
   private readonly pool: Piscina;
 
-  constructor(filename: string, settings: object) {
+  /**
+   * @param filename what the threads do, a task by its name
+   * @param settings what each thread is told of the surroundings
+   * @param ready how many threads are there before they are asked for, and stay
+   */
+  constructor(
+    private readonly filename: string,
+    settings: object,
+    ready = 0,
+  ) {
     this.pool = new Piscina({
-      filename,
       workerData: settings,
-      minThreads: 0,
+      minThreads: ready,
       maxThreads: AT_ONCE,
       maxQueue: MOST_WAITING,
       idleTimeout: IDLE_MS,
+      // A thread that sleeps until it is asked would keep its connections open for as long.
+      atomics: 'disabled',
       resourceLimits: { maxOldGenerationSizeMb: MOST_MB, maxYoungGenerationSizeMb: MOST_NEW_MB },
     });
     // A thread that dies fails its task, which says so; it must not take the server with it.
@@ -49,7 +59,7 @@ export class LongWork {
 
   /** One of the things that the threads' file does. */
   run<Value>(task: string, data: object): Promise<Value> {
-    return this.value<Value>({ task, data });
+    return this.value<Value>({ task, data }, this.filename);
   }
 
   /** What another file does, which needs nothing of theirs. */
@@ -57,7 +67,7 @@ export class LongWork {
     return this.value<Value>(data, filename);
   }
 
-  private async value<Value>(data: object, filename?: string): Promise<Value> {
+  private async value<Value>(data: object, filename: string): Promise<Value> {
     const answer = await this.answerTo<Value>(data, filename);
     if ('refused' in answer) {
       const { status, problems } = answer.refused;
@@ -66,13 +76,11 @@ export class LongWork {
     return answer.value;
   }
 
-  private async answerTo<Value>(data: object, filename?: string): Promise<WorkAnswer<Value>> {
+  private async answerTo<Value>(data: object, filename: string): Promise<WorkAnswer<Value>> {
     try {
       const signal = AbortSignal.timeout(MOST_MS);
-      return (await this.pool.run(data, {
-        signal,
-        ...(filename && { filename }),
-      })) as WorkAnswer<Value>;
+      // Named with each task and not for the pool: a thread loads the pool's file before any other.
+      return (await this.pool.run(data, { signal, filename })) as WorkAnswer<Value>;
     } catch (error) {
       const { name = '', code = '', message = '' } = error as Partial<Record<string, string>>;
       if (name === 'AbortError' || code === 'ERR_WORKER_OUT_OF_MEMORY')

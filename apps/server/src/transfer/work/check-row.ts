@@ -18,11 +18,14 @@ interface ClassSchema {
   readonly required?: readonly string[];
 }
 
-const compiled = new Map<ClubList, ValidateFunction>();
+/** The lists whose rows are held against compiled rules. */
+type ManyRows = Extract<ClubList, 'reps' | 'sets'>;
+
+const compiled = new Map<ManyRows, ValidateFunction>();
 let allSchemas: Record<string, ClassSchema> | null = null;
 
 /** The schema of a list's rows, without the fields that are looked at apart from it. */
-function schemaOf(list: 'reps' | 'sets', apart: readonly string[]): object {
+function schemaOf(list: ManyRows, apart: readonly string[]): object {
   const name = CLUB_LISTS[list].name;
   const defs = (allSchemas ??= schemasUnder(SCHEMAS) as Record<string, ClassSchema>);
   const { properties = {}, required = [], ...own } = defs[name] ?? {};
@@ -37,15 +40,27 @@ function schemaOf(list: 'reps' | 'sets', apart: readonly string[]): object {
   };
 }
 
-function bySchema(list: 'reps' | 'sets', row: object): boolean {
-  const validate =
+function rulesOf(list: ManyRows): ValidateFunction {
+  const rules =
     compiled.get(list) ??
     new Ajv({ formats: FORMATS }).compile(
       schemaOf(list, list === 'sets' ? ['conditions', 'limitsMs'] : []),
     );
-  compiled.set(list, validate);
+  compiled.set(list, rules);
+  return rules;
+}
+
+/** Compiles what rows are held against, before there are some: it takes as long as some hundred of them. */
+export function compileRules(): void {
+  rulesOf('sets');
+  rulesOf('reps');
+}
+
+function bySchema(list: ManyRows, row: object): boolean {
   // A schema knows of fields that may be missing, not of nothing in their place.
-  return validate(Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null)));
+  return rulesOf(list)(
+    Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null)),
+  );
 }
 
 /** Conditions and limits that the rules themselves found good: a club has few that differ. */

@@ -11,6 +11,7 @@ import { buildWalls } from '../../platform/auth/walls.js';
 import type { WorkAnswer } from '../../platform/work/long-work.js';
 import { TablesService } from '../tables.service.js';
 import { bringClub } from './bring-club.js';
+import { compileRules } from './check-row.js';
 import { takeClub } from './take-club.js';
 import { Unreadable } from './unpack.js';
 import { WorkerModule } from './worker.module.js';
@@ -21,19 +22,31 @@ export interface Tasks {
   readonly bringClub: { readonly path: string };
   readonly repsTable: { readonly clubId: string; readonly path: string };
   readonly setsTable: { readonly clubId: string; readonly path: string };
+  readonly beReady: Readonly<Record<string, never>>;
 }
 
 let started: Promise<INestApplicationContext> | null = null;
 
+async function startServices(): Promise<INestApplicationContext> {
+  const { databaseUrl } = workerData as { databaseUrl: string };
+  const app = await NestFactory.createApplicationContext(WorkerModule.with({ databaseUrl }), {
+    logger: false,
+    abortOnError: false,
+  });
+  buildWalls(app.get(EntityManager));
+  return app;
+}
+
 /** The services of the server, in this thread, on connections of their own. */
-const services = (): Promise<INestApplicationContext> =>
-  (started ??= NestFactory.createApplicationContext(
-    WorkerModule.with(workerData as { databaseUrl: string }),
-    { logger: false },
-  ).then((app) => {
-    buildWalls(app.get(EntityManager));
-    return app;
-  }));
+async function services(): Promise<INestApplicationContext> {
+  try {
+    return await (started ??= startServices());
+  } catch (error) {
+    // A database that was away may be back for whoever asks next.
+    started = null;
+    throw error;
+  }
+}
 
 const write = (text: AsyncIterable<string>, path: string): Promise<void> =>
   pipeline(Readable.from(text), createWriteStream(path));
@@ -54,6 +67,11 @@ const DOING: Doing = {
     withinClub(clubId, () => write(tables.repsOfClub(clubId), path)),
   setsTable: ({ clubId, path }, _em, tables) =>
     withinClub(clubId, () => write(tables.setsOfClub(clubId), path)),
+  // The services have started by then. What looks through an import is a file of its own.
+  beReady: async () => {
+    compileRules();
+    await import('./check-import.js');
+  },
 };
 
 /** One task, by the pool that this thread is of. */
