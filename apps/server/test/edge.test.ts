@@ -294,7 +294,7 @@ describe('a zip', () => {
   };
   const linesIn = async (zip: Unpacked, name: string) => {
     const lines: string[] = [];
-    for await (const line of zip.lines(name)) lines.push(line);
+    for await (const some of zip.lines(name)) lines.push(...some);
     return lines;
   };
 

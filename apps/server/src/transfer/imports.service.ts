@@ -24,7 +24,7 @@ const AT_ONCE = 60;
 /** With three an import is stored no sooner, and whoever times a rep meanwhile waits twice as long. */
 const LANES = 2;
 /** Reps of a transaction: nobody who times this athlete meanwhile waits for more. */
-const REPS_TOGETHER = 200;
+const REPS_TOGETHER = 100;
 
 type Lane = readonly (readonly [index: number, set: ImportSet])[];
 

@@ -1,4 +1,5 @@
 import { Readable } from 'node:stream';
+import { setImmediate } from 'node:timers/promises';
 import { ForeignKeyConstraintViolationException, type EntityManager } from '@mikro-orm/postgresql';
 import {
   ClubFileHead,
@@ -26,6 +27,13 @@ export const linesOf = (list: ClubList): string => `${list}.jsonl`;
 const MOST_JSON = 48 * 2 ** 20;
 /** Rows stored at once. */
 const AT_ONCE = 1000;
+/** So many times that, so that the database has some to take when it is done with those before. */
+const MOST_UNDER_WAY = 2;
+/** Rows that are looked at between two looks at what the database says. */
+const PAUSE_AFTER = 50;
+
+/** Rows as they come, some at a time: a wait for each of a hundred thousand takes as long as to read them. */
+type RowsAtOnce = AsyncIterable<Iterable<unknown>>;
 
 /** Brings a club in that is not here; all of it or nothing. */
 export async function bringClub(em: EntityManager, path: string): Promise<ClubReply> {
@@ -38,8 +46,8 @@ export async function bringClub(em: EntityManager, path: string): Promise<ClubRe
       ...{ clubId, name, sport: sport ?? '', unit: unit ?? 'metres' },
       faults: faults ?? [],
     };
-    const rowsOf = (list: ClubList): AsyncIterable<unknown> =>
-      head.version === 1 ? Readable.from(listIn(lists, list)) : rowsIn(zip, list);
+    const rowsOf = (list: ClubList): RowsAtOnce =>
+      head.version === 1 ? Readable.from([listIn(lists, list)]) : rowsIn(zip, list);
     await withinClub(clubId, async () => {
       await em.transactional(async (tx) => {
         if (await tx.findOne(Club, { clubId }))
@@ -65,7 +73,7 @@ async function bringList(
   em: EntityManager,
   clubId: string,
   part: ClubPart<ClubList>,
-  rows: AsyncIterable<unknown>,
+  rows: RowsAtOnce,
   known: Known,
 ): Promise<void> {
   let waiting: InList<ClubList>[] = [];
@@ -86,30 +94,35 @@ async function bringList(
     }
   };
   // The next rows are looked at while the database takes those before them.
-  let storing = Promise.resolve();
+  const underWay: Promise<void>[] = [];
   const storeNext = async () => {
-    await storing;
-    storing = store(waiting);
+    const some = waiting;
+    const stored = (underWay.at(-1) ?? Promise.resolve()).then(() => store(some));
     // It is heard of by whoever waits for it next.
-    storing.catch(() => undefined);
+    stored.catch(() => undefined);
+    underWay.push(stored);
     waiting = [];
+    if (underWay.length > MOST_UNDER_WAY) await underWay.shift();
   };
-  for await (const given of rows) {
-    const where = `${part.list}[${at++}]`;
-    const row = checkRow(part.list, given);
-    if (isProblems(row))
-      throw new Unreadable(
-        row.slice(0, MOST_PROBLEMS).map((problem) => ({
-          ...problem,
-          field: `${where}.${problem.field}`,
-        })),
-      );
-    known.check(part, row, where);
-    waiting.push(row);
-    if (waiting.length >= AT_ONCE) await storeNext();
-  }
+  for await (const some of rows)
+    for (const given of some) {
+      const where = `${part.list}[${at++}]`;
+      const row = checkRow(part.list, given);
+      if (isProblems(row))
+        throw new Unreadable(
+          row.slice(0, MOST_PROBLEMS).map((problem) => ({
+            ...problem,
+            field: `${where}.${problem.field}`,
+          })),
+        );
+      known.check(part, row, where);
+      waiting.push(row);
+      if (waiting.length >= AT_ONCE) await storeNext();
+      // The database has its answer heard, and is sent the next rows, while these are looked at.
+      if (at % PAUSE_AFTER === 0) await setImmediate();
+    }
   await storeNext();
-  await storing;
+  await Promise.all(underWay);
 }
 
 const isProblems = (row: object): row is Unreadable['problems'] => Array.isArray(row);
@@ -155,11 +168,14 @@ function parsed(text: string, field: string): unknown {
   }
 }
 
-async function* rowsIn(zip: Unpacked, list: ClubList): AsyncIterable<unknown> {
+async function* rowsIn(zip: Unpacked, list: ClubList): RowsAtOnce {
   const name = linesOf(list);
   if (!zip.has(name)) return;
   let line = 0;
-  for await (const text of zip.lines(name)) yield parsed(text, `${name}, line ${++line}`);
+  function* rows(lines: readonly string[]): Iterable<unknown> {
+    for (const text of lines) yield parsed(text, `${name}, line ${++line}`);
+  }
+  for await (const lines of zip.lines(name)) yield rows(lines);
 }
 
 /** The head of a file, and the lists that stood beside it in version 1. */

@@ -94,8 +94,8 @@ export class Unpacked {
     }
   }
 
-  /** A file line by line; empty lines are none. */
-  async *lines(name: string): AsyncIterable<string> {
+  /** The lines of a file, as many at a time as were unpacked at once; empty lines are none. */
+  async *lines(name: string): AsyncIterable<readonly string[]> {
     let rest = '';
     try {
       const decoder = new TextDecoder();
@@ -103,12 +103,12 @@ export class Unpacked {
         const parts = (rest + decoder.decode(chunk as Buffer, { stream: true })).split('\n');
         rest = parts.pop() ?? '';
         if (rest.length > LONGEST_LINE) throw new TooMuch(LONGEST_LINE);
-        for (const part of parts) if (part !== '') yield part;
+        yield parts.filter((part) => part !== '');
       }
     } catch (error) {
       throw refusalOf(name, error);
     }
-    if (rest !== '') yield rest;
+    if (rest !== '') yield [rest];
   }
 }
 
