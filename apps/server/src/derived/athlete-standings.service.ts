@@ -1,11 +1,10 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import { standingOf, type Standing } from '@orthokin/core/stats';
-import { keepRows } from '../platform/database/keep-rows.js';
 import { piecemeal } from '../platform/work/piecemeal.js';
-import { holdAthletes } from '../domains/athletes/hold-athletes.js';
 import { AthleteStanding } from './athlete-standing.entity.js';
 import { CourseSetsService } from './course-sets.service.js';
+import { keepWorkedOut } from './keep-worked-out.js';
 import { dayOf, squadSince, SquadFormsService } from './squad-forms.service.js';
 
 /** How everyone of a squad stands, from the sets of the last weeks. */
@@ -28,21 +27,18 @@ export class AthleteStandingsService {
     const lacking = athleteIds.filter((id) => !standings.has(id));
     if (lacking.length === 0) return standings;
     const squad = await this.forms.of(clubId, now);
-    await this.em.transactional(async (em) => {
-      await holdAthletes(em, clubId, lacking);
-      // Somebody who asked a moment sooner may have worked them out while we waited.
-      for (const [id, standing] of await this.kept(clubId, lacking, day))
-        standings.set(id, standing);
-      const missing = lacking.filter((id) => !standings.has(id));
-      if (missing.length === 0) return;
-      const courses = await this.courses.since(clubId, squadSince(now), missing);
-      const rows = await piecemeal(missing, (id) => {
-        const standing = standingOf(courses.get(id) ?? [], squad);
-        return { clubId, id, day, standing };
-      });
-      for (const { id, standing } of rows) standings.set(id, standing);
-      await keepRows(em, AthleteStanding, rows);
+    const rows = await keepWorkedOut(this.em, clubId, lacking, {
+      entity: AthleteStanding,
+      athleteOf: ({ id }) => id,
+      workOut: async (ids) => {
+        const courses = await this.courses.since(clubId, squadSince(now), ids);
+        return piecemeal(ids, (id) => {
+          const standing = standingOf(courses.get(id) ?? [], squad);
+          return { clubId, id, day, standing };
+        });
+      },
     });
+    for (const { id, standing } of rows) standings.set(id, standing);
     return standings;
   }
 

@@ -9,9 +9,9 @@ import { rungAsRun } from '../domains/drills/as-run.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { repsIn } from '../domains/drills/drills.part.js';
 import type { RepRow } from '../domains/drills/rep.entity.js';
-import { keepRows } from '../platform/database/keep-rows.js';
 import { piecemeal } from '../platform/work/piecemeal.js';
 import { plainRows } from '../platform/storage/plain-rows.js';
+import { keepWorkedOut } from './keep-worked-out.js';
 import { SetFiguresRow } from './set-figures.entity.js';
 
 /** Sets whose figures are worked out together. */
@@ -77,39 +77,48 @@ export class FiguresService {
   }
 
   private async workOut(clubId: string, setIds: readonly string[]): Promise<SetFiguresRow[]> {
-    if (setIds.length === 0) return [];
-    return this.em.transactional(async (em) => {
-      // Whoever adds a rep holds the set as well: what is kept is never older than its reps.
-      const held = await plainRows(
-        em,
-        DrillSet,
-        'where club_id = ? and id = any (?::uuid[]) order by id for update',
-        [clubId, `{${setIds.join(',')}}`],
-      );
-      // Somebody who asked a moment sooner may have worked them out while we waited.
-      const kept = await this.kept(clubId, setIds);
-      const sets = held.filter(({ id }) => !kept.has(id));
-      const reps = await repsIn(
-        em,
-        clubId,
-        sets.map(({ id }) => id),
-      );
-      const repsOf = new Map<string, RepRow[]>(sets.map(({ id }) => [id, []]));
-      for (const rep of reps) repsOf.get(rep.setId)?.push(rep);
-      const versionOf = ({ patternId, patternVersion: version }: DrillSet) => ({
-        ...{ patternId, version },
-      });
-      const versions = await this.patterns.versions(clubId, sets.map(versionOf));
-      const made = await piecemeal(sets, (set): SetFiguresRow[] => {
-        const pattern = versions.get(versionKey(versionOf(set)))?.body;
-        if (!pattern) return [];
-        const figures = figuresOf(set, repsOf.get(set.id) ?? [], pattern);
-        return figures ? [{ clubId, id: set.id, ...figures }] : [];
-      });
-      const rows = made.flat();
-      await keepRows(em, SetFiguresRow, rows);
-      return [...kept.values(), ...rows];
+    const owners = await this.em.execute<{ id: string; athleteId: string }[]>(
+      `select id, athlete_id as "athleteId" from drill_set where club_id = ? and id = any (?::uuid[])`,
+      [clubId, `{${setIds.join(',')}}`],
+    );
+    const athleteOf = new Map(owners.map(({ id, athleteId }) => [id, athleteId]));
+    return keepWorkedOut(this.em, clubId, [...new Set(athleteOf.values())], {
+      entity: SetFiguresRow,
+      athleteOf: ({ id }) => athleteOf.get(id) ?? '',
+      workOut: (athleteIds) => this.made(clubId, setIds, athleteIds),
     });
+  }
+
+  /** The figures of those sets that are of some athletes. */
+  private async made(
+    clubId: string,
+    setIds: readonly string[],
+    athleteIds: readonly string[],
+  ): Promise<SetFiguresRow[]> {
+    const sets = await plainRows(
+      this.em,
+      DrillSet,
+      'where club_id = ? and id = any (?::uuid[]) and athlete_id = any (?::uuid[]) order by id',
+      [clubId, `{${setIds.join(',')}}`, `{${athleteIds.join(',')}}`],
+    );
+    const reps = await repsIn(
+      this.em,
+      clubId,
+      sets.map(({ id }) => id),
+    );
+    const repsOf = new Map<string, RepRow[]>(sets.map(({ id }) => [id, []]));
+    for (const rep of reps) repsOf.get(rep.setId)?.push(rep);
+    const versionOf = ({ patternId, patternVersion: version }: DrillSet) => ({
+      ...{ patternId, version },
+    });
+    const versions = await this.patterns.versions(clubId, sets.map(versionOf));
+    const made = await piecemeal(sets, (set): SetFiguresRow[] => {
+      const pattern = versions.get(versionKey(versionOf(set)))?.body;
+      if (!pattern) return [];
+      const figures = figuresOf(set, repsOf.get(set.id) ?? [], pattern);
+      return figures ? [{ clubId, id: set.id, ...figures }] : [];
+    });
+    return made.flat();
   }
 }
 

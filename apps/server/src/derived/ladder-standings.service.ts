@@ -1,9 +1,8 @@
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
-import { keepRows } from '../platform/database/keep-rows.js';
-import { holdAthletes } from '../domains/athletes/hold-athletes.js';
 import { PatternsService, versionKey } from '../domains/patterns/patterns.service.js';
 import { DecisionsService } from './decisions.service.js';
+import { keepWorkedOut } from './keep-worked-out.js';
 import { LadderStanding } from './ladder-standing.entity.js';
 
 /** An athlete and the pattern, in its newest version, whose ladder they climb. */
@@ -64,25 +63,20 @@ export class LadderStandingsService {
       return newest && newest.body.rungs.length > 0 ? [{ athleteId, patternId, newest }] : [];
     });
     if (climbers.length === 0) return [];
-    return this.em.transactional(async (em) => {
-      await holdAthletes(
-        em,
-        clubId,
-        climbers.map(({ athleteId }) => athleteId),
-      );
-      // Somebody who asked a moment sooner may have worked them out while we waited.
-      const kept = await this.kept(clubId, all);
-      const missing = climbers.filter(({ athleteId }) => !kept.has(athleteId));
-      if (missing.length === 0) return [...kept.values()];
-      const standings = await this.decisions.standings(clubId, missing);
-      const rows = missing.flatMap(({ athleteId, patternId, newest: { version } }, i) => {
-        const standing = standings[i];
-        if (!standing) return [];
-        const { rung, decision, held } = standing;
-        return [{ clubId, athleteId, patternId, patternVersion: version, rung, decision, held }];
-      });
-      await keepRows(em, LadderStanding, rows);
-      return [...kept.values(), ...rows];
+    const of = new Map(climbers.map((climber) => [climber.athleteId, climber]));
+    return keepWorkedOut(this.em, clubId, [...of.keys()], {
+      entity: LadderStanding,
+      athleteOf: ({ athleteId }) => athleteId,
+      workOut: async (ids) => {
+        const climbs = ids.flatMap((id) => of.get(id) ?? []);
+        const standings = await this.decisions.standings(clubId, climbs);
+        return climbs.flatMap(({ athleteId, patternId, newest: { version } }, i) => {
+          const standing = standings[i];
+          if (!standing) return [];
+          const { rung, decision, held } = standing;
+          return [{ clubId, athleteId, patternId, patternVersion: version, rung, decision, held }];
+        });
+      },
     });
   }
 }

@@ -26,8 +26,8 @@ export class SquadFormsService {
   ) {}
 
   /**
-   * Before anybody is held, please: to sum up a squad takes a second, and whoever times one of them would wait for
-   * it. Whoever asks meanwhile gets the same sum.
+   * Before anybody may be held, please: to sum up a squad takes a second, and whoever times one of them would wait
+   * for it. Whoever asks meanwhile gets the same sum.
    */
   async of(clubId: string, now = new Date()): Promise<SquadForm> {
     const kept = await this.kept(clubId, now);

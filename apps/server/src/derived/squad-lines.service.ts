@@ -10,9 +10,7 @@ import {
 } from '@orthokin/core/progress';
 import { shortCourse, type Standing } from '@orthokin/core/stats';
 import type { AthleteReply, LastSetReply, SquadLineReply } from '@orthokin/contract';
-import { keepRows } from '../platform/database/keep-rows.js';
 import { plainRows } from '../platform/storage/plain-rows.js';
-import { holdAthletes } from '../domains/athletes/hold-athletes.js';
 import { bandNow } from '../domains/athletes/athletes.service.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { NewestSetsService } from '../domains/drills/newest-sets.service.js';
@@ -23,6 +21,7 @@ import { openSealedText } from '../platform/storage/sealed.js';
 import { AthleteStandingsService } from './athlete-standings.service.js';
 import { CourseSetsService } from './course-sets.service.js';
 import { DecisionsService } from './decisions.service.js';
+import { keepWorkedOut } from './keep-worked-out.js';
 import type { LadderStanding } from './ladder-standing.entity.js';
 import { LadderStandingsService, type Climber } from './ladder-standings.service.js';
 import { SquadLineRow, type KeptMember, type SquadLine } from './squad-line.entity.js';
@@ -52,8 +51,8 @@ interface Working extends Climber {
 /** What is kept of an athlete. */
 type Kept = Pick<SquadLineRow, 'line' | 'member'>;
 
-/** Athletes held at once while they are worked out: whoever times one of them meanwhile waits for no more. */
-const HELD_AT_ONCE = 12;
+/** Athletes worked out together: what crosses a change of one of them is worked out anew. */
+const AT_ONCE = 12;
 
 const NO_CLAIMS: Claims = { change: null, slowerSide: null, isNewLean: false, isStuck: false };
 
@@ -126,19 +125,6 @@ export class SquadLinesService {
     });
   }
 
-  private async kept(
-    clubId: string,
-    athleteIds: readonly string[],
-    day: string,
-  ): Promise<Map<string, Kept>> {
-    const rows = await this.em.execute<(Kept & { id: string })[]>(
-      `select id, line, member from squad_line
-       where club_id = ? and day = ? and id = any (?::uuid[])`,
-      [clubId, day, `{${athleteIds.join(',')}}`],
-    );
-    return new Map(rows.map(({ id, ...kept }) => [id, kept]));
-  }
-
   private async workOut(
     clubId: string,
     athleteIds: readonly string[],
@@ -146,61 +132,52 @@ export class SquadLinesService {
   ): Promise<ReadonlyMap<string, Kept>> {
     const all = new Map<string, Kept>();
     if (athleteIds.length === 0) return all;
+    // Before anybody may be held: to sum up a squad takes a second.
     await this.forms.of(clubId, now);
-    for (let i = 0; i < athleteIds.length; i += HELD_AT_ONCE) {
-      const some = athleteIds.slice(i, i + HELD_AT_ONCE);
-      for (const [id, kept] of await this.workOutHeld(clubId, some, now)) all.set(id, kept);
-    }
+    for (let i = 0; i < athleteIds.length; i += AT_ONCE)
+      for (const row of await keepWorkedOut(this.em, clubId, athleteIds.slice(i, i + AT_ONCE), {
+        entity: SquadLineRow,
+        athleteOf: ({ id }) => id,
+        workOut: (ids) => this.rowsOf(clubId, ids, now),
+      }))
+        all.set(row.id, row);
     return all;
   }
 
-  /** What is kept of some athletes, who are held meanwhile. */
-  private workOutHeld(
+  private async rowsOf(
     clubId: string,
     athleteIds: readonly string[],
     now: Date,
-  ): Promise<ReadonlyMap<string, Kept>> {
-    return this.em.transactional(async (em) => {
-      const held = await holdAthletes(em, clubId, athleteIds);
-      // Somebody who asked a moment sooner may have worked them out while we waited.
-      const kept = await this.kept(clubId, athleteIds, dayOf(now));
-      const athletes = held.filter(({ id }) => !kept.has(id));
-      if (athletes.length === 0) return kept;
-      const newest = await this.newest.of(
-        clubId,
-        athletes.map(({ id }) => id),
+  ): Promise<SquadLineRow[]> {
+    const athletes = await this.em.execute<{ id: string; patternId: string }[]>(
+      `select id, pattern_id as "patternId" from athlete where club_id = ? and id = any (?::uuid[])`,
+      [clubId, `{${athleteIds.join(',')}}`],
+    );
+    const newest = await this.newest.of(clubId, athleteIds);
+    const patterns = await this.patterns.all(clubId);
+    const places = await this.places.places(clubId, athleteIds);
+    const last = await this.lastSets(clubId, [...newest.values()]);
+    const own = await this.ladders.allOwnLimits(clubId, athleteIds);
+    const working = athletes.flatMap((athlete): Working[] => {
+      const set = newest.get(athlete.id);
+      // Nobody vanishes from the squad because a pattern has no rungs, or cannot be read.
+      const patternId = [athlete.patternId, ...patterns.keys()].find(
+        (id) => (patterns.get(id)?.body.rungs.length ?? 0) > 0,
       );
-      const patterns = await this.patterns.all(clubId);
-      const places = await this.places.places(clubId, athleteIds);
-      const last = await this.lastSets(clubId, [...newest.values()]);
-      const own = await this.ladders.allOwnLimits(clubId, athleteIds);
-      const working = athletes.flatMap((athlete): Working[] => {
-        const set = newest.get(athlete.id);
-        // Nobody vanishes from the squad because a pattern has no rungs, or cannot be read.
-        const patternId = [athlete.patternId, ...patterns.keys()].find(
-          (id) => (patterns.get(id)?.body.rungs.length ?? 0) > 0,
-        );
-        const found = patternId === undefined ? undefined : patterns.get(patternId);
-        if (patternId === undefined || !found) return [];
-        const { body: pattern, version } = found;
-        const limits = own.get(`${athlete.id} ${patternId}`) ?? [];
-        const place = places.of({ athleteId: athlete.id, patternId });
-        const rungs = withOwnLimits(pattern.rungs, limits);
-        const rung = reachedRung({ ...pattern, rungs }, place.rung);
-        const lastSet = (set === undefined ? undefined : last.get(set)) ?? null;
-        return [{ athleteId: athlete.id, patternId, version, pattern, rung, lastSet }];
-      });
-      const lines = await this.keptOf(clubId, working, now);
-      const day = dayOf(now);
-      await keepRows(
-        em,
-        SquadLineRow,
-        lines.map(([id, { line, member }]) => ({
-          ...{ clubId, id, patternId: line.patternId, line, day, member },
-        })),
-      );
-      return new Map([...kept, ...lines]);
+      const found = patternId === undefined ? undefined : patterns.get(patternId);
+      if (patternId === undefined || !found) return [];
+      const { body: pattern, version } = found;
+      const limits = own.get(`${athlete.id} ${patternId}`) ?? [];
+      const place = places.of({ athleteId: athlete.id, patternId });
+      const rungs = withOwnLimits(pattern.rungs, limits);
+      const rung = reachedRung({ ...pattern, rungs }, place.rung);
+      const lastSet = (set === undefined ? undefined : last.get(set)) ?? null;
+      return [{ athleteId: athlete.id, patternId, version, pattern, rung, lastSet }];
     });
+    const day = dayOf(now);
+    return (await this.keptOf(clubId, working, now)).map(([id, { line, member }]) => ({
+      ...{ clubId, id, patternId: line.patternId, line, day, member },
+    }));
   }
 
   /** What is kept of athletes, by their standings, their ladders and their newest weeks. */

@@ -1,13 +1,14 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable, type OnModuleInit } from '@nestjs/common';
-import { holdAthletes } from '../domains/athletes/hold-athletes.js';
+import { countChange } from '../domains/athletes/hold-athletes.js';
 import { Changes, type Change } from '../domains/changes.js';
 import { LadderStanding } from './ladder-standing.entity.js';
 import { SquadLineRow } from './squad-line.entity.js';
 
 /**
  * Takes away what was worked out from something that has changed since, in the transaction that
- * changes it. Nobody else deletes these rows.
+ * changes it, and counts that change: what is being worked out meanwhile is not kept (`keepWorkedOut`).
+ * Nobody else deletes these rows.
  */
 @Injectable()
 export class TakingAway implements OnModuleInit {
@@ -24,9 +25,10 @@ async function takeAway(em: EntityManager, change: Change): Promise<void> {
     case 'reps':
     case 'sets': {
       const { athleteId } = change;
-      // One question: this stands in the way of every rep.
+      // One question: this stands in the way of every rep. Whoever tells of this holds the athlete.
       await em.execute(
         `with of as (select ?::uuid as club_id, ?::uuid as athlete_id, ?::uuid[] as set_ids),
+           counted as (update athlete a set changes = a.changes + 1 from of where (a.club_id, a.id) = (of.club_id, of.athlete_id)),
            figures as (delete from set_figures f using of where f.club_id = of.club_id and f.id = any (of.set_ids)),
            standing as (delete from athlete_standing s using of where (s.club_id, s.id) = (of.club_id, of.athlete_id)),
            ladder as (delete from ladder_standing l using of where (l.club_id, l.athlete_id) = (of.club_id, of.athlete_id))
@@ -38,6 +40,7 @@ async function takeAway(em: EntityManager, change: Change): Promise<void> {
     case 'moves':
     case 'own limits': {
       const { athleteId, patternId } = change;
+      await countChange(em, clubId, [athleteId]);
       await em.nativeDelete(LadderStanding, { clubId, athleteId, patternId });
       await em.nativeDelete(SquadLineRow, { clubId, id: athleteId });
       return;
@@ -45,8 +48,7 @@ async function takeAway(em: EntityManager, change: Change): Promise<void> {
     case 'ladder':
     case 'pattern': {
       const { patternId } = change;
-      // Whoever works a standing out holds its athlete: so none is kept that missed this change.
-      await holdAthletes(em, clubId, 'all');
+      await countChange(em, clubId, 'all');
       await em.nativeDelete(LadderStanding, { clubId, patternId });
       await em.nativeDelete(SquadLineRow, { clubId, patternId });
     }

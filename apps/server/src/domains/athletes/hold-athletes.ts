@@ -1,29 +1,61 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { unknown } from '../../platform/http/refusals.js';
 
-/** An athlete held until the transaction is over, and the pattern they were given to work on. */
-export interface HeldAthlete {
+/** An athlete as they were counted: how many changes there were of what they did and how it is judged. */
+export interface CountedAthlete {
   readonly id: string;
-  readonly patternId: string;
+  readonly changes: number;
 }
 
+const idsOf = (athleteIds: readonly string[]): string => `{${athleteIds.join(',')}}`;
+
 /**
- * Holds athletes of a club, or all of them, until the transaction is over. Whoever adds to what an athlete did holds
- * the athlete as well, so that what is worked out meanwhile is never older. Always in the same order: two that hold
- * many wait for each other and never both.
+ * Athletes with the changes counted so far, none of them held. What has to be written to keep what is worked out of
+ * them is not begun on a standby: it refuses this.
  * @returns those that are there
  */
-export const holdAthletes = (
+export const countChanges = (
   em: EntityManager,
   clubId: string,
-  athleteIds: readonly string[] | 'all',
-): Promise<HeldAthlete[]> =>
-  em.execute<HeldAthlete[]>(
-    `select id, pattern_id as "patternId" from athlete
-     where club_id = ? ${athleteIds === 'all' ? '' : 'and id = any (?::uuid[])'}
-     order by id for update`,
-    [clubId, ...(athleteIds === 'all' ? [] : [`{${athleteIds.join(',')}}`])],
+  athleteIds: readonly string[],
+): Promise<CountedAthlete[]> =>
+  em.execute<CountedAthlete[]>(
+    `select id, changes from athlete where club_id = ? and id = any (?::uuid[]) for key share`,
+    [clubId, idsOf(athleteIds)],
   );
+
+/**
+ * Holds athletes of a club until the transaction is over. Whoever adds to what an athlete did holds the athlete as
+ * well, so that what is kept meanwhile is never older. Always in the same order: two that hold many wait for each
+ * other and never both. What merely names an athlete is not held up.
+ * @returns the ids of those that are there
+ */
+export async function holdAthletes(
+  em: EntityManager,
+  clubId: string,
+  athleteIds: readonly string[],
+): Promise<string[]> {
+  const held = await em.execute<{ id: string }[]>(
+    `select id from athlete where club_id = ? and id = any (?::uuid[]) order by id for no key update`,
+    [clubId, idsOf(athleteIds)],
+  );
+  return held.map(({ id }) => id);
+}
+
+/** Holds those of some athletes of whom nothing has changed since they were counted. @returns their ids */
+export async function holdUnchanged(
+  em: EntityManager,
+  clubId: string,
+  athletes: readonly CountedAthlete[],
+): Promise<string[]> {
+  const held = await em.execute<{ id: string }[]>(
+    `select a.id from athlete a
+     join jsonb_to_recordset(?::jsonb) as counted (id uuid, changes int) using (id, changes)
+     where a.club_id = ? order by a.id for no key update of a`,
+    [JSON.stringify(athletes), clubId],
+  );
+  return held.map(({ id }) => id);
+}
 
 /** Holds one athlete until the transaction is over. @throws where they are not there */
 export async function holdAthlete(
@@ -32,5 +64,21 @@ export async function holdAthlete(
   athleteId: string,
 ): Promise<void> {
   const [found] = await holdAthletes(em, clubId, [athleteId]);
-  if (!found) throw unknown('athleteId', athleteId, 'an athlete');
+  if (found === undefined) throw unknown('athleteId', athleteId, 'an athlete');
+}
+
+/** Counts a change for some athletes, or for all of a club, and holds them until the transaction is over. */
+export async function countChange(
+  em: EntityManager,
+  clubId: string,
+  athleteIds: readonly string[] | 'all',
+): Promise<void> {
+  // In the order in which whoever else holds many holds them.
+  await em.execute(
+    `with held as (
+       select id from athlete where club_id = ? ${athleteIds === 'all' ? '' : 'and id = any (?::uuid[])'}
+       order by id for no key update)
+     update athlete a set changes = a.changes + 1 from held where a.club_id = ? and a.id = held.id`,
+    [clubId, ...(athleteIds === 'all' ? [] : [idsOf(athleteIds)]), clubId],
+  );
 }

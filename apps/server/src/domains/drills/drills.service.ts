@@ -24,12 +24,11 @@ import { RepRow } from './rep.entity.js';
 import { setReply } from './replies.js';
 import { checkAgainst, checkAnswers } from './set-checks.js';
 
-/** Holds a set until the transaction is over: nobody works out figures of it meanwhile. */
-async function holdSet(em: EntityManager, clubId: string, id: string): Promise<void> {
-  const found = await em.execute<object[]>(
-    'select 1 from drill_set where club_id = ? and id = ? for update',
-    [clubId, id],
-  );
+/** Refuses where a set is gone by now; whoever takes one out holds its athlete. */
+async function refuseGone(em: EntityManager, clubId: string, id: string): Promise<void> {
+  const found = await em.execute<object[]>('select 1 from drill_set where club_id = ? and id = ?', [
+    ...[clubId, id],
+  ]);
   if (found.length === 0) throw unknown('setId', id, 'a set');
 }
 
@@ -108,10 +107,10 @@ export class DrillsService {
       if (!replaced) throw unknown('replaces', body.replaces, 'a rep of this set');
     }
     await this.em.transactional(async (em) => {
-      // While athlete and set are held nobody works out figures that would miss this rep.
+      // While the athlete is held nothing is kept that would miss this rep.
       const { athleteId } = set;
       await holdAthlete(em, clubId, athleteId);
-      await holdSet(em, clubId, setId);
+      await refuseGone(em, clubId, setId);
       await insertOnce(em, RepRow, { clubId, id, setId, ...body });
       if (isMarkedOnFilm(body)) {
         const untimed = { clubId, id: setId, source: 'none' as const };
