@@ -29,6 +29,7 @@ import { Migration20261222Statistics } from './20261222-statistics.js';
 import { Migration20261223NoStatisticsOfDocuments } from './20261223-no-statistics-of-documents.js';
 import { Migration20261224ImportsByAthlete } from './20261224-imports-by-athlete.js';
 import { Migration20261225ChangesCounted } from './20261225-changes-counted.js';
+import { Migration20261226DocumentsAsText } from './20261226-documents-as-text.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -63,4 +64,5 @@ export const MIGRATIONS = [
   { name: '20261223-no-statistics-of-documents', class: Migration20261223NoStatisticsOfDocuments },
   { name: '20261224-imports-by-athlete', class: Migration20261224ImportsByAthlete },
   { name: '20261225-changes-counted', class: Migration20261225ChangesCounted },
+  { name: '20261226-documents-as-text', class: Migration20261226DocumentsAsText },
 ];

@@ -10,10 +10,31 @@ import { RepRow } from './rep.entity.js';
 /** As the tables have it; a column each, so that PostgreSQL takes a thousand rows out of one text. */
 const SET_COLUMNS = `id uuid, "athleteId" uuid, "patternId" uuid, "patternVersion" int, rung int, source text,
   "startedAt" timestamptz, day date, seed bigint, "falseStartMs" int, "responseLimitMs" int, conditions jsonb,
-  "limitsMs" jsonb, cues jsonb, "endedAt" timestamptz, "endReason" text`;
+  "limitsMs" jsonb, "endedAt" timestamptz, "endReason" text`;
 
-const REP_COLUMNS = `id uuid, "setId" uuid, ordinal int, target text, events jsonb, "seenFaults" jsonb,
-  "struckOut" boolean, marks jsonb, replaces uuid, corrected jsonb`;
+const REP_COLUMNS = `id uuid, "setId" uuid, ordinal int, target text, "seenFaults" jsonb, "struckOut" boolean,
+  marks jsonb, replaces uuid, corrected jsonb`;
+
+/** SQL for rows as `apart` gives them: their columns, and the `document` of each. */
+const given = (columns: string): string =>
+  `rows from (jsonb_to_recordset(?::jsonb) as (${columns}), string_to_table(?, chr(10)))
+   as given (${columns.replace(/("?\w+"?) \w+/g, '$1')}, document)`;
+
+/**
+ * Rows, and line by line the largest field of each: PostgreSQL takes the rows apart, which is most of its work, and
+ * those it only has to keep.
+ */
+function apart<Field extends string>(
+  rows: readonly Readonly<Record<Field, unknown>>[],
+  field: Field,
+): [rows: string, documents: string] {
+  const documents: string[] = [];
+  const others = rows.map(({ [field]: document, ...row }) => {
+    documents.push(JSON.stringify(document));
+    return row;
+  });
+  return [JSON.stringify(others), documents.join('\n')];
+}
 
 export const setsPart: ClubPart<'sets'> = {
   list: 'sets',
@@ -38,10 +59,10 @@ export const repsPart: ClubPart<'reps'> = {
         em,
         `insert into rep (club_id, id, set_id, ordinal, target, events, seen_faults, struck_out,
            marks, replaces, corrected)
-         select ?::uuid, id, "setId", ordinal, target, events, "seenFaults", "struckOut",
+         select ?::uuid, id, "setId", ordinal, target, document::json, "seenFaults", "struckOut",
            nullif(marks, 'null'::jsonb), replaces, nullif(corrected, 'null'::jsonb)
-         from jsonb_to_recordset(?::jsonb) as given (${REP_COLUMNS})`,
-        [clubId, JSON.stringify(some)],
+         from ${given(REP_COLUMNS)}`,
+        [clubId, ...apart(some, 'events')],
       );
   },
   concerns:
@@ -70,12 +91,12 @@ export async function insertSets(
     `insert into drill_set (club_id, id, athlete_id, pattern_id, pattern_version, rung, source, started_at, day,
        seed, false_start_ms, response_limit_ms, conditions, limits_ms, cues, ended_at, end_reason)
      select ?::uuid, id, "athleteId", "patternId", "patternVersion", rung, source, "startedAt", day,
-       seed, "falseStartMs", "responseLimitMs", conditions, nullif("limitsMs", 'null'::jsonb), cues, "endedAt",
-       "endReason"
-     from jsonb_to_recordset(?::jsonb) as given (${SET_COLUMNS})
+       seed, "falseStartMs", "responseLimitMs", conditions, nullif("limitsMs", 'null'::jsonb), document::json,
+       "endedAt", "endReason"
+     from ${given(SET_COLUMNS)}
      on conflict (club_id, id) do nothing
      returning id`,
-    [clubId, JSON.stringify(rows)],
+    [clubId, ...apart(rows, 'cues')],
   );
   return new Set(stored.map(({ id }) => id));
 }
