@@ -76,7 +76,10 @@ export class FiguresService {
     return new Map(rows.map((row) => [row.id, { ...row, clubId }]));
   }
 
-  private async workOut(clubId: string, setIds: readonly string[]): Promise<SetFiguresRow[]> {
+  private async workOut(
+    clubId: string,
+    setIds: readonly string[],
+  ): Promise<readonly SetFiguresRow[]> {
     const owners = await this.em.execute<{ id: string; athleteId: string }[]>(
       `select id, athlete_id as "athleteId" from drill_set where club_id = ? and id = any (?::uuid[])`,
       [clubId, `{${setIds.join(',')}}`],

@@ -1,5 +1,5 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { countChanges, holdAthletes, holdUnchanged } from '../domains/athletes/hold-athletes.js';
+import { countChanges, holdUnchanged } from '../domains/athletes/hold-athletes.js';
 import { keepRows } from '../platform/database/keep-rows.js';
 
 /** What is worked out of athletes, and where it is kept. */
@@ -12,8 +12,8 @@ export interface WorkedOut<Row extends object> {
 
 /**
  * Works something out of athletes and keeps it. Nobody is held meanwhile: whoever times one of them does not wait for
- * it. Of whom something has changed before it could be kept, they are held and it is worked out anew: what is kept is
- * never older than what it was worked out from.
+ * it. Of whom something has changed before it could be kept, what was worked out answers this question, being no older
+ * than it, and is not kept: what is kept is never older than what it was worked out from.
  * @returns all rows, of those athletes who are there
  */
 export async function keepWorkedOut<Row extends object>(
@@ -21,21 +21,17 @@ export async function keepWorkedOut<Row extends object>(
   clubId: string,
   athleteIds: readonly string[],
   { entity, athleteOf, workOut }: WorkedOut<Row>,
-): Promise<Row[]> {
+): Promise<readonly Row[]> {
   if (athleteIds.length === 0) return [];
-  const before = await countChanges(em, clubId, athleteIds);
-  const made = await workOut(before.map(({ id }) => id));
-  const { held, kept } = await em.transactional(async (tx) => {
-    const held = new Set(await holdUnchanged(tx, clubId, before));
-    const kept = made.filter((row) => held.has(athleteOf(row)));
-    await keepRows(tx, entity, kept);
-    return { held, kept };
+  const counted = await countChanges(em, clubId, athleteIds);
+  const rows = await workOut(counted.map(({ id }) => id));
+  await em.transactional(async (tx) => {
+    const unchanged = new Set(await holdUnchanged(tx, clubId, counted));
+    await keepRows(
+      tx,
+      entity,
+      rows.filter((row) => unchanged.has(athleteOf(row))),
+    );
   });
-  const changed = before.map(({ id }) => id).filter((id) => !held.has(id));
-  if (changed.length === 0) return kept;
-  return em.transactional(async (tx) => {
-    const anew = await workOut(await holdAthletes(tx, clubId, changed));
-    await keepRows(tx, entity, anew);
-    return [...kept, ...anew];
-  });
+  return rows;
 }

@@ -56,7 +56,7 @@ export class LadderStandingsService {
     return standings;
   }
 
-  private async workOut(clubId: string, all: readonly Climber[]): Promise<Row[]> {
+  private async workOut(clubId: string, all: readonly Climber[]): Promise<readonly Row[]> {
     const versions = await this.patterns.versions(clubId, all);
     const climbers = all.flatMap(({ athleteId, patternId, version }) => {
       const newest = versions.get(versionKey({ patternId, version }));

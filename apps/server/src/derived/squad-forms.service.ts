@@ -25,10 +25,7 @@ export class SquadFormsService {
     private readonly courses: CourseSetsService,
   ) {}
 
-  /**
-   * Before anybody may be held, please: to sum up a squad takes a second, and whoever times one of them would wait
-   * for it. Whoever asks meanwhile gets the same sum.
-   */
+  /** To sum up a squad takes a second: whoever asks meanwhile gets the same sum. */
   async of(clubId: string, now = new Date()): Promise<SquadForm> {
     const kept = await this.kept(clubId, now);
     if (kept) return kept;

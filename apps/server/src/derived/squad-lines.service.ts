@@ -25,7 +25,7 @@ import { keepWorkedOut } from './keep-worked-out.js';
 import type { LadderStanding } from './ladder-standing.entity.js';
 import { LadderStandingsService, type Climber } from './ladder-standings.service.js';
 import { SquadLineRow, type KeptMember, type SquadLine } from './squad-line.entity.js';
-import { dayOf, SquadFormsService, squadSince } from './squad-forms.service.js';
+import { dayOf, squadSince } from './squad-forms.service.js';
 
 interface Row {
   readonly id: string;
@@ -51,7 +51,7 @@ interface Working extends Climber {
 /** What is kept of an athlete. */
 type Kept = Pick<SquadLineRow, 'line' | 'member'>;
 
-/** Athletes worked out together: what crosses a change of one of them is worked out anew. */
+/** Athletes worked out together: their sets and reps must fit into memory. */
 const AT_ONCE = 12;
 
 const NO_CLAIMS: Claims = { change: null, slowerSide: null, isNewLean: false, isStuck: false };
@@ -85,7 +85,6 @@ export class SquadLinesService {
     private readonly ladderStandings: LadderStandingsService,
     private readonly standings: AthleteStandingsService,
     private readonly courses: CourseSetsService,
-    private readonly forms: SquadFormsService,
   ) {}
 
   /** Everyone of a club, by name. */
@@ -132,8 +131,6 @@ export class SquadLinesService {
   ): Promise<ReadonlyMap<string, Kept>> {
     const all = new Map<string, Kept>();
     if (athleteIds.length === 0) return all;
-    // Before anybody may be held: to sum up a squad takes a second.
-    await this.forms.of(clubId, now);
     for (let i = 0; i < athleteIds.length; i += AT_ONCE)
       for (const row of await keepWorkedOut(this.em, clubId, athleteIds.slice(i, i + AT_ONCE), {
         entity: SquadLineRow,

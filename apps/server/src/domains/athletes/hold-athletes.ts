@@ -24,30 +24,13 @@ export const countChanges = (
     [clubId, idsOf(athleteIds)],
   );
 
-/**
- * Holds athletes of a club until the transaction is over. Whoever adds to what an athlete did holds the athlete as
- * well, so that what is kept meanwhile is never older. Always in the same order: two that hold many wait for each
- * other and never both. What merely names an athlete is not held up.
- * @returns the ids of those that are there
- */
-export async function holdAthletes(
-  em: EntityManager,
-  clubId: string,
-  athleteIds: readonly string[],
-): Promise<string[]> {
-  const held = await em.execute<{ id: string }[]>(
-    `select id from athlete where club_id = ? and id = any (?::uuid[]) order by id for no key update`,
-    [clubId, idsOf(athleteIds)],
-  );
-  return held.map(({ id }) => id);
-}
-
 /** Holds those of some athletes of whom nothing has changed since they were counted. @returns their ids */
 export async function holdUnchanged(
   em: EntityManager,
   clubId: string,
   athletes: readonly CountedAthlete[],
 ): Promise<string[]> {
+  // Always in the same order: two that hold many wait for each other and never both.
   const held = await em.execute<{ id: string }[]>(
     `select a.id from athlete a
      join jsonb_to_recordset(?::jsonb) as counted (id uuid, changes int) using (id, changes)
@@ -57,14 +40,21 @@ export async function holdUnchanged(
   return held.map(({ id }) => id);
 }
 
-/** Holds one athlete until the transaction is over. @throws where they are not there */
+/**
+ * Holds an athlete until the transaction is over. Whoever adds to what an athlete did holds them, so that nothing is
+ * kept meanwhile that would miss it. What merely names an athlete is not held up.
+ * @throws where they are not there
+ */
 export async function holdAthlete(
   em: EntityManager,
   clubId: string,
   athleteId: string,
 ): Promise<void> {
-  const [found] = await holdAthletes(em, clubId, [athleteId]);
-  if (found === undefined) throw unknown('athleteId', athleteId, 'an athlete');
+  const found = await em.execute<object[]>(
+    'select 1 from athlete where club_id = ? and id = ? for no key update',
+    [clubId, athleteId],
+  );
+  if (found.length === 0) throw unknown('athleteId', athleteId, 'an athlete');
 }
 
 /** Counts a change for some athletes, or for all of a club, and holds them until the transaction is over. */
