@@ -52,7 +52,7 @@ interface Working extends Climber {
 type Kept = Pick<SquadLineRow, 'line' | 'member'>;
 
 /** Athletes worked out together: their sets and reps must fit into memory. */
-const AT_ONCE = 12;
+const AT_ONCE = 25;
 
 const NO_CLAIMS: Claims = { change: null, slowerSide: null, isNewLean: false, isStuck: false };
 
