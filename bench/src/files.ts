@@ -96,8 +96,8 @@ async function main(address: string): Promise<void> {
 
   const files = unzipSync(new Uint8Array(await (await ask(`${at}/club.zip`)).arrayBuffer()));
   const json = { 'Content-Type': 'application/json' };
-  const put = (path: string, body: object) =>
-    ask(path, { method: 'PUT', body: JSON.stringify(body), headers: json });
+  const send = (path: string, body: string) => ask(path, { method: 'PUT', body, headers: json });
+  const put = (path: string, body: object) => send(path, JSON.stringify(body));
 
   /** Somebody reads the first page again and again. */
   const reading = async () => (await ask(`${at}/squad`)).arrayBuffer();
@@ -140,17 +140,20 @@ async function main(address: string): Promise<void> {
     );
   };
 
-  const importing = async () => {
+  const importing = async (table: string) => {
     const path = `${at}/imports/${v7()}`;
-    let reply = (await (await put(path, tableOf(files, 3000))).json()) as ImportReply;
+    let reply = (await (await send(path, table)).json()) as ImportReply;
     while (reply.state === 'waiting' || reply.state === 'storing') {
       await new Promise((done) => setTimeout(done, 50));
       reply = (await (await ask(path)).json()) as ImportReply;
     }
     if (reply.state !== 'stored') throw new Error(JSON.stringify(reply.problems));
   };
-  await timed('import of 3,000 reps', importing);
-  await timed('import of 3,000 reps', importing, await timing(), 'a rep');
+  // Written before: whoever waits meanwhile waits for the server alone.
+  const tables = [0, 1].map(() => JSON.stringify(tableOf(files, 3000)));
+  const [first = '', second = ''] = tables;
+  await timed('import of 3,000 reps', () => importing(first));
+  await timed('import of 3,000 reps', () => importing(second), await timing(), 'a rep');
   const { file, clubId, reps } = grown(files, Number(values.reps));
   // Packing held up this process: a connection the server let go meanwhile must be heard of.
   await new Promise((done) => setTimeout(done, 200));
