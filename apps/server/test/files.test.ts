@@ -147,6 +147,25 @@ describe('a whole club', () => {
     expect((await server.get('/api/clubs')).body).toHaveLength(1);
   });
 
+  test('what is wrong with the last of thousands leaves none of those before it', async () => {
+    const { patterns, athletes, format, version } = clubIn(await takeOut());
+    const club = { clubId: v7(), name: 'Elsewhere' };
+    const linesOf = (rows: readonly object[]) =>
+      strToU8(rows.map((row) => JSON.stringify(row)).join('\n'));
+    const many = Array.from({ length: 2600 }, () => ({ ...athletes[0], id: v7() }));
+    const last = { ...athletes[0], id: v7(), hand: 'both' };
+    const file = zipSync({
+      'club.json': strToU8(JSON.stringify({ format, version, club })),
+      'patterns.jsonl': linesOf(patterns),
+      'athletes.jsonl': linesOf([...many, last]),
+    });
+    const { body } = await bring(file).expect(400);
+    expect(body).toMatchObject({ problems: [{ field: 'athletes[2600].hand' }] });
+    expect(
+      await server.read(`select 1 from athlete where club_id = '${club.clubId}' limit 1`),
+    ).toEqual([]);
+  });
+
   test('the tables have a row a rep and a set, and every column is explained', async () => {
     const club = clubIn(await takeOut());
     for (const [name, dictionary, rows] of [

@@ -88,21 +88,16 @@ export class FiguresService {
     return keepWorkedOut(this.em, clubId, [...new Set(athleteOf.values())], {
       entity: SetFiguresRow,
       athleteOf: ({ id }) => athleteOf.get(id) ?? '',
-      workOut: (athleteIds) => this.made(clubId, setIds, athleteIds),
+      workOut: () => this.made(clubId, setIds),
     });
   }
 
-  /** The figures of those sets that are of some athletes. */
-  private async made(
-    clubId: string,
-    setIds: readonly string[],
-    athleteIds: readonly string[],
-  ): Promise<SetFiguresRow[]> {
+  private async made(clubId: string, setIds: readonly string[]): Promise<SetFiguresRow[]> {
     const sets = await plainRows(
       this.em,
       DrillSet,
-      'where club_id = ? and id = any (?::uuid[]) and athlete_id = any (?::uuid[]) order by id',
-      [clubId, `{${setIds.join(',')}}`, `{${athleteIds.join(',')}}`],
+      'where club_id = ? and id = any (?::uuid[]) order by id',
+      [clubId, `{${setIds.join(',')}}`],
     );
     const reps = await repsIn(
       this.em,

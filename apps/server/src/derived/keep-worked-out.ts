@@ -1,5 +1,5 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { countChanges, holdUnchanged } from '../domains/athletes/hold-athletes.js';
+import { asCounted, holdUnchanged } from '../domains/athletes/hold-athletes.js';
 import { keepRows } from '../platform/database/keep-rows.js';
 
 /** What is worked out of athletes, and where it is kept. */
@@ -23,7 +23,7 @@ export async function keepWorkedOut<Row extends object>(
   { entity, athleteOf, workOut }: WorkedOut<Row>,
 ): Promise<readonly Row[]> {
   if (athleteIds.length === 0) return [];
-  const counted = await countChanges(em, clubId, athleteIds);
+  const counted = await asCounted(em, clubId, athleteIds);
   const rows = await workOut(counted.map(({ id }) => id));
   await em.transactional(async (tx) => {
     const unchanged = new Set(await holdUnchanged(tx, clubId, counted));

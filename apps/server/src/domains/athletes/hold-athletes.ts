@@ -14,7 +14,7 @@ const idsOf = (athleteIds: readonly string[]): string => `{${athleteIds.join(','
  * them is not begun on a standby: it refuses this.
  * @returns those that are there
  */
-export const countChanges = (
+export const asCounted = (
   em: EntityManager,
   clubId: string,
   athleteIds: readonly string[],

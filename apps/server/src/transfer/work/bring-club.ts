@@ -104,25 +104,33 @@ async function bringList(
     waiting = [];
     if (underWay.length > MOST_UNDER_WAY) await underWay.shift();
   };
-  for await (const some of rows)
-    for (const given of some) {
-      const where = `${part.list}[${at++}]`;
-      const row = checkRow(part.list, given);
-      if (isProblems(row))
-        throw new Unreadable(
-          row.slice(0, MOST_PROBLEMS).map((problem) => ({
-            ...problem,
-            field: `${where}.${problem.field}`,
-          })),
-        );
-      known.check(part, row, where);
-      waiting.push(row);
-      if (waiting.length >= AT_ONCE) await storeNext();
-      // The database has its answer heard, and is sent the next rows, while these are looked at.
-      if (at % PAUSE_AFTER === 0) await setImmediate();
-    }
-  await storeNext();
-  await Promise.all(underWay);
+  const checked = (given: unknown): InList<ClubList> => {
+    const where = `${part.list}[${at++}]`;
+    const row = checkRow(part.list, given);
+    if (isProblems(row))
+      throw new Unreadable(
+        row.slice(0, MOST_PROBLEMS).map((problem) => ({
+          ...problem,
+          field: `${where}.${problem.field}`,
+        })),
+      );
+    known.check(part, row, where);
+    return row;
+  };
+  try {
+    for await (const some of rows)
+      for (const given of some) {
+        waiting.push(checked(given));
+        if (waiting.length >= AT_ONCE) await storeNext();
+        // The database has its answer heard, and is sent the next rows, while these are looked at.
+        if (at % PAUSE_AFTER === 0) await setImmediate();
+      }
+    await storeNext();
+    await Promise.all(underWay);
+  } finally {
+    // Whatever is wrong with a row ends the transaction, and nothing of it may be begun after that.
+    await Promise.allSettled(underWay);
+  }
 }
 
 const isProblems = (row: object): row is Unreadable['problems'] => Array.isArray(row);
