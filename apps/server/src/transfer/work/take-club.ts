@@ -14,6 +14,8 @@ import type { TablesService } from '../tables.service.js';
 import { CLUB_JSON, linesOf } from './bring-club.js';
 
 const REPS_TABLE = 'reps.csv';
+/** A sixth larger than the usual 6, in under half its time: of a large club a second that others have. */
+const LIGHTLY = { compressionLevel: 3 } as const;
 
 const lines = (rows: readonly object[]): string =>
   rows.map((row) => `${JSON.stringify(row)}\n`).join('');
@@ -67,7 +69,8 @@ export async function takeClub(
     [REPS_TABLE, () => createReadStream(aside)],
     ['sets.csv', () => Readable.from(tables.setsOfClub(clubId))],
   ];
-  for (const [file, text] of files) zip.addReadStreamLazy(file, (done) => done(null, text()));
+  for (const [file, text] of files)
+    zip.addReadStreamLazy(file, LIGHTLY, (done) => done(null, text()));
   zip.addBuffer(Buffer.from(await tables.athletesOfClub(clubId)), 'athletes.csv');
   zip.addBuffer(Buffer.from(tables.repDictionary()), 'reps-dictionary.csv');
   zip.addBuffer(Buffer.from(tables.setDictionary()), 'sets-dictionary.csv');
