@@ -35,12 +35,14 @@ import { TransferModule } from './transfer/transfer.module.js';
 import { ViewsModule } from './views/views.module.js';
 
 const SECRET_BYTES = 32;
-/** Where none is given sessions end with the process: nobody is let in by what was made for another. */
+/**
+ * Used where no secret is configured. Cookies it signed are worthless after a restart, so everybody signs in again.
+ */
 const newSecret = (): string => randomBytes(SECRET_BYTES).toString('base64url');
 
 /**
- * Requests of one kind from one address: a hall full of devices behind one router is far below this. Counted over
- * a second, since all that has been counted is gone through with every request.
+ * The most requests of one kind from one address; a hall full of devices behind one router stays far below. The
+ * window is one second because the limiter goes through all it has counted on every request.
  */
 const RATE = { ttl: 1000, limit: 1000 };
 

@@ -27,22 +27,25 @@ import { RefusalFilter } from './platform/http/refusal.filter.js';
 import type { Settings } from './platform/settings.js';
 import { prepare } from './prepare.js';
 
-/** A set of 200 reps is far below this. */
+/** The body of a 200-rep set is far below this. */
 const BODY_LIMIT = '4mb';
 
-/** Imports are read, like files, as they come and in a thread of their own. */
+/** Imports, like files, are streamed and parsed in a worker thread; the body parser leaves them alone. */
 const READ_AS_IT_COMES = /^\/api\/clubs\/[^/]+\/imports\//;
 const isReadWhole = ({ url = '', headers }: IncomingMessage): boolean =>
   !READ_AS_IT_COMES.test(url) && (headers['content-type'] ?? '').startsWith('application/json');
 
 /**
- * Replies of the API are not packed here: a page of figures is sent sooner than it is packed, and a
- * proxy in front of a distant server packs for all. Scripts and styles are, being much larger.
+ * API replies are not compressed: for pages of figures, compressing takes longer than sending, and a proxy in front
+ * of a distant server can compress for everybody. Scripts and styles are much larger and are compressed.
  */
 const isWorthPacking: compression.CompressionFilter = (request, response) =>
   !request.url.startsWith('/api/') && compression.filter(request, response);
 
-/** The application, its database migrated and (as asked) its demo loaded, ready to listen; securely where there is a certificate. */
+/**
+ * Builds the application, ready to listen: migrates the database, loads the demo if asked, and serves TLS if there is
+ * a certificate.
+ */
 export async function createApp(
   settings: Settings,
   tls: { readonly cert: Buffer; readonly key: Buffer } | null = null,
@@ -55,7 +58,7 @@ export async function createApp(
       ...(tls && { httpsOptions: tls }),
       bufferLogs: true,
       bodyParser: false,
-      // Screens keep their connections open; waiting for them would hold up every restart.
+      // Screens keep their connections open; waiting for them to close would hold up every restart.
       forceCloseConnections: true,
     },
   );
@@ -77,13 +80,13 @@ export async function createApp(
   );
   app.use('/api', noStore);
   app.use('/api', app.get(Sessions).middleware, app.get(Callers).middleware);
-  // Nothing of the API is kept by a cache: to hash every answer would be for nobody.
+  // API replies are never cached (no-store), so hashing each one for an ETag would be wasted.
   app.disable('etag');
   app.use(compression({ filter: isWorthPacking }));
   serveWeb(app);
   app.useGlobalPipes(new CheckedPipe());
   const standby = app.get<Standby | null>(Standby);
-  // Where there is a standby pages are read on two sides, each up to where the one who asks has written: not for all.
+  // With a standby, what may be read depends on what the asking device wrote last, so replies cannot be shared.
   app.useGlobalInterceptors(new Retried(), standby ? new ReadNear(standby) : new SharedReading());
   app.useGlobalFilters(new RefusalFilter());
   serveDocs(app);

@@ -16,10 +16,10 @@ interface Renewed {
   readonly key: string;
 }
 
-/** What stands in front asks twice a second whether a server is well, and believes it the second time. */
+/** A load balancer checks health twice a second and believes a failure on the second check. */
 const NOTICED_AFTER_MS = 2500;
 
-/** Ends in good order when told to: answers what is under way, then lets go of everything. */
+/** On SIGTERM or SIGINT: finishes the requests under way, closes everything, then exits. */
 function stopWhenTold(app: NestExpressApplication, noticeMs: number): void {
   let stopping = false;
   const stop = () => {
@@ -37,7 +37,7 @@ function stopWhenTold(app: NestExpressApplication, noticeMs: number): void {
 
 async function main(): Promise<void> {
   const settings = readSettings(process.env);
-  // Before it gives up the right to read it.
+  // Read before dropping root: afterwards the key files may be unreadable.
   const tls = settings.tls && {
     cert: readFileSync(settings.tls.cert),
     key: readFileSync(settings.tls.key),
@@ -54,12 +54,12 @@ async function main(): Promise<void> {
   await app.listen(settings.port, settings.host);
   if (tls) {
     trustDoor(tls.ca, settings.port).listen(tls.trustPort, settings.host);
-    // A certificate made anew is served by at once; connections that stand go on.
+    // A renewed certificate is used for new connections at once; open connections keep the old one.
     const server = app.getHttpServer() as SecureServer;
     process.on('message', (renewed: Renewed) => server.setSecureContext(renewed));
   }
   process.send?.('listening');
-  // The command that started us is gone without a word: end in good order rather than linger.
+  // The IPC channel closed because the parent died: shut down in order instead of living on without it.
   process.on('disconnect', () => process.kill(process.pid, 'SIGTERM'));
 }
 

@@ -3,7 +3,7 @@ import { prepareDatabase } from './platform/database/prepare.js';
 import type { Settings } from './platform/settings.js';
 import { TABLES } from './tables.js';
 
-/** A database ready to be served from: today's tables and, as asked, the demo club. Safe to repeat. */
+/** Migrates the database and, if asked, loads the demo club. Safe to repeat. */
 export const prepare = ({
   demo,
   ...urls

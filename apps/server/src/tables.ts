@@ -30,7 +30,7 @@ import { RungMove } from './domains/progress/rung-move.entity.js';
 import { MIGRATIONS } from './migrations/index.js';
 import type { Tables } from './platform/database/orm-options.js';
 
-/** Every table there is: those of the domains, then what is worked out from them and kept. */
+/** Every table: those of the domains, then those of `derived/`. */
 export const TABLES: Tables = {
   entities: [
     ...[Club, Athlete, PatternRow, PatternVersion, DrillSet, RepRow, SetNote],

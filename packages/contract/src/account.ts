@@ -36,10 +36,10 @@ import { OrNull } from './or-null.js';
 
 const [FEWEST_DAYS, , MOST_DAYS] = INVITATION_DAYS;
 
-/** What an invitation's link carries after its `#`, where no server's log writes it down. */
+/** The token after the `#` of an invitation's link, which browsers do not send to servers. */
 const TOKEN = /^[\w-]{43}$/;
 
-/** Where sign-in is asked for: whether an address is known is never told. */
+/** Signs in by password; the reply never tells whether the address is known. */
 export class SignInBody {
   @IsString()
   @MaxLength(LONGEST_EMAIL)
@@ -50,7 +50,7 @@ export class SignInBody {
   password: string;
 }
 
-/** The first owner of a club that had none. */
+/** The first owner of a club that has none. */
 export class OwnerBody {
   @IsString()
   @Length(1, LONGEST_NAME)
@@ -75,7 +75,7 @@ export class PasswordBody {
   password: string;
 }
 
-/** Who the device that asks is signed in as. */
+/** Who the asking device is signed in as. */
 export class SignedInReply {
   @IsUUID()
   clubId: string;
@@ -83,43 +83,43 @@ export class SignedInReply {
   @IsIn(ROLES)
   role: Role;
 
-  /** The person's, or the device's. */
+  /** The person's name, or the shared device's. */
   @IsString()
   name: string;
 
-  /** `null` of a floor device, and of a device that only a link let in. */
+  /** `null` for a club's shared device, and for a device let in by an invitation alone. */
   @OrNull()
   @IsUUID()
   accountId: string | null;
 
-  /** Whose things it sees; `null` for everybody's. */
+  /** The athletes it may see; `null`: all. */
   @OrNull()
   @IsArray()
   @IsUUID(undefined, { each: true })
   athleteIds: string[] | null;
 }
 
-/** What the device that asks may open. */
+/** Who the asking device is, and what it may open. */
 export class MeReply {
   @OrNull()
   @ValidateNested()
   @Type(() => SignedInReply)
   signedIn: SignedInReply | null;
 
-  /** Clubs that nobody needs to sign in to: of this machine, without an owner yet. */
+  /** Clubs that need no sign-in: at the server's own machine, those without an owner. */
   @ValidateNested({ each: true })
   @Type(() => ClubReply)
   open: ClubReply[];
 
-  /** It is the machine that serves: it may begin clubs, and bring them in. */
+  /** Whether this is the server's own machine, which may create and import clubs. */
   @IsBoolean()
   isThisMachine: boolean;
 
-  /** There is a club here that asks who comes in; told to this machine alone. */
+  /** Whether some club here has accounts; only told to the server's own machine. */
   @IsBoolean()
   hasOwned: boolean;
 
-  /** The demo can be looked at as each role, at a press. */
+  /** Whether the demo can be tried in each role. */
   @IsBoolean()
   canTryRoles: boolean;
 }
@@ -148,12 +148,12 @@ export class AccountReply {
   athleteIds: string[];
 }
 
-/** What an owner changes of an account. */
+/** An owner's changes to an account. */
 export class AccountBody {
   @IsIn(PERSON_ROLES)
   role: PersonRole;
 
-  /** Of an athlete's account: whose things it sees. */
+  /** For an athlete's account: the athletes it may see. */
   @IsArray()
   @ArrayMaxSize(MOST_OWN_ATHLETES)
   @ArrayUnique()
@@ -162,12 +162,12 @@ export class AccountBody {
 }
 
 export class InvitationBody extends AccountBody {
-  /** Of whom it is for. */
+  /** The invited person's name. */
   @IsString()
   @Length(1, LONGEST_NAME)
   name: string;
 
-  /** It is mailed there as well; `null` where the link is handed over otherwise. */
+  /** Where the invitation is mailed; `null` if the link is handed over in another way. */
   @OrNull()
   @IsEmail()
   @MaxLength(LONGEST_EMAIL)
@@ -178,7 +178,7 @@ export class InvitationBody extends AccountBody {
   @Max(MOST_DAYS)
   days: number;
 
-  /** The account whose password it sets anew; `null` where it makes an account. */
+  /** The account whose password it resets; `null` for a new account. */
   @OrNull()
   @IsUUID()
   accountId: string | null;
@@ -205,18 +205,18 @@ export class InvitationReply {
   @IsMoment()
   until: string;
 
-  /** What its link ends in; given once, when it is made: nothing here could show it again. */
+  /** The token of its link. Only in the reply that creates it: the server stores a hash. */
   @IsOptional()
   @IsString()
   token?: string;
 
-  /** How other devices reach the server, as far as it knows; given with the token. */
+  /** Addresses under which other devices reach the server, as far as known; together with the token. */
   @IsOptional()
   @IsString()
   address?: string;
 }
 
-/** Whoever holds a link asks what it is for. */
+/** Asks what an invitation is for. */
 export class TokenBody {
   @Matches(TOKEN, { message: 'token must be the 43 characters that the link ends in' })
   token: string;
@@ -233,7 +233,7 @@ export class InvitedReply {
   @IsIn(PERSON_ROLES)
   role: PersonRole;
 
-  /** The address of the account whose password it sets anew; `null` where it makes one. */
+  /** The email address of the account whose password it resets; `null` for a new account. */
   @OrNull()
   @IsString()
   resets: string | null;
@@ -242,7 +242,7 @@ export class InvitedReply {
   until: string;
 }
 
-/** Takes an invitation up with an account of one's own, or, as an athlete, only on this device. */
+/** Accepts an invitation: with a new account, or, for an athlete, for this device only. */
 export class AcceptBody extends TokenBody {
   @OrNull()
   @ValidateNested()
@@ -250,19 +250,19 @@ export class AcceptBody extends TokenBody {
   account: OwnerBody | null;
 }
 
-/** A device that is signed in. */
+/** A signed-in device. */
 export class DeviceReply {
   @IsUUID()
   id: string;
 
-  /** Of the person, or of the floor device. */
+  /** The person's name, or the shared device's. */
   @IsString()
   name: string;
 
   @IsIn(ROLES)
   role: Role;
 
-  /** What browser and system it says it is. */
+  /** Browser and system. */
   @IsString()
   @MaxLength(LONGEST_DEVICE_NAME)
   device: string;
@@ -270,7 +270,7 @@ export class DeviceReply {
   @IsMoment()
   since: string;
 
-  /** The one that asks. */
+  /** Whether it is the device that asks. */
   @IsBoolean()
   isThis: boolean;
 }

@@ -2,7 +2,7 @@ import { EVENT_NAMES, FAULTS, MAX_SD_MS, type EventName, type Fault } from '@ort
 import { Equals, IsIn, IsNumber, Matches, Max, Min } from 'class-validator';
 import { CAPITAL, ONE_CAPITAL } from './floor.js';
 
-/** A caller calls a target. */
+/** Somebody calls a target. */
 export class Call {
   @Matches(CAPITAL, ONE_CAPITAL)
   letter: string;
@@ -10,13 +10,13 @@ export class Call {
 
 const SIMPLE_ACTS = ['pause', 'goOn', 'redo', 'strike'] as const;
 
-/** A panel asks for what needs no more than its name. */
+/** A request of a panel that is fully said by its name. */
 export class SimpleAsk {
   @IsIn(SIMPLE_ACTS)
   act: (typeof SIMPLE_ACTS)[number];
 }
 
-/** A panel says a fault. */
+/** A panel reports a fault. */
 export class FaultAsk {
   @Equals('fault')
   act: 'fault';
@@ -25,7 +25,7 @@ export class FaultAsk {
   fault: Fault;
 }
 
-/** A panel presses an event, timed on the drill screen's clock, epoch ms. */
+/** A panel marks an event, at a time on the drill screen's clock, epoch ms. */
 export class PressAsk {
   @Equals('press')
   act: 'press';
@@ -41,5 +41,5 @@ export class PressAsk {
   sdMs: number;
 }
 
-/** What a panel asks the drill's screen to do. */
+/** What a panel can ask of the drill's screen. */
 export type Ask = SimpleAsk | FaultAsk | PressAsk;

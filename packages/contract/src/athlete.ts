@@ -53,13 +53,13 @@ export class AthleteReply {
   @IsIn(COLOUR_VISIONS)
   colourVision: ColourVision;
 
-  /** What the coach must bear in mind, in their own words. */
+  /** Cautions, in the coach's own words. */
   @IsOptional()
   @IsString()
   note: string | null;
 }
 
-/** The newest set of an athlete and what it led to. */
+/** An athlete's newest set and its outcome. */
 export class LastSetReply {
   @IsUUID()
   id: string;
@@ -78,7 +78,7 @@ export class LastSetReply {
   decision: DecisionHeadReply;
 }
 
-/** What may be said of an athlete unasked. */
+/** Claims about an athlete that may be shown unasked. */
 export class ClaimsReply implements Claims {
   @OrNull()
   @IsIn(['faster', 'slower'])
@@ -95,7 +95,7 @@ export class ClaimsReply implements Claims {
   isStuck: boolean;
 }
 
-/** An athlete's newest days in the duration that holds them back, ms. */
+/** The newest days of the duration that holds an athlete back, ms. */
 export class ShortCourseReply implements ShortCourse {
   @IsIn(COURSE_DURATIONS)
   duration: CourseDuration;
@@ -129,7 +129,7 @@ export class SquadLineReply {
   @IsInt()
   rungs: number;
 
-  /** Something they may not do now. */
+  /** Whether a restriction is in force. */
   @IsBoolean()
   restricted: boolean;
 
@@ -138,16 +138,16 @@ export class SquadLineReply {
   @Type(() => LastSetReply)
   lastSet: LastSetReply | null;
 
-  /** What they need the coach for. */
+  /** Why they need the coach. */
   @IsIn(SQUAD_NEEDS)
   need: SquadNeed;
 
-  /** What of their weeks stands among so many athletes, and may be said unasked. */
+  /** What remains of their claims after correcting for the whole squad, and may be shown unasked. */
   @ValidateNested()
   @Type(() => ClaimsReply)
   claims: ClaimsReply;
 
-  /** `null` before anything was timed. */
+  /** `null` before the first timed set. */
   @OrNull()
   @ValidateNested()
   @Type(() => ShortCourseReply)
@@ -173,7 +173,7 @@ export class UsualTimesReply implements UsualTimes {
   cycle?: number;
 }
 
-/** Where the lengths come from that the feet of a set-up are laid by. */
+/** The lengths by which footwork is laid out. */
 export class BuiltReply {
   @IsIn(BUILD_SOURCES)
   shoulderM: BuildSource;
@@ -184,7 +184,7 @@ export class BuiltReply {
   @IsIn(BUILD_SOURCES)
   reachM: BuildSource;
 
-  /** With what the reach was measured; `null` for whatever they hold, and where it was not. */
+  /** What the reach was measured with; `null` if with anything held, or not measured. */
   @IsOptional()
   @IsIn(HELD)
   held?: Held | null;
@@ -199,7 +199,7 @@ export class NamedPatternReply {
   name: string;
 }
 
-/** Everything the floor needs to run a drill with an athlete, also when the network goes. */
+/** What the floor needs for a drill with an athlete, including when offline. */
 export class DrillSetupReply {
   @ValidateNested()
   @Type(() => AthleteReply)
@@ -209,12 +209,12 @@ export class DrillSetupReply {
   @Type(() => PatternReply)
   pattern: PatternReply;
 
-  /** What the athlete works on, whatever is run now. */
+  /** The pattern the athlete is working on, which may differ from the one run now. */
   @ValidateNested()
   @Type(() => NamedPatternReply)
   worksOn: NamedPatternReply;
 
-  /** Rungs whose limits are this athlete's own; they are in the pattern already. */
+  /** Rungs with limits of the athlete's own, which are already applied to the pattern. */
   @IsInt({ each: true })
   ownLimits: number[];
 
@@ -225,16 +225,16 @@ export class DrillSetupReply {
   @IsInt()
   rung: number;
 
-  /** Usual times of the newest sets on this pattern, ms; what was never timed is left out. */
+  /** Usual times of the newest sets on this pattern, ms, without what was never timed. */
   @ValidateNested()
   @Type(() => UsualTimesReply)
   usualMs: UsualTimesReply;
 
-  /** Days on which this athlete has trained this pattern before. */
+  /** Earlier days of training on this pattern. */
   @IsInt()
   sessionsBefore: number;
 
-  /** Faults that are watched in the athlete. */
+  /** Faults watched in the athlete. */
   @IsIn(SEEN_FAULTS, { each: true })
   watched: Fault[];
 
@@ -246,7 +246,7 @@ export class DrillSetupReply {
   @Type(() => AthleteCareReply)
   care: AthleteCareReply;
 
-  /** The numbers the simulated athlete plays with when it stands in for this one. */
+  /** Parameters of the simulated stand-in for this athlete. */
   @IsObject()
   simulated: SimulatedAthlete;
 }

@@ -39,13 +39,13 @@ export class DeviceBody extends OfDevice {
   @Max(1)
   battery: number;
 
-  /** Its own timing error, ms. */
+  /** The device's own timing error (standard deviation), ms. */
   @Min(0)
   @Max(MAX_SD_MS)
   sdMs: number;
 }
 
-/** First of all: which devices there are. */
+/** The first frame of a gateway: its devices. */
 export class HelloFrame {
   @Equals('hello')
   type: 'hello';
@@ -63,7 +63,7 @@ export class HelloFrame {
   devices: DeviceBody[];
 }
 
-/** The answer to a clock question, on the device's clock, ms. */
+/** The answer to a clock question, in ms of the device's clock. */
 export class ClockFrame extends OfDevice {
   @Equals('clock')
   type: 'clock';
@@ -77,13 +77,13 @@ export class ClockFrame extends OfDevice {
   @IsNumber()
   replied: number;
 
-  /** Number of its newest event, 0 before any: so that the loss of the last one is noticed. */
+  /** The number of its newest event, 0 before the first, so that a lost last event is noticed. */
   @IsInt()
   @Min(0)
   last: number;
 }
 
-/** Something a device noticed, numbered from 1, on the device's clock, ms. */
+/** An event a device noticed, numbered from 1, in ms of the device's clock. */
 export class EventFrame extends OfDevice {
   @Equals('event')
   type: 'event';
@@ -108,13 +108,13 @@ export class BatteryFrame extends OfDevice {
   level: number;
 }
 
-/** A device is lost to the gateway, or found again. */
+/** A gateway lost contact with a device, or regained it. */
 export class PresenceFrame extends OfDevice {
   @IsIn(['gone', 'back'])
   type: 'gone' | 'back';
 }
 
-/** What a gateway says. */
+/** A frame from a gateway. */
 export type GatewayFrame = HelloFrame | ClockFrame | EventFrame | BatteryFrame | PresenceFrame;
 
 /** Asks a device for its time. */
@@ -126,7 +126,7 @@ export class ClockAsk extends OfDevice {
   id: number;
 }
 
-/** A set begins; what a stand-in needs to play an athlete is ignored by hardware. */
+/** A set begins. The parameters for a simulated athlete are for stand-ins; hardware ignores them. */
 export class ArmAsk {
   @Equals('arm')
   type: 'arm';
@@ -136,7 +136,7 @@ export class ArmAsk {
   standIn?: Record<string, unknown>;
 }
 
-/** Lights a device's cue at a time of its own clock, ms. */
+/** Lights a device's cue at a time of the device's clock, ms. */
 export class CueAsk extends OfDevice {
   @Equals('cue')
   type: 'cue';
@@ -159,7 +159,7 @@ export class ResendAsk extends OfDevice {
   to: number;
 }
 
-/** After a lost link: sends all that came after these numbers. */
+/** After a reconnect: asks for all events after these numbers. */
 export class ResumeAsk {
   @Equals('resume')
   type: 'resume';
@@ -168,10 +168,10 @@ export class ResumeAsk {
   heard: Record<string, number>;
 }
 
-/** What the app asks of a gateway. */
+/** A frame to a gateway. */
 export type GatewayAsk = ClockAsk | ArmAsk | CueAsk | ResendAsk | ResumeAsk;
 
-/** Reads a frame of a gateway, or says which field is wrong. Fields it does not know it lets be. */
+/** Parses a frame from a gateway, or says which field is wrong. Unknown fields are ignored. */
 export const readGatewayFrame = reader<GatewayFrame>({
   hello: HelloFrame,
   clock: ClockFrame,
@@ -181,7 +181,7 @@ export const readGatewayFrame = reader<GatewayFrame>({
   back: PresenceFrame,
 });
 
-/** Reads what the app asks, or says which field is wrong. */
+/** Parses a frame to a gateway, or says which field is wrong. */
 export const readGatewayAsk = reader<GatewayAsk>({
   clock: ClockAsk,
   arm: ArmAsk,

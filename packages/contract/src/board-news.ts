@@ -26,9 +26,9 @@ import {
 import { OrNull } from './or-null.js';
 import { ROOM } from './room.js';
 
-/** Longest name on a board, in characters: more of them do not fit through the channel. */
+/** Longest name on a board, in characters: the live channel's messages are short. */
 export const LONGEST_ON_BOARD = 40;
-/** Most names beside the stations of a board; the others are counted. */
+/** Most names shown beside a board's stations; the rest are counted. */
 export const MOST_ON_BOARD = 24;
 
 /** Somebody who helps at a station. */
@@ -41,12 +41,12 @@ export class HelperNews {
   role: HelperRole;
 }
 
-/** What is to be timed at a station: whose set, on what. */
+/** What is to be timed at a station. */
 export class TimedNews {
   @IsUUID()
   athleteId: string;
 
-  /** `null`: what they work on. */
+  /** `null`: the pattern the athlete is working on. */
   @OrNull()
   @IsUUID()
   patternId: string | null;
@@ -54,7 +54,7 @@ export class TimedNews {
 
 /** One station of a session. */
 export class StationNews {
-  /** `null` where nobody works now. */
+  /** `null` if nobody works there now. */
   @OrNull()
   @IsString()
   @MaxLength(LONGEST_ON_BOARD)
@@ -66,30 +66,30 @@ export class StationNews {
   @Type(() => HelperNews)
   helps: HelperNews[];
 
-  /** `null` where nothing is timed. */
+  /** `null` if nothing is timed there. */
   @OrNull()
   @IsDefined()
   @ValidateNested()
   @Type(() => TimedNews)
   timed: TimedNews | null;
 
-  /** Of the drills of the device there; `null` where none has said. */
+  /** The room of the drills on the station's device; `null` if it has not said. */
   @OrNull()
   @Matches(ROOM)
   room: string | null;
 }
 
-/** What a session's board shows: told with every change. */
+/** The content of a session's board, sent on every change. */
 export class BoardNews {
   @IsUUID()
   clubId: string;
 
-  /** Of the block that is on; empty when the session is over. */
+  /** The current block's title; empty when the session is over. */
   @IsString()
   @MaxLength(LONGEST_TITLE)
   block: string;
 
-  /** From 1. */
+  /** The current block's number, from 1. */
   @IsInt()
   @Min(0)
   place: number;
@@ -98,7 +98,7 @@ export class BoardNews {
   @Min(0)
   blocks: number;
 
-  /** Of the block after; empty after the last. */
+  /** The next block's title; empty after the last. */
   @IsString()
   @MaxLength(LONGEST_TITLE)
   following: string;
@@ -114,20 +114,20 @@ export class BoardNews {
   @IsBoolean()
   isPaused: boolean;
 
-  /** When it was told, epoch ms on the clock of the session's screen. */
+  /** When this was sent, epoch ms on the session screen's clock. */
   @IsNumber()
   atMs: number;
 
-  /** Of the block, then, s; negative once it is over its time. */
+  /** Seconds left in the block at that time; negative when it is overrunning. */
   @IsNumber()
   leftS: number;
 
-  /** Until the turn ended, or the next began, then, s; `null` where neither comes. */
+  /** Seconds until the turn ended or the next began, at that time; `null` if there are no more turns. */
   @OrNull()
   @IsNumber()
   untilS: number | null;
 
-  /** Of the turn that is on or comes next, from 1; 0 where nobody takes turns. */
+  /** The current or next turn, from 1; 0 if nobody takes turns. */
   @IsInt()
   @Min(0)
   turn: number;
@@ -136,7 +136,7 @@ export class BoardNews {
   @Min(0)
   turns: number;
 
-  /** Whether a turn is on; else all rest until the next. */
+  /** Whether a turn is running; otherwise everybody rests. */
   @IsBoolean()
   isOn: boolean;
 
@@ -152,12 +152,12 @@ export class BoardNews {
   @MaxLength(LONGEST_ON_BOARD, { each: true })
   rests: string[];
 
-  /** How many rest besides those named. */
+  /** How many more rest than are named. */
   @IsInt()
   @Min(0)
   restMore: number;
 
-  /** Who works in the turn after. */
+  /** Who works in the next turn. */
   @IsArray()
   @ArrayMaxSize(BLOCK_BOUNDS.stations[1])
   @IsString({ each: true })
@@ -165,7 +165,7 @@ export class BoardNews {
   next: string[];
 }
 
-/** A device is at a station: the room of its drills. */
+/** A device at a station announces the room of its drills. */
 export class AtStation {
   /** From 1. */
   @IsInt()

@@ -50,7 +50,7 @@ import { FaultCountReply } from './club.js';
 import { IsDateOfBirth, IsDay, IsMoment } from './moment.js';
 import { OrNull } from './or-null.js';
 
-/** Most that a single go-ahead goes ahead against: every check and every restriction there is. */
+/** Most reasons a single go-ahead can override: all checks and restrictions there are. */
 const MOST_AGAINST = 40;
 
 export class RestrictionBody implements Restriction {
@@ -83,7 +83,7 @@ export class RestrictionBody implements Restriction {
   @IsBoolean()
   clinician: boolean;
 
-  /** Why, and on whose word. */
+  /** The reason, and on whose word. */
   @IsString()
   @MaxLength(LONGEST_CARE_NOTE)
   note: string;
@@ -131,7 +131,7 @@ export class GoAheadBody {
   @IsDay()
   day: string;
 
-  /** What stood against it: kinds of restriction, keys of checks, `training` for an agreement. */
+  /** What the go-ahead overrides: kinds of restriction, keys of checks, or `training` for an agreement. */
   @IsArray()
   @ArrayMaxSize(MOST_AGAINST)
   @ArrayUnique()
@@ -140,13 +140,13 @@ export class GoAheadBody {
   @MaxLength(LONGEST_NAME, { each: true })
   against: string[];
 
-  /** Why the coach went ahead; empty where nothing was restricted. */
+  /** Why the coach went ahead; empty if nothing was restricted. */
   @IsString()
   @MaxLength(LONGEST_CARE_NOTE)
   reason: string;
 }
 
-/** Taken back: of a restriction, that it was lifted. */
+/** A withdrawn record; for a restriction, that it was lifted. */
 export class TakenBack {
   @IsString()
   @Length(1, LONGEST_NAME)
@@ -159,7 +159,7 @@ export class TakenBack {
 const onlyOf = (kind: CareKind): PropertyDecorator =>
   ValidateIf((said: CareBody, value: unknown) => said.kind === kind || value != null);
 
-/** Something said of somebody's care: it stays as it was said, and can be taken back. */
+/** A care record. It is never changed, only withdrawn or restored. */
 export class CareBody {
   @IsUUID()
   athleteId: string;
@@ -191,7 +191,7 @@ export class CareBody {
   @Type(() => GoAheadBody)
   goAhead?: GoAheadBody | null;
 
-  /** Who said so. */
+  /** Who recorded it. */
   @IsString()
   @Length(1, LONGEST_NAME)
   by: string;
@@ -199,7 +199,7 @@ export class CareBody {
   @IsMoment()
   at: string;
 
-  /** Absent: as it stands, at first not taken back. `null`: put back. */
+  /** Absent: unchanged, and not withdrawn when new. `null`: restored. */
   @IsOptional()
   @ValidateNested()
   @Type(() => TakenBack)
@@ -225,7 +225,7 @@ export class ContactBody implements Contact {
   phone: string;
 }
 
-/** Who to call, and what a helper must know. */
+/** Emergency contact, and what a helper must know. */
 export class EmergencyBody {
   @IsArray()
   @ArrayMaxSize(MOST_CONTACTS)
@@ -238,7 +238,7 @@ export class EmergencyBody {
   note: string;
 }
 
-/** What an athlete did on the newest day they trained. */
+/** What an athlete did on their last training day. */
 export class DayDoneReply implements DoneToday {
   @IsDay()
   day: string;
@@ -250,7 +250,7 @@ export class DayDoneReply implements DoneToday {
   splits: number;
 }
 
-/** What is to be minded of an athlete: all that was said and not taken back, oldest first. */
+/** Everything to be mindful of in an athlete: records that were not withdrawn, oldest first. */
 export class AthleteCareReply {
   @ValidateNested({ each: true })
   @Type(() => CareReply)
@@ -265,7 +265,7 @@ export class AthleteCareReply {
   @Type(() => EmergencyBody)
   emergency: EmergencyBody | null;
 
-  /** What was seen in the last weeks, the most often first. */
+  /** Faults seen in recent weeks, most frequent first. */
   @ValidateNested({ each: true })
   @Type(() => FaultCountReply)
   faultsLately: FaultCountReply[];

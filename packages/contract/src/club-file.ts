@@ -40,11 +40,11 @@ import { RungMoveBody } from './progress.js';
 import { SimulatedAthleteBody } from './simulated-athlete.js';
 
 export const CLUB_FORMAT = 'orthokin club';
-/** Lists as lines of JSON, a file each; in version 1 they were all in one. */
+/** In version 2 each list is a file of JSON lines; in version 1 all lists were in one JSON file. */
 export const CLUB_FORMAT_VERSION = 2;
 export const CLUB_FORMAT_VERSIONS = [1, CLUB_FORMAT_VERSION] as const;
 
-/** More often than this no pattern of a file was saved. */
+/** Most versions of a pattern in a file. */
 const MOST_VERSIONS = 1000;
 
 export class ClubFileClub extends ClubBody {
@@ -78,7 +78,7 @@ export class ClubFileAthlete extends AboutAthlete {
   @IsUUID()
   patternId: string;
 
-  /** When the athlete was put away. */
+  /** When the athlete was archived. */
   @IsOptional()
   @IsMoment()
   archivedAt?: string | null;
@@ -142,7 +142,7 @@ export class ClubFileRep extends RepBody {
   setId: string;
 }
 
-/** A move with the decision it followed or overruled, and all that the decision follows from. */
+/** A move, with the decision it followed or overruled and that decision's evidence. */
 export class ClubFileMove extends RungMoveBody {
   @IsUUID()
   id: string;
@@ -152,7 +152,7 @@ export class ClubFileMove extends RungMoveBody {
   @MaxLength(LONGEST_NAME)
   movedBy?: string | null;
 
-  /** Kept to be read by people: no rule is worked out from it again. */
+  /** Kept for people to read; nothing is computed from it. */
   @IsOptional()
   @IsObject()
   decision?: Decision | null;
@@ -201,7 +201,7 @@ export class ClubFileSessionNote extends SessionNoteReply {}
 
 export class ClubFileHomePractice extends HomePracticeReply {}
 
-/** The head of a club's file: what it is, and of which club. */
+/** The head of a club's file. */
 export class ClubFileHead {
   @Equals(CLUB_FORMAT)
   format: typeof CLUB_FORMAT;
@@ -215,7 +215,7 @@ export class ClubFileHead {
   club: ClubFileClub;
 }
 
-/** What each list of a club's file is made of, in an order in which nothing names what comes later. */
+/** The row class of each list, ordered so that rows only refer to lists before their own. */
 export const CLUB_LISTS = {
   patterns: ClubFilePattern,
   athletes: ClubFileAthlete,

@@ -23,7 +23,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 
-/** A fault as a club calls it. */
+/** A fault in a club's own words. */
 export class FaultWordsBody implements FaultWords {
   @IsIn(SEEN_FAULTS)
   fault: Fault;
@@ -41,17 +41,17 @@ export class FaultWordsBody implements FaultWords {
   mend: string;
 }
 
-/** How often a fault was seen in the last weeks. */
+/** How often a fault was seen in recent weeks. */
 export class FaultCountReply {
   @IsIn(FAULTS)
   fault: Fault;
 
-  /** Reps it was seen in. */
+  /** Number of reps it was seen in. */
   @IsInt()
   seen: number;
 }
 
-/** A club as it is begun, or called anew. */
+/** Creates or changes a club. */
 export class ClubBody {
   @IsString()
   @Length(1, LONGEST_CLUB_NAME)
@@ -66,7 +66,7 @@ export class ClubBody {
   @IsIn(LENGTH_UNITS)
   unit?: LengthUnit | null;
 
-  /** Faults in the club's own words; as they were where nothing is said. */
+  /** The club's own faults; absent: unchanged. */
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(SEEN_FAULTS.length)
@@ -83,7 +83,7 @@ export class ClubReply {
   @IsString()
   name: string;
 
-  /** Empty where nobody has said. */
+  /** Empty if unknown. */
   @IsString()
   sport: string;
 
@@ -95,7 +95,7 @@ export class ClubReply {
   faults: FaultWordsBody[];
 }
 
-/** Said by whoever takes a whole club away: its name, letter by letter. */
+/** Confirms deleting a club: its exact name. */
 export class WipeBody {
   @IsString()
   @MaxLength(LONGEST_CLUB_NAME)

@@ -90,29 +90,29 @@ export class CueBody implements Cue {
   @Max(LONGEST_FOREPERIOD_MS)
   foreperiodMs: number;
 
-  /** Given, and true, only for a catch trial: a ready signal that no cue follows. */
+  /** Only present, and true, on a catch trial: a ready signal without a cue. */
   @IsOptional()
   @Equals(true)
   catch?: true;
 
-  /** The cue changes to this target. */
+  /** Switch trial: the target the cue changes to. */
   @IsOptional()
   @ValidateNested()
   @Type(() => SwitchBody)
   switchTo?: SwitchBody;
 
-  /** "Freeze" is called at this position. */
+  /** Freeze trial: the position at which "freeze" is called. */
   @IsOptional()
   @IsIn(FREEZE_AT)
   freezeAt?: FreezeAt;
 
-  /** What appears at arrival. */
+  /** Late cue: what appears at arrival. */
   @IsOptional()
   @ValidateNested()
   @Type(() => LateCueBody)
   late?: LateCueBody;
 
-  /** Metres the target is moved out for this rep; below 0, in. */
+  /** How far the target is moved outwards for this rep, m; negative is inwards. */
   @IsOptional()
   @Min(-MAX_MOVED_M)
   @Max(MAX_MOVED_M)
@@ -159,13 +159,13 @@ export class PaceBody implements Pace {
   @IsIn(PACE_KINDS)
   kind: Pace['kind'];
 
-  /** Milliseconds from cue to cue; null at one's own pace. */
+  /** Milliseconds between cues; null at the athlete's own pace. */
   @OrNull()
   @Min(500)
   @Max(60_000)
   everyMs: number | null;
 
-  /** Of a staircase, and only of one. */
+  /** Only for a staircase. */
   @ValidateIf(({ kind, steps }: PaceBody) => kind === 'staircase' || steps !== undefined)
   @IsDefined()
   @ValidateNested()
@@ -198,19 +198,19 @@ export class LossCostBody implements LossCost {
   most: number;
 }
 
-/** How a set is run, as far as its cues and what counts are concerned. */
+/** How a set is run: its cues, and what counts. */
 export class ConditionsBody implements Conditions {
   @IsIn(CUE_ORDERS)
   order: CueOrder;
 
-  /** Of a known order: the list that is gone through. */
+  /** For a known order: the targets in order. */
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MAX_REPS)
   @Matches(CAPITAL, EACH_CAPITAL)
   list?: string[];
 
-  /** Of a free order: relative shares by letter. */
+  /** For a free order: relative weights by letter. */
   @IsOptional()
   @IsObject()
   weights?: Record<string, number>;
@@ -273,25 +273,25 @@ export class ConditionsBody implements Conditions {
   @IsIn(FAULTS, { each: true })
   watched: Fault[];
 
-  /** Milliseconds of work; null for a number of reps. */
+  /** Milliseconds of work; null if the set is a number of reps. */
   @OrNull()
   @IsPositive()
   @Max(LONGEST_WORK_MS)
   workMs: number | null;
 
-  /** Of a set that asks less than its rung. */
+  /** For a set that asks less than its rung. */
   @IsOptional()
   @ValidateNested()
   @Type(() => EasedBody)
   eased?: EasedBody | null;
 
-  /** Of a pressure set: what a lost rep adds. */
+  /** For a pressure set: what a lost rep adds. */
   @IsOptional()
   @ValidateNested()
   @Type(() => LossCostBody)
   lossCost?: LossCostBody | null;
 
-  /** Of a quality set: it ends when technique goes. */
+  /** For a quality set: when failing technique ends it. */
   @IsOptional()
   @IsBoolean()
   endsOnFaults?: boolean;

@@ -51,7 +51,7 @@ export class CourseSetReply implements CourseSet {
   @IsInt()
   seed: number;
 
-  /** It asked less than its rung, of somebody who may not do all of it. */
+  /** Whether it asked less than its rung, because of a restriction. */
   @IsBoolean()
   eased: boolean;
 
@@ -64,7 +64,7 @@ export class CourseSetReply implements CourseSet {
 
 const LONGEST_NOTE = 500;
 
-/** What a coach writes about a set. */
+/** A coach's note on a set. */
 export class SetNoteBody {
   @IsUUID()
   setId: string;
@@ -80,7 +80,7 @@ export class SetNoteBody {
   @IsMoment()
   writtenAt: string;
 
-  /** Taken back; the note is kept and can be put back. */
+  /** Withdrawn; the note is kept and can be restored. */
   @IsBoolean()
   removed: boolean;
 }
@@ -90,7 +90,7 @@ export class SetNoteReply extends SetNoteBody {
   id: string;
 }
 
-/** Everything that is followed of an athlete, oldest set first. */
+/** An athlete's course over the weeks, oldest set first. */
 export class AthleteCourseReply {
   @ValidateNested()
   @Type(() => AthleteReply)
@@ -104,7 +104,7 @@ export class AthleteCourseReply {
   @Type(() => CourseSetReply)
   sets: CourseSetReply[];
 
-  /** What the squad says is usual. */
+  /** What is usual in the squad. */
   @IsObject()
   squad: SquadForm;
 
@@ -122,7 +122,7 @@ export class AthleteCourseReply {
   notes: SetNoteReply[];
 }
 
-/** Counted reps of an athlete as columns: what long sums are made of. Times in ms, null where not timed. */
+/** An athlete's counted reps as columns, for calculations over many of them. Times in ms, null if not timed. */
 export class AthleteRepsReply {
   @IsArray()
   @IsUUID(undefined, { each: true })
@@ -151,17 +151,17 @@ export class AthleteRepsReply {
   cycle: (number | null)[];
 }
 
-/** One athlete on the page of the whole squad. */
+/** One athlete on the squad's review page. */
 export class StandingReply extends SquadLineReply {
   @IsObject()
   standing: Standing;
 
-  /** How they fare on their rung over days; `null` with too few of them. */
+  /** Their results on their rung by day; `null` with too few days. */
   @IsOptional()
   @IsObject()
   held: HeldOnRung | null;
 
-  /** What the ladder says now. */
+  /** The decision on their rung now. */
   @ValidateNested()
   @Type(() => DecisionHeadReply)
   decision: DecisionHeadReply;

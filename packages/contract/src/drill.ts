@@ -48,7 +48,7 @@ import { LimitsBody } from './rung.js';
 const DAY_MS = 24 * 60 * 60 * 1000;
 const MOST_CHECK_POINTS = 20;
 
-/** A set as it begins: who, what, in which order. Everything here stays as it is. */
+/** A set as it begins: who does what, with which cues. It does not change afterwards. */
 export class DrillSetBody {
   @IsUUID()
   athleteId: string;
@@ -56,7 +56,7 @@ export class DrillSetBody {
   @IsUUID()
   patternId: string;
 
-  /** The version it is timed on; the set keeps it when a newer one is saved. */
+  /** The pattern version it is timed on; later versions do not affect the set. */
   @IsInt()
   @Min(1)
   @Max(MAX_VERSION)
@@ -97,13 +97,13 @@ export class DrillSetBody {
   @Type(() => ConditionsBody)
   conditions: ConditionsBody;
 
-  /** Limits of the athlete's own that the set was run against, ms; else those of the rung. */
+  /** The athlete's own limits at the time, ms; absent: the rung's. */
   @IsOptional()
   @ValidateNested()
   @Type(() => LimitsBody)
   limitsMs?: LimitsBody | null;
 
-  /** Empty when a person calls them live; more than were run when work is a matter of time. */
+  /** Empty if cues are called live. May be more than were run, if work is a time. */
   @IsArray()
   @ArrayMaxSize(MAX_REPS)
   @ValidateNested({ each: true })
@@ -119,7 +119,7 @@ export class SetEndBody {
   reason: EndReason;
 }
 
-/** When something happened in a repetition, how surely that is known, and from what. */
+/** The time of an event, with its error and source. */
 class Timed {
   /** On the set's own clock, ms. */
   @IsNumber()
@@ -161,7 +161,7 @@ export class CheckedBody {
 }
 
 export class RepMarksBody implements RepMarks {
-  /** Whether what appeared at arrival was answered rightly. */
+  /** Whether the late cue was answered correctly. */
   @IsOptional()
   @IsBoolean()
   lateRight?: boolean;
@@ -191,7 +191,7 @@ export class Corrected {
   at: string;
 }
 
-/** A repetition as it was recorded. A correction is another one that names the one it replaces. */
+/** A recorded repetition. A correction is another rep that names the one it replaces. */
 export class RepBody implements Rep {
   @IsInt()
   @Min(1)
@@ -201,7 +201,7 @@ export class RepBody implements Rep {
   @Matches(CAPITAL, ONE_CAPITAL)
   target: string;
 
-  /** None in a catch trial that was held. */
+  /** Empty for a catch trial in which the athlete stayed. */
   @IsArray()
   @ArrayMaxSize(EVENT_NAMES.length)
   @ValidateNested({ each: true })
@@ -222,12 +222,12 @@ export class RepBody implements Rep {
   @Type(() => RepMarksBody)
   marks?: RepMarksBody | null;
 
-  /** Id of the rep this one stands in for. */
+  /** The id of the rep this one replaces. */
   @IsOptional()
   @IsUUID(7)
   replaces: string | null;
 
-  /** Of a correction made in the review. */
+  /** Only for a correction made in the review. */
   @IsOptional()
   @ValidateNested()
   @Type(() => Corrected)

@@ -1,12 +1,12 @@
 import { ArrayMaxSize, ArrayUnique, IsArray, Matches, MaxLength } from 'class-validator';
 
-/** An address a page may be let to connect to: no path, and nothing that ends a rule of a policy. */
+/** The address of a gateway. Without a path, and without characters that could end a Content-Security-Policy rule. */
 export const GATEWAY_ADDRESS = /^wss?:\/\/[\w.[\]:-]+$/;
-/** A hall or two, each with one. */
+/** Enough for a hall or two, with one gateway each. */
 const MOST_GATEWAYS = 8;
 const LONGEST_ADDRESS = 200;
 
-/** Gateways of beacons on the network, to which a club's pages may connect. */
+/** Beacon gateways on the network that a club's pages may connect to. */
 export class GatewaysBody {
   @IsArray()
   @ArrayMaxSize(MOST_GATEWAYS)
@@ -20,7 +20,7 @@ export class GatewaysBody {
 }
 
 export class GatewaysReply extends GatewaysBody {
-  /** Those that whoever started the server named, for every club of it. */
+  /** Gateways from the server's settings, which are allowed for every club. */
   @IsArray()
   @MaxLength(LONGEST_ADDRESS, { each: true })
   always: string[];

@@ -1,10 +1,10 @@
 import { LONGEST_NAME } from '@orthokin/core/people';
 import { ArrayMaxSize, ArrayUnique, IsArray, IsString, IsUUID, Length } from 'class-validator';
 
-/** More train in no squad. */
+/** Far more than train in one squad. */
 const MOST_IN_GROUP = 500;
 
-/** A squad as it is made, or changed: all of it, each time. */
+/** Creates or changes a squad, with all its members. */
 export class GroupBody {
   @IsString()
   @Length(1, LONGEST_NAME)

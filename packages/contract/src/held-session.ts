@@ -31,11 +31,11 @@ import { CourseSetReply } from './course.js';
 import { IsDay, IsMoment } from './moment.js';
 import { OrNull } from './or-null.js';
 
-/** Blocks may be run again. */
+/** A block may be run more than once. */
 const MOST_HELD = 2 * MOST_BLOCKS;
 /** A block as it was run. */
 export class HeldBlockBody {
-  /** Of the plan. */
+  /** Its id in the plan. */
   @IsUUID()
   blockId: string;
 
@@ -46,12 +46,12 @@ export class HeldBlockBody {
   @MaxLength(LONGEST_TITLE)
   title: string;
 
-  /** Of a game: what is counted in it. */
+  /** For a game: what is counted. */
   @IsOptional()
   @IsIn(GAME_FORMS)
   game?: GameForm | null;
 
-  /** Of a challenge: how many were wanted. */
+  /** For a challenge: the number wanted. */
   @IsOptional()
   @IsInt()
   @Min(WANTED[0])
@@ -65,10 +65,10 @@ export class HeldBlockBody {
   endedAt: string;
 }
 
-/** More counts nobody in a block. */
+/** Far more than anybody counts in a block. */
 const MOST_COUNT = 100_000;
 
-/** What somebody reached in a block: how many in the time, or rounds won. */
+/** A result in a block: a count, or rounds won. */
 export class ScoreBody {
   @IsUUID()
   blockId: string;
@@ -79,7 +79,7 @@ export class ScoreBody {
   count: number;
 }
 
-/** Who was at a session, for how long, and how hard it was for them. */
+/** Somebody's attendance of a session: how long, and how hard it was. */
 export class AttendedBody {
   @IsUUID()
   athleteId: string;
@@ -89,14 +89,14 @@ export class AttendedBody {
   @Max(SESSION_MINUTES[1])
   minutes: number;
 
-  /** 0 nothing at all, 10 the most there is; `null` where it was not asked. */
+  /** Session effort from 0 (nothing at all) to 10 (maximal); `null` if not asked. */
   @OrNull()
   @IsInt()
   @Min(EFFORT[0])
   @Max(EFFORT[1])
   effort: number | null;
 
-  /** Of blocks in which something was counted. */
+  /** Results in blocks with a score. */
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MOST_BLOCKS)
@@ -106,7 +106,7 @@ export class AttendedBody {
   scores?: readonly ScoreBody[] | null;
 }
 
-/** A session that was held, as it is said afterwards: all of it, each time. */
+/** Saves a session that took place, with everything in it. */
 export class HeldSessionBody {
   @OrNull()
   @IsUUID()
@@ -144,7 +144,7 @@ export class HeldSessionReply extends HeldSessionBody {
   id: string;
 }
 
-/** A set that was run while a session went on, by somebody who was there. */
+/** A set that was timed during a session, by somebody who attended it. */
 export class SessionSetReply extends CourseSetReply {
   @IsUUID()
   athleteId: string;

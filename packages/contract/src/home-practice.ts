@@ -24,7 +24,7 @@ import {
 import { IsDay, IsMoment } from './moment.js';
 import { OrNull } from './or-null.js';
 
-/** A question that somebody put to themselves, and whether it held. */
+/** A question an athlete asked themselves, and whether it held. */
 export class SelfCheckBody implements SelfCheck {
   @IsString()
   @Length(1, LONGEST_SELF_CHECK)
@@ -34,7 +34,7 @@ export class SelfCheckBody implements SelfCheck {
   holds: boolean;
 }
 
-/** What somebody practised without the coach, as they wrote it down. */
+/** Practice without the coach, as the athlete recorded it. */
 export class HomePracticeBody {
   @IsUUID()
   athleteId: string;
@@ -47,19 +47,19 @@ export class HomePracticeBody {
   @Max(PRACTICE_MINUTES[1])
   minutes: number;
 
-  /** 0 nothing at all, 10 the most there is; `null` where it was not said. */
+  /** Effort from 0 (nothing at all) to 10 (maximal); `null` if not said. */
   @OrNull()
   @IsInt()
   @Min(EFFORT[0])
   @Max(EFFORT[1])
   effort: number | null;
 
-  /** What they noticed; may be empty. */
+  /** Observations; may be empty. */
   @IsString()
   @MaxLength(LONGEST_SESSION_NOTE)
   text: string;
 
-  /** What they asked themselves; nothing where they asked nothing. */
+  /** Self-checks; absent if there were none. */
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MOST_SELF_CHECKS)
@@ -70,7 +70,7 @@ export class HomePracticeBody {
   @IsMoment()
   writtenAt: string;
 
-  /** Taken back; it can be put back. */
+  /** Withdrawn; can be restored. */
   @IsBoolean()
   removed: boolean;
 }

@@ -46,7 +46,7 @@ export class ImportSet {
   reps: ImportRep[];
 }
 
-/** Sets timed elsewhere: all of them are looked at before the first is stored. */
+/** Imports sets that were timed elsewhere. All are validated before the first is stored. */
 export class ImportBody {
   @IsArray()
   @ArrayMinSize(1)
@@ -59,7 +59,7 @@ export class ImportBody {
 export const IMPORT_STATES = ['waiting', 'storing', 'stored', 'refused', 'given up'] as const;
 export type ImportState = (typeof IMPORT_STATES)[number];
 
-/** How far an import is: it goes on by itself, also when the server is started anew. */
+/** An import's progress. It continues by itself, even after a restart. */
 export class ImportReply {
   @IsUUID()
   id: string;
@@ -67,7 +67,7 @@ export class ImportReply {
   @IsIn(IMPORT_STATES)
   state: ImportState;
 
-  /** All of it, and how many of the sets are stored. */
+  /** Number of sets and reps, and how many of the sets are stored. */
   @IsInt()
   sets: number;
 
@@ -77,7 +77,7 @@ export class ImportReply {
   @IsInt()
   done: number;
 
-  /** What could not be stored, of an import that was refused. */
+  /** Why an import was refused. */
   @ValidateNested({ each: true })
   @Type(() => ProblemReply)
   problems: ProblemReply[];

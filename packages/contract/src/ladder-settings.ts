@@ -41,7 +41,7 @@ import { LimitsBody, LimitSourcesBody, TargetLimitBody } from './rung.js';
 
 const of = (kind: Rule['kind']) => ValidateIf(({ kind: own }: RuleBody) => own === kind);
 
-/** A rule with the settings of its kind; what they may be is checked with them. */
+/** A rule with its kind's settings, which are validated by kind. */
 export class RuleBody {
   @IsIn(RULE_KINDS)
   kind: Rule['kind'];
@@ -157,7 +157,7 @@ export class LadderSettingsBody implements LadderSettings {
   onWord?: boolean;
 }
 
-/** The settings of a pattern's ladder as saved; the newest stand. */
+/** A pattern's ladder settings; the newest saved are valid. */
 export class LadderBody {
   @IsUUID()
   patternId: string;
@@ -196,7 +196,7 @@ export class OwnLimitsBody implements OwnLimits {
   targetLimits?: readonly TargetLimitBody[];
 }
 
-/** An athlete's own limits on a pattern's rungs; the newest saved stand, all of them. */
+/** An athlete's own limits on a pattern's rungs; the newest saved replace all earlier ones. */
 export class OwnLadderBody {
   @IsUUID()
   athleteId: string;

@@ -15,7 +15,7 @@ import { LadderSettingsBody, OwnLimitsBody } from './ladder-settings.js';
 import { PatternReply } from './library.js';
 import { DecisionReply, RungMoveReply } from './progress.js';
 
-/** A set on the athlete's rung, as evidence. */
+/** A set that is evidence for its rung. */
 export class EvidenceReply {
   @IsUUID()
   setId: string;
@@ -26,18 +26,18 @@ export class EvidenceReply {
   @IsDay()
   day: string;
 
-  /** What timed it; only what was timed alike is pooled. */
+  /** The timing source; only sets with the same one are pooled. */
   @IsString()
   source: string;
 
-  /** How its cues were perceived. */
+  /** How cues were perceived; only sets with the same sense are pooled. */
   @IsIn(['heard', 'seen'])
   sense: 'heard' | 'seen';
 
   @IsObject()
   judgement: SetJudgement;
 
-  /** Of a set whose pace moved by itself. */
+  /** Only for a set whose pace adapted by itself. */
   @IsOptional()
   @IsObject()
   staircase?: StaircaseReading | null;
@@ -49,7 +49,7 @@ export class AthleteLadderReply {
   @Type(() => AthleteReply)
   athlete: AthleteReply;
 
-  /** As it is now; its rungs with the limits of this athlete. */
+  /** The newest version, with the athlete's own limits. */
   @ValidateNested()
   @Type(() => PatternReply)
   pattern: PatternReply;
@@ -69,18 +69,18 @@ export class AthleteLadderReply {
   @Type(() => DecisionReply)
   decision: DecisionReply;
 
-  /** Sets since the athlete came to the rung that asked what it asks now, oldest first. */
+  /** Sets with the rung's current demands since the athlete reached it, oldest first. */
   @ValidateNested({ each: true })
   @Type(() => EvidenceReply)
   evidence: EvidenceReply[];
 
-  /** Every move on this ladder, oldest first, also those taken back. */
+  /** All moves on this ladder, oldest first, including undone ones. */
   @ValidateNested({ each: true })
   @Type(() => RungMoveReply)
   moves: RungMoveReply[];
 }
 
-/** One athlete on the ladder of everyone. */
+/** One athlete on everybody's ladder page. */
 export class LadderPlaceReply {
   @ValidateNested()
   @Type(() => AthleteReply)
@@ -94,7 +94,7 @@ export class LadderPlaceReply {
   decision: DecisionReply;
 }
 
-/** A pattern's ladder and everyone who works on it. */
+/** A pattern's ladder, with everybody who works on the pattern. */
 export class LadderReply {
   @ValidateNested()
   @Type(() => PatternReply)

@@ -3,7 +3,7 @@ import { IsBoolean, IsInt, IsUUID, Min, ValidateNested } from 'class-validator';
 import { IsMoment } from './moment.js';
 import { PatternBody } from './pattern.js';
 
-/** One version of a pattern. What is timed on it keeps this version, whatever is saved later. */
+/** A version of a pattern. Sets refer to the version they were timed on. */
 export class PatternReply extends PatternBody {
   @IsUUID()
   id: string;
@@ -13,7 +13,7 @@ export class PatternReply extends PatternBody {
   version: number;
 }
 
-/** A pattern in the library: its newest version, drawn small. */
+/** A pattern in the library: its newest version, for a thumbnail. */
 export class PatternLineReply {
   @IsUUID()
   id: string;

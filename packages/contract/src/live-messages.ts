@@ -19,17 +19,17 @@ export {
   TimedNews,
 } from './board-news.js';
 
-/** Nothing more to say than the message's name. */
+/** A message without content. */
 // oxlint-disable-next-line typescript/no-extraneous-class -- a body without fields is read like any other
 export class NothingMore {}
 
-/** Asks a screen for its time: when it was sent, on the asker's clock, epoch ms. */
+/** Asks a screen for its clock; sent at this time on the asker's clock, epoch ms. */
 export class ClockQuestion {
   @IsNumber()
   sent: number;
 }
 
-/** The answer: the question, and when it was received and replied on the answerer's clock. */
+/** The answer: the question, with when it arrived and was answered on the other clock. */
 export class ClockReading extends ClockQuestion {
   @IsNumber()
   remoteReceived: number;
@@ -38,10 +38,10 @@ export class ClockReading extends ClockQuestion {
   remoteReplied: number;
 }
 
-/** Longer no description of two screens' way to each other is; it must fit into one message. */
+/** The longest WebRTC description that fits into one message. */
 const LONGEST_SDP = 5000;
 
-/** How a screen is reached without the server, as browsers describe it to each other. */
+/** WebRTC signalling: how screens reach each other without the server. */
 export class DirectNews {
   @IsIn(['offer', 'answer'])
   kind: 'offer' | 'answer';
@@ -51,7 +51,7 @@ export class DirectNews {
   sdp: string;
 }
 
-/** Something told straight from screen to screen: who tells it is known by the way it comes. */
+/** A message sent directly between screens; the connection tells who sent it. */
 export class DirectTold {
   @IsString()
   @MaxLength(40)
@@ -61,14 +61,14 @@ export class DirectTold {
   body: object;
 }
 
-/** What screens of a room tell each other, by name. */
+/** Messages between the screens of a room, by name. */
 export interface LiveMessages {
-  /** A screen is there; whoever hears it tells it what it must know. */
+  /** A screen has joined; others answer with what it has to know. */
   readonly here: NothingMore;
   readonly set: SetNews;
   readonly run: RunNews;
   readonly coming: Presentation;
-  /** What was announced, and what is shown, is over. */
+  /** Takes back what was announced or shown. */
   readonly clear: NothingMore;
   /** The set is over. */
   readonly over: NothingMore;
@@ -76,7 +76,7 @@ export interface LiveMessages {
   readonly ask: Ask;
   readonly board: BoardNews;
   readonly at: AtStation;
-  /** How two screens find each other for when the server is gone. */
+  /** WebRTC signalling, so that screens can go on when the server is gone. */
   readonly direct: DirectNews;
   readonly 'clock?': ClockQuestion;
   readonly clock: ClockReading;
@@ -108,7 +108,7 @@ const READERS: {
 export const isLiveMessage = (name: string): name is LiveMessageName =>
   Object.hasOwn(READERS, name);
 
-/** Reads what was told under a name, or says which field is wrong. Fields it does not know it lets be. */
+/** Parses a message by its name, or says which field is wrong. Unknown fields are ignored. */
 export const readLiveMessage = <Name extends LiveMessageName>(
   name: Name,
   body: object,
@@ -123,7 +123,7 @@ class OfScreen {
   role: LiveRole;
 }
 
-/** Something told; its body is still to be read by its name. */
+/** A message from a screen; its body is parsed by name afterwards. */
 export class ToldNews extends OfScreen {
   @Equals('told')
   event: 'told';
@@ -136,13 +136,13 @@ export class ToldNews extends OfScreen {
   body: object;
 }
 
-/** A screen came, or went. */
+/** A screen joined or left. */
 export class PresenceNews extends OfScreen {
   @IsIn(['came', 'went'])
   event: 'came' | 'went';
 }
 
-/** What this screen said was not understood. */
+/** The server could not read this screen's message. */
 export class RefusedNews {
   @Equals('refused')
   event: 'refused';
@@ -157,12 +157,12 @@ export class RefusedNews {
   allowed: string;
 }
 
-/** A frame to a screen: something told, somebody who came or went, or a refusal. */
+/** A frame to a screen. */
 export type LiveNews = ToldNews | PresenceNews | RefusedNews;
 
 const NEWS = { told: ToldNews, came: PresenceNews, went: PresenceNews, refused: RefusedNews };
 
-/** Reads a frame of the live channel, or says which field is wrong. */
+/** Parses a frame of the live channel, or says which field is wrong. */
 export function readLiveNews(text: string): Result<LiveNews> {
   const given = objectOf(text);
   if (!given.ok) return given;
@@ -170,7 +170,7 @@ export function readLiveNews(text: string): Result<LiveNews> {
   return frame ?? wrong('event', given.value['event'], Object.keys(NEWS).join(', '));
 }
 
-/** Reads what was told straight from screen to screen, or says which field is wrong. */
+/** Parses a direct message, or says which field is wrong. */
 export function readDirectTold(text: string): Result<DirectTold> {
   const given = objectOf(text);
   return given.ok ? readAs(DirectTold)(given.value) : given;

@@ -11,14 +11,14 @@ import {
 import { IsMoment } from './moment.js';
 import { ROOM, ROOM_RULE, SCREEN, SCREEN_RULE } from './room.js';
 
-/** What a screen is in a drill, or in a session. */
+/** Roles of screens in a drill or a session. */
 export const LIVE_ROLES = [
   'drill',
   'cues',
   'caller',
   'panel',
   'camera',
-  // Of a session: who runs it, who shows its board, a device at one of its stations, a panel over all.
+  // In a session: who runs it, its board, a device at a station, a panel over all stations.
   'session',
   'board',
   'station',
@@ -26,12 +26,12 @@ export const LIVE_ROLES = [
 ] as const;
 export type LiveRole = (typeof LIVE_ROLES)[number];
 
-/** Those who hold a room: it is a drill's, or a session's, and whoever runs one is let in by who they are. */
+/** Roles that run a room; they are authenticated, while others only need the room's code. */
 const HOLDERS: readonly LiveRole[] = ['drill', 'session'];
 
 export const isHolder = (role: LiveRole): boolean => HOLDERS.includes(role);
 
-/** What a screen that only knows the code may say, by the name it says it under. */
+/** Roles that may send each message, for messages that not every role may send. */
 const MAY_TELL: Readonly<Record<string, readonly LiveRole[]>> = {
   here: LIVE_ROLES,
   direct: LIVE_ROLES,
@@ -41,45 +41,45 @@ const MAY_TELL: Readonly<Record<string, readonly LiveRole[]>> = {
   at: ['station'],
 };
 
-/** Whether a screen may say something: one that joined by code presses what is its own, and nothing else. */
+/** Whether a role may send a message: a screen that joined by code only sends its own kind of presses. */
 export const mayTell = (role: LiveRole, type: string): boolean =>
   isHolder(role) || (MAY_TELL[type]?.includes(role) ?? false);
 
-/** The live channel of one drill or session: whoever knows its code hears and says everything in it. */
+/** Joins a drill's or session's room on the live channel, by its code. */
 export class LiveQuery {
   @Matches(ROOM, { message: ROOM_RULE })
   room: string;
 
-  /** Made by the screen, so that it does not hear itself. */
+  /** Chosen by the screen, so that it can ignore its own messages. */
   @Matches(SCREEN, { message: SCREEN_RULE })
   screen: string;
 
   @IsIn(LIVE_ROLES)
   role: LiveRole;
 
-  /** Whose drill or session it is; told by whoever holds the room. */
+  /** The club of the drill or session; sent by the screen that runs the room. */
   @IsOptional()
   @IsUUID()
   club?: string;
 }
 
-/** A screen that is joined to a drill or session of a club, as its owner sees it. */
+/** A joined screen, as the club's owner sees it. */
 export class JoinedScreenReply {
   @IsString()
   room: string;
 
-  /** What the others of the room know it by. */
+  /** The id other screens know it by. */
   @IsString()
   screen: string;
 
   @IsIn(LIVE_ROLES)
   role: LiveRole;
 
-  /** Who is signed in there; empty where nobody is. */
+  /** The signed-in account's name; empty if nobody is signed in. */
   @IsString()
   name: string;
 
-  /** What browser and system it says it is. */
+  /** Browser and system. */
   @IsString()
   device: string;
 
@@ -87,22 +87,22 @@ export class JoinedScreenReply {
   since: string;
 }
 
-/** Whoever holds the room shows a screen the door; it does not come in again. */
+/** The screen that runs the room expels another, which cannot come back. */
 export class LiveEnd {
   @Matches(SCREEN, { message: SCREEN_RULE })
   screen: string;
 }
 
-/** Longer ones do not fit through the database's notifications. */
+/** PostgreSQL notifications, which carry messages between servers, hold at most 8000 bytes. */
 export const MAX_LIVE_BYTES = 6000;
 
-/** What a screen tells the others; what is in it is theirs to understand. */
+/** A screen sends a message to the others in its room. */
 export class LiveTell {
   @IsString()
   @MaxLength(40)
   type: string;
 
-  /** Only for this screen; for all of the room when absent. */
+  /** The receiving screen; absent: all screens of the room. */
   @IsOptional()
   @IsString()
   @MaxLength(64)

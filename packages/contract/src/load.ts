@@ -21,7 +21,7 @@ export class WeekLoadReply implements WeekLoad {
   movements: MovementCounts | null;
 }
 
-/** The last weeks of an athlete's, without a gap, the oldest first. */
+/** An athlete's recent weeks without gaps, oldest first. */
 export class AthleteLoadReply {
   @IsUUID()
   athleteId: string;
@@ -32,7 +32,7 @@ export class AthleteLoadReply {
 }
 
 export class LoadQuery {
-  /** A day of the newest week. */
+  /** Any day of the newest week. */
   @IsDay()
   day: string;
 }

@@ -19,7 +19,7 @@ export const IsMoment = (): PropertyDecorator =>
     }),
   );
 
-/** A calendar day on which somebody alive may have been born, as `2010-01-31`. */
+/** A calendar day on which a living person may have been born, as `2010-01-31`. */
 export const IsDateOfBirth = (): PropertyDecorator =>
   all(
     IsISO8601({ strict: true }),

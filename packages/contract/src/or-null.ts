@@ -1,4 +1,4 @@
 import { ValidateIf } from 'class-validator';
 
-/** `null` may stand here; anything else is held against the field's other rules. */
+/** Allows `null`; other values must satisfy the field's remaining rules. */
 export const OrNull = (): PropertyDecorator => ValidateIf((_, value: unknown) => value !== null);

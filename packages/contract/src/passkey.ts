@@ -2,16 +2,16 @@ import { LONGEST_DEVICE_NAME } from '@orthokin/core/people';
 import { IsString, IsUUID, Length, Matches } from 'class-validator';
 import { IsMoment } from './moment.js';
 
-/** Bytes as WebAuthn's own JSON has them (base64url); the longest is what attests a new key. */
+/** Bytes in WebAuthn's JSON form (base64url); the longest is the attestation of a new key. */
 const BYTES = /^[\w-]{1,8192}$/;
 const ONLY_BYTES = { message: 'must be 1 to 8192 characters of base64url' };
 
-/** What a device is asked to make a passkey with. */
+/** Options for creating a passkey. */
 export class NewPasskeyReply {
   @IsString()
   challenge: string;
 
-  /** The name this server is reached by: a passkey is good there and nowhere else. */
+  /** The relying party id: the server's host name, outside which a passkey does not work. */
   @IsString()
   rpId: string;
 
@@ -21,12 +21,12 @@ export class NewPasskeyReply {
   @IsString()
   userName: string;
 
-  /** Those the account has already: one more on the same device is none. */
+  /** Passkeys the account already has; the device then makes no second one. */
   @IsString({ each: true })
   has: string[];
 }
 
-/** What a device is asked to sign in with. */
+/** Options for signing in with a passkey. */
 export class PasskeyQuestionReply {
   @IsString()
   challenge: string;
@@ -35,9 +35,9 @@ export class PasskeyQuestionReply {
   rpId: string;
 }
 
-/** A passkey as a device made it. */
+/** A new passkey, from the browser's reply. */
 export class PasskeyBody {
-  /** What it is called in the account's list. */
+  /** Its name in the account's list. */
   @IsString()
   @Length(1, LONGEST_DEVICE_NAME)
   name: string;
@@ -52,7 +52,7 @@ export class PasskeyBody {
   attestationObject: string;
 }
 
-/** What a device answers by a passkey. */
+/** A browser's reply when signing in with a passkey. */
 export class PasskeyAnswerBody {
   @Matches(BYTES, ONLY_BYTES)
   credentialId: string;
@@ -67,7 +67,7 @@ export class PasskeyAnswerBody {
   signature: string;
 }
 
-/** A passkey of an account. */
+/** A passkey in an account's list. */
 export class PasskeyReply {
   @IsUUID()
   id: string;

@@ -3,22 +3,22 @@ import { IsIn, IsInt, IsOptional, IsUUID, Matches, Max, Min } from 'class-valida
 import { SET_SOURCES, type SetSource } from '@orthokin/core/run';
 import { ROOM, ROOM_RULE, SCREEN, SCREEN_RULE } from './room.js';
 
-/** More often than this nobody saves a pattern. */
+/** Far more versions than anybody saves. */
 export const MAX_VERSION = 1_000_000;
 
-/** What the paths of the API are made of. */
+/** The path of something in a club; most other paths extend it. */
 export class ClubPath {
   @IsUUID()
   clubId: string;
 }
 
-/** Of a club that may be new. */
+/** The club may not exist yet. */
 export class NewClubPath {
   @IsUUID(7)
   clubId: string;
 }
 
-/** Of an athlete that may be new. */
+/** The athlete may not exist yet. */
 export class NewAthletePath extends ClubPath {
   @IsUUID(7)
   athleteId: string;
@@ -29,7 +29,7 @@ export class AthletePath extends ClubPath {
   athleteId: string;
 }
 
-/** Of a passkey of whoever asks. */
+/** A passkey of the signed-in account. */
 export class PasskeyPath {
   @IsUUID()
   passkeyId: string;
@@ -40,7 +40,7 @@ export class SetPath extends ClubPath {
   setId: string;
 }
 
-/** Ids of what a client records are UUIDv7: made offline, in order of time, safe to send twice. */
+/** Ids of recorded things are UUIDv7: created offline, ordered by time, safe to send twice. */
 export class NewSetPath extends ClubPath {
   @IsUUID(7)
   setId: string;
@@ -155,13 +155,13 @@ export class NewPatternVersionPath extends VersionPath {
 }
 
 export class DrillSetupQuery {
-  /** Another pattern than the one the athlete is working on. */
+  /** A pattern other than the one the athlete is working on. */
   @IsOptional()
   @IsUUID()
   patternId?: string;
 }
 
-/** Sets of an athlete that may be pooled: one version, one source, one sense. */
+/** Selects an athlete's sets that may be pooled: one version, one source, one sense. */
 export class PoolQuery {
   @IsUUID()
   patternId: string;
@@ -194,7 +194,7 @@ export class DevicePath extends ClubPath {
   deviceId: string;
 }
 
-/** Of a screen that joined a drill or a session, as the others know it. */
+/** A joined screen's public id. */
 export class ScreenPath extends ClubPath {
   @Matches(ROOM, { message: ROOM_RULE })
   room: string;

@@ -1,16 +1,16 @@
 import { wrong, type Problem, type Result } from '@orthokin/core/result';
 import type { PatternBody } from './pattern.js';
 
-/** Stands in every pattern file; a change of the format that old readers trip over is a new number. */
+/** Marks every pattern file. A change that old readers cannot cope with needs a new number. */
 export const PATTERN_FILE_FORMAT = 'orthokin-pattern/1';
 
-/** A pattern as the text of a file. */
+/** Serialises a pattern as a file. */
 export const patternToFile = (pattern: PatternBody): string =>
   `${JSON.stringify({ format: PATTERN_FILE_FORMAT, ...pattern }, null, 2)}\n`;
 
 /**
- * What a pattern file holds, still to be checked against the contract's rules; or a problem when it
- * is no pattern file at all. `$schema` is allowed and passed over.
+ * Parses a pattern file, without validating the pattern; a problem if it is no pattern file. `$schema` is allowed and
+ * ignored.
  */
 export function patternOfFile(text: string): Result<object> {
   let parsed: unknown;

@@ -48,7 +48,7 @@ export class AcceptedBody {
   reason: string;
 }
 
-/** A pattern as it is saved, sent and kept in files. */
+/** A pattern, as it is saved, sent and stored in files. */
 export class PatternBody implements Pattern {
   @IsString()
   @MinLength(1)
@@ -75,7 +75,7 @@ export class PatternBody implements Pattern {
   @IsIn(COURT_NAMES)
   court: CourtName;
 
-  /** Only for a court that has no size by its rules; otherwise null. */
+  /** Only for a court whose size is not fixed by its rules; otherwise null. */
   @OrNull()
   @IsDefined()
   @ValidateNested()
@@ -98,7 +98,7 @@ export class PatternBody implements Pattern {
   @Type(() => StandingBody)
   stance: StandingBody;
 
-  /** Milliseconds about the cue, the earliest first. */
+  /** Milliseconds relative to the cue, earliest first. */
   @IsNumber({}, { each: true })
   @Min(-1000, { each: true })
   @Max(1000, { each: true })

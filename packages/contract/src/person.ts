@@ -35,12 +35,12 @@ import { IsDateOfBirth } from './moment.js';
 
 const { heightM, shoulderM, hipM, reachM } = BODY_BOUNDS_M;
 
-/** A length that can be somebody's reach, m, or not known. */
+/** Allows a length somebody can reach, m, or null. */
 const IsReach = (): PropertyDecorator => (body, name) => {
   for (const asks of [Max(reachM[1]), Min(reachM[0]), IsNumber(), IsOptional()]) asks(body, name);
 };
 
-/** From the shoulder to the end of what is held, arm stretched, where it was measured with that. */
+/** Reach by what is held: from the shoulder to the end of it, arm stretched, m. */
 export class ReachesBody implements Partial<Record<Held, number | null>> {
   @IsReach()
   hand?: number | null;
@@ -58,15 +58,15 @@ export class ReachesBody implements Partial<Record<Held, number | null>> {
   blade?: number | null;
 }
 
-/** What may be known of an athlete beyond what every drill needs; `null` or missing where it is not. */
+/** Optional facts about an athlete; `null` or absent if unknown. */
 export class AboutAthlete {
-  /** What the coach calls across the floor. */
+  /** The short name a coach calls. */
   @IsOptional()
   @IsString()
   @MaxLength(LONGEST_CALLED)
   called?: string | null;
 
-  /** Where it is known the age band follows from it. */
+  /** Date of birth; if known the age band follows from it. */
   @IsOptional()
   @IsDateOfBirth()
   bornOn?: string | null;
@@ -94,17 +94,17 @@ export class AboutAthlete {
   @Max(hipM[1])
   hipM?: number | null;
 
-  /** From the shoulder to the end of the implement, arm stretched. */
+  /** Reach with whatever is held: from the shoulder to its end, arm stretched, m. */
   @IsReach()
   reachM?: number | null;
 
-  /** On courts where it is known what is held, these go before the one above. */
+  /** Reach by what is held; on courts where that is known these take precedence. */
   @IsOptional()
   @ValidateNested()
   @Type(() => ReachesBody)
   reaches?: ReachesBody | null;
 
-  /** Faults that are watched in them; two at the most. */
+  /** Watched faults; two at the most. */
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MOST_WATCHED)
@@ -112,7 +112,7 @@ export class AboutAthlete {
   @IsIn(SEEN_FAULTS, { each: true })
   watched?: Fault[] | null;
 
-  /** What they play, as somebody would say it. */
+  /** Their sport, in free text. */
   @IsOptional()
   @IsString()
   @MaxLength(LONGEST_SPORT)
@@ -130,10 +130,10 @@ export class AboutAthlete {
   goal?: string | null;
 }
 
-/** More often than this nobody is changed. */
+/** Far more changes than anybody makes. */
 const MOST_REVISIONS = 1_000_000;
 
-/** An athlete as they are added, or changed: all of it, each time. */
+/** Creates or changes an athlete, with all fields. */
 export class AthleteBody extends AboutAthlete {
   @IsString()
   @Length(1, LONGEST_NAME)
@@ -153,13 +153,13 @@ export class AthleteBody extends AboutAthlete {
   @MaxLength(LONGEST_ATHLETE_NOTE)
   note?: string | null;
 
-  /** The pattern they work on; what else they run changes it no more than a look at it would. */
+  /** The pattern they begin with. What they work on later follows from their sets. */
   @IsUUID()
   patternId: string;
 
   /**
-   * One more than that of the athlete it was changed from: refused where somebody else has changed them
-   * meanwhile. What says none is stored whatever was.
+   * One more than the revision this was based on: refused if somebody else changed the athlete meanwhile. Without it
+   * the request always wins.
    */
   @IsOptional()
   @IsInt()
@@ -168,13 +168,13 @@ export class AthleteBody extends AboutAthlete {
   revision?: number | null;
 }
 
-/** What an athlete works on from now on. */
+/** Changes the pattern an athlete works on. */
 export class WorksOnBody {
   @IsUUID()
   patternId: string;
 }
 
-/** What is watched in an athlete from now on. */
+/** Changes the faults watched in an athlete. */
 export class WatchedBody {
   @IsArray()
   @ArrayMaxSize(MOST_WATCHED)
@@ -183,16 +183,16 @@ export class WatchedBody {
   watched: Fault[];
 }
 
-/** More are added one after another. */
+/** Larger imports are sent in several requests. */
 export const MOST_ADDED = 500;
 
-/** An athlete as they come with others, under the id they are to have. */
+/** A new athlete with the id they are to have. */
 export class AddedAthlete extends AthleteBody {
   @IsUUID(7)
   id: string;
 }
 
-/** Many athletes at once: all of them, or none. */
+/** Adds several athletes, all or none. */
 export class AthletesBody {
   @IsArray()
   @ArrayMinSize(1)
@@ -202,16 +202,16 @@ export class AthletesBody {
   athletes: AddedAthlete[];
 }
 
-/** An athlete with all that is known of them. */
+/** An athlete with everything known about them. */
 export class PersonReply extends AthleteBody {
   @IsUUID()
   id: string;
 
-  /** Put away: in no list of who trains, with all they have done kept. */
+  /** Archived: in no training list, with all data kept. */
   @IsBoolean()
   archived: boolean;
 
-  /** How often they were changed, that they were added too. */
+  /** The revision, which counts creating as 1. */
   @IsInt()
   changes: number;
 }

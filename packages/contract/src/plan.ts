@@ -41,7 +41,7 @@ import { IsDay } from './moment.js';
 import { OrNull } from './or-null.js';
 import { MAX_VERSION } from './paths.js';
 
-/** Somebody stays at a station. */
+/** Somebody stays at one station. */
 export class StayBody implements Stay {
   @IsUUID()
   athleteId: string;
@@ -113,7 +113,7 @@ export class BlockBody implements Block {
   @MaxLength(LONGEST_BLOCK_NOTE)
   note?: string | null;
 
-  /** Everybody who comes where it is not said. */
+  /** Absent: everybody who attends. */
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MOST_PLANNED)
@@ -140,7 +140,7 @@ export class BlockBody implements Block {
   game?: GameForm | null;
 }
 
-/** A session as it is planned, or changed: all of it, each time. */
+/** Creates or changes a planned session, with everything in it. */
 export class PlanBody implements Session {
   @IsString()
   @Length(1, LONGEST_NAME)
@@ -149,7 +149,7 @@ export class PlanBody implements Session {
   @IsDay()
   day: string;
 
-  /** By the clock on the wall, HH:MM. */
+  /** Local time, HH:MM. */
   @Matches(/^([01]\d|2[0-3]):[0-5]\d$/, { message: '$property must be a time like 17:30' })
   startsAt: string;
 
@@ -171,12 +171,12 @@ export class PlanBody implements Session {
   @Type(() => BlockBody)
   blocks: readonly BlockBody[];
 
-  /** The programme it is part of; it may be gone since. */
+  /** The programme it belongs to, which may have been deleted. */
   @IsOptional()
   @IsUUID()
   programmeId?: string | null;
 
-  /** One more than that of the plan it was made from: two who change it at once are told. */
+  /** One more than the revision this was based on; refused if somebody else changed it meanwhile. */
   @IsInt()
   @Min(1)
   @Max(MAX_VERSION)

@@ -26,7 +26,7 @@ import { OrNull } from './or-null.js';
 
 const [FEWEST_YEARS, MOST_YEARS] = KEEP_YEARS;
 
-/** That somebody saw or changed something private, on one day at one device. */
+/** Somebody saw or changed something private on one day from one device. */
 export class TrailEntryReply {
   @IsUUID()
   id: string;
@@ -43,7 +43,7 @@ export class TrailEntryReply {
   @IsIn(TRAIL_DEEDS)
   deed: TrailDeed;
 
-  /** Of everybody at once, as in a list or a file. */
+  /** Whether it concerned everybody, as in a list or a file. */
   @IsBoolean()
   ofEverybody: boolean;
 
@@ -57,9 +57,9 @@ export class TrailEntryReply {
   lastAt: string;
 }
 
-/** How long a club means to keep those who do not train any more. */
+/** How long a club wants to keep inactive athletes. */
 export class KeepingBody {
-  /** `null`: nobody is reminded. */
+  /** `null`: no limit, so nobody is listed. */
   @OrNull()
   @IsInt()
   @Min(FEWEST_YEARS)
@@ -67,7 +67,7 @@ export class KeepingBody {
   keepYears: number | null;
 }
 
-/** Somebody who has not trained for longer than the club means to keep them. */
+/** An athlete who has been inactive for longer than the club wants to keep them. */
 export class OverdueReply {
   @IsUUID()
   athleteId: string;
@@ -75,12 +75,12 @@ export class OverdueReply {
   @IsString()
   name: string;
 
-  /** When they trained last, or were added where they never did. */
+  /** Their last activity, or when they were added if there was none. */
   @IsDay()
   lastDay: string;
 }
 
-/** That somebody was erased: no name, so that it can be kept. */
+/** A record of an erasure, without a name, so that it can be kept. */
 export class ErasureReply {
   @IsUUID()
   id: string;
@@ -101,7 +101,7 @@ export class ErasureReply {
   at: string;
 }
 
-/** What a club keeps of people, and what it has let go. */
+/** What a club keeps about people, and whom it has erased. */
 export class PrivacyReply extends KeepingBody {
   @ValidateNested({ each: true })
   @Type(() => OverdueReply)
@@ -113,7 +113,7 @@ export class PrivacyReply extends KeepingBody {
   erasures: ErasureReply[];
 }
 
-/** How somebody is erased; with all they have done where nothing is said. */
+/** How to erase somebody; by default with everything they did. */
 export class ErasureBody {
   @IsOptional()
   @IsIn(ERASURES)

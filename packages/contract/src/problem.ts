@@ -13,7 +13,7 @@ export class ProblemReply implements Problem {
   allowed: string;
 }
 
-/** What every refused request answers with. */
+/** The reply to every refused request. */
 export class RefusalReply {
   @IsInt()
   statusCode: number;

@@ -47,7 +47,7 @@ export class ProgrammeWeekBody implements ProgrammeWeek {
   note: string;
 }
 
-/** Training over weeks as it is planned, or changed: all of it, each time. */
+/** Creates or changes a programme of several weeks, with everything in it. */
 export class ProgrammeBody implements Programme {
   @IsString()
   @Length(1, LONGEST_NAME)
@@ -70,7 +70,7 @@ export class ProgrammeBody implements Programme {
   @Type(() => ProgrammeWeekBody)
   weeks: readonly ProgrammeWeekBody[];
 
-  /** One more than that of the programme it was made from: two who change it at once are told. */
+  /** One more than the revision this was based on; refused if somebody else changed it meanwhile. */
   @IsInt()
   @Min(1)
   @Max(MAX_VERSION)

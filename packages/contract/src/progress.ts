@@ -43,15 +43,15 @@ class DecisionPart implements Omit<Decision, 'setIds'> {
   @IsObject()
   rule: Rule;
 
-  /** Version of the rules' arithmetic. */
+  /** Version of the rules' arithmetic, so that old decisions can be understood. */
   @IsInt()
   rulesVersion: number;
 
-  /** How far the rule is on its way. */
+  /** How much of the rule's evidence is there. */
   @IsObject()
   state: RuleState;
 
-  /** The gate that holds the newest set back. */
+  /** The gate the newest set failed. */
   @IsOptional()
   @IsObject()
   limiting: Gate | null;
@@ -64,18 +64,18 @@ class DecisionPart implements Omit<Decision, 'setIds'> {
   @IsObject()
   fade: SetFade | null;
 
-  /** What the step to the next rung raises: speed, complexity. */
+  /** What the next rung raises: speed, complexity. */
   @IsArray()
   raises: readonly Axis[];
 }
 
-/** What the evidence says should come next, with all it rests on. */
+/** A decision, with all it is based on. */
 export class DecisionReply extends DecisionPart implements Decision {
   @IsUUID(undefined, { each: true })
   setIds: readonly string[];
 }
 
-/** The same as a line among many needs it. */
+/** A decision in short, for lists. */
 export class DecisionHeadReply extends DecisionPart implements DecisionHead {
   @IsInt()
   sets: number;
@@ -93,7 +93,7 @@ export class RungMoveBody {
   @Max(MAX_RUNGS)
   fromRung: number;
 
-  /** The same rung when the coach overrules a move and keeps the athlete there. */
+  /** The new rung; the same one if the coach overrules a move and keeps the athlete there. */
   @IsInt()
   @Min(1)
   @Max(MAX_RUNGS)
@@ -102,12 +102,12 @@ export class RungMoveBody {
   @IsIn(MOVE_BASES)
   basis: MoveBasis;
 
-  /** The set whose decision is followed or overruled; of an undo, that of the move taken back. */
+  /** The set whose decision is followed or overruled; for an undo, that of the undone move. */
   @OrNull()
   @IsUUID()
   setId: string | null;
 
-  /** Why the coach overrules, or moves by hand. */
+  /** The reason, for an overrule or a move by hand. */
   @ValidateIf(
     ({ basis, reason, onDevice }: RungMoveBody) =>
       (basis === 'overrule' && !onDevice) || reason !== undefined,
@@ -118,8 +118,8 @@ export class RungMoveBody {
   reason?: string;
 
   /**
-   * A device without a network followed the rule by the evidence it had. The rule is asked anew by all
-   * evidence there is: where it says otherwise the move stands, as one that overrules it.
+   * The move followed a decision made offline, on the evidence that device had. If the full evidence decides
+   * otherwise the move stands as an overrule.
    */
   @IsOptional()
   @IsBoolean()
@@ -133,19 +133,19 @@ export class RungMoveReply extends RungMoveBody {
   @IsUUID()
   id: string;
 
-  /** Who moved them; absent where nobody was signed in. */
+  /** The account that made the move; absent if nobody was signed in. */
   @IsOptional()
   @IsString()
   @MaxLength(LONGEST_NAME)
   movedBy?: string;
 
-  /** The decision that was followed or overruled, with the evidence it used. */
+  /** The decision that was followed or overruled. */
   @IsOptional()
   @IsObject()
   decision: DecisionReply | null;
 }
 
-/** A move with all that its decision follows from. */
+/** A move with all its decision was based on. */
 export class MoveEvidenceReply extends RungMoveReply {
   @IsOptional()
   @IsObject()

@@ -5,11 +5,11 @@ import { validationProblems } from './validation-problems.js';
 
 type Given = Readonly<Record<string, unknown>>;
 
-/** Keys that would hide an object's class from whoever transforms or validates it: left out. */
+/** Drops keys that would confuse class-transformer and class-validator about an object's class. */
 const withoutClass = (key: string, value: unknown): unknown =>
   key === 'constructor' || key === '__proto__' ? undefined : value;
 
-/** The object in a frame's text; not JSON, or no object, is a problem of the field `frame`. */
+/** Parses a frame as a JSON object, or gives a problem of the field `frame`. */
 export function objectOf(text: string): Result<Given> {
   let given: unknown;
   try {
@@ -22,7 +22,7 @@ export function objectOf(text: string): Result<Given> {
     : wrong('frame', text.slice(0, 80), 'a JSON object');
 }
 
-/** Reads an object as one of a class, or says which field is wrong. Other fields it lets be. */
+/** Validates an object as a class, or says which field is wrong. Unknown fields are ignored. */
 export const readAs =
   <Of extends object>(of: ClassConstructor<Of>) =>
   (given: object): Result<Of> => {
@@ -33,7 +33,7 @@ export const readAs =
     return problem ? { ok: false, problem } : ok(read);
   };
 
-/** Reads a frame as the class that one of its fields names; `null` when that names none. */
+/** Validates a frame as the class named by one of its fields; `null` if that names none. */
 export function frameOf<Frame extends object>(
   classes: Readonly<Record<string, ClassConstructor<Frame>>>,
   field: string,
@@ -44,7 +44,7 @@ export function frameOf<Frame extends object>(
   return of ? readAs(of)(given) : null;
 }
 
-/** Reads a frame's text by its field `type`. */
+/** Makes a parser for frames that are told apart by their field `type`. */
 export const reader =
   <Frame extends object>(classes: Readonly<Record<string, ClassConstructor<Frame>>>) =>
   (text: string): Result<Frame> => {

@@ -6,7 +6,7 @@ import { DrillSetReply, RepReply } from './drill.js';
 import { PatternReply } from './library.js';
 import { DecisionReply, RungMoveReply } from './progress.js';
 
-/** A set with all that is needed to see where the time went and what comes next. */
+/** A set with everything its review needs: where the time went, and what comes next. */
 export class SetReviewReply {
   @ValidateNested()
   @Type(() => DrillSetReply)
@@ -20,12 +20,12 @@ export class SetReviewReply {
   @Type(() => PatternReply)
   pattern: PatternReply;
 
-  /** Every rep recorded, also those since replaced: their cues were seen too. */
+  /** All recorded reps, including replaced ones, whose cues were seen as well. */
   @ValidateNested({ each: true })
   @Type(() => RepReply)
   reps: RepReply[];
 
-  /** The set held against the gates of its rung. */
+  /** The set judged by its rung's gates. */
   @IsObject()
   judgement: SetJudgement;
 
@@ -33,11 +33,11 @@ export class SetReviewReply {
   @Type(() => DecisionReply)
   decision: DecisionReply;
 
-  /** The athlete's rung on this pattern now. */
+  /** The athlete's current rung on this pattern. */
   @IsInt()
   currentRung: number;
 
-  /** The newest move, when it followed from this set. */
+  /** The newest move, if it is based on this set. */
   @IsOptional()
   @ValidateNested()
   @Type(() => RungMoveReply)

@@ -87,8 +87,8 @@ import type {
 export type Method = 'GET' | 'PUT' | 'POST' | 'DELETE';
 
 /**
- * Who may send a request: those of these roles (an athlete only about what is theirs), anyone who
- * reaches the address, or whoever sits at the machine that serves.
+ * Who may send a request: some roles (an athlete only about their own data), anybody, or whoever is at the server's
+ * own machine.
  */
 export type MayAsk = readonly Role[] | 'anyone' | 'this machine';
 
@@ -103,21 +103,21 @@ const COACHES_AND_OWN = [...COACHES, 'athlete'] as const;
 const ANYONE = 'anyone';
 const THIS_MACHINE = 'this machine';
 
-/** Whether a role is among those that may send a request. */
+/** Whether a role may send a request. */
 export const isFor = ({ may }: { readonly may: MayAsk }, role: Role): boolean =>
   typeof may !== 'string' && may.includes(role);
 
 /**
- * A request of the API: its path below `/api/`, and the types of what it takes and gives. Only types:
- * the web must not carry the rules of every body to know where to send it.
+ * A request of the API: its path below `/api/`, and the types of what it takes and gives. Types only, so that the web
+ * app does not load all validation rules just to know the addresses.
  */
 export interface Route<Path extends string, Takes, Query, Gives> {
   readonly method: Method;
   readonly path: Path;
   readonly may: MayAsk;
-  /** What of it is private: who sends it is written down. */
+  /** Which private thing it reveals or changes, for the trail. */
   readonly touches?: PrivateMatter;
-  /** Never there at run time. */
+  /** Only for the compiler; undefined at run time. */
   readonly types?: { readonly takes: Takes; readonly query: Query; readonly gives: Gives };
 }
 
@@ -127,7 +127,7 @@ type Named<Path extends string> = Path extends `${infer Head}/${infer Rest}`
     ? Name
     : never;
 
-/** What a path is filled in with. */
+/** The parameters of a path. */
 export type PathParams<Path extends string> = Readonly<Record<Named<Path>, string | number>>;
 
 /** A path with its parameters filled in. */
@@ -160,7 +160,7 @@ const post = sent('POST');
 const get = <Gives, Query = undefined>() => sent('GET')<undefined, Gives, Query>();
 const remove = sent('DELETE')<undefined, object>();
 
-/** Every request there is, for server and web alike; who may send it is part of what it is. */
+/** All requests of the API, for server and web app, each with who may send it. */
 export const ROUTES = {
   clubs: get<ClubReply[]>()('clubs', ANYONE),
   bringClub: { method: 'POST', path: 'clubs', may: THIS_MACHINE } as Route<

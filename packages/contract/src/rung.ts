@@ -48,7 +48,7 @@ import {
 import { OrNull } from './or-null.js';
 import { CAPITAL, EACH_CAPITAL, ONE_CAPITAL } from './floor.js';
 
-/** No limit is longer than a minute, ms. */
+/** Longest possible limit, ms. */
 const LONGEST_LIMIT_MS = 60_000;
 
 export class LimitsBody {
@@ -88,20 +88,20 @@ export class LimitSourceBody {
   @Max(LONGEST_LIMIT_MS)
   reckonedMs?: number;
 
-  /** Of what was reckoned: from what. One of `RECKONINGS`, or a text of the coach's own. */
+  /** For a calculated limit: what it was calculated from; one of `RECKONINGS`, or the coach's own text. */
   @ValidateIf(({ kind }: LimitSourceBody) => kind === 'reckoned')
   @IsString()
   @MaxLength(200)
   how?: string;
 
-  /** Of a reaction to a choice: among how many targets. */
+  /** For a reaction to a choice: the number of targets. */
   @IsOptional()
   @IsInt()
   @Min(2)
   @Max(MAX_TARGETS)
   choices?: number;
 
-  /** Of a reaction to a choice: what a bit of choice was said to cost, ms. */
+  /** For a reaction to a choice: the assumed cost of a bit, ms. */
   @IsOptional()
   @Min(0)
   @Max(1000)
@@ -112,7 +112,7 @@ export class LimitSourceBody {
   @Max(LONGEST_LIMIT_MS)
   budgetMs?: number;
 
-  /** Of a budget: what flies, how fast and how far, in words. */
+  /** For a budget: what flies, how fast and how far, in words. */
   @ValidateIf(({ kind }: LimitSourceBody) => kind === 'budget')
   @IsString()
   @MaxLength(200)
@@ -127,13 +127,13 @@ export class LimitSourceBody {
   @Max(LONGEST_LIMIT_MS)
   recordMs?: number;
 
-  /** Of an own travel line: what it says of the target. */
+  /** For the athlete's own travel line: its prediction for the target. */
   @ValidateIf(({ kind }: LimitSourceBody) => kind === 'own line')
   @IsPositive()
   @Max(LONGEST_LIMIT_MS)
   lineMs?: number;
 
-  /** Of a record, or an own line: the reps or ways it comes from. */
+  /** For a record or an own travel line: the number of reps or distances behind it. */
   @ValidateIf(({ kind }: LimitSourceBody) => kind === 'record' || kind === 'own line')
   @IsInt()
   @Min(1)
@@ -181,7 +181,7 @@ export class TargetLimitBody implements TargetLimit {
   source: LimitSource;
 }
 
-/** The latest that an event of the coach's own may come. */
+/** The latest time an event of the coach's own may have. */
 export class CoachLimitBody implements CoachLimit {
   @IsString()
   @Length(1, LONGEST_EVENT_NAME)
@@ -191,7 +191,7 @@ export class CoachLimitBody implements CoachLimit {
   @IsIn(EVENT_ANCHORS)
   from: EventAnchor;
 
-  /** Milliseconds after it; less than 0 is before. */
+  /** Milliseconds after the reference event; negative is before. */
   @IsNumber()
   @Min(-LONGEST_LIMIT_MS)
   @Max(LONGEST_LIMIT_MS)
@@ -201,7 +201,7 @@ export class CoachLimitBody implements CoachLimit {
 const MOST_TIME = 3;
 const MOST_SCALE = 2;
 
-/** What is not said is as usual: files from before these were written down can still be read. */
+/** A rung. Absent fields have defaults, so that older files can be read. */
 export class RungBody implements Rung {
   @IsInt()
   @Min(1)
@@ -254,7 +254,7 @@ export class RungBody implements Rung {
   @Type(() => LimitSourcesBody)
   limitSources: LimitSources = USUAL_RUNG.limitSources;
 
-  /** Limits of single targets; of the others the rung's hold. */
+  /** Limits for single targets, in place of the rung's. */
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MAX_TARGETS * TARGETED_DURATIONS.length)
@@ -262,7 +262,7 @@ export class RungBody implements Rung {
   @Type(() => TargetLimitBody)
   targetLimits?: readonly TargetLimitBody[];
 
-  /** Limits of events of the coach's own. */
+  /** Limits for events of the coach's own. */
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(MOST_COACH_LIMITS)

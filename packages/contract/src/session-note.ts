@@ -4,16 +4,16 @@ import { IsBoolean, IsIn, IsString, IsUUID, MaxLength } from 'class-validator';
 import { IsDay, IsMoment } from './moment.js';
 import { OrNull } from './or-null.js';
 
-/** What was seen while a session went on, of one athlete or of everybody. */
+/** An observation during a session, about an athlete or everybody. */
 export class SessionNoteBody {
-  /** It may be said before the session is over, and kept. */
+  /** The session, which may not have been saved yet. */
   @IsUUID()
   sessionId: string;
 
   @IsDay()
   day: string;
 
-  /** `null`: everybody. */
+  /** `null`: about everybody. */
   @OrNull()
   @IsUUID()
   athleteId: string | null;
@@ -22,7 +22,7 @@ export class SessionNoteBody {
   @IsIn(FAULTS)
   fault: Fault | null;
 
-  /** May be empty where a fault says it. */
+  /** May be empty if a fault is given. */
   @IsString()
   @MaxLength(LONGEST_SESSION_NOTE)
   text: string;
@@ -34,7 +34,7 @@ export class SessionNoteBody {
   @IsMoment()
   writtenAt: string;
 
-  /** Taken back; it can be put back. */
+  /** Withdrawn; can be restored. */
   @IsBoolean()
   removed: boolean;
 }

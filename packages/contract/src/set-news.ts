@@ -31,7 +31,7 @@ import { OrNull } from './or-null.js';
 
 const MOST_FAULTS = FAULTS.length;
 
-/** A fault that has a key, with what the club calls it. */
+/** A fault with a key on the panel, in the club's words. */
 export class KeyedFault {
   @IsIn(FAULTS)
   fault: Fault;
@@ -41,7 +41,7 @@ export class KeyedFault {
   name: string;
 }
 
-/** What a second screen must know of the set: told when it comes, and when a set begins. */
+/** What a second screen has to know about a set; sent when it joins, and when a set begins. */
 export class SetNews {
   @IsUUID()
   setId: string;
@@ -86,7 +86,7 @@ export class SetNews {
   faults: KeyedFault[];
 }
 
-/** The last finished rep, for whoever stands away from the drill's screen; times in ms. */
+/** The last finished rep, for people away from the drill's screen; times in ms. */
 export class LastRepNews {
   @IsInt()
   @Min(0)
@@ -103,14 +103,14 @@ export class LastRepNews {
   @IsNumber()
   recoveryMs: number | null;
 
-  /** Why it does not count; `null` where it does. */
+  /** Why it does not count; `null` if it does. */
   @OrNull()
   @IsString()
   @MaxLength(60)
   leftOut: string | null;
 }
 
-/** How far the set is: told with every change. */
+/** A set's progress, sent on every change. */
 export class RunNews {
   @IsIn(RUN_STATES)
   state: RunState;
@@ -119,7 +119,7 @@ export class RunNews {
   @Min(0)
   ordinal: number;
 
-  /** Cues of the set; 0 where it runs for a time. */
+  /** Number of cues; 0 if the set runs for a time. */
   @IsInt()
   @Min(0)
   reps: number;
@@ -133,13 +133,13 @@ export class RunNews {
   @IsIn(EVENT_NAMES, { each: true })
   openEvents: EventName[];
 
-  /** Faults said of the rep going on, else of the last. */
+  /** Faults reported for the current rep, or else the last. */
   @IsArray()
   @ArrayMaxSize(MOST_FAULTS)
   @IsIn(FAULTS, { each: true })
   faults: Fault[];
 
-  /** When a set that lasts a time is over, epoch ms on the drill screen's clock; else `null`. */
+  /** When a timed set ends, epoch ms on the drill screen's clock; else `null`. */
   @OrNull()
   @IsNumber()
   endsAtMs: number | null;
@@ -180,7 +180,7 @@ class LateComing {
   untilMs: number;
 }
 
-/** A cue and all that comes with it, on one clock, ms. */
+/** A cue with everything shown and sounded with it, on one clock, ms. */
 export class Presentation {
   @Matches(CAPITAL, ONE_CAPITAL)
   letter: string;

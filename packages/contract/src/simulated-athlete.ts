@@ -50,7 +50,7 @@ class WeakSideBody {
   factor: number;
 }
 
-/** The numbers a simulated athlete plays with. */
+/** The parameters of a simulated athlete. */
 export class SimulatedAthleteBody implements SimulatedAthlete {
   @IsDefined()
   @ValidateNested()

@@ -4,21 +4,21 @@ import { IsMoment } from './moment.js';
 export const UNREADABLE_KINDS = ['set', 'pattern version', 'care'] as const;
 export type UnreadableKind = (typeof UNREADABLE_KINDS)[number];
 
-/** Something of a club that is stored and cannot be read: it is left out everywhere else. */
+/** A stored row that cannot be read and is left out everywhere else. */
 export class UnreadableReply {
   @IsIn(UNREADABLE_KINDS)
   kind: UnreadableKind;
 
-  /** Of the set, of the pattern, or of what was said of somebody's care. */
+  /** The id of the set, the pattern or the care record. */
   @IsUUID()
   id: string;
 
-  /** Of a pattern. */
+  /** For a pattern: the version. */
   @IsOptional()
   @IsInt()
   version: number | null;
 
-  /** Of the athlete whose set or care it is; of a pattern nothing that could be trusted. */
+  /** The athlete the set or care record belongs to; absent for a pattern. */
   @IsOptional()
   @IsString()
   athlete: string | null;
@@ -26,7 +26,7 @@ export class UnreadableReply {
   @IsMoment()
   at: string;
 
-  /** Sets that go with it when it is taken out. */
+  /** Sets that would be deleted with it. */
   @IsInt()
   sets: number;
 }

@@ -1,7 +1,7 @@
 import type { Problem } from '@orthokin/core/result';
 import type { ValidationError } from 'class-validator';
 
-/** Longer values are cut: a refusal must fit on a screen. */
+/** Longer values are truncated: a refusal must fit on a screen. */
 const SHOWN_LENGTH = 120;
 
 function shown(value: unknown): string {
@@ -18,11 +18,11 @@ const joined = (path: string, property: string): string => {
 const withoutName = (rule: string, property: string): string =>
   rule.startsWith(`${property} `) ? rule.slice(property.length + 1) : rule;
 
-/** A validator's nested findings as a flat list: which field, what was given, what is allowed. */
+/** Flattens a validator's nested errors: which field, what was given, what is allowed. */
 export const validationProblems = (errors: readonly ValidationError[], path = ''): Problem[] =>
   errors.flatMap(({ property, value, constraints, children }) => {
     const field = joined(path, property);
-    // The validator works from the last rule up; people read from the first.
+    // class-validator lists a property's rules bottom up; people expect the first rule first.
     const rules = Object.values(constraints ?? {})
       .reverse()
       .map((rule) => withoutName(rule, property));

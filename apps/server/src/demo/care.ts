@@ -5,24 +5,24 @@ import type { DemoAthlete } from './cast.js';
 const COACH = 'Mara Quint';
 const DAY_MS = 24 * 60 * 60 * 1000;
 
-/** What was said of one athlete, without whose it is. */
+/** A care record before it is assigned to an athlete. */
 export type DemoSaid = Omit<CareBody, 'athleteId'>;
 
-/** Checks that did not simply go well. */
+/** Readiness checks that did not simply go well. */
 const OTHERWISE: Readonly<Record<string, Readonly<Record<string, ReadinessResult>>>> = {
   'Lotte Brandvane': { 'hop and stick left': 'not yet', 'turn and run': 'with help' },
   'Oskar Tvedmoor': { 'stop on one leg left': 'with help' },
   'Wren Hallowby': { backpedal: 'with help' },
 };
 
-/** Whose guardian has not been asked yet. */
+/** The athlete whose guardian has not been asked yet. */
 const NOBODY_ASKED = 'Juno Marlock';
 const CALF = 'Lotte Brandvane';
 
 const isChild = ({ ageBand }: DemoAthlete): boolean => ageBand !== 'adult';
 const guardianOf = ({ name }: DemoAthlete): string => `Robin ${name.split(' ').slice(1).join(' ')}`;
 
-/** What was said of a person's care over the demo's eight weeks. */
+/** A person's care records over the demo's eight weeks. */
 export function demoCare(person: DemoAthlete, now: Date): DemoSaid[] {
   const { name } = person;
   const daysAgo = (days: number): Date => new Date(now.getTime() - days * DAY_MS);
@@ -67,7 +67,7 @@ export function demoCare(person: DemoAthlete, now: Date): DemoSaid[] {
   return [...looks, ...agreed, ...coming];
 }
 
-/** Who to call; numbers that are nobody's. */
+/** Emergency contact, with numbers that belong to nobody. */
 export const demoEmergency = (person: DemoAthlete): EmergencyBody | null =>
   isChild(person)
     ? {
@@ -76,7 +76,7 @@ export const demoEmergency = (person: DemoAthlete): EmergencyBody | null =>
       }
     : null;
 
-/** The squads of the demo club, and who is in each. */
+/** The demo club's squads and their members. */
 export const DEMO_GROUPS: readonly (readonly [
   name: string,
   holds: (person: DemoAthlete) => boolean,

@@ -13,7 +13,7 @@ export interface DemoAthlete {
   readonly shoulderM?: number;
   readonly pattern: DemoPattern;
   readonly model: SimulatedAthlete;
-  /** From this session on the athlete is another one: something has happened to them. */
+  /** From this session on another model applies, after something has happened to the athlete. */
   readonly later?: { readonly fromSession: number; readonly model: SimulatedAthlete };
 }
 
@@ -26,7 +26,7 @@ interface Traits {
   readonly fade: number;
   readonly weak: readonly [Side, number] | null;
   readonly early: number;
-  /** Sd of the form of a day, as a share of the times. */
+  /** Standard deviation of the day form, as a share of the times. */
   readonly form?: number;
 }
 
@@ -49,7 +49,7 @@ const LOTTE = {
   ...{ gain: 0.3, fade: 0.009, early: 0.01 },
 };
 
-/** The people of the demo club. All of them are invented. */
+/** The people of the demo club, all invented. */
 export const DEMO_CLUB = 'Tiller Lane Squash';
 
 export const DEMO_CAST: readonly DemoAthlete[] = [
@@ -83,7 +83,7 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
       tau: 38,
       acceleration: 14,
       topSpeed: 4.5,
-      // Nothing changes in eight weeks but the days: whatever a screen says of it is a false alarm.
+      // Nothing but the day form changes in eight weeks: any change a page claims is a false alarm.
       gain: 0,
       form: 0.02,
       fade: 0.005,
@@ -135,7 +135,7 @@ export const DEMO_CAST: readonly DemoAthlete[] = [
     note: 'Back from a calf strain: cleared work only.',
     pattern: 'line',
     model: modelOf({ ...LOTTE, weak: null }),
-    // The calf that was strained is spared again since.
+    // The strained calf is spared again.
     later: { fromSession: 12, model: modelOf({ ...LOTTE, weak: ['right', 1.14] }) },
   },
   {

@@ -9,10 +9,10 @@ import { unknown } from '../platform/http/refusals.js';
 import { withinClub } from '../platform/auth/scope.js';
 import { LongWork } from '../platform/work/long-work.js';
 
-/** Built code, also where this file is read as it was written. */
+/** The built file, also when this module runs from source in tests. */
 const WORKER = join(import.meta.dirname, '../../dist/demo/demo.worker.js');
 
-/** Brings the demo club back after somebody threw it away. */
+/** Restores the demo club after somebody deleted it. */
 @Injectable()
 export class DemoService implements OnModuleDestroy {
   private readonly work: LongWork;
@@ -28,7 +28,7 @@ export class DemoService implements OnModuleDestroy {
     return this.work.close();
   }
 
-  /** The demo club, made anew where it is not there; what was timed in it stays where it is. */
+  /** Creates the demo club if it is missing; an existing one is left alone. */
   async bring(): Promise<ClubReply> {
     const find = () =>
       withinClub(DEMO_CLUB_ID, () => this.em.fork().findOne(Club, { clubId: DEMO_CLUB_ID }));

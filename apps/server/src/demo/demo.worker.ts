@@ -9,7 +9,7 @@ import type { WorkAnswer } from '../platform/work/long-work.js';
 import { TABLES } from '../tables.js';
 import { loadDemo } from './load-demo.js';
 
-/** Makes the demo club where it is not: eight weeks of made-up sets would hold up everybody else. */
+/** Creates the demo club in a thread: simulating eight weeks of sets would block the server. */
 export default async function work(): Promise<WorkAnswer<null>> {
   const { databaseUrl } = workerData as { databaseUrl: string };
   const orm = await MikroORM.init(ormOptions(databaseUrl, TABLES));

@@ -23,14 +23,14 @@ import type { DemoAthlete } from './cast.js';
 
 const DAY_MS = 24 * 60 * 60 * 1000;
 const WEEKS = 8;
-/** Days of the week, counted back from yesterday, on which the club trains. */
+/** Training days of each week, in days back from yesterday. */
 const TRAINING_DAYS = [1, 4];
 const ATTENDANCE = 0.88;
 const SETS_A_SESSION = 2;
 const SET_EVERY_MS = 6 * 60 * 1000;
 const FIRST_SET_MS = 17.5 * 60 * 60 * 1000;
 export const REPS_A_SET = 12;
-/** The standard test: the same cues on the first rung, twice, in the first session and the last. */
+/** The standard test: the same cues on the first rung, twice, in the first and in the last session. */
 export const TEST_SEED = 20_261;
 const TESTS_A_SESSION = 2;
 
@@ -43,7 +43,7 @@ export interface PastSet {
   readonly seed: number;
   readonly cues: readonly Cue[];
   readonly reps: readonly Rep[];
-  /** The rung this set led to, when the rule said move up or ease back, and what it said. */
+  /** The move the rule's decision led to after this set, if any. */
   readonly moved: {
     readonly toRung: number;
     readonly decision: Decision;
@@ -56,13 +56,13 @@ interface SetPlan {
   readonly rung: Rung;
   readonly sessionsBefore: number;
   readonly seed: number;
-  /** Of a test, whose cues are always the same: what the athlete's own chance comes from. */
+  /** For the test, whose cues are fixed: the seed of the athlete's own randomness. */
   readonly playedBy?: number;
 }
 
 const dayOf = (at: Date): string => at.toISOString().slice(0, 10);
 
-/** One set of the simulated athlete, cue by cue on the set's own clock. */
+/** Simulates one set, cue by cue, on the set's clock. */
 function runSet(model: SimulatedAthlete, pattern: Pattern, plan: SetPlan) {
   const random = seededRandom(plan.seed);
   const schedule = makeSchedule(
@@ -78,7 +78,7 @@ function runSet(model: SimulatedAthlete, pattern: Pattern, plan: SetPlan) {
       target: targetOf(pattern, target)?.at ?? HOME,
       repsBefore: ordinal - 1,
       sessionsBefore: plan.sessionsBefore,
-      // By session, not by date: the demo tells the same story whenever it is loaded.
+      // By session and not by date, so that the demo is the same whenever it is loaded.
       form: formOn(model, plan.sessionsBefore),
     };
     const rep = simulateRep(model, cue, play);
@@ -98,8 +98,8 @@ function sessionDays(today: Date, random: Random): Date[] {
 }
 
 /**
- * Eight weeks of sets up to yesterday, each athlete moved whenever the count rule said so: the
- * history is what the rules themselves would have made of this athlete.
+ * Eight weeks of sets up to yesterday. Athletes move whenever the count rule decides so: the history is what the
+ * rules would have made of them.
  */
 export function pastSets(
   { model, later }: Pick<DemoAthlete, 'model' | 'later'>,

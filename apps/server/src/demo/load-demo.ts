@@ -29,7 +29,7 @@ const CLUB_ID = DEMO_CLUB_ID;
 const MOVE_AFTER_MS = 30_000;
 const BY_RULE = { basis: 'rule' } as const;
 
-/** Makes ids that hold a given time but are the same on every load. */
+/** Creates UUIDv7s for given times that are the same on every load. */
 const idMaker =
   (random: Random) =>
   (at: Date): string =>
@@ -39,8 +39,8 @@ const idMaker =
     });
 
 /**
- * Loads the demo club: `once` only into a database without any club, `missing` where it is not there,
- * `reset` in place of the demo club that is there. Clubs of other people are never touched.
+ * Loads the demo club. `once`: only into a database without any club; `missing`: if it does not exist; `reset`:
+ * replaces it. Other clubs are never touched.
  */
 export async function loadDemo(
   em: EntityManager,
@@ -48,10 +48,10 @@ export async function loadDemo(
 ): Promise<void> {
   if (mode === 'once' && (await em.count(Club)) > 0) return;
   await em.transactional(async (tx) => {
-    // Two who ask at once make one.
+    // Two simultaneous requests create one club.
     await tx.execute(`select pg_advisory_xact_lock(hashtext('orthokin demo'))`);
     if (mode === 'missing' && (await tx.count(Club, { clubId: CLUB_ID })) > 0) return;
-    // Sets and athletes hold on to patterns, so those go last.
+    // Sets and athletes refer to patterns, so those are deleted last.
     await tx.nativeDelete(Athlete, { clubId: CLUB_ID });
     await tx.nativeDelete(Club, { clubId: CLUB_ID });
     await tx.insert(Club, {
@@ -82,7 +82,7 @@ class DemoLoader {
       await this.em.insert(PatternVersion, first);
       await this.em.insert(Ladder, {
         ...{ clubId: CLUB_ID, id: this.newId(this.now), patternId: id, savedAt: this.now },
-        // Eight weeks are short: by the careful rule nobody would have climbed far enough to look at.
+        // Eight weeks are short: under the careful default rule hardly anybody would have moved up.
         settings: {
           ...USUAL_LADDER,
           rule: QUICK_COUNT_RULE,

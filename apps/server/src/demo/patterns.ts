@@ -14,7 +14,7 @@ import {
   type Rung,
 } from '@orthokin/core/pattern';
 
-/** The T of a squash court: where its half-court line meets the short line. */
+/** The T of a squash court, where the half-court line meets the short line, m. */
 const T = { x: 0, y: 4.26 };
 const WIDE_M = 2.35;
 const SHORT_M = 2.9;
@@ -42,10 +42,10 @@ const LOADS: Readonly<Record<Target['kind'], PositionNotes>> = {
 
 const ACTION = note('Hit, then push', 'feet still at contact', 'push off at once');
 
-/** A rung as it is listed: name, letters in play, limits of reaction and recovery in ms. */
+/** A rung in short: name, letters of the targets in play, reaction and recovery limits, ms. */
 type RungLine = readonly [name: string, targets: string, reactionMs: number, recoveryMs: number];
 
-/** What is asked at match pace is what a match leaves; the other rungs are shares of it. */
+/** Match pace asks what a match leaves time for; the other rungs ask shares of that. */
 function rungs(lines: readonly RungLine[]): Rung[] {
   const [, , , match = NaN] = lines.find(([name]) => name.endsWith(', match pace')) ?? [];
   return lines.map(([name, targets, reaction, recovery], i) => ({
@@ -57,7 +57,7 @@ function rungs(lines: readonly RungLine[]): Rung[] {
   }));
 }
 
-/** Where a target of this kind lies on this court, as seen from the T. */
+/** Where a kind of target lies on this court, seen from the T. */
 function onCourt(target: Target): Target {
   const side = sideOf(target.at);
   const x = side === null ? 0 : sideSign(side) * WIDE_M;
@@ -70,14 +70,14 @@ interface Outline {
   readonly layout: Layout;
   readonly tags: readonly string[];
   readonly notes: string;
-  /** How its legs are danced, but for what is usual. */
+  /** The legs' footwork, where it differs from the default. */
   readonly plan?: Partial<LegPlan>;
   readonly rungs?: readonly RungLine[];
-  /** Home base this far behind the T, metres. */
+  /** How far home base is behind the T, m. */
   readonly behindTM?: number;
 }
 
-/** A pattern of the demo club with its feet laid and its positions described. */
+/** A demo pattern with its footwork laid and its positions described. */
 function fromTheT({
   name,
   layout,
@@ -134,7 +134,7 @@ const star = fromTheT({
   ],
 });
 
-/** The demo club's patterns, from easy to hard: home on the T or behind it, two targets to six. */
+/** The demo club's patterns, easy to hard: from two targets to six, with home on the T or behind it. */
 export const DEMO_PATTERNS = {
   lane: fromTheT({
     name: 'Up and back',

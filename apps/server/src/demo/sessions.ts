@@ -5,13 +5,13 @@ import type { BlockKind } from '@orthokin/core/plan';
 const COACH = 'Mara Quint';
 const NAME = 'Squad, warm-up to play';
 const MINUTE_MS = 60_000;
-/** Before the first set everybody warms up; after the last they play, and calm down. */
+/** Minutes of warm-up before the first set, of play after the last, and of cooling down. */
 const [WARM_UP, PLAY, COOL_DOWN] = [15, 15, 5];
-/** Somebody rising: hard for them lately. */
+/** The athlete whose sessions were hard lately. */
 const HARD_LATELY = 'Rafe Lindhollow';
 const LATELY_DAYS = 6;
 
-/** A set of the demo's past, as far as a session needs it. */
+/** The part of a past set that sessions need. */
 export interface SetOfDay {
   readonly athleteId: string;
   readonly name: string;
@@ -20,7 +20,7 @@ export interface SetOfDay {
   readonly endedAt: Date;
 }
 
-/** What was seen; the place is that of the session, counted from the newest. */
+/** Observations; `back` counts sessions back from the newest. */
 const SEEN: readonly (Pick<SessionNoteBody, 'fault' | 'text'> & {
   readonly name: string | null;
   readonly back: number;
@@ -32,7 +32,7 @@ const SEEN: readonly (Pick<SessionNoteBody, 'fault' | 'text'> & {
   { name: 'Wren Hallowby', back: 1, fault: 'narrow base', text: '' },
 ];
 
-/** A session a training day: whoever has a set of that day was there. */
+/** One session per training day, attended by whoever has a set on that day. */
 export function pastSessions(
   sets: readonly SetOfDay[],
   { now, random, newId }: { now: Date; random: Random; newId: (at: Date) => string },
@@ -89,7 +89,7 @@ export function pastSessions(
   return { sessions, notes };
 }
 
-/** What some of them wrote down at home in the last fortnight: how many days ago, minutes, how hard. */
+/** Practice at home in the last fortnight: days ago, minutes, effort. */
 const AT_HOME: readonly (readonly [
   name: string,
   daysAgo: number,
@@ -104,7 +104,7 @@ const AT_HOME: readonly (readonly [
   ['Juno Marlock', 5, 20, 5, ''],
 ];
 
-/** Practice at home as it was written down. */
+/** Practice at home as athletes recorded it. */
 export function pastPractice(
   idOf: ReadonlyMap<string, string>,
   { now, newId }: { now: Date; newId: (at: Date) => string },

@@ -3,12 +3,12 @@ import type { Standing } from '@orthokin/core/stats';
 import { ClubOwned } from '../platform/storage/club-owned.js';
 
 /**
- * How an athlete stands on the squad's page, kept under the athlete's id for one day. A rep that
- * comes takes it away, and whoever asks next works it out anew.
+ * An athlete's standing on the squad page, cached for a day. A new rep deletes it; the next request works it out
+ * again.
  */
 @Entity({ tableName: 'athlete_standing' })
 export class AthleteStanding extends ClubOwned {
-  /** The weeks looked back on end with this day, `YYYY-MM-DD`, UTC. */
+  /** The last day (`YYYY-MM-DD`, UTC) of the weeks it covers. */
   @Property({ type: 'date' })
   day!: string;
 

@@ -7,7 +7,7 @@ import { CourseSetsService } from './course-sets.service.js';
 import { keepWorkedOut } from './keep-worked-out.js';
 import { dayOf, squadSince, SquadFormsService } from './squad-forms.service.js';
 
-/** How everyone of a squad stands, from the sets of the last weeks. */
+/** How everybody in a squad stands, from the sets of recent weeks. */
 @Injectable()
 export class AthleteStandingsService {
   constructor(
@@ -16,7 +16,7 @@ export class AthleteStandingsService {
     private readonly forms: SquadFormsService,
   ) {}
 
-  /** Standings by athlete: those kept today, the others worked out and kept. */
+  /** Standings by athlete: cached ones from today, others worked out and cached. */
   async of(
     clubId: string,
     athleteIds: readonly string[],

@@ -7,7 +7,7 @@ import type { SetFigures } from '@orthokin/core/stats';
 import { FiguresService } from './figures.service.js';
 import { keptBeside } from './set-figures.entity.js';
 
-/** A set's row as far as a course needs it: without its cues, with what follows from its reps. */
+/** The columns of a set that a course needs (not its cues), with the figures worked out from its reps. */
 interface CourseRow {
   readonly id: string;
   readonly athlete_id: string;
@@ -31,16 +31,16 @@ const COLUMNS = `
   f.figures, f.outcome
   from drill_set s ${keptBeside('figures, outcome')}`;
 
-/** Sets read together: of more, whoever else waits would wait while they are made of what came. */
+/** Rows per query: converting more at once would block other requests. */
 const AT_ONCE = 500;
 
-/** Before every set. */
+/** A cursor before every set. */
 const BEFORE_ALL: Pick<CourseRow, 'started_at' | 'id'> = {
   started_at: '-infinity',
   id: '00000000-0000-0000-0000-000000000000',
 };
 
-/** Sets as points of a course, oldest first, from kept figures and not from reps. */
+/** Sets as points of a course, oldest first, read from cached figures instead of from reps. */
 @Injectable()
 export class CourseSetsService {
   constructor(
@@ -48,13 +48,13 @@ export class CourseSetsService {
     private readonly figures: FiguresService,
   ) {}
 
-  /** Every set of an athlete. */
+  /** All sets of an athlete. */
   async ofAthlete(clubId: string, athleteId: string): Promise<CourseSetReply[]> {
     const found = await this.found(clubId, 's.athlete_id = ?', [athleteId]);
     return found.map(({ set }) => set);
   }
 
-  /** Sets since a moment, by athlete; of some athletes, or of everyone. */
+  /** Sets since a moment, by athlete id; of some athletes, or of everybody. */
   async since(
     clubId: string,
     since: Date,
@@ -75,7 +75,7 @@ export class CourseSetsService {
     return of;
   }
 
-  /** Sets of some athletes that began in a span of time, with whose they are. */
+  /** Sets of some athletes that began within a span of time, with the athlete's id. */
   between(
     clubId: string,
     { from, to, athleteIds }: { from: Date; to: Date; athleteIds: readonly string[] },
@@ -87,12 +87,12 @@ export class CourseSetsService {
     ]);
   }
 
-  /** Every set of a club, with whose it is. */
+  /** All sets of a club, with the athlete's id. */
   ofClub(clubId: string): Promise<{ athleteId: string; set: CourseSetReply }[]> {
     return this.found(clubId, 'true', []);
   }
 
-  /** Sets of a club that meet a condition, oldest first, with whose they are. */
+  /** Sets of a club that meet an SQL condition, oldest first, with the athlete's id. */
   private async found(
     clubId: string,
     condition: string,
@@ -114,7 +114,7 @@ export class CourseSetsService {
     }
   }
 
-  /** Sets with their figures, worked out first where they are missing. */
+  /** Sets with their figures; missing figures are worked out first. */
   private async replies(
     clubId: string,
     rows: readonly CourseRow[],

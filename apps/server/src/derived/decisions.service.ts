@@ -26,9 +26,9 @@ import { EvidenceService, type DatedSet, type EvidenceSearch } from './evidence.
 import { FiguresService } from './figures.service.js';
 import type { SetFiguresRow } from './set-figures.entity.js';
 
-/** An athlete on the ladder as it is now. */
+/** An athlete's place on a ladder and the decision on it. */
 export interface ClimbStanding {
-  /** As it is asked of this athlete. */
+  /** With the athlete's own limits. */
   readonly pattern: Pattern;
   readonly rung: number;
   readonly decision: Decision;
@@ -37,8 +37,8 @@ export interface ClimbStanding {
 }
 
 /**
- * What the evidence says of athletes on their rungs. The database is asked the same few questions of one and of
- * fifty.
+ * Judges sets, and decides what the evidence says about athletes on their rungs. The number of queries does not
+ * depend on the number of athletes.
  */
 @Injectable()
 export class DecisionsService extends Deciding {
@@ -61,8 +61,8 @@ export class DecisionsService extends Deciding {
   }
 
   /**
-   * Sets judged, and what their ladders' rules say after each. A set that was not run as its rung
-   * asks is judged all the same, and is not among the evidence. `null` of one that cannot be read.
+   * Judges sets, with the decision of their ladder's rule after each. A set that was not run as its rung asks is
+   * judged, but is not evidence. `null` for a set that cannot be read.
    */
   async assessAll(
     clubId: string,
@@ -78,7 +78,7 @@ export class DecisionsService extends Deciding {
     return asked.map(({ id }) => of.get(id) ?? null);
   }
 
-  /** The same of sets that can be read. */
+  /** The same, for sets that can be read. */
   private async assessed(
     clubId: string,
     sets: readonly DrillSet[],
@@ -95,7 +95,7 @@ export class DecisionsService extends Deciding {
     const searches = sets.map((set): EvidenceSearch => {
       const { athleteId, patternId, startedAt } = set;
       const pattern = known(versions.get(versionKey(versionOf(set))), set.id).body;
-      // As it was asked: a set that was made easier says nothing of its rung.
+      // Judged by the rung's full demands: a set that was made easier is no evidence for it.
       const rung = rungAsRun(pattern, { ...set, conditions: {} });
       const place = places.of({ athleteId, patternId }, startedAt);
       const asked = { rung, pattern };
@@ -114,7 +114,10 @@ export class DecisionsService extends Deciding {
     });
   }
 
-  /** Where athletes stand on ladders now, and what comes next; patterns as they are `newest`, with rungs. */
+  /**
+   * The current place and decision of athletes on patterns that have rungs; `newest` holds each pattern's newest
+   * version.
+   */
   async standings(
     clubId: string,
     climbs: readonly (Climb & { readonly newest: PatternVersion })[],
@@ -155,13 +158,16 @@ const versionOf = ({ patternId, patternVersion }: DrillSet) => ({
   version: patternVersion,
 });
 
-/** A row that a stored row names: the database holds it to that. */
+/** Unwraps a row that a foreign key guarantees to exist. */
 function known<T>(found: T | undefined, setId: string): T {
   if (found === undefined) throw new Error(`What set ${setId} rests on is not there.`);
   return found;
 }
 
-/** The moment up to which sets on a rung are used up by the move that led there; `null` when none did. */
+/**
+ * Sets up to this moment were used up by the move to the rung and are no longer evidence; `null` if no move led
+ * there.
+ */
 const usedUpTo = ({ by }: LadderPlace<PlaceMove>, rung: number): Date | null =>
   by?.toRung === rung ? by.usedUpTo : null;
 

@@ -20,8 +20,8 @@ const SERVICES = [
 ];
 
 /**
- * What follows from what was recorded: worked out, kept, taken away. Global, because moves are
- * checked against decisions while the domains know nothing of who decides.
+ * Everything derived from what was recorded: worked out, cached and invalidated here. Global, because the progress
+ * domain asks for decisions (through `Deciding`) without depending on this module.
  */
 @Global()
 @Module({

@@ -17,20 +17,20 @@ import type { Climb } from '../domains/progress/places.service.js';
 import { piecemeal } from '../platform/work/piecemeal.js';
 import { FiguresService } from './figures.service.js';
 
-/** A set as evidence, and when it was run. */
+/** A set as evidence, with its start. */
 export type DatedSet = KnownSet & { readonly startedAt: Date };
 
-/** Searches made together: of more, whoever else waits would wait while their rows are read. */
+/** Searches per query: converting more rows at once would block other requests. */
 const SEARCHED_AT_ONCE = 50;
 
-/** Which evidence is looked for: of whom, of what is asked, and between which moments. */
+/** Which evidence to look for: whose, for which demands, and between which moments. */
 export interface EvidenceSearch extends Climb {
   readonly asked: Asked & { readonly pattern: Pattern };
   readonly after: Date | null;
   readonly until: Date | null;
 }
 
-/** A set's row as far as evidence needs it: without its cues. */
+/** The columns of a set that evidence needs, without its cues. */
 interface EvidenceRow {
   readonly nr: number;
   readonly id: string;
@@ -43,7 +43,7 @@ interface EvidenceRow {
   readonly limits_ms: DrillSet['limitsMs'];
 }
 
-/** Finds the sets that say something of what is asked of athletes on their rungs. */
+/** Finds the sets that are evidence for athletes on their rungs. */
 @Injectable()
 export class EvidenceService {
   constructor(
@@ -53,8 +53,8 @@ export class EvidenceService {
   ) {}
 
   /**
-   * The sets each athlete ran on a rung, oldest first, that asked what is asked, timed by the same
-   * source and cued to the same sense as the newest. None of these is ever pooled.
+   * For each search the sets run on that rung with the same demands, oldest first. Only sets with the newest one's
+   * timing source and cue sense count, since those are never pooled.
    */
   async of(clubId: string, searches: readonly EvidenceSearch[]): Promise<DatedSet[][]> {
     const rows = await this.rows(clubId, searches);
@@ -103,7 +103,7 @@ export class EvidenceService {
     );
   }
 
-  /** Sets that may be evidence, newest first, each with the number of its search. */
+  /** Candidate sets, newest first, each with the index of its search. */
   private async rows(clubId: string, searches: readonly EvidenceSearch[]): Promise<EvidenceRow[]> {
     const found: EvidenceRow[] = [];
     for (let from = 0; from < searches.length; from += SEARCHED_AT_ONCE)
@@ -113,7 +113,7 @@ export class EvidenceService {
     return found;
   }
 
-  /** The same of some searches, numbered from the first of them. */
+  /** The same for a slice of the searches; `from` is the index of its first. */
   private rowsOf(
     clubId: string,
     searches: readonly EvidenceSearch[],

@@ -14,14 +14,14 @@ import { plainRows } from '../platform/storage/plain-rows.js';
 import { keepWorkedOut } from './keep-worked-out.js';
 import { SetFiguresRow } from './set-figures.entity.js';
 
-/** Sets whose figures are worked out together. */
+/** Sets worked out per batch. */
 const AT_ONCE = 100;
-/** Sets whose figures are read together: of more, whoever else waits would wait for them. */
+/** Sets read per query: more would block other requests. */
 const READ_AT_ONCE = 500;
-/** So many sets say what is usual now. */
+/** How many sets count as "usual now". */
 const NEWEST = 6;
 
-/** Works out what follows from sets' reps, once, and keeps it. */
+/** Works out figures from sets' reps, and caches them. */
 @Injectable()
 export class FiguresService {
   constructor(
@@ -29,14 +29,14 @@ export class FiguresService {
     private readonly patterns: PatternsService,
   ) {}
 
-  /** The figures of sets of one club, by set id; of a set that cannot be read there are none. */
+  /** Figures by set id; a set that cannot be read has none. */
   async of(clubId: string, setIds: readonly string[]): Promise<ReadonlyMap<string, SetFiguresRow>> {
     const found = new Map<string, SetFiguresRow>();
     for (let i = 0; i < setIds.length; i += READ_AT_ONCE)
       for (const [id, row] of await this.kept(clubId, setIds.slice(i, i + READ_AT_ONCE)))
         found.set(id, row);
     const missing = setIds.filter((id) => !found.has(id));
-    // Their reps must fit into memory, and hold nobody else up while they are read.
+    // In batches, so that their reps fit into memory and block nobody for long.
     for (let i = 0; i < missing.length; i += AT_ONCE)
       for (const row of await this.workOut(clubId, missing.slice(i, i + AT_ONCE)))
         found.set(row.id, row);
@@ -44,8 +44,8 @@ export class FiguresService {
   }
 
   /**
-   * Figures of an athlete's newest timed sets on a pattern, timed as the newest of them was: what is
-   * usual for them now.
+   * Figures of an athlete's newest sets on a pattern that have the newest one's timing source: what is usual for them
+   * now.
    */
   async ofNewest(clubId: string, athleteId: string, patternId: string): Promise<SetFigures[]> {
     const sets = await this.em.execute<{ id: string }[]>(
@@ -121,8 +121,7 @@ export class FiguresService {
 }
 
 /**
- * What follows from a set's reps. One that cannot be read costs itself and nothing else: `null`. What
- * comes in is checked at the door; what is in the database already may be of another time.
+ * A set's figures, or `null` if it cannot be read. Requests are validated, but rows may be older than today's rules.
  */
 function figuresOf(
   set: DrillSet,

@@ -2,19 +2,19 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import { asCounted, holdUnchanged } from '../domains/athletes/hold-athletes.js';
 import { keepRows } from '../platform/database/keep-rows.js';
 
-/** What is worked out of athletes, and where it is kept. */
+/** Something derived per athlete, and where it is cached. */
 export interface WorkedOut<Row extends object> {
   readonly entity: new () => Row;
   readonly athleteOf: (row: Row) => string;
-  /** Rows of some athletes, from all that is in the database of them now. */
+  /** Works out the rows of some athletes from the current data. */
   readonly workOut: (athleteIds: readonly string[]) => Promise<readonly Row[]>;
 }
 
 /**
- * Works something out of athletes and keeps it. Nobody is held meanwhile: whoever times one of them does not wait for
- * it. Of whom something has changed before it could be kept, what was worked out answers this question, being no older
- * than it, and is not kept: what is kept is never older than what it was worked out from.
- * @returns all rows, of those athletes who are there
+ * Works something out for athletes and caches it, without locking anybody: nobody who records a rep has to wait. If
+ * an athlete changed before the result could be stored, the result is returned, being no older than the question, but
+ * not stored: cached rows are never older than their sources.
+ * @returns the rows of all athletes that exist
  */
 export async function keepWorkedOut<Row extends object>(
   em: EntityManager,

@@ -2,8 +2,8 @@ import { Entity, PrimaryKey, PrimaryKeyProp, Property } from '@mikro-orm/core';
 import type { Decision, HeldOnRung } from '@orthokin/core/progress';
 
 /**
- * What the evidence says of an athlete on a ladder, kept until a rep, a move or other settings take
- * it away; whoever asks next works it out anew.
+ * An athlete's decision on a ladder, cached until a rep, a move or other settings delete it; the next request works
+ * it out again.
  */
 @Entity({ tableName: 'ladder_standing' })
 export class LadderStanding {
@@ -18,7 +18,7 @@ export class LadderStanding {
   @PrimaryKey({ type: 'uuid' })
   patternId!: string;
 
-  /** A newer version may ask something else: what is kept of an older one says nothing then. */
+  /** Cached for this version; a newer version may ask something else. */
   @Property({ type: 'integer' })
   patternVersion!: number;
 

@@ -5,7 +5,7 @@ import { DecisionsService } from './decisions.service.js';
 import { keepWorkedOut } from './keep-worked-out.js';
 import { LadderStanding } from './ladder-standing.entity.js';
 
-/** An athlete and the pattern, in its newest version, whose ladder they climb. */
+/** An athlete and the newest version of the pattern whose ladder they climb. */
 export interface Climber {
   readonly athleteId: string;
   readonly patternId: string;
@@ -23,7 +23,7 @@ interface KeptRow {
   readonly held: LadderStanding['held'];
 }
 
-/** Where athletes stand on ladders, kept. */
+/** Places and decisions of athletes on ladders, cached. */
 @Injectable()
 export class LadderStandingsService {
   constructor(
@@ -32,7 +32,7 @@ export class LadderStandingsService {
     private readonly decisions: DecisionsService,
   ) {}
 
-  /** By athlete; those kept, the others worked out and kept. Patterns without rungs have none. */
+  /** By athlete id: cached ones, others worked out and cached. A pattern without rungs gives none. */
   async of(clubId: string, climbers: readonly Climber[]): Promise<ReadonlyMap<string, Row>> {
     const standings = await this.kept(clubId, climbers);
     const missing = climbers.filter(({ athleteId }) => !standings.has(athleteId));

@@ -4,8 +4,8 @@ import type { SetFigures } from '@orthokin/core/stats';
 import { ClubOwned } from '../platform/storage/club-owned.js';
 
 /**
- * What follows from a set's reps, kept under the set's id so that weeks of sets can be read without
- * their reps. A rep that comes later takes it away, and whoever asks next works it out anew.
+ * Figures worked out from a set's reps, cached so that weeks of sets can be read without their reps. A later rep
+ * deletes them; the next request works them out again.
  */
 @Entity({ tableName: 'set_figures' })
 export class SetFiguresRow extends ClubOwned {
@@ -15,19 +15,19 @@ export class SetFiguresRow extends ClubOwned {
   @Property({ type: 'json' })
   judgement!: SetJudgement;
 
-  /** That of the judgement, beside it: courses of many sets need no more of it. */
+  /** A copy of the judgement's outcome: long courses need nothing else of it. */
   @Property({ type: 'text' })
   outcome!: SetOutcome;
 
-  /** Of a set whose pace moved by itself. */
+  /** Only for sets whose pace adapted by itself. */
   @Property({ type: 'json', nullable: true })
   staircase!: StaircaseReading | null;
 }
 
 /**
- * SQL that puts what is kept of a set beside its row `s`, or nothing: looked up by its key, set by set, with a `?` for
- * the club. A plain join goes through all that is kept once for each set, as long as the planner has no statistics of
- * it: of a club that has just come in that took as long again as working everything out.
+ * SQL that joins each set `s` with its cached figures, if any, with a `?` for the club's id. The lateral subquery makes
+ * PostgreSQL look each one up by its key. For a plain join, while there are no statistics (of a club that was just
+ * imported), it would scan all figures once per set, which took as long as working everything out anew.
  */
 export const keptBeside = (columns: string): string =>
   `left join lateral

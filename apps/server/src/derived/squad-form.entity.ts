@@ -1,13 +1,13 @@
 import { Entity, PrimaryKey, Property } from '@mikro-orm/core';
 import type { SquadForm } from '@orthokin/core/stats';
 
-/** What is usual in a squad, kept for one day: what is usual does not change with a set. */
+/** A squad's usual day form and worthwhile change, cached for a day: a single set hardly changes them. */
 @Entity({ tableName: 'squad_form' })
 export class SquadFormRow {
   @PrimaryKey({ type: 'uuid' })
   clubId!: string;
 
-  /** The weeks looked back on end with this day, `YYYY-MM-DD`, UTC. */
+  /** The last day (`YYYY-MM-DD`, UTC) of the weeks it covers. */
   @Property({ type: 'date' })
   day!: string;
 

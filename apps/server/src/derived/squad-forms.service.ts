@@ -6,16 +6,16 @@ import { piecemeal } from '../platform/work/piecemeal.js';
 import { CourseSetsService } from './course-sets.service.js';
 import type { SquadFormRow } from './squad-form.entity.js';
 
-/** A squad is looked at over so many weeks. */
+/** How many weeks a squad's figures look back. */
 const SQUAD_WEEKS = 12;
 const WEEK_MS = 7 * 24 * 60 * 60 * 1000;
 
 export const squadSince = (now: Date): Date => new Date(now.getTime() - SQUAD_WEEKS * WEEK_MS);
 
-/** The day, UTC, until which what is kept of these weeks holds. */
+/** The cache key: the day (UTC) until which derived weeks hold. */
 export const dayOf = (now: Date): string => now.toISOString().slice(0, 10);
 
-/** What is usual in a squad: the day form and the worthwhile change its athletes are held against. */
+/** A squad's day form and worthwhile change, which its athletes' changes are held against. */
 @Injectable()
 export class SquadFormsService {
   private readonly underWay = new Map<string, Promise<SquadForm>>();
@@ -25,11 +25,12 @@ export class SquadFormsService {
     private readonly courses: CourseSetsService,
   ) {}
 
-  /** To sum up a squad takes a second: whoever asks meanwhile gets the same sum. */
+  /** Working it out takes a second, so simultaneous requests share one calculation. */
   async of(clubId: string, now = new Date()): Promise<SquadForm> {
     const kept = await this.kept(clubId, now);
     if (kept) return kept;
-    // A standby refuses this: what has to be written is not begun there, and then shared with who asks the leader.
+    // A locking read, which a standby refuses: otherwise the calculation would begin there, fail when it writes, and
+    // take along those on the leader who share it.
     await this.em.execute(`select from club where club_id = ? for key share`, [clubId]);
     const begun =
       this.underWay.get(clubId) ??
@@ -47,10 +48,10 @@ export class SquadFormsService {
   }
 
   private async workOut(clubId: string, now: Date): Promise<SquadForm> {
-    // It is the squad's, whoever asks for it.
+    // In the whole club's scope, since the result is shared by everybody who asks.
     const courses = await withinClub(clubId, () => this.courses.since(clubId, squadSince(now)));
     const form = squadFormOf(await piecemeal([...courses.values()], athleteForm));
-    // Of a club that is not there nothing is kept.
+    // Selecting from `club` stores nothing for a club that has been deleted meanwhile.
     await this.em.execute(
       `insert into squad_form (club_id, day, form) select club_id, ?, ? from club where club_id = ?
        on conflict (club_id) do update set day = excluded.day, form = excluded.form`,

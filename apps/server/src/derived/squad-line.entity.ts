@@ -4,17 +4,17 @@ import type { SquadMember } from '@orthokin/core/progress';
 import type { Standing } from '@orthokin/core/stats';
 import { ClubOwned } from '../platform/storage/club-owned.js';
 
-/** What the first page says of an athlete, but for who they are. */
+/** What the first page says about an athlete, apart from personal details. */
 export type SquadLine = Omit<SquadLineReply, 'athlete' | 'restricted' | 'need' | 'claims'>;
 
-/** What is to be held against the whole squad before anything of it is said. */
+/** What the Holm correction over the whole squad needs before anything is claimed. */
 export type KeptMember = SquadMember & {
   readonly standing: Pick<Standing, 'lastTimedMs'>;
 };
 
 /**
- * A line of the first page, kept under the athlete's id for a day, or until a set, a rep, a move or
- * other settings take it away; whoever asks next works it out anew.
+ * An athlete's line on the first page, cached for a day, or until a set, a rep, a move or other settings delete it;
+ * the next request works it out again.
  */
 @Entity({ tableName: 'squad_line' })
 export class SquadLineRow extends ClubOwned {
@@ -24,7 +24,7 @@ export class SquadLineRow extends ClubOwned {
   @Property({ type: 'json' })
   line!: SquadLine;
 
-  /** The weeks looked back on end with this day, `YYYY-MM-DD`, UTC. */
+  /** The last day (`YYYY-MM-DD`, UTC) of the weeks it covers. */
   @Property({ type: 'date' })
   day!: string;
 

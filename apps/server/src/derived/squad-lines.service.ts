@@ -40,23 +40,23 @@ interface Row {
   readonly restricted: boolean;
 }
 
-/** What an athlete is working on, and how the last set on it went. */
+/** The pattern an athlete is working on, and how the last set on it went. */
 interface Working extends Climber {
   readonly pattern: Pattern;
-  /** Their own, with their own limits. */
+  /** With the athlete's own limits. */
   readonly rung: Rung;
   readonly lastSet: LastSetReply | null;
 }
 
-/** What is kept of an athlete. */
+/** The cached part of a line. */
 type Kept = Pick<SquadLineRow, 'line' | 'member'>;
 
-/** Athletes worked out together: with twice as many a rep beside them waits a quarter longer. */
+/** Athletes per batch: with twice as many, a rep recorded meanwhile waits a quarter longer. */
 const AT_ONCE = 25;
 
 const NO_CLAIMS: Claims = { change: null, slowerSide: null, isNewLean: false, isStuck: false };
 
-/** No more of a standing than claims rest on: it is read with every first page. */
+/** Reduces a standing to what claims rest on, since it is read with every first page. */
 const memberOf = (
   { change, lean, leanChange, lastTimedMs }: Standing,
   ladder: Pick<LadderStanding, 'decision' | 'held'> | undefined,
@@ -72,7 +72,7 @@ const memberOf = (
   hasRungAbove,
 });
 
-/** The lines of the first page. One question to the database where all of them are kept. */
+/** The lines of the first page. If all are cached that is a single query. */
 @Injectable()
 export class SquadLinesService {
   constructor(
@@ -87,7 +87,7 @@ export class SquadLinesService {
     private readonly courses: CourseSetsService,
   ) {}
 
-  /** Everyone of a club, by name. */
+  /** All athletes of a club, by name. */
   async of(clubId: string, now = new Date()): Promise<SquadLineReply[]> {
     const rows = await this.em.execute<Row[]>(
       `select a.id, a.name, a.hand, a.age_band, a.born_on, a.colour_vision, a.note, l.line, l.member,
@@ -156,7 +156,7 @@ export class SquadLinesService {
     const own = await this.ladders.allOwnLimits(clubId, athleteIds);
     const working = athletes.flatMap((athlete): Working[] => {
       const set = newest.get(athlete.id);
-      // Nobody vanishes from the squad because a pattern has no rungs, or cannot be read.
+      // An athlete stays on the page even if their pattern has no rungs or cannot be read.
       const patternId = [athlete.patternId, ...patterns.keys()].find(
         (id) => (patterns.get(id)?.body.rungs.length ?? 0) > 0,
       );
@@ -176,7 +176,7 @@ export class SquadLinesService {
     }));
   }
 
-  /** What is kept of athletes, by their standings, their ladders and their newest weeks. */
+  /** Works out cache rows from standings, ladders and recent weeks. */
   private async keptOf(
     clubId: string,
     working: readonly Working[],

@@ -6,9 +6,8 @@ import { LadderStanding } from './ladder-standing.entity.js';
 import { SquadLineRow } from './squad-line.entity.js';
 
 /**
- * Takes away what was worked out from something that has changed since, in the transaction that
- * changes it, and counts that change: what is being worked out meanwhile is not kept (`keepWorkedOut`).
- * Nobody else deletes these rows.
+ * Deletes cached rows that a change makes stale, in the transaction of the change, and counts the change so that
+ * results still being worked out are not cached (`keepWorkedOut`). Nothing else deletes these rows.
  */
 @Injectable()
 export class TakingAway implements OnModuleInit {
@@ -25,7 +24,7 @@ async function takeAway(em: EntityManager, change: Change): Promise<void> {
     case 'reps':
     case 'sets': {
       const { athleteId } = change;
-      // One question: this stands in the way of every rep. Whoever tells of this holds the athlete.
+      // One statement, because every rep waits for it. The caller has locked the athlete.
       await em.execute(
         `with of as (select ?::uuid as club_id, ?::uuid as athlete_id, ?::uuid[] as set_ids),
            counted as (update athlete a set changes = a.changes + 1 from of where (a.club_id, a.id) = (of.club_id, of.athlete_id)),

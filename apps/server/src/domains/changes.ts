@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 
-/** What has changed, as far as something may follow from it. */
+/** A change that derived data may depend on. */
 export type Change =
   | {
       readonly of: 'reps';
@@ -21,8 +21,8 @@ export type Change =
 type Listener = (em: EntityManager, change: Change) => Promise<void>;
 
 /**
- * Domains tell here what they change, within the transaction that changes it; whoever keeps what
- * follows from it takes that away in the same transaction. Domains need not know who that is.
+ * Domains announce their changes here, inside the transaction that makes them, and whoever caches derived data
+ * deletes it in that same transaction. Domains do not know who listens.
  */
 @Injectable()
 export class Changes {

@@ -7,30 +7,30 @@ import { withValues } from '../platform/storage/with-values.js';
 import { ahead } from '../platform/work/ahead.js';
 
 /**
- * What a domain keeps of a club, as a club's file has it: how it is taken out, and stored again. A new
- * table is one more of these; what a row names says whose it is.
+ * What a domain contributes to a club's file: how a list is exported and imported, which of its rows belong to an
+ * athlete, and what happens to them when the athlete is deleted or erased. A new table needs one of these.
  */
 export interface ClubPart<List extends ClubList> {
   readonly list: List;
-  /** All of it, or what of it concerns one athlete, some hundred rows at a time. */
+  /** Exports the list, or the part that concerns one athlete, in pages of some hundred rows. */
   readonly take: (
     em: EntityManager,
     clubId: string,
     whose?: Whose,
   ) => AsyncIterable<readonly InList<List>[]>;
-  /** Which of its rows concern an athlete, as SQL with a `?` for their id; `null` where none does. */
+  /** An SQL condition for rows that concern an athlete, with a `?` for their id; `null` if none do. */
   readonly concerns: string | null;
-  /** Stores rows of a club that has none of them yet. */
+  /** Imports rows into a club that has none of this list yet. */
   readonly bring: (
     em: EntityManager,
     clubId: string,
     rows: readonly InList<List>[],
   ) => Promise<void>;
-  /** Takes an athlete who is deleted out of what is of several; what is theirs alone goes with them. */
+  /** Removes a deleted athlete from rows shared by several; rows of theirs alone are deleted by a foreign key. */
   readonly forget?: (em: EntityManager, clubId: string, athleteId: string) => Promise<void>;
   /**
-   * Gives what can stay without a name to another athlete, when one is erased so; what somebody wrote
-   * about them is not of that kind. Where there is none of this everything goes with the athlete.
+   * When an athlete is erased, moves rows that may stay without a name to an anonymous heir. What others wrote about
+   * them is not moved. Without this method everything is deleted with the athlete.
    */
   readonly bequeath?: (
     em: EntityManager,
@@ -38,11 +38,11 @@ export interface ClubPart<List extends ClubList> {
     athleteId: string,
     heir: string,
   ) => Promise<void>;
-  /** Which list each field names a row of; those rows come before. */
+  /** Fields that hold the id of another list's row; those lists are imported first. */
   readonly names: Readonly<Partial<Record<keyof InList<List> & string, ClubList>>>;
 }
 
-/** Rows that concern one athlete. */
+/** A condition for rows that concern one athlete. */
 export interface Whose {
   /** With a `?` for the athlete's id. */
   readonly sql: string;
@@ -51,10 +51,7 @@ export interface Whose {
 
 const PAGE = 1000;
 
-/**
- * Rows of a club's table in the order of their ids (or of another column in which each differs), a
- * page at a time: a club need not fit into memory.
- */
+/** Pages of a club's table, ordered by id or another unique column, because a club may not fit into memory. */
 export const pages = <Row extends ClubOwned>(
   em: EntityManager,
   entity: EntityClass<Row>,
@@ -85,7 +82,7 @@ async function* pagesInTurn<Row extends ClubOwned>(
   }
 }
 
-/** Pages of a table as pages of a file. */
+/** Maps pages of rows to pages of a file. */
 export async function* mapped<Row, InFile>(
   of: AsyncIterable<readonly Row[]>,
   map: (row: Row) => InFile,
@@ -95,7 +92,7 @@ export async function* mapped<Row, InFile>(
 
 export const date = (iso: string | null | undefined): Date | null => (iso ? new Date(iso) : null);
 
-/** Inserts plain rows of a club's table. */
+/** Inserts plain rows into a club's table. */
 export const insertAll = async <Row extends object>(
   em: EntityManager,
   entity: EntityClass<Row>,
@@ -106,7 +103,7 @@ export const insertAll = async <Row extends object>(
     await em.insertMany(entity, rows.map((row) => ({ ...row, clubId })) as never);
 };
 
-/** Gives an athlete's rows of a table to another. */
+/** Moves an athlete's rows of a table to another athlete. */
 export const handedOver =
   (table: 'drill_set' | 'own_ladder'): NonNullable<ClubPart<ClubList>['bequeath']> =>
   async (em, clubId, athleteId, heir) => {
@@ -115,7 +112,7 @@ export const handedOver =
     ]);
   };
 
-/** Takes an athlete off a table's lists of who is meant. */
+/** Removes an athlete's id from a table's lists of ids. */
 export const offLists =
   (table: 'training_group' | 'plan' | 'programme'): NonNullable<ClubPart<ClubList>['forget']> =>
   async (em, clubId, athleteId) => {
@@ -126,7 +123,7 @@ export const offLists =
     );
   };
 
-/** Takes an athlete's name out of what blocks are called: a draft calls them by whom they are for. */
+/** Removes an athlete's name from block titles, because drafts name blocks after their athletes. */
 export const offTitles =
   (table: 'plan' | 'held_session'): NonNullable<ClubPart<ClubList>['forget']> =>
   async (em, clubId, athleteId) => {

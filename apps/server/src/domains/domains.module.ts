@@ -1,7 +1,7 @@
 import { Global, Module } from '@nestjs/common';
 import { Changes } from './changes.js';
 
-/** What every domain uses. */
+/** Services that every domain uses. */
 @Global()
 @Module({ providers: [Changes], exports: [Changes] })
 export class DomainsModule {}

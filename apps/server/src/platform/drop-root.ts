@@ -4,7 +4,7 @@ import { dirname } from 'node:path';
 const OTHERS_MAY_ENTER = 0o001;
 const OTHERS_MAY_READ = 0o004;
 
-/** Whether a user that owns nothing can read a file: every folder above it must let them in. */
+/** Whether an unprivileged user can read a file, which needs search permission on every folder above it. */
 function isOpenToOthers(file: string): boolean {
   if ((statSync(file).mode & OTHERS_MAY_READ) === 0) return false;
   for (let folder = dirname(file); ; folder = dirname(folder)) {
@@ -14,8 +14,8 @@ function isOpenToOthers(file: string): boolean {
 }
 
 /**
- * Gives up root for `nobody`, where it was started as root: what is served needs no rights. A server
- * whose own files only root may read stays as it is. Says whether the process is root after it.
+ * Switches from root to the user `nobody`, since serving needs no privileges. A checkout that only root can read
+ * keeps root. Returns whether the process is still root.
  */
 export function dropRoot(ownFile: string): boolean {
   if (process.getuid?.() !== 0) return false;

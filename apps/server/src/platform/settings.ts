@@ -1,41 +1,41 @@
 import { GATEWAY_ADDRESS } from '@orthokin/contract';
 import { readPrivateKeys } from './storage/sealing.js';
 
-/** What the surroundings decide; everything else is in the database. */
+/** What the environment configures; everything else is in the database. */
 export interface Settings {
-  /** Of the role that owns the tables: it brings them to today's. */
+  /** For the role that owns the tables; used for migrations. */
   readonly databaseUrl: string;
-  /** Of the role that serves: it owns no table, so that the database shows it one club at a time. */
+  /** For the role that serves requests. It owns no table, so PostgreSQL's row-level security applies to it. */
   readonly servingUrl: string;
-  /** Of a standby of the database, as the role that serves: pages are read there where it is fresh enough. */
+  /** A standby of the database, for the serving role; pages are read there when it is fresh enough. */
   readonly standbyUrl?: string | null;
   /** Address to listen on: loopback, unless other devices are to join. */
   readonly host: string;
   readonly port: number;
-  /** Load the demo club when there is no club yet, make it anew, or leave it be. */
+  /** `once`: load the demo club if there is no club yet. `reset`: replace it. `none`: leave it alone. */
   readonly demo: 'once' | 'reset' | 'none';
-  /** How a proxy in front of it is reached, e.g. `https://orthokin.example`; `null` without one. */
+  /** How a proxy in front is reached, e.g. `https://orthokin.example`; `null` without one. */
   readonly publicAddress?: string | null;
-  /** How many proxies in front of it say where a request came from. */
+  /** How many proxies in front may be trusted to say where a request came from. */
   readonly trustedProxies?: number;
-  /** Signs the cookies of sessions; made for this run alone where nothing is given. */
+  /** Signs session cookies; a new one is made on each start if there is none. */
   readonly sessionSecret?: string | null;
-  /** Files of the certificate it serves by; `null` where it serves in the clear, on this machine or behind a proxy. */
+  /** Certificate files for TLS; `null` to serve plain HTTP, on loopback or behind a proxy. */
   readonly tls?: Tls | null;
-  /** Addresses of gateways of beacons on the network, which pages may connect to. */
+  /** Addresses of beacon gateways on the network; pages are allowed to connect to them. */
   readonly gateways?: readonly string[];
-  /** Whether the demo can be looked at as each role without signing in. */
+  /** Whether visitors may look at the demo in each role without signing in. */
   readonly tryRoles?: boolean;
-  /** Folder for letters; `null` where they are dropped. */
+  /** Folder that mail is written to; `null` to drop mail. */
   readonly outbox?: string | null;
-  /** Threads for files of whole clubs that are there before a file is asked for. */
+  /** Worker threads for club files that are started in advance and kept. */
   readonly readyThreads?: number;
 }
 
 export interface Tls {
   readonly cert: string;
   readonly key: string;
-  /** What devices trust, and where in the clear they are told how. */
+  /** The certificate authority that devices have to trust, and the plain-HTTP port that tells them how. */
   readonly ca: string;
   readonly trustPort: number;
 }
@@ -45,7 +45,10 @@ const MOST_PROXIES = 5;
 const MOST_READY_THREADS = 2;
 const DEMO_MODES = ['once', 'reset', 'none'] as const;
 
-/** Reads the settings from the environment. Throws a sentence naming the variable that is wrong. */
+/**
+ * Reads the settings from the environment.
+ * @throws an Error whose message names the variable that is wrong
+ */
 export function readSettings(env: NodeJS.ProcessEnv): Settings {
   const databaseUrl = env['DATABASE_URL'] ?? '';
   if (!/^postgres(ql)?:\/\//.test(databaseUrl))

@@ -12,9 +12,9 @@ import { Sessions } from '../platform/auth/sessions.js';
 import { unknown } from '../platform/http/refusals.js';
 import { CLUB_LIST_NAMES, CLUB_PARTS } from './parts.js';
 
-/** Shown where a name would be. */
+/** Shown in place of a name. */
 const NAMELESS = 'Former athlete';
-/** Whoever sits at the machine of a club without accounts. */
+/** The author recorded if the club has no accounts. */
 const AT_MACHINE = 'whoever was at the club’s machine';
 
 interface Done {
@@ -22,7 +22,7 @@ interface Done {
   readonly reps: number;
 }
 
-/** Erases an athlete: nothing names them after, and that it was done is kept. */
+/** Erases an athlete: afterwards nothing names them, and only the fact is kept. */
 @Injectable()
 export class ErasingService {
   constructor(
@@ -52,7 +52,7 @@ export class ErasingService {
     this.sessions.readAnew();
   }
 
-  /** Gives what they ran to somebody without a name: what follows from it stays true of the club. */
+  /** Moves their sets to an anonymous athlete, so that the club's totals stay true. */
   private async handOver(em: EntityManager, athlete: Athlete): Promise<void> {
     const { clubId, id, hand, ageBand, bornOn, patternId } = athlete;
     const heir = v7();

@@ -14,21 +14,21 @@ import { accepted, unknown } from '../platform/http/refusals.js';
 import { LongWork } from '../platform/work/long-work.js';
 import type { Tasks } from './work/worker.js';
 
-/** Built code, also where this file is read as it was written. */
+/** The built files, also when this module runs from source in tests. */
 const BUILT = join(import.meta.dirname, '../../dist/transfer/work');
 const WORKER = join(BUILT, 'worker.js');
-/** Without the services, which take a thread a second to start. */
+/** A module of its own, because the usual one loads all services, which takes a second. */
 const IMPORT_CHECK = join(BUILT, 'check-import.js');
 /** A packed club of a million reps is below this. */
 const MOST_PACKED = 128 * 2 ** 20;
-/** Some thousand reps of an import are below this. */
+/** An import of some thousand reps is below this. */
 const MOST_IMPORTED = 4 * 2 ** 20;
 
-/** A folder for a file that passes, and for what is put aside while it is written. */
+/** A temporary folder for one file, and for what is written beside it meanwhile. */
 const passing = (): Promise<string> => mkdtemp(join(tmpdir(), 'orthokin-'));
 const drop = (folder: string): Promise<void> => rm(folder, { recursive: true, force: true });
 
-/** Whole clubs as files: written and read in threads of their own, through files that pass. */
+/** Reads and writes club files in worker threads, through temporary files. */
 @Injectable()
 export class FilesService implements OnApplicationBootstrap, OnModuleDestroy {
   private readonly work: LongWork;
@@ -41,10 +41,10 @@ export class FilesService implements OnApplicationBootstrap, OnModuleDestroy {
     this.work = new LongWork(WORKER, { databaseUrl }, readyThreads);
   }
 
-  /** Whoever takes out their club first after a start would otherwise wait three seconds for a thread. */
+  /** Starts a thread in advance: otherwise the first export after a start waits three seconds for one. */
   onApplicationBootstrap(): void {
     for (let thread = 0; thread < this.readyThreads; thread++)
-      // What keeps it from being ready is said to whoever asks it for something.
+      // If it fails, whoever asks for a file gets the error.
       this.work.run('beReady', {} satisfies Tasks['beReady']).catch(() => undefined);
   }
 
@@ -52,7 +52,10 @@ export class FilesService implements OnApplicationBootstrap, OnModuleDestroy {
     return this.work.close();
   }
 
-  /** A file of a club, to be read once. */
+  /**
+   * Writes a file about a club.
+   * @returns the file's content, to be read once
+   */
   async take(task: 'takeClub' | 'repsTable' | 'setsTable', clubId: string): Promise<Readable> {
     if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
     const folder = await passing();
@@ -66,21 +69,21 @@ export class FilesService implements OnApplicationBootstrap, OnModuleDestroy {
     return createReadStream(path).on('close', () => void drop(folder));
   }
 
-  /** Brings a club in that is not here, from the bytes of its file as they come. */
+  /** Imports a club that does not exist here, from a stream of its file. */
   bring(bytes: Readable): Promise<ClubReply> {
     return this.from(bytes, MOST_PACKED, (path) =>
       this.work.run<ClubReply>('bringClub', { path } satisfies Tasks['bringClub']),
     );
   }
 
-  /** An import held against its class, from its bytes as they come. */
+  /** Validates an import, from a stream of its body. */
   import(bytes: Readable): Promise<ImportBody> {
     return this.from(bytes, MOST_IMPORTED, (path) =>
       this.work.runAlone<ImportBody>(IMPORT_CHECK, { path }),
     );
   }
 
-  /** Does something with a file of what comes, which is gone after. */
+  /** Saves a stream to a temporary file, and deletes that after `read` is done with it. */
   private async from<Value>(
     bytes: Readable,
     most: number,

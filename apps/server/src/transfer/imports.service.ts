@@ -19,25 +19,28 @@ const problemsUnder = (error: HttpException, field: string): Problem[] => {
 };
 
 const JOB = 'import';
-/** Sets between two words on how far it is; those since are looked at once more after a restart. */
+/** Sets between two progress updates. After a restart the sets since the last update are checked again. */
 const AT_ONCE = 60;
-/** With three an import is stored no sooner, and whoever times a rep meanwhile waits twice as long. */
+/** Parallel transactions. Three are no faster, and double the wait of a rep recorded meanwhile. */
 const LANES = 2;
-/** Reps of a transaction: nobody who times this athlete meanwhile waits for more. */
+/** Reps per transaction, which bounds how long somebody recording a rep for this athlete waits. */
 const REPS_TOGETHER = 100;
 
 type Lane = readonly (readonly [index: number, set: ImportSet])[];
 
 /**
- * An athlete after the other, each with their sets as they were sent: what is known of somebody is worked out anew
- * by whoever looks after some of theirs were stored.
+ * Groups the sets by athlete: cached figures of an athlete are stale after each stored part, and would otherwise be
+ * worked out again for everybody after each part.
  */
 const inOrder = (sets: readonly ImportSet[]): Lane => {
   const each = [...sets.entries()];
   return [...groupBy(each, ([, { body }]) => body.athleteId).values()].flat();
 };
 
-/** Some sets, to be stored beside each other: an athlete's stay together, since they would only wait for each other. */
+/**
+ * Distributes sets over lanes stored in parallel. An athlete's sets share a lane, since they would only wait for each
+ * other's locks.
+ */
 function lanesOf(sets: Lane): Lane[] {
   const athletes = [...new Set(sets.map(([, { body }]) => body.athleteId))];
   return Array.from({ length: Math.min(LANES, athletes.length) }, (_, lane) =>
@@ -45,7 +48,10 @@ function lanesOf(sets: Lane): Lane[] {
   );
 }
 
-/** A lane in parts of one athlete each, none of more reps than go together but for a set that has more by itself. */
+/**
+ * Splits a lane into transactions of one athlete and at most {@link REPS_TOGETHER} reps, unless a single set has
+ * more.
+ */
 function togetherIn(lane: Lane): Lane[] {
   const parts: Lane[] = [];
   for (const sets of groupBy(lane, ([, { body }]) => body.athleteId).values()) {
@@ -69,8 +75,8 @@ interface Asked {
 }
 
 /**
- * Sets timed elsewhere, through the same door as those timed here: looked at all together, then stored
- * a few at a time, so that nobody waits for more than those.
+ * Imports sets that were timed elsewhere. All are validated first, then stored in short transactions, so that nobody
+ * else waits long for a lock.
  */
 @Injectable()
 export class ImportsService {
@@ -87,12 +93,12 @@ export class ImportsService {
     });
   }
 
-  /** A job has no request around it: it needs what is read in it to itself, and the rows of its club, all the same. */
+  /** Runs a job with an ORM context and a club scope of its own, since it has no request to provide them. */
   private aside(asked: Asked, work: () => Promise<void>): Promise<void> {
     return withinClub(asked.clubId, () => RequestContext.create(this.em, work));
   }
 
-  /** Takes an import on, from its bytes as they come. Sent again it changes nothing. */
+  /** Accepts an import from a stream of its body. Sending the same again changes nothing. */
   async take(clubId: string, id: string, bytes: Readable): Promise<ImportReply> {
     if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
     const known = await this.found(clubId, id);
@@ -102,7 +108,7 @@ export class ImportsService {
     return this.progress(clubId, id);
   }
 
-  /** Keeps an import to be stored if all of it can be, as far as that can be told before the first set is. */
+  /** Stores the import as a job, if everything that can be validated before storing is valid. */
   private async keep(clubId: string, id: string, { sets }: ImportBody): Promise<void> {
     const wrong = await this.sets.firstWrong(clubId, sets);
     if (wrong)
@@ -121,7 +127,7 @@ export class ImportsService {
     return { id, state, sets, reps, done, problems: [...problems] };
   }
 
-  /** All of an import but what it is to store. */
+  /** An import without its body. */
   private found(clubId: string, id: string) {
     return this.em
       .fork()
@@ -137,9 +143,9 @@ export class ImportsService {
   }
 
   private async store({ clubId, id }: Asked): Promise<void> {
-    // Read apart: with the sets at hand every transaction would look whether one of them has changed.
+    // In a fork: otherwise each transaction would compare the large body for changes.
     const job = await this.em.fork().findOne(ImportJob, { clubId, id });
-    // Its club may be gone since, or another process may have done it.
+    // The club may have been deleted, or another process may have finished the job.
     if (!job || job.state === 'stored' || job.state === 'refused') return;
     const sets = inOrder(job.body);
     for (let from = job.done; from < job.sets; from += AT_ONCE) {
@@ -159,7 +165,10 @@ export class ImportsService {
     await this.mark({ clubId, id }, { state: 'stored', done: job.sets, body: [] });
   }
 
-  /** Stores a lane part by part; what is wrong with the first that cannot be. */
+  /**
+   * Stores a lane part by part.
+   * @returns the problems of the first part that cannot be stored
+   */
   private async storeLane(clubId: string, lane: Lane): Promise<Problem[]> {
     for (const part of togetherIn(lane)) {
       const problems = await this.storePart(clubId, part);
@@ -176,7 +185,7 @@ export class ImportsService {
       const sets = part.map(([, set]) => set);
       const { athleteId } = first[1].body;
       const stored = await this.sets.storeNew(clubId, athleteId, sets);
-      // What is there already may be this very set, or another one under its id: one by one that shows.
+      // A taken id may belong to this very set or to a different one; storing one by one tells which.
       for (const [i, set] of part) {
         at = i;
         if (!stored.has(set.id)) await this.sets.storeAgain(clubId, set);

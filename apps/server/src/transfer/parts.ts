@@ -11,7 +11,7 @@ import { homePracticePart } from '../domains/practice/practice.part.js';
 import { sessionNotesPart, sessionsPart } from '../domains/sessions/sessions.part.js';
 import { laddersPart, movesPart, ownLaddersPart } from '../domains/progress/progress.part.js';
 
-/** What each domain keeps of a club, in an order in which nothing names what comes later. */
+/** Each domain's contribution, ordered so that rows only refer to lists before their own. */
 export const CLUB_PARTS: { readonly [List in ClubList]: ClubPart<List> } = {
   patterns: patternsPart,
   athletes: athletesPart,

@@ -6,31 +6,31 @@ import type { ClubPart } from '../domains/club-part.js';
 import { unknown } from '../platform/http/refusals.js';
 import { CLUB_LIST_NAMES, CLUB_PARTS } from './parts.js';
 
-/** What a row may say of others besides the one it is asked of. */
+/** Fields of a row that may mention other athletes. */
 interface WithOthers {
   readonly athleteIds?: readonly string[];
   readonly attended?: readonly { readonly athleteId: string }[];
   readonly blocks?: readonly object[];
 }
 
-/** A row with nothing in it of other athletes. */
+/** A row without anything about other athletes. */
 function ofOne(row: object, athleteId: string): object {
   const { athleteIds, attended, blocks }: WithOthers = row;
   return {
     ...row,
     ...(athleteIds && { athleteIds: [athleteId] }),
     ...(attended && { attended: attended.filter((one) => one.athleteId === athleteId) }),
-    // Who does a block, and where, is of several; others' names may stand in its title.
+    // Blocks are shared: they name other athletes, also in their titles.
     ...(blocks && { blocks: blocks.length }),
   };
 }
 
-/** All that is kept of one athlete as one file, list by list as a club's file has them. */
+/** Everything stored about one athlete as a JSON file, with the lists of a club's file. */
 @Injectable()
 export class PersonFileService {
   constructor(private readonly em: EntityManager) {}
 
-  /** The text of it, piece by piece. */
+  /** The file's text, in pieces. */
   async of(clubId: string, athleteId: string): Promise<AsyncIterable<string>> {
     const em = this.em.fork();
     const athlete = await em.findOne(Athlete, { clubId, id: athleteId }, { fields: ['name'] });

@@ -25,33 +25,36 @@ import { ahead } from '../platform/work/ahead.js';
 
 type Cell = string | number | null;
 
-/** Spreadsheets run text that starts like this; a name must never be run. */
+/** Spreadsheets run text that begins like this as a formula; a name must never be run. */
 const LIKE_A_FORMULA = /^[=+\-@\t\r]/;
 const harmless = (cell: Cell): string =>
   typeof cell === 'string' && LIKE_A_FORMULA.test(cell) ? `'${cell}` : String(cell ?? '');
 
-/** What reads tables in the web would write them as well, in twice the time: of a whole club that is seconds. */
+/** Not papaparse, which the web app uses: it takes twice as long, which for a whole club is seconds. */
 const csv = (rows: readonly (readonly Cell[])[]): string =>
   `${csvFormatRows(rows.map((row) => row.map(harmless)))}\n`;
 
 const REP_HEADER = REP_COLUMNS.map(({ name }) => name);
-/** Sets that are read together: of more than these what is new lives long enough to be tidied up again and again. */
+/**
+ * Sets per batch. Objects of larger batches live long enough to be promoted by the garbage collector, which costs
+ * more than it saves.
+ */
 const SETS_AT_ONCE = 50;
 
-/** Some sets with all that was recorded of them, and the pattern as it was; without it where it cannot be read. */
+/** Sets with their reps and the pattern version they were run on; `undefined` if that cannot be read. */
 type ReadSets = readonly {
   readonly set: DrillSet;
   readonly reps: readonly RepRow[];
   readonly pattern: Pattern | undefined;
 }[];
 
-/** Some reps, and the rows of the table that are theirs. */
+/** Some reps, with their rows of the table as CSV. */
 interface RepPage {
   readonly reps: readonly RepRow[];
   readonly table: string;
 }
 
-/** Reps and sets as tables for spreadsheets, with what their columns mean. */
+/** Exports reps and sets as CSV, with dictionaries of their columns. */
 @Injectable()
 export class TablesService {
   constructor(
@@ -68,19 +71,22 @@ export class TablesService {
     return csv([REP_HEADER]) + repPage(await this.readSets(clubId, [set]), names).table;
   }
 
-  /** One row a rep, a page of sets at a time. */
+  /** One row per rep, a batch of sets at a time. */
   async *repsOfClub(clubId: string): AsyncIterable<string> {
     for await (const { table } of this.repPages(clubId)) yield table;
   }
 
-  /** Every rep of a club set by set, replaced ones too, and the table of them: both for one reading. */
+  /**
+   * All reps of a club set by set, replaced ones included, both as rows and as CSV, so that a club's file reads them
+   * only once.
+   */
   async *repPages(clubId: string): AsyncIterable<RepPage> {
     const names = await this.names(clubId);
     yield { reps: [], table: csv([REP_HEADER]) };
     for await (const sets of ahead(this.setsWithReps(clubId))) yield repPage(sets, names);
   }
 
-  /** One row a set. */
+  /** One row per set. */
   async *setsOfClub(clubId: string): AsyncIterable<string> {
     const [names, patterns, rows] = await Promise.all([
       this.names(clubId),
@@ -101,7 +107,7 @@ export class TablesService {
       );
   }
 
-  /** One row a person, as such a table can be brought in; what is private of them is not in it. */
+  /** One row per athlete, in the format of the roster import, without private fields. */
   async athletesOfClub(clubId: string): Promise<string> {
     const athletes = await this.athletes.everyone(clubId);
     return csv([ROSTER_HEADS, ...athletes.map(rosterRow)]);
@@ -149,7 +155,7 @@ function repPage(sets: ReadSets, names: ReadonlyMap<string, string>): RepPage {
   return { reps: sets.flatMap(({ reps }) => reps), table: rows.length > 0 ? csv(rows) : '' };
 }
 
-/** The rows of a set's reps; of a set that cannot be read one row that says so. */
+/** The table's rows for a set's reps; a single row that says so if the set cannot be read. */
 function repRows({ set, reps, pattern }: ReadSets[number], athlete: string): Cell[][] {
   const about = {
     setId: set.id,

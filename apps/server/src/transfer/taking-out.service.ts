@@ -12,7 +12,7 @@ import { conflict, unknown } from '../platform/http/refusals.js';
 
 const HELD = { lockMode: LockMode.PESSIMISTIC_WRITE } as const;
 
-/** Takes a club, or one thing out of it, away for good, with all that is of it. */
+/** Deletes a club, or something in it, for good, with all that belongs to it. */
 @Injectable()
 export class TakingOutService {
   constructor(
@@ -21,7 +21,7 @@ export class TakingOutService {
     private readonly sessions: Sessions,
   ) {}
 
-  /** A set, its reps and its notes; moves that rested on it go as well. */
+  /** Deletes a set with its reps and notes, and moves that were based on it. */
   async set(clubId: string, id: string): Promise<void> {
     const found = await this.em.findOne(DrillSet, { clubId, id }, { fields: ['athleteId'] });
     if (!found) throw unknown('setId', id, 'a set');
@@ -33,10 +33,10 @@ export class TakingOutService {
     });
   }
 
-  /** A version of a pattern with the sets run on it; the pattern too when it was the only one. */
+  /** Deletes a pattern version with its sets, and the pattern if this was its only version. */
   async version(clubId: string, patternId: string, version: number): Promise<void> {
     await this.em.transactional(async (em) => {
-      // Whoever takes athletes takes them in this order.
+      // In the order in which everybody locks athletes.
       const athletes = await em.find(
         Athlete,
         { clubId },
@@ -65,13 +65,13 @@ export class TakingOutService {
     });
   }
 
-  /** A whole club; its name must be said. */
+  /** Deletes a whole club; its name must be given as a confirmation. */
   async club(clubId: string, name: string): Promise<void> {
     const club = await this.em.findOne(Club, { clubId });
     if (!club) throw unknown('clubId', clubId, 'a club');
     if (club.name !== name) throw conflict('name', name, `${club.name}, the name of this club`);
     await this.em.transactional(async (em) => {
-      // Whoever records a rep holds the athlete: they come before or after, never in between.
+      // Locks all athletes: a rep is recorded before this or refused after it.
       await em.find(Athlete, { clubId }, { ...HELD, orderBy: { id: 'asc' }, fields: ['id'] });
       await em.nativeDelete(Athlete, { clubId });
       await em.nativeDelete(Club, { clubId });

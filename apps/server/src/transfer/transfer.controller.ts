@@ -37,14 +37,17 @@ import { TablesService } from './tables.service.js';
 const ZIP = 'application/zip';
 const JSON_BODY = 'application/json';
 
-/** A request whose body is read as it comes, if it is of a kind. */
+/**
+ * The request, for streaming its body.
+ * @throws if it has another content type
+ */
 function inKind(request: Request, kind: string): Request {
   if (!request.is(kind))
     accepted(wrong('Content-Type', request.headers['content-type'] ?? 'nothing', kind));
   return request;
 }
 
-/** A reply that is a table to keep. */
+/** Marks a reply as a CSV download. */
 const Table = (name: string): MethodDecorator =>
   applyDecorators(
     ApiOkResponse({ content: { 'text/csv': { schema: { type: 'string' } } } }),
@@ -52,7 +55,7 @@ const Table = (name: string): MethodDecorator =>
     Header('Content-Disposition', `attachment; filename="orthokin-${name}.csv"`),
   );
 
-/** What leaves the club as files, and what comes in by them. */
+/** Downloads and uploads of a club's data. */
 @Controller()
 export class TransferController {
   constructor(
@@ -100,7 +103,7 @@ export class TransferController {
     return this.tables.setDictionary();
   }
 
-  /** The whole club: one file to be read back, and tables for people. */
+  /** A zip of the whole club: lists that can be imported again, and tables for people. */
   @Serves(ROUTES.clubFile)
   @ApiOkResponse({ content: { [ZIP]: { schema: { type: 'string', format: 'binary' } } } })
   @Header('Content-Type', ZIP)
@@ -109,7 +112,7 @@ export class TransferController {
     return new StreamableFile(await this.files.take('takeClub', clubId));
   }
 
-  /** All that is kept of one athlete. */
+  /** Everything stored about one athlete. */
   @Serves(ROUTES.athleteFile)
   @ApiOkResponse({ content: { [JSON_BODY]: { schema: { type: 'object' } } } })
   @Header('Content-Type', `${JSON_BODY}; charset=utf-8`)

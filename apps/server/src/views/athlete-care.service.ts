@@ -5,7 +5,7 @@ import { CareService } from '../domains/care/care.service.js';
 import { FaultCountsService } from '../domains/drills/fault-counts.service.js';
 import { NewestSetsService } from '../domains/drills/newest-sets.service.js';
 
-/** What is to be minded of an athlete, put together for a page. */
+/** Everything to be mindful of in an athlete, for one page. */
 @Injectable()
 export class AthleteCareService {
   constructor(

@@ -11,7 +11,7 @@ import { PatternsService, versionReply } from '../domains/patterns/patterns.serv
 import { PlacesService } from '../domains/progress/places.service.js';
 import { moveReply } from '../domains/progress/progress.service.js';
 
-/** An athlete over weeks, from the first set on. */
+/** An athlete's sets over the weeks, from the first on. */
 @Injectable()
 export class CourseService {
   constructor(
@@ -38,7 +38,7 @@ export class CourseService {
     );
     return {
       athlete: athleteReply(athlete),
-      // Somebody given another pattern today still has a course to look at.
+      // An athlete who was given another pattern today still has a course on the old one to look at.
       patternId: sets.some(({ patternId }) => patternId === athlete.patternId)
         ? athlete.patternId
         : (sets.at(-1)?.patternId ?? athlete.patternId),
@@ -48,7 +48,7 @@ export class CourseService {
     };
   }
 
-  /** Counted reps of sets of one athlete that may be pooled, as columns. */
+  /** The counted reps of an athlete's sets that may be pooled, as columns. */
   async reps(
     clubId: string,
     athleteId: string,

@@ -16,7 +16,7 @@ import { LaddersService } from '../domains/progress/ladders.service.js';
 import { PlacesService } from '../domains/progress/places.service.js';
 import { conflict } from '../platform/http/refusals.js';
 
-/** What the floor needs to start with an athlete. */
+/** What the floor needs before a drill with an athlete. */
 @Injectable()
 export class DrillSetupService {
   constructor(
@@ -29,7 +29,7 @@ export class DrillSetupService {
     private readonly figures: FiguresService,
   ) {}
 
-  /** On another pattern than the athlete is working on where one is `wanted`. */
+  /** @param wanted a pattern's id, if not the one the athlete is working on */
   async of(clubId: string, athleteId: string, wanted?: string): Promise<DrillSetupReply> {
     const athlete = await this.athletes.one(clubId, athleteId);
     if (athlete.archivedAt !== null)

@@ -9,7 +9,7 @@ import { PlacesService } from '../domains/progress/places.service.js';
 import { moveReply } from '../domains/progress/progress.service.js';
 import { conflict } from '../platform/http/refusals.js';
 
-/** Ladders as they are looked at: one athlete's, or everyone's on a pattern. */
+/** Ladder pages: one athlete's, or everybody's on a pattern. */
 @Injectable()
 export class LadderViewService {
   constructor(

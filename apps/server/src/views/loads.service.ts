@@ -12,9 +12,9 @@ import { PatternsService, versionKey } from '../domains/patterns/patterns.servic
 
 interface Since {
   readonly athlete_id: string;
-  /** Monday of the first session whose effort was said; `null` before it. */
+  /** Monday of the first session with a session effort; `null` if there is none. */
   readonly effort: string | null;
-  /** Monday of the first timed set; `null` before it. */
+  /** Monday of the first timed set; `null` if there is none. */
   readonly sets: string | null;
 }
 
@@ -36,14 +36,17 @@ interface OfReps {
 
 const MONDAY = (day: string): string => `date_trunc('week', ${day})::date`;
 
-/** What somebody did on a day, in a session or at home: minutes, and how hard they were. */
+/** SQL for what somebody did on a day, in a session or at home: minutes and effort. */
 const DONE = `
   select t.club_id, t.athlete_id, h.day, t.minutes, t.effort
   from attendance t join held_session h on h.club_id = t.club_id and h.id = t.session_id
   union all
   select club_id, athlete_id, day, minutes, effort from home_practice where not removed`;
 
-/** How much athletes have done in the last weeks: sessions and practice at home with their effort, and what their legs did. */
+/**
+ * Training load by week: minutes and effort of sessions and of practice at home, and the movements timed sets asked
+ * for.
+ */
 @Injectable()
 export class LoadsService {
   constructor(
@@ -51,7 +54,7 @@ export class LoadsService {
     private readonly patterns: PatternsService,
   ) {}
 
-  /** Of each athlete who trains, the week of a day and the four before it. */
+  /** The week that contains `day` and the four before it, of each athlete who trains. */
   async of(clubId: string, day: string): Promise<AthleteLoadReply[]> {
     const mondays = await this.em.execute<{ monday: string }[]>(
       `select (${MONDAY('?::date')} - 7 * weeks)::text as monday
@@ -104,7 +107,7 @@ export class LoadsService {
     );
   }
 
-  /** What the reps of each athlete and week asked of the legs, by "athlete monday". */
+  /** The movements asked for by the reps of each athlete and week, under the key "athleteId monday". */
   private async movements(
     clubId: string,
     from: string,

@@ -8,7 +8,7 @@ import { unknown } from '../platform/http/refusals.js';
 
 const NEWEST = 100;
 
-/** What a club keeps of people, whom for longer than it means to, and whom it has let go. */
+/** What a club keeps about people, whom it keeps longer than it meant to, and whom it has erased. */
 @Injectable()
 export class PrivacyService {
   constructor(private readonly em: EntityManager) {}
@@ -34,10 +34,10 @@ export class PrivacyService {
     return new PrivacyService(this.em.fork()).of(clubId);
   }
 
-  /** Those who last did anything before; who never did, by when they were added. */
+  /** Athletes whose last activity is older than that; one who never did anything counts from being added. */
   private overdue(clubId: string, keepYears: number): Promise<OverdueReply[]> {
     const today = new Date().toISOString().slice(0, 10);
-    // When an id was made stands in its first 48 bits (RFC 9562, version 7).
+    // A UUIDv7 begins with its time of creation in 48 bits (RFC 9562).
     return this.em.execute<OverdueReply[]>(
       `select a.id as "athleteId", a.name, to_char(l.last_day, 'YYYY-MM-DD') as "lastDay"
        from athlete a cross join lateral (

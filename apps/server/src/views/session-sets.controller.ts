@@ -5,7 +5,7 @@ import { CourseSetsService } from '../derived/course-sets.service.js';
 import { SessionsService } from '../domains/sessions/sessions.service.js';
 import { Serves } from '../platform/http/serves.js';
 
-/** What was timed while a session went on. */
+/** The sets timed during a session. */
 @Controller()
 export class SessionSetsController {
   constructor(

@@ -23,7 +23,8 @@ export class SquadController {
   async all(@Param() { clubId }: ClubPath): Promise<SquadLineReply[]> {
     const { athleteIds } = scopeNow();
     if (athleteIds === null) return this.lines.of(clubId);
-    // What is claimed of one is held against the claims of all: an athlete is told what the coach is.
+    // Claims are corrected for the whole squad (Holm), so one athlete's line is worked out with everybody's: athlete
+    // and coach read the same.
     const all = await withinClub(clubId, () => this.lines.of(clubId));
     return all.filter(({ athlete }) => athleteIds.includes(athlete.id));
   }

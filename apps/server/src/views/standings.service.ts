@@ -6,7 +6,7 @@ import { LadderStandingsService } from '../derived/ladder-standings.service.js';
 import { SquadLinesService } from '../derived/squad-lines.service.js';
 import { PatternsService } from '../domains/patterns/patterns.service.js';
 
-/** How everyone of a squad stands, and what of it is worth saying unasked. */
+/** How everybody in a squad stands, and which changes are clear enough to mention unasked. */
 @Injectable()
 export class StandingsService {
   constructor(

@@ -20,7 +20,7 @@ interface VersionRow {
   readonly sets: number;
 }
 
-/** What of a club is stored and cannot be read, so that somebody can see to it. */
+/** Stored rows of a club that cannot be read, so that somebody can repair or remove them. */
 @Injectable()
 export class UnreadableService {
   constructor(
@@ -69,7 +69,7 @@ export class UnreadableService {
     }));
   }
 
-  /** Sets that no figures come of; those on a version that cannot be read go with it. */
+  /** Sets without figures. Sets on an unreadable pattern version are left to that version's entry. */
   private async sets(clubId: string, broken: ReadonlySet<string>): Promise<UnreadableReply[]> {
     const rows = await this.em.execute<
       (SetRow & { pattern_id: string; pattern_version: number })[]

@@ -26,7 +26,7 @@ import { StandingsService } from './standings.service.js';
 import { UnreadableController } from './unreadable.controller.js';
 import { UnreadableService } from './unreadable.service.js';
 
-/** What a page asks for, put together out of domains and what follows from them. */
+/** What pages ask for, composed from domains and derived data. */
 @Module({
   imports: [
     AthletesModule,

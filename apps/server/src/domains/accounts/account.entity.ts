@@ -2,24 +2,24 @@ import { Entity, Property } from '@mikro-orm/core';
 import type { PersonRole } from '@orthokin/core/people';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
-/** Somebody who signs in with a password of their own. */
+/** A person with a password. */
 @Entity({ tableName: 'account' })
 export class Account extends ClubOwned {
   @Property({ type: 'text' })
   name!: string;
 
-  /** In small letters; no two accounts of a server have the same. */
+  /** In lower case; unique on the server. */
   @Property({ type: 'text' })
   email!: string;
 
   @Property({ type: 'text' })
   role!: PersonRole;
 
-  /** Whose things an athlete's account sees. */
+  /** The athletes an athlete's or guardian's account may see. */
   @Property({ type: 'json' })
   athleteIds!: string[];
 
-  /** Argon2id, with its salt and its cost in it. */
+  /** An Argon2id hash in PHC format, which includes salt and cost. */
   @Property({ type: 'text' })
   passwordHash!: string;
 

@@ -16,7 +16,7 @@ import { AccountsService } from './accounts.service.js';
 import { DevicesService } from './devices.service.js';
 import { InvitationsService } from './invitations.service.js';
 
-/** Who is let in to a club, and on which devices: an owner's to say. */
+/** Accounts and devices of a club; for owners. */
 @Controller()
 export class AccountsController {
   constructor(

@@ -18,7 +18,7 @@ import { MAY_TRY_ROLES, SignInService } from './sign-in.service.js';
 
 interface Parts {
   readonly outbox: Outbox;
-  /** Called once there is a server: they hold connections. */
+  /** A factory, because sessions open connections as soon as they exist. */
   readonly sessions: () => Sessions;
   readonly mayTryRoles: boolean;
 }
@@ -28,7 +28,7 @@ export class AccountsModule {
   static with({ outbox, sessions, mayTryRoles }: Parts): DynamicModule {
     return {
       module: AccountsModule,
-      // What connects has to be asked who it is, wherever it does.
+      // The live channel, in another module, authenticates connections.
       global: true,
       imports: [AthletesModule, ClubsModule],
       controllers: [SignInController, PasskeysController, AccountsController, ScreensController],

@@ -11,7 +11,7 @@ import { DevicesService } from './devices.service.js';
 import { OwnedClubsService } from './owned-clubs.service.js';
 import { hashPassword, isRight } from './passwords.js';
 
-/** Accounts of a club. */
+/** A club's accounts. */
 @Injectable()
 export class AccountsService {
   constructor(
@@ -33,10 +33,10 @@ export class AccountsService {
     }));
   }
 
-  /** The owner that a club gets when it is opened to others; only one that has none yet gets one so. */
+  /** Makes somebody the owner of a club that has none yet. */
   async firstOwner(clubId: string, body: OwnerBody): Promise<Account> {
     const owner = await this.em.fork().transactional(async (em) => {
-      // Two at once: the second waits here, and finds the first one's owner.
+      // Locks the club: of two simultaneous requests the second sees the first one's owner.
       const club = await em.execute(`select from club where club_id = ? for update`, [clubId]);
       if (club.length === 0) throw unknown('clubId', clubId, 'a club');
       if ((await em.count(Account, { clubId, role: 'owner' })) > 0)
@@ -47,7 +47,7 @@ export class AccountsService {
     return owner;
   }
 
-  /** Adds an account; refused where somebody has its address, on this server, already. */
+  /** Adds an account; refused if the server has one with that address. */
   async add(
     em: EntityManager,
     clubId: string,
@@ -70,7 +70,7 @@ export class AccountsService {
       em.assign(account, { role, athleteIds });
       await em.flush();
     });
-    // What a device may do is in its session: it signs in anew.
+    // A device's session contains its rights, so changing them signs it out.
     await this.devices.endOfAccount(clubId, id);
     const [saved] = (await this.of(clubId)).filter((each) => each.id === id);
     if (!saved) throw unknown('accountId', id, 'an account');
@@ -85,7 +85,7 @@ export class AccountsService {
     await this.devices.endOfAccount(clubId, id);
   }
 
-  /** Sets a password anew; every other device of the account is signed out. */
+  /** Changes a password and signs out the account's other devices. */
   async setPassword(
     em: EntityManager,
     clubId: string,
@@ -125,7 +125,7 @@ export class AccountsService {
     return account;
   }
 
-  /** Changes accounts; refused where nobody would be left who may invite and end. */
+  /** Changes accounts, unless that would leave the club without an owner. */
   private async keepingAnOwner(
     clubId: string,
     change: (em: EntityManager) => Promise<void>,
@@ -138,13 +138,15 @@ export class AccountsService {
     });
   }
 
-  /** Before anybody else is let in a club has an owner: until then it is whoever's sits at this machine. */
+  /**
+   * A club needs an owner before anybody else can be invited; until then it belongs to whoever is at this machine.
+   */
   async refuseWithoutOwner(clubId: string): Promise<void> {
     if ((await this.em.fork().count(Account, { clubId, role: 'owner' })) === 0)
       throw conflict('owner', 'none yet', 'an owner first');
   }
 
-  /** The name of a club. */
+  /** A club's name. */
   async clubName(clubId: string): Promise<string> {
     return (await this.em.fork().findOneOrFail(Club, { clubId })).name;
   }

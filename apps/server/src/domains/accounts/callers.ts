@@ -10,10 +10,10 @@ import { OwnedClubsService } from './owned-clubs.service.js';
 import { ClubsService } from '../clubs/clubs.service.js';
 import { isOnThisMachine } from '../../platform/auth/this-machine.js';
 
-/** The club that an address is of. */
+/** The club's id in an API path. */
 const OF_CLUB = /^\/api\/clubs\/([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})(?:[/?]|$)/i;
 
-/** Finds out who sends a request, before anything else of it is done. */
+/** Determines who sent a request, before anything else handles it. */
 @Injectable()
 export class Callers extends WhoAsks {
   constructor(
@@ -38,7 +38,7 @@ export class Callers extends WhoAsks {
     this.sessions.onReadAnew(listener);
   }
 
-  /** Does the rest of a request as its caller, with the rows before it that are theirs to see. */
+  /** Runs the rest of a request with its caller, and with row-level security set to what they may see. */
   readonly middleware = (request: Request, _response: Response, next: NextFunction): void => {
     const clubId = OF_CLUB.exec(request.originalUrl)?.[1]?.toLowerCase() ?? null;
     const signedIn = request.session.signedIn ?? null;
@@ -52,7 +52,10 @@ export class Callers extends WhoAsks {
     );
   };
 
-  /** Who somebody is in a club: what they are signed in as, or, on this machine, all that an owner is in one that has none. */
+  /**
+   * The caller's role in a club: as they are signed in, or owner for anybody at this machine if the club has no
+   * owner.
+   */
   async caller(
     clubId: string | null,
     signedIn: SignedIn | null,

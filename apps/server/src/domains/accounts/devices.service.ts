@@ -5,7 +5,7 @@ import { callerNow, type SignedIn } from '../../platform/auth/caller.js';
 import { Sessions } from '../../platform/auth/sessions.js';
 import { unknown } from '../../platform/http/refusals.js';
 
-/** Devices that are signed in to a club. An owner sees all of them, everybody else their own. */
+/** Devices signed in to a club. Owners see all of them, others their own. */
 @Injectable()
 export class DevicesService {
   constructor(
@@ -28,7 +28,7 @@ export class DevicesService {
     await this.endWhere(clubId, 'deviceId', deviceId);
   }
 
-  /** Ends every device of an account: it is gone, or may do something else now. */
+  /** Signs out all devices of an account that was deleted or changed its rights. */
   endOfAccount(clubId: string, accountId: string): Promise<void> {
     return this.endWhere(clubId, 'accountId', accountId);
   }

@@ -1,6 +1,6 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 
-/** Takes an athlete who is deleted out of whatever lets somebody see them; devices that did are signed out. */
+/** Removes a deleted athlete from all accounts and invitations, and signs out devices that could see only them. */
 export async function letNobodySee(
   em: EntityManager,
   clubId: string,
@@ -19,7 +19,7 @@ export async function letNobodySee(
   );
 }
 
-/** Signs every device of a club out: there is nothing left to be signed in to. */
+/** Signs out all devices of a deleted club. */
 export async function signEverybodyOut(em: EntityManager, clubId: string): Promise<void> {
   await em.execute(`delete from web_session where sess #>> '{signedIn,clubId}' = ?`, [clubId]);
 }

@@ -2,7 +2,7 @@ import { Entity, Property } from '@mikro-orm/core';
 import type { PersonRole } from '@orthokin/core/people';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
-/** A link that makes an account, lets an athlete's device in, or sets a password anew. */
+/** A link that creates an account, lets an athlete's device in, or resets a password. */
 @Entity({ tableName: 'invitation' })
 export class Invitation extends ClubOwned {
   @Property({ type: 'text' })
@@ -14,11 +14,11 @@ export class Invitation extends ClubOwned {
   @Property({ type: 'json' })
   athleteIds!: string[];
 
-  /** The account whose password it sets anew. */
+  /** The account whose password it resets. */
   @Property({ type: 'uuid', nullable: true })
   accountId!: string | null;
 
-  /** Of the token in its link, which nobody but its holder has. */
+  /** A hash of the link's token; only the link's holder has the token itself. */
   @Property({ type: 'text' })
   tokenHash!: string;
 

@@ -19,13 +19,13 @@ const TOKEN_BYTES = 32;
 
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('base64url');
 
-/** Whom an invitation lets in, and until when, where it is no account. */
+/** What an invitation without an account gives access to, and until when. */
 export interface LetIn {
   readonly who: Pick<SignedIn, 'clubId' | 'role' | 'name' | 'accountId' | 'athleteIds'>;
   readonly until?: Date;
 }
 
-/** Links that let somebody in; each works once for an account, and until its day for a device. */
+/** Invitations: one for an account works once, one for a device until it expires. */
 @Injectable()
 export class InvitationsService {
   constructor(
@@ -42,11 +42,11 @@ export class InvitationsService {
     return open.map(invitationReply);
   }
 
-  /** Makes a link, which is told this once; mailed as well where there is an address for it. */
+  /** Creates an invitation and returns its link, which is not shown again; also mailed if there is an address. */
   async invite(clubId: string, id: string, body: InvitationBody): Promise<InvitationReply> {
     const { name, role, athleteIds, accountId, days, email } = body;
     const isAthletes = role === 'athlete' && accountId === null;
-    // A coach hands an athlete their own; who else comes in, and passwords, are an owner's to say.
+    // A coach may invite an athlete's device; other invitations and passwords are for owners.
     if (callerNow().role !== 'owner' && !isAthletes)
       throw refuseWith(HttpStatus.FORBIDDEN, [
         {
@@ -93,7 +93,10 @@ export class InvitationsService {
     });
   }
 
-  /** Takes a link up. One for an account is used up by it; an athlete's lets their devices in until its day. */
+  /**
+   * Accepts an invitation. One for an account is used up; one for an athlete lets further devices in until it
+   * expires.
+   */
   async accept({ token, account }: AcceptBody): Promise<LetIn> {
     const invitation = await this.found(token);
     const { clubId, id, role, name, athleteIds, accountId, until } = invitation;
@@ -104,10 +107,10 @@ export class InvitationsService {
         return { who: { clubId, role, name, accountId: null, athleteIds }, until };
       }
       const own = await this.em.fork().transactional(async (em) => {
-        // Of two who take it up at once, one does.
+        // Of two simultaneous requests only one deletes the row.
         if ((await em.nativeDelete(Invitation, { clubId, id })) === 0) throw usedUp();
         if (accountId === null) return this.accounts.add(em, clubId, account, { role, athleteIds });
-        // Who needs a new password may have lost the device too.
+        // Somebody who needs a new password may have lost the device with the passkey.
         await em.nativeDelete(Passkey, { clubId, accountId });
         return this.accounts.setPassword(em, clubId, accountId, account.password);
       });

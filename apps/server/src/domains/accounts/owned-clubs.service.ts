@@ -4,12 +4,12 @@ import { LRUCache } from 'lru-cache';
 import { withinClub } from '../../platform/auth/scope.js';
 
 const MOST_KNOWN = 10_000;
-/** A page asks several things at once: they need not each be answered by the database. */
+/** How long an answer is cached: a page sends several requests at once. */
 const KNOWN_MS = 1000;
 
 /**
- * Which clubs have an owner. Asked of the database once a second at most: a club that gets its owner at
- * another server is open so much longer, to whoever sits at this machine.
+ * Which clubs have an owner, cached for a second. So a club that gets its owner on another server stays open to this
+ * machine for up to a second longer.
  */
 @Injectable()
 export class OwnedClubsService {
@@ -20,7 +20,7 @@ export class OwnedClubsService {
   async has(clubId: string): Promise<boolean> {
     const known = this.known.get(clubId);
     if (known !== undefined) return known;
-    // In the scope of what is likely asked next, on the same connection.
+    // In the club's scope, so that the request's next query can reuse the connection without setting it again.
     const [row] = await withinClub(clubId, () =>
       this.em.fork().execute<{ has: boolean }[]>(`select has_owner(?) as has`, [clubId]),
     );
@@ -29,7 +29,7 @@ export class OwnedClubsService {
     return has;
   }
 
-  /** A club has just got its owner here. */
+  /** Clears the cached answer after a club got its owner here. */
   forget(clubId: string): void {
     this.known.delete(clubId);
   }

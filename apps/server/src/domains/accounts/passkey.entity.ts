@@ -1,7 +1,7 @@
 import { Entity, Property } from '@mikro-orm/core';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
-/** A key that a device keeps and somebody signs in by; here is only what it is known by. */
+/** The public half of a passkey. */
 @Entity({ tableName: 'passkey' })
 export class Passkey extends ClubOwned {
   @Property({ type: 'uuid' })
@@ -10,15 +10,15 @@ export class Passkey extends ClubOwned {
   @Property({ type: 'text' })
   name!: string;
 
-  /** As base64url; no two of a server are the same. */
+  /** The credential's id, base64url; unique on the server. */
   @Property({ type: 'text' })
   credentialId!: string;
 
-  /** COSE key, as base64url. */
+  /** The public key (COSE), base64url. */
   @Property({ type: 'text' })
   publicKey!: string;
 
-  /** How often the device says it has signed; most say 0 for ever. */
+  /** The authenticator's signature counter; most always report 0. */
   @Property({ type: 'double', columnType: 'bigint' })
   counter!: number;
 

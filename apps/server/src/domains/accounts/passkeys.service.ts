@@ -25,11 +25,11 @@ import { Account } from './account.entity.js';
 import { Passkey } from './passkey.entity.js';
 import { identityOf, SignInService } from './sign-in.service.js';
 
-/** What browsers show beside the name of the server. */
+/** The name browsers show in the passkey dialog. */
 const RP_NAME = 'Orthokin';
 const MOST_PASSKEYS = 20;
 
-/** A passkey as the database answers who has a credential. */
+/** A passkey found by its credential id. */
 interface FoundPasskey {
   readonly club_id: string;
   readonly id: string;
@@ -49,7 +49,7 @@ const NOT_RIGHT = {
   allowed: 'one of an account here, answered at once',
 } as const;
 
-/** Signing in by a key that the device keeps, behind a finger, a face or a PIN (WebAuthn). */
+/** Passkeys (WebAuthn): signing in with a key on the device, unlocked by a finger, a face or a PIN. */
 @Injectable()
 export class PasskeysService {
   constructor(
@@ -57,7 +57,7 @@ export class PasskeysService {
     private readonly signIns: SignInService,
   ) {}
 
-  /** Asks a device for a new passkey of whoever is signed in on it. */
+  /** Starts registering a passkey for the signed-in account. */
   async askForNew(request: Request): Promise<NewPasskeyReply> {
     const own = ownAccount();
     const [account, has] = await Promise.all([this.account(own), this.of(own)]);
@@ -68,13 +68,13 @@ export class PasskeysService {
     await ask(request, options.challenge);
     return {
       ...{ challenge: options.challenge, rpId: hostname, userName: account.email },
-      // Of the account, so that its device has one for it and not one for each time.
+      // The account's id: a device then replaces its passkey for this account instead of adding another.
       userId: Buffer.from(account.id).toString('base64url'),
       has: has.map(({ credentialId }) => credentialId),
     };
   }
 
-  /** Keeps what a passkey is known by. */
+  /** Finishes registering a passkey. */
   async add(request: Request, body: PasskeyBody): Promise<PasskeyReply> {
     const own = ownAccount();
     const { name, credentialId, clientDataJSON, attestationObject } = body;
@@ -115,7 +115,7 @@ export class PasskeysService {
     if (gone === 0) throw unknown('passkeyId', id, 'a passkey of yours');
   }
 
-  /** Asks a device for whichever passkey of this server it has. */
+  /** Starts signing in with any passkey of this server. */
   async askAny(request: Request): Promise<PasskeyQuestionReply> {
     const { hostname } = pageOf(request);
     const { challenge } = await generateAuthenticationOptions({ rpID: hostname });
@@ -123,7 +123,7 @@ export class PasskeysService {
     return { challenge, rpId: hostname };
   }
 
-  /** Signs a device in by a passkey; the answer does not tell whether there is such a one. */
+  /** Signs a device in with a passkey. The reply does not reveal whether the passkey exists. */
   async signIn(request: Request, body: PasskeyAnswerBody): Promise<MeReply> {
     const { credentialId, clientDataJSON, authenticatorData, signature } = body;
     const { origin, hostname } = pageOf(request);
@@ -169,7 +169,10 @@ export class PasskeysService {
   }
 }
 
-/** Whose passkeys are spoken of. */
+/**
+ * The signed-in account.
+ * @throws if there is none
+ */
 function ownAccount(): Own {
   const { signedIn } = callerNow();
   if (!signedIn?.accountId)
@@ -177,7 +180,7 @@ function ownAccount(): Own {
   return { clubId: signedIn.clubId, accountId: signedIn.accountId };
 }
 
-/** The page that asks; that it is one of this server's was looked at before. */
+/** The URL of the asking page; that it is one of ours was checked by `Addresses`. */
 function pageOf({ headers: { origin } }: Request): URL {
   if (origin === undefined || !URL.canParse(origin))
     return accepted(wrong('Origin', origin ?? 'nothing', 'a page of this server'));

@@ -11,8 +11,8 @@ const ALLOWED: Readonly<Record<WeakPassword, string>> = {
 };
 
 /**
- * The hash of a new password, Argon2id at the cost that OWASP gives (19 MiB, two passes). Throws a
- * refusal of one too easily guessed.
+ * Hashes a new password with Argon2id at the cost OWASP recommends (19 MiB, two passes).
+ * @throws if it is too easy to guess
  */
 export async function hashPassword(password: string, email: string): Promise<string> {
   const weak = weakPassword(password, email);
@@ -20,10 +20,12 @@ export async function hashPassword(password: string, email: string): Promise<str
   return hash(password);
 }
 
-/** What is verified where there is no account: it takes as long, so that nobody learns which there are. */
+/**
+ * Verified against when there is no such account: it takes as long, so timing does not reveal which accounts exist.
+ */
 const nobodys = hash('nobody has this password');
 
-/** Whether a password is right; of no account it never is, after as long. */
+/** Whether a password is right. Without an account it takes as long and is false. */
 export async function isRight(
   password: string,
   passwordHash: string | undefined,

@@ -6,7 +6,7 @@ import { unknown } from '../../platform/http/refusals.js';
 import { Present } from '../../platform/live/present.js';
 import { Rooms } from '../../platform/live/rooms.js';
 
-/** Screens that joined drills and sessions of a club, whoever runs those: an owner sees and ends them. */
+/** Screens that joined a club's drills and sessions; for owners, who can expel them. */
 @Controller()
 export class ScreensController {
   constructor(

@@ -21,7 +21,7 @@ import { AccountsService } from './accounts.service.js';
 import { InvitationsService } from './invitations.service.js';
 import { identityOf, SignInService } from './sign-in.service.js';
 
-/** How a device comes to be somebody's. */
+/** Signing devices in and out. */
 @Controller()
 export class SignInController {
   constructor(
@@ -87,7 +87,7 @@ export class SignInController {
     return this.signIns.as(request, who, until);
   }
 
-  /** From now on this device is the club's, not a person's: it stays by the floor. */
+  /** Turns this device from a person's into the club's shared one beside the floor. */
   @Serves(ROUTES.beFloorDevice, { takes: FloorDeviceBody, gives: MeReply })
   async beFloorDevice(
     @Req() request: Request,

@@ -15,19 +15,22 @@ import { Account } from './account.entity.js';
 import { deviceName } from '../../platform/auth/device-name.js';
 import { isRight } from './passwords.js';
 
-/** An account as the database answers who has an address. */
+/** An account found by its email address. */
 interface FoundAccount {
   readonly club_id: string;
   readonly id: string;
   readonly password_hash: string;
 }
 
-/** Whether the demo can be looked at as each role without a password: only where nobody else reaches it. */
+/**
+ * Injection token: whether the demo may be tried in each role without a password. Only for servers nobody else can
+ * reach.
+ */
 export const MAY_TRY_ROLES = Symbol('MAY_TRY_ROLES');
 
 type Identity = Pick<SignedIn, 'clubId' | 'role' | 'name' | 'accountId' | 'athleteIds'>;
 
-/** Who a device is signed in as, and how it comes to be. */
+/** Who a device is signed in as, and signing it in. */
 @Injectable()
 export class SignInService {
   private readonly guessing = new Guessing();
@@ -38,7 +41,7 @@ export class SignInService {
     @Inject(MAY_TRY_ROLES) private readonly mayTryRoles: boolean,
   ) {}
 
-  /** Who the caller is, and what there is to open without being anybody. */
+  /** Who the caller is, and which clubs can be opened without signing in. */
   async me(signedIn: SignedIn | null = callerNow().signedIn): Promise<MeReply> {
     const { isThisMachine } = callerNow();
     const open = isThisMachine && !signedIn ? await this.clubs.open() : [];
@@ -54,7 +57,7 @@ export class SignInService {
     };
   }
 
-  /** Signs a device in by password; the answer does not tell whether anybody has the address. */
+  /** Signs a device in with a password. The reply does not reveal whether the address has an account. */
   async byPassword(request: Request, { email, password }: SignInBody): Promise<MeReply> {
     const address = request.ip ?? '';
     const whom = email.trim().toLowerCase();
@@ -72,7 +75,7 @@ export class SignInService {
     return this.as(request, identityOf(account));
   }
 
-  /** The demo as somebody of a role sees it; only where it has no owner. */
+  /** Signs in to the demo in a role; only while the demo club has no owner. */
   async tryRole(request: Request, role: Role): Promise<MeReply> {
     const open = this.mayTryRoles ? await this.clubs.open() : [];
     if (!open.some(({ clubId }) => clubId === DEMO_CLUB_ID))
@@ -91,14 +94,17 @@ export class SignInService {
     });
   }
 
-  /** Signs the device that asks in as somebody. `until`: it ends then, at the latest. */
+  /**
+   * Signs the asking device in.
+   * @param until the latest end of the session
+   */
   async as(request: Request, who: Identity, until?: Date): Promise<MeReply> {
     const signedIn: SignedIn = {
       ...who,
       ...{ deviceId: randomUUID(), since: new Date().toISOString() },
       device: deviceName(request.headers['user-agent']),
     };
-    // A session known before somebody signed in must not be theirs after.
+    // A new session id, so that one planted before signing in is worthless (session fixation).
     await new Promise<void>((done, fail) =>
       request.session.regenerate((error) => (error ? fail(error as Error) : done())),
     );

@@ -24,15 +24,15 @@ export class Athlete extends ClubOwned {
   @Property({ type: Sealed, nullable: true })
   note!: string | null;
 
-  /** The pattern the athlete begins with; later they work on that of their newest set. */
+  /** The pattern to begin with; later athletes work on the pattern of their newest set. */
   @Property({ type: 'uuid' })
   patternId!: string;
 
-  /** What the coach calls across the floor. */
+  /** The short name a coach calls. */
   @Property({ type: 'text', nullable: true })
   called!: string | null;
 
-  /** Calendar day, `YYYY-MM-DD`; where it is known the age band follows from it. */
+  /** `YYYY-MM-DD`; if known the age band follows from it. */
   @Property({ type: Sealed, nullable: true })
   bornOn!: string | null;
 
@@ -49,38 +49,38 @@ export class Athlete extends ClubOwned {
   @Property({ type: 'double', nullable: true })
   hipM!: number | null;
 
-  /** From the shoulder to the end of the implement, arm stretched. */
+  /** From the shoulder to the end of the implement, arm stretched, m. */
   @Property({ type: 'double', nullable: true })
   reachM!: number | null;
 
-  /** With what is held, where it was measured with that. */
+  /** The implement it was measured with, if any. */
   @Property({ type: 'json', nullable: true })
   reaches!: Reaches | null;
 
-  /** In their own words. */
+  /** In the athlete's own words. */
   @Property({ type: 'text', nullable: true })
   goal!: string | null;
 
   @Property({ type: 'text', nullable: true })
   sports!: string | null;
 
-  /** Faults that are watched in them. */
+  /** Faults watched in this athlete. */
   @Property({ type: 'json' })
   watched!: Fault[];
 
-  /** Who to call, and what a helper must know. */
+  /** Emergency contact, and what a helper must know. */
   @Property({ type: Sealed, nullable: true })
   emergency!: EmergencyBody | null;
 
-  /** Put away: in no list of who trains. */
+  /** When the athlete was archived; archived athletes are in no training list. */
   @Property({ type: 'datetime', nullable: true })
   archivedAt!: Date | null;
 
-  /** Counts what is changed of them. */
+  /** Counts changes, for optimistic locking. */
   @Property({ type: 'integer' })
   revision: number & Opt = 1;
 
-  /** What a simulated stand-in for this athlete plays with; `null` for a typical one. */
+  /** Parameters of the simulated stand-in for this athlete; `null` for a typical one. */
   @Property({ type: 'json', nullable: true })
   simulated!: SimulatedAthlete | null;
 }

@@ -28,17 +28,17 @@ export class AthletesService {
     private readonly changes: Changes,
   ) {}
 
-  /** Who trains, by name. */
+  /** Athletes who train, by name. */
   all(clubId: string): Promise<Athlete[]> {
     return this.rows('where club_id = ? and archived_at is null order by name', [clubId]);
   }
 
-  /** Who trains and who was put away, by name. */
+  /** All athletes, archived ones included, by name. */
   everyone(clubId: string): Promise<Athlete[]> {
     return this.rows('where club_id = ? order by name, id', [clubId]);
   }
 
-  /** Which of some ids are athletes of a club. */
+  /** Those of some ids that are athletes of the club. */
   async among(clubId: string, ids: readonly string[]): Promise<ReadonlySet<string>> {
     const rows = await this.em.execute<{ id: string }[]>(
       'select id from athlete where club_id = ? and id = any (?::uuid[])',
@@ -47,7 +47,7 @@ export class AthletesService {
     return new Set(rows.map(({ id }) => id));
   }
 
-  /** Refuses ids of which one is of nobody of the club, as a field `athleteIds` has them. */
+  /** Refuses the field `athleteIds` if one of the ids is not an athlete of the club. */
   async checkNamed(clubId: string, athleteIds: readonly string[]): Promise<void> {
     const known = await this.among(clubId, athleteIds);
     for (const [i, id] of athleteIds.entries())
@@ -61,14 +61,14 @@ export class AthletesService {
     return athlete;
   }
 
-  /** Athletes to be read and not changed: every page asks for them. */
+  /** Read-only athletes, for the pages that only show them. */
   private rows(rest: string, params: readonly unknown[]): Promise<Athlete[]> {
     return plainRows(this.em, Athlete, rest, params);
   }
 
   /**
-   * Adds an athlete, or changes what is known of one; refused where somebody else has changed them since.
-   * The same again is no change.
+   * Adds or changes an athlete; refused if somebody else changed them meanwhile. Sending the same again changes
+   * nothing.
    */
   async save(clubId: string, id: string, body: AthleteBody): Promise<PersonReply> {
     await this.checkAll(clubId, [body], () => '');
@@ -97,7 +97,7 @@ export class AthletesService {
     return this.person(clubId, id);
   }
 
-  /** Adds many athletes, all or none; sent again, they are the same athletes. */
+  /** Adds several athletes, all or none. Sending the same again changes nothing. */
   async addAll(clubId: string, { athletes }: AthletesBody): Promise<PersonReply[]> {
     await this.checkAll(clubId, athletes, (i) => `athletes[${i}].`);
     await this.em.transactional(async (em) => {
@@ -114,7 +114,10 @@ export class AthletesService {
     return added.map(personReply);
   }
 
-  /** Refuses what names no pattern of a club, or who was born tomorrow; `at` leads to the field. */
+  /**
+   * Refuses an unknown pattern, or a date of birth in the future.
+   * @param at the path to the fields, for problems
+   */
   private async checkAll(
     clubId: string,
     bodies: readonly AthleteBody[],
@@ -131,7 +134,7 @@ export class AthletesService {
     }
   }
 
-  /** Puts an athlete away, or brings them back. */
+  /** Archives an athlete, or restores them. */
   async archive(clubId: string, id: string, archived: boolean): Promise<PersonReply> {
     const { archivedAt } = await this.one(clubId, id);
     if ((archivedAt !== null) !== archived)
@@ -143,7 +146,7 @@ export class AthletesService {
     return this.person(clubId, id);
   }
 
-  /** Gives an athlete another pattern to work on. */
+  /** Sets the pattern an athlete works on. */
   async workOn(clubId: string, id: string, { patternId }: WorksOnBody): Promise<PersonReply> {
     await this.one(clubId, id);
     if (!(await this.em.findOne(PatternRow, { clubId, id: patternId })))
@@ -155,7 +158,7 @@ export class AthletesService {
     return this.person(clubId, id);
   }
 
-  /** Watches other faults in an athlete from now on. */
+  /** Sets the faults watched in an athlete. */
   async watch(clubId: string, id: string, { watched }: WatchedBody): Promise<PersonReply> {
     await this.one(clubId, id);
     await this.em.nativeUpdate(Athlete, { clubId, id }, { watched, revision: oneMore() });
@@ -167,10 +170,10 @@ export class AthletesService {
   }
 }
 
-/** Worked out where it is stored: two at once are two. */
+/** Incremented in SQL, so that two simultaneous changes count as two. */
 const oneMore = (): number => raw('revision + 1');
 
-/** What was not said is not known. */
+/** Fills in fields that were not sent as unknown. */
 const allOf = ({
   called = null,
   bornOn = null,
@@ -194,13 +197,13 @@ const allOf = ({
   watched: watched ?? [],
 });
 
-/** Whether all that is said of an athlete is what is known already. */
+/** Whether an athlete already is as the request says. */
 const isSaid = (athlete: Athlete, said: ReturnType<typeof allOf>): boolean =>
   Object.entries(said).every(([name, value]) =>
     isDeepStrictEqual(plain(athlete[name as keyof Athlete]), plain(value)),
   );
 
-/** The age band as of today: by the date of birth where it is known. */
+/** Today's age band: from the date of birth, if it is known. */
 export const bandNow = (ageBand: AgeBand, bornOn: string | null): AgeBand =>
   bornOn === null ? ageBand : ageBandOn(bornOn, today());
 
@@ -221,7 +224,7 @@ export const athleteReply = ({
   note,
 });
 
-/** An athlete as they are kept: what a file has, and what is shown to be changed. */
+/** The stored fields of an athlete, for files and for the form that edits them. */
 export const aboutAthlete = ({
   called,
   bornOn,

@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { unknown } from '../../platform/http/refusals.js';
 
-/** An athlete as they were counted: how many changes there were of what they did and how it is judged. */
+/** An athlete and the number of changes, so far, to what derived data about them depends on. */
 export interface CountedAthlete {
   readonly id: string;
   readonly changes: number;
@@ -10,9 +10,9 @@ export interface CountedAthlete {
 const idsOf = (athleteIds: readonly string[]): string => `{${athleteIds.join(',')}}`;
 
 /**
- * Athletes with the changes counted so far, none of them held. What has to be written to keep what is worked out of
- * them is not begun on a standby: it refuses this.
- * @returns those that are there
+ * Athletes with their change counts, not locked against changes. A locking read, which a standby refuses: what is
+ * going to be cached must be worked out on the leader.
+ * @returns those that exist
  */
 export const asCounted = (
   em: EntityManager,
@@ -24,13 +24,16 @@ export const asCounted = (
     [clubId, idsOf(athleteIds)],
   );
 
-/** Holds those of some athletes of whom nothing has changed since they were counted. @returns their ids */
+/**
+ * Locks those athletes that have not changed since they were counted.
+ * @returns their ids
+ */
 export async function holdUnchanged(
   em: EntityManager,
   clubId: string,
   athletes: readonly CountedAthlete[],
 ): Promise<string[]> {
-  // Always in the same order: two that hold many wait for each other and never both.
+  // Always ordered by id: transactions that lock several athletes queue up instead of deadlocking.
   const held = await em.execute<{ id: string }[]>(
     `select a.id from athlete a
      join jsonb_to_recordset(?::jsonb) as counted (id uuid, changes int) using (id, changes)
@@ -41,9 +44,9 @@ export async function holdUnchanged(
 }
 
 /**
- * Holds an athlete until the transaction is over. Whoever adds to what an athlete did holds them, so that nothing is
- * kept meanwhile that would miss it. What merely names an athlete is not held up.
- * @throws where they are not there
+ * Locks an athlete until the end of the transaction. Whoever adds to an athlete's record calls this first, so that
+ * nothing is cached meanwhile that would miss it. Foreign keys to the athlete are not blocked.
+ * @throws if the athlete does not exist
  */
 export async function holdAthlete(
   em: EntityManager,
@@ -57,13 +60,13 @@ export async function holdAthlete(
   if (found.length === 0) throw unknown('athleteId', athleteId, 'an athlete');
 }
 
-/** Counts a change for some athletes, or for all of a club, and holds them until the transaction is over. */
+/** Counts a change for some athletes, or for all of a club, and locks them until the end of the transaction. */
 export async function countChange(
   em: EntityManager,
   clubId: string,
   athleteIds: readonly string[] | 'all',
 ): Promise<void> {
-  // In the order in which whoever else holds many holds them.
+  // Ordered by id, like every lock on several athletes.
   await em.execute(
     `with held as (
        select id from athlete where club_id = ? ${athleteIds === 'all' ? '' : 'and id = any (?::uuid[])'}

@@ -4,10 +4,10 @@ import type { CareKind } from '@orthokin/core/people';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 import { Sealed } from '../../platform/storage/sealed.js';
 
-/** What was said, under the name of its kind. */
+/** The content of a record, under the name of its kind. */
 export type Said = Pick<CareBody, 'restriction' | 'check' | 'agreement' | 'goAhead'>;
 
-/** Something said of somebody's care: never changed, only taken back. */
+/** A care record: never changed, only withdrawn. */
 @Entity({ tableName: 'care_record' })
 export class CareRecord extends ClubOwned {
   @Property({ type: 'uuid' })
@@ -19,7 +19,7 @@ export class CareRecord extends ClubOwned {
   @Property({ type: Sealed })
   said!: Said;
 
-  /** The last day of a restriction, for questions asked of many; `null` where it says none. */
+  /** A restriction's last day, in a column of its own for queries over many athletes; `null` if it is open-ended. */
   @Property({ type: 'text', nullable: true })
   until!: string | null;
 
@@ -32,7 +32,7 @@ export class CareRecord extends ClubOwned {
   @Property({ type: 'json', nullable: true })
   takenBack!: TakenBack | null;
 
-  /** In which order the server took them. */
+  /** The order in which the server accepted them. */
   @Property({ type: 'double', columnType: 'bigint', defaultRaw: 'default' })
   readonly seq?: Opt<number>;
 }

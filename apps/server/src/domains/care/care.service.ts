@@ -24,7 +24,7 @@ const FIELD_OF: Readonly<Record<CareKind, keyof Said>> = {
   'go-ahead': 'goAhead',
 };
 
-/** What is to be minded of athletes: restrictions, readiness checks, agreements, go-aheads. */
+/** Care records of athletes: restrictions, readiness checks, agreements and go-aheads. */
 @Injectable()
 export class CareService {
   constructor(
@@ -32,7 +32,7 @@ export class CareService {
     private readonly athletes: AthletesService,
   ) {}
 
-  /** All that was said of an athlete and not taken back, oldest first; what cannot be read is left out. */
+  /** An athlete's records that were not withdrawn, oldest first; unreadable ones are left out. */
   async ofAthlete(clubId: string, athleteId: string): Promise<CareReply[]> {
     const rows = await this.em.find(
       CareRecord,
@@ -42,19 +42,19 @@ export class CareService {
     return rows.map(careReply).filter(isReadable);
   }
 
-  /** What is stored of a club's care and cannot be read. */
+  /** A club's care records that cannot be read. */
   async unreadable(clubId: string): Promise<CareRecord[]> {
     const rows = await this.em.find(CareRecord, { clubId }, { orderBy: { seq: 'asc' } });
     return rows.filter((row) => !isReadable(careReply(row)));
   }
 
-  /** Takes a record out for good: of what cannot be read nothing else can be done. */
+  /** Deletes a record for good, which is all that can be done with an unreadable one. */
   async takeOut(clubId: string, id: string): Promise<void> {
     if ((await this.em.nativeDelete(CareRecord, { clubId, id })) === 0)
       throw unknown('careId', id, 'a record of care');
   }
 
-  /** Writes down what was said, takes it back, or puts it back. */
+  /** Writes, withdraws or restores a record. */
   async say(clubId: string, id: string, body: CareBody): Promise<CareReply> {
     await this.athletes.one(clubId, body.athleteId);
     refuseAhead('at', body.at);
@@ -67,7 +67,7 @@ export class CareService {
       ...{ clubId, id, athleteId, kind, said },
       ...{ saidBy: saidBy(by), saidAt: new Date(at), until: lastDay(said) },
     });
-    // A first saying that is sent once more says nothing of it, and must not put back what was lifted.
+    // A repeated first request says nothing about withdrawal, and must not restore a withdrawn record.
     if (takenBack !== undefined)
       await this.em.nativeUpdate(
         CareRecord,
@@ -78,15 +78,18 @@ export class CareService {
   }
 }
 
-/** What belongs to its kind. */
+/** The part of a body that belongs to its kind. */
 export const saidOf = (body: Said & Pick<CareBody, 'kind'>): Said => ({
   [FIELD_OF[body.kind]]: body[FIELD_OF[body.kind]],
 });
 
-/** The last day on which it holds, where it says one. */
+/** The last day a restriction holds, if it names one. */
 export const lastDay = ({ restriction }: Said): string | null => restriction?.until ?? null;
 
-/** The same; a problem where there is more. */
+/**
+ * Like {@link saidOf}.
+ * @throws if the body has fields of another kind
+ */
 function onlyItsOwn(body: CareBody): Said {
   for (const field of Object.values(FIELD_OF))
     if (field !== FIELD_OF[body.kind] && body[field])
@@ -94,7 +97,7 @@ function onlyItsOwn(body: CareBody): Said {
   return saidOf(body);
 }
 
-/** Whoever wrote to the database past the door may have written what no page can show. */
+/** Somebody may have edited the database directly. */
 const isReadable = (reply: CareReply): boolean =>
   validateSync(plainToInstance(CareBody, reply)).length === 0;
 

@@ -10,23 +10,23 @@ export class Club {
   @Property({ type: 'text' })
   name!: string;
 
-  /** Empty where nobody has said. */
+  /** Empty if unknown. */
   @Property({ type: 'text' })
   sport!: string;
 
-  /** What lengths are shown and typed in. */
+  /** The unit lengths are shown and entered in. */
   @Property({ type: 'text' })
   unit!: LengthUnit;
 
-  /** After how many years it is reminded of those who do not train any more; `null` for never. */
+  /** After how many years inactive athletes are listed for erasing; `null` for never. */
   @Property({ type: 'integer', nullable: true })
   keepYears?: number | null;
 
-  /** Gateways of beacons that its pages may connect to; of the place it is at, so not of its file. */
+  /** Beacon gateways its pages may connect to. They belong to the place, so the club's file does not contain them. */
   @Property({ type: ArrayType })
   gateways: string[] & Opt = [];
 
-  /** Faults in the club's own words. */
+  /** The club's own faults. */
   @Property({ type: 'json' })
   faults!: FaultWordsBody[];
 }

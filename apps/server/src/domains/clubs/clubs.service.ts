@@ -9,7 +9,7 @@ import { Club } from './club.entity.js';
 export class ClubsService {
   constructor(private readonly em: EntityManager) {}
 
-  /** Those that the caller may open: the one they are signed in to, or, on this machine, those without an owner. */
+  /** Clubs the caller may open: the one they are signed in to, or, on this machine, clubs without an owner. */
   async all(): Promise<ClubReply[]> {
     const { signedIn, isThisMachine } = callerNow();
     if (signedIn) {
@@ -34,7 +34,7 @@ export class ClubsService {
     );
   }
 
-  /** Begins a club, or calls it anew: what was said last stands. */
+  /** Creates or changes a club; the last request wins. */
   async save(clubId: string, { name, sport, unit, faults }: ClubBody): Promise<ClubReply> {
     const before = await this.em.findOne(Club, { clubId }, { fields: ['faults'] });
     const club = {

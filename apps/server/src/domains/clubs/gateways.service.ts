@@ -4,10 +4,10 @@ import type { GatewaysBody, GatewaysReply } from '@orthokin/contract';
 import { withinClub } from '../../platform/auth/scope.js';
 import { Club } from './club.entity.js';
 
-/** Gateways that whoever started the server named, for every club of it. */
+/** Injection token: gateways from the server's settings, allowed for every club. */
 export const ALWAYS = Symbol('gateways of every club');
 
-/** To which gateways of beacons the pages of a club may connect. */
+/** The beacon gateways a club's pages may connect to. */
 @Injectable()
 export class GatewaysService {
   constructor(
@@ -20,13 +20,13 @@ export class GatewaysService {
     return { addresses: club.gateways, always: [...this.always] };
   }
 
-  /** What was said last stands: a list is short, and whoever changes it sees all of it. */
+  /** The last request wins: the list is short, and whoever edits it sees all of it. */
   async save(clubId: string, { addresses }: GatewaysBody): Promise<GatewaysReply> {
     await this.em.nativeUpdate(Club, { clubId }, { gateways: addresses });
     return { addresses, always: [...this.always] };
   }
 
-  /** Of several clubs together, for a page that does not say yet which of them it opens. */
+  /** Of several clubs together, for a page opened before a club is chosen. */
   async ofAll(clubIds: readonly string[]): Promise<string[]> {
     const each = await Promise.all(clubIds.map((id) => withinClub(id, () => this.of(id))));
     return [...new Set([...this.always, ...each.flatMap(({ addresses }) => addresses)])];

@@ -25,7 +25,7 @@ export class DrillSet extends ClubOwned {
   @Property({ type: 'datetime' })
   startedAt!: Date;
 
-  /** Calendar day where the set was run, `YYYY-MM-DD`. */
+  /** The local calendar day, `YYYY-MM-DD`. */
   @Property({ type: 'date' })
   day!: string;
 
@@ -41,7 +41,7 @@ export class DrillSet extends ClubOwned {
   @Property({ type: 'json' })
   conditions!: Conditions;
 
-  /** What it was run against where that is the athlete's own; `null` for the rung's limits. */
+  /** The athlete's own limits at the time; `null` if the rung's applied. */
   @Property({ type: 'json', nullable: true })
   limitsMs!: LimitsMs | null;
 

@@ -7,7 +7,7 @@ import { DrillSet } from './drill-set.entity.js';
 import { repReply, setReply } from './replies.js';
 import { RepRow } from './rep.entity.js';
 
-/** As the tables have it; a column each, so that PostgreSQL takes a thousand rows out of one text. */
+/** Column definitions for `jsonb_to_recordset`, which unpacks a thousand rows from one parameter. */
 const SET_COLUMNS = `id uuid, "athleteId" uuid, "patternId" uuid, "patternVersion" int, rung int, source text,
   "startedAt" timestamptz, day date, seed bigint, "falseStartMs" int, "responseLimitMs" int, conditions jsonb,
   "limitsMs" jsonb, "endedAt" timestamptz, "endReason" text`;
@@ -15,14 +15,15 @@ const SET_COLUMNS = `id uuid, "athleteId" uuid, "patternId" uuid, "patternVersio
 const REP_COLUMNS = `id uuid, "setId" uuid, ordinal int, target text, "seenFaults" jsonb, "struckOut" boolean,
   marks jsonb, replaces uuid, corrected jsonb`;
 
-/** SQL for rows as `apart` gives them: their columns, and the `document` of each. */
+/** SQL for the rows made by {@link apart}: their columns, and each row's `document`. */
 const given = (columns: string): string =>
   `rows from (jsonb_to_recordset(?::jsonb) as (${columns}), string_to_table(?, chr(10)))
    as given (${columns.replace(/("?\w+"?) \w+/g, '$1')}, document)`;
 
 /**
- * Rows, and line by line the largest field of each: PostgreSQL takes the rows apart, which is most of its work, and
- * those it only has to keep.
+ * Splits off the largest field of each row into lines of text. PostgreSQL stores that field as it is, so parsing it
+ * with the rest, which is most of the work of an insert, would be wasted.
+ * @returns the rows as a JSON array, and the fields as lines
  */
 function apart<Field extends string>(
   rows: readonly Readonly<Record<Field, unknown>>[],
@@ -47,7 +48,7 @@ export const setsPart: ClubPart<'sets'> = {
   names: { athleteId: 'athletes', patternId: 'patterns' },
 };
 
-/** A rep as a club's file has it. */
+/** A rep as the club's file has it. */
 export const repInFile = (rep: RepRow): InList<'reps'> => ({ ...repReply(rep), setId: rep.setId });
 
 export const repsPart: ClubPart<'reps'> = {
@@ -70,7 +71,7 @@ export const repsPart: ClubPart<'reps'> = {
   names: { setId: 'sets', replaces: 'reps' },
 };
 
-/** Every rep recorded in some sets, replaced ones too, in the order of their ids (of recording). */
+/** All reps of some sets, replaced ones included, in order of their ids (the order of recording). */
 export const repsIn = (
   em: EntityManager,
   clubId: string,
@@ -80,7 +81,10 @@ export const repsIn = (
     ...[clubId, `{${setIds.join(',')}}`],
   ]);
 
-/** Stores those sets under whose ids nothing is stored yet. @returns the ids of these */
+/**
+ * Inserts sets, leaving out those whose id is taken.
+ * @returns the ids of the inserted ones
+ */
 export async function insertSets(
   em: EntityManager,
   clubId: string,
@@ -101,7 +105,7 @@ export async function insertSets(
   return new Set(stored.map(({ id }) => id));
 }
 
-/** In waves: a correction names the rep it replaces, which must be there before it. */
+/** In batches: a correction refers to the rep it replaces, which must be inserted before it. */
 function replacedFirst(rows: readonly InList<'reps'>[]): InList<'reps'>[][] {
   const waves: InList<'reps'>[][] = [];
   let waiting = [...rows];
@@ -116,7 +120,7 @@ function replacedFirst(rows: readonly InList<'reps'>[]): InList<'reps'>[][] {
   return waves;
 }
 
-/** Reps that replace each other in a circle: none of them can be first. */
+/** Reps that replace each other in a cycle, so that none can be inserted first. */
 export class ReplacingEachOther extends Error {
   constructor(readonly repId: string) {
     super('Reps replace each other.');

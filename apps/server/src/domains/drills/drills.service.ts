@@ -24,7 +24,7 @@ import { RepRow } from './rep.entity.js';
 import { setReply } from './replies.js';
 import { checkAgainst, checkAnswers } from './set-checks.js';
 
-/** Refuses where a set is gone by now; whoever takes one out holds its athlete. */
+/** Refuses if a set was deleted meanwhile. The caller has locked its athlete, as deleting a set does. */
 async function refuseGone(em: EntityManager, clubId: string, id: string): Promise<void> {
   const found = await em.execute<object[]>('select 1 from drill_set where club_id = ? and id = ?', [
     ...[clubId, id],
@@ -32,7 +32,7 @@ async function refuseGone(em: EntityManager, clubId: string, id: string): Promis
   if (found.length === 0) throw unknown('setId', id, 'a set');
 }
 
-/** Takes in sets and reps as they were recorded, and gives them out again. */
+/** Stores recorded sets and reps, and reads them. */
 @Injectable()
 export class DrillsService {
   constructor(
@@ -60,7 +60,10 @@ export class DrillsService {
     return setReply(await this.set(clubId, id));
   }
 
-  /** Sent again, a set that nobody timed may have been marked on film since: it stays timed by that. */
+  /**
+   * The timing source to store. A set without one becomes `film` once it is marked on film, and stays so when the
+   * device sends it again.
+   */
   private async sourceNow(
     em: EntityManager,
     clubId: string,
@@ -107,7 +110,7 @@ export class DrillsService {
       if (!replaced) throw unknown('replaces', body.replaces, 'a rep of this set');
     }
     await this.em.transactional(async (em) => {
-      // While the athlete is held nothing is kept that would miss this rep.
+      // While the athlete is locked nothing is cached that would miss this rep.
       const { athleteId } = set;
       await holdAthlete(em, clubId, athleteId);
       await refuseGone(em, clubId, setId);
@@ -122,7 +125,7 @@ export class DrillsService {
     return { ...body, id };
   }
 
-  /** What was called live must be a target that was in play. */
+  /** A called target must have been in play. */
   private async checkCalled(set: DrillSet, target: string): Promise<void> {
     const { clubId, patternId, patternVersion } = set;
     const { body: pattern } = await this.patterns.version(clubId, patternId, patternVersion);
@@ -136,7 +139,7 @@ export class DrillsService {
     return set;
   }
 
-  /** Sets of an athlete of one version and source, oldest first. */
+  /** An athlete's sets on one pattern version with one timing source, oldest first. */
   setsOf(
     clubId: string,
     of: Pick<DrillSet, 'athleteId' | 'patternId' | 'patternVersion' | 'source'>,
@@ -144,19 +147,19 @@ export class DrillsService {
     return this.em.find(DrillSet, { clubId, ...of }, { orderBy: { startedAt: 'asc' } });
   }
 
-  /** The same reps as `reps`, by set. */
+  /** Like {@link reps}, grouped by set id. */
   async repsOfSets(clubId: string, setIds: readonly string[]): Promise<Map<string, RepRow[]>> {
     const of = new Map<string, RepRow[]>(setIds.map((id) => [id, []]));
     for (const rep of await this.reps(clubId, setIds)) of.get(rep.setId)?.push(rep);
     return of;
   }
 
-  /** Every rep recorded in these sets, replaced ones too, in the order of their ids (of recording). */
+  /** All reps of some sets, replaced ones included, in order of their ids (the order of recording). */
   reps(clubId: string, setIds: readonly string[]): Promise<RepRow[]> {
     return repsIn(this.em, clubId, setIds);
   }
 }
 
-/** Whether anything but the cue was read off film: then a set that nobody timed is timed. */
+/** Whether any event but the cue was read off film, which times a set that had no timing source. */
 const isMarkedOnFilm = ({ events }: RepBody): boolean =>
   events.some(({ name, source }) => name !== 'cue' && source === 'film');

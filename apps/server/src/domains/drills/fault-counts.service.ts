@@ -3,15 +3,15 @@ import { Injectable } from '@nestjs/common';
 import type { FaultCountReply } from '@orthokin/contract';
 import { FAULTS } from '@orthokin/core/timing';
 
-/** What was seen longer ago says little of now. */
+/** Faults seen longer ago say little about now. */
 const LATELY_DAYS = 28;
 
-/** How often faults were seen in the last weeks. */
+/** How often each fault was seen in recent weeks. */
 @Injectable()
 export class FaultCountsService {
   constructor(private readonly em: EntityManager) {}
 
-  /** The most often seen first; of one athlete, or of everyone. A corrected rep counts as corrected. */
+  /** Most frequent first, of one athlete or of everybody. A corrected rep counts as corrected. */
   async lately(clubId: string, athleteId: string | null = null): Promise<FaultCountReply[]> {
     const rows = await this.em.execute<FaultCountReply[]>(
       `select f.fault, count(*)::int as seen

@@ -12,7 +12,7 @@ interface Row {
 export class NewestSetsService {
   constructor(private readonly em: EntityManager) {}
 
-  /** Each athlete's newest set, on whatever pattern; without those who have none. */
+  /** The id of each athlete's newest set on any pattern; athletes without sets are left out. */
   async of(clubId: string, athleteIds: readonly string[]): Promise<ReadonlyMap<string, string>> {
     const rows = await this.em.execute<Row[]>(
       `select newest.id, a.id as athlete_id
@@ -26,7 +26,7 @@ export class NewestSetsService {
     return new Map(rows.map(({ id, athlete_id }) => [athlete_id, id]));
   }
 
-  /** What an athlete did on the newest day they trained; `null` before the first set. */
+  /** What an athlete did on their last training day; `null` if there is none. */
   async lastDay(clubId: string, athleteId: string): Promise<DayDoneReply | null> {
     const [row] = await this.em.execute<DayDoneReply[]>(
       `select s.day::text as day,

@@ -3,7 +3,7 @@ import type { Corrected } from '@orthokin/contract';
 import type { Fault, RepMarks, TimedEvent } from '@orthokin/core/timing';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
-/** A repetition as recorded. Rows are only ever added: a correction names the row it replaces. */
+/** A recorded repetition. Rows are only added: a correction refers to the row it replaces. */
 @Entity({ tableName: 'rep' })
 export class RepRow extends ClubOwned {
   @Property({ type: 'uuid' })
@@ -30,7 +30,7 @@ export class RepRow extends ClubOwned {
   @Property({ type: 'uuid', nullable: true })
   replaces!: string | null;
 
-  /** Who corrected what stood here before, and when; `null` for what was recorded on the floor. */
+  /** Who corrected the replaced row, and when; `null` for a rep recorded on the floor. */
   @Property({ type: 'json', nullable: true })
   corrected!: Corrected | null;
 }

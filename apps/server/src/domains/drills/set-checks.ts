@@ -6,7 +6,7 @@ import { checkEvents } from '@orthokin/core/timing';
 import { accepted } from '../../platform/http/refusals.js';
 import { refuseAhead, refuseOtherDay } from '../ahead.js';
 
-/** Refuses a set that its pattern does not fit. */
+/** Refuses a set that does not fit its pattern. */
 export function checkAgainst(pattern: Pattern, body: DrillSetBody): void {
   refuseAhead('startedAt', body.startedAt);
   refuseOtherDay('day', body.day, body.startedAt);
@@ -15,7 +15,7 @@ export function checkAgainst(pattern: Pattern, body: DrillSetBody): void {
   accepted(checkCues(body, rung?.targets ?? []));
 }
 
-/** Cues there must be, unless somebody calls them live; and of targets in play. */
+/** There must be cues, unless they are called live, and only for targets in play. */
 function checkCues({ cues, conditions }: DrillSetBody, inPlay: readonly string[]): Result<null> {
   const isCalled = conditions.order === 'called';
   if (isCalled !== (cues.length === 0))
@@ -32,22 +32,22 @@ function checkCues({ cues, conditions }: DrillSetBody, inPlay: readonly string[]
   return ok(null);
 }
 
-/** A rep of a set that is there as a whole: its events, and that it answers a cue. */
+/** Checks a rep of a complete set: its events, and that it answers a cue. */
 export function checkRep(body: RepBody, cues: readonly Cue[]): Result<null> {
   const cue = cues.find(({ ordinal }) => ordinal === body.ordinal);
   const events = checkEvents(body.events, !cue?.catch);
   if (!events.ok) return events;
-  // Called live, a set has no cues to answer.
+  // A set that was called live has no cues to answer.
   return cues.length === 0 ? ok(null) : checkAnswers(body, cues);
 }
 
-/** The same result, its problem named within something larger. */
+/** The same result, with the problem's field prefixed. */
 export const within = <T>(field: string, result: Result<T>): Result<T> =>
   result.ok
     ? result
     : wrong(`${field}.${result.problem.field}`, result.problem.given, result.problem.allowed);
 
-/** A rep answers a cue of its set. */
+/** A rep must answer a cue of its set. */
 export function checkAnswers({ ordinal, target }: RepBody, cues: readonly Cue[]): Result<null> {
   const cue = cues.find((each) => each.ordinal === ordinal);
   if (!cue) return wrong('ordinal', ordinal, `a cue of the set: 1 to ${cues.length}`);

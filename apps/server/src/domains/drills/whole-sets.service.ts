@@ -12,13 +12,13 @@ import { insertSets, repsPart } from './drills.part.js';
 import { DrillsService } from './drills.service.js';
 import { checkAgainst, checkRep, within } from './set-checks.js';
 
-/** A rep of a set that comes as a whole. */
+/** A rep of a complete set. */
 interface WholeRep {
   readonly id: string;
   readonly body: RepBody;
 }
 
-/** A set that comes as a whole. */
+/** A complete set with its reps. */
 export interface WholeSet {
   readonly id: string;
   readonly body: DrillSetBody;
@@ -31,7 +31,7 @@ const versionOf = ({ patternId, patternVersion }: DrillSetBody) => ({
   version: patternVersion,
 });
 
-/** Takes in sets that come as a whole, many at once. */
+/** Stores complete sets in bulk. */
 @Injectable()
 export class WholeSetsService {
   constructor(
@@ -42,7 +42,10 @@ export class WholeSetsService {
     private readonly drills: DrillsService,
   ) {}
 
-  /** Looks at sets with all their reps: the first that could not be stored, and why. Stores nothing. */
+  /**
+   * Checks sets with all their reps, without storing anything.
+   * @returns the first that cannot be stored, and why
+   */
   async firstWrong(
     clubId: string,
     sets: readonly WholeSet[],
@@ -84,7 +87,7 @@ export class WholeSetsService {
     return null;
   }
 
-  /** Which set each of some reps is of, as far as they are stored. */
+  /** The set id of each rep that is already stored. */
   private async ownersOf(clubId: string, repIds: readonly string[]): Promise<Map<string, string>> {
     const rows = await this.em.execute<{ id: string; setId: string }[]>(
       `select id, set_id as "setId" from rep where club_id = ? and id = any (?::uuid[])`,
@@ -109,8 +112,9 @@ export class WholeSetsService {
   }
 
   /**
-   * Stores sets of one athlete that are over, with all their reps, in one short transaction; of a set whose id is
-   * taken nothing. @returns the ids of those that were stored
+   * Stores complete sets of one athlete, with their reps, in one short transaction. A set whose id is taken is
+   * skipped.
+   * @returns the ids of the stored sets
    */
   async storeNew(
     clubId: string,
@@ -134,8 +138,8 @@ export class WholeSetsService {
   }
 
   /**
-   * Stores what is not there yet of a set under whose id something is. Sent again it changes nothing; where it says
-   * something else it is refused.
+   * Adds what is missing to a set whose id is taken. Sending the same again changes nothing; different content is
+   * refused.
    */
   async storeAgain(clubId: string, { id, body, reps, endedAt }: WholeSet): Promise<void> {
     await this.drills.recordSet(clubId, id, body);

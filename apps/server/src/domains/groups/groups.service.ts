@@ -12,7 +12,7 @@ interface Row {
   readonly athlete_ids: string[];
 }
 
-/** The squads of a club. */
+/** A club's squads. */
 @Injectable()
 export class GroupsService {
   constructor(
@@ -20,7 +20,7 @@ export class GroupsService {
     private readonly athletes: AthletesService,
   ) {}
 
-  /** By name; whoever was deleted or is not told by an id any more is left out. */
+  /** By name, without athletes that no longer exist. */
   async of(clubId: string): Promise<GroupReply[]> {
     const rows = await this.em.execute<Row[]>(
       `select g.id, g.name,
@@ -36,7 +36,7 @@ export class GroupsService {
     return rows.map(({ id, name, athlete_ids }) => ({ id, name, athleteIds: athlete_ids }));
   }
 
-  /** Makes a squad, or says anew who is in it and in which order. */
+  /** Creates or changes a squad: its members and their order. */
   async save(clubId: string, id: string, body: GroupBody): Promise<GroupReply> {
     if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
     await this.athletes.checkNamed(clubId, body.athleteIds);
@@ -44,7 +44,7 @@ export class GroupsService {
     return { id, ...body };
   }
 
-  /** Takes a squad away; the athletes stay. */
+  /** Deletes a squad; its athletes stay. */
   async remove(clubId: string, id: string): Promise<void> {
     if ((await this.em.nativeDelete(TrainingGroup, { clubId, id })) === 0)
       throw unknown('groupId', id, 'a group');

@@ -3,7 +3,7 @@ import type { ImportBody, ImportState } from '@orthokin/contract';
 import type { Problem } from '@orthokin/core/result';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
-/** Sets on their way in. What was asked is kept until the last of them is stored. */
+/** An import of sets. The request's body is kept until all sets are stored. */
 @Entity({ tableName: 'import_job' })
 export class ImportJob extends ClubOwned {
   @Property({ type: 'json' })
@@ -15,7 +15,7 @@ export class ImportJob extends ClubOwned {
   @Property({ type: 'integer' })
   reps!: number;
 
-  /** Sets that are stored. */
+  /** How many sets are stored. */
   @Property({ type: 'integer' })
   done!: number;
 

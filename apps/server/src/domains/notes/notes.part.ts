@@ -26,7 +26,7 @@ export const notesPart: ClubPart<'notes'> = {
     ),
   concerns:
     'set_id in (select s.id from drill_set s where s.club_id = set_note.club_id and s.athlete_id = ?)',
-  // What was written of somebody does not stay when their sets do.
+  // What somebody wrote about an erased athlete is deleted, even though their sets stay.
   async bequeath(em, clubId, _, heir) {
     await em.execute(
       `delete from set_note n using drill_set s

@@ -14,7 +14,7 @@ interface NoteRow {
   readonly written_at: string;
 }
 
-/** What coaches wrote about sets. */
+/** Coaches' notes on sets. */
 @Injectable()
 export class NotesService {
   constructor(
@@ -22,7 +22,7 @@ export class NotesService {
     private readonly drills: DrillsService,
   ) {}
 
-  /** Notes of an athlete's sets that nobody took back, oldest first. */
+  /** An athlete's notes that were not withdrawn, oldest first. */
   async ofAthlete(clubId: string, athleteId: string): Promise<SetNoteReply[]> {
     const rows = await this.em.execute<NoteRow[]>(
       `select n.id, n.set_id, n.text, n.written_by, n.written_at
@@ -40,10 +40,10 @@ export class NotesService {
     }));
   }
 
-  /** Writes a note of a set, takes it back, or puts it back. */
+  /** Writes, withdraws or restores a note. */
   async write(clubId: string, id: string, body: SetNoteBody): Promise<SetNoteReply> {
     await this.drills.set(clubId, body.setId);
-    // Whoever takes a note back did not write it.
+    // Withdrawing a note does not make somebody its author.
     const writtenBy = body.removed ? body.writtenBy : saidBy(body.writtenBy);
     const { removed, writtenAt, ...note } = { ...body, writtenBy };
     refuseAhead('writtenAt', writtenAt);

@@ -1,7 +1,7 @@
 import { Entity, Property } from '@mikro-orm/core';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
-/** What a coach wrote about a set. */
+/** A coach's note on a set. */
 @Entity({ tableName: 'set_note' })
 export class SetNote extends ClubOwned {
   @Property({ type: 'uuid' })
@@ -16,7 +16,7 @@ export class SetNote extends ClubOwned {
   @Property({ type: 'datetime' })
   writtenAt!: Date;
 
-  /** Taken back then; it can be put back. */
+  /** When it was withdrawn; `null` if it stands. */
   @Property({ type: 'datetime', nullable: true })
   removedAt!: Date | null;
 }

@@ -12,7 +12,7 @@ interface Schema {
   readonly anyOf?: readonly object[];
 }
 
-/** A rung as a file may write it: what has a usual value may be left out, and any spread is `null`. */
+/** A rung as files may write it: fields with a default are optional, and a spread may be `null`. */
 function rungSchema(rung: Schema | undefined): Schema {
   const usual = new RungBody() as unknown as Record<string, unknown>;
   const { mostSpread, ...properties } = rung?.properties ?? {};
@@ -23,7 +23,7 @@ function rungSchema(rung: Schema | undefined): Schema {
   };
 }
 
-/** The names of the schemas that one refers to, in it or below it. */
+/** Collects the names of all schemas that one refers to, directly or not. */
 function reachable(name: string, all: Readonly<Record<string, Schema>>, found: Set<string>): void {
   if (found.has(name)) return;
   found.add(name);
@@ -31,9 +31,7 @@ function reachable(name: string, all: Readonly<Record<string, Schema>>, found: S
   for (const [, ref = ''] of refs) reachable(ref, all, found);
 }
 
-/**
- * The JSON Schema (2020-12) of a pattern file, made from the rules by which the server checks one.
- */
+/** The JSON Schema (2020-12) of a pattern file, generated from the rules the server validates with. */
 export function patternSchema(): object {
   const schemas = schemasUnder(DEFS) as Readonly<Record<string, Schema>>;
   const all = { ...schemas, [RungBody.name]: rungSchema(schemas[RungBody.name]) };
@@ -52,7 +50,7 @@ export function patternSchema(): object {
       $schema: { type: 'string' },
       format: { const: PATTERN_FILE_FORMAT },
       ...pattern?.properties,
-      // The one part that may be null: a court by the rules has no size of its own.
+      // A court by the rules has no size of its own, so this may be null.
       sizeM: { anyOf: [{ $ref: `${DEFS}SizeBody` }, { type: 'null' }] },
     },
     required: ['format', ...(pattern?.required ?? [])],

@@ -1,7 +1,7 @@
 import { Entity, PrimaryKey, PrimaryKeyProp, Property } from '@mikro-orm/core';
 import type { Pattern } from '@orthokin/core/pattern';
 
-/** A pattern as it was saved. A row never changes: sets timed on it keep what they were timed on. */
+/** A saved version of a pattern. Rows never change, so sets keep the version they were timed on. */
 @Entity({ tableName: 'pattern_version' })
 export class PatternVersion {
   [PrimaryKeyProp]?: ['clubId', 'patternId', 'version'];

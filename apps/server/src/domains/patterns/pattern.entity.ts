@@ -1,7 +1,7 @@
 import { Entity, Property } from '@mikro-orm/core';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
-/** A pattern through all its versions. */
+/** A pattern, whatever its version. */
 @Entity({ tableName: 'pattern' })
 export class PatternRow extends ClubOwned {
   @Property({ type: 'datetime', nullable: true })

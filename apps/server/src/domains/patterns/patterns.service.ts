@@ -19,7 +19,7 @@ export class PatternsService {
     private readonly changes: Changes,
   ) {}
 
-  /** A pattern as it was saved last. */
+  /** The newest version of a pattern. */
   async newest(clubId: string, patternId: string): Promise<PatternVersion> {
     const heads = await this.em.execute<VersionHead[]>(
       `select pattern_id, version, saved_at from pattern_version
@@ -40,7 +40,7 @@ export class PatternsService {
     throw unknown('version', String(version), `a version of this pattern (1 to ${newest})`);
   }
 
-  /** Some versions of a club's patterns, by "pattern version"; those that are not there are left out. */
+  /** Versions by {@link versionKey}; those that do not exist are left out. */
   async versions(
     clubId: string,
     wanted: readonly { readonly patternId: string; readonly version: number }[],
@@ -61,7 +61,7 @@ export class PatternsService {
     return new Map(found.map((each) => [versionKey(each), each]));
   }
 
-  /** The newest version of each of the club's patterns, by the pattern's id. */
+  /** The newest version of each pattern of the club, by pattern id. */
   async all(clubId: string): Promise<Map<string, PatternVersion>> {
     const heads = await this.em.execute<VersionHead[]>(
       `select distinct on (pattern_id) pattern_id, version, saved_at from pattern_version
@@ -72,7 +72,7 @@ export class PatternsService {
     return new Map(newest.map((version) => [version.patternId, version]));
   }
 
-  /** The number of the newest version of each of the club's patterns. */
+  /** The newest version's number of each pattern of the club, by pattern id. */
   async newestVersions(clubId: string): Promise<ReadonlyMap<string, number>> {
     const rows = await this.em.execute<{ pattern_id: string; version: number }[]>(
       `select pattern_id, max(version) as version from pattern_version
@@ -82,7 +82,7 @@ export class PatternsService {
     return new Map(rows.map(({ pattern_id, version }) => [pattern_id, version]));
   }
 
-  /** Everything in the club's library, archived patterns too. */
+  /** The club's library, archived patterns included. */
   async library(clubId: string): Promise<PatternLineReply[]> {
     const [newest, rows, counts] = await Promise.all([
       this.all(clubId),
@@ -110,8 +110,8 @@ export class PatternsService {
   }
 
   /**
-   * Saves a pattern as its next version. Sent again it changes nothing; when somebody else saved
-   * that version meanwhile it is refused, and theirs stays.
+   * Saves a pattern as its next version. Sending the same again changes nothing; if somebody else has saved that
+   * version meanwhile the request is refused.
    */
   async save(
     clubId: string,
@@ -127,7 +127,7 @@ export class PatternsService {
         .onConflict(['clubId', 'id'])
         .ignore()
         .execute('run');
-      // One save of a pattern at a time, so that versions follow each other.
+      // Locks the pattern, so that versions are numbered without gaps.
       await em.findOneOrFail(
         PatternRow,
         { clubId, id: patternId },
@@ -162,20 +162,20 @@ export class PatternsService {
   }
 }
 
-/** What a version is found under. */
+/** The key of a version in maps. */
 export const versionKey = ({
   patternId,
   version,
 }: Pick<PatternVersion, 'patternId' | 'version'>): string => `${patternId} ${version}`;
 
-/** A rung that a stored row names; it was checked when the row came in. */
+/** A rung that a stored row refers to; it was validated with the row. */
 export function storedRung(pattern: Pattern, number: number): Rung {
   const rung = rungOf(pattern, number);
   if (!rung) throw new Error(`Pattern ${pattern.name} has no rung ${number}.`);
   return rung;
 }
 
-/** The rung an athlete reached, on a version of the pattern that may have fewer rungs than before. */
+/** The rung an athlete has reached, or the highest if this version has fewer rungs. */
 export const reachedRung = (pattern: Pattern, reached: number): Rung =>
   storedRung(pattern, Math.min(reached, pattern.rungs.length));
 
@@ -184,5 +184,5 @@ export const versionReply = ({
   version,
   body,
 }: Pick<PatternVersion, 'patternId' | 'version' | 'body'>): PatternReply =>
-  // The stored body is what the contract's class describes, only readonly.
+  // A stored body is what the contract class describes, except that its type is readonly.
   ({ ...body, id: patternId, version }) as PatternReply;

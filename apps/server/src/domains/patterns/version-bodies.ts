@@ -5,14 +5,14 @@ import { LRUCache } from 'lru-cache';
 import { shapeProblems } from '../../platform/http/shape.js';
 import type { PatternVersion } from './pattern-version.entity.js';
 
-/** A version as the database tells of it before its body is asked for. */
+/** What identifies a version, for looking up its body. */
 export interface VersionHead {
   readonly pattern_id: string;
   readonly version: number;
   readonly saved_at: string;
 }
 
-/** What the database holds was good when it came; whoever wrote to it past the door may have seen to more. */
+/** Rows were valid when they were written, but somebody may have edited the database directly. */
 function isReadable(body: Pattern): boolean {
   try {
     return shapeProblems(PatternBody, body).length === 0 && checkPattern(body).ok;
@@ -21,18 +21,18 @@ function isReadable(body: Pattern): boolean {
   }
 }
 
-/** The bodies of some hundred versions are a few megabytes. */
+/** Some hundred bodies are a few megabytes. */
 const MOST_KEPT = 300;
 
 /**
- * Bodies of pattern versions, kept by this process: a version never changes, and reading one costs
- * more than all else on a page. When it was saved is part of its name, so a club that was taken out
- * and brought in again is read anew; what is not there any more has no head to ask with.
+ * A cache of version bodies in this process: a version never changes, and reading one costs more than the rest of a
+ * page. The key includes when it was saved, so a club that was deleted and imported again is read anew; a deleted
+ * version is never looked up, because its head is read from the database each time.
  */
 export class VersionBodies {
   private readonly kept = new LRUCache<string, Pattern>({ max: MOST_KEPT });
 
-  /** The versions of these heads, in their order; what cannot be read is left out. */
+  /** The versions of some heads, in order; unreadable ones are left out. */
   async of(
     em: EntityManager,
     clubId: string,

@@ -2,7 +2,7 @@ import { Entity, Property } from '@mikro-orm/core';
 import type { BlockBody } from '@orthokin/contract';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
-/** A session as it is planned. */
+/** A planned session. */
 @Entity({ tableName: 'plan' })
 export class Plan extends ClubOwned {
   @Property({ type: 'text' })
@@ -17,14 +17,14 @@ export class Plan extends ClubOwned {
   @Property({ type: 'int' })
   minutes!: number;
 
-  /** May name athletes who are gone since: they are left out when it is read. */
+  /** May contain ids of deleted athletes, which are left out when it is read. */
   @Property({ type: 'json' })
   athleteIds!: readonly string[];
 
   @Property({ type: 'json' })
   blocks!: readonly BlockBody[];
 
-  /** Of a programme that may be gone since. */
+  /** The programme it belongs to, which may have been deleted. */
   @Property({ type: 'uuid', nullable: true })
   programmeId!: string | null;
 

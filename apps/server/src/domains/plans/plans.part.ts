@@ -37,7 +37,7 @@ export const programmesPart: ClubPart<'programmes'> = {
   names: {},
 };
 
-/** Takes an athlete off who does a block, and where. */
+/** Removes an athlete from the blocks they do, and from the stations they stay at. */
 const offBlocks = (em: EntityManager, clubId: string, athleteId: string): Promise<unknown> =>
   em.execute(
     `update plan set blocks = (

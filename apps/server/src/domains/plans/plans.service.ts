@@ -9,7 +9,7 @@ import { Club } from '../clubs/club.entity.js';
 import { PatternRow } from '../patterns/pattern.entity.js';
 import { Plan } from './plan.entity.js';
 
-/** Sessions that a club plans. */
+/** A club's planned sessions. */
 @Injectable()
 export class PlansService {
   constructor(
@@ -17,7 +17,7 @@ export class PlansService {
     private readonly athletes: AthletesService,
   ) {}
 
-  /** All of them, the latest day first; whoever was deleted since is left out. */
+  /** All plans, latest day first, without deleted athletes. */
   async of(clubId: string): Promise<PlanReply[]> {
     const plans = await this.em
       .fork()
@@ -33,7 +33,7 @@ export class PlansService {
     return planReply(plan, await this.athletes.among(clubId, plan.athleteIds));
   }
 
-  /** Plans a session, or changes one; refused where somebody else changed it meanwhile. */
+  /** Creates or changes a plan; refused if somebody else changed it meanwhile. */
   async save(clubId: string, id: string, body: PlanBody): Promise<PlanReply> {
     await this.check(clubId, body);
     const { programmeId = null, ...plan } = body;
@@ -58,7 +58,7 @@ export class PlansService {
   }
 }
 
-/** A plan as it is kept, but for those who are gone. */
+/** A plan without athletes that no longer exist. */
 const planReply = (
   { id, name, day, startsAt, minutes, athleteIds, blocks, programmeId, revision }: Plan,
   known: ReadonlySet<string>,

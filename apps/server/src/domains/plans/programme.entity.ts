@@ -2,7 +2,7 @@ import { Entity, Property } from '@mikro-orm/core';
 import type { ProgrammeWeekBody } from '@orthokin/contract';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
-/** Training over weeks as it is planned. */
+/** A plan for several weeks of training. */
 @Entity({ tableName: 'programme' })
 export class ProgrammeRow extends ClubOwned {
   @Property({ type: 'text' })
@@ -11,7 +11,7 @@ export class ProgrammeRow extends ClubOwned {
   @Property({ type: 'date' })
   startsOn!: string;
 
-  /** May name athletes who are gone since: they are left out when it is read. */
+  /** May contain ids of deleted athletes, which are left out when it is read. */
   @Property({ type: 'json' })
   athleteIds!: readonly string[];
 

@@ -9,7 +9,7 @@ import { AthletesService } from '../athletes/athletes.service.js';
 import { Club } from '../clubs/club.entity.js';
 import { ProgrammeRow } from './programme.entity.js';
 
-/** Training over weeks that a club plans. */
+/** A club's programmes of several weeks. */
 @Injectable()
 export class ProgrammesService {
   constructor(
@@ -17,7 +17,7 @@ export class ProgrammesService {
     private readonly athletes: AthletesService,
   ) {}
 
-  /** All of them, the latest first; whoever was deleted since is left out. */
+  /** All programmes, latest first, without deleted athletes. */
   async of(clubId: string): Promise<ProgrammeReply[]> {
     const rows = await this.em
       .fork()
@@ -32,7 +32,7 @@ export class ProgrammesService {
     }));
   }
 
-  /** Plans weeks, or changes them; refused where somebody else changed them meanwhile. */
+  /** Creates or changes a programme; refused if somebody else changed it meanwhile. */
   async save(clubId: string, id: string, body: ProgrammeBody): Promise<ProgrammeReply> {
     if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
     if (weekdayOf(body.startsOn) !== 0)
@@ -42,7 +42,7 @@ export class ProgrammesService {
     return { id, ...body };
   }
 
-  /** Takes a programme away; its sessions stay. */
+  /** Deletes a programme; its sessions stay. */
   async remove(clubId: string, id: string): Promise<void> {
     if ((await this.em.nativeDelete(ProgrammeRow, { clubId, id })) === 0)
       throw unknown('programmeId', id, 'a programme');

@@ -2,7 +2,7 @@ import { Entity, Property } from '@mikro-orm/core';
 import type { SelfCheck } from '@orthokin/core/plan';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
-/** What somebody practised without the coach. */
+/** Practice without the coach. */
 @Entity({ tableName: 'home_practice' })
 export class HomePractice extends ClubOwned {
   @Property({ type: 'uuid' })

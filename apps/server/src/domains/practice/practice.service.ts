@@ -7,10 +7,10 @@ import { AthletesService } from '../athletes/athletes.service.js';
 import { Club } from '../clubs/club.entity.js';
 import { HomePractice } from './home-practice.entity.js';
 
-/** Who looks back farther takes the club's file. */
+/** Older practice is only in the club's file. */
 const NEWEST = 2000;
 
-/** What athletes practise without the coach. */
+/** Athletes' practice without the coach. */
 @Injectable()
 export class PracticeService {
   constructor(
@@ -18,7 +18,7 @@ export class PracticeService {
     private readonly athletes: AthletesService,
   ) {}
 
-  /** What was practised lately and nobody took back, the latest day first. */
+  /** Recent practice that was not withdrawn, latest day first. */
   async newest(clubId: string): Promise<HomePracticeReply[]> {
     const rows = await this.em
       .fork()
@@ -30,7 +30,7 @@ export class PracticeService {
     return rows.map(practiceReply);
   }
 
-  /** Writes it down, takes it back, or puts it back: the last word stands. */
+  /** Writes, withdraws or restores an entry; the last request wins. */
   async write(clubId: string, id: string, body: HomePracticeBody): Promise<HomePracticeReply> {
     if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
     await this.athletes.one(clubId, body.athleteId);
@@ -44,7 +44,7 @@ export class PracticeService {
   }
 }
 
-/** As it is sent, or as a club's file has it. */
+/** An entry as replies and files have it. */
 export const practiceReply = (row: HomePractice): HomePracticeReply => {
   const { id, athleteId, day, minutes, effort, text, checks, writtenAt, removed } = row;
   return {

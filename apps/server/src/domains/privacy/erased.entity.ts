@@ -2,10 +2,12 @@ import { Entity, Property } from '@mikro-orm/core';
 import type { Erasure } from '@orthokin/core/people';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
-/** That an athlete was erased; who they were is what was erased. */
+/** The fact that an athlete was erased, without who it was. */
 @Entity({ tableName: 'erasure' })
 export class Erased extends ClubOwned {
-  /** Nothing else has it any more; it tells whether a file or a backup has somebody who was erased. */
+  /**
+   * The erased athlete's id, which is stored nowhere else. It shows whether a file or a backup still contains them.
+   */
   @Property({ type: 'uuid' })
   athleteId!: string;
 

@@ -2,21 +2,21 @@ import { Entity, Property } from '@mikro-orm/core';
 import type { PrivateMatter, Role, TrailDeed } from '@orthokin/core/people';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
-/** That somebody who is signed in saw or changed something private: an entry a day and device. */
+/** Somebody signed in saw or changed something private: one entry per day and device. */
 @Entity({ tableName: 'trail_entry' })
 export class TrailEntry extends ClubOwned {
-  /** `null` of everybody at once. */
+  /** `null`: everybody's at once. */
   @Property({ type: 'uuid', nullable: true })
   athleteId!: string | null;
 
-  /** Calendar day of the server, in UTC. */
+  /** The server's calendar day, UTC. */
   @Property({ type: 'date' })
   day!: string;
 
   @Property({ type: 'uuid' })
   deviceId!: string;
 
-  /** As it was then: an account may be gone, or called anew. */
+  /** The name at that time: the account may since have been renamed or deleted. */
   @Property({ type: 'text' })
   name!: string;
 

@@ -13,8 +13,8 @@ import { TOUCHES } from '../../platform/http/serves.js';
 import { TrailService } from './trail.service.js';
 
 /**
- * Writes down who asked for something private, before it is answered. Athletes and their guardians see
- * what is their own, and whoever sits at a machine without accounts is nobody in particular.
+ * Records who asks for something private, before the request is answered. Athletes and guardians who look at their
+ * own data are not recorded, nor is anybody at a machine without accounts, who has no name.
  */
 @Injectable()
 export class TrailInterceptor implements NestInterceptor {
@@ -38,7 +38,7 @@ export class TrailInterceptor implements NestInterceptor {
   }
 }
 
-/** Whom a request names, in its path or its body. */
+/** The athlete a request is about, from its path or body. */
 function athleteIn({ params, body }: Request): string | null {
   const said = body as { readonly athleteId?: unknown } | undefined;
   const named = params['athleteId'] ?? said?.athleteId;

@@ -8,12 +8,12 @@ import { TrailEntry } from './trail-entry.entity.js';
 
 const NEWEST = 200;
 
-/** Who saw and changed what is private of athletes. */
+/** The trail: who saw or changed athletes' private data. */
 @Injectable()
 export class TrailService {
   constructor(private readonly em: EntityManager) {}
 
-  /** Writes down what somebody did; once more on the same day at the same device it is counted. */
+  /** Records an access; a repeated one on the same day from the same device is counted. */
   async note(
     { clubId, deviceId, name, role }: SignedIn,
     athleteId: string | null,
@@ -21,7 +21,7 @@ export class TrailService {
     deed: TrailDeed,
   ): Promise<void> {
     const now = new Date();
-    // Nobody waits for the disk: a power cut may cost the trail of the last second, never a reply its time.
+    // Asynchronous commit: a power cut may lose the last second of the trail, but no reply waits for the disk.
     await this.em.execute(
       `insert into trail_entry
          (club_id, id, athlete_id, day, device_id, name, role, matter, deed, times, last_at)
@@ -35,7 +35,7 @@ export class TrailService {
     );
   }
 
-  /** What was done with what is private of an athlete, and of everybody, the newest first. */
+  /** The trail of an athlete, including accesses to everybody's data, newest first. */
   async of(clubId: string, athleteId: string): Promise<TrailEntryReply[]> {
     const rows = await this.em.find(
       TrailEntry,

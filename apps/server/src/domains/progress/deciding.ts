@@ -1,7 +1,7 @@
 import type { Decision, Evidence, SetJudgement } from '@orthokin/core/progress';
 import type { DrillSet } from '../drills/drill-set.entity.js';
 
-/** A set judged, what the rule says after it, and all that follows from. */
+/** A judged set, with the decision after it and its evidence. */
 export interface Assessment {
   readonly judgement: SetJudgement;
   readonly decision: Decision;
@@ -9,8 +9,8 @@ export interface Assessment {
 }
 
 /**
- * Whoever decides what comes after a set. Moves are checked against it; what it works from is kept
- * by others, who know the domains and not the other way round.
+ * What the progress domain needs to check a move against the evidence. `derived/` implements it, so that this domain
+ * does not depend on it.
  */
 export abstract class Deciding {
   abstract assess(set: DrillSet): Promise<Assessment>;

@@ -2,7 +2,7 @@ import { Entity, Property, type Opt } from '@mikro-orm/core';
 import type { LadderSettings } from '@orthokin/core/progress';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
-/** How a pattern's ladder is climbed. Never changed: saving adds a row, and the newest stands. */
+/** A ladder's settings. Rows never change: saving adds one, and the newest is valid. */
 @Entity({ tableName: 'ladder' })
 export class Ladder extends ClubOwned {
   @Property({ type: 'uuid' })
@@ -14,7 +14,7 @@ export class Ladder extends ClubOwned {
   @Property({ type: 'json' })
   settings!: LadderSettings;
 
-  /** In which order the server took them; a device's clock may say another. */
+  /** The order in which the server accepted them; device clocks may disagree. */
   @Property({ type: 'double', columnType: 'bigint', defaultRaw: 'default' })
   readonly seq?: Opt<number>;
 }

@@ -17,7 +17,7 @@ import { Changes } from '../changes.js';
 import { Ladder } from './ladder.entity.js';
 import { OwnLadder } from './own-ladder.entity.js';
 
-/** How ladders are climbed: rules and limits as coaches saved them. */
+/** Settings of ladders: rules, and limits per rung. */
 @Injectable()
 export class LaddersService {
   constructor(
@@ -35,7 +35,7 @@ export class LaddersService {
     return newest?.settings ?? USUAL_LADDER;
   }
 
-  /** Settings of every ladder of a club that were ever saved, by pattern. */
+  /** The newest settings of every ladder of a club, by pattern id. */
   async allSettings(clubId: string): Promise<ReadonlyMap<string, LadderSettings>> {
     const rows = await this.em.execute<{ pattern_id: string; settings: LadderSettings }[]>(
       `select distinct on (pattern_id) pattern_id, settings from ladder
@@ -45,7 +45,7 @@ export class LaddersService {
     return new Map(rows.map(({ pattern_id, settings }) => [pattern_id, settings]));
   }
 
-  /** Limits of some athletes' own, by "athlete pattern". */
+  /** Athletes' own limits, under the key "athleteId patternId". */
   async allOwnLimits(
     clubId: string,
     athleteIds: readonly string[],
@@ -63,7 +63,7 @@ export class LaddersService {
     );
   }
 
-  /** Limits of an athlete's own on the rungs of a pattern. */
+  /** An athlete's own limits on a pattern's rungs. */
   async ownLimits(clubId: string, athleteId: string, patternId: string): Promise<OwnLimits[]> {
     const [newest] = await this.em.execute<{ limits: OwnLimits[] }[]>(
       `select limits from own_ladder where club_id = ? and athlete_id = ? and pattern_id = ?

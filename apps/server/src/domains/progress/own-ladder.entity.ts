@@ -2,7 +2,7 @@ import { Entity, Property, type Opt } from '@mikro-orm/core';
 import type { OwnLimits } from '@orthokin/core/progress';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
-/** Limits of one athlete's own on a pattern's rungs. Saving adds a row, and the newest stands. */
+/** An athlete's own limits on a pattern's rungs. Saving adds a row, and the newest is valid. */
 @Entity({ tableName: 'own_ladder' })
 export class OwnLadder extends ClubOwned {
   @Property({ type: 'uuid' })
@@ -17,7 +17,7 @@ export class OwnLadder extends ClubOwned {
   @Property({ type: 'json' })
   limits!: OwnLimits[];
 
-  /** In which order the server took them; a device's clock may say another. */
+  /** The order in which the server accepted them; device clocks may disagree. */
   @Property({ type: 'double', columnType: 'bigint', defaultRaw: 'default' })
   readonly seq?: Opt<number>;
 }

@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { ladderPlace, type LadderPlace } from '@orthokin/core/progress';
 import type { RungMove } from './rung-move.entity.js';
 
-/** A move without the evidence it keeps, which is large. */
+/** A move without its evidence, which is large. */
 export type Move = Omit<RungMove, 'clubId' | 'evidence'>;
 
 interface MoveRow {
@@ -21,14 +21,13 @@ interface MoveRow {
   readonly on_device: boolean;
 }
 
-/** A move as far as places need it: without the evidence that came with it. */
+/** The part of a move that determines places. */
 export interface PlaceMove extends Pick<RungMove, 'toRung' | 'basis' | 'movedAt'> {
   readonly athleteId: string;
   readonly patternId: string;
   /**
-   * The moment up to which the sets on a rung were used up by it. Where the move names a set it is
-   * that set's: the clocks of two devices may differ. Else when the device said it was made, or when
-   * it came here if that was sooner.
+   * Sets up to this moment are used up by the move. If it names a set, that set's start counts, because two devices'
+   * clocks may differ; otherwise the earlier of the device's time and its arrival here.
    */
   readonly usedUpTo: Date;
 }
@@ -42,7 +41,7 @@ interface PlaceRow {
   readonly used_up_to: string;
 }
 
-/** Where one athlete stands on one ladder. */
+/** An athlete and the pattern whose ladder they are on. */
 export interface Climb {
   readonly athleteId: string;
   readonly patternId: string;
@@ -50,7 +49,7 @@ export interface Climb {
 
 const keyOf = ({ athleteId, patternId }: Climb): string => `${athleteId} ${patternId}`;
 
-/** The moves of some athletes, and where they led. */
+/** The moves of some athletes, for looking up where they stand. */
 export class Places {
   private readonly moves = new Map<string, PlaceMove[]>();
 
@@ -62,31 +61,31 @@ export class Places {
     }
   }
 
-  /** `until` looks back to an earlier moment. */
+  /** @param until ignores later moves */
   of(climb: Climb, until?: Date): LadderPlace<PlaceMove> {
     const moves = this.moves.get(keyOf(climb)) ?? [];
     return ladderPlace(until ? moves.filter(({ movedAt }) => movedAt <= until) : moves);
   }
 }
 
-/** Where athletes stand on ladders, from their moves. */
+/** Places of athletes on ladders, derived from their moves. */
 @Injectable()
 export class PlacesService {
   constructor(private readonly em: EntityManager) {}
 
-  /** Where an athlete stands on a pattern's ladder, with the move that led there. */
+  /** An athlete's place on a pattern's ladder, with the move that led there. */
   async place(clubId: string, athleteId: string, patternId: string): Promise<LadderPlace<Move>> {
     return ladderPlace(await this.movesOn(clubId, athleteId, patternId));
   }
 
-  /** Every move of an athlete on a pattern's ladder, oldest first. */
+  /** An athlete's moves on a pattern's ladder, oldest first. */
   movesOn(clubId: string, athleteId: string, patternId: string): Promise<Move[]> {
     return this.read('club_id = ? and athlete_id = ? and pattern_id = ?', [
       ...[clubId, athleteId, patternId],
     ]);
   }
 
-  /** Every move of an athlete, oldest first. */
+  /** All moves of an athlete, oldest first. */
   moves(clubId: string, athleteId: string): Promise<Move[]> {
     return this.read('club_id = ? and athlete_id = ?', [clubId, athleteId]);
   }
@@ -107,7 +106,7 @@ export class PlacesService {
     }));
   }
 
-  /** Where some athletes of a club stand on every ladder. */
+  /** The places of some athletes on all ladders. */
   async places(clubId: string, athleteIds: readonly string[]): Promise<Places> {
     const rows = await this.em.execute<PlaceRow[]>(
       `select m.athlete_id, m.pattern_id, m.to_rung, m.basis, m.moved_at,

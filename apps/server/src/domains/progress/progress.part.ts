@@ -4,7 +4,7 @@ import { OwnLadder } from './own-ladder.entity.js';
 import { moveReply } from './progress.service.js';
 import { RungMove } from './rung-move.entity.js';
 
-/** Where there was one that may have told of somebody. */
+/** Replaces the reason of a move, which may name somebody who was erased. */
 const NO_REASON = '–';
 
 export const movesPart: ClubPart<'moves'> = {

@@ -16,11 +16,11 @@ import { LaddersService } from './ladders.service.js';
 import { PlacesService, type Move } from './places.service.js';
 import { RungMove } from './rung-move.entity.js';
 
-/** What a move rests on, and so what it is; nothing of a move by hand or back. */
+/** What a move is based on; empty for moves by hand and undone moves. */
 type Grounds = Pick<RungMove, 'basis' | 'decision' | 'evidence'>;
 const noGrounds = (basis: MoveBasis): Grounds => ({ basis, decision: null, evidence: null });
 
-/** Moves athletes on ladders: as the rule says, or as the coach does. */
+/** Moves athletes on ladders, following the rule's decision or the coach's. */
 @Injectable()
 export class ProgressService {
   constructor(
@@ -33,7 +33,7 @@ export class ProgressService {
     private readonly changes: Changes,
   ) {}
 
-  /** Follows or overrules a decision, moves by hand, or takes the newest move back. */
+  /** Follows or overrules a decision, moves by hand, or undoes the newest move. */
   async move(clubId: string, id: string, body: RungMoveBody): Promise<RungMoveReply> {
     refuseAhead('movedAt', body.movedAt);
     const row = {
@@ -45,14 +45,14 @@ export class ProgressService {
       movedAt: new Date(body.movedAt),
     };
     return this.em.transactional(async (em) => {
-      // One move of an athlete at a time: two screens must not both move them up.
+      // Locks the athlete: two screens must not both move them up.
       await em.findOne(
         Athlete,
         { clubId, id: body.athleteId },
         { lockMode: LockMode.PESSIMISTIC_WRITE },
       );
       const known = await em.findOne(RungMove, { clubId, id });
-      // Sent again it is what it was, whatever the evidence says by now.
+      // A repeated request keeps its first result, whatever the evidence says by now.
       const { basis, decision, evidence } = known ?? (await this.checked(clubId, body));
       const movedBy = known ? known.movedBy : accountNow();
       await insertOnce(em, RungMove, { ...row, basis, movedBy, decision, evidence });
@@ -62,14 +62,17 @@ export class ProgressService {
     });
   }
 
-  /** A move with all that it rests on. */
+  /** A move with its full evidence. */
   async withEvidence(clubId: string, id: string): Promise<MoveEvidenceReply> {
     const move = await this.em.findOne(RungMove, { clubId, id });
     if (!move) throw unknown('moveId', id, 'a move');
     return { ...moveReply(move), evidence: move.evidence };
   }
 
-  /** What a move follows or overrules; refuses a move that cannot be made. */
+  /**
+   * What a move follows or overrules.
+   * @throws if the move is not possible
+   */
   private async checked(clubId: string, body: RungMoveBody): Promise<Grounds> {
     const { athleteId, patternId, fromRung, toRung, basis } = body;
     const set = body.setId === null ? null : await this.drills.set(clubId, body.setId);
@@ -98,7 +101,7 @@ export class ProgressService {
     const { answer } = decision;
     const follows = toRung === fromRung + stepOf(answer);
     if (basis === 'rule' && !(follows && toRung !== fromRung)) {
-      // It was done, and sets may have been run on it: it is not undone behind the coach's back.
+      // It was made offline and sets may have been run on the new rung, so it stands as an overrule.
       if (body.onDevice) return { basis: 'overrule', decision, evidence };
       throw conflict('basis', basis, `a move that the rule says; it says ${answer}`);
     }

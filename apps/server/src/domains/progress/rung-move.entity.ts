@@ -2,7 +2,7 @@ import { Entity, Property, type Opt } from '@mikro-orm/core';
 import type { Decision, Evidence, MoveBasis } from '@orthokin/core/progress';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
-/** A step on the ladder. The athlete's rung is where the newest one led; rung 1 before any. */
+/** A move on a ladder. The newest move determines an athlete's rung; without one it is rung 1. */
 @Entity({ tableName: 'rung_move' })
 export class RungMove extends ClubOwned {
   @Property({ type: 'uuid' })
@@ -26,26 +26,26 @@ export class RungMove extends ClubOwned {
   @Property({ type: 'text', nullable: true })
   reason!: string | null;
 
-  /** What was followed or overruled: answer, rule and version, as they were. */
+  /** The decision that was followed or overruled: its answer, rule and version at the time. */
   @Property({ type: 'json', nullable: true })
   decision!: Decision | null;
 
-  /** All that the decision follows from: judged again it gives the same answer. */
+  /** The decision's inputs: judging them again gives the same decision. */
   @Property({ type: 'json', nullable: true })
   evidence!: Evidence | null;
 
-  /** The account it was made by; `null` where nobody was signed in. */
+  /** The account that made the move; `null` if nobody was signed in. */
   @Property({ type: 'text', nullable: true })
   movedBy!: string | null;
 
-  /** Made on a device without a network, by the evidence it had. */
+  /** Made offline, on the evidence that device had. */
   @Property({ type: 'boolean' })
   onDevice: boolean & Opt = false;
 
   @Property({ type: 'datetime' })
   movedAt!: Date;
 
-  /** In which order the server took them; a device's clock may say another. */
+  /** The order in which the server accepted them; device clocks may disagree. */
   @Property({ type: 'double', columnType: 'bigint', defaultRaw: 'default' })
   readonly seq?: Opt<number>;
 }

@@ -1,7 +1,7 @@
 import { Entity, PrimaryKey, PrimaryKeyProp, Property } from '@mikro-orm/core';
 import type { ScoreBody } from '@orthokin/contract';
 
-/** Somebody at a session: a row of its own, so that it goes with whoever is deleted. */
+/** Somebody's attendance of a session. A row of its own, so that it is deleted with the athlete. */
 @Entity({ tableName: 'attendance' })
 export class Attendance {
   [PrimaryKeyProp]?: ['clubId', 'sessionId', 'athleteId'];
@@ -18,7 +18,7 @@ export class Attendance {
   @Property({ type: 'int' })
   minutes!: number;
 
-  /** 0 to 10; `null` where it was not asked. */
+  /** Session effort, 0 to 10; `null` if not asked. */
   @Property({ type: 'int', nullable: true })
   effort!: number | null;
 

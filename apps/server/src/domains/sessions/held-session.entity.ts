@@ -2,17 +2,17 @@ import { Entity, Property } from '@mikro-orm/core';
 import type { HeldBlockBody } from '@orthokin/contract';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
-/** A session as it was held. */
+/** A session that took place. */
 @Entity({ tableName: 'held_session' })
 export class HeldSession extends ClubOwned {
-  /** Of a plan that may be gone since. */
+  /** The plan it followed, which may have been deleted. */
   @Property({ type: 'uuid', nullable: true })
   planId!: string | null;
 
   @Property({ type: 'text' })
   name!: string;
 
-  /** Calendar day where it was held, `YYYY-MM-DD`. */
+  /** The local calendar day, `YYYY-MM-DD`. */
   @Property({ type: 'date' })
   day!: string;
 

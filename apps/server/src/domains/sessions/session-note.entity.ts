@@ -2,17 +2,17 @@ import { Entity, Property } from '@mikro-orm/core';
 import type { Fault } from '@orthokin/core/timing';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
 
-/** What was seen while a session went on. */
+/** An observation during a session. */
 @Entity({ tableName: 'session_note' })
 export class SessionNote extends ClubOwned {
-  /** Of a session that may not have come yet: it is sent when it is over. */
+  /** The session may not exist yet: it is sent when it is over. */
   @Property({ type: 'uuid' })
   sessionId!: string;
 
   @Property({ type: 'date' })
   day!: string;
 
-  /** `null`: of everybody. */
+  /** `null`: about everybody. */
   @Property({ type: 'uuid', nullable: true })
   athleteId!: string | null;
 

@@ -18,11 +18,11 @@ import { Attendance } from './attendance.entity.js';
 import { HeldSession } from './held-session.entity.js';
 import { SessionNote } from './session-note.entity.js';
 
-/** Who looks back farther takes the club's file. */
+/** Older sessions are only in the club's file. */
 const NEWEST_SESSIONS = 100;
 const NEWEST_NOTES = 500;
 
-/** Sessions that were held, and what was seen in them. */
+/** Sessions that took place, and observations made in them. */
 @Injectable()
 export class SessionsService {
   constructor(
@@ -30,7 +30,7 @@ export class SessionsService {
     private readonly athletes: AthletesService,
   ) {}
 
-  /** The newest ones, the latest first. */
+  /** The newest sessions, latest first. */
   async newest(clubId: string): Promise<HeldSessionReply[]> {
     const sessions = await this.em
       .fork()
@@ -42,7 +42,7 @@ export class SessionsService {
     return withAttendance(this.em, clubId, sessions);
   }
 
-  /** One of them. */
+  /** One session. */
   async one(clubId: string, id: string): Promise<HeldSessionReply> {
     const session = await this.em.fork().findOne(HeldSession, { clubId, id });
     const [reply] = session ? await withAttendance(this.em, clubId, [session]) : [];
@@ -50,7 +50,7 @@ export class SessionsService {
     return reply;
   }
 
-  /** Keeps a session that was held, or what is said of it now: the last word stands. */
+  /** Saves a session; the last request wins. */
   async hold(clubId: string, id: string, body: HeldSessionBody): Promise<HeldSessionReply> {
     if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
     const { attended, startedAt, endedAt, ...session } = body;
@@ -76,13 +76,13 @@ export class SessionsService {
     return { id, ...body };
   }
 
-  /** It was not held after all. */
+  /** Deletes a session that did not take place. */
   async remove(clubId: string, id: string): Promise<void> {
     if ((await this.em.nativeDelete(HeldSession, { clubId, id })) === 0)
       throw unknown('sessionId', id, 'a session that was held');
   }
 
-  /** What was seen lately and nobody took back, the newest first. */
+  /** Recent observations that were not withdrawn, newest first. */
   async notes(clubId: string): Promise<SessionNoteReply[]> {
     const notes = await this.em
       .fork()
@@ -94,7 +94,7 @@ export class SessionsService {
     return notes.map(noteReply);
   }
 
-  /** Writes what was seen, takes it back, or puts it back. */
+  /** Writes, withdraws or restores an observation. */
   async write(clubId: string, id: string, body: SessionNoteBody): Promise<SessionNoteReply> {
     if (!(await this.em.findOne(Club, { clubId }))) throw unknown('clubId', clubId, 'a club');
     if (body.athleteId !== null) await this.athletes.one(clubId, body.athleteId);
@@ -110,7 +110,7 @@ export class SessionsService {
   }
 }
 
-/** A note as it is sent, or as a club's file has it. */
+/** An observation as replies and files have it. */
 export const noteReply = (note: SessionNote): SessionNoteReply => {
   const { id, sessionId, day, athleteId, fault, text, writtenBy, writtenAt, removed } = note;
   return {
@@ -119,7 +119,7 @@ export const noteReply = (note: SessionNote): SessionNoteReply => {
   };
 };
 
-/** Sessions with who was there, in the order in which they are stored. */
+/** Sessions with attendance, in the order stored. */
 export async function withAttendance(
   em: EntityManager,
   clubId: string,
@@ -139,7 +139,7 @@ export async function withAttendance(
   }));
 }
 
-/** Stores who was at sessions; whoever is not of the club is left out. */
+/** Imports attendance, leaving out athletes the club does not have. */
 export async function bringAttendance(
   em: EntityManager,
   clubId: string,
@@ -148,7 +148,7 @@ export async function bringAttendance(
   const rows = sessions.flatMap(({ id, attended }) =>
     attended.map(({ athleteId, minutes, effort, scores }) => ({
       ...{ session_id: id, athlete_id: athleteId, minutes, effort },
-      // May be said to be nothing, as `null`.
+      // Older files may have `null` here.
       scores: scores ?? [],
     })),
   );

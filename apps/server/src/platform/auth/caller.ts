@@ -1,28 +1,28 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import type { Role } from '@orthokin/core/people';
 
-/** What a device is signed in as; kept with its session. */
+/** What a device is signed in as; stored in its session. */
 export interface SignedIn {
-  /** Of the device, for lists: the session's own id is a secret. */
+  /** Identifies the device in lists; the session's own id is a secret. */
   readonly deviceId: string;
   readonly clubId: string;
   readonly role: Role;
   readonly name: string;
   readonly accountId: string | null;
   readonly athleteIds: readonly string[] | null;
-  /** What browser and system it says it is. */
+  /** Browser and system, from its user agent. */
   readonly device: string;
   readonly since: string;
 }
 
-/** Who sends a request. */
+/** Who sent a request. */
 export interface Caller {
   readonly signedIn: SignedIn | null;
-  /** The club that the address was found to name, and that rows are shown of. */
+  /** The club named in the address, if it exists; row-level security shows this club's rows. */
   readonly clubId: string | null;
-  /** In the club that the address names, or in its own where it names none; `null` for nobody there. */
+  /** The role in that club, or in the caller's own club if the address names none; `null` without one. */
   readonly role: Role | null;
-  /** It sits at the machine that serves. */
+  /** Whether the request comes from the machine the server runs on. */
   readonly isThisMachine: boolean;
 }
 
@@ -41,14 +41,13 @@ export const callerNow = (): Caller => callers.getStore() ?? NOBODY;
 export const calledBy = <Value>(caller: Caller, work: () => Value): Value =>
   callers.run(caller, work);
 
-/** The name of the account that is signed in; `null` where nobody is, or where the device is a club's own. */
+/** The name of the signed-in account; `null` if nobody is signed in, or the device is a club's shared one. */
 export const accountNow = (): string | null => {
   const { signedIn } = callerNow();
   return signedIn?.accountId ? signedIn.name : null;
 };
 
 /**
- * Who says something: whoever is signed in by an account, by its name; the name that was typed where
- * nobody is, or where the device is a club's own.
+ * The author to store with what somebody says: the signed-in account's name, or else the name typed on the device.
  */
 export const saidBy = (typed: string): string => accountNow() ?? typed;

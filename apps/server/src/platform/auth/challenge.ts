@@ -2,7 +2,7 @@ import { HttpStatus } from '@nestjs/common';
 import type { Request } from 'express';
 import { refuseWith } from '../http/refusals.js';
 
-/** Somebody looks for their key, or puts a finger on it. */
+/** How long a passkey prompt may stay open. */
 const ANSWERED_WITHIN_MS = 5 * 60 * 1000;
 
 declare module 'express-session' {
@@ -11,16 +11,19 @@ declare module 'express-session' {
   }
 }
 
-/** Remembers what a device was asked; it can be answered once, from the same device. */
+/** Stores a challenge in the device's session. It can be answered once, from the same device. */
 export async function ask(request: Request, value: string): Promise<void> {
   const { session } = request;
   session.challenge = { value, until: Date.now() + ANSWERED_WITHIN_MS };
-  // A stranger's session is kept no longer than the question.
+  // A session that exists only for the challenge expires with it.
   if (!session.signedIn) session.cookie.maxAge = ANSWERED_WITHIN_MS;
   await saved(request);
 }
 
-/** What the device was asked, which it can answer no more; throws where it was asked nothing. */
+/**
+ * Takes the challenge out of the session.
+ * @throws if there is none, or it has expired
+ */
 export async function answerTo(request: Request): Promise<string> {
   const { challenge } = request.session;
   if (!challenge || challenge.until < Date.now())

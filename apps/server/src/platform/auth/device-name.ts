@@ -15,7 +15,7 @@ const SYSTEMS = [
   [/Linux/, 'Linux'],
 ] as const;
 
-/** What a device calls itself, short enough for a list: its owner must know it again, nobody else. */
+/** A short name for a device, from its user agent, that its owner recognises in a list and that identifies nobody. */
 export function deviceName(userAgent: string | undefined): string {
   const said = userAgent ?? '';
   const named = [SYSTEMS, BROWSERS].flatMap(

@@ -3,14 +3,14 @@ import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 import { refuseWith } from '../http/refusals.js';
 
 const QUARTER_HOUR_S = 15 * 60;
-/** Wrong passwords for one person from one address. */
+/** Wrong passwords for one account from one address. */
 const MOST_OF_ONE = 6;
-/** Wrong passwords from one address, whoever for: a hall full of people behind one router mistypes less. */
+/** Wrong passwords from one address for any account; a hall full of people behind one router mistypes less often. */
 const MOST_FROM_ONE_ADDRESS = 60;
 
 /**
- * Slows guessing down by where it comes from, never by whom it is aimed at alone: a stranger who
- * guesses somebody's password must not lock them out elsewhere.
+ * Limits password guesses per address, and per account only within an address: otherwise a stranger could lock
+ * somebody out by guessing their password wrongly.
  */
 export class Guessing {
   private readonly ofOne = new RateLimiterMemory({
@@ -21,8 +21,8 @@ export class Guessing {
   });
 
   /**
-   * Counts a guess before it is looked at: many at once must not slip through together. Throws once
-   * there were too many.
+   * Counts a guess. Call it before checking the password, so that parallel guesses cannot slip through together.
+   * @throws once there were too many
    */
   async count(address: string, whom: string): Promise<void> {
     try {
@@ -37,7 +37,7 @@ export class Guessing {
     }
   }
 
-  /** It was no guess. */
+  /** Takes the guess back: the password was right. */
   async wasRight(address: string, whom: string): Promise<void> {
     await this.fromOne.reward(address);
     await this.ofOne.delete(`${address} ${whom}`);

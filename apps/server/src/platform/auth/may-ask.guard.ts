@@ -14,10 +14,10 @@ import { callerNow } from './caller.js';
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 const MAY_ASK = 'may ask';
 
-/** Who may send a request that is not in the table of routes. */
+/** Declares who may send a request that is not in the contract's table of routes. */
 export const MayBeAsked = (may: MayAsk): MethodDecorator => SetMetadata(MAY_ASK, may);
 
-/** The first wall: who may ask at all. What of it they see is the database's to say. */
+/** The first wall: which roles may call a route. The second is row-level security, which decides what they see. */
 @Injectable()
 export class MayAskGuard implements CanActivate {
   constructor(private readonly reflector: Reflector) {}
@@ -26,7 +26,7 @@ export class MayAskGuard implements CanActivate {
     if (context.getType() !== 'http') return true;
     const may = this.reflector.get<MayAsk | undefined>(MAY_ASK, context.getHandler());
     const { signedIn, clubId, role, isThisMachine } = callerNow();
-    // The router reads addresses in more ways than one: the club it found must be the one that was asked for.
+    // Express and the middleware parse addresses differently; both must have found the same club.
     const { clubId: routed } = context.switchToHttp().getRequest<Request>().params;
     if (typeof routed === 'string' && UUID.test(routed) && routed.toLowerCase() !== clubId)
       throw refuse(HttpStatus.NOT_FOUND, 'clubId', 'an id', 'the id of a club, as it is written');
@@ -37,7 +37,7 @@ export class MayAskGuard implements CanActivate {
       throw signedIn
         ? refuse(HttpStatus.NOT_FOUND, 'clubId', 'an id', 'the id of the club you are signed in to')
         : refuse(HttpStatus.UNAUTHORIZED, 'sign-in', 'nobody', 'somebody who is signed in');
-    // Whoever adds a request and forgets to say whose it is gets one that nobody can send.
+    // A route without a declaration can be called by nobody.
     if (may && may.includes(role)) return true;
     throw refuse(HttpStatus.FORBIDDEN, 'role', role, may?.join(', ') ?? 'nobody');
   }

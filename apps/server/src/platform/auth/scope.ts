@@ -1,22 +1,22 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 
-/** Whose rows the database shows: those of one club, or of it only what is of some athletes. */
+/** Whose rows PostgreSQL shows: a club's, or within it only those of some athletes. */
 export interface Scope {
   readonly clubId: string | null;
-  /** `null` for everybody's. */
+  /** `null`: all athletes. */
   readonly athleteIds: readonly string[] | null;
 }
 
-/** Outside of any club nothing is shown: what forgets to say whose it is finds nothing. */
+/** Without a scope no rows are shown: code that forgets to set one finds nothing. */
 const NOWHERE: Scope = { clubId: null, athleteIds: null };
 
 const scopes = new AsyncLocalStorage<Scope>();
 
 export const scopeNow = (): Scope => scopes.getStore() ?? NOWHERE;
 
-/** Does something with the rows of a scope, and of no other, before it. */
+/** Runs `work` in a scope. */
 export const within = <Value>(scope: Scope, work: () => Value): Value => scopes.run(scope, work);
 
-/** Does something with all of a club before it, whoever it is done for: what is shown of it is chosen after. */
+/** Runs `work` with all of a club in scope, whoever asked; the caller must then select what that person may see. */
 export const withinClub = <Value>(clubId: string, work: () => Value): Value =>
   within({ clubId, athleteIds: null }, work);

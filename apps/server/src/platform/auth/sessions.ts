@@ -8,25 +8,25 @@ import { LRUCache } from 'lru-cache';
 import pg from 'pg';
 
 const DAY_MS = 24 * 60 * 60 * 1000;
-/** A person's; whoever trains comes back within it. */
+/** How long a person stays signed in. */
 export const SIGNED_IN_MS = 30 * DAY_MS;
-/** A floor device's: nobody signs it in again in the middle of a season. */
+/** How long a club's shared device stays signed in: a whole season without anybody signing it in again. */
 export const FLOOR_SIGNED_IN_MS = 365 * DAY_MS;
 const CONNECTIONS = 3;
 const PRUNE_EVERY_S = 60 * 60;
 
-/** The cookie that says which session is a device's. */
+/** Name of the session cookie. */
 export const SESSION_COOKIE = 'orthokin';
 
 const PgStore = connectPgSimple(session);
 
 const MOST_READ = 10_000;
-/** A page asks several things at once: its session is read for all of them. */
+/** How long a session is cached: one page sends several requests at once. */
 const READ_FOR_MS = 1000;
 
 /**
- * Sessions as the database has them, read once a second at most. One that is ended at another server is
- * over here that much later; one that is ended here is over at once.
+ * Sessions in PostgreSQL, cached for a second. One that is ended by another server is over here a second later; one
+ * that is ended here is over at once.
  */
 class Store extends PgStore {
   private readonly read = new LRUCache<string, session.SessionData>({
@@ -39,7 +39,7 @@ class Store extends PgStore {
     done: (error: unknown, found?: session.SessionData | null) => void,
   ): void {
     const read = this.read.get(sid);
-    // Each request has one of its own: it may change it.
+    // A copy, because the request may change it.
     if (read) done(null, structuredClone(read));
     else
       super.get(sid, (error: unknown, found?: session.SessionData | null) => {
@@ -58,31 +58,28 @@ class Store extends PgStore {
     super.destroy(sid, done);
   }
 
-  /** Some were ended past it. */
+  /** Empties the cache after sessions were deleted directly. */
   readAnew(): void {
     this.read.clear();
   }
 }
 
-/**
- * Sessions of devices, in PostgreSQL: any server of the database knows them, and one that is taken
- * out of its table is over.
- */
+/** Device sessions, stored in PostgreSQL so that every server knows them; deleting the row ends the session. */
 export class Sessions implements OnModuleDestroy {
-  /** Finds the session of a request, or gives it an empty one that is kept once there is something in it. */
+  /** Loads a request's session; a new one is stored only once something is put into it. */
   readonly middleware: RequestHandler;
   private readonly pool: pg.Pool;
   private readonly store: Store;
   private readonly listeners: (() => void)[] = [];
 
-  /** `secret` signs the cookie: whoever has the table alone is let in nowhere. */
+  /** @param secret signs the cookies, so that a copy of the table is not enough to sign in */
   constructor(databaseUrl: string, secret: string) {
     this.pool = new pg.Pool({ connectionString: databaseUrl, max: CONNECTIONS });
-    // A connection that breaks while it idles is made anew when it is wanted.
+    // A connection that breaks while idle is replaced on the next use.
     this.pool.on('error', () => undefined);
     this.store = new Store({
       ...{ pool: this.pool, tableName: 'web_session', pruneSessionInterval: PRUNE_EVERY_S },
-      // It ends when it was said to: nothing is written with every request.
+      // `disableTouch`: sessions have a fixed end, so nothing is written per request.
       ...{ disableTouch: true, createTableIfMissing: false, errorLog: () => undefined },
     });
     this.middleware = session({
@@ -92,19 +89,19 @@ export class Sessions implements OnModuleDestroy {
     });
   }
 
-  /** What the device of a connection is signed in as: a connection's first request passes no middleware. */
+  /** What a connection's device is signed in as, for WebSocket upgrades, which pass no middleware. */
   of(request: IncomingMessage): Promise<SignedIn | null> {
-    // A session that was read with an earlier question stays with it: this one is read anew.
+    // On a derived object, so that the session is read afresh and not the one loaded for an earlier check.
     const asked = Object.create(request, {
       session: { value: undefined, writable: true },
     }) as Request;
     return new Promise((done) => {
-      // Nothing is answered here: a session that is only read sets no cookie.
+      // The response is a dummy: nothing is sent, so no cookie is set either.
       void this.middleware(asked, {} as Response, () => done(asked.session.signedIn ?? null));
     });
   }
 
-  /** Sessions were taken out of their table here: they are over at once. */
+  /** Call after deleting sessions from their table: ends them here at once. */
   readAnew(): void {
     this.store.readAnew();
     for (const listener of this.listeners) listener();

@@ -4,8 +4,8 @@ const OWN_NAME = /^(?:localhost|127\.0\.0\.1|\[::1\])(?::\d+)?$/;
 const LOOPBACK = /^(?:::ffff:)?127\.|^::1$/;
 
 /**
- * Whether a request comes from the machine that serves. One that a proxy hands on comes from wherever
- * the proxy had it, which is nowhere near; one that does not say so is known by the name it asks by.
+ * Whether a request comes from the machine the server runs on. A forwarded request never does; one from a proxy that
+ * does not say it forwards is recognised by the host name it asks for.
  */
 export const isOnThisMachine = ({ socket, headers }: IncomingMessage): boolean =>
   LOOPBACK.test(socket.remoteAddress ?? '') &&

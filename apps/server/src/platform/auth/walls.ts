@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { scopeNow, type Scope } from './scope.js';
 
-/** No athlete has this id: whoever stands for nobody sees nobody, not everybody. */
+/** An id no athlete has. An empty list of athletes must show nobody, not everybody. */
 const NOBODY = '00000000-0000-0000-0000-000000000000';
 
 const valuesOf = ({ clubId, athleteIds }: Scope): [club: string, athletes: string] => [
@@ -14,12 +14,12 @@ const TELL = {
   text: `select set_config('app.club', $1, false), set_config('app.athletes', $2, false)`,
 };
 
-/** What the pool hands out, as far as it matters here. */
+/** The part of knex's connection that is used here. */
 interface Connection {
   readonly query: (statement: Statement) => Promise<unknown>;
 }
 
-/** One with a name is read by the database once for each connection, not each time. */
+/** Named, so that PostgreSQL parses it once per connection. */
 interface Statement {
   readonly name: string;
   readonly text: string;
@@ -32,9 +32,8 @@ interface Pool {
 }
 
 /**
- * Tells the database whose rows to show before anything is asked of it (see the policies of the
- * tables): every connection that is handed out is in the scope of whoever asked for it. A connection
- * that is in it already is not told again, so that most requests cost no question more.
+ * Sets the scope on every connection taken from the pool, for the tables' row-level security policies. A connection
+ * already in the right scope is left alone, so most requests need no extra query.
  */
 export function buildWalls(em: EntityManager): void {
   const pool = em.getConnection().getKnex().client as Pool;
@@ -45,12 +44,12 @@ export function buildWalls(em: EntityManager): void {
     const values = valuesOf(scopeNow());
     const scope = values.join(' ');
     if (told.get(connection) !== scope) {
-      // Should telling fail, it is not known what the connection shows.
+      // If setting it fails, the connection's scope is unknown.
       told.delete(connection);
       try {
         await connection.query({ ...TELL, values });
       } catch (error) {
-        // Nobody else would give it back: a broken one kept is one that the pool has less, for good.
+        // The caller never gets this connection, so it has to be released here or the pool loses it for good.
         await pool.releaseConnection(connection);
         throw error;
       }

@@ -1,17 +1,17 @@
 import type { IncomingMessage } from 'node:http';
 
-/** Whoever opens a connection, as far as it is let in by who it is. */
+/** What a connection's owner may do on the live channel. */
 export interface RunsDrills {
-  /** Clubs it may run drills of; none where it may not. */
+  /** Clubs whose drills it may run; empty if none. */
   readonly clubIds: readonly string[];
-  /** Of its account; empty where nobody is signed in. */
+  /** The signed-in account's name; empty if nobody is signed in. */
   readonly name: string;
 }
 
-/** Who opens a connection: asked where there is no request to hold against a route. */
+/** Tells the live channel, which has no routes to guard, who opened a connection. */
 export abstract class WhoAsks {
   abstract runsDrills(request: IncomingMessage): Promise<RunsDrills>;
 
-  /** Calls when somebody here may have been signed out, so that what they hold open is looked at again. */
+  /** Registers a listener that is called whenever somebody may have been signed out. */
   abstract onSignedOut(listener: () => void): void;
 }

@@ -1,2 +1,2 @@
-/** The address of the database, for what needs a connection of its own. */
+/** Injection token for the database's address, for services that open a connection of their own. */
 export const DATABASE_URL = Symbol('DATABASE_URL');

@@ -1,8 +1,8 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 
 /**
- * How questions that do not wait for each other's answers are asked: together, or inside a transaction, which has
- * one connection, each when the one before was answered.
+ * Returns how to run independent queries: in parallel, or one after another inside a transaction, which has only one
+ * connection.
  */
 export function inTurn(em: EntityManager): <Value>(ask: () => Promise<Value>) => Promise<Value> {
   if (!em.isInTransaction()) return (ask) => ask();

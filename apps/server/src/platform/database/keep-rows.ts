@@ -2,9 +2,8 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import { withValues } from '../storage/with-values.js';
 
 /**
- * Keeps rows that were worked out, in a transaction of their own, in the place of those that were kept before; they
- * go to the database as one value, as plain as they are. The ORM is made to forget what it read for them: it would
- * compare each with itself when the transaction ends.
+ * Upserts derived rows, sent as one JSON value. To be called in a transaction of its own: it clears the ORM's identity
+ * map, which would otherwise compare every entity read so far when the transaction commits.
  */
 export async function keepRows<Row extends object>(
   em: EntityManager,

@@ -2,12 +2,12 @@ import { Migrator } from '@mikro-orm/migrations';
 import { defineConfig, type Options } from '@mikro-orm/postgresql';
 import { standbyOptions } from './standby.js';
 
-/** The tables of an application, and how they came to be. */
+/** An application's entities and migrations. */
 export type Tables = Pick<Options, 'entities'> & {
   readonly migrations: NonNullable<NonNullable<Options['migrations']>['migrationsList']>;
 };
 
-/** How the ORM meets the database at an address, and a standby of it at another. */
+/** MikroORM's options for a database and, optionally, a standby of it. */
 export const ormOptions = (
   clientUrl: string,
   { entities, migrations }: Tables,
@@ -26,6 +26,6 @@ export const ormOptions = (
     forceUtcTimezone: true,
     connect: true,
     ...(standbyUrl !== null && { replicas: [standbyOptions(standbyUrl)] }),
-    // What is read where is chosen request by request.
+    // {@link Standby} decides request by request where to read; the ORM must not.
     preferReadReplicas: false,
   });

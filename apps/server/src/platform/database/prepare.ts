@@ -5,7 +5,7 @@ import { sealAll } from './seal-all.js';
 import { letServe } from './serving-role.js';
 
 const OLDEST_VERSION = 140_000;
-/** Any number of our own: two servers starting at once must not migrate at the same time. */
+/** Key of the advisory lock that keeps two starting servers from migrating at once. The number is arbitrary. */
 const MIGRATION_LOCK = 4_310_001;
 
 async function connect(url: string, tables: Tables): Promise<MikroORM> {
@@ -30,10 +30,7 @@ async function checkVersion(orm: MikroORM): Promise<void> {
     );
 }
 
-/**
- * Brings the database to today's tables, and then whatever `fill` brings into it. Safe to repeat, and
- * for several processes at once.
- */
+/** Migrates the database and then runs `fill`. Safe to repeat, and to run in several processes at once. */
 export async function prepareDatabase(
   { databaseUrl, servingUrl }: { readonly databaseUrl: string; readonly servingUrl: string },
   tables: Tables,

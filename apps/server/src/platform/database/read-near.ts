@@ -9,11 +9,13 @@ import { defer, lastValueFrom, mergeMap, type Observable } from 'rxjs';
 import { POSITION, type Standby } from './standby.js';
 import { TOUCHES } from '../http/serves.js';
 
-/** Up to where a device has written; a standby that is not there yet shows it nothing. */
+/**
+ * Cookie with the log position of the device's last write. A standby that has not replayed it yet is not read from.
+ */
 const COOKIE = 'orthokin.after';
-/** Says whoever looks after it where a reply was read. */
+/** `Server-Timing` value that tells an operator that a reply was read from a standby. */
 const FROM_STANDBY = 'db;desc="standby"';
-/** By then what was written is old enough for every standby that is read from. */
+/** After this long every standby still in use has replayed the write, and the cookie can expire. */
 const REMEMBERED_MS = 60_000;
 
 const writtenIn = ({ headers }: Request): string[] => {
@@ -23,9 +25,10 @@ const writtenIn = ({ headers }: Request): string[] => {
 };
 
 /**
- * A club's pages are read from a standby of the database where there is one that is fresh enough. Each device
- * carries up to where it has written last, so that whoever writes sees it at once, at whichever server.
- * Who looks at something private is written down, and so asks the leader; so does who asks whether all is well.
+ * Reads a club's pages from a standby when it is fresh enough. Each device carries the log position of its last write
+ * in a cookie, so it sees its own writes at once, whichever server it asks.
+ * Routes that touch something private leave an entry in the trail, and health checks are about the leader: both go
+ * there.
  */
 @Injectable()
 export class ReadNear implements NestInterceptor {
@@ -48,7 +51,7 @@ export class ReadNear implements NestInterceptor {
     }
     return next.handle().pipe(
       mergeMap(async (reply: unknown) => {
-        // Where it cannot be asked there is no leader, and nothing that could be fresher than another.
+        // If the leader cannot be asked there is no position to remember; the cookie keeps the older one.
         const position = await this.standby.position().catch(() => null);
         if (position !== null && !response.headersSent)
           response.cookie(COOKIE, position, {

@@ -11,9 +11,9 @@ interface Column {
 }
 
 /**
- * Seals all that is private with the newest key: what was stored before there were keys, and what an
- * older key sealed, which is not needed any more then. Refuses to begin where a key is missing, since
- * what it sealed would look as if it had never been said. Safe to repeat, and when broken off.
+ * Encrypts all private columns with the newest key: plain values from before there were keys, and values under an
+ * older key, which can be thrown away afterwards. Refuses to start if a key is missing, since values under it would
+ * read as empty. Safe to repeat and to interrupt.
  */
 export async function sealAll(em: EntityManager): Promise<void> {
   const keys = privateKeys();
@@ -36,7 +36,7 @@ export async function sealAll(em: EntityManager): Promise<void> {
           throw new DatabaseRefusal(
             `A value of ${table}.${column} is not what its key sealed: it is damaged. Restore a backup, or empty that column of the row.`,
           );
-        // Whoever wrote it meanwhile has sealed it already.
+        // Only if unchanged since it was read: whoever wrote meanwhile has encrypted it already.
         await em.execute(
           `update "${table}" set "${column}" = ? where ctid = ?::tid and "${column}" = ?`,
           [...[seal(text, newest), ctid, stored]],

@@ -3,16 +3,16 @@ import pg from 'pg';
 import PgBoss from 'pg-boss';
 import { DatabaseRefusal } from './database-refusal.js';
 
-/** Where the queue of jobs keeps its tables. */
+/** The schema of the job queue's tables. */
 export const JOBS_SCHEMA = 'jobs';
 
-/** The queue's own way to make its tables, but for their schema: that takes a right the server has not. */
+/** pg-boss's own statements for its tables, without `create schema`, which the serving role may not do. */
 const queueTables = (): string =>
   PgBoss.getConstructionPlans(JOBS_SCHEMA).replace(/create schema if not exists \w+\s*;/i, '');
 
 /**
- * Lets the role that serves use the tables, and have the queue of jobs for its own: that holds nothing
- * of a club. Safe to repeat.
+ * Grants the serving role the use of the tables, and the job queue's schema as its own, which holds no club data.
+ * Safe to repeat.
  */
 export async function letServe(em: EntityManager, servingUrl: string): Promise<void> {
   const role = decodeURIComponent(new URL(servingUrl).username);
@@ -27,7 +27,7 @@ export async function letServe(em: EntityManager, servingUrl: string): Promise<v
      where nspname = '${JOBS_SCHEMA}'`,
   );
   if (jobs?.owner === role) return;
-  // Jobs that wait there are asked for again by whoever looks after them.
+  // Waiting jobs can be dropped with the old schema: whoever needs one asks for it again.
   await em.execute(
     `drop schema if exists ${JOBS_SCHEMA} cascade; create schema ${JOBS_SCHEMA} authorization ${named}`,
   );
@@ -40,7 +40,7 @@ export async function letServe(em: EntityManager, servingUrl: string): Promise<v
   }
 }
 
-/** Refuses to serve as a role that could look over the walls between clubs. */
+/** Refuses to serve as a role that bypasses row-level security. */
 export async function refuseWithoutWalls(em: EntityManager): Promise<void> {
   const [row] = await em.execute<{ stands: boolean; role: string }[]>(
     `select row_security_active('athlete') as stands, current_user as role`,

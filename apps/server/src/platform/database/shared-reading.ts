@@ -12,9 +12,9 @@ import { Together } from '../work/together.js';
 import { SHARED } from '../http/serves.js';
 
 /**
- * A page that many devices ask for at the same moment (a rep came in, and all of them were told) is read, and
- * written out, once for those before whom the same rows are, in the same role. Who saw something private is
- * noted outside of this, for each of them.
+ * When many devices ask for the same page at once (after a rep all of them are notified), reads and serialises it
+ * once for everybody who sees the same rows in the same role. The trail of who saw something private is kept outside,
+ * per request.
  */
 @Injectable()
 export class SharedReading implements NestInterceptor {

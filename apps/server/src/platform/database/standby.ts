@@ -2,22 +2,22 @@ import { AsyncLocalStorage } from 'node:async_hooks';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { Logger, type OnModuleDestroy } from '@nestjs/common';
 
-/** Where the log of the database's changes is, or was: of two the later is the greater. */
+/** A position in PostgreSQL's write-ahead log (`pg_lsn`); the greater is the later. */
 export type Position = string;
 
 export const POSITION = /^[0-9A-F]{1,8}\/[0-9A-F]{1,8}$/;
 
-/** What a page shows is at most about so old, wherever it is read. */
+/** The oldest state, relative to the leader, that a page may show. */
 const OLDEST_MS = 2000;
 const LOOK_EVERY_MS = 500;
-/** One that did not answer is left alone for so long. */
+/** How long a standby is not asked again after it failed. */
 const LEFT_ALONE_MS = 5000;
-/** Whoever waits longer for a connection is served sooner by the leader. */
+/** How long to wait for a connection to the standby before the leader is asked instead. */
 const LONGEST_WAIT_MS = 500;
-/** Whoever waits longer for an answer, too: a cable that was pulled says nothing. */
+/** How long to wait for a query there: an unplugged cable gives no error. */
 const LONGEST_QUERY_MS = 1500;
 
-/** What the pool hands out, as far as it matters here. */
+/** The part of knex's connection that is used here. */
 interface Connection {
   readonly query: (
     text: string,
@@ -30,31 +30,31 @@ interface Pool {
   releaseConnection: (connection: Connection) => Promise<void>;
 }
 
-/** One request that is read, and where. */
+/** A request being served, and where it reads. */
 interface Reading {
-  /** It shows at least what was written up to here. */
+  /** The standby must have replayed all of these. */
   readonly after: readonly Position[];
   isAtLeader: boolean;
-  /** Whether any of it was read from a standby. */
+  /** Whether anything was read from a standby. */
   wasNear: boolean;
   readonly fresh: WeakSet<Connection>;
 }
 
-/** How the ORM is told of a standby. */
+/** The ORM's options for a standby's pool. */
 export const standbyOptions = (url: string) => ({
   clientUrl: url,
   driverOptions: {
     acquireConnectionTimeout: LONGEST_WAIT_MS,
-    // One that is being made is waited for when the server ends.
+    // A connection still being opened is waited for at shutdown.
     pool: { createTimeoutMillis: LONGEST_WAIT_MS },
     connection: { query_timeout: LONGEST_QUERY_MS },
   },
 });
 
 /**
- * Lets requests that only read be read from a standby of the database, where it is fresh enough for them:
- * it has what the one who asks wrote last, and all that was there a moment ago. Whatever else is wanted of
- * the database, and all that is written, goes to the leader as before.
+ * Lets read-only requests read from a standby that is fresh enough: one that has replayed what the asking device
+ * wrote last, and everything that was on the leader {@link OLDEST_MS} ago. Everything else, and every write, goes to
+ * the leader.
  */
 export class Standby implements OnModuleDestroy {
   private readonly log = new Logger('standby');
@@ -63,12 +63,12 @@ export class Standby implements OnModuleDestroy {
   private readonly near: Pool;
   private readonly acquireAtLeader: Pool['acquireConnection'];
   private readonly lent = new WeakSet<Connection>();
-  /** Where the leader was at which times; the first was about so long ago as anything shown may be old. */
+  /** Positions of the leader over time, oldest first. The first is the newest that is at least `OLDEST_MS` old. */
   private seen: { readonly at: number; readonly position: Position }[] = [];
   private leftAloneUntil = 0;
   private readonly looking = setInterval(() => void this.look(), LOOK_EVERY_MS);
 
-  /** Must come before the walls are built: whoever gets a connection of either pool is told whose rows it shows. */
+  /** Must be created before `buildWalls`, which has to wrap the connections of both pools. */
   constructor(private readonly em: EntityManager) {
     this.leader = em.getConnection().getKnex().client as Pool;
     this.near = em.getConnection('read').getKnex().client as Pool;
@@ -83,7 +83,7 @@ export class Standby implements OnModuleDestroy {
     clearInterval(this.looking);
   }
 
-  /** Where the leader is now. */
+  /** The leader's current log position. */
   async position(): Promise<Position> {
     const [row] = await this.em
       .fork()
@@ -92,8 +92,8 @@ export class Standby implements OnModuleDestroy {
   }
 
   /**
-   * Reads something from a standby, where one is fresh enough; once more from the leader where that does
-   * not come to its end: it may turn out that something must be written, or is not there yet.
+   * Runs `work` against a standby if one is fresh enough. If that fails, runs it again on the leader: it may have
+   * tried to write, or to read what the standby has not replayed yet.
    */
   async read<Value>(
     after: readonly Position[],
@@ -113,7 +113,7 @@ export class Standby implements OnModuleDestroy {
       if (!reading.wasNear) throw error;
       return await atLeader();
     } finally {
-      // What the request has begun and does not wait for may write.
+      // Anything the request started and did not await may still write.
       reading.isAtLeader = true;
     }
   }
@@ -126,7 +126,7 @@ export class Standby implements OnModuleDestroy {
       reading.wasNear = true;
       return connection;
     }
-    // What is read of one request comes from one side from here on.
+    // From here on this request reads from the leader only, so that it does not mix two states.
     reading.isAtLeader = true;
     return this.acquireAtLeader();
   }
@@ -150,7 +150,7 @@ export class Standby implements OnModuleDestroy {
   }
 
   private async isAfter(connection: Connection, positions: readonly Position[]): Promise<boolean> {
-    // One that has become the leader meanwhile has no place it has come to: it is there.
+    // A standby that was promoted meanwhile has no replay position, but a current one.
     const { rows } = await connection.query(
       `select (case when pg_is_in_recovery() then pg_last_wal_replay_lsn()
                     else pg_current_wal_lsn() end) >= all($1::pg_lsn[]) as "isFresh"`,
@@ -159,7 +159,7 @@ export class Standby implements OnModuleDestroy {
     return rows[0]?.isFresh ?? false;
   }
 
-  /** A leader that is away is where it was when it was seen last: a standby with all of that will do. */
+  /** While the leader is away its last known position counts: a standby that has replayed that may be read. */
   private async look(): Promise<void> {
     const position = await this.position().catch(() => null);
     const at = Date.now();

@@ -12,7 +12,7 @@ import { UnderWay } from '../http/under-way.js';
 import { MayBeAsked } from '../auth/may-ask.guard.js';
 
 const DATABASE_TIMEOUT_MS = 2000;
-/** A database on a disk fuller than this will soon not write. */
+/** Above this share PostgreSQL will soon be unable to write. */
 const DISK_FULL = 0.97;
 
 @Controller('health')
@@ -35,7 +35,7 @@ export class HealthController {
     ]);
   }
 
-  /** Asked of the system itself: the package's own indicator starts a program each time. */
+  /** Asks the operating system directly: Terminus's own disk check spawns a process each time. */
   private async disk(): Promise<HealthIndicatorResult> {
     const indicator = this.indicators.check('disk');
     const { blocks, bfree, bavail } = await statfs('/');

@@ -23,19 +23,19 @@ interface Listening {
 }
 
 /**
- * The names this server may be called by. A page elsewhere can lead any name of its own to a loopback
- * address (DNS rebinding): the browser then takes that page for ours, and only the name tells.
+ * The host names this server accepts. Any web page can point a name of its own at a loopback address (DNS rebinding);
+ * the browser then treats that page as same-origin, and only the Host header gives it away.
  */
 export class Addresses {
   private readonly names: ReadonlySet<string>;
   private readonly publicOrigin: string | null;
   private readonly trustedProxies: number;
-  /** How the app is reached, for links that leave it. */
+  /** The app's address for links in mail. */
   readonly usual: string;
 
   /**
-   * `host` is what is listened on; `publicAddress` how a proxy in front is reached, if there is one, and
-   * `trustedProxies` how many stand one behind the other.
+   * @param listening `host` is the address listened on, `publicAddress` that of a proxy in front, and
+   * `trustedProxies` the number of proxies in a row
    */
   constructor({ host, port = 0, publicAddress = null, tls = null, trustedProxies = 0 }: Listening) {
     this.trustedProxies = trustedProxies;
@@ -56,27 +56,27 @@ export class Addresses {
     ]);
   }
 
-  /** Whether a Host header calls this server by a name of its own. */
+  /** Whether a Host header is one of this server's names. */
   isOwnHost(host: string | undefined): boolean {
     const name = nameIn(`http://${host ?? ''}`);
     return name !== null && this.names.has(name);
   }
 
   /**
-   * Whether what asks is a page of this server, or no page at all: one that came from where it asks, or
-   * from the public address. Another port of this machine is another program.
+   * Whether a request comes from one of this server's pages, or from no page. Another port on this machine is another
+   * program, and refused.
    */
   isOwnOrigin(origin: string | undefined, host: string | undefined): boolean {
     if (origin === undefined || origin === this.publicOrigin) return true;
     return URL.canParse(origin) && new URL(origin).host === host;
   }
 
-  /** Where a request comes from, as the nearest proxies that are trusted say. */
+  /** The client's address, taking the word of the trusted proxies. */
   askedFrom(request: IncomingMessage): string {
     return proxyAddress(request, (_address, proxies) => proxies < this.trustedProxies);
   }
 
-  /** Refuses requests by another name, and from pages of others. */
+  /** Refuses requests with a foreign Host or Origin. */
   readonly guard = (request: Request, response: Response, next: NextFunction): void => {
     const { host, origin } = request.headers;
     if (!this.isOwnHost(host)) refuse(response, 421, 'Host', host ?? 'nothing');

@@ -4,7 +4,7 @@ import { shapeProblems, type Shaped } from './shape.js';
 
 const PLAIN: readonly unknown[] = [String, Boolean, Number, Array, Object, Buffer];
 
-/** Whatever comes in by path, query or body is held against its class: its shape first, then its rules. */
+/** Checks every path, query and body against its contract class: first its shape (`shape.ts`), then its rules. */
 @Injectable()
 export class CheckedPipe extends ValidationPipe {
   constructor() {

@@ -1,13 +1,13 @@
 import { Transform } from 'node:stream';
 
-/** More came than may come. */
+/** A stream carried more bytes than allowed. */
 export class TooMuch extends Error {
   constructor(readonly most: number) {
     super(`More than ${most} bytes.`);
   }
 }
 
-/** Lets bytes through until there are too many: they are counted as they come, whatever was said before. */
+/** A stream that passes bytes on and fails after `most`. It counts what arrives; Content-Length can lie. */
 export function counted(most: number): Transform {
   let bytes = 0;
   return new Transform({

@@ -17,10 +17,10 @@ const schemaOf = (of: Type, isArray: boolean) => {
   return isArray ? { type: 'array', items: reference } : reference;
 };
 
-/** The request's body, from its class-validator rules: contract knows nothing of OpenAPI. */
+/** Documents a request body from its class-validator rules; the contract package does not know OpenAPI. */
 export const Takes = (body: Type): MethodDecorator => ApiBody({ schema: schemaOf(body, false) });
 
-/** What is asked in the address, from the same rules. */
+/** Documents query parameters, from the same rules. */
 export function Asks(query: Type): MethodDecorator {
   const rules = getMetadataStorage().getTargetValidationMetadatas(query, '', false, false);
   const mayLack = rules.filter(({ type }) => type === 'conditionalValidation');
@@ -35,11 +35,11 @@ export function Asks(query: Type): MethodDecorator {
   );
 }
 
-/** The reply's body. */
+/** Documents the reply. */
 export const Gives = (reply: Type, { each = false } = {}): MethodDecorator =>
   applyDecorators(ApiOkResponse({ schema: schemaOf(reply, each) }));
 
-/** The description with what stands in each path: the contract's classes of them say nothing of OpenAPI. */
+/** Adds path parameters, which the contract's classes do not describe for OpenAPI. */
 function withPathParameters(paths: OpenAPIObject['paths']): OpenAPIObject['paths'] {
   const described = Object.entries(paths).map(([path, methods]) => {
     const parameters = [...path.matchAll(/\{(\w+)\}/g)].map(([, name = '']) => ({
@@ -50,7 +50,7 @@ function withPathParameters(paths: OpenAPIObject['paths']): OpenAPIObject['paths
   return Object.fromEntries(described);
 }
 
-/** Serves the description of the API at /api/docs. */
+/** Serves the API's documentation at /api/docs. */
 export function serveDocs(app: INestApplication): void {
   const options = new DocumentBuilder()
     .setTitle('Orthokin')

@@ -3,10 +3,10 @@ import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { isPage } from './serve-web.js';
 
-/** The stand-in for beacons, or a gateway's own program beside the app. */
+/** Where the simulated beacons, or a gateway's program on the same machine, listen. */
 const OWN_GATEWAYS = ['ws://127.0.0.1:*', 'ws://localhost:*'];
 
-/** A page does not wait longer for a database that does not answer. */
+/** How long a page waits for a database that does not answer. */
 const LONGEST_MS = 1000;
 
 const beforeLong = <Value>(work: Promise<Value>): Promise<Value> => {
@@ -19,12 +19,12 @@ const beforeLong = <Value>(work: Promise<Value>): Promise<Value> => {
 
 type Handler = (request: Request, response: Response, next: NextFunction) => void;
 
-/** What a page may connect to beside its server, worked out for whoever opens it. */
+/** The gateways a page may connect to, looked up before its headers are written. */
 const gatewaysOf = new WeakMap<ServerResponse, readonly string[]>();
 
 /**
- * What a page may load and connect to: all of its own server, and the gateways of beacons that its
- * club named. Where those cannot be read just now the page opens without them.
+ * The Content-Security-Policy: everything from the page's own server, plus connections to the club's beacon gateways.
+ * If the gateways cannot be read the page opens without them.
  */
 export const pagePolicy = (
   gatewaysFor: (request: IncomingMessage) => Promise<readonly string[]>,
@@ -44,7 +44,7 @@ export const pagePolicy = (
       useDefaults: false,
       directives: {
         defaultSrc: ["'self'"],
-        // The model that finds a body in a film runs as WebAssembly.
+        // Finding a body in a film runs as WebAssembly.
         scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
         // styled-components writes its rules into a style element.
         styleSrc: ["'self'", "'unsafe-inline'"],
@@ -58,7 +58,7 @@ export const pagePolicy = (
         frameAncestors: ["'none'"],
       },
     },
-    // Served on loopback without TLS; a proxy in front of it sets this itself.
+    // Plain HTTP on loopback must not set this; a TLS proxy in front does.
     strictTransportSecurity: false,
   }),
 ];

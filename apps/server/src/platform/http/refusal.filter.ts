@@ -18,7 +18,7 @@ import type { RefusalReply } from '@orthokin/contract';
 import { problemSentence, type Problem } from '@orthokin/core/result';
 import type { Response } from 'express';
 
-/** An error of Express's own, e.g. a body that is not JSON or too large. */
+/** An error thrown by Express, e.g. for a body that is not JSON or is too large. */
 interface HttpError extends Error {
   readonly status: number;
   readonly type?: string;
@@ -46,18 +46,18 @@ function ofExpress({ status, type = '', limit, message }: HttpError): RefusalRep
   return reply(status, { field, given: 'what cannot be read', allowed });
 }
 
-/** Classes of SQLSTATE, and codes of the network, that say the database is not there or too busy. */
+/** SQLSTATE classes and network error codes that mean the database is unavailable or overloaded. */
 const AWAY = /^(08|53|57P|58)|^(ECONNREFUSED|ECONNRESET|ENOTFOUND|EPIPE|ETIMEDOUT)$/;
-/** What a value made the database refuse: it is no text, no number, no date there. */
+/** SQLSTATE class 22: a value PostgreSQL cannot represent, such as an impossible date. */
 const UNFIT = /^22/;
-/** A policy of the database refused a row. */
+/** SQLSTATE of a row-level security violation. */
 const NOT_SHOWN = '42501';
 const UNFINISHED = 'The work could not be finished; nothing was changed. Try again.';
 
 const codeOf = (error: unknown): string =>
   typeof error === 'object' && error !== null && 'code' in error ? String(error.code) : '';
 
-/** The database is away, full, starting or too busy: the same request may well be taken later. */
+/** The database is away, full, starting or overloaded: the same request may succeed later. */
 const isAway = (error: unknown): boolean =>
   error instanceof ConnectionException ||
   AWAY.test(codeOf(error)) ||
@@ -75,12 +75,12 @@ function ofDatabase(error: unknown): RefusalReply | null {
     };
   if (error instanceof DeadlockException || codeOf(error) === '40001')
     return { statusCode: HttpStatus.SERVICE_UNAVAILABLE, message: UNFINISHED, problems: [] };
-  // The second wall: what is not theirs is not there.
+  // Row-level security refused it: say "not found", as for anything else they may not see.
   if (codeOf(error) === NOT_SHOWN)
     return reply(HttpStatus.NOT_FOUND, {
       ...{ field: 'id', given: 'an id', allowed: 'the id of something of yours' },
     });
-  // It was there when it was looked for, and gone when it was to be held.
+  // It was deleted between being found and being locked.
   if (error instanceof NotFoundError)
     return reply(HttpStatus.NOT_FOUND, {
       ...{ field: 'id', given: 'an id', allowed: 'the id of something of this club' },
@@ -113,10 +113,10 @@ const columnOf = (error: DriverException, pattern: RegExp): string => {
   );
 };
 
-/** Seconds after which what failed for want of the database may be tried again. */
+/** Seconds until a client should try again when the database was unavailable. */
 const RETRY_AFTER_S = 2;
 
-/** Every refusal has one shape; an error of ours shows nothing of the inside. */
+/** Gives every error reply the same shape; unexpected errors reveal nothing internal. */
 @Catch()
 export class RefusalFilter implements ExceptionFilter {
   private readonly logger = new Logger('http');
@@ -155,10 +155,10 @@ export class RefusalFilter implements ExceptionFilter {
   }
 }
 
-/** What may be logged of an error: where it was and of what kind, never the values of a statement. */
+/** The loggable part of an error: its kind and place, never the values in a statement. */
 function insideOf(error: unknown): object {
   if (typeof error !== 'object' || error === null) return { error: typeof error };
-  // What a thread threw is an error of another realm.
+  // An error from a worker thread is not an instance of this realm's Error.
   const { name = '', message = '', stack = '' }: Partial<Error> = error;
   const isStatement = error instanceof DriverException;
   const frames = stack.split('\n').filter((line) => /^\s+at /.test(line));

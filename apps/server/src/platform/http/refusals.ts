@@ -18,21 +18,24 @@ const body = (problems: readonly Problem[]) => {
   };
 };
 
-/** Everything that is wrong with what was sent. */
+/** 400 with all problems found in a request. */
 export const refuseProblems = (problems: readonly Problem[]): BadRequestException =>
   new BadRequestException(body(problems));
 
-/** For the validation pipe: every field that is wrong, what was given, what is allowed. */
+/** For the validation pipe: each invalid field, what was given and what is allowed. */
 export const refuseInvalid = (errors: ValidationError[]): BadRequestException =>
   refuseProblems(validationProblems(errors));
 
-/** The value of a result, or a refusal that carries its problem. */
+/**
+ * The value of a result.
+ * @throws a refusal that carries the result's problem
+ */
 export function accepted<T>(result: Result<T>): T {
   if (result.ok) return result.value;
   throw new BadRequestException(body([result.problem]));
 }
 
-/** What is wrong, under a status of its own. */
+/** A refusal with problems, under another status than 400. */
 export const refuseWith = (status: number, problems: readonly Problem[]): HttpException =>
   new HttpException(body(problems), status);
 

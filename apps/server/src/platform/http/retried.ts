@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import type { Request } from 'express';
 import { retry, throwError, timer, type Observable } from 'rxjs';
 
-/** SQLSTATE: two waited for each other; what one read another has changed. */
+/** SQLSTATE of a deadlock, and of a serialisation failure. */
 const CROSSED = ['40P01', '40001'];
 const MOST_AGAIN = 3;
 const AFTER_MS = 20;
@@ -15,9 +15,8 @@ const isCrossed = (error: unknown): boolean =>
   CROSSED.includes(String(error.code));
 
 /**
- * Does a request once more whose work crossed another's and was undone by the database, after waits that
- * grow and differ. Every request may be done twice: what is sent again changes nothing. One that is read
- * as it comes cannot, since what came is read up.
+ * Repeats a request that lost a deadlock or serialisation conflict, after random waits that grow. This is safe
+ * because every request is idempotent. A streamed request cannot be repeated, since its body has been consumed.
  */
 @Injectable()
 export class Retried implements NestInterceptor {

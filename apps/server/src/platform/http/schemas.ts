@@ -1,8 +1,8 @@
-// The published ESM build of class-transformer hides its metadata storage; this is where it lives.
+// class-transformer's ESM entry does not export its metadata storage.
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 
-/** JSON schemas of all the contract's classes, by name, referring to each other under a prefix. */
+/** JSON Schemas of all contract classes by name, with `$ref`s under a prefix. */
 export const schemasUnder = (prefix: string): object =>
   validationMetadatasToSchemas({
     classTransformerMetadataStorage: defaultMetadataStorage,

@@ -5,22 +5,22 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { NextFunction, Request, Response } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 
-/** The web app as it was built. */
+/** The built web app. */
 export const WEB = join(import.meta.dirname, '../../../../web/dist');
 const YEAR_S = 365 * 24 * 60 * 60;
-/** Vite names the files in here by their content. */
+/** File names in here contain a hash of the content, so they can be cached for ever. */
 const NAMED_BY_CONTENT = '/assets/';
 
 const isOfApi = ({ path }: Request): boolean => path === '/api' || path.startsWith('/api/');
 
-/** Whether a request is for a page of the web app, at whichever of its addresses. */
+/** Whether a request is for a page of the web app rather than for a file or the API. */
 export const isPage = (request: Request): boolean =>
   request.method === 'GET' &&
   !isOfApi(request) &&
   !/^\/assets(\/|$)/.test(request.path) &&
   request.accepts('html') !== false;
 
-/** Serves the built web app beside the API; every address that is not the API's is a page of it. */
+/** Serves the built web app; every address outside the API that is not a file gets the app's page. */
 export function serveWeb(app: NestExpressApplication): void {
   if (!existsSync(WEB)) return;
   const files = expressStaticGzip(WEB, {
@@ -34,7 +34,7 @@ export function serveWeb(app: NestExpressApplication): void {
         ),
     },
   });
-  // To look on the disk for a file of that name takes a request of the API a twentieth of its time.
+  // Skips the static file lookup for API requests: it took a twentieth of their time.
   app.use((request: Request, response: Response, next: NextFunction) => {
     if (isOfApi(request)) next();
     else files(request, response, next);

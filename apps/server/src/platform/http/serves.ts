@@ -10,31 +10,31 @@ const METHODS: Readonly<Record<Method, (path: string) => MethodDecorator>> = {
   DELETE: Delete,
 };
 
-/** Under which name a request knows what is private of it. */
+/** Metadata key: which private thing a route reveals, for the trail. */
 export const TOUCHES = 'touches';
-/** Under which name a request knows that it is read once for all who ask for it at the same moment. */
+/** Metadata key: whether a route's reply may be shared between simultaneous requests. */
 export const SHARED = 'shared';
 
-/** The class of what a reply is, or of each of its elements. */
+/** The class of a reply, or of its elements if it is a list. */
 type ReplyClass<Reply> = Reply extends readonly (infer Each)[] ? Type<Each> : Type<Reply>;
 
 interface Classes<Takes, Gives> {
   readonly takes?: Type<Takes>;
   readonly gives?: ReplyClass<Gives>;
-  /** The reply is a list. */
+  /** The reply is a list of these. */
   readonly each?: boolean;
-  /** A page that many ask for at the same moment; it must say the same to all who are shown the same rows. */
+  /** Simultaneous requests may share one reply; it must depend on nothing but the visible rows and the role. */
   readonly shared?: boolean;
 }
 
-/** Where something is asked in the address: the class of that, too. */
+/** For routes with a query string: its class. */
 interface Asking<Query> {
   readonly asks: Type<Query>;
 }
 
 /**
- * Serves a route of the table: its method and path, and the classes that its query, body and reply are
- * described and checked by. They must be what the table says; so is who may send it.
+ * Decorates a handler with a route of the contract's table: method, path, allowed roles, and the classes that check
+ * and document query, body and reply. The compiler holds these to the table's types.
  */
 export function Serves<Path extends string, Body, Reply>(
   route: Route<Path, Body, undefined, Reply>,

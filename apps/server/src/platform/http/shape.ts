@@ -1,21 +1,21 @@
 import type { Problem } from '@orthokin/core/result';
-// The published ESM build of class-transformer hides its metadata storage; this is where it lives.
+// class-transformer's ESM entry does not export its metadata storage.
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { getMetadataStorage } from 'class-validator';
 
 /** A contract class. */
 export type Shaped = new () => object;
 
-/** More problems than this help nobody: the first show where to look. */
+/** After so many problems the client has seen enough. */
 export const MOST_PROBLEMS = 20;
-/** Of a list whose class says no bound of its own, and of the keys of an object that has no class. */
+/** The most elements of a list without a bound of its own, and keys of an object without a class. */
 const MOST_ELEMENTS = 1000;
-/** How deep an object may go that has no class: the evidence of a move is the deepest. */
+/** The deepest nesting of an object without a class; the evidence of a move is the deepest there is. */
 const FREE_DEPTH = 10;
 const LONGEST_TEXT = 20_000;
 const LARGEST_NUMBER = 1e15;
 const SHOWN_LENGTH = 60;
-/** What PostgreSQL and UTF-8 cannot write: NUL, and half of a pair. */
+/** Characters PostgreSQL or UTF-8 cannot store: NUL, and unpaired surrogates. */
 const NO_CHARACTER = /[\0\p{Surrogate}]/u;
 
 interface Field {
@@ -29,13 +29,13 @@ interface Field {
 
 const known = new Map<Shaped, ReadonlyMap<string, Field>>();
 
-/** What a class's rules say of the shape of each field, read once. */
+/** The shape of each field, from the class's rules; cached. */
 function fieldsOf(shape: Shaped): ReadonlyMap<string, Field> {
   const before = known.get(shape);
   if (before) return before;
   const rules = getMetadataStorage().getTargetValidationMetadatas(shape, '', false, false);
   const names = new Set(rules.map(({ propertyName }) => propertyName));
-  // What a class fills in by itself may be missing: files from before it was asked for have none.
+  // Fields with a default may be missing: older files do not have them.
   const filledIn = Object.entries(new shape()).filter(([, value]) => value !== undefined);
   const usual = new Map<string, unknown>(filledIn);
   const fields = new Map<string, Field>();
@@ -74,7 +74,7 @@ function shown(value: unknown): string {
   return String(typeof value === 'string' ? JSON.stringify(value) : value).slice(0, SHOWN_LENGTH);
 }
 
-/** Stops the walk: enough is known to refuse. */
+/** Ends the walk once there are enough problems. */
 class Enough extends Error {}
 
 class Walk {
@@ -96,7 +96,7 @@ class Walk {
         this.say(joined(path, name.slice(0, SHOWN_LENGTH)), shown(value[name]), 'no such field');
     for (const [name, field] of fields) {
       const own = Object.hasOwn(value, name) ? value[name] : undefined;
-      // Whether there may be nothing the rules say, but for what would have to be an object or a list.
+      // Whether a plain field may be null is up to its rules; an object or a list may not be.
       const isNothing = own === undefined || (own === null && (field.of !== null || field.isArray));
       if (isNothing) {
         if (field.isRequired) this.say(joined(path, name), shown(own), 'a value');
@@ -118,7 +118,7 @@ class Walk {
         else this.free(each, `${path}[${i}]`, 1);
   }
 
-  /** What no class describes: plain values, and no more of them than a person could mean. */
+  /** Checks a value without a class: plain JSON of a sensible size. */
   private free(value: unknown, path: string, depth: number): void {
     if (typeof value === 'string') this.text(value, path);
     else if (typeof value === 'number') {
@@ -148,10 +148,10 @@ class Walk {
 const joined = (path: string, name: string): string => (path === '' ? name : `${path}.${name}`);
 
 /**
- * Whether what was sent has the shape of a contract class, before its rules are held against it:
- * objects where there are objects, lists no longer than they may be, no field that is missing or
- * unknown, no text that cannot be written. It ends at the first {@link MOST_PROBLEMS}, so that the
- * work is bounded by what may be sent and not by what is.
+ * Checks that a value has the shape of a contract class, before its validation rules run: objects and lists where
+ * expected, lists within bounds, no missing or unknown fields, no text that cannot be stored. Stops at {@link
+ * MOST_PROBLEMS}, so that the work is bounded by the contract and not by what was sent.
+ * @returns the problems found; empty if the shape is right
  */
 export function shapeProblems(shape: Shaped, given: unknown): readonly Problem[] {
   const walk = new Walk();

@@ -5,8 +5,8 @@ import { WEB } from './serve-web.js';
 const CA_TYPE = 'application/x-x509-ca-cert';
 
 /**
- * What is served in the clear beside the app: how a device comes to trust it, and the certificate that
- * is to be trusted. Nothing of a club passes here; everything else is sent on to where it is safe.
+ * A plain-HTTP server beside the TLS one that lets a device fetch the certificate authority and tells how to trust
+ * it. It serves no club data and redirects everything else to HTTPS.
  */
 export function trustDoor(ca: Buffer, securePort: number): Server {
   const app = express();

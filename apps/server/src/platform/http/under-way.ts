@@ -3,12 +3,12 @@ import type { NextFunction, Request, Response } from 'express';
 const LONGEST_MS = 15_000;
 const LOOK_EVERY_MS = 50;
 
-/** Requests that are being answered, so that a server that is asked to stop finishes them first. */
+/** Counts requests in progress, so that a stopping server can finish them. */
 export class UnderWay {
   private count = 0;
   private stopping = false;
 
-  /** Whether it was asked to stop: whatever stands in front must send nobody here any more. */
+  /** Whether the server is stopping; its health check then fails, so that load balancers send nothing more. */
   get isStopping(): boolean {
     return this.stopping;
   }
@@ -20,8 +20,8 @@ export class UnderWay {
   };
 
   /**
-   * Waits until all that is under way is answered, and for as long as it takes whatever stands in front
-   * to notice (`noticeMs`). What takes longer than a quarter of a minute is left: whoever asked asks again.
+   * Waits until no request is in progress, and for at least `noticeMs`, so that a load balancer has noticed. Gives up
+   * on requests after 15 s: their clients send them again.
    */
   async finish(noticeMs: number): Promise<void> {
     this.stopping = true;

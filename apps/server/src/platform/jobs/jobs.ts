@@ -10,21 +10,21 @@ import PgBoss from 'pg-boss';
 import { DATABASE_URL } from '../database/database-url.js';
 import { JOBS_SCHEMA } from '../database/serving-role.js';
 
-/** A job that was begun by a process which is gone is begun anew after this, s. */
+/** A job whose process died is started again after this long, s. */
 const GIVEN_UP_AFTER_S = 60;
 const MOST_TRIES = 10;
 const LOOK_EVERY_S = 1;
 const CONNECTIONS = 2;
 
-/** How a job is done, and what is left to do when it has failed as often as it may. */
+/** A job's handler, and what to do once it has failed for good. */
 interface Doing {
   readonly work: (data: object) => Promise<void>;
   readonly gaveUp: (data: object) => Promise<void>;
 }
 
 /**
- * Work that outlives a restart: asked for in the database, done by whichever process comes to it, begun
- * anew when that process is gone.
+ * A job queue in the database (pg-boss). Jobs outlive restarts: any process may do them, and a job whose process died
+ * is done again.
  */
 @Injectable()
 export class Jobs implements OnModuleInit, OnApplicationBootstrap, OnModuleDestroy {
@@ -42,7 +42,7 @@ export class Jobs implements OnModuleInit, OnApplicationBootstrap, OnModuleDestr
     this.boss.on('error', (error) => this.log.warn({ error: error.name }));
   }
 
-  /** Who does jobs of a name; said before the server is ready. */
+  /** Registers a job's handler; call it before the application has started. */
   does(name: string, doing: Doing): void {
     this.doing.set(name, doing);
   }
@@ -53,7 +53,7 @@ export class Jobs implements OnModuleInit, OnApplicationBootstrap, OnModuleDestr
 
   async onApplicationBootstrap(): Promise<void> {
     for (const [name, { work, gaveUp }] of this.doing) {
-      // One that waits and one that is done, of each key.
+      // `stately`: of each key at most one waiting and one active job.
       await this.boss.createQueue(name, { name, policy: 'stately' });
       const worker = await this.boss.work<object>(
         name,
@@ -76,13 +76,13 @@ export class Jobs implements OnModuleInit, OnApplicationBootstrap, OnModuleDestr
     await this.boss.stop({ graceful: false });
   }
 
-  /** Asks for a job; one with the same key that waits already is not asked for again. */
+  /** Queues a job, unless one with the same key is already waiting. */
   async ask(name: string, data: object, key: string): Promise<void> {
     await this.boss.send(name, data, {
       ...{ singletonKey: key, retryLimit: MOST_TRIES, retryDelay: 1 },
       expireInSeconds: GIVEN_UP_AFTER_S,
     });
-    // This process may be the one: it need not wait until it looks again.
+    // If this process does such jobs, wake it instead of waiting for its next poll.
     const worker = this.workers.get(name);
     if (worker !== undefined) this.boss.notifyWorker(worker);
   }

@@ -1,6 +1,6 @@
 import { LRUCache } from 'lru-cache';
 
-/** Other codes than those joined before, from one address in a minute: many halls, but no search. */
+/** New codes per minute from one address: enough for many halls, too few for a search. */
 const MOST_A_MINUTE = 20;
 const MINUTE_MS = 60_000;
 const LONGEST_WAIT_MS = 60 * MINUTE_MS;
@@ -9,12 +9,12 @@ const MOST_ADDRESSES = 10_000;
 interface Tries {
   readonly rooms: Set<string>;
   readonly sinceMs: number;
-  /** Nothing is let in before; each wait is longer than the one before. */
+  /** Until then every attempt is refused; each wait is longer than the last. */
   readonly closedUntilMs: number;
   readonly waitMs: number;
 }
 
-/** How many codes of rooms come from an address: whoever tries code after code waits, longer and longer. */
+/** Limits how fast an address can try room codes: after too many different ones it has to wait, longer each time. */
 export class Codes {
   private readonly tries = new LRUCache<string, Tries>({
     max: MOST_ADDRESSES,

@@ -30,11 +30,11 @@ import { Codes } from './codes.js';
 import { Present } from './present.js';
 import { Rooms, type Member } from './rooms.js';
 
-/** Of RFC 6455: the other side broke the rules. */
+/** WebSocket close code "policy violation" (RFC 6455). */
 const POLICY = 1008;
-/** A drill's screens say some ten things a second; more than this is a fault or an attack. */
+/** A drill's screens send about ten messages a second; more than this is a fault or an attack. */
 const MOST_A_SECOND = 60;
-/** So long, at the most, holds a room who was signed out at another server. */
+/** How soon somebody who was signed out on another server loses a room they hold. */
 const LOOK_AGAIN_MS = 30_000;
 
 function read<T extends object>(of: ClassConstructor<T>, given: unknown): T | Problem {
@@ -51,19 +51,18 @@ const refuse = (socket: WebSocket, { field, given, allowed }: Problem): void =>
   socket.send(JSON.stringify({ event: 'refused', field, given, allowed }));
 
 /**
- * What the other screens know a screen by. It is made from what the screen alone knows, so that
- * nobody who has heard it can come as that screen.
+ * The id other screens know a screen by: a hash of its secret, so that nobody who has seen the id can impersonate it.
  */
 const publicId = (secret: string): string =>
   createHash('sha256').update(secret).digest('base64url').slice(0, 22);
 
-/** The door of the live channel: one socket a screen. */
+/** The live channel's WebSocket endpoint: one socket per screen. */
 @WebSocketGateway({ path: '/api/live', maxPayload: MAX_LIVE_BYTES })
 export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect, OnModuleDestroy {
   private readonly joined = new Map<WebSocket, Member>();
   private readonly letIn = new Map<WebSocket, Promise<void>>();
   private readonly codes = new Codes();
-  /** Who holds a room, by what let them: it is looked at again. */
+  /** Sockets that run a room, with the request that authenticated them, for checking it again later. */
   private readonly holders = new Map<WebSocket, IncomingMessage>();
   private readonly looking = setInterval(() => void this.lookAgain(), LOOK_AGAIN_MS);
   private readonly said = new Map<WebSocket, { second: number; count: number }>();
@@ -89,7 +88,7 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect, On
       socket.close(POLICY, query.field);
       return;
     }
-    // Behind a proxy everybody's socket comes from there: one who tries codes would shut all others out.
+    // The client's own address: behind a proxy all sockets share one, and a single guesser would lock everybody out.
     const address = this.addresses.askedFrom(request);
     const { host, origin } = request.headers;
     if (!this.addresses.isOwnHost(host) || !this.addresses.isOwnOrigin(origin, host)) {
@@ -118,7 +117,7 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect, On
     else this.join(socket, member);
   }
 
-  /** Whoever would hold a room is asked who they are; what they say meanwhile waits. */
+  /** Authenticates a socket that wants to run a room; its other messages wait meanwhile. */
   private async holds(
     socket: WebSocket,
     member: Member,
@@ -137,11 +136,11 @@ export class LiveGateway implements OnGatewayConnection, OnGatewayDisconnect, On
     this.join(socket, { ...member, name });
   }
 
-  /** Whoever holds a room and was signed out meanwhile, here or at another server, holds it no more. */
+  /** Takes rooms away from sockets whose owner was signed out, here or on another server. */
   private async lookAgain(): Promise<void> {
     for (const [socket, request] of this.holders) {
       const role = this.joined.get(socket)?.role ?? 'drill';
-      // A database that is away for a moment ends nobody's drill.
+      // If the database is away for a moment nobody's drill is ended.
       const may = await this.whoAsks.runsDrills(request).catch(() => null);
       if (may?.clubIds.length === 0) this.showOut(socket, role);
     }

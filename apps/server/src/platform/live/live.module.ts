@@ -11,7 +11,7 @@ export class LiveModule {
   static on(databaseUrl: string, addresses: Addresses): DynamicModule {
     return {
       module: LiveModule,
-      // Who owns a club sees its screens, wherever owners are looked after.
+      // Accounts, in another module, list the screens that are joined.
       global: true,
       providers: [
         { provide: DATABASE_URL, useValue: databaseUrl },

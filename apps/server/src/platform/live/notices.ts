@@ -14,8 +14,8 @@ const LONGEST_RETRY_MS = 5000;
 const MOST_TOGETHER = 100;
 
 /**
- * Notices between the server processes of one database, by LISTEN and NOTIFY, on a connection of
- * its own: a pooled one would forget that it listens. A lost connection is made anew.
+ * Messages between server processes through LISTEN and NOTIFY, on a dedicated connection: pooled ones do not keep a
+ * LISTEN. Reconnects by itself.
  */
 @Injectable()
 export class Notices implements OnModuleInit, OnModuleDestroy {
@@ -40,18 +40,18 @@ export class Notices implements OnModuleInit, OnModuleDestroy {
     await this.client?.end();
   }
 
-  /** Who is to hear what other processes (and this one) send. */
+  /** Registers the handler for messages from all processes, this one included. */
   onNotice(hear: (payload: string) => void): void {
     this.hear = hear;
   }
 
-  /** Sends to every process. While the database is away it is not sent: live news does not keep. */
+  /** Sends a message to all processes; dropped while the database is away, since live news does not keep. */
   send(payload: string): void {
     this.waiting.push(payload);
     void this.sendAll();
   }
 
-  /** What comes while the database is busy goes together: a connection takes one query at a time. */
+  /** Sends what has piled up as one query, because a connection runs only one at a time. */
   private async sendAll(): Promise<void> {
     if (this.sending) return;
     this.sending = true;

@@ -6,15 +6,15 @@ import { withinClub } from '../auth/scope.js';
 import type { Member, Seat } from './rooms.js';
 
 const WRITE_EVERY_MS = 10_000;
-/** Those who come together are written together. */
+/** Arrivals within this time are written together. */
 const SOON_MS = 300;
-/** A server that does not say any more that a screen is there has gone, and the screen with it. */
+/** A screen whose server stopped reporting it for this long is gone. */
 const GONE_AFTER_S = 30;
 const MOST_ROOMS = 100_000;
 
 /**
- * Which screens are joined, in the database: whoever owns a club sees those of all its drills, at
- * whichever server they are. Live news does not wait for it, and goes on where it cannot be written.
+ * Records joined screens in the database, so that a club's owner sees all of them, on whichever server they are. The
+ * live channel does not depend on it, and goes on when writing fails.
  */
 @Injectable()
 export class Present implements OnModuleDestroy {
@@ -33,7 +33,7 @@ export class Present implements OnModuleDestroy {
     clearTimeout(this.soon);
   }
 
-  /** Whoever may run drills of a club holds the room. */
+  /** Notes the club a room belongs to, once somebody who may run its drills holds the room. */
   isOf(room: string, clubId: string): void {
     this.clubs.set(room, clubId);
   }
@@ -46,11 +46,11 @@ export class Present implements OnModuleDestroy {
   went(member: Member): void {
     this.here.delete(member);
     const clubId = this.clubs.get(member.room);
-    // A server that ends lets all its screens go at once: they come elsewhere, or are gone in a while.
+    // When this server ends all its screens disconnect at once: they reconnect elsewhere, or time out.
     if (clubId !== undefined && !this.isEnding) void this.quietly(this.takeOut(clubId, member));
   }
 
-  /** Screens of a club that are joined now, those of a room together, whoever holds it first. */
+  /** Joined screens of a club, grouped by room, with the screen that runs the room first. */
   of(clubId: string): Promise<JoinedScreenReply[]> {
     return this.em.fork().execute<JoinedScreenReply[]>(
       `select room, screen, role, name, device, since from joined_screen
@@ -99,7 +99,7 @@ export class Present implements OnModuleDestroy {
     );
   }
 
-  /** `null` while nobody holds the room, here or elsewhere. */
+  /** `null` while nobody runs the room on any server. */
   private async clubOf(room: string): Promise<string | null> {
     const known = this.clubs.get(room);
     if (known !== undefined) return known;

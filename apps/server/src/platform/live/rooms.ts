@@ -6,40 +6,39 @@ import { Notices } from './notices.js';
 
 const MOST_SHUT_OUT = 10_000;
 
-/** A screen as it is known in its room. */
+/** How other screens know a screen. */
 export interface Seat {
   readonly room: string;
   readonly screen: string;
 }
 
-/** A screen joined at this process. */
+/** A screen connected to this process. */
 export interface Member extends Seat {
   readonly role: LiveRole;
-  /** Of the account that is signed in there; empty where nobody is. */
+  /** Of the signed-in account; empty if nobody is signed in. */
   readonly name: string;
   readonly device: string;
   readonly since: Date;
   readonly hear: (news: string) => void;
-  /** Is shown the door. */
+  /** Disconnects the screen for good. */
   readonly end: () => void;
 }
 
-/** What goes from process to process. */
+/** A message between processes. */
 interface Notice {
   readonly origin: string;
-  /** Counted: PostgreSQL drops a notice that is the same as another of its transaction. */
+  /** A counter: within a transaction PostgreSQL drops notifications that are equal. */
   readonly n: number;
   readonly room: string;
   readonly from: string;
   readonly to: string | null;
-  /** `null` shows the one it is for the door. */
+  /** `null` tells the addressed screen to leave. */
   readonly news: LiveNews | null;
 }
 
 /**
- * Who hears whom. A process knows only the screens joined at itself; what they say goes to them at
- * once and to all other processes through the database, so that it does not matter which of
- * several processes a screen came to.
+ * Delivers messages within rooms. A process knows only its own screens: it delivers to those directly, and to all
+ * other processes through the database, so that the screens of a room may be on different servers.
  */
 @Injectable()
 export class Rooms implements OnModuleInit {
@@ -57,7 +56,7 @@ export class Rooms implements OnModuleInit {
     });
   }
 
-  /** Whether a screen was shown the door of a room; it knows no other way in than the room's next code. */
+  /** Whether a screen was expelled from a room; it can only come back with the room's next code. */
   isShutOut({ room, screen }: Seat): boolean {
     return this.shutOut.has(`${room} ${screen}`);
   }
@@ -75,7 +74,7 @@ export class Rooms implements OnModuleInit {
     this.say(member, null, { event: 'went', from: member.screen, role: member.role });
   }
 
-  /** Shows a screen the door, whichever process it came to. */
+  /** Expels a screen, on whichever process it is. */
   end({ room, screen }: Seat): void {
     this.say({ room, screen: '' }, screen, null);
   }

@@ -9,8 +9,8 @@ interface Asked {
 }
 
 /**
- * One line a request, as JSON: its id, what was asked and how it went. Bodies, headers and query
- * texts stay out: they are of people.
+ * Logs one JSON line per request with its id, route, status and time. Bodies, headers and query strings are left out,
+ * because they are personal data.
  */
 @Module({
   imports: [
@@ -25,7 +25,7 @@ interface Asked {
         serializers: {
           req: ({ id, method, url }: Asked) => ({ id, method, path: url.split('?')[0] }),
           res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
-          // Of an error only its kind: the filter says what may be said of it.
+          // Only the kind of an error: the refusal filter logs what else may be logged.
           err: ({ type }: { type?: string }) => ({ type }),
         },
       },

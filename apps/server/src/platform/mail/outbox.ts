@@ -3,23 +3,26 @@ import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Injectable } from '@nestjs/common';
 
-/** A letter as it would be mailed. */
+/** A mail to be sent. */
 export interface Letter {
   readonly to: string;
   readonly subject: string;
   readonly text: string;
 }
 
-/** One line of a header: what is put into it must not begin another. */
+/** Header injection: a header's value must stay on one line. */
 const inLine = (text: string): string => text.replace(/[\r\n]+/g, ' ');
 
 /**
- * The stand-in for mail: letters lie in a folder as files that any mail program opens, since the app
- * must not need a network. A mailer that takes them from there and sends them needs nothing of the app.
+ * Stand-in for a mail server: writes mails as .eml files into a folder, since the app needs no network. A mailer can
+ * pick them up from there.
  */
 @Injectable()
 export class Outbox {
-  /** `folder`: where letters lie, or `null` to drop them; `address`: how the app is reached from outside. */
+  /**
+   * @param folder where mails are written; `null` to drop them
+   * @param address the app's address, for links
+   */
   constructor(
     private readonly folder: string | null,
     readonly address: string,
@@ -35,7 +38,7 @@ export class Outbox {
       'MIME-Version: 1.0',
       'Content-Type: text/plain; charset=utf-8',
     ];
-    // What is in it lets somebody in.
+    // A mail may contain a sign-in link, so only its owner may read the file.
     const path = join(this.folder, `${randomUUID()}.eml`);
     await writeFile(path, `${head.join('\r\n')}\r\n\r\n${text}\r\n`, { mode: 0o600 });
   }

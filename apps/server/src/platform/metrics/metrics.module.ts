@@ -7,7 +7,7 @@ import { collectDefaultMetrics, Histogram, Registry } from 'prom-client';
 import { finalize, type Observable } from 'rxjs';
 import { MayBeAsked } from '../auth/may-ask.guard.js';
 
-/** Figures of this process: memory, event loop, and how long each route takes. */
+/** Prometheus metrics of this process: memory, event loop delay, and response times by route. */
 @Injectable()
 export class Metrics {
   readonly registry = new Registry();
@@ -51,7 +51,7 @@ class Measuring implements NestInterceptor {
 class MetricsController {
   constructor(private readonly metrics: Metrics) {}
 
-  /** In the text format that common monitoring reads; for a program on this machine. */
+  /** Only for programs on this machine. */
   @Get()
   @MayBeAsked('this machine')
   @Header('Content-Type', 'text/plain; version=0.0.4; charset=utf-8')

@@ -1,6 +1,6 @@
 import { PrimaryKey, PrimaryKeyProp } from '@mikro-orm/core';
 
-/** What every row of a club's has: the club leads its key, its own id (a UUIDv7) follows. */
+/** Base of every club-owned row: the primary key is the club's id, then the row's own id (a UUIDv7). */
 export abstract class ClubOwned {
   [PrimaryKeyProp]?: ['clubId', 'id'];
 

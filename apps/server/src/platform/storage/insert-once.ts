@@ -6,8 +6,8 @@ import { plain } from './plain.js';
 import { bound } from './with-values.js';
 
 /**
- * Stores a row under the id its client gave it. Sent again, it changes nothing; sent again with
- * other content it is refused, and what was stored first stays.
+ * Inserts a row under the id its client chose. Sending the same again changes nothing; sending different content
+ * under the same id is refused, and the first stays.
  */
 export async function insertOnce<Row extends ClubOwned>(
   em: EntityManager,

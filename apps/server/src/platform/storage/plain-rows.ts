@@ -2,9 +2,9 @@ import type { EntityClass, EntityManager } from '@mikro-orm/postgresql';
 import { openSealed, Sealed } from './sealed.js';
 
 /**
- * Rows of a table as plain objects, for thousands that are only read: making entities of them takes
- * three times as long, and all their memory at once.
- * @param rest of the question, behind `from table`
+ * Rows as plain objects, for reading thousands at once: entities take three times as long, and stay in memory
+ * together.
+ * @param rest the SQL after `from table`
  */
 export async function plainRows<Row extends object>(
   em: EntityManager,
@@ -19,7 +19,7 @@ export async function plainRows<Row extends object>(
     [...params],
   );
   const platform = em.getPlatform();
-  // Moments come as text, and so does what is larger than a column's own kind of number.
+  // The driver returns dates, and numbers too large for their column's type, as text.
   const read: Readonly<Record<string, (value: string) => unknown>> = {
     Date: (value) => platform.parseDate(value),
     number: Number,

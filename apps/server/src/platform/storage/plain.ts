@@ -1,2 +1,2 @@
-/** A value as JSON would carry it: the request's objects are instances of contract's classes. */
+/** A copy as plain JSON values: validated request bodies are instances of contract classes. */
 export const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value ?? null));

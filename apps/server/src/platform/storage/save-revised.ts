@@ -2,12 +2,12 @@ import type { EntityClass, EntityManager } from '@mikro-orm/postgresql';
 import { conflict } from '../http/refusals.js';
 import type { ClubOwned } from './club-owned.js';
 
-/** A row that counts its changes. */
+/** A row with a revision count, for optimistic locking. */
 type Revised = ClubOwned & { readonly revision: number };
 
 /**
- * Stores a row, or the next change of one: refused where somebody else has changed it meanwhile. The same
- * again is no change, so what was sent twice is stored once.
+ * Inserts a row, or updates it if its revision is the expected one; refused if somebody else changed it meanwhile.
+ * Sending the same again changes nothing.
  */
 export async function saveRevised<Row extends Revised>(
   em: EntityManager,

@@ -2,13 +2,13 @@ import { Type } from '@mikro-orm/core';
 import { LRUCache } from 'lru-cache';
 import { readPrivateKeys, seal, sealedWith, unseal, type PrivateKey } from './sealing.js';
 
-/** What was opened lately: a page of a squad opens hundreds, the same ones as the page before. */
+/** Size of the cache of decrypted values; a squad's page decrypts hundreds, mostly the same as before. */
 const MOST_OPENED = 20_000;
 const opened = new LRUCache<string, string>({ max: MOST_OPENED });
 
 let read: { readonly given: string; readonly keys: readonly PrivateKey[] } | null = null;
 
-/** The keys of this process and its threads; the first one seals, each of them opens. */
+/** The keys of this process and its threads: the first encrypts, all decrypt. */
 export function privateKeys(): readonly PrivateKey[] {
   const given = process.env['PRIVATE_KEYS'] ?? '';
   if (read?.given !== given) {
@@ -19,8 +19,8 @@ export function privateKeys(): readonly PrivateKey[] {
 }
 
 /**
- * A column of type text with JSON in it that a dump of the database does not tell. Where there are no
- * keys it stands in the clear; what cannot be opened is `null`, as what was never said.
+ * Column type for private JSON: encrypted, so that a dump of the database does not reveal it. Without keys it is
+ * stored as plain text; a value that cannot be decrypted reads as `null`.
  */
 export class Sealed<Value> extends Type<Value | null, string | null> {
   override convertToDatabaseValue(value: Value | null): string | null {
@@ -34,7 +34,7 @@ export class Sealed<Value> extends Type<Value | null, string | null> {
     return openSealed(stored) as Value | null;
   }
 
-  /** The same is sealed to the same: it need not be sealed again to be compared. */
+  /** Encryption is deterministic, so encrypted values can be compared directly. */
   override ensureComparable(): boolean {
     return false;
   }
@@ -53,7 +53,7 @@ function opening(stored: string): string | null {
   return text;
 }
 
-/** What a column of this kind says, for questions that pass the entities by. */
+/** Decrypts a column's value, for raw queries that bypass the entities. */
 export function openSealed(stored: string | null): unknown {
   const text = stored !== null && sealedWith(stored) !== null ? opening(stored) : stored;
   try {
@@ -63,7 +63,7 @@ export function openSealed(stored: string | null): unknown {
   }
 }
 
-/** The text that such a column says; `null` where it says none. */
+/** Like {@link openSealed}, for a column that holds a text. */
 export const openSealedText = (stored: string | null): string | null => {
   const said = openSealed(stored);
   return typeof said === 'string' ? said : null;

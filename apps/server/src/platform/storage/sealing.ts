@@ -1,6 +1,6 @@
 import { createCipheriv, createDecipheriv, createHmac, hkdfSync } from 'node:crypto';
 
-/** What private values are sealed with; its name stands beside each value, so that keys can be changed. */
+/** A key for private values; its name is stored with each value, so that keys can be rotated. */
 export interface PrivateKey {
   readonly name: string;
   readonly encryption: Buffer;
@@ -14,8 +14,8 @@ const GIVEN_KEY = /^(?<name>[\w-]{1,32}):(?<secret>[0-9a-f]{64})$/;
 const SEALED = /^sealed:(?<name>[\w-]+):(?<bytes>[\w+/=]+)$/;
 
 /**
- * The keys in a setting: `name:64 hexadecimal digits` each, the one that is sealed with first, with
- * spaces between; none where nothing is given. Throws a sentence naming the variable that is wrong.
+ * Parses keys from a setting: `name:64 hexadecimal digits`, separated by spaces; the first is used to encrypt.
+ * @throws an Error whose message names the variable that is wrong
  */
 export const readPrivateKeys = (given = ''): PrivateKey[] =>
   given
@@ -33,8 +33,8 @@ export const readPrivateKeys = (given = ''): PrivateKey[] =>
     });
 
 /**
- * A text that tells nothing without the key. The nonce follows from the text: the same text sealed
- * again is the same, which the ORM takes for unchanged; whoever has a dump sees who has equal ones.
+ * Encrypts a text (AES-GCM). The nonce is derived from the text, so equal texts encrypt equally: the ORM can tell
+ * that nothing changed, at the price that a dump shows which values are equal.
  */
 export function seal(text: string, { name, encryption, nonces }: PrivateKey): string {
   const nonce = createHmac('sha256', nonces).update(text).digest().subarray(0, NONCE_BYTES);
@@ -44,11 +44,11 @@ export function seal(text: string, { name, encryption, nonces }: PrivateKey): st
   return `sealed:${name}:${bytes.toString('base64')}`;
 }
 
-/** The name of the key a text is sealed with; `null` for one that is not sealed. */
+/** The name of the key a text was encrypted with; `null` if it is not encrypted. */
 export const sealedWith = (text: string): string | null =>
   SEALED.exec(text)?.groups?.['name'] ?? null;
 
-/** What was sealed; `null` where the key is none of these, or the text is not what was sealed. */
+/** Decrypts a text; `null` if none of the keys fits or the text was tampered with. */
 export function unseal(text: string, keys: readonly PrivateKey[]): string | null {
   const { name, bytes = '' } = SEALED.exec(text)?.groups ?? {};
   const key = keys.find((each) => each.name === name);

@@ -1,13 +1,13 @@
 import type { EntityManager, Knex } from '@mikro-orm/postgresql';
 
-/** A statement and its values, ready to be sent. */
+/** A parameterised statement, ready to be sent. */
 interface Statement<Answer> extends PromiseLike<Answer> {
   transacting(transaction: Knex.Transaction): PromiseLike<Answer>;
 }
 
 /**
- * Runs what was built elsewhere, with its values beside it, in the transaction there is.
- * @throws the ORM's exceptions, as any statement of its own
+ * Runs a built query in the current transaction, with its values as parameters.
+ * @throws the ORM's exceptions, like any of its statements
  */
 export async function bound<Answer>(
   em: EntityManager,
@@ -24,11 +24,11 @@ export async function bound<Answer>(
 }
 
 /**
- * Runs a statement with its values beside it, as the database takes them. The ORM writes values into the statement's
- * text: of a thousand rows in one value that takes as long as storing them.
+ * Runs SQL with its values sent as parameters. The ORM would write them into the statement's text, which for a
+ * thousand rows in one value takes as long as storing them.
  * @param sql with a `?` for each value
- * @returns the rows it answers with
- * @throws the ORM's exceptions, as any statement of its own
+ * @returns the rows
+ * @throws the ORM's exceptions, like any of its statements
  */
 export async function withValues<Row extends object>(
   em: EntityManager,

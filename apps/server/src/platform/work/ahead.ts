@@ -1,6 +1,6 @@
 /**
- * What comes piece by piece, the next begun while one is used: the database finds a page while the one before it is
- * written. Only one is ahead; that it failed is heard in its turn.
+ * Iterates with one element of read-ahead: while the caller uses an element, the next is being fetched. An error
+ * surfaces when its element is due.
  */
 export async function* ahead<Piece>(pieces: AsyncIterable<Piece>): AsyncIterable<Piece> {
   const coming = pieces[Symbol.asyncIterator]();
@@ -10,7 +10,7 @@ export async function* ahead<Piece>(pieces: AsyncIterable<Piece>): AsyncIterable
       const piece = await next;
       if (piece.done === true) return;
       next = coming.next();
-      // It is heard of by whoever waits for it.
+      // The caller awaits this promise later; until then a rejection must not count as unhandled.
       next.catch(() => undefined);
       yield piece.value;
     }

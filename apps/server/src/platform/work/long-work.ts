@@ -3,13 +3,16 @@ import type { Problem } from '@orthokin/core/result';
 import { Piscina } from 'piscina';
 import { refuseWith } from '../http/refusals.js';
 
-/** What a worker thread may hold; what takes more is refused, and the server lives on. */
+/** The heap limit of a worker thread; work that needs more is refused, and the server lives on. */
 const MOST_MB = 320;
-/** Rows pass by the thousand: with the usual few megabytes for what is new half the time goes into tidying up. */
+/**
+ * The young generation's size: rows pass by the thousand, and with V8's default half the time went into garbage
+ * collection.
+ */
 const MOST_NEW_MB = 32;
 const AT_ONCE = 2;
 const MOST_WAITING = 12;
-/** Until then a worker waits for more, with its connections open. */
+/** How long an idle thread is kept, with its database connections. */
 const IDLE_MS = 20_000;
 const MOST_MS = 120_000;
 
@@ -18,25 +21,25 @@ const TOO_MUCH: Problem = {
   given: 'more than can be worked through',
   allowed: 'less of it at once',
 };
-/** What the pool says when as many wait as may. */
+/** Piscina's message when its queue is full. */
 const AT_LIMIT = 'Task queue is at limit';
 
-/** What a worker thread answers: a value, or why what it was given cannot be taken. */
+/** What a worker thread returns: a value, or the reasons why its input was refused. */
 export type WorkAnswer<Value> =
   | { readonly value: Value }
   | { readonly refused: { readonly status: number; readonly problems: readonly Problem[] } };
 
 /**
- * Work that would hold up everybody else, done in threads of its own: some at once, the others wait,
- * each with a bound on its memory and its time.
+ * Runs work that would block the event loop in a pool of threads, each with limits on memory and time; what exceeds
+ * the pool waits.
  */
 export class LongWork {
   private readonly pool: Piscina;
 
   /**
-   * @param filename what the threads do, a task by its name
-   * @param settings what each thread is told of the surroundings
-   * @param ready how many threads are there before they are asked for, and stay
+   * @param filename the threads' module: its default export does a task by its name
+   * @param settings passed to each thread as `workerData`
+   * @param ready how many threads are started in advance and kept
    */
   constructor(
     private readonly filename: string,
@@ -49,20 +52,20 @@ export class LongWork {
       maxThreads: AT_ONCE,
       maxQueue: MOST_WAITING,
       idleTimeout: IDLE_MS,
-      // A thread that sleeps until it is asked would keep its connections open for as long.
+      // By default an idle thread blocks on an atomic, and would never notice that its connections time out.
       atomics: 'disabled',
       resourceLimits: { maxOldGenerationSizeMb: MOST_MB, maxYoungGenerationSizeMb: MOST_NEW_MB },
     });
-    // A thread that dies fails its task, which says so; it must not take the server with it.
+    // A dying thread already rejects its task; an unhandled `error` event would end the server as well.
     this.pool.on('error', () => undefined);
   }
 
-  /** One of the things that the threads' file does. */
+  /** Runs a task of the threads' module. */
   run<Value>(task: string, data: object): Promise<Value> {
     return this.value<Value>({ task, data }, this.filename);
   }
 
-  /** What another file does, which needs nothing of theirs. */
+  /** Runs another module's default export, in a thread that need not load the usual module. */
   runAlone<Value>(filename: string, data: object): Promise<Value> {
     return this.value<Value>(data, filename);
   }
@@ -79,7 +82,7 @@ export class LongWork {
   private async answerTo<Value>(data: object, filename: string): Promise<WorkAnswer<Value>> {
     try {
       const signal = AbortSignal.timeout(MOST_MS);
-      // Named with each task and not for the pool: a thread loads the pool's file before any other.
+      // Per task and not as the pool's default: a thread always loads the default module first.
       return (await this.pool.run(data, { signal, filename })) as WorkAnswer<Value>;
     } catch (error) {
       const { name = '', code = '', message = '' } = error as Partial<Record<string, string>>;

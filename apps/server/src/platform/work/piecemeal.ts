@@ -1,11 +1,11 @@
 import { setImmediate } from 'node:timers/promises';
 
-/** So long the process is one request's alone. */
+/** How long one request may keep the event loop. */
 const TURN_MS = 15;
 
 /**
- * Makes something of each of many, in their order, and lets whoever else waits have a turn in between: what is worked
- * out of a whole squad at once would hold everybody up.
+ * Maps a list in order, yielding to the event loop every {@link TURN_MS}, so that working out a whole squad does not
+ * block other requests.
  */
 export async function piecemeal<One, Made>(
   many: readonly One[],

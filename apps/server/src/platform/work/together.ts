@@ -1,18 +1,17 @@
-/** One reading that is under way, and the one after it. */
+/** A read in progress, and the one that follows it. */
 interface Turn<Value> {
   readonly over: Promise<unknown>;
   next: Promise<Value> | null;
 }
 
 /**
- * Reads once for all who ask for the same at the same moment: whoever asks while it is being read waits for
- * a reading that begins after that, together with everybody else who does. So nobody is given what was read
- * before they asked, and of a crowd each waits for two readings at most.
+ * Coalesces simultaneous reads of the same thing. Whoever asks during a read joins the next one, so that nobody is
+ * given a state older than their question, and everybody waits for at most two reads.
  */
 export class Together<Value> {
   private readonly turns = new Map<string, Turn<Value>>();
 
-  /** What `read` finds, by whoever of those who ask under this key reads. */
+  /** The result of `read`, shared with everybody who asked under the same key at the same time. */
   of(key: string, read: () => Promise<Value>): Promise<Value> {
     const now = this.turns.get(key);
     if (!now) return this.begin(key, read);
@@ -23,7 +22,7 @@ export class Together<Value> {
     const reading = read();
     const turn: Turn<Value> = { over: reading.catch(() => undefined), next: null };
     this.turns.set(key, turn);
-    // Comes before whatever waits for the turn to be over: they find it gone, or have begun their own.
+    // Registered first, so it runs before the followers: they either see no turn or have started their own.
     void turn.over.then(() => {
       if (turn.next === null) this.turns.delete(key);
     });

@@ -23,19 +23,19 @@ import { Unpacked, Unreadable, unreadable } from './unpack.js';
 export const CLUB_JSON = 'club.json';
 export const linesOf = (list: ClubList): string => `${list}.jsonl`;
 
-/** Of a head alone; and of a file of version 1, which had all lists in one. */
+/** The largest club.json; in version 1 it contained all lists. */
 const MOST_JSON = 48 * 2 ** 20;
-/** Rows stored at once. */
+/** Rows per insert. */
 const AT_ONCE = 1000;
-/** So many times that, so that the database has some to take when it is done with those before. */
+/** Inserts in flight: one runs while the next already waits, so that the database is never idle. */
 const MOST_UNDER_WAY = 2;
-/** Rows that are looked at between two looks at what the database says. */
+/** Yields to the event loop after so many rows. */
 const PAUSE_AFTER = 50;
 
-/** Rows as they come, some at a time: a wait for each of a hundred thousand takes as long as to read them. */
+/** Rows in batches: awaiting each of a hundred thousand takes as long as parsing them. */
 type RowsAtOnce = AsyncIterable<Iterable<unknown>>;
 
-/** Brings a club in that is not here; all of it or nothing. */
+/** Imports a club that does not exist here, in one transaction. */
 export async function bringClub(em: EntityManager, path: string): Promise<ClubReply> {
   const zip = await Unpacked.open(path);
   try {
@@ -93,12 +93,12 @@ async function bringList(
       throw error;
     }
   };
-  // The next rows are looked at while the database takes those before them.
+  // Rows are validated while the database inserts those before them.
   const underWay: Promise<void>[] = [];
   const storeNext = async () => {
     const some = waiting;
     const stored = (underWay.at(-1) ?? Promise.resolve()).then(() => store(some));
-    // It is heard of by whoever waits for it next.
+    // The error surfaces where this promise is awaited; until then it must not count as unhandled.
     stored.catch(() => undefined);
     underWay.push(stored);
     waiting = [];
@@ -122,23 +122,23 @@ async function bringList(
       for (const given of some) {
         waiting.push(checked(given));
         if (waiting.length >= AT_ONCE) await storeNext();
-        // The database has its answer heard, and is sent the next rows, while these are looked at.
+        // Yields, so that the database's answer is handled and the next insert sent while rows are being validated.
         if (at % PAUSE_AFTER === 0) await setImmediate();
       }
     await storeNext();
     await Promise.all(underWay);
   } finally {
-    // Whatever is wrong with a row ends the transaction, and nothing of it may be begun after that.
+    // An invalid row aborts the transaction; an insert still queued would then run outside it.
     await Promise.allSettled(underWay);
   }
 }
 
 const isProblems = (row: object): row is Unreadable['problems'] => Array.isArray(row);
 
-/** What has come so far, for rows that name it. */
+/** Ids imported so far, for checking references to them. */
 class Known {
   private readonly ids = new Map<ClubList, Set<string>>();
-  /** Rungs of each version of each pattern. */
+  /** Each pattern version's body, for its rungs. */
   private readonly versions = new Map<string, InList<'patterns'>['versions'][number]['body']>();
 
   check(part: ClubPart<ClubList>, row: InList<ClubList>, where: string): void {
@@ -149,7 +149,7 @@ class Known {
     own.add(id);
     for (const [field, list] of Object.entries(part.names)) {
       const named: unknown = Reflect.get(row, field) ?? null;
-      // A correction may come before what it corrects; that it comes at all the database sees.
+      // A correction may come before the rep it replaces; the foreign key checks that the rep exists.
       if (named === null || list === part.list) continue;
       if (typeof named !== 'string' || !this.ids.get(list)?.has(named))
         throw unreadable(`${where}.${field}`, named, 'an id that is in the file');
@@ -186,7 +186,7 @@ async function* rowsIn(zip: Unpacked, list: ClubList): RowsAtOnce {
   for await (const lines of zip.lines(name)) yield rows(lines);
 }
 
-/** The head of a file, and the lists that stood beside it in version 1. */
+/** Splits a version-1 file into its head and its lists. */
 function split(whole: unknown): { head: ClubFileHead; lists: object } {
   if (typeof whole !== 'object' || whole === null || Array.isArray(whole))
     throw unreadable(CLUB_JSON, typeof whole, 'an object');

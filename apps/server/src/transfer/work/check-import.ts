@@ -19,19 +19,20 @@ const ruleProblems = (body: ImportBody): WorkProblems =>
     }),
   );
 
-/** Who sends something new makes ids in order of time. */
+/** New rows have UUIDv7s, whose order is their order in time. */
 const isNewId = (id: string): boolean => isUUID(id, 7);
 
 /**
- * Without the sets and reps that plain bounds find good. Of sets whose conditions and limits are written alike one
- * stays, for the rules to look at; of each set that stays a rep does, since a set has some.
+ * The import without the sets and reps that the compiled rules accept. Of sets with the same conditions and limits
+ * one is kept for the class's rules, and of each kept set one rep, since a set may not be empty.
  */
 function onlyDoubtful({ sets }: ImportBody): ImportBody {
   const seen = new Set<string>();
   return {
     sets: sets.flatMap((set) => {
       const { id, body, endedAt, reps } = set;
-      // A set of a club's file may have no end, and ids of any kind; one that is sent as over has both.
+      // The compiled rules are those of club files, which allow sets without an end and ids of any version; an import
+      // does not.
       const isPlain =
         isNewId(id) &&
         typeof endedAt === 'string' &&
@@ -47,7 +48,7 @@ function onlyDoubtful({ sets }: ImportBody): ImportBody {
   };
 }
 
-/** The import in a file, held against its class; a thread's whole work. */
+/** The thread's entry point: validates the import in a file against its class. */
 export default async function checkImport({
   path,
 }: {
@@ -62,10 +63,10 @@ export default async function checkImport({
   }
   const shape = shapeProblems(ImportBody, given);
   if (shape.length > 0) return refused(shape);
-  // Its shape is right, so it has sets with reps.
+  // The shape was checked, so it is an object with lists of sets and reps.
   const sent = given as ImportBody;
   const problems = ruleProblems(onlyDoubtful(sent));
-  // What is wrong is named by where it stands in what was sent.
+  // Validated again as a whole, so that problems name positions in what was sent.
   if (problems.length > 0) return refused(ruleProblems(sent));
   return { value: sent };
 }

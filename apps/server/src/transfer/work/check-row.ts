@@ -9,7 +9,7 @@ import { schemasUnder } from '../../platform/http/schemas.js';
 import { shapeProblems } from '../../platform/http/shape.js';
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/i;
-/** As far as they tell a day from a moment: which there are is looked at apart. */
+/** Just enough to tell a day from a moment; whether it exists is checked elsewhere. */
 const FORMATS = { uuid: UUID, date: /^[\d-]+$/, 'date-time': /T/ };
 const SCHEMAS = '#/$defs/';
 
@@ -18,13 +18,13 @@ interface ClassSchema {
   readonly required?: readonly string[];
 }
 
-/** The lists whose rows are held against compiled rules. */
+/** Lists with so many rows that their rules are compiled. */
 type ManyRows = Extract<ClubList, 'reps' | 'sets'>;
 
 const compiled = new Map<ManyRows, ValidateFunction>();
 let allSchemas: Record<string, ClassSchema> | null = null;
 
-/** The schema of a list's rows, without the fields that are looked at apart from it. */
+/** The JSON Schema of a list's rows, without some fields that are checked elsewhere. */
 function schemaOf(list: ManyRows, apart: readonly string[]): object {
   const name = CLUB_LISTS[list].name;
   const defs = (allSchemas ??= schemasUnder(SCHEMAS) as Record<string, ClassSchema>);
@@ -50,44 +50,44 @@ function rulesOf(list: ManyRows): ValidateFunction {
   return rules;
 }
 
-/** Compiles what rows are held against, before there are some: it takes as long as some hundred of them. */
+/** Compiles the rules in advance, which takes as long as validating some hundred rows. */
 export function compileRules(): void {
   rulesOf('sets');
   rulesOf('reps');
 }
 
 function bySchema(list: ManyRows, row: object): boolean {
-  // A schema knows of fields that may be missing, not of nothing in their place.
+  // JSON Schema treats null and absent differently; the class's rules do not.
   return rulesOf(list)(
     Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null)),
   );
 }
 
-/** Conditions and limits that the rules themselves found good: a club has few that differ. */
+/** Conditions and limits already accepted by the class's rules; a club has few different ones. */
 const goodParts = new LRUCache<string, true>({ max: 1000 });
-/** Those two as one text: what the rules say of them they say of all that are written alike. */
+/** Conditions and limits as a text: equal texts get the same verdict. */
 export const partsOf = ({
   conditions,
   limitsMs,
 }: Pick<InList<'sets'>, 'conditions' | 'limitsMs'>) => JSON.stringify([conditions, limitsMs]);
 
 /**
- * Reps and sets are many, and their rules are plain bounds: compiled, they are held against a row some
- * hundred times faster. What depends on something else (a pace's steps, a correction) is not among
- * them, nor are moments. Whatever does not pass here is read by the rules themselves, which say why.
+ * Whether the compiled rules accept a rep or a set, which is some hundred times faster than its class's. They leave
+ * out what depends on other fields (a pace's steps, a correction) and moments. A row they do not accept is checked by
+ * its class, which says what is wrong.
  */
 function isPlainlyGood(list: ClubList, row: object): boolean {
   if (list === 'reps') return isPlainRep(row);
   return list === 'sets' && isPlainSet(row) && goodParts.has(partsOf(row as InList<'sets'>));
 }
 
-/** Whether a rep of the right shape is among those that plain bounds find good. */
+/** Whether the compiled rules accept a rep of the right shape. */
 export function isPlainRep(row: object): boolean {
   const { corrected, replaces } = row as InList<'reps'>;
   return corrected == null && replaces == null && bySchema('reps', row);
 }
 
-/** The same of a set, but for its conditions and limits. */
+/** Whether the compiled rules accept a set of the right shape, except for its conditions and limits. */
 export function isPlainSet(row: object): boolean {
   if (!bySchema('sets', row)) return false;
   const set = row as InList<'sets'>;
@@ -99,13 +99,19 @@ export function isPlainSet(row: object): boolean {
   );
 }
 
-/** Whether a text is a moment of this century as this server writes moments; there is none like the 30th of February. */
+/**
+ * Whether a text is an existing moment of this century in the format this server writes; rules out a 30th of
+ * February.
+ */
 function isPlainMoment(text: string): boolean {
   const moment = new Date(text);
   return text.startsWith('20') && !Number.isNaN(moment.getTime()) && moment.toISOString() === text;
 }
 
-/** A row of a club's file held against its class: the row, or what is wrong with it. */
+/**
+ * Validates a row of a club's file.
+ * @returns the row, or its problems
+ */
 export function checkRow<List extends ClubList>(
   list: List,
   given: unknown,
@@ -113,7 +119,7 @@ export function checkRow<List extends ClubList>(
   const of = CLUB_LISTS[list];
   const shape = shapeProblems(of, given);
   if (shape.length > 0) return shape;
-  // Its shape is right, so it is an object.
+  // The shape was checked, so it is an object.
   if (isPlainlyGood(list, given as object)) return given as InList<List>;
   const row = plainToInstance<object, unknown>(of, given);
   const errors = validateSync(row, { whitelist: true, forbidNonWhitelisted: true });

@@ -14,7 +14,10 @@ import type { TablesService } from '../tables.service.js';
 import { CLUB_JSON, linesOf } from './bring-club.js';
 
 const REPS_TABLE = 'reps.csv';
-/** A sixth larger than the usual 6, in under half its time: of a large club a second that others have. */
+/**
+ * A sixth larger than at the default level 6, in less than half the time; for a large club that frees a second of CPU
+ * for others.
+ */
 const LIGHTLY = { compressionLevel: 3 } as const;
 
 const lines = (rows: readonly object[]): string =>
@@ -24,7 +27,10 @@ async function* linesOfAll(pages: AsyncIterable<readonly object[]>): AsyncIterab
   for await (const rows of pages) yield lines(rows);
 }
 
-/** The list of a club's reps; the table of them is put aside meanwhile: to read them takes longest of all. */
+/**
+ * The lines of a club's reps. Their CSV is written to a file `aside` at the same time, because reading them takes
+ * longest.
+ */
 async function* repLines(
   tables: TablesService,
   clubId: string,
@@ -41,7 +47,10 @@ async function* repLines(
   }
 }
 
-/** The whole club: lists to be read back, and tables for people; written as it is read, its folder being its own. */
+/**
+ * Writes a club's zip: lists that can be imported again, and tables for people.
+ * @param path of the zip, in a folder of its own
+ */
 export async function takeClub(
   em: EntityManager,
   tables: TablesService,
@@ -50,7 +59,7 @@ export async function takeClub(
 ): Promise<void> {
   const { name, sport, unit, faults } = await em.findOneOrFail(Club, { clubId });
   const zip = new ZipFile();
-  // What cannot be read ends the file, not the thread.
+  // Without this a failing list would end the thread with an uncaught error.
   zip.on('error', (error: Error) => (zip.outputStream as Readable).destroy(error));
   const head = {
     format: CLUB_FORMAT,
@@ -63,7 +72,7 @@ export async function takeClub(
     list === 'reps'
       ? repLines(tables, clubId, aside)
       : linesOfAll((CLUB_PARTS[list] as ClubPart<ClubList>).take(em, clubId));
-  // One after another, in this order: the table of reps is there once their list is.
+  // yazl reads them one after another, so the CSV of reps is complete when its turn comes.
   const files: (readonly [name: string, text: () => Readable])[] = [
     ...CLUB_LIST_NAMES.map((list) => [linesOf(list), () => Readable.from(linesIn(list))] as const),
     [REPS_TABLE, () => createReadStream(aside)],

@@ -4,7 +4,7 @@ import { wrong, type Problem } from '@orthokin/core/result';
 import { open, type Entry, type ZipFile } from 'yauzl';
 import { counted, TooMuch } from '../../platform/http/counted.js';
 
-/** What came cannot be taken; says why. */
+/** The file cannot be imported; the problems say why. */
 export class Unreadable extends Error {
   constructor(
     readonly problems: readonly Problem[],
@@ -19,17 +19,20 @@ export function unreadable(field: string, given: unknown, allowed: string): Unre
   return new Unreadable(refused.ok ? [] : [refused.problem]);
 }
 
-/** Of all that a file unpacks to. */
+/** The most bytes a whole file may unpack to. */
 const MOST_UNPACKED = 2 ** 31;
 const MOST_ENTRIES = 100;
-/** Deflated, as APPNOTE.TXT numbers ways of packing. */
+/** The zip format's number for Deflate (APPNOTE.TXT). */
 const DEFLATED = 8;
-/** Of the usual 16 kB each piece waits longer for its turn than it takes; and some are ready while rows are read. */
+/**
+ * Larger chunks than the default 16 kB, which spend longer waiting for a turn than being unpacked; and some read
+ * ahead.
+ */
 const PIECES = { chunkSize: 2 ** 18, highWaterMark: 2 ** 20 };
-/** A line is one row; the largest is a pattern with every version of it. */
+/** The longest line; a line is one row, the largest a pattern with all its versions. */
 const LONGEST_LINE = 8 * 2 ** 20;
 
-/** The files in a zip, opened one by one. What is in them is counted while it is unpacked. */
+/** A zip's files, opened one by one; unpacked bytes are counted and bounded. */
 export class Unpacked {
   private constructor(
     private readonly zip: ZipFile,
@@ -58,7 +61,7 @@ export class Unpacked {
     this.zip.close();
   }
 
-  /** The bytes of a file in it, no more than so many. */
+  /** A file's unpacked bytes, at most `most` of them. */
   private async bytes(name: string, most: number): Promise<Readable> {
     const entry = this.entries.get(name);
     if (!entry) throw unreadable('file', `no ${name}`, `a zip with ${name} in it`);
@@ -70,7 +73,7 @@ export class Unpacked {
         (error, opened) => (error ? fail(error) : done(opened)),
       ),
     );
-    // Ends all when one ends; whoever reads hears of an error by reading.
+    // `pipeline` closes all streams if one fails; readers see the error on the last one.
     const over = () => undefined;
     return isDeflated
       ? // No more than it says it is: whoever unpacks raw pieces has to look at that, too.
@@ -94,7 +97,7 @@ export class Unpacked {
     }
   }
 
-  /** The lines of a file, as many at a time as were unpacked at once; empty lines are none. */
+  /** A file's lines, in batches as they are unpacked; empty lines are skipped. */
   async *lines(name: string): AsyncIterable<readonly string[]> {
     let rest = '';
     try {

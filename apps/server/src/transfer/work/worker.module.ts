@@ -10,10 +10,10 @@ import { ormOptions } from '../../platform/database/orm-options.js';
 import { TABLES } from '../../tables.js';
 import { TablesService } from '../tables.service.js';
 
-/** Enough for a thread that does one thing after another. */
+/** A thread runs one task at a time, so few connections suffice. */
 const CONNECTIONS = 2;
 
-/** What a thread for long work is made of: the domains and the tables, no HTTP. */
+/** The services of a worker thread: domains and tables, without HTTP. */
 @Module({})
 export class WorkerModule {
   static with({ databaseUrl }: { readonly databaseUrl: string }): DynamicModule {

@@ -16,7 +16,7 @@ import { takeClub } from './take-club.js';
 import { Unreadable } from './unpack.js';
 import { WorkerModule } from './worker.module.js';
 
-/** What a thread can be asked for; each names a file of this machine to write or to read. */
+/** The tasks of a thread and their arguments; `path` is a file to write or to read. */
 export interface Tasks {
   readonly takeClub: { readonly clubId: string; readonly path: string };
   readonly bringClub: { readonly path: string };
@@ -37,12 +37,12 @@ async function startServices(): Promise<INestApplicationContext> {
   return app;
 }
 
-/** The services of the server, in this thread, on connections of their own. */
+/** This thread's own services, on connections of its own. */
 async function services(): Promise<INestApplicationContext> {
   try {
     return await (started ??= startServices());
   } catch (error) {
-    // A database that was away may be back for whoever asks next.
+    // Try again next time: the database may have been away only for a moment.
     started = null;
     throw error;
   }
@@ -67,14 +67,14 @@ const DOING: Doing = {
     withinClub(clubId, () => write(tables.repsOfClub(clubId), path)),
   setsTable: ({ clubId, path }, _em, tables) =>
     withinClub(clubId, () => write(tables.setsOfClub(clubId), path)),
-  // The services have started by then. What looks through an import is a file of its own.
+  // The services have been started by `work`. Imports are checked by a module of their own.
   beReady: async () => {
     compileRules();
     await import('./check-import.js');
   },
 };
 
-/** One task, by the pool that this thread is of. */
+/** The thread's entry point, called by the pool. */
 export default async function work<Task extends keyof Tasks>({
   task,
   data,
