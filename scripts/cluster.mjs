@@ -43,14 +43,14 @@ await run(async () => {
     ...{ sets: values.sets, troubles: values.troubles, seed: values.seed },
   });
   const installed = ensureDebianPackages(['postgresql', 'patroni', 'etcd-server', 'haproxy']);
-  // Debian starts what it installs for the whole machine; here it runs for this command alone.
+  // Debian starts these for the whole machine on installation; here they run only for this command.
   const services = { 'etcd-server': 'etcd', haproxy: 'haproxy', patroni: 'patroni' };
   for (const [name, service] of Object.entries(services))
     if (installed.some((each) => each === name))
       spawnSync('systemctl', ['disable', '--now', service], { stdio: 'ignore' });
   ensureNpmPackages();
   ensureBuilt();
-  // Not there before this command has installed what it needs.
+  // Imported late, because it needs packages that this command has just installed.
   const { playThrough } = await import('./cluster/play.mjs');
   return (await playThrough({ sets, troubles, seed, keep: values.keep })) ? 0 : 1;
 });

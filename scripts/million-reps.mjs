@@ -3,14 +3,14 @@ import pg from 'pg';
 import { Refusal, run, say } from './lib/say.mjs';
 
 /**
- * Fills a database that holds the demo club with clubs more of two hundred athletes, two hundred thousand reps each, every
- * set a copy of one of the demo's on another day. For measuring, on a database that may be thrown away:
+ * Fills a database that holds the demo club with further clubs of two hundred athletes with a thousand reps each,
+ * whose sets are copies of the demo's on other days. For measuring, on a database that may be thrown away:
  *   node scripts/million-reps.mjs postgresql://… [--clubs 5]
  */
 const USUAL_CLUBS = 5;
 const ATHLETES = 200;
 const SETS = 84;
-/** The days the sets of an athlete are spread over, the newest today. */
+/** Each athlete's sets are spread over so many days up to today. */
 const DAYS = 420;
 
 const DEMO = '019ab000-0000-7000-8000-000000000001';
@@ -95,7 +95,7 @@ await run(async () => {
       const { rowCount } = await client.query(sql, given[what] ?? []);
       say(`${what}: ${rowCount}`);
     }
-    // Else the database would tidy up by itself in the middle of whatever is measured.
+    // Otherwise autovacuum would start in the middle of a measurement.
     await client.query('vacuum analyze');
   } finally {
     await client.end();

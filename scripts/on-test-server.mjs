@@ -4,7 +4,8 @@ import { ensureDebianPackages, ensureNpmPackages } from './lib/packages.mjs';
 import { playwright } from './lib/playwright.mjs';
 import { run } from './lib/say.mjs';
 
-// Runs one of e2e's Playwright configurations on the demo data: pictures, or what is measured in a browser.
+// Runs one of e2e's Playwright configurations on a server with the demo data, for screenshots and benchmarks in a
+// browser.
 const [config = '', ...args] = process.argv.slice(2);
 await run(async () => {
   ensureDebianPackages(['postgresql', 'chromium']);

@@ -15,7 +15,7 @@ backups. On the machine it goes to it is unpacked and served: nothing is built o
 
 The file is data/package/orthokin-VERSION-COMMIT.tar.gz; see docs/deploying.md.`;
 
-/** Served, or needed by ./start; nothing that only building and testing need. */
+/** What is served or needed by ./start, without what only builds and tests need. */
 const TAKEN = [
   ...['LICENSE', 'README.md', 'package.json', 'package-lock.json', 'start', 'deploy', 'docs'],
   ...['scripts/start.mjs', 'scripts/lib'],
@@ -39,7 +39,7 @@ function take(path, into) {
   });
 }
 
-/** What a machine that was never built on is told of what it has. @param {string} version @param {string} commit */
+/** Tells an unpacked package which version it is. @param {string} version @param {string} commit */
 const labelOf = (version, commit) => ({ version, commit, packedAt: new Date().toISOString() });
 
 await run(async () => {
@@ -61,7 +61,7 @@ await run(async () => {
   for (const path of TAKEN) take(path, folder);
   for (const app of APPS)
     for (const part of ['package.json', 'dist']) take(join(app, part), folder);
-  // npm wants to see every workspace of the lock file.
+  // npm expects every workspace of the lock file to be there.
   for (const path of ['e2e/package.json', 'bench/package.json']) take(path, folder);
   say('Fetching what the server needs');
   must(

@@ -5,7 +5,7 @@ import { ensureBuilt } from './lib/build.mjs';
 import { ROOT } from './lib/paths.mjs';
 import { run } from './lib/say.mjs';
 
-// Writes docs/pattern.schema.json anew from the rules of the contract.
+// Regenerates docs/pattern.schema.json from the contract's rules.
 await run(async () => {
   ensureBuilt();
   const { patternSchema } = await import('../apps/server/dist/domains/patterns/pattern-schema.js');

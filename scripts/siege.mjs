@@ -32,11 +32,11 @@ files) went over its bound.
 
 const MOST_MB = 700;
 const LONGEST_MS = 1000;
-/** Answered by threads of their own, which take seconds to start: nobody else waits for these. */
+/** Requests handled by worker threads, which may take seconds to start without holding up other requests. */
 const BY_A_THREAD = /\/imports\/|\.(csv|zip)$/;
 const MB = 2 ** 20;
 const CLIENTS = 8;
-/** A larger disk may be one that somebody needs. */
+/** A larger disk might be one that somebody needs. */
 const LARGEST_SMALL_DISK = 2 ** 30;
 const FULL_FOR_MS = 8000;
 
@@ -47,14 +47,14 @@ class Besieged {
     this.servingUrl = servingUrl;
     this.port = port;
     this.mostMb = 0;
-    /** Answers that said to try again. */
+    /** Replies that asked to try again later (503). */
     this.putOff = 0;
     /** @type {import('node:child_process').ChildProcess | null} */
     this.process = null;
     this.over = false;
   }
 
-  /** Starts it, and again whenever it is gone. */
+  /** Starts the server, and restarts it whenever it dies. */
   async start() {
     const child = spawn(process.execPath, [join(ROOT, 'apps/server/dist/main.js')], {
       env: {
@@ -82,7 +82,7 @@ class Besieged {
         const kb = Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? 0);
         this.mostMb = Math.max(this.mostMb, kb / 1024);
       } catch {
-        // It is being started anew.
+        // It is just being restarted.
       }
     }, 100);
     return () => clearInterval(timer);
@@ -107,7 +107,7 @@ class Besieged {
     return { status: response.status, body: await response.json().catch(() => null) };
   }
 
-  /** Sends until it is acknowledged, as a device does. @param {string} path @param {object} body */
+  /** Sends until acknowledged, as a device does. @param {string} path @param {object} body */
   async put(path, body) {
     for (;;) {
       try {
@@ -124,8 +124,9 @@ class Besieged {
 }
 
 /**
- * Records sets while something is done to the server; says what was acknowledged and is not stored.
- * @param {Besieged} server @param {number} sets
+ * Records sets while something is done to the server, and reports acknowledged reps that are not stored.
+ * @param {Besieged} server
+ * @param {number} sets
  * @param {(isRecording: () => boolean) => Promise<void>} meanwhile
  */
 async function recording(server, sets, meanwhile) {
@@ -158,7 +159,7 @@ async function recording(server, sets, meanwhile) {
   return rows.length === acknowledged.length;
 }
 
-/** Kills now this, now that. */
+/** Kills the server, the database or its connections in random order. */
 const killing =
   (
     /** @type {Besieged} */ server,
@@ -177,7 +178,7 @@ const killing =
     }
   };
 
-/** Fills a disk to its last byte for a while. @param {string} folder */
+/** Fills a disk completely for a while. @param {string} folder */
 const filling = (folder) => async () => {
   const ballast = join(folder, 'ballast');
   await wait(1000);
@@ -193,7 +194,7 @@ const filling = (folder) => async () => {
   say('there is room again');
 };
 
-/** A folder for a database on a disk that may be filled. @param {string} folder */
+/** A folder for the database on the disk that is to be filled. @param {string} folder */
 function placeOn(folder) {
   const { blocks, bsize } = statfsSync(folder);
   if (blocks * bsize > LARGEST_SMALL_DISK)
@@ -221,8 +222,7 @@ async function disconnect(databaseUrl) {
 }
 
 /**
- * Says for how long nobody else was served: what the server's metrics tell of its event loop since they were
- * last read. They look every 10 ms.
+ * Reports how long the event loop was blocked since the metrics were last read. prom-client samples it every 10 ms.
  * @param {string} metrics
  */
 function sayHeld(metrics) {
@@ -236,7 +236,7 @@ function sayHeld(metrics) {
   );
 }
 
-/** Files that unpack to far more than they are. @param {Besieged} server */
+/** Sends zip bombs and other files that unpack to far more than their size. @param {Besieged} server */
 async function bursting(server) {
   const head = () =>
     strToU8(
@@ -269,7 +269,7 @@ async function bursting(server) {
   let good = true;
   for (const [what, make] of FILES) {
     const file = zipSync(make(), { level: 9 });
-    // Packing held up this process: a connection that the server let go meanwhile must be heard of.
+    // Packing blocked this process: give it time to notice connections the server closed meanwhile.
     await wait(200);
     const began = Date.now();
     const { status } = await server.ask('POST', 'clubs', file);
@@ -283,7 +283,7 @@ async function bursting(server) {
 }
 
 /**
- * Every field of every route, with everything; says what took longest.
+ * Tries every field of every route with every kind of bad value, and reports the slowest replies.
  * @param {import('./lib/cluster.mjs').RunningCluster} cluster
  */
 function fields(cluster) {

@@ -21,9 +21,9 @@ grow from hour to hour.
 
 const FLOORS = 12;
 const ATHLETES = 60;
-/** A set takes some three minutes with its rest. */
+/** A set takes about three minutes, rest included. */
 const SETS_AN_HOUR = 20 * FLOORS;
-/** By then everything that is loaded once has been. */
+/** By then everything that is loaded only once has been loaded. */
 const WARM_HOURS = 2;
 const MOST_GROWTH = 1.2;
 const MB = 2 ** 20;
@@ -37,14 +37,14 @@ const median = (values) => [...values].sort((a, b) => a - b)[Math.floor(values.l
 const memoryMb = (pid) =>
   Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
 
-/** What of a server's memory is in use now, with what may be given up. @param {string} address */
+/** The size of a server's heap, including garbage. @param {string} address */
 async function heapMb(address) {
   const text = await (await fetch(`${address}/api/metrics`)).text();
   return Number(/^nodejs_heap_size_used_bytes (\S+)$/m.exec(text)?.[1] ?? NaN) / MB;
 }
 
 /**
- * Whether what is taken in the last hour is what was taken once the server was warm.
+ * Whether the last hour used no more than the first after warming up.
  * @param {readonly Taken[]} hours
  */
 function isFlat(hours) {
@@ -65,7 +65,7 @@ function isFlat(hours) {
  * @param {import('./lib/open-film.mjs').OpenFilm} film
  */
 async function soak(address, databaseUrl, pid, count, film) {
-  // Not there before this command has installed what it needs.
+  // Imported late, because they need packages that this command has just installed.
   const [{ default: pg }, { WebSocket }, { v7 }, recording] = await Promise.all([
     import('pg'),
     import('ws'),
@@ -152,7 +152,7 @@ async function soak(address, databaseUrl, pid, count, film) {
       const after = await taken();
       const one = {
         memoryMb: median(memory),
-        // What is left once whatever may be given up has been.
+        // The lowest heap size: what remains after a garbage collection.
         heldMb: Math.min(...heap),
         filmMb: (await film.pids()).reduce((sum, page) => sum + memoryMb(page), 0),
         connections: after.connections,
@@ -210,7 +210,7 @@ await run(async () => {
       server.once('exit', done);
     });
     const address = `http://127.0.0.1:${port}`;
-    // Opened before sets of this soak are newer than the one whose film ships.
+    // Opened first: later sets of this soak would be newer than the one the shipped film belongs to.
     const film = await (await import('./lib/open-film.mjs')).openFilm(address);
     const isGood = await soak(address, cluster.url(name), server.pid, hours, film).finally(
       film.close,

@@ -6,16 +6,16 @@ import { ensureDebianPackages } from './lib/packages.mjs';
 import { ROOT } from './lib/paths.mjs';
 import { run, say } from './lib/say.mjs';
 
-// Makes the spoken cues that ship with the app, with Debian's espeak-ng. Only to be run again when
-// a word is added: the clips are checked in, so that a floor without a network can speak.
+// Regenerates the spoken cues with Debian's espeak-ng. Only needed when a word is added: the clips are checked in,
+// because the app has to speak without a network.
 const WORDS = join(ROOT, 'apps/web/src/sound/spoken-words.json');
 const VOICE = ['-v', 'en-gb+m3', '-s', '185', '-p', '42', '-a', '170'];
 const FOLDER = join(ROOT, 'apps/web/public/spoken');
 const RATE_HZ = 16_000;
 const HEADER_BYTES = 44;
-/** Quieter than this is silence, of 32,767. */
+/** Samples below this (of 32,767) count as silence. */
 const SILENCE = 400;
-/** Kept before the first sound, so that its onset is not cut. */
+/** Silence kept before the first sound, so that its onset is not cut off. */
 const LEAD_S = 0.005;
 const TAIL_S = 0.04;
 
@@ -27,7 +27,7 @@ function read(wav) {
   return { rate: wav.readUInt32LE(24), samples };
 }
 
-/** The sound alone, from its onset on. @param {Int16Array} samples @param {number} rate */
+/** Cuts off leading and trailing silence. @param {Int16Array} samples @param {number} rate */
 function trimmed(samples, rate) {
   const loud = (/** @type {number} */ s) => Math.abs(s) > SILENCE;
   const first = samples.findIndex(loud);
@@ -38,7 +38,7 @@ function trimmed(samples, rate) {
   );
 }
 
-/** Linear resampling serves speech well enough. @param {Int16Array} samples @param {number} from */
+/** Resamples linearly, which is good enough for speech. @param {Int16Array} samples @param {number} from */
 function resampled(samples, from) {
   return Float32Array.from({ length: Math.floor((samples.length * RATE_HZ) / from) }, (_, i) => {
     const at = (i * from) / RATE_HZ;

@@ -14,7 +14,7 @@ import { isFree } from './lib/ports.mjs';
 import { Refusal, reasonOf, run, say } from './lib/say.mjs';
 
 const USUAL_PORT = 4310;
-/** Where the app looks for beacons until it is told another address. */
+/** The beacons' default address in the app. */
 const BEACONS_PORT = 4320;
 
 const HELP = `Starts Orthokin on this machine: installs what is missing, builds, starts the
@@ -73,11 +73,14 @@ function passphraseIn(file) {
   return line.trim();
 }
 
-/** What is private is sealed with: a database of ours, or another's. @param {{ privateKeys: string } | null} cluster */
+/**
+ * The keys that private values are sealed with: from our own cluster, or the environment. @param {{ privateKeys:
+ * string } | null} cluster
+ */
 const keysOf = (cluster) => cluster?.privateKeys ?? process.env['PRIVATE_KEYS'] ?? '';
 
 /**
- * What is said of a backup's keys.
+ * What to tell about the keys in a backup.
  * @param {{ privateKeys: string } | null} cluster @param {string | null} passphrase
  */
 function aboutKeys(cluster, passphrase) {
@@ -130,12 +133,13 @@ async function withDatabase([what = '', file, ...more], passphrase) {
   }
 }
 
-/** Looks so often whether today's backup is there. */
+/** How often to check whether today's backup exists. */
 const NIGHTLY_EVERY_MS = 60 * 60 * 1000;
 
 /**
- * Keeps a backup a day for as long as it serves; the reply stops that.
+ * Makes a backup a day while the server runs.
  * @param {() => string | undefined} address
+ * @returns stops it
  */
 function keepBackups(address) {
   const keep = () => {
@@ -146,7 +150,7 @@ function keepBackups(address) {
   return { keep, stop: () => clearInterval(timer) };
 }
 
-/** Where letters lie; the server, which gives root up, must be able to put them there. */
+/** The folder for mail, writable by the server after it has given up root. */
 function outboxFolder() {
   const folder = join(DATA, 'outbox');
   mkdirSync(folder, { recursive: true, mode: 0o700 });
@@ -156,14 +160,14 @@ function outboxFolder() {
   return folder;
 }
 
-/** This machine's address on its network, as other devices reach it. */
+/** This machine's address on the local network. */
 const lanAddress = () => namesOfMachine().find((name) => /^[\d.]+$/.test(name)) ?? '127.0.0.1';
 
-/** Looks so often whether the certificate still does. */
+/** How often to check whether the certificate is about to expire. */
 const CERTIFICATE_EVERY_MS = 12 * 60 * 60 * 1000;
 
 /**
- * Serves by a certificate that is made anew before it ends, or when this machine got another address.
+ * Renews the certificate before it expires, and when this machine's address changes.
  * @param {(renewed: { cert: string, key: string }) => void} onRenewed
  */
 function keepCertificate(onRenewed) {
@@ -173,7 +177,7 @@ function keepCertificate(onRenewed) {
     try {
       ensureCertificate();
     } catch (error) {
-      // The one there is serves on; there are weeks in which it can be mended.
+      // The old certificate is still valid for weeks, in which this can be repaired.
       say(`The certificate was not renewed: ${reasonOf(error)}`);
     }
     const cert = readFileSync(files.cert, 'utf8');
@@ -188,7 +192,7 @@ function keepCertificate(onRenewed) {
 async function sayHowToJoin(address, trustPort) {
   const trust = `http://${lanAddress()}:${trustPort}/trust`;
   say(`\nOn each device, once, before the first time:\n\n  ${trust}\n`);
-  // Not there before this command has installed it.
+  // Imported late, because it needs packages that this command has just installed.
   const { default: qrcode } = await import('qrcode');
   say(await qrcode.toString(trust, { type: 'terminal', small: true }));
   say(`After that the app is at ${address}, a secure page that keeps its screen awake.`);
@@ -206,13 +210,13 @@ async function checkedPort(given) {
   return port;
 }
 
-/** The stand-in for beacons, beside the app: so that a whole chain can be tried on one machine. */
+/** Runs the simulated beacons beside the app, so that everything can be tried on one machine. */
 function serveStandIn() {
   const child = spawn(process.execPath, [join(ROOT, 'apps/beacons/dist/main.js')], {
     env: { ...process.env, PORT: String(BEACONS_PORT) },
     stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
   });
-  // Its port may be taken, by another ./start or by real beacons: the app runs without it.
+  // Its port may be taken, by another ./start or by real beacons; the app runs without it.
   child.on('error', () => undefined);
   return child;
 }
@@ -243,10 +247,10 @@ await run(async () => {
   let cluster = ownDatabase ? null : await ensureCluster('user');
   let demo = given['reset-demo'] ? 'reset' : 'once';
   const surroundings = async () => {
-    // The database may have gone with the server; the one there is stays as it is.
+    // The database may have died with the server; if it runs it is left alone.
     if (!ownDatabase) {
       const [before, now] = [cluster, await ensureCluster('user')];
-      // Whichever of them started it stops it.
+      // Only the one that started the database stops it.
       const stop = () => [before, now].forEach((each) => each?.stop());
       cluster = { ...now, stop };
     }
@@ -269,11 +273,11 @@ await run(async () => {
       }),
       DEMO: demo,
     };
-    // Asked for once: a server that is brought back must not take what was recorded since.
+    // Only for the first start: a restarted server must not reset what was recorded since.
     demo = 'once';
     return env;
   };
-  // Whoever brings a database of their own backs it up their own way.
+  // Other databases are backed up by whoever provides them.
   const backups = keepBackups(() => cluster?.url('orthokin'));
   const database = keepRunning(() => cluster);
   const standIn = serveStandIn();

@@ -20,11 +20,11 @@ browser tests in headless Chromium, on a database of their own. The last line is
 
 const REPORTS = join(DATA, 'test-reports');
 
-/** Whether stories are left out that take long, while something is changed. */
+/** Whether to leave out the stories tagged as thorough. */
 let isQuick = false;
 
 /**
- * Runs a command and prints what it says when it is over: others run beside it.
+ * Runs a command and prints its output when it has ended, so that parallel commands' outputs do not mix.
  * @param {string} command
  * @param {string[]} args
  * @param {NodeJS.ProcessEnv} [env]
@@ -51,8 +51,8 @@ const succeeds = (command, args, env = {}) =>
 const one = (ok) => ({ passed: ok ? 1 : 0, failed: ok ? 0 : 1 });
 
 /**
- * Counts from a runner's report. A run that failed without saying which test did (a suite that
- * does not load, say) still counts as a failure.
+ * Counts from a test runner's report. A run that failed without a failed test (because a suite does not load, say)
+ * counts as one failure.
  * @param {string} file
  * @param {boolean} ok
  * @param {(report: any) => Counts} read
@@ -78,7 +78,7 @@ async function jest(name, projects, env) {
       'jest',
       '--selectProjects',
       ...projects,
-      // Left to itself it spares a core, for whoever edits beside it.
+      // By default Jest leaves one core free, for interactive use.
       `--maxWorkers=${availableParallelism()}`,
       '--json',
       `--outputFile=${report}`,
@@ -95,9 +95,9 @@ async function jest(name, projects, env) {
 /** @param {string[]} tags @returns {string[]} */
 const without = (tags) => (tags.length > 0 ? ['--grep-invert', tags.join('|')] : []);
 
-/** Stories that measure to the frame: nothing else may run beside them on a small machine. */
+/** Stories that measure single frames: on a small machine nothing else may run at the same time. */
 const EXACT = '@exact';
-/** Stories that a quick run leaves out. */
+/** Stories that `--quick` leaves out. */
 const THOROUGH = '@thorough';
 
 /** @param {import('./lib/cluster.mjs').RunningCluster} cluster @returns {Counts} */
@@ -131,8 +131,7 @@ const SUITES = {
 };
 
 /**
- * What is told beside each other, one stage after another. Jest and Playwright keep every core busy by
- * themselves; what does not goes together.
+ * Suites that run in parallel, stage after stage. Jest and Playwright use all cores by themselves; the others do not.
  */
 const STAGES = [['server'], ['unit'], ['lint', 'format', 'types'], ['browser']];
 

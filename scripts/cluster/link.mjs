@@ -3,8 +3,8 @@ import { connect, createServer } from 'node:net';
 /** @typedef {import('node:net').Socket} Socket */
 
 /**
- * A stretch of network between two machines that can be cut: what listens at one port is reached by
- * another. Cut, it swallows what is sent without a word, as a pulled cable does.
+ * A network link between two machines that can be cut. Like a pulled cable, a cut link swallows what is sent without
+ * an error.
  */
 export class Link {
   /** @type {Map<Socket, Socket>} from each end to the other */

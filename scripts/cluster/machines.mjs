@@ -35,7 +35,7 @@ function folderOf(home, name) {
   return folder;
 }
 
-/** A machine with a database, looked after by patroni; its network can be cut and it can be switched off. */
+/** A machine with a database managed by patroni. Its network can be cut, and it can be switched off. */
 export class Member {
   /** @type {Link[]} */
   #links = [];
@@ -71,7 +71,7 @@ export class Member {
         PATRONI_RESTAPI_LISTEN: `127.0.0.1:${rest}`,
         PATRONI_RESTAPI_CONNECT_ADDRESS: `127.0.0.1:${control.port}`,
         PATRONI_ETCD3_HOSTS: `'127.0.0.1:${store.port}'`,
-        // What the store says of its own address would lead past the network that is cut here.
+        // etcd's advertised address would bypass the link that is cut here.
         PATRONI_ETCD3_USE_PROXIES: 'true',
         PATRONI_POSTGRESQL_LISTEN: `127.0.0.1:${own}`,
         PATRONI_POSTGRESQL_CONNECT_ADDRESS: `127.0.0.1:${database.port}`,
@@ -87,7 +87,7 @@ export class Member {
     this.program.start();
   }
 
-  /** Switched off at the wall. */
+  /** Switches it off without warning. */
   async kill() {
     await this.program?.kill();
     const file = join(this.data, 'postmaster.pid');
@@ -96,7 +96,7 @@ export class Member {
     try {
       process.kill(pid, 'SIGKILL');
     } catch {
-      // It had gone by itself.
+      // It had stopped by itself.
     }
   }
 
@@ -140,7 +140,7 @@ const newPasswords = () => {
   };
 };
 
-/** Three databases, two servers and what stands in front of them, all on this machine. */
+/** Three databases, two servers and their load balancer, all on this machine. */
 export class Machines {
   /** @type {Member[]} */
   members = [];
@@ -158,12 +158,12 @@ export class Machines {
     return `http://127.0.0.1:${this.#ports.pages}`;
   }
 
-  /** Where each server listens itself, without what stands in front. */
+  /** Each server's own address, bypassing the load balancer. */
   get own() {
     return this.#ports.servers.map((port) => `http://127.0.0.1:${port}`);
   }
 
-  /** The database that leads. */
+  /** The address of the primary database. */
   get databaseUrl() {
     return this.#urlOf('orthokin', this.#passwords.appPassword);
   }
@@ -202,7 +202,7 @@ export class Machines {
     return this.members.find((member) => member !== leader) ?? null;
   }
 
-  /** Whether a database leads, a standby keeps up with it, every one is there and both servers are well. */
+  /** Whether there is a primary, a standby keeps up with it, all databases run and both servers are healthy. */
   async isWell() {
     const alive = await Promise.all(this.members.map((member) => member.role().catch(() => null)));
     const servers = await Promise.all(

@@ -5,7 +5,7 @@ import { Machines, until } from './machines.mjs';
 import { Player } from './player.mjs';
 
 const CLIENTS = 6;
-/** A machine that was switched off comes back after it; a cable is put back. */
+/** How long a machine stays off, or a link stays cut. */
 const AWAY_MS = 20_000;
 const LONGEST_PAUSE_MS = 120_000;
 
@@ -51,7 +51,7 @@ function troublesOf(machines) {
 }
 
 /**
- * Lets things happen one after another, each until it is over and all is well again.
+ * Causes troubles one after another, each until it is over and everything is healthy again.
  * @param {Machines} machines @param {Player} player @param {number} count @param {() => number} random
  */
 async function trouble(machines, player, count, random) {
@@ -107,8 +107,9 @@ const eventsOf = (events) =>
   events.map(({ name, atMs, sdMs, source }) => [name, Number(atMs), Number(sdMs), source]);
 
 /**
- * Records sets while things happen, and compares; whether all that was acknowledged is there as it was sent.
+ * Records sets during troubles, and compares.
  * @param {{ sets: number, troubles: number, seed: number, keep: boolean }} asked
+ * @returns whether all that was acknowledged is stored as it was sent
  */
 export async function playThrough({ sets, troubles, seed, keep }) {
   const machines = new Machines();

@@ -15,13 +15,15 @@ const cookieOf = (answered, name) =>
 
 /** One of the devices, with the cookie that says up to where it has written. @typedef {{ after: string }} Device */
 
-/** Devices of a club that record sets, each request again until it is acknowledged. */
+/** Devices of a club that record sets, and repeat each request until it is acknowledged. */
 export class Player {
   /** @type {Map<string, any>} reps that were acknowledged, as they were sent */
   acknowledged = new Map();
   /** @type {Set<string>} */
   sets = new Set();
-  /** Sets as whoever had recorded them saw them the moment after; how many came from a standby, and lacked something. */
+  /**
+   * Reads of sets directly after recording them: how many came from a standby, and how many of these were incomplete.
+   */
   reads = { all: 0, near: 0, behind: 0 };
   /** @type {number[]} moments of what was acknowledged */
   #moments = [];
@@ -33,7 +35,10 @@ export class Player {
     this.address = address;
   }
 
-  /** The demo gets an owner, who signs in where all devices come in. @param {{ own: readonly string[], address: string }} machines */
+  /**
+   * Gives the demo an owner, who signs in on all devices. @param {{ own: readonly string[], address: string }}
+   * machines
+   */
   static async signIn(machines) {
     const [own = ''] = machines.own;
     const direct = new Player(own);
@@ -69,7 +74,7 @@ export class Player {
           this.acknowledged.set(id, body);
           await wait(20);
         }
-        // What it rests on is worked out, and kept, by the first look: only the second can be a standby's.
+        // The first look works out and caches derived rows, on the primary; only the second can read from a standby.
         await this.#look(set, device);
         await wait(LOOK_AGAIN_MS);
         await this.#look(set, device);
@@ -78,14 +83,14 @@ export class Player {
     await Promise.all(Array.from({ length: clients }, client));
   }
 
-  /** The longest time since a moment in which nothing was acknowledged, ms. @param {number} since */
+  /** The longest time without an acknowledgement since a moment, ms. @param {number} since */
   longestPauseMs(since) {
     const moments = [since, ...this.#moments.filter((moment) => moment > since), Date.now()];
     return Math.max(...moments.slice(1).map((moment, i) => moment - (moments[i] ?? moment)));
   }
 
   /**
-   * Looks at a set that was just recorded, where anybody answers.
+   * Looks at a set that was just recorded, on whichever server answers.
    * @param {{ id: string, reps: readonly unknown[] }} set @param {Device} device
    */
   async #look(set, device) {
@@ -96,7 +101,7 @@ export class Player {
       if (answered.headers.has('server-timing')) this.reads.near++;
       if (reps.length < set.reps.length) this.reads.behind++;
     } catch {
-      // Nothing was shown, and so nothing that is not so.
+      // No reply, so nothing wrong was shown either.
     }
   }
 

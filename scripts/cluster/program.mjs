@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { openSync } from 'node:fs';
 import { serverUser } from '../lib/cluster.mjs';
 
-/** A program of a machine: runs until it is killed, writes what it says into a file of its own. */
+/** A program with its output in a file; runs until it is killed. */
 export class Program {
   /** @type {import('node:child_process').ChildProcess | null} */
   #process = null;

@@ -24,10 +24,10 @@ import { Refusal } from './say.mjs';
 
 const FORMAT = 'orthokin backup';
 const VERSION = 1;
-/** A head is a line of JSON; longer than this it is none. */
+/** The head is a line of JSON; a longer first line is none. */
 const LONGEST_HEAD = 4096;
 const TAG_BYTES = 16;
-/** Some 0.2 s and 64 MB a guess. */
+/** About 0.2 s and 64 MB per guess of a passphrase. */
 const SCRYPT = { N: 65_536, r: 8, p: 1, maxmem: 128 * 1024 * 1024 };
 
 /**
@@ -42,7 +42,7 @@ const SCRYPT = { N: 65_536, r: 8, p: 1, maxmem: 128 * 1024 * 1024 };
  *   keys of what is private in it, sealed by the same passphrase: it can be read on another machine
  */
 
-/** Address and password apart: what stands in a command line everybody on the machine can read. @param {string} address */
+/** Keeps the password out of the command line, which everybody on the machine can read. @param {string} address */
 function connection(address) {
   const url = new URL(address);
   const password = decodeURIComponent(url.password);
@@ -100,7 +100,7 @@ function sealKeys(privateKeys, key) {
 }
 
 /**
- * The keys that went along with a backup; none with one that is not encrypted.
+ * The private keys that came with a backup; empty if it is not encrypted.
  * @param {Head} head
  * @param {string | null} passphrase the one that opened it
  */
@@ -115,7 +115,10 @@ function keysIn({ encrypted }, passphrase) {
   return decipher.update(sealed.subarray(TAG_BYTES), undefined, 'utf8') + decipher.final('utf8');
 }
 
-/** A folder that is gone afterwards, whatever happens. @template T @param {(folder: string) => Promise<T>} act */
+/**
+ * Runs `act` with a temporary folder that is deleted afterwards. @template T @param {(folder: string) => Promise<T>}
+ * act
+ */
 async function inFolder(act) {
   mkdirSync(DATA, { recursive: true });
   const folder = mkdtempSync(join(DATA, 'backup-'));
@@ -207,7 +210,7 @@ function headOf(file) {
     if (end > 0 && head.format === FORMAT && head.version === VERSION)
       return { head, from: end + 1 };
   } catch {
-    // It is said below.
+    // Reported below.
   }
   throw new Refusal(`${file} is no backup of Orthokin.`);
 }
@@ -286,9 +289,9 @@ export async function restore(address, file, passphrase, migrations) {
     const { url, env } = connection(address);
     const sql = join(folder, 'sql');
     await ran('pg_restore', ['--no-owner', '--no-privileges', '-f', sql, dump], env);
-    // Said at its very end: what breaks off before leaves everything as it was.
+    // `commit` comes last: if the stream breaks off nothing has changed.
     async function* whole() {
-      // The queue of jobs is not the owner's; it is made anew when the server starts.
+      // The job queue belongs to the serving role, and is created again when the server starts.
       yield 'begin;\ndrop schema if exists jobs cascade;\ndrop owned by current_user cascade;\n';
       yield* createReadStream(sql);
       yield '\ncommit;\n';
@@ -325,7 +328,7 @@ function nightlyFolder() {
 }
 
 /**
- * A backup of today, where there is none yet; the newest seven are kept.
+ * Makes today's backup, unless it exists, and keeps the newest seven.
  * @param {string} address
  */
 export async function keepNightly(address, now = new Date(), folder = nightlyFolder()) {

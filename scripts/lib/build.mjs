@@ -32,15 +32,15 @@ function fingerprint() {
 
 const STAMP = join(DATA, 'built');
 
-/** Whether what is built was made of what is here now. */
+/** Whether the build was made from the current files. */
 const isCurrent = () =>
   BUILT.every((file) => existsSync(join(ROOT, file))) &&
   existsSync(STAMP) &&
   readFileSync(STAMP, 'utf8') === fingerprint();
 
 /**
- * Builds server and web and says of what. Two at once would mix their files and call it good: whoever calls this
- * holds the lock (`npm run build` does).
+ * Builds server and web, and stamps the result. Two builds at once would mix their files, so the caller holds the
+ * lock (`npm run build` does).
  * @param {{ unlessCurrent: boolean }} options
  * @returns {boolean} whether it could be built
  */
@@ -56,7 +56,7 @@ export function build({ unlessCurrent }) {
   return status === 0;
 }
 
-/** Builds server and web, unless nothing has changed since the last build, or they came built. */
+/** Builds server and web, unless the last build is current or this is an unpacked package. */
 export function ensureBuilt() {
   if (existsSync(PACKAGED) || isCurrent()) return;
   say('Building');

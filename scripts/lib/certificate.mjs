@@ -7,10 +7,10 @@ import { DATA } from './paths.mjs';
 import { Refusal } from './say.mjs';
 
 const DAY_MS = 24 * 60 * 60 * 1000;
-/** A certificate that ends sooner is made anew: a club must not find itself shut out on a Saturday. */
+/** Renewed this long before it expires, so that a club is never locked out on a Saturday. */
 const RENEW_BEFORE_MS = 40 * DAY_MS;
 
-/** How other devices call this machine: its name on the network, and its addresses there. */
+/** This machine's host name and addresses, as other devices know them. */
 export function namesOfMachine() {
   const name = hostname().split('.')[0]?.toLowerCase() ?? '';
   const addresses = Object.values(networkInterfaces())
@@ -24,12 +24,12 @@ export function namesOfMachine() {
 const filesIn = (folder) => ({
   cert: join(folder, 'server.pem'),
   key: join(folder, 'server-key.pem'),
-  /** What devices are asked to trust, once. */
+  /** The authority that devices are asked to trust, once. */
   ca: join(folder, 'rootCA.pem'),
 });
 
 /**
- * Whether a certificate will do: for all these names, and for long enough.
+ * Whether a certificate covers all these names and is valid for long enough.
  * @param {string} pem
  * @param {readonly string[]} names
  * @param {Date} now
@@ -59,7 +59,7 @@ export function ensureCertificate({
   const all = ['localhost', '127.0.0.1', '::1', ...names];
   const isThere = existsSync(files.cert) && existsSync(files.key) && existsSync(files.ca);
   if (isThere && willDo(readFileSync(files.cert, 'utf8'), all, now)) return files;
-  // Made beside its place: a server that reads it must not find half of it.
+  // Created under another name first: a server must not read half of it.
   const making = { cert: `${files.cert}.making`, key: `${files.key}.making` };
   const { status, stderr } = spawnSync(
     'mkcert',

@@ -18,7 +18,7 @@ import { Refusal, say } from './say.mjs';
 
 const DEBIAN_POSTGRES = '/usr/lib/postgresql';
 const OLDEST_MAJOR = 14;
-/** The role that serves: it owns no table, so the database shows it one club at a time. */
+/** The role the server uses. It owns no table, so row-level security applies to it. */
 const SERVING = 'orthokin_serving';
 
 /** Folder of PostgreSQL's server programs, newest version first; null when there is none. */
@@ -32,7 +32,7 @@ export function postgresBin() {
   return version === undefined ? null : join(DEBIAN_POSTGRES, String(version), 'bin');
 }
 
-/** Who runs the database server: PostgreSQL refuses root, so root hands it to Debian's own user. */
+/** The user who runs PostgreSQL, which refuses root; root uses Debian's own user for it. */
 export function serverUser() {
   if (process.getuid?.() !== 0) return null;
   const id = (/** @type {string} */ flag) =>
@@ -47,7 +47,7 @@ export function serverUser() {
  */
 function postgres(program, args, env = {}) {
   const user = serverUser();
-  // C.UTF-8 is on every Debian; a missing locale of the person's would stop initdb.
+  // C.UTF-8 exists on every Debian; initdb would fail on a locale that is configured but not installed.
   const result = spawnSync(join(postgresBin() ?? '', program), args, {
     encoding: 'utf8',
     cwd: '/',
@@ -102,7 +102,7 @@ async function readSecrets(file) {
 }
 
 /**
- * Passwords that an older cluster had no need of yet.
+ * Adds secrets that a cluster from an older version does not have yet.
  * @param {string} file
  * @param {Secrets} secrets
  * @returns {Secrets}
@@ -118,13 +118,13 @@ function withLater(file, secrets) {
   return all;
 }
 
-/** A key by a name of its own: two machines must not have the same name for two keys. */
+/** A key with a random name, so that two machines never use one name for two keys. */
 export const newPrivateKey = () =>
   `${new Date().toISOString().slice(0, 10)}-${randomBytes(3).toString('hex')}:${randomBytes(32).toString('hex')}`;
 
 /**
- * Puts keys into the secrets of a cluster that it has not: before the others, what is private is sealed
- * anew with them at the next start; behind them, they only open what came from elsewhere.
+ * Adds keys to a cluster's secrets. With `first` private values are sealed anew at the next start; keys in `behind`
+ * only open values that came from elsewhere.
  * @param {string} name folder under data/
  * @param {{ first?: string, behind?: string }} keys
  */
@@ -145,7 +145,7 @@ function writeSecrets(file, secrets) {
 /** @param {string} home @param {string} folder @param {Secrets} secrets */
 function makeCluster(home, folder, secrets) {
   say('Making the database');
-  // Made beside its place and then moved, so that an interrupted start leaves no half-made cluster.
+  // Created under another name and then moved, so that an interrupted start leaves no half-made cluster.
   const making = join(home, 'cluster.making');
   const passwordFile = join(home, 'admin-password.making');
   rmSync(making, { recursive: true, force: true });
@@ -215,8 +215,7 @@ function startServer(home, folder, port) {
 }
 
 /**
- * What a cluster needs before a server can make its tables: each statement with what says that it was
- * done already.
+ * The statements that prepare a cluster, each with a query that tells whether it was done already.
  * @param {Pick<Secrets, 'appPassword' | 'servingPassword'>} secrets
  * @param {string} database
  * @param {boolean} mayCreate whether the application's role may make databases
@@ -233,7 +232,7 @@ export function databaseSteps({ appPassword, servingPassword }, database, mayCre
       done: `select 1 from pg_auth_members where roleid = '${SERVING}'::regrole and member = 'orthokin'::regrole`,
       sql: `grant ${SERVING} to orthokin`,
     },
-    // Who takes databases away as well meets autovacuum in them, which is nobody's: it is told to leave by who may.
+    // To drop databases the role must be able to stop autovacuum workers in them, which belong to nobody.
     ...(mayCreate
       ? [
           {
@@ -334,7 +333,7 @@ export async function ensureCluster(name, { mayCreate = false } = {}) {
 }
 
 /**
- * What tests are told of a cluster that is theirs.
+ * Environment variables that tell tests about their cluster.
  * @param {RunningCluster} cluster
  * @returns {NodeJS.ProcessEnv}
  */

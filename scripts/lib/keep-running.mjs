@@ -1,13 +1,13 @@
 import { GrowingPause } from './growing-pause.mjs';
 import { reasonOf, say } from './say.mjs';
 
-/** Looks so often whether the database runs. */
+/** How often to check whether the database runs. */
 const EVERY_MS = 5000;
 
 /**
- * Brings a database back that stopped by itself, on a disk that was full, say: each time it does not start after a
- * longer pause. Whoever serves from it waits meanwhile, and says so to whoever asks.
- * @param {() => import('./cluster.mjs').RunningCluster | null} cluster the one to be kept; `null` while it is somebody else's
+ * Restarts a database that stopped by itself, because its disk was full, say, with growing pauses between failures.
+ * Servers wait for it meanwhile and answer 503.
+ * @param {() => import('./cluster.mjs').RunningCluster | null} cluster the one to watch; `null` while it is somebody else's
  * @param {{ everyMs?: number, tell?: (line: string) => void }} [options]
  */
 export function keepRunning(cluster, { everyMs = EVERY_MS, tell = say } = {}) {

@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { GrowingPause } from './growing-pause.mjs';
 import { reasonOf, say } from './say.mjs';
 
-/** A server that has served for so long died of something else than the one before. */
+/** A server that has served this long did not die of the same cause as the one before. */
 const SETTLED_MS = 60_000;
 
 /** @param {number | null} code @param {NodeJS.Signals | null} signal */
@@ -44,7 +44,7 @@ export async function keepServing({ main, surroundings, onStarted, onServing, te
     try {
       const own = spawn(process.execPath, [main], {
         env: { ...process.env, ...(await surroundings()) },
-        // The channel tells the server when this process is gone, however it went.
+        // The IPC channel tells the server when this process is gone, however it ended.
         stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
       });
       server = own;
@@ -59,7 +59,7 @@ export async function keepServing({ main, surroundings, onStarted, onServing, te
       if (!hasServed) return code ?? 1;
       why = `The server died: ${whyDead(code, signal)}. It is started again`;
     } catch (error) {
-      // What it needs may be there again later: room on the disk of the database, say.
+      // It may be possible later: when the database's disk has room again, say.
       if (!hasServed) throw error;
       why = `The server cannot be started: ${reasonOf(error)} It is tried again`;
     }

@@ -1,7 +1,7 @@
 import { chromium } from '@playwright/test';
 import { CHROMIUM } from './packages.mjs';
 
-/** Steps of an hour: on for half of them, and back. */
+/** Steps per hour: forwards for the first half, then back. */
 const STEPS_AN_HOUR = 180;
 const BETWEEN_MS = 40;
 
@@ -26,7 +26,7 @@ async function hearCues(page, address) {
 }
 
 /**
- * Opens the film that ships with the app in a browser of its own, and waits until its cues were heard.
+ * Opens the shipped film in a browser of its own, and waits until its cues were found.
  * @param {string} address
  * @returns {Promise<OpenFilm>}
  */
@@ -50,7 +50,7 @@ export async function openFilm(address) {
         const isOn = step < STEPS_AN_HOUR / 2;
         await page.keyboard.press(isOn ? 'Shift+ArrowRight' : 'Shift+ArrowLeft');
         await page.waitForTimeout(BETWEEN_MS);
-        // Marked now and then, as somebody does who looks at one rep after the other.
+        // Marks an event now and then, like somebody who looks at one rep after the other.
         if (step % 30 === 29) await page.keyboard.press('a');
         if (step === STEPS_AN_HOUR / 3 && (await frame.getAttribute('data-frame')) === before)
           throw new Error('The film was not gone through.');

@@ -2,7 +2,7 @@ import { resolve } from 'node:path';
 
 export const ROOT = resolve(import.meta.dirname, '../..');
 
-/** Everything made at run time lives here; git ignores it. */
+/** Everything created at run time; ignored by git. */
 export const DATA = resolve(ROOT, 'data');
-/** There where a package was unpacked: nothing is built or fetched in it. */
+/** Exists in an unpacked package, in which nothing is built or downloaded. */
 export const PACKAGED = resolve(ROOT, 'packaged.json');

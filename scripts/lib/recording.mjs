@@ -3,7 +3,7 @@ import { Refusal } from './say.mjs';
 
 const REPS = 8;
 
-/** A sequence of numbers from 0 to 1 that a seed decides (mulberry32). @param {number} seed */
+/** A pseudo-random generator of numbers from 0 to 1 (mulberry32). @param {number} seed */
 export const randomOf = (seed) => () => {
   seed = (seed + 0x6d2b79f5) | 0;
   let t = Math.imul(seed ^ (seed >>> 15), 1 | seed);

@@ -1,10 +1,10 @@
-/** Something the person at the keyboard can mend; shown as a sentence, without a stack. */
+/** An error the person at the keyboard can fix; printed as a sentence, without a stack. */
 export class Refusal extends Error {}
 
 /** @param {string} line */
 export const say = (line) => process.stdout.write(`${line}\n`);
 
-/** What is said of something thrown. @param {unknown} error */
+/** The message of something thrown. @param {unknown} error */
 export const reasonOf = (error) => (error instanceof Error ? error.message : String(error));
 
 /**

@@ -3,10 +3,10 @@ import { literal, quoted, writtenTables } from './tables.mjs';
 /** @typedef {import('pg').Client} Client */
 
 const REFUSE = 'club_is_moving';
-/** A table is asked for no longer than this: whoever writes at it goes first, and it is tried again. */
+/** The longest wait for a table's lock: others write meanwhile, and it is tried again. */
 const LOCK_TIMEOUT = '500ms';
 const TRIES = 40;
-/** PostgreSQL's "cannot connect now": servers answer it as a database that is away, and devices try again. */
+/** PostgreSQL's "cannot connect now": servers treat it like a database that is away, and devices try again. */
 const AWAY = '57P03';
 
 /** The triggers of a club: others may be held at the same time, where they were moved from. @param {string} clubId */
@@ -38,7 +38,7 @@ export async function holdClub(client, clubId) {
     );
 }
 
-/** Lets whoever was held write again. Nothing where nobody is. @param {Client} client @param {string} clubId */
+/** Lets everybody write to the club again. @param {Client} client @param {string} clubId */
 export async function letGo(client, clubId) {
   for (const table of await writtenTables(client))
     await patiently(
@@ -48,8 +48,9 @@ export async function letGo(client, clubId) {
 }
 
 /**
- * Changes a table that others write at: they go first.
- * @param {Client} client @param {readonly string[]} statements all of them or none
+ * Changes tables in use, giving way to others who write to them.
+ * @param {Client} client
+ * @param {readonly string[]} statements all of them or none
  */
 async function patiently(client, statements) {
   for (let tried = 1; ; tried++)

@@ -7,7 +7,7 @@ import { clubTables, contentOf, literal, quoted } from './tables.mjs';
 
 const NAME = 'orthokin_move';
 const LOOK_EVERY_MS = 100;
-/** So long the copy may take before anything is held; it only follows what is written meanwhile. */
+/** The longest the copy may take. Nothing is held meanwhile; it only follows what is written. */
 const COPY_WITHIN_MS = 6 * 60 * 60 * 1000;
 
 /**
@@ -32,7 +32,7 @@ const one = async (client, sql, given = []) =>
   Object.values((await client.query(sql, given)).rows[0] ?? {})[0];
 
 /**
- * What would make a move fail half way, said before it begins.
+ * Finds reasons why a move would fail half way, before it begins.
  * @param {Client} from @param {Client} to @param {string} clubId
  */
 async function check(from, to, clubId) {
@@ -65,7 +65,7 @@ async function checkImports(from, clubId) {
 export async function tidyUp(from, to) {
   if (await one(to, 'select true from pg_subscription where subname = $1', [NAME])) {
     await to.query(`alter subscription ${NAME} disable`);
-    // The other side's slot is dropped with it.
+    // This also drops the replication slot on the other side.
     await to.query(`drop subscription ${NAME}`);
   }
   await from.query(`drop publication if exists ${NAME}`);
@@ -115,7 +115,7 @@ export async function moveClub({ from, to, fromUrl, clubId, holdAtMostMs, lead }
     copiedMs = Date.now() - began;
     heldAt = Date.now();
     await holdClub(from, clubId);
-    // One may have begun since.
+    // An import may have begun since.
     await checkImports(from, clubId);
     const last = await one(from, 'select pg_current_wal_lsn()');
     await until(
@@ -134,7 +134,7 @@ export async function moveClub({ from, to, fromUrl, clubId, holdAtMostMs, lead }
     rows = await compare(from, to, clubId);
     await lead();
   } catch (error) {
-    // Whatever else may fail now: whoever waits can write again.
+    // Whatever fails from here on, nobody must be left waiting.
     await letGo(from, clubId);
     await tidyUp(from, to);
     await wipe(to, clubId);
@@ -160,7 +160,7 @@ async function compare(from, to, clubId) {
 }
 
 /**
- * Whoever is signed in stays so. A session knows its club, and is no row of one.
+ * Moves sessions, so that everybody stays signed in. They name a club but are not in a club's tables.
  * @param {Client} from @param {Client} to @param {string} clubId
  */
 async function bringSessions(from, to, clubId) {
@@ -175,7 +175,7 @@ async function bringSessions(from, to, clubId) {
     );
 }
 
-/** The order of things goes on after what came. @param {Client} to */
+/** Sets sequences beyond the rows that were moved. @param {Client} to */
 async function countOn(to) {
   const { rows } = await to.query(
     `select c.relname as table, a.attname as column from pg_attribute a join pg_class c on c.oid = a.attrelid
@@ -189,7 +189,7 @@ async function countOn(to) {
     );
 }
 
-/** Takes all rows of a club away, whatever holds them. @param {Client} client @param {string} clubId */
+/** Deletes all rows of a club, in spite of foreign keys. @param {Client} client @param {string} clubId */
 export async function wipe(client, clubId) {
   await letGo(client, clubId);
   await client.query('begin');

@@ -21,7 +21,7 @@ export async function clubTables(client) {
   return rows.map(({ name }) => name);
 }
 
-/** What is worked out from the rest when somebody looks, and so may differ without anything being wrong. */
+/** Tables with derived rows, which may differ between two databases without anything being wrong. */
 const WORKED_OUT = [
   'athlete_standing',
   'ladder_standing',

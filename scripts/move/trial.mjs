@@ -18,7 +18,7 @@ const CLIENTS = 4;
 const PLAYED_BEFORE_MS = 3000;
 const PLAYED_AFTER_MS = 5000;
 
-/** One of two places a club may be: a database and a server. */
+/** A place a club can be moved from or to: a database and a server. */
 class Place {
   /**
    * @param {import('../lib/cluster.mjs').RunningCluster} cluster
@@ -80,14 +80,17 @@ async function asAdmin(cluster, act) {
   }
 }
 
-/** Tells haproxy something on its own socket. @param {string} socket @param {string} command */
+/** Sends a command to haproxy's socket. @param {string} socket @param {string} command */
 const tell = (socket, command) =>
   new Promise((done, fail) => {
     const line = connect(socket, () => line.end(`${command}\n`));
     line.on('error', fail).on('close', done).resume();
   });
 
-/** Moves the demo club from one place to another while devices record sets at it; whether nothing was lost. */
+/**
+ * Moves the demo club between two places while devices record sets.
+ * @returns whether nothing was lost
+ */
 export async function tryMove() {
   for (const name of ['move', 'move-one', 'move-two'])
     rmSync(join(DATA, name), { recursive: true, force: true });

@@ -31,7 +31,7 @@ const HOLDERS: readonly LiveRole[] = ['drill', 'session'];
 
 export const isHolder = (role: LiveRole): boolean => HOLDERS.includes(role);
 
-/** Roles that may send each message, for messages that not every role may send. */
+/** What screens that joined by code may send, and in which roles; a screen that runs the room may send anything. */
 const MAY_TELL: Readonly<Record<string, readonly LiveRole[]>> = {
   here: LIVE_ROLES,
   direct: LIVE_ROLES,
