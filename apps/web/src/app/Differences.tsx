@@ -7,7 +7,7 @@ import { PageEdge } from '../parts/Text.js';
 import { say } from '../words/app.js';
 import { headline } from '../words/decision.js';
 
-/** What was done on this device alone, and what others have done or the server knows besides. */
+/** Decisions made offline on this device, and what differs on the server. */
 export function Differences(): ReactElement {
   const moves = useNews(differing);
   const athletes = useNews(overtaken);

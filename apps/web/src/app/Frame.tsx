@@ -41,11 +41,11 @@ const WelcomePage = lazy(async () => ({
   default: (await import('./welcome/WelcomePage.js')).WelcomePage,
 }));
 
-/** Whether a device before which no club is open is to be asked who it is, rather than which club. */
+/** Whether a device without an open club must sign in rather than choose a club. */
 const mustSignIn = ({ signedIn, isThisMachine, hasOwned }: MeReply): boolean =>
   !signedIn && (hasOwned || !isThisMachine);
 
-/** The shell round every place. */
+/** The shell around all pages. */
 export function Frame(): ReactElement {
   const me = useMe();
   const clubs = useClubs();
@@ -56,7 +56,7 @@ export function Frame(): ReactElement {
   const startWalk = useCallback(() => {
     setStop(0);
     void navigate('/');
-    // What is remembered is kept the same way whenever it is.
+    // `setStop` behaves the same in every render.
     // oxlint-disable-next-line react/exhaustive-deps
   }, [navigate]);
   const differ = useNews(differing).length + useNews(overtaken).length > 0;
@@ -65,17 +65,17 @@ export function Frame(): ReactElement {
   useWhoRecords(me.data);
   const wanted = signedIn?.clubId ?? kept;
   const chosen = clubs.data?.find(({ clubId }) => clubId === wanted);
-  // An address is opened in the first club on a device that has opened none. Where the one it opened is
-  // gone it must not show another's people instead.
+  // A new device opens the first club. If the club it had open is gone it must not silently show another club's
+  // people.
   const club = me.data && (chosen ?? (wanted === null ? clubs.data?.[0] : undefined));
-  // Whoever must sign in or choose a club first finds that behind every place.
+  // Whoever must sign in or choose a club first gets that on every page.
   const isOutside = !club && clubs.data !== undefined && me.data !== undefined;
   const role = signedIn?.role ?? 'owner';
   const name = signedIn?.accountId ? signedIn.name : null;
   const who = useMemo(() => ({ role, name }), [role, name]);
   const choice = useMemo(
     () => ({ clubId: chosen?.clubId ?? null, open }),
-    // What opens a club does the same whichever it was.
+    // `open` behaves the same in every render.
     // oxlint-disable-next-line react/exhaustive-deps
     [chosen?.clubId],
   );

@@ -5,7 +5,7 @@ import { Notice } from '../parts/Notice.js';
 import { PageEdge } from '../parts/Text.js';
 import { amountWords, say } from '../words/app.js';
 
-/** What the server would not take, with its reason: nobody should learn of it by chance. */
+/** Shows what the server refused, with the reason, so that nobody learns of it by chance. */
 export function Refusals(): ReactElement | null {
   const { refusals } = useSending();
   const [newest] = refusals.slice(-1);
@@ -23,7 +23,7 @@ export function Refusals(): ReactElement | null {
   );
 }
 
-/** This device's clock is off: said, because it is worth mending. */
+/** Warns if this device's clock is wrong. */
 export function ClockOff(): ReactElement | null {
   const aheadMs = useSyncExternalStore(onServerClock, serverAheadMs);
   if (aheadMs === 0) return null;

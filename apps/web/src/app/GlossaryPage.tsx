@@ -28,7 +28,7 @@ const List = styled.dl`
   }
 `;
 
-/** Every quantity of the app on one page, to read and to print. */
+/** Explains all quantities on one page, to read or to print. */
 export function GlossaryPage(): ReactElement {
   return (
     <PrintPage name={say('everyFigure')} back="/review" backWords={say('backToReview')}>

@@ -125,7 +125,7 @@ function SendingWords(): ReactElement {
   return <Link to="/device">{say('allSent')}</Link>;
 }
 
-/** The places, each under a request that whoever goes there sends first. */
+/** The places, each with the first request it sends, which decides who may go there. */
 const PLACES = [
   ['/plan', ROUTES.plans, say('plan')],
   ['/patterns', ROUTES.faultsLately, say('patterns')],
@@ -135,7 +135,7 @@ const PLACES = [
   ['/ladder', ROUTES.ladder, say('ladder')],
 ] as const;
 
-/** What stands over every place: the places, the club, what is not sent yet, the lights. */
+/** The header: places, club, unsent records, theme. */
 export function Header({
   role,
   club,
@@ -144,7 +144,7 @@ export function Header({
 }: {
   role: Role;
   club: ClubReply | undefined;
-  /** Whoever is outside has none. */
+  /** Nobody who has to sign in or choose a club has any. */
   hasPlaces: boolean;
   startWalk: () => void;
 }): ReactElement {

@@ -9,7 +9,7 @@ const WelcomePage = lazy(async () => ({
 
 const OwnHome = lazy(async () => ({ default: (await import('./accounts/OwnHome.js')).OwnHome }));
 
-/** The squad of the club that was opened on this device; for an athlete, what is theirs; on the first opening, which it is to be. */
+/** The start page: the open club's squad, an athlete's own page, or the choice on first opening. */
 export function Home(): ReactElement {
   const { clubId } = useContext(ChosenClub);
   const role = useRole();

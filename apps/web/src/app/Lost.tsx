@@ -4,7 +4,7 @@ import { ButtonLink } from '../parts/Button.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
 import { say } from '../words/app.js';
 
-/** For an address that leads nowhere, and for a page that broke. */
+/** Shown for an unknown address, and for a page that crashed. */
 export function Lost(): ReactElement {
   const error = useRouteError();
   const broke = error instanceof Error && !isRouteErrorResponse(error);

@@ -4,9 +4,9 @@ import { atStation } from '../device/at-station.js';
 import { runningPlan } from '../device/running-plan.js';
 import { say } from '../words/app.js';
 
-/** The way back to the station this device is at, or to the session that is being run here, from wherever one went meanwhile. */
+/** A link back to this device's station, or to the session running on it. */
 export function SessionRuns(): ReactElement | null {
-  // It begins and ends on other pages: looked at anew with every way.
+  // Rerenders on navigation, because a session begins and ends on other pages.
   useLocation();
   const planId = runningPlan();
   const at = atStation();

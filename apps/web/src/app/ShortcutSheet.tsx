@@ -9,7 +9,7 @@ import { say } from '../words/app.js';
 
 type Keys = readonly (readonly [keys: string, what: string])[];
 
-/** The keys of a drill, as its screen answers to them. */
+/** The keys during a drill. */
 const DRILL_KEYS: Keys = [
   ['space', say('firstMove')],
   ['→', say('arrivedOptional')],
@@ -68,7 +68,7 @@ const KeyList = ({ keys }: { keys: Keys }) => (
   </List>
 );
 
-/** The keys of every place, and the way to the walk and to what the figures mean. */
+/** The keys of every place, with links to the walk and to the glossary. */
 export const ShortcutSheet = ({
   onClose,
   onWalk,

@@ -2,12 +2,12 @@ import { lazy, Suspense, useState, type ReactElement } from 'react';
 import { IconButton } from '../parts/IconButton.js';
 import { say } from '../words/app.js';
 
-/** Every place has the question mark, few visits open it: the sheet comes when it is pressed. */
+/** Loaded on demand: every page has the button, but few visitors press it. */
 const ShortcutSheet = lazy(async () => ({
   default: (await import('./ShortcutSheet.js')).ShortcutSheet,
 }));
 
-/** The question mark that opens the sheet of shortcuts. */
+/** The button that opens the sheet of shortcuts. */
 export function Shortcuts({ onWalk }: { onWalk: () => void }): ReactElement {
   const [open, setOpen] = useState(false);
   return (

@@ -36,7 +36,7 @@ const WORDS = {
   patterns: say('walkPatterns'),
 } as const;
 
-/** One stop of the walk, said over the place itself; it can be left at any of them. */
+/** One step of the introduction, shown over the page it is about; can be left at any step. */
 export function Walk({
   stop,
   onStop,

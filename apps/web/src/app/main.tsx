@@ -15,7 +15,7 @@ import { fetchPlacesAhead, router } from './routes.js';
 import { Sending } from './sending.js';
 
 const client = new QueryClient({
-  // The device was signed out, here or by an owner: who it is now says what is to be shown.
+  // The device was signed out, here or by an owner: find out who it is now.
   queryCache: new QueryCache({
     onError: (error) => {
       if (isSignedOut(error)) void client.invalidateQueries({ queryKey: keys.me });
@@ -24,7 +24,7 @@ const client = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 5_000,
-      // A refusal stays a refusal; only silence is worth asking again.
+      // Only failures without an answer are retried; a refusal would only be repeated.
       retry: (failures, error) => failures < 2 && navigator.onLine && !(error instanceof Refused),
       networkMode: 'always',
     },
@@ -47,5 +47,5 @@ createRoot(root).render(
 );
 void fetchPlacesAhead();
 hearInstallOffer();
-// The first page comes first: nobody waits for what is put aside for later.
+// After the first page: caching the app for later must not slow it down.
 void atRest(1000).then(putAppAside);

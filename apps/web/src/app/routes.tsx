@@ -126,7 +126,7 @@ const cards = async () => ({
 
 const JOIN = '/join';
 
-/** Whether whoever holds the device asked for nothing to be fetched that they did not ask for. */
+/** Whether the device is set to save data. */
 const savesData = (): boolean => {
   const connection: unknown = 'connection' in navigator ? navigator.connection : null;
   return (
@@ -138,10 +138,10 @@ const savesData = (): boolean => {
 };
 
 /**
- * Fetches the places that are loaded on demand while the first is being read: the network may be gone by
- * the time the set is over. One after another, each when nothing else is to be done: together they take
- * longer than the first place itself. Where data is to be saved a place comes when it is opened; what the
- * app has put aside on the device has them all the same. A joined screen opens none of them.
+ * Loads the code of all other pages while the first is in use, because the network may be gone when they are needed.
+ * One at a time and only when the browser is idle: together they take longer than the first page. Not on devices that
+ * save data, where pages load when they are opened (or come from the service worker's cache), nor on joined screens,
+ * which open no other page.
  */
 export async function fetchPlacesAhead(): Promise<void> {
   if (savesData() || location.pathname.startsWith(JOIN)) return;
@@ -169,7 +169,7 @@ export async function fetchPlacesAhead(): Promise<void> {
 
 const join = async () => ({ Component: (await import('../join/JoinPage.js')).JoinPage });
 
-/** The floor and the review are no part of the first load. */
+/** Pages are lazy, so that floor and review are not part of the first load. */
 export const router = createBrowserRouter([
   // A joined screen is no place of the app: it has no ways to elsewhere.
   {

@@ -16,7 +16,7 @@ import type { DeviceBody, EventFrame } from '@orthokin/contract/beacons';
 
 const EXCHANGES_KEPT = 40;
 
-/** How a device is. */
+/** A device's state. */
 export interface Device {
   readonly id: string;
   readonly kind: DeviceKind;
@@ -26,10 +26,10 @@ export interface Device {
   readonly battery: number;
   readonly isThere: boolean;
   readonly exchanges: readonly ClockExchange[];
-  /** `null` until its clock has been asked. */
+  /** `null` until its clock was matched. */
   readonly match: ClockMatch | null;
   readonly stream: Stream;
-  /** Number of the newest event the device says it has sent. */
+  /** Number of the newest event the device reports having sent. */
   readonly newest: number;
 }
 
@@ -42,7 +42,7 @@ const changed = (fleet: Fleet, id: string, change: (device: Device) => Partial<D
   return device ? new Map(fleet).set(id, { ...device, ...change(device) }) : fleet;
 };
 
-/** The devices of a hello; what is known of a device from before a lost link is kept. */
+/** The devices of a hello frame; what was known before a lost link is kept. */
 export const greeted = (fleet: Fleet, devices: readonly DeviceBody[]): Fleet => {
   const there = new Map<string, Device>(
     devices.map(({ device: id, kind, place, battery, sdMs }) => {
@@ -61,7 +61,7 @@ export const greeted = (fleet: Fleet, devices: readonly DeviceBody[]): Fleet => 
   ]);
 };
 
-/** A clock question was answered: times of the question and the answer are epoch ms of ours. */
+/** Applies the answer to a clock question, whose times are epoch ms of this page. */
 export const clocked = (fleet: Fleet, id: string, exchange: ClockExchange, newest: number): Fleet =>
   changed(fleet, id, ({ exchanges }) => {
     const kept = [...exchanges, exchange].slice(-EXCHANGES_KEPT);
@@ -74,14 +74,14 @@ export const withBattery = (fleet: Fleet, id: string, battery: number): Fleet =>
 export const withPresence = (fleet: Fleet, id: string, isThere: boolean): Fleet =>
   changed(fleet, id, () => ({ isThere }));
 
-/** What an event came to. */
+/** The result of an event frame. */
 export interface Noticed {
   readonly fleet: Fleet;
-  /** Where, and what: on our time of day. `null` for a duplicate, or while its clock is unknown. */
+  /** The place and the event, in epoch ms; `null` for a duplicate, or while the device's clock is unknown. */
   readonly news: { readonly place: string; readonly event: TimedEvent } | null;
 }
 
-/** Takes an event in, once, on our clock. One that cannot be placed yet is asked for again later. */
+/** Takes an event in once, converted to our clock. One that cannot be converted yet is requested again later. */
 export function noticed(fleet: Fleet, { device: id, seq, at, signal }: EventFrame): Noticed {
   const device = fleet.get(id);
   if (!device?.match) return { fleet, news: null };
@@ -94,7 +94,7 @@ export function noticed(fleet: Fleet, { device: id, seq, at, signal }: EventFram
   };
 }
 
-/** What is known to be missing, by device. */
+/** Numbers of missing events, by device. */
 export const missing = (
   fleet: Fleet,
 ): { readonly device: string; readonly from: number; readonly to: number }[] =>
@@ -102,7 +102,7 @@ export const missing = (
     gapsOf(stream, newest).map(([from, to]) => ({ device: id, from, to })),
   );
 
-/** The newest event of each device that everything before has come of, too. */
+/** For each device the number up to which all events have arrived. */
 export const heardOf = (fleet: Fleet): Record<string, number> =>
   Object.fromEntries([...fleet].map(([id, { stream }]) => [id, stream.whole]));
 

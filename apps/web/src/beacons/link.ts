@@ -1,4 +1,4 @@
-// The classes of the contract are read by their decorators.
+// Contract classes need decorator metadata.
 import 'reflect-metadata';
 import { readGatewayFrame, type GatewayAsk, type GatewayFrame } from '@orthokin/contract/beacons';
 import { problemSentence } from '@orthokin/core/result';
@@ -19,7 +19,9 @@ import {
 } from './fleet.js';
 import { say } from '../words/drill.js';
 
-/** Devices keep what they noticed and send it again; what was asked meanwhile is asked anew. */
+/**
+ * Nothing is queued while disconnected: devices keep their events and send them again, and questions are asked again.
+ */
 const RECONNECTING = {
   minReconnectionDelay: 300,
   maxReconnectionDelay: 3000,
@@ -34,11 +36,11 @@ const MEND_EVERY_MS = 300;
 export interface LinkState {
   readonly connected: boolean;
   readonly fleet: Fleet;
-  /** What the gateway said that could not be understood; the newest. */
+  /** The last frame from the gateway that could not be read. */
   readonly problem: string | null;
 }
 
-/** Something a device noticed: where, and when on this page's time of day. */
+/** An event from a device: its place, and its time in epoch ms. */
 export interface Noticing {
   readonly place: string;
   readonly event: TimedEvent;
@@ -47,8 +49,8 @@ export interface Noticing {
 const epochNow = (): number => performance.timeOrigin + performance.now();
 
 /**
- * The link to a gateway of beacons: matches each device's clock, takes each event in once, asks
- * again for what is missing, and joins again by itself when the link is lost.
+ * The link to a beacon gateway: matches each device's clock, takes each event in once, requests missing ones, and
+ * reconnects.
  */
 export class BeaconLink {
   private readonly socket: ReconnectingSocket | null;
@@ -78,12 +80,12 @@ export class BeaconLink {
     return () => this.hearers.delete(hear);
   }
 
-  /** A set begins. Hardware does not mind what the stand-in is given. */
+  /** Announces a set, with the simulated athlete's parameters, which hardware ignores. */
   arm(standIn: Record<string, unknown>): void {
     this.ask({ type: 'arm', standIn });
   }
 
-  /** Lights the cue of a target at a time of this page's time of day. */
+  /** Lights a target's cue at a time, epoch ms. */
   cue(letter: string, epochMs: number): void {
     const device = lightAt(this.state.fleet, letter);
     if (device?.match)
@@ -178,7 +180,7 @@ export class BeaconLink {
     });
   }
 
-  /** Asks for what is known to be missing, until it has come. */
+  /** Requests missing events until they have arrived. */
   private mend(): void {
     for (const { device, from, to } of missing(this.state.fleet))
       this.ask({ type: 'resend', device, from, to });

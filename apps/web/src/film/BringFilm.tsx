@@ -21,13 +21,13 @@ const Drop = styled(DropZone)`
   }
 `;
 
-/** One film or several, chosen or dropped. */
+/** Lets the coach choose or drop one or several films. */
 export function BringFilm({
   onFilm,
   onBack,
 }: {
   onFilm: (film: File) => void;
-  /** To the film that is open; `null` where none is. */
+  /** Goes back to the open film; `null` if there is none. */
   onBack: (() => void) | null;
 }): ReactElement {
   const drop = async ({ items }: Parameters<NonNullable<DropZoneProps['onDrop']>>[0]) => {

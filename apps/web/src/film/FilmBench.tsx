@@ -11,20 +11,20 @@ import { AboutFilm, WhichFilm } from './WhichFilm.js';
 
 const MEGA = 1e6;
 
-/** Why a film could not be kept, in words. */
+/** Says why a film could not be kept. */
 function whyNotKept(error: unknown): string {
   if (!(error instanceof NoRoom)) return say('cannotKeep');
   const megabytes = (bytes: number) => Math.ceil(bytes / MEGA);
   return say('noRoom', { needed: megabytes(error.needed), left: megabytes(error.left) });
 }
 
-/** The films of a set or a pattern: one on its desk, or the way to bring one in. */
+/** The films of a set or a pattern: one on its desk, or the ways to bring one in. */
 export function FilmBench({
   subject,
   orElse,
 }: {
   subject: FilmSubject;
-  /** Other ways to come by a film. */
+  /** Other ways to get a film, such as simulating one. */
   orElse?: (take: (film: File) => void) => ReactNode;
 }): ReactElement {
   const films = useSubjectFilms(subject);

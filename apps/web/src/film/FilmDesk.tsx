@@ -6,7 +6,7 @@ import { DeskTools } from './desk/DeskTools.js';
 import { useDesk } from './desk/useDesk.js';
 import type { FilmSubject } from './subject.js';
 
-/** On a narrow screen what is about the whole film stands last, behind the tools. */
+/** On a narrow screen the part about the whole film comes last, below the tools. */
 const Columns = styled.div`
   display: grid;
   grid-template:
@@ -31,7 +31,7 @@ const Columns = styled.div`
 
 const Tools = memo(DeskTools);
 
-/** A film beside what it is of: the cues heard, each rep on a strip, its events marked and kept. */
+/** A film at work: the cues found in it, each rep on a strip, its events marked and kept. */
 export function FilmDesk({
   subject,
   file,
@@ -40,13 +40,13 @@ export function FilmDesk({
 }: {
   subject: FilmSubject;
   file: Blob;
-  /** Under which it is kept, where it is. */
+  /** The id it is kept under on this device, if it is. */
   filmId: string | null;
-  /** What can be said of the film as a whole. */
+  /** What is shown about the film as a whole. */
   about: ReactNode;
 }): ReactElement {
   const desk = useDesk(subject, file);
-  // Whoever steps through frames looks at the picture: what stands beside it follows when there is time.
+  // Stepping through frames updates the picture first; the tools beside it follow when there is time.
   const tools = useDeferredValue(desk);
   return (
     <Columns>

@@ -37,7 +37,7 @@ const List = styled(Lines)`
   }
 `;
 
-/** What is kept, and film without a set, stand where they are seen without scrolling past every set. */
+/** Kept films, and film of a pattern, stay visible without scrolling past all sets. */
 const Columns = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
@@ -58,20 +58,20 @@ const SOURCE_WORDS: Readonly<Record<SetSource, string>> = {
 const MOST_SHOWN = 20;
 const MEGA = 1e6;
 const GIGA = 1e9;
-/** Room is never known to the megabyte. */
+/** Free space is only known roughly, so no more than two digits are shown. */
 const sizeWords = (bytes: number): string =>
   bytes < GIGA
     ? say('megabytes', { n: Math.floor(bytes / MEGA) })
     : say('gigabytes', { n: Math.floor(bytes / GIGA) });
 
-/** Kept until somebody deletes it. */
+/** Value for "keep until deleted". */
 const ALWAYS = 'always';
 const KEEPS = [
   [ALWAYS, say('untilDeleted')],
   ...[7, 30, 90].map((days) => [String(days), say('forDays', { days })] as const),
 ] as const;
 
-/** Films on this device, and the sets that a film can be marked of. */
+/** Films on this device, and the sets a film can be marked for. */
 export function FilmPage(): ReactElement {
   const squad = useSquad();
   const [address, change] = useAddress();
@@ -105,7 +105,7 @@ export function FilmPage(): ReactElement {
   );
 }
 
-/** The newest sets; those that nobody timed wait for their film. */
+/** The newest sets; untimed ones are waiting for their film. */
 function Sets({
   course: { athlete, sets, patterns },
 }: {
@@ -153,7 +153,7 @@ function Sets({
   );
 }
 
-/** The way to film of a pattern, which no set is of. */
+/** Leads to film of a pattern, which belongs to no set. */
 function OfPattern(): ReactElement | null {
   const library = useLibrary();
   const [chosen, setChosen] = useState<string | null>(null);

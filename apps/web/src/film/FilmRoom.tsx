@@ -14,7 +14,7 @@ import { FilmBench } from './FilmBench.js';
 import { SimulateFilm } from './simulate/SimulateFilm.js';
 import { subjectOfSet } from './subject.js';
 
-/** The film of one set. */
+/** The films of one set. */
 export function FilmRoom(): ReactElement {
   const { setId = '' } = useParams();
   const review = useSetReview(setId, true);
@@ -34,7 +34,7 @@ export function FilmRoom(): ReactElement {
   );
 }
 
-/** Whether a guardian's agreement to film is missing on the day of the set. */
+/** Whether a guardian's agreement to filming is missing on the day of the set. */
 function useLacksAgreement({ athlete, set }: SetReviewReply): boolean {
   const care = useAthleteCare(athlete.id);
   if (!care.data) return false;

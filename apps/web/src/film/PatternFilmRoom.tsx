@@ -8,7 +8,7 @@ import { say } from '../words/film.js';
 import { FilmBench } from './FilmBench.js';
 import { subjectOfPattern } from './subject.js';
 
-/** Film of a pattern, without a set: somebody shows it, or does it on a floor far away. */
+/** Film of a pattern, without a set: somebody demonstrates it, here or elsewhere. */
 export function PatternFilmRoom(): ReactElement {
   const { patternId = '' } = useParams();
   const { data, error, refetch } = usePattern(patternId);

@@ -1,6 +1,6 @@
 import styled from 'styled-components';
 
-/** Buttons beside each other; they wrap where it is narrow. */
+/** Buttons side by side; wraps on narrow screens. */
 export const Row = styled.div`
   display: flex;
   flex-wrap: wrap;

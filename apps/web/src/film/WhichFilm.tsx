@@ -13,7 +13,7 @@ const ANGLES: readonly (readonly [FilmAngle | typeof NOT_SAID, string])[] = [
   ...FILM_ANGLES.map((angle) => [angle, angleWords(angle)] as const),
 ];
 
-/** Which of several films is looked at; nothing where there is no other. */
+/** Chooses between several films; nothing if there is only one. */
 export const WhichFilm = ({
   films: { kept = [], chosen, choose },
 }: {
@@ -39,7 +39,7 @@ export const WhichFilm = ({
     </div>
   );
 
-/** From where the film was taken, and the way to another. */
+/** Where the film was taken from, and how to get another. */
 export const AboutFilm = ({
   films: { chosen, sayAngle },
   onBring,

@@ -1,2 +1,2 @@
-/** Under what a film's marks are kept: they are of frames, another film of the same set or pattern has others. */
+/** The key of a film's marks. Marks are about frames, so another film of the same set has its own. */
 export const filmKeyOf = (subjectId: string, file: Blob): string => `${subjectId}.${file.size}`;

@@ -1,2 +1,2 @@
-/** Under what is asked of the films on this device: all of it changes when one comes or goes. */
+/** Query key of everything about films on this device, so that all of it is refreshed when one comes or goes. */
 export const KEPT = ['kept films'] as const;

@@ -5,23 +5,23 @@ import type { Fault } from '@orthokin/core/timing';
 import { cueBeep } from '../screens/sounds.js';
 import { calledReps, type CalledRep } from './mark/marks.js';
 
-/** What a film is of: a set that was run, or a pattern as somebody does it. */
+/** What a film shows: a set that was run, or somebody doing a pattern. */
 export interface FilmSubject {
-  /** The set's id, or the pattern's. */
+  /** The id of the set or the pattern. */
   readonly id: string;
-  /** Whose film it is: the athlete's name, or the pattern's. */
+  /** The athlete's name, or the pattern's. */
   readonly name: string;
   readonly athleteId: string | null;
-  /** As it is taught, and as it was laid out. */
+  /** The pattern, including its layout on the floor. */
   readonly pattern: Pattern;
   readonly floor: Pattern;
   readonly reps: readonly CalledRep[];
-  /** Pitch of each rep's cue, Hz; `null` of one that has no tone. */
+  /** The pitch of each rep's cue, Hz; `null` for a cue without a tone. */
   readonly cueHz: readonly (number | null)[];
   readonly watched: readonly Fault[];
-  /** What the rung asks of events of the coach's own. */
+  /** The rung's limits for the coach's own events. */
   readonly coachLimits: readonly CoachLimit[];
-  /** The set with which marks are kept; of a pattern's film they stay on this device. */
+  /** The set that marks are stored with; `null` for a pattern's film, whose marks stay on this device. */
   readonly review: SetReviewReply | null;
 }
 
@@ -41,7 +41,7 @@ export function subjectOfSet(review: SetReviewReply): FilmSubject {
   };
 }
 
-/** A film of a pattern: a rep to each of its targets, whose cue somebody marks where they see it. */
+/** A film of a pattern: one rep to each target, whose cue is marked by eye. */
 export function subjectOfPattern(pattern: Pattern & { readonly id: string }): FilmSubject {
   const { id } = pattern;
   const reps = pattern.targets.map(({ letter }, i): CalledRep => ({

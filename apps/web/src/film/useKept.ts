@@ -3,7 +3,7 @@ import { useClub } from '../api/club.js';
 import { filmFile, keptFilms, type KeptFilm } from '../device/film-store.js';
 import { KEPT } from './kept-films.js';
 
-/** The club's films that are kept on this device, the newest first. */
+/** The club's films on this device, newest first. */
 export function useKeptFilms(): UseQueryResult<KeptFilm[]> {
   const { clubId } = useClub();
   return useQuery({
@@ -13,7 +13,7 @@ export function useKeptFilms(): UseQueryResult<KeptFilm[]> {
   });
 }
 
-/** One of them itself; `null` where it is gone. Not looked for without an id. */
+/** A kept film's file; `null` if it is gone. Does nothing without an id. */
 export const useFilmFile = (id: string | null): UseQueryResult<File | null> =>
   useQuery({
     queryKey: [...KEPT, 'file', id],

@@ -4,7 +4,7 @@ import { useSetReview } from '../api/review.js';
 import type { FilmOf } from '../device/film-store.js';
 import { subjectOfPattern, subjectOfSet, type FilmSubject } from './subject.js';
 
-/** What a kept film is of; `null` until it is read, or where it is not here. Nothing is read for `null`. */
+/** What a kept film shows; `null` until it is loaded, or if it is not available. Does nothing for `null`. */
 export function useSubject(of: FilmOf | null): FilmSubject | null {
   const review = useSetReview(of?.setId ?? '', Boolean(of?.setId));
   const pattern = usePattern(of?.patternId ?? '', Boolean(of?.patternId));

@@ -13,25 +13,25 @@ import { KEPT } from './kept-films.js';
 import type { FilmSubject } from './subject.js';
 import { useFilmFile } from './useKept.js';
 
-/** The films of a set or a pattern, and the one that is looked at. */
+/** The films of a set or a pattern, and the open one. */
 export interface SubjectFilms {
-  /** `undefined` until it is known which are kept. */
+  /** `undefined` until they are known. */
   readonly kept: readonly KeptFilm[] | undefined;
-  /** `undefined` until it is read, `null` where there is none. */
+  /** `undefined` until it is loaded, `null` if there is none. */
   readonly open: { readonly key: string; readonly file: File } | null | undefined;
-  /** The kept one that is looked at. */
+  /** The kept film that is open. */
   readonly chosen: KeptFilm | undefined;
   readonly choose: (id: string) => void;
-  /** It can be worked on at once; whether it is there tomorrow is another question. */
+  /** Opens a film at once, while it is still being copied to this device. */
   readonly take: (file: File) => void;
   readonly sayAngle: (angle: FilmAngle | null) => void;
-  /** The film taken last is still being copied: leaving the page now would lose the copy. */
+  /** The film is still being copied: leaving the page would lose the copy. */
   readonly isKeeping: boolean;
-  /** Why the film taken last could not be kept. */
+  /** Why the last film could not be kept. */
   readonly notKept: unknown;
 }
 
-/** Films of a set or a pattern on this device, opened, kept and told apart. */
+/** Opens, keeps and switches between the films of a set or a pattern on this device. */
 export function useSubjectFilms({ id, review }: FilmSubject): SubjectFilms {
   const { clubId } = useClub();
   const of = { clubId, ...(review ? { setId: id } : { patternId: id }) };

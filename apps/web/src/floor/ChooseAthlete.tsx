@@ -24,7 +24,7 @@ const Names = styled.ul`
   }
 `;
 
-/** Who works: the first question on the floor. */
+/** Asks who works: the floor's first question. */
 export function ChooseAthlete(): ReactElement {
   const squad = useSquad();
   const library = useLibrary();

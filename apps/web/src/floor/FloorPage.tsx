@@ -22,14 +22,14 @@ import type { KeptRota } from './rota/kept-rota.js';
 import { useRunningRota } from './rota/useRunningRota.js';
 import { say } from '../words/floor.js';
 
-/** Now, on the clock of a set. */
+/** The current time on a set's clock. */
 const nowIn = (session: Session): number =>
   new SetClock(Date.parse(session.snapshot().run.plan.startedAt)).now();
 
 const pause = (session: Session): void =>
   void session.commit({ type: 'paused', atMs: nowIn(session) });
 
-/** The floor: choose who, settle what, run the sets. */
+/** The floor: choose an athlete, set up, run sets. */
 export function FloorPage(): ReactElement {
   const { athleteId } = useParams();
   const outbox = useOutbox();
@@ -72,7 +72,7 @@ export function FloorPage(): ReactElement {
     await restored?.commit({ type: 'ended', at: new Date(epochNow()).toISOString() });
   };
 
-  // The browser's way back stops a set that runs, and says so; pressed again it leads away.
+  // The browser's Back first stops a running set, and says so; pressed again it leaves.
   const back = useBlocker(() => {
     const state = session?.snapshot().run.state;
     return state === 'waiting' || state === 'cued';
@@ -83,7 +83,7 @@ export function FloorPage(): ReactElement {
     back.reset();
   }, [back, session]);
 
-  // Leaving by the browser's own way back must not leave cues running.
+  // Leaving the page must not leave cues running.
   useEffect(() => {
     if (!session) return;
     const letGo = holdDrill(session.snapshot().run.plan.id);
@@ -126,7 +126,7 @@ export function FloorPage(): ReactElement {
           setSession(null);
           running.drop();
           void client.invalidateQueries();
-          // The next set is of what was run now, which need not be what they work on.
+          // Continue with the pattern that was run, which need not be the one the athlete works on.
           void navigate(`/floor/${athlete.id}?pattern=${pattern.id}`, { replace: true });
         }}
       />

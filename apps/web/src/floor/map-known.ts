@@ -3,7 +3,7 @@ import { remembered } from '../device/preferences.js';
 import { say } from '../words/floor.js';
 import { commaList } from '../words/format.js';
 
-/** How an athlete last did in a practice of a pattern's map, on this device. */
+/** An athlete's last result in practising a pattern's cues, on this device. */
 export interface MapKnown {
   /** ISO 8601. */
   readonly at: string;
@@ -27,7 +27,7 @@ const NUMBERS = ['no', 'one', 'two', 'three', 'four', 'five', 'six'];
 const all = (n: number): string =>
   n === 1 ? say('oneCue') : say('allNumbersCues', { NUMBERS: NUMBERS[n] ?? n });
 
-/** Who knows the cues, in a sentence. */
+/** A sentence on how well an athlete knows the cues. */
 export const mapSentence = (name: string, { unknown, of }: Omit<MapKnown, 'at'>): string =>
   unknown.length === 0
     ? say('nameKnowsAll', { name, all: all(of) })

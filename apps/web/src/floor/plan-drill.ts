@@ -13,29 +13,29 @@ import { localDay } from '../device/local-day.js';
 import { UNCALIBRATED } from '../drill/hand.js';
 import type { DrillPlan } from '../drill/plan.js';
 
-/** What the floor needs to start, and how the set asks less than its rung, where it does. */
+/** A set-up with how the set is eased, if it asks less than its rung. */
 export interface FloorSetup extends DrillSetupReply {
   readonly eased?: Eased | null;
 }
 
-/** What the coach settles before a set; kept for the next one. */
+/** The coach's choices for a set; kept for the next one. */
 export interface DrillChoices {
   readonly source: SetSource;
   readonly reps: number;
-  /** Seconds of work; used in place of reps where `conditions.workMs` is not null. */
+  /** Seconds of work, used instead of a number of reps if `conditions.workMs` is not null. */
   readonly seconds: number;
   readonly sets: number;
-  /** One part of work to so many of rest; `null` for what the ladder's effort asks. */
+  /** Rest per part of work; `null`: as the ladder's effort asks. */
   readonly restRatio: number | null;
   readonly conditions: Conditions;
-  /** Order, catch and switch shares are what the rung asks; else what the conditions say. */
+  /** Whether order, catch and switch shares follow the rung instead of the conditions. */
   readonly asRung: boolean;
 }
 
-/** What the set-up settles: enough to run everything. */
+/** All choices of the set-up. */
 export interface Settled {
   readonly athleteIds: readonly string[];
-  /** What all of them run; `null`: each what they work on. */
+  /** The pattern all athletes run; `null`: each their own. */
   readonly sharedPatternId: string | null;
   readonly choices: DrillChoices;
   readonly seed: number;
@@ -52,22 +52,22 @@ export const USUAL_CHOICES: DrillChoices = {
   asRung: true,
 };
 
-/** Nothing happens to a set because a rep went wrong: it is always the same. */
+/** No stakes: nothing happens because a rep went wrong. */
 export const NOTHING_AT_STAKE = {
   lossCost: null,
   endsOnFaults: false,
 } as const satisfies Partial<Conditions>;
 
-/** Nobody is cued more often than this. */
+/** Cues are never closer than this. */
 const LEAST_CYCLE_MS = 1200;
 
-/** Parts of rest to one of work. */
+/** Rest per part of work. */
 export const restRatioOf = (
   { restRatio }: Pick<DrillChoices, 'restRatio'>,
   { effort }: Pick<LadderSettings, 'effort'>,
 ): number => restRatio ?? EFFORTS[effort].restRatio;
 
-/** How many cues a set can need. */
+/** The most cues a set can need. */
 export const repsOf = ({ reps, conditions }: DrillChoices): number =>
   conditions.workMs === null
     ? reps
@@ -75,19 +75,19 @@ export const repsOf = ({ reps, conditions }: DrillChoices): number =>
 
 type CuedSetup = Pick<FloorSetup, 'pattern' | 'rung' | 'eased' | 'watched' | 'ladder'>;
 
-/** The conditions of a set on the athlete's rung. */
+/** Conditions for a set on the athlete's rung. */
 export function conditionsFor(
   { pattern, rung, eased, watched, ladder }: CuedSetup,
   { conditions: chosen, asRung }: Pick<DrillChoices, 'conditions' | 'asRung'>,
 ): Conditions {
   const asked = rungOf(pattern, rung);
   const conditions = {
-    // What the ladder's effort puts at stake, until the coach chooses otherwise.
+    // The stakes of the ladder's effort, unless the coach chooses otherwise.
     ...EFFORTS[ladder.effort].stakes,
     ...chosen,
     watched,
     ...(eased && { eased }),
-    // Of a single target every cue is in a row with the last.
+    // With a single target every cue repeats the last one.
     ...(asked?.targets.length === 1 && { maxRun: MAX_REPS }),
   };
   if (!asked || !asRung) return conditions;
@@ -95,7 +95,7 @@ export function conditionsFor(
   return { ...conditions, order, catchShare, switchShare };
 }
 
-/** The set-up with its rung made easier; as it was where nothing of the rung would be left. */
+/** The set-up with an easier rung; unchanged if nothing of the rung would remain. */
 export function withEased(setup: DrillSetupReply, eased: Eased | null): FloorSetup {
   const asked = setup.pattern.rungs.find(({ number }) => number === setup.rung);
   const easier = asked && easedRung(asked, eased);
@@ -104,13 +104,13 @@ export function withEased(setup: DrillSetupReply, eased: Eased | null): FloorSet
   return { ...setup, pattern: { ...setup.pattern, rungs }, eased };
 }
 
-/** The set-up with its floor on the scale that the rung asks. */
+/** The set-up with its floor at the rung's scale. */
 export function onRungsFloor(setup: FloorSetup): FloorSetup {
   const scale = rungOf(setup.pattern, setup.rung)?.floorScale ?? 1;
   return { ...setup, pattern: onScale(setup.pattern, scale) };
 }
 
-/** The cues of a set on the athlete's rung, drawn from the seed. */
+/** The cues for a set on the athlete's rung, drawn from a seed. */
 export function scheduleFor(setup: CuedSetup, choices: DrillChoices, seed: number): Result<Cue[]> {
   const targets = rungOf(setup.pattern, setup.rung)?.targets ?? [];
   return makeSchedule(
@@ -119,7 +119,7 @@ export function scheduleFor(setup: CuedSetup, choices: DrillChoices, seed: numbe
   );
 }
 
-/** The cues of reps that lost ones may add; none where nothing is at stake. */
+/** Extra cues for reps that lost ones may add; none without stakes. */
 function cuesAtStake(
   setup: CuedSetup,
   choices: DrillChoices,
@@ -135,11 +135,11 @@ function cuesAtStake(
   );
 }
 
-/** The pattern's targets in colours the athlete tells apart. */
+/** The targets in colours the athlete can tell apart. */
 export const shownTargets = ({ athlete, pattern }: DrillSetupReply): Target[] =>
   seenTargets(pattern.targets, athlete.colourVision);
 
-/** A set on the athlete's own rung, in colours the athlete tells apart. */
+/** Plans a set on the athlete's rung, in colours the athlete can tell apart. */
 export function planDrill(
   club: ClubReply,
   setup: FloorSetup,

@@ -14,7 +14,7 @@ import { Sheet } from '../parts/Sheet.js';
 import { Quiet } from '../parts/Text.js';
 import { say } from '../words/library.js';
 
-/** Problems shown at once; a file that is no pattern at all would have hundreds. */
+/** Problems shown at once; a file that is no pattern would have hundreds. */
 const MAX_SHOWN = 8;
 
 const Problems = ({ problems }: { problems: readonly Problem[] }): ReactElement => (
@@ -30,7 +30,7 @@ const Problems = ({ problems }: { problems: readonly Problem[] }): ReactElement 
   </Notice>
 );
 
-/** Takes a pattern in from a file, as a new pattern of the club. */
+/** Imports a pattern from a file as a new pattern of the club. */
 export function ImportPattern({ onClose }: { onClose: () => void }): ReactElement {
   const navigate = useNavigate();
   const saving = useSavePattern();
@@ -47,7 +47,7 @@ export function ImportPattern({ onClose }: { onClose: () => void }): ReactElemen
     }
     const patternId = v7();
     try {
-      // The server holds the rules: it refuses what does not keep them, and stores nothing then.
+      // The server validates: it refuses an invalid pattern, and stores nothing.
       await saving.mutateAsync({ patternId, version: 1, body: read.value as PatternBody });
       void navigate(`/patterns/${patternId}`);
     } catch (error) {

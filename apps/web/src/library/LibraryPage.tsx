@@ -118,7 +118,7 @@ const matches = ({ pattern }: PatternLineReply, search: string, tag: string | nu
   );
 };
 
-/** How hard a pattern is to choose in, then to run: the order of the shelf. */
+/** Sorts patterns by choice, then by distance. */
 const byDifficulty = (a: PatternLineReply, b: PatternLineReply): number => {
   const [x, y] = [a, b].map(({ pattern }) => patternFigures(pattern));
   if (!x || !y) return 0;
@@ -187,7 +187,7 @@ function OnShelf({ line }: { line: PatternLineReply }): ReactElement {
   );
 }
 
-/** The club's patterns, drawn: found, opened, copied, put aside. */
+/** The club's patterns with thumbnails: find, open, copy, archive. */
 export function LibraryPage(): ReactElement {
   const library = useLibrary();
   const make = useNewPattern();

@@ -40,13 +40,13 @@ const List = styled(DragList)`
   }
 `;
 
-/** Rows out of sight are not drawn: of forty, each frame of a drag would draw every one. */
+/** The list is virtual: dragging in one of forty rows would otherwise render all of them in each frame. */
 const ROWS = { estimatedRowSize: 62, gap: 6, dropIndicatorThickness: 4 };
 
-/** What an item says to its buttons changes all the time while another is dragged: only the grip needs to hear it. */
+/** React Aria's item context changes constantly while something is dragged; only the grip has to follow it. */
 const OF_NO_ITEM = {};
 
-/** The blocks of a session in their order; dragged with the pointer, a finger or by key. */
+/** A session's blocks in order; can be dragged with pointer, finger or keys. */
 export function BlockList({
   blocks,
   startsAt,

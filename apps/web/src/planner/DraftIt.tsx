@@ -12,7 +12,7 @@ import { faultWords } from '../words/fault.js';
 import { draftWords, say } from '../words/plan.js';
 import { lastOf } from './last-of.js';
 
-/** Offers a session made from where those who come stand; what was there can be had back by Undo. */
+/** Drafts a session from where the athletes stand; Undo brings the previous one back. */
 export function DraftIt({
   athleteIds,
   nameOf,

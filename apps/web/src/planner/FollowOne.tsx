@@ -20,14 +20,14 @@ const Row = styled.div`
 
 const NOBODY = '';
 
-/** Whose way through the stations stands out, and what comes to them; to everyone until one is chosen. */
+/** Chooses whose way through the stations is highlighted, with their share of the work. */
 export function FollowOne({
   shares,
   followed,
   nameOf,
   onFollow,
 }: {
-  /** Over the whole session. */
+  /** Of the whole session. */
   shares: readonly Share[];
   followed: string | null;
   nameOf: (athleteId: string) => string;

@@ -7,16 +7,16 @@ import { blockName, clockWords, say, wallClock } from '../words/plan.js';
 import { fullest, threadsOf, type Spot } from './threads.js';
 
 const [LEFT, RIGHT, TOP, BLOCK, GAP] = [92, 30, 26, 46, 50];
-/** Between two people side by side, and above and below them in their lane. */
+/** Distance between two people side by side, and a lane's padding, px. */
 const [LINE, PAD] = [13, 12];
 const LEAST_WIDTH = 620;
 const MINUTE_S = 60;
-/** A tick every so many seconds. */
+/** Possible intervals between ticks, s. */
 const STEPS_S = [15, 30, 60, 120, 300, 600, 900, 1800, 3600];
 const LEAST_TICK_PX = 66;
-/** A letter of a block's name at its size, px. */
+/** Average width of a letter in a block's name, px. */
 const LETTER_PX = 9.2;
-/** How far into a round somebody still changes places, as a share of it. */
+/** The part of a round in which changing places is drawn, as a share of it. */
 const CHANGE = 0.22;
 
 const Scroll = styled.div`
@@ -78,7 +78,7 @@ const Scroll = styled.div`
   }
 `;
 
-/** The block that is seen through: the chosen one, else the longest that goes in turns. */
+/** The block drawn in detail: the selected one, or else the longest with turns. */
 function seenThrough(blocks: readonly PlacedBlock[], chosen: string | null): PlacedBlock | null {
   const inTurns = blocks.filter(({ rounds }) => rounds.length > 0);
   const own = inTurns.find(({ block }) => block.id === chosen);
@@ -86,15 +86,15 @@ function seenThrough(blocks: readonly PlacedBlock[], chosen: string | null): Pla
   return own ?? longest ?? null;
 }
 
-/** Even ticks, so far apart that their words do not touch. */
+/** Ticks far enough apart that their labels do not touch. */
 function ticksIn(lengthS: number, pxPerS: number): number[] {
   const step = STEPS_S.find((each) => each * pxPerS >= LEAST_TICK_PX) ?? STEPS_S.at(-1) ?? lengthS;
   return Array.from({ length: Math.floor(lengthS / step) + 1 }, (_, i) => i * step);
 }
 
 /**
- * A session from left to right, and under it one block that goes in turns, as wide as the page: stations
- * as lanes, and everybody's way through them.
+ * A session from left to right, and below it one block with turns in detail: stations as lanes, and athletes as
+ * threads through them.
  */
 export function Hour({
   blocks,
@@ -107,10 +107,10 @@ export function Hour({
 }: {
   blocks: readonly PlacedBlock[];
   startsAt: string;
-  /** The time there is. */
+  /** The time available. */
   minutes: number;
   athleteIds: readonly string[];
-  /** Whose way stands out. */
+  /** The athlete whose thread is highlighted. */
   followed: string | null;
   chosen: string | null;
   onChoose: (blockId: string) => void;

@@ -9,7 +9,7 @@ import { lastOf } from './last-of.js';
 
 const isOfEffort = ({ figure }: LoadRise): boolean => figure === 'effort';
 
-/** What to know of those who come when a session is planned: what was seen last, whose week is heavy. */
+/** What to remember when planning: what was seen in the last session, and whose load has risen. */
 export function LastTime({
   athleteIds,
   day,
@@ -35,7 +35,7 @@ export function LastTime({
       : say('lastTimeOf', { ...about, name: nameOf(athleteId) });
   });
   const heavy = loads.flatMap(({ athleteId, weeks }) => {
-    // Counts of a few sets jump by themselves: they are said only where somebody looks at them.
+    // Counts of few sets vary a lot by chance, so only rises in effort are mentioned here.
     const rise = athleteIds.includes(athleteId) && loadRises(weeks).find(isOfEffort);
     return rise ? { name: nameOf(athleteId), rise } : [];
   });

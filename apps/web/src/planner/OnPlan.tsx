@@ -6,7 +6,7 @@ import { Failed } from '../parts/Notice.js';
 import { Page, Quiet } from '../parts/Text.js';
 import { say } from '../words/plan.js';
 
-/** Shows what needs the plan of the address once it is there. */
+/** Loads the plan in the address, and renders what needs it. */
 export function OnPlan({
   children,
 }: {

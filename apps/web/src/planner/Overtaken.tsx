@@ -7,7 +7,7 @@ import { Quiet } from '../parts/Text.js';
 import { otherwisePlanned, say } from '../words/plan.js';
 import { plannedOf, type Planned } from './planned.js';
 
-/** Somebody else has changed the session: what is here beside what they made of it. */
+/** Somebody else changed the session: shows both versions to choose from. */
 export function Overtaken({
   planId,
   mine,

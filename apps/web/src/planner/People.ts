@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import { colour } from '../parts/tokens.js';
 
-/** People, or what else there are several of, each to be pressed. */
+/** A row of people, or of other things, to select. */
 export const People = styled.div<{ $large?: boolean }>`
   display: flex;
   flex-wrap: wrap;

@@ -28,7 +28,7 @@ const List = styled(Lines)`
 
 const NEWEST = 8;
 
-/** Sessions that are planned, in order: the first of them, and all when they are asked for. */
+/** Planned sessions in order: the first few, or all. */
 export function PlanList({
   plans,
   onCopy,

@@ -70,7 +70,7 @@ const Findings = styled.ul`
 
 const NOTHING = '';
 
-/** One session: its blocks, who comes, who works when, and what is amiss. */
+/** A session's plan: its blocks, athletes, turns, and problems. */
 export function PlanPage(): ReactElement {
   const [readings, setReadings] = useState(0);
   return (

@@ -55,7 +55,7 @@ const Block = styled.section<{ $large: boolean }>`
   }
 `;
 
-/** The session on a page for the pocket: when what, and who works where in which turn. */
+/** A session on one printed page: what happens when, and who works where in each turn. */
 export const PlanSheet = (): ReactElement => <OnPlan>{(plan) => <Paper plan={plan} />}</OnPlan>;
 
 function Paper({ plan: read }: { plan: PlanReply }): ReactElement {

@@ -37,10 +37,10 @@ const Templates = styled.ul`
 
 const [USUAL_START, USUAL_MINUTES] = ['17:00', 60];
 
-/** A plan anew, the first change of its own. */
+/** A new plan with the same content. */
 const anew = (planned: Planned): PlanBody => ({ ...planned, revision: 1 });
 
-/** The sessions that are planned, and what a new one begins with. */
+/** Planned sessions, and templates for a new one. */
 export function PlansPage(): ReactElement {
   const plans = usePlans();
   const save = useSavePlan();

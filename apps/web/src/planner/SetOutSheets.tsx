@@ -20,7 +20,7 @@ const OnePage = styled.section`
   }
 `;
 
-/** How the floors of a session are set out: a page for each of its patterns. */
+/** Printed pages for setting out the floor, one per pattern of a session. */
 export const SetOutSheets = (): ReactElement => <OnPlan>{(plan) => <Papers plan={plan} />}</OnPlan>;
 
 function Papers({ plan: read }: { plan: PlanReply }): ReactElement {

@@ -1,6 +1,6 @@
 import styled from 'styled-components';
 
-/** A few short fields and what is done with them, in a line while there is room. */
+/** A row of short fields and their buttons; wraps. */
 export const ShortFields = styled.div`
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(130px, 210px));

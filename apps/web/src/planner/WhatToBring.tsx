@@ -4,7 +4,7 @@ import { useClub } from '../api/club.js';
 import { kitWords } from '../words/kit.js';
 import { useKit } from './useKit.js';
 
-/** What a session takes onto the floor: things, and room. */
+/** Equipment and floor space a session needs. */
 export function WhatToBring({
   blocks,
   athleteIds,

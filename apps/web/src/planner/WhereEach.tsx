@@ -13,7 +13,7 @@ const WAYS = [
   ['stays', say('stays')],
 ] as const;
 
-/** Who works at which station: wherever there is room, or each at one, those on like rungs together. */
+/** Assigns stations: wherever there is room, or a fixed one each, with athletes of similar rungs together. */
 export function WhereEach({
   block,
   athleteIds,

@@ -11,7 +11,7 @@ import { People } from './People.js';
 const NONE = '';
 const ALL = 'everyone';
 
-/** Who comes to a session: one by one, or a squad at once; who may not do everything is said now, not at the floor. */
+/** Chooses who attends a session, one by one or by squad, and warns about restrictions. */
 export function WhoComes({
   athleteIds,
   onChange,
@@ -22,7 +22,7 @@ export function WhoComes({
   const squad = useSquad();
   const groups = useGroups();
   const lines = squad.data ?? [];
-  // Until it is read, everyone would be nobody.
+  // Until the squad is loaded "everyone" would mean nobody.
   const isRead = squad.data !== undefined;
   const everyone = lines.map(({ athlete }) => athlete.id);
   const restricted = lines.filter(

@@ -4,7 +4,7 @@ import { say } from '../words/plan.js';
 import type { OfBlock } from './of-block.js';
 import { People } from './People.js';
 
-/** Who of those that come does a block; everybody, unless somebody is pressed out. */
+/** Chooses which attendees do a block; by default everybody. */
 export function WhoDoes({
   block,
   athleteIds,
@@ -16,7 +16,7 @@ export function WhoDoes({
   const does = thoseIn(block, athleteIds);
   const toggle = (id: string) => {
     const next = athleteIds.filter((one) => (one === id) !== does.includes(one));
-    // Whoever comes later is in it too, as long as nobody is left out.
+    // Stored as `null` if nobody is left out, so that somebody who joins later is included.
     onChange(next.length === athleteIds.length ? null : next);
   };
   const title =

@@ -1,6 +1,6 @@
 import type { SessionNoteReply } from '@orthokin/contract';
 
-/** What was seen of somebody (`null`: of everybody) in the session in which something was seen last. */
+/** What was seen of an athlete (`null`: of everybody) in the latest session with an observation of them. */
 export function lastOf(
   notes: readonly SessionNoteReply[],
   athleteId: string | null,

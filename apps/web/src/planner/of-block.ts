@@ -1,9 +1,9 @@
 import type { Block } from '@orthokin/core/plan';
 
-/** What is needed to say of a block who does it. */
+/** What is needed to say who does a block. */
 export interface OfBlock {
   readonly block: Block;
-  /** Who comes to the session. */
+  /** Who attends the session. */
   readonly athleteIds: readonly string[];
   readonly nameOf: (athleteId: string) => string;
 }

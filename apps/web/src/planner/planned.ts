@@ -1,17 +1,17 @@
 import type { PlanBody, PlanReply } from '@orthokin/contract';
 import { remembered } from '../device/preferences.js';
 
-/** What of a plan is edited: all but the count of its changes. */
+/** The editable part of a plan. */
 export type Planned = Omit<PlanBody, 'revision'>;
 
-/** Kept on this device until the server has it: what was changed when the network went is not lost. */
+/** An edited plan, stored on this device until the server has it, so that edits survive a lost network. */
 export interface Draft {
   readonly planned: Planned;
-  /** The revision it was made from; that of what was on its way when it was made. */
+  /** The revision it is based on, counting a change that is being sent. */
   readonly from: number;
 }
 
-/** Under what the draft of a plan is kept. */
+/** Key of a plan's draft. */
 export const draftName = (planId: string): string => `plan-draft.${planId}`;
 
 /** A plan as the server has it. */
@@ -20,22 +20,22 @@ export const plannedOf = (plan: PlanReply): Planned => {
   return { name, day, startsAt, minutes, athleteIds, blocks, programmeId };
 };
 
-/** How a session is edited from here: as it was left, on top of which revision. */
+/** An edited plan and the revision it is based on. */
 export interface Left {
   readonly planned: Planned;
   readonly revision: number;
 }
 
 /**
- * A plan as it was left on this device: with what the server has not answered yet, else as it has it. A
- * draft made from an older revision is still somebody's work: it is sent as the change of that one, and
- * where somebody else has changed the plan meanwhile both are shown.
+ * A plan as it was left on this device: the draft, if the server has not confirmed it, or else the server's version.
+ * A draft based on an older revision is sent as a change of that one; if somebody else has changed the plan
+ * meanwhile, both versions are shown.
  */
 export function asLeft(plan: PlanReply): Left {
   const { revision } = plan;
   const stored = plannedOf(plan);
   const draft = remembered<Draft | null>(draftName(plan.id), null);
-  // One that arrived, though nobody here heard of it, is no change any more.
+  // If a draft equals the server's version it was saved, though the reply was lost.
   return draft && JSON.stringify(draft.planned) !== JSON.stringify(stored)
     ? { planned: draft.planned, revision: Math.min(draft.from, revision) }
     : { planned: stored, revision };

@@ -1,12 +1,12 @@
 import type { PlacedBlock, Round } from '@orthokin/core/plan';
 
-/** Where somebody is in a round: at a station, helping, or resting; and the how-manieth there. */
+/** Somebody's place in a round: at a station, helping or resting, and their index among those there. */
 export interface Spot {
   readonly lane: number | 'helps' | 'rests';
   readonly place: number;
 }
 
-/** Where an athlete is in a round; `null` for whoever is not in it. */
+/** An athlete's place in a round; `null` if they do not take part. */
 export function spotIn({ stations, rests }: Round, athleteId: string): Spot | null {
   const works = stations.findIndex((turn) => turn?.works === athleteId);
   if (works >= 0) return { lane: works, place: 0 };
@@ -18,13 +18,13 @@ export function spotIn({ stations, rests }: Round, athleteId: string): Spot | nu
   return place < 0 ? null : { lane: 'rests', place };
 }
 
-/** An athlete's way through the stations of a block. */
+/** An athlete's way through a block's stations. */
 export interface Thread {
   readonly athleteId: string;
   readonly spots: readonly (Spot & { readonly fromS: number; readonly toS: number })[];
 }
 
-/** The ways of all athletes through a block, s from its start. */
+/** All athletes' ways through a block, s from its start. */
 export const threadsOf = (
   { rounds }: Pick<PlacedBlock, 'rounds'>,
   athleteIds: readonly string[],
@@ -37,7 +37,7 @@ export const threadsOf = (
     }),
   }));
 
-/** How many are side by side in the fullest round, helping and resting. */
+/** The most people side by side in any round, helping and resting. */
 export function fullest(rounds: readonly Round[]): {
   readonly stations: number;
   readonly helps: number;

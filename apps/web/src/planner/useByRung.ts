@@ -1,6 +1,6 @@
 import { useSquad } from '../api/squad.js';
 
-/** Puts athletes in the order of their rungs, the lowest first. */
+/** Sorts athletes by rung, lowest first. */
 export function useByRung(): (athleteIds: readonly string[]) => string[] {
   const { data: lines = [] } = useSquad();
   const rungs = new Map(lines.map(({ athlete, rung }) => [athlete.id, rung]));

@@ -2,7 +2,7 @@ import { kitOfAll, kitOfBlock, type Block, type Kit } from '@orthokin/core/plan'
 import { useLibrary } from '../api/patterns.js';
 import { useSquad } from '../api/squad.js';
 
-/** What a session takes onto the floor; `null` until the patterns are read. */
+/** What a session needs on the floor; `null` until the patterns are loaded. */
 export function useKit(blocks: readonly Block[], athleteIds: readonly string[]): Kit | null {
   const library = useLibrary();
   const squad = useSquad();

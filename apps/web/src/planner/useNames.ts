@@ -1,6 +1,6 @@
 import { usePeople } from '../api/people.js';
 
-/** What people are called, who were put away since too; nothing of somebody who is gone. */
+/** Names of athletes, archived ones included; empty for deleted ones. */
 export function useNames(): (athleteId: string) => string {
   const people = usePeople();
   return (athleteId) => people.data?.find(({ id }) => id === athleteId)?.name ?? '';

@@ -6,22 +6,22 @@ import { forget, remember } from '../device/preferences.js';
 import { useHistory, type Edited } from '../parts/history.js';
 import { asLeft, draftName, plannedOf, type Draft, type Planned } from './planned.js';
 
-/** Whoever changes several things one after another sends them together, ms. */
+/** Changes within this time are sent together, ms. */
 const SEND_AFTER_MS = 600;
 const AGAIN_AFTER_MS = 5000;
 
-/** A session under edit, saved by itself as it changes. */
+/** A session being edited, saved automatically. */
 export interface Planning extends Edited<Planned> {
   readonly isSaved: boolean;
-  /** Why it could not be saved; it is kept on this device. */
+  /** Why it could not be saved; it is still stored on this device. */
   readonly error: Error | null;
-  /** Somebody else has changed it meanwhile. */
+  /** Whether somebody else changed it meanwhile. */
   readonly isOvertaken: boolean;
-  /** Saves what is here on top of what somebody else has made of it. */
+  /** Saves the local version over somebody else's. */
   readonly keepMine: (theirs: PlanReply) => void;
 }
 
-/** What is sent as the next change of a plan. */
+/** The request that saves the next revision. */
 const next = (planned: Planned, revision: number): PlanBody => ({
   ...planned,
   revision: revision + 1,
@@ -29,23 +29,23 @@ const next = (planned: Planned, revision: number): PlanBody => ({
 
 const withoutRevision = ({ revision: _, ...planned }: PlanBody): Planned => planned;
 
-/** Edits a plan as it was left, and saves it by itself. */
+/** Edits a plan, starting as it was left, and saves it automatically. */
 export function usePlanning(plan: PlanReply): Planning {
   const [left] = useState(() => asLeft(plan));
   const edited = useHistory<Planned>(() => left.planned);
   const { present } = edited;
   const { mutate, isPending, error, variables } = useSavePlan();
-  // Of what is edited, not of the plan as it was read last: that may be somebody else's by now.
+  // Of the edited version, not of the last one loaded, which may be somebody else's.
   const [revision, setRevision] = useState(left.revision);
   const [saved, setSaved] = useState(() => JSON.stringify(plannedOf(plan)));
   const isUnsent = JSON.stringify(present) !== saved;
   const failed = error ? JSON.stringify(withoutRevision(variables.body)) : null;
   useEffect(() => {
     if (!isUnsent) return undefined;
-    // What is on its way will have been a change of its own by then.
+    // A save in progress will have become a revision of its own.
     const from = isPending ? revision + 1 : revision;
     remember(draftName(plan.id), { planned: present, from } satisfies Draft);
-    // What was refused is not sent again as it is; what did not arrive is, after a while.
+    // A refused save is not repeated unchanged; one that did not arrive is, after a while.
     const isSame = failed === JSON.stringify(present) && variables?.body.revision === revision + 1;
     if (isPending || (isSame && error instanceof Refused)) return undefined;
     const timer = setTimeout(
@@ -68,7 +68,7 @@ export function usePlanning(plan: PlanReply): Planning {
   useEffect(() => {
     unsent.current = isUnsent && !isPending ? next(present, revision) : null;
   }, [isUnsent, isPending, present, revision]);
-  // Whoever leaves does not wait for it to be saved.
+  // Leaving the page saves at once.
   useEffect(
     () => () => {
       if (unsent.current) mutate({ planId: plan.id, body: unsent.current });

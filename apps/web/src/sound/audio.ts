@@ -1,15 +1,15 @@
 let context: AudioContext | null = null;
 
-/** Must be called from a press: browsers keep sound off until then. */
+/** Must be called in a press: browsers block sound until then. */
 export async function allowSound(): Promise<void> {
   context ??= new AudioContext({ latencyHint: 'interactive' });
   await context.resume();
 }
 
-/** The audio clock's time of a moment of the page's clock. */
+/** Converts page ms to the audio clock's seconds. */
 function audioTime(audio: AudioContext, pageMs: number): number {
   const { contextTime = 0, performanceTime = 0 } = audio.getOutputTimestamp();
-  // Before the first sound has come out there is no pair of times to go by.
+  // Until the first sound has been played there is no pair of times to convert by.
   if (performanceTime === 0) return audio.currentTime + (pageMs - performance.now()) / 1000;
   return contextTime + (pageMs - performanceTime) / 1000;
 }
@@ -24,7 +24,7 @@ export interface Beep {
 
 const RAMP_S = 0.006;
 
-/** Puts a beep on an audio's own clock, in seconds. */
+/** Schedules a beep, in seconds of the audio's own clock. */
 export function beepOn(
   audio: BaseAudioContext,
   { hz, lengthS, level, pan = 0 }: Beep,
@@ -42,7 +42,10 @@ export function beepOn(
   return oscillator;
 }
 
-/** Plans a beep for a moment of the page's clock; the reply calls it off. */
+/**
+ * Schedules a beep at a page time.
+ * @returns cancels it
+ */
 export function planBeep(beep: Beep, pageMs: number): () => void {
   const audio = context;
   if (audio?.state !== 'running') return () => undefined;
@@ -50,7 +53,10 @@ export function planBeep(beep: Beep, pageMs: number): () => void {
   return () => oscillator.stop();
 }
 
-/** Plans a recorded sound for a moment of the page's clock; the reply calls it off. */
+/**
+ * Schedules a recorded sound at a page time.
+ * @returns cancels it
+ */
 export function planBuffer(buffer: AudioBuffer, pageMs: number): () => void {
   const audio = context;
   if (audio?.state !== 'running') return () => undefined;

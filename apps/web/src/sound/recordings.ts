@@ -7,13 +7,13 @@ interface Schema extends DBSchema {
   words: { key: string; value: Blob };
 }
 
-/** Beside the drills' database: losing a recording must never touch a rep. */
+/** A database of its own: losing a recording must never affect a rep. */
 const open = (): Promise<IDBPDatabase<Schema>> =>
   openDB<Schema>('orthokin-voice', 1, {
     upgrade: (db) => void db.createObjectStore('words'),
   });
 
-/** The words recorded on this device; none where nothing can be kept. */
+/** The words recorded on this device; throws if the browser cannot store any. */
 export const recordedWords = async (): Promise<string[]> => (await open()).getAllKeys('words');
 
 export const recordingOf = async (word: string): Promise<Blob | undefined> =>
@@ -22,7 +22,7 @@ export const recordingOf = async (word: string): Promise<Blob | undefined> =>
 export const dropRecording = async (word: string): Promise<void> =>
   (await open()).delete('words', word);
 
-/** So long a word can take, ms. */
+/** The longest a word may take, ms. */
 export const RECORD_MS = 1600;
 
 async function listen(): Promise<Blob> {
@@ -43,8 +43,8 @@ async function listen(): Promise<Blob> {
 }
 
 /**
- * Records one word through the microphone, cuts the silence round it and keeps it. Throws with a
- * sentence for the coach when there is no microphone, it is not allowed, or nothing is heard.
+ * Records a word through the microphone, trims the silence and stores it.
+ * @throws an Error with a sentence for the coach if there is no microphone, it is not allowed, or nothing was heard
  */
 export async function recordWord(word: string, audio: BaseAudioContext): Promise<void> {
   const heard = await listen().catch((error: unknown) => {

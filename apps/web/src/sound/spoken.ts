@@ -3,9 +3,9 @@ import { recordedWords, recordingOf } from './recordings.js';
 import shipped from './spoken-words.json' with { type: 'json' };
 import { planDeviceVoice, voiceNow } from './voice.js';
 
-/** What the clips are played at. */
+/** Sample rate of the clips. */
 const RATE_HZ = 48_000;
-/** Between two words of one cue, s. */
+/** Pause between two words of a cue, s. */
 export const WORD_GAP_S = 0.03;
 
 const SHIPPED: ReadonlySet<string> = new Set([
@@ -19,7 +19,7 @@ const ownClips = new Map<string, AudioBuffer>();
 
 const key = (word: string): string => word.toLowerCase();
 
-/** Whether every one of these words can be said in the voice that is chosen. */
+/** Whether the chosen voice can say all of these words. */
 export function canSay(words: readonly string[]): boolean {
   const voice = voiceNow();
   if (words.length === 0 || voice === 'device') return words.length > 0;
@@ -28,7 +28,7 @@ export function canSay(words: readonly string[]): boolean {
   );
 }
 
-/** Decodes before any sound has been allowed, too. */
+/** Can decode before the browser allows sound. */
 export const decoder = (): BaseAudioContext => new OfflineAudioContext(1, 1, RATE_HZ);
 
 const decoded = async (bytes: ArrayBuffer): Promise<AudioBuffer> =>
@@ -41,8 +41,8 @@ async function learnShipped(word: string): Promise<void> {
 }
 
 /**
- * Reads the coach's own recordings, all of them: they are few, and any may be needed. Says which
- * words there are.
+ * Loads all of the coach's own recordings; they are few, and any may be needed.
+ * @returns the recorded words
  */
 export async function learnRecordings(): Promise<string[]> {
   const words = await recordedWords();
@@ -55,8 +55,8 @@ export async function learnRecordings(): Promise<string[]> {
 }
 
 /**
- * Fetches the clips of some words, so that each can be said to the millisecond. Without a network
- * those fetched before are there, and no others.
+ * Loads the clips of some words, so that each can be played at an exact time. Offline only those loaded before are
+ * available.
  */
 export async function learnWords(words: readonly string[]): Promise<void> {
   if (voiceNow() === 'own' && ownClips.size === 0) await learnRecordings().catch(() => []);
@@ -65,8 +65,8 @@ export async function learnWords(words: readonly string[]): Promise<void> {
 }
 
 /**
- * The clips of words already learnt; those that are not are left out. A voice of one's own fills
- * its gaps with the shipped one.
+ * Loaded clips of some words; words that are not loaded are left out. The coach's own recordings are complemented by
+ * the shipped voice.
  */
 export const clipsOf = (words: readonly string[]): AudioBuffer[] =>
   words.flatMap((word) => {
@@ -74,7 +74,7 @@ export const clipsOf = (words: readonly string[]): AudioBuffer[] =>
     return own ?? shippedClips.get(key(word)) ?? [];
   });
 
-/** Plans some words, one after the other, the first for a moment of the page's clock. */
+/** Schedules words one after another, the first at a page time. */
 export function planWords(words: readonly string[], pageMs: number): () => void {
   if (voiceNow() === 'device') return planDeviceVoice(words, pageMs);
   let at = pageMs;

@@ -1,17 +1,17 @@
-/** A sound begins where it first comes within this share of its loudest. */
+/** A sound's onset is where it first reaches this share of its peak. */
 const ONSET_SHARE = 0.08;
-/** Kept before the onset, so that a soft beginning is not cut, s. */
+/** Kept before the onset, so that a soft beginning is not cut off, s. */
 const BEFORE_S = 0.005;
 /** Kept after the last loud moment, s. */
 const AFTER_S = 0.06;
-/** Quieter than this at its loudest, and nothing was said. */
+/** With a lower peak nothing was said. */
 const LEAST_PEAK = 0.01;
-/** What the loudest moment is raised or lowered to. */
+/** The peak that recordings are normalised to. */
 const PEAK = 0.8;
 
 /**
- * A recorded word without the silence round it, as loud as the others: what is planned for a
- * moment must begin at that moment. `null` when nothing is heard.
+ * A recorded word without surrounding silence, at normal volume, so that it is heard at the moment it is scheduled
+ * for. `null` if nothing was said.
  */
 export function trimmed(samples: Float32Array, rateHz: number): Float32Array | null {
   const peak = samples.reduce((most, sample) => Math.max(most, Math.abs(sample)), 0);

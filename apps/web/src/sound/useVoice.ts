@@ -5,21 +5,21 @@ import { deviceVoice, speakWith, VOICE_CHOICE, type Voice } from './voice.js';
 
 export interface VoiceKeeping {
   readonly voice: Voice;
-  /** Whether this device has a voice of its own. */
+  /** Whether the device has a speech voice. */
   readonly hasDeviceVoice: boolean;
   readonly recorded: readonly string[];
   readonly choose: (voice: Voice) => void;
-  /** What is recorded has changed. */
+  /** Call when recordings have changed. */
   readonly again: () => Promise<void>;
 }
 
-/** Who speaks on this device; remembered. */
+/** The voice used on this device; remembered. */
 export function useVoice(): VoiceKeeping {
   const [voice, keep] = useRemembered<Voice>(VOICE_CHOICE, 'shipped');
   const [recorded, setRecorded] = useState<readonly string[]>([]);
   const [hasDeviceVoice, setHasDeviceVoice] = useState(deviceVoice() !== null);
   useEffect(() => {
-    // Without storage there are no recordings, and the shipped voice fills in.
+    // Without storage there are no recordings, and the shipped voice is used.
     learnRecordings().then(setRecorded, () => undefined);
     if (!('speechSynthesis' in window)) return;
     const changed = () => setHasDeviceVoice(deviceVoice() !== null);

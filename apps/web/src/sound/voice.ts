@@ -1,15 +1,15 @@
 import { remembered } from '../device/preferences.js';
 
 export const VOICES = ['shipped', 'own', 'device'] as const;
-/** Who speaks: the clips that ship with the app, the coach's own recordings, or the device. */
+/** A voice for cues: the shipped clips, the coach's recordings, or the device's own speech. */
 export type Voice = (typeof VOICES)[number];
 
-/** The voice is this device's, not the set's: each screen of a drill speaks with its own. */
+/** Key of the voice choice, which belongs to the device and not to the set: each screen speaks with its own. */
 export const VOICE_CHOICE = 'voice';
 
 /**
- * How surely a device's own voice begins when it is asked to. It says when it began, but not when
- * the sound left the speaker: half of a usual start-up, taken wide.
+ * Standard deviation of when the device's own speech becomes audible. It reports when it began, not when sound left
+ * the loudspeaker; this is half of a usual start-up time, rounded up.
  */
 export const DEVICE_VOICE_SD_MS = 80;
 
@@ -18,14 +18,17 @@ let current: Voice = remembered<Voice>(VOICE_CHOICE, 'shipped');
 export const speakWith = (voice: Voice): void => void (current = voice);
 export const voiceNow = (): Voice => (current === 'device' && !deviceVoice() ? 'shipped' : current);
 
-/** A voice the device has by itself, offline; `null` where there is none. */
+/** A speech voice that works offline; `null` if there is none. */
 export function deviceVoice(): SpeechSynthesisVoice | null {
   if (!('speechSynthesis' in window)) return null;
   const voices = speechSynthesis.getVoices().filter(({ localService }) => localService);
   return voices.find(({ lang }) => lang.startsWith('en')) ?? voices[0] ?? null;
 }
 
-/** Has the device say some words at a moment of the page's clock; the reply calls it off. */
+/**
+ * Schedules words in the device's own voice at a page time.
+ * @returns cancels them
+ */
 export function planDeviceVoice(words: readonly string[], pageMs: number): () => void {
   const utterance = new SpeechSynthesisUtterance(words.join(' ').toLowerCase());
   utterance.voice = deviceVoice();

@@ -30,11 +30,11 @@ const Shown = styled.div`
 `;
 
 interface OfDesk {
-  /** The rep on the desk: another one to the same target is shown until one is chosen. */
+  /** The rep on the desk; by default another one to the same target is shown beside it. */
   rep: CalledRep | undefined;
-  /** The frame on the desk. */
+  /** The current frame on the desk. */
   frame: number;
-  /** The film on the desk; `null` where its moment is not marked. */
+  /** The film on the desk; `null` if the common moment is not marked in it. */
   together: FilmTogether | null;
 }
 
@@ -47,7 +47,7 @@ interface Followed {
   onRep: (ordinal: number) => void;
 }
 
-/** Another rep of the film on the desk: its tie and its marks are those that are being made there. */
+/** Another rep of the film on the desk, by the tie and the marks being made there. */
 export function BesideSame({
   tie,
   marks,
@@ -57,7 +57,7 @@ export function BesideSame({
   return <Follows {...followed} {...{ film, marks }} alignment={tie} />;
 }
 
-/** A rep of another film, by the marks that were made of it. */
+/** A rep of another film, by its stored marks. */
 export function BesideOther(followed: Followed): ReactElement {
   const { subject, file } = followed;
   const film = useFilm(file);
@@ -84,7 +84,7 @@ export function BesideOther(followed: Followed): ReactElement {
   );
 }
 
-/** A rep that follows the one on the desk, frame for frame as both were captured. */
+/** A rep that follows the one on the desk, in capture time. */
 function Follows({
   subject: { name, reps },
   film,

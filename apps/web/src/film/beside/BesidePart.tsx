@@ -16,16 +16,16 @@ const AT_WORDS: Readonly<Record<TogetherAt, string>> = {
   home: say('atHome'),
 };
 
-/** What is played beside the film, and the moment both are laid together at. */
+/** Chooses what plays beside the film, and the moment that aligns both. */
 export function BesidePart({
   choice,
   openId,
   isMarked,
 }: {
   choice: BesideChoice;
-  /** The film on the desk, where it is kept. */
+  /** The id the film on the desk is kept under, if it is. */
   openId: string | null;
-  /** The moment is marked in the rep on the desk. */
+  /** Whether the aligning moment is marked in the rep on the desk. */
   isMarked: boolean;
 }): ReactElement {
   const { filmId, films, at, isGone, chooseFilm, chooseAt } = choice;

@@ -3,10 +3,10 @@ import { useAddress } from '../../parts/useAddress.js';
 import { useFilmFile, useKeptFilms } from '../useKept.js';
 import { useSubject } from '../useSubject.js';
 
-/** The film on the desk itself, another rep of which is played beside the first. */
+/** Value for "another rep of the film on the desk". */
 export const THIS_FILM = 'this';
 
-/** What is played beside a film: chosen in the address, so that it is there again after a reload. */
+/** What plays beside a film; stored in the address, so that it survives a reload. */
 export function useBeside() {
   const [address, change] = useAddress();
   const filmId = address.get('beside');
@@ -19,7 +19,7 @@ export function useBeside() {
   return {
     filmId,
     films: films.data ?? [],
-    /** The other film with what it is of; `null` while it is read, or where it is not there. */
+    /** The other film with its subject; `null` while loading, or if it is not available. */
     other: isOther && file.data && subject ? { file: file.data, subject } : null,
     isGone: isOther && films.data !== undefined && (!kept || file.data === null),
     ordinal: Number.isNaN(ordinal) ? null : ordinal,
@@ -30,5 +30,5 @@ export function useBeside() {
   };
 }
 
-/** What is chosen to be played beside a film. */
+/** The chosen film beside. */
 export type BesideChoice = ReturnType<typeof useBeside>;

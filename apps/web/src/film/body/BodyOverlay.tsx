@@ -12,7 +12,7 @@ import type { BodyWork } from './useBody.js';
 
 const FAINT = 0.4;
 
-/** A point of the body, moved by pointer or by arrow keys. */
+/** A landmark of the body that can be dragged or moved with the arrow keys. */
 function Handle({
   name,
   at,
@@ -71,7 +71,7 @@ function Handle({
   );
 }
 
-/** The body as it was found, over the picture; each point can be put where it is seen. */
+/** The body's landmarks over the picture, each movable. */
 export function BodyOverlay({
   work,
   widthPx,
@@ -81,7 +81,7 @@ export function BodyOverlay({
   work: BodyWork;
   widthPx: number;
   heightPx: number;
-  /** Pixels of the film to one of the screen. */
+  /** Film pixels per screen pixel. */
   unit: number;
 }): ReactElement {
   const { body, hips, isConfirmed } = work;

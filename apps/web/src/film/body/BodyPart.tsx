@@ -26,7 +26,7 @@ const TOLD = {
   failed: null,
 } as const;
 
-/** Height of the hips is told against that in the stance; angles as they are. */
+/** Hip height is relative to the stance; angles are absolute. */
 const angleText = (
   name: keyof BodyAngles,
   angles: BodyAngles,
@@ -39,7 +39,7 @@ const angleText = (
   return share === null ? '–' : percent(share);
 };
 
-/** The athlete's body in the picture: its points found, moved and confirmed, and the angles they make. */
+/** The athlete's body: finding, correcting and confirming its landmarks, and the angles between them. */
 export function BodyPart({
   work,
   positions,
@@ -47,11 +47,11 @@ export function BodyPart({
   onFollow,
 }: {
   work: BodyWork;
-  /** Of the rep on the screen. */
+  /** Of the current rep. */
   positions: readonly SeenPosition[];
-  /** Confirmed bodies in the load of the set's reps. */
+  /** Confirmed bodies at the load of the set's reps. */
   loads: readonly Body[];
-  /** `null` where there is nothing to follow from or to. */
+  /** `null` if there is no frame to follow to. */
   onFollow: (() => void) | null;
 }): ReactElement {
   const { body, finding, following, isConfirmed } = work;
@@ -110,7 +110,7 @@ export function BodyPart({
   );
 }
 
-/** The load's angles over the reps in which somebody confirmed the body. */
+/** Angles at the load, over the reps in which the body was confirmed. */
 function OverReps({ loads }: { loads: readonly Body[] }): ReactElement {
   const over = anglesOver(loads);
   return (
@@ -141,7 +141,7 @@ interface SeenBody {
   readonly isConfirmed: boolean;
 }
 
-/** Angles of the rep's positions, and of the frame on the screen. */
+/** Angles at the rep's positions, and in the current frame. */
 function Angles({
   seen,
   here,

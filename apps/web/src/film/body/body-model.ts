@@ -15,11 +15,11 @@ const RGBA = 4;
 const BRIGHTEST = 255;
 const SHAPE = [1, MODEL_PX, MODEL_PX, CHANNELS] as const;
 
-/** A model that finds the points of one body in a square of a picture. */
+/** A model that finds one body's landmarks in a square crop. */
 export class BodyModel {
   private readonly canvas = new OffscreenCanvas(MODEL_PX, MODEL_PX);
 
-  /** Where among what the model gives its points are, and how surely there is a body. */
+  /** The indices of landmarks and confidence among the model's outputs. */
   private readonly points: number;
   private readonly isBody: number;
 
@@ -28,9 +28,9 @@ export class BodyModel {
     [this.points, this.isBody] = [sizes.indexOf(MODEL_VALUES), sizes.indexOf(1)];
   }
 
-  /** Some 15 MB from the app's own server; nothing is fetched from anywhere else. */
+  /** Loads about 15 MB from the app's own server; nothing comes from anywhere else. */
   static async load(): Promise<BodyModel> {
-    // Its runtime looks for its own file by a name that the build has changed.
+    // The runtime looks for its WebAssembly file under a name that the build has changed.
     Object.assign(self, { Module: { locateFile: () => wasmUrl } });
     await loadLiteRt(runtimeUrl);
     return new BodyModel(await loadAndCompile(modelUrl, { accelerator: 'wasm' }));
@@ -38,15 +38,14 @@ export class BodyModel {
 
   /**
    * Looks for a body.
-   *
-   * @param scale pixels of the film to one of the picture
-   * @param crop where to look, pixels of the film
+   * @param scale film pixels per picture pixel
+   * @param crop where to look, film pixels
    */
   async look(picture: ImageBitmap, scale: number, crop: BodyCrop): Promise<FoundBody | null> {
     const input = new Tensor(this.squareOf(picture, scale, crop), [...SHAPE]);
     const outputs = await this.model.run([input]);
     input.delete();
-    // What was given is a view of memory that is handed back.
+    // The output is a view of memory that is freed below.
     const valuesOf = (place: number) => Float32Array.from(outputs[place]?.toTypedArray() ?? []);
     const [points, [isBody = 0]] = [valuesOf(this.points), valuesOf(this.isBody)];
     for (const output of outputs) output.delete();

@@ -3,13 +3,13 @@ import type { Answered, Asked } from './messages.js';
 import type { FoundBody } from '@orthokin/core/film';
 
 let model: Promise<BodyModel> | null = null;
-/** One after the other: the model has one place for what it is shown. */
+/** Requests run one after another: the model has a single input buffer. */
 let looking: Promise<void> = Promise.resolve();
 
 async function find({ picture, scale, crop, looks }: Asked): Promise<FoundBody | null> {
   model ??= BodyModel.load();
   const loaded = await model.catch((error: unknown) => {
-    // It may come the next time: the network was away.
+    // Try again next time: the network may have been away.
     model = null;
     throw error;
   });

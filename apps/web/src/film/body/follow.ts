@@ -1,23 +1,23 @@
 import type { BodyCrop, FoundBody } from '@orthokin/core/film';
 
-/** Followed frames that are shown together. */
+/** Frames between two updates of the page. */
 const SHOWN_EVERY = 8;
 
 /** Bodies found, by frame. */
 export type FoundByFrame = Readonly<Record<number, FoundBody>>;
 
-/** How a body is followed: what lends frames and looks at them, and who is told. */
+/** What following needs: frames, a finder, and somebody to tell. */
 export interface Following {
   readonly lend: (frame: number) => Promise<ImageBitmap | null>;
   readonly look: (picture: ImageBitmap | null, crop: BodyCrop) => Promise<FoundBody | null>;
   readonly isWanted: () => boolean;
-  /** Some more were found; the share of the frames that were looked at. */
+  /** Called with newly found bodies and the share of frames done. */
   readonly onFound: (some: FoundByFrame, share: number) => void;
 }
 
 /**
- * Follows a body from frame to frame, first to last, looking where the frame before says that it is.
- * Answers whether it was there to the end, or to where it was no longer wanted.
+ * Follows a body from frame to frame, searching where it was last found.
+ * @returns whether it was found up to the end, or up to where following was stopped
  */
 export async function followBody(
   { lend, look, isWanted, onFound }: Following,
@@ -27,7 +27,7 @@ export async function followBody(
 ): Promise<boolean> {
   let crop: BodyCrop | null = from;
   let some: Record<number, FoundBody> = {};
-  // While the model looks at one frame the next is decoded; drawing the page anew waits for a few.
+  // Decodes the next frame while the model looks at this one, and updates the page only now and then.
   let next = lend(first);
   try {
     for (let at = first; at <= last; at++) {

@@ -1,17 +1,17 @@
 import type { BodyCrop, FoundBody } from '@orthokin/core/film';
 
-/** A picture to look for a body in. */
+/** A picture to find a body in. */
 export interface Asked {
   readonly id: number;
   readonly picture: ImageBitmap;
-  /** Pixels of the film to one of the picture. */
+  /** Film pixels per picture pixel. */
   readonly scale: number;
   readonly crop: BodyCrop;
-  /** Looks in one picture, each where the one before found the body. */
+  /** Passes over the picture, each cropped to where the one before found the body. */
   readonly looks: number;
 }
 
-/** What was found, or that the model could not be used. */
+/** A found body, or that the model cannot be used. */
 export type Answered =
   | { readonly id: number; readonly found: FoundBody | null }
   | { readonly id: number; readonly failed: string };

@@ -16,39 +16,39 @@ import { useBodyFinder } from './useBodyFinder.js';
 /** Bodies by frame. */
 type ByFrame = Readonly<Record<number, Body>>;
 
-/** What the finder is about; `nobody` where there was none, `failed` where the model cannot be used. */
+/** The finder's state. `nobody`: no body was found; `failed`: the model cannot be used. */
 export type Finding = 'idle' | 'looking' | 'nobody' | 'failed';
 
-/** The athlete's body in a film: found where somebody asks for it, and nothing until they say it is right. */
+/** Finding an athlete's body in a film. What is found counts only once somebody confirms it. */
 export interface BodyWork {
   readonly isOn: boolean;
   readonly begin: () => void;
   readonly end: () => void;
-  /** Between the hips, once that was clicked. */
+  /** The clicked point between the hips. */
   readonly hips: Point | null;
-  /** First between the hips, then the top of the head. */
+  /** Takes first the point between the hips, then the top of the head. */
   readonly click: (at: Point) => void;
   readonly finding: Finding;
-  /** On the frame on the screen. */
+  /** In the current frame. */
   readonly body: Body | null;
   readonly isConfirmed: boolean;
-  /** In any frame, as far as it is known there. */
+  /** In any frame, if known there. */
   readonly bodyAt: (frame: number) => Body | null;
-  /** Those that somebody said are right. */
+  /** Bodies somebody confirmed. */
   readonly confirmed: ByFrame;
   readonly confirm: () => void;
   readonly move: (name: BodyPointName, at: Point) => void;
   readonly clickAgain: () => void;
-  /** Share of the frames that it was followed through; `null` while it is not. */
+  /** Share of the frames followed so far; `null` when not following. */
   readonly following: number | null;
-  /** From the frame on the screen to another; `null` where nobody was found in it. */
+  /** Follows from the current frame to another; `null` if there is no body in it. */
   readonly follow: ((to: number) => void) | null;
   readonly stop: () => void;
 }
 
-/** As high as a picture is looked at; a model that sees a square of 256 needs no more. */
+/** Height pictures are scaled down to; the model only sees a square of 256. */
 const MOST_PX = 540;
-/** Clicked roughly: the first answer says where to look for the second. */
+/** Clicks are rough, so a first search takes three passes, each cropped by the one before. */
 const [FIRST_LOOKS, NEXT_LOOKS] = [3, 1];
 
 function without<T>(byFrame: Readonly<Record<number, T>>, frame: number): Record<number, T> {
@@ -56,7 +56,7 @@ function without<T>(byFrame: Readonly<Record<number, T>>, frame: number): Record
   return others;
 }
 
-/** Finds the body in the frame on the screen, and follows it from there. */
+/** Finds the body in the current frame, and follows it from there. */
 export function useBody(
   filmKey: string,
   frame: number,
@@ -70,7 +70,7 @@ export function useBody(
   const [hips, setHips] = useState<Point | null>(null);
   const [finding, setFinding] = useState<Finding>('idle');
   const [following, setFollowing] = useState<number | null>(null);
-  /** Each run of following has a number; another one, or a stop, ends it. */
+  /** Counts runs of following: a new one, or a stop, cancels the one before. */
   const run = useRef(0);
   const bodyAt = (at: number): Body | null => confirmed[at] ?? found[at]?.body ?? null;
 

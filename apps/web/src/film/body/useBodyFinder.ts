@@ -2,10 +2,10 @@ import type { FoundBody } from '@orthokin/core/film';
 import { useCallback, useEffect, useRef } from 'react';
 import type { Answered, Asked } from './messages.js';
 
-/** Looks for a body in a picture, in a worker of its own. */
+/** Finds a body in a picture, in a worker. */
 export type FindBody = (asked: Omit<Asked, 'id'>) => Promise<FoundBody | null>;
 
-/** The worker, and its model, come with the first picture. */
+/** Starts the worker, with its model, at the first picture. */
 export function useBodyFinder(): FindBody {
   const worker = useRef<Worker | null>(null);
   const waiting = useRef(new Map<number, (answer: Answered) => void>());
@@ -20,7 +20,7 @@ export function useBodyFinder(): FindBody {
   return useCallback(
     (ask) =>
       new Promise((found, failed) => {
-        // The model's runtime can only be loaded by a worker that is no module.
+        // The model's runtime needs a classic worker, not a module.
         if (!worker.current)
           worker.current = new Worker(new URL('./body.worker.ts', import.meta.url));
         worker.current.onmessage = ({ data }: MessageEvent<Answered>) => {

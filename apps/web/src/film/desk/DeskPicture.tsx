@@ -29,13 +29,13 @@ const Pictures = styled.div`
   }
 `;
 
-/** The film's picture, its strip and ways through it, and the positions of the rep. */
+/** The picture, its strip and controls, and the rep's positions. */
 export function DeskPicture({
   desk,
   filmId,
 }: {
   desk: Desk;
-  /** The film on the desk, where it is kept. */
+  /** The id the film is kept under, if it is. */
   filmId: string | null;
 }): ReactElement {
   const { onScreen, strip, positions } = desk.film;

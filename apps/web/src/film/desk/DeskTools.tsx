@@ -23,7 +23,7 @@ import { MarkKeys } from '../mark/MarkKeys.js';
 import { StepsPart } from '../steps/StepsPart.js';
 import type { Desk } from './useDesk.js';
 
-/** What is done with the film: tied, marked, measured, drawn on, kept and taken along. */
+/** The tools: tying, marking, measuring, drawing, keeping and exporting. */
 export function DeskTools({ desk }: { desk: Desk }): ReactElement {
   const { subject, film, tie, rep, place, reps, alignment, framesMs, cueMs } = desk;
   const { index, play, marking, marker, own, timed, events, faultsSeen, marked } = desk;

@@ -9,7 +9,7 @@ import type { GroundWork } from '../ground/useGround.js';
 import { StepsOverlay } from '../steps/StepsOverlay.js';
 import type { StepWork } from '../steps/useSteps.js';
 
-/** What lies over the picture and takes its clicks: one thing at a time. */
+/** The layer over the picture that takes its clicks: one at a time. */
 export function OverPicture({
   ground,
   steps,
@@ -24,11 +24,11 @@ export function OverPicture({
   drawing: DrawWork;
   body: BodyWork;
   floor: Pattern;
-  /** On the screen. */
+  /** The current frame. */
   frame: number;
   widthPx: number;
   heightPx: number;
-  /** Pixels of the film to one of the screen. */
+  /** Film pixels per screen pixel. */
   unit: number;
 }): ReactElement {
   if (ground.isOn) return <GroundOverlay work={ground} floor={floor} {...size} />;

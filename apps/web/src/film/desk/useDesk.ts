@@ -39,25 +39,25 @@ import { useTie } from '../tie/useTie.js';
 import { MARK_KEYS } from '../mark/MarkKeys.js';
 import { useSteps } from '../steps/useSteps.js';
 
-/** A strip begins so long before its cue, and shows at most so much of a rep. */
+/** How long before its cue a strip begins, and the most of a rep it shows. */
 const BEFORE_MS = 400;
 const LONGEST_MS = 5000;
 const MANY = 10;
 const USUAL_RATIO = 16 / 9;
 
-/** Everything a film's desk holds: the film, its tie to the set, the rep and the frame on the screen, what is marked. */
+/** The desk's state: the film, its tie to the set, the current rep and frame, and the marks. */
 export function useDesk(subject: FilmSubject, file: Blob) {
   const { pattern, floor, reps } = subject;
   const film = useFilm(file);
   const { info, ask } = film;
-  // Marks are of frames: another film of the same set has others.
+  // Marks are about frames, so another film of the same set has its own.
   const filmKey = filmKeyOf(subject.id, file);
   const marking = useMarking(filmKey);
   const { marks, shown: made } = marking;
   const marker = useOwnSd();
   const [place, setPlace] = useState(0);
   const [chosen, setChosen] = useState<number | null>(null);
-  /** The frame gone to last: keys may step from it, or mark it, before the desk is drawn anew. */
+  /** The frame gone to last. Keys may step from it or mark it before React has rendered. */
   const wanted = useRef(0);
 
   const framesMs = useMemo(() => info?.framesMs ?? [], [info]);
@@ -66,20 +66,20 @@ export function useDesk(subject: FilmSubject, file: Blob) {
   const tieOf = (one: CalledRep | undefined): Alignment | null => {
     if (!one || !tie.alignment) return tie.alignment;
     const own = made[one.ordinal] ?? NOTHING_MARKED;
-    // Of a pattern's film nothing is known of a rep until its cue was marked.
+    // In a pattern's film a rep has no times until its cue is marked.
     if (!subject.review && own.frames.cue === undefined) return null;
     return tieOfRep(one, own, framesMs, tie.alignment, marker.ownSdMs);
   };
   const alignment = tieOf(rep);
   const next = reps[place + 1];
   const cueMs = rep?.cue.atMs ?? 0;
-  // Of a pattern's film nothing says when the next rep begins.
+  // A pattern's film does not say when the next rep begins.
   const nextMs = subject.review ? next?.cue.atMs : undefined;
   const stretch: Stretch = {
     fromMs: -BEFORE_MS,
     toMs: Math.min(LONGEST_MS, nextMs === undefined ? LONGEST_MS : nextMs - cueMs),
   };
-  // Until somebody goes elsewhere, the first cue is on the screen as soon as it is known where that is.
+  // Until somebody moves, the first cue is shown as soon as its place is known.
   const index =
     chosen ?? (rep && alignment ? frameAt(framesMs, cueInRecording(rep, alignment)) : 0);
   useEffect(() => {
@@ -89,7 +89,7 @@ export function useDesk(subject: FilmSubject, file: Blob) {
   const go = (to: number) => {
     if (framesMs.length === 0) return;
     const within = Math.min(framesMs.length - 1, Math.max(0, to));
-    // Asked for before the desk is drawn anew: the picture need not wait for it.
+    // Requested before rendering: the picture need not wait for React.
     ask({ ask: 'show', index: within });
     wanted.current = within;
     setChosen(within);
@@ -229,5 +229,5 @@ export function useDesk(subject: FilmSubject, file: Blob) {
   };
 }
 
-/** What both sides of the desk are drawn from. */
+/** What both columns of the desk are drawn from. */
 export type Desk = ReturnType<typeof useDesk>;

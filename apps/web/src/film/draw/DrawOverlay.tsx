@@ -17,7 +17,7 @@ const Seen = styled.svg`
   }
 `;
 
-/** What is drawn on the frame on the screen; clicked while something is being drawn. */
+/** The drawings on the current frame; takes clicks while something is being drawn. */
 export function DrawOverlay({
   work,
   widthPx,

@@ -21,7 +21,7 @@ const HOW: Readonly<Record<DrawnKind, string>> = {
   word: say('drawWordHow'),
 };
 
-/** Lines, angles, ways and words on the frame on the screen. */
+/** Tools to draw lines, angles, paths and words on the current frame. */
 export function DrawPart({ work }: { work: DrawWork }): ReactElement {
   const { tool, choose, drawn, places } = work;
   return (

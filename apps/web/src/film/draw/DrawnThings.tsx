@@ -3,7 +3,7 @@ import type { ReactElement } from 'react';
 import { colour } from '../../parts/tokens.js';
 import { drawnPlaces, drawnWords } from './drawn-words.js';
 
-/** Things drawn on a picture, with their angles; `unit`: pixels of the film to one of the screen. */
+/** Drawings with their angles. `unit`: film pixels per screen pixel. */
 export const DrawnThings = ({
   drawn,
   unit,

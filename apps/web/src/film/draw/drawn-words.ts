@@ -5,7 +5,7 @@ import type { Stroke } from './paint-strokes.js';
 
 const middle = (a: Point, b: Point): Point => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
 
-/** What is written beside a thing, and where. */
+/** The label of a drawing, and its place. */
 export function drawnWords(thing: Drawn): { readonly at: Point; readonly text: string } | null {
   switch (thing.kind) {
     case 'line':
@@ -25,7 +25,7 @@ export function drawnWords(thing: Drawn): { readonly at: Point; readonly text: s
   }
 }
 
-/** The corners of what is drawn as a line; none of a word. */
+/** The points of a drawing that is a line; none for a word. */
 export const drawnPlaces = (thing: Drawn): readonly Point[] => {
   switch (thing.kind) {
     case 'line':
@@ -39,6 +39,6 @@ export const drawnPlaces = (thing: Drawn): readonly Point[] => {
   }
 };
 
-/** What is drawn, ready to be painted. */
+/** Drawings as strokes, ready to paint. */
 export const strokesOf = (drawn: readonly Drawn[]): Stroke[] =>
   drawn.map((thing) => ({ places: drawnPlaces(thing), words: drawnWords(thing) }));

@@ -1,28 +1,28 @@
 import type { Point } from '@orthokin/core/floor';
 
-/** A thing drawn on a frame, as a canvas paints it; places in pixels of the film. A worker paints it, and has no words. */
+/** A drawing as a canvas paints it, in film pixels. Painted in a worker, which must not load the words. */
 export interface Stroke {
   readonly places: readonly Point[];
   readonly words: { readonly at: Point; readonly text: string } | null;
 }
 
-/** Where a frame lies on a canvas, and how large. */
+/** Where a frame lies on a canvas. */
 export interface LaidOut {
   readonly left: number;
   readonly top: number;
-  /** Pixels of the canvas to one of the film. */
+  /** Canvas pixels per film pixel. */
   readonly scale: number;
 }
 
 const LINE_PX = 4;
 const FONT_PX = 26;
-/** What is written stands so far beside what it is about. */
+/** Distance of a label from what it is about. */
 const BESIDE_PX = 12;
-/** Round all that is drawn, so that it is seen on dark floors too. */
+/** An outline round every drawing, so that it shows on dark floors too. */
 const EDGE_PX = 3;
 const [PAPER, INK] = ['white', 'black'];
 
-/** Paints what was drawn over a frame; `size` of lines and words, 1 on a page for print. */
+/** Paints a frame's drawings. `size` scales lines and words; 1 for a printed page. */
 export function paintStrokes(
   context: OffscreenCanvasRenderingContext2D,
   strokes: readonly Stroke[],

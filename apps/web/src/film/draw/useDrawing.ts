@@ -6,25 +6,25 @@ import { useRemembered } from '../../device/useRemembered.js';
 /** Drawings of a film, by frame. */
 type ByFrame = Readonly<Record<number, readonly Drawn[]>>;
 
-/** Drawing on the frame that is on the screen. */
+/** Drawing on the current frame. */
 export interface DrawWork {
-  /** What is being drawn; `null` while nothing is. */
+  /** What is being drawn; `null` if nothing is. */
   readonly tool: DrawnKind | null;
   readonly choose: (tool: DrawnKind | null) => void;
-  /** On this frame. */
+  /** The drawings on this frame. */
   readonly drawn: readonly Drawn[];
   readonly drawnAt: (frame: number) => readonly Drawn[];
-  /** Clicked so far of what is being drawn. */
+  /** The points clicked so far. */
   readonly places: readonly Point[];
   readonly text: string;
   readonly setText: (text: string) => void;
   readonly click: (at: Point) => void;
-  /** A path has all its places. */
+  /** Ends a path, which may have any number of points. */
   readonly finish: () => void;
   readonly takeBack: () => void;
 }
 
-/** Every drawing is kept on this device with its film and its frame. */
+/** Drawings are stored on this device, by film and frame. */
 export function useDrawing(filmKey: string, frame: number): DrawWork {
   const [all, keep] = useRemembered<ByFrame>(`film-drawings.${filmKey}`, {});
   const [tool, setTool] = useState<DrawnKind | null>(null);

@@ -10,7 +10,7 @@ import type { GroundWork } from './useGround.js';
 const pointsOf = (points: readonly Point[]): string =>
   points.map(({ x, y }) => `${x},${y}`).join(' ');
 
-/** The court as the fit sees it: where it does not lie on the picture, the fit is wrong. */
+/** The court as the fitted camera sees it: where it does not match the picture, the fit is wrong. */
 const Court = ({
   ground,
   floor,
@@ -34,7 +34,7 @@ const Court = ({
   );
 };
 
-/** What is clicked and measured of the floor, over the picture; coordinates are pixels of the film. */
+/** Clicked places and measured lengths on the floor, over the picture, in film pixels. */
 export function GroundOverlay({
   work,
   floor,
@@ -46,7 +46,7 @@ export function GroundOverlay({
   floor: Pick<Pattern, 'court' | 'sizeM' | 'home' | 'targets'>;
   widthPx: number;
   heightPx: number;
-  /** Pixels of the film to one of the screen. */
+  /** Film pixels per screen pixel. */
   unit: number;
 }): ReactElement {
   const { ground, clicked, from, measured, click } = work;

@@ -6,16 +6,16 @@ import { inShoulders, measuredWords, say } from '../../words/film.js';
 import { Row } from '../Row.js';
 import { HOME_PLACE, type GroundWork } from './useGround.js';
 
-/** Lengths on the floor, read off the picture: what to click next, and what it says. */
+/** Measuring lengths on the floor: what to click next, and the results. */
 export function GroundPart({
   work,
   cameraMoved,
   shoulderM,
 }: {
   work: GroundWork;
-  /** Since the floor was clicked. */
+  /** Whether the camera has moved since the floor was clicked. */
   cameraMoved: boolean;
-  /** As it was measured; `null` where it was not. */
+  /** The athlete's shoulder width, if it was measured, m. */
   shoulderM: number | null;
 }): ReactElement {
   const { asked, ground, measured } = work;

@@ -4,7 +4,7 @@ import type { Pattern } from '@orthokin/core/pattern';
 import { useMemo, useState } from 'react';
 import { useRemembered } from '../../device/useRemembered.js';
 
-/** A place of the floor that can be clicked: home base, or a target by its letter. */
+/** A place on the floor to click: home base, or a target by its letter. */
 export interface Place {
   readonly letter: string;
   readonly floor: Point;
@@ -12,7 +12,7 @@ export interface Place {
 
 export const HOME_PLACE = 'home';
 
-/** What has been clicked of a film's floor; a place out of the picture is `null`. */
+/** The clicked places of a film's floor; `null` if a place is outside the picture. */
 type Clicked = Readonly<Record<string, Point | null>>;
 
 /** A length on the floor, m. */
@@ -28,21 +28,21 @@ export interface GroundWork {
   readonly begin: () => void;
   readonly end: () => void;
   readonly again: () => void;
-  /** What is to be clicked next; `null` once every place is clicked or passed over. */
+  /** The next place to click; `null` once all are clicked or skipped. */
   readonly asked: Place | null;
   readonly clicked: readonly Point[];
   readonly ground: Ground | null;
-  /** A frame in which the camera stands as it did when the places were clicked. */
+  /** The frame the places were clicked in, for telling whether the camera moved. */
   readonly clickedIn: number | null;
   readonly problem: boolean;
-  /** First end of a length whose second is to be clicked. */
+  /** The first end of a length, while the second is awaited. */
   readonly from: Point | null;
   readonly measured: Measured | null;
   readonly click: (at: Point) => void;
   readonly passOver: () => void;
 }
 
-/** A click is this sure, in pixels of the screen. */
+/** Standard deviation of a click, screen pixels. */
 const CLICK_SD_PX = 2;
 
 const placesOf = ({ targets }: Pick<Pattern, 'targets'>): Place[] => [
@@ -51,11 +51,9 @@ const placesOf = ({ targets }: Pick<Pattern, 'targets'>): Place[] => [
 ];
 
 /**
- * The floor under a film: its markers are clicked one after the other, then lengths are measured by
- * two clicks.
- *
- * @param pxPerScreenPx pixels of the film to one of the screen
- * @param frame that the camera stands as in, now: the cue's of the rep on the screen
+ * The floor in a film: the coach clicks its markers one after another, and then measures lengths by two clicks each.
+ * @param pxPerScreenPx film pixels per screen pixel
+ * @param frame a frame in which the camera stands as it does now: the cue's of the current rep
  */
 export function useGround(
   filmKey: string,

@@ -6,7 +6,7 @@ import { fineSeconds, say } from '../../words/film.js';
 import { Row } from '../Row.js';
 import type { Marking } from './useMarking.js';
 
-/** How surely the one who marks does: the same events once more, without seeing the first marks. */
+/** Measures the marker's own repeatability: the same events are marked again, without the first marks. */
 export function BlindPart({
   marking,
   framesMs,

@@ -22,7 +22,7 @@ const Gone = styled.div`
   margin-top: 6px;
 `;
 
-/** Events under names of the coach's own: marked like the others, each by a key from 1 on. */
+/** The coach's own events, marked by the number keys. */
 export function CoachEvents({
   names: { names, idle, add, remove },
   rep,
@@ -33,7 +33,7 @@ export function CoachEvents({
   names: CoachEventNames;
   rep: FilmRep;
   own: RepMarks;
-  /** What gives a frame its time; `null` while the film is not tied to the set. */
+  /** Turns frames into times; `null` until the film is tied to the set. */
   timing: {
     readonly framesMs: readonly number[];
     readonly alignment: Alignment;

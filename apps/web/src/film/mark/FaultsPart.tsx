@@ -11,14 +11,14 @@ import { Row } from '../Row.js';
 
 const NONE = '';
 
-/** Faults that are seen on film: those watched and those seen so far as keys, every other one by name. */
+/** Faults seen on film: watched ones and those seen already as keys, the others from a list. */
 export function FaultsPart({
   watched,
   seen,
   onFault,
 }: {
   watched: readonly Fault[];
-  /** In this rep. */
+  /** In the current rep. */
   seen: readonly Fault[];
   onFault: (fault: Fault) => void;
 }): ReactElement {

@@ -11,7 +11,7 @@ import { correctionsFrom, type CalledRep } from './marks.js';
 import { Row } from '../Row.js';
 import type { useOwnSd } from './useOwnSd.js';
 
-/** Keeps what was marked with the set, under a name. */
+/** Stores the marks with the set, under the marker's name. */
 export function KeepPart({
   review,
   reps,

@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { colour, MONO } from '../../parts/tokens.js';
 import { fromCue, say } from '../../words/film.js';
 
-/** Large keys that mark, several in a row. */
+/** A grid of large keys for marking. */
 export const Keys = styled.div`
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(132px, 1fr));
@@ -36,7 +36,7 @@ export const Keys = styled.div`
   }
 `;
 
-/** What each event is called in the film room. */
+/** The events' names in the film room. */
 export const MARK_WORDS: Readonly<Record<Marked, string>> = {
   splitLanding: say('splitLanding'),
   firstMove: say('firstMove'),
@@ -62,7 +62,7 @@ export const MARK_KEYS: Readonly<Record<Marked, readonly [code: string, key: str
   home: ['KeyH', 'H'],
 };
 
-/** What can be marked of the rep on the screen, each with its key and, once marked, its time. */
+/** Keys for the current rep's events, with the times of those marked. */
 export function MarkKeys({
   own,
   events,
@@ -75,9 +75,9 @@ export function MarkKeys({
   own: RepMarks;
   events: readonly TimedEvent[];
   cueMs: number;
-  /** The film is tied to the set: only then has a frame a time. */
+  /** Whether the film is tied to the set, so that frames have times. */
   isTied: boolean;
-  /** How the moment of its cue is known; `null` where the film is not tied yet. */
+  /** How the cue's moment is known; `null` until the film is tied. */
   cueIs: CueKnown | null;
   onMark: (name: Marked | 'cue') => void;
   onMiss: () => void;

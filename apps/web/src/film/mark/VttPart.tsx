@@ -8,7 +8,7 @@ import { Row } from '../Row.js';
 import type { CalledRep } from './marks.js';
 import { vttMarks } from './vtt-marks.js';
 
-/** Gives what was marked out as a file that players show over the film. */
+/** Saves the marks as WebVTT, which players show over the film. */
 export const VttPart = ({
   name,
   reps,

@@ -2,13 +2,13 @@ import type { TimedEvent } from '@orthokin/core/timing';
 import { fromCue } from '../../words/film.js';
 import { MARK_WORDS } from './MarkKeys.js';
 
-/** When something happened in a rep, ms of its set, and how that is said. */
+/** When an event happened, ms of its set, and its name. */
 export interface EventWords {
   readonly atMs: number;
   readonly words: string;
 }
 
-/** What was marked of a rep, each with its time from the cue; the coach's own events last. */
+/** A rep's marked events, with their times from the cue; the coach's own come last. */
 export const eventWords = (
   events: readonly TimedEvent[],
   coachEvents: readonly { readonly name: string; readonly atMs: number }[],

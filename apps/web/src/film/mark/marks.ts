@@ -18,12 +18,14 @@ import {
 } from '@orthokin/core/timing';
 import { correctionOf, effectiveRep } from '../../drill/corrections.js';
 
-/** A rep of the set as it stands, with its cue as the drill knew it: the tie's error must not be added twice. */
+/**
+ * A rep with its cue as the drill recorded it. A corrected cue must not be used: it already contains the tie's error.
+ */
 export type CalledRep = RepReply & FilmRep;
 
 /**
- * The reps of a set that were called, as they stand after all corrections. A rep that was run again
- * was cued again: its cue is that of the last run, before anybody corrected it.
+ * The set's called reps, with all corrections. The cue of a rep that was run again is that of its last run, before
+ * any correction.
  */
 export function calledReps({ reps, set }: Pick<SetReviewReply, 'reps' | 'set'>): CalledRep[] {
   const catches = new Set(set.cues.filter((cue) => cue.catch).map(({ ordinal }) => ordinal));
@@ -45,7 +47,7 @@ const sameMoments = <Moment extends { readonly name: string; atMs: number; sdMs:
     kept.some((each) => each.name === name && each.atMs === atMs && each.sdMs === sdMs),
   );
 
-/** Whether a rep is kept already as marks would have it. */
+/** Whether a rep already is as the marks say. */
 const saysTheSame = (
   rep: RepReply,
   events: readonly TimedEvent[],
@@ -61,8 +63,8 @@ const saysTheSame = (
   sameMoments(rep.marks?.coachEvents ?? [], coachEvents);
 
 /**
- * Corrections that what was marked makes; none of a rep that says it already, or cannot be. Where only
- * faults, or events of the coach's own, were seen, its times stay as they were.
+ * The corrections that follow from the marks, without reps that are already so or cannot be corrected. If only faults
+ * or the coach's own events were marked, a rep keeps its times.
  */
 export const correctionsFrom = (
   reps: readonly CalledRep[],
@@ -76,7 +78,7 @@ export const correctionsFrom = (
     const own = marks[rep.ordinal];
     const checked = own ? checksHeld(own) : null;
     const isTimed = own !== undefined && isTimedByMarks(own);
-    // An event of the coach's own that was taken back is kept as well: there it is none any more.
+    // A withdrawn event of the coach's own is a correction too.
     if (!own || !(isTimed || own.coachFrames || own.faults || checked)) return [];
     const read = isTimed
       ? markedEvents({ cue }, own, framesMs, alignment, ownSdMs)

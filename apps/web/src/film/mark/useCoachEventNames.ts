@@ -3,16 +3,16 @@ import type { CoachLimit } from '@orthokin/core/pattern';
 import { coachEventNames, MOST_COACH_EVENTS, type Rep } from '@orthokin/core/timing';
 import { useRemembered } from '../../device/useRemembered.js';
 
-/** The events of the coach's own that can be marked. */
+/** The coach's own events that can be marked. */
 export interface CoachEventNames {
   readonly names: readonly string[];
-  /** Those that nothing asks for and no rep of this set has: they can be forgotten. */
+  /** Those no rung and no rep of this set uses: they can be removed from the list. */
   readonly idle: readonly string[];
   readonly add: (name: string) => void;
   readonly remove: (name: string) => void;
 }
 
-/** What the rung asks for comes first, then what reps have already, then what was added on this device. */
+/** The rung's events first, then those reps already have, then those added on this device. */
 export function useCoachEventNames(
   limits: readonly CoachLimit[],
   reps: readonly Rep[],

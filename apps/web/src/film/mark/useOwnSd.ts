@@ -1,13 +1,13 @@
 import { useRemembered } from '../../device/useRemembered.js';
 import { useOwnName } from '../../api/me.js';
 
-/** Whoever marks, and how surely each does, ms: found by marking again. */
+/** Each marker's repeatability, ms. */
 type Sds = Readonly<Record<string, number>>;
 
-/** How surely the one who marks now marks; `null` until it was measured. Kept per person on this device. */
+/** The current marker's repeatability; `null` until measured. Stored on this device, per person. */
 export function useOwnSd(): {
   readonly person: string;
-  /** `null` where their account says it. */
+  /** `null` if the person follows from their account. */
   readonly setPerson: ((name: string) => void) | null;
   readonly ownSdMs: number | null;
   readonly keep: (sdMs: number) => void;

@@ -12,7 +12,7 @@ import { say } from '../../words/film.js';
 import { eventWords } from './event-words.js';
 import { type CalledRep } from './marks.js';
 
-/** Every cue and every mark of a film, as players show them over it. */
+/** All cues and marks of a film as WebVTT. */
 export const vttMarks = (
   reps: readonly CalledRep[],
   marks: Marks,

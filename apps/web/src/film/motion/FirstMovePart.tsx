@@ -5,7 +5,7 @@ import { fromCue, say } from '../../words/film.js';
 import { Row } from '../Row.js';
 import type { FirstMoveWork } from './useFirstMove.js';
 
-/** Where to look for the first move; it is marked by whoever sees it. */
+/** Suggests where to look for the first move; the coach marks it. */
 export const FirstMovePart = ({
   work: { suggested, suggest },
 }: {

@@ -1,14 +1,14 @@
 import type { Grey } from '@orthokin/core/film';
 import type { Film } from '../read/useFilm.js';
 
-/** High enough to see where somebody is, small enough to look through a hundred of them. */
+/** High enough to find a person, small enough to compare a hundred pictures. */
 const GREY_HEIGHT = 90;
 
 const RGBA = 4;
-/** How bright red, green and blue are to an eye (ITU-R BT.601). */
+/** The luma of red, green and blue (ITU-R BT.601). */
 const [RED, GREEN, BLUE] = [0.299, 0.587, 0.114];
 
-/** A picture in greys; it is closed. */
+/** Converts a picture to grey, and closes it. */
 function greyOf(picture: ImageBitmap): Grey {
   const { width: widthPx, height: heightPx } = picture;
   const context = new OffscreenCanvas(widthPx, heightPx).getContext('2d');
@@ -24,7 +24,7 @@ function greyOf(picture: ImageBitmap): Grey {
   return { widthPx, heightPx, values };
 }
 
-/** A frame of a film in greys; `null` where it cannot be had. */
+/** A frame in grey; `null` if it is not available. */
 export async function greyAt(film: Pick<Film, 'frame'>, index: number): Promise<Grey | null> {
   const picture = await film.frame(index, GREY_HEIGHT);
   return picture && greyOf(picture);

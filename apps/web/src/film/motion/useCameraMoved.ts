@@ -4,9 +4,8 @@ import type { Film } from '../read/useFilm.js';
 import { greyAt } from './grey.js';
 
 /**
- * Whether the camera stands elsewhere in one frame than in another, by what stands still in both.
- *
- * @param from where the floor was clicked; `null` where it was not
+ * Whether the camera moved between two frames, judged by the still background.
+ * @param from the frame the floor was clicked in; `null` if it was not
  */
 export function useCameraMoved(
   { frame }: Pick<Film, 'frame'>,
@@ -25,7 +24,7 @@ export function useCameraMoved(
       const { x, y } = cameraShift(before, after);
       if (x !== 0 || y !== 0) setMovedIn(pair);
     };
-    // It is a warning: where it cannot be had, nothing else fails.
+    // Only a warning depends on it, so a failure is ignored.
     void look().catch(() => undefined);
     return () => {
       isLeft = true;

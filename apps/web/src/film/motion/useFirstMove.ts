@@ -18,21 +18,21 @@ import type { CalledRep } from '../mark/marks.js';
 import type { Film } from '../read/useFilm.js';
 import { greyAt } from './grey.js';
 
-/** A quick camera's frames are not all looked at. */
+/** Of a high-speed film not every frame is compared. */
 const MOST_FRAMES = 90;
 const MOST_BACKGROUND = 7;
 
-/** Where a first move is suggested: `looking`, `nobody` left, or a span, ms from the cue. */
+/** A suggested first move: `looking`, `nobody` left home, or a span, ms from the cue. */
 export type Suggested = 'looking' | 'nobody' | Span;
 
-/** Suggests where the first move of a rep is to be looked for; nothing is marked by it. */
+/** Suggests where a rep's first move may be; it marks nothing. */
 export interface FirstMoveWork {
-  /** Of the rep on the screen. */
+  /** For the current rep. */
   readonly suggested: Suggested | null;
   readonly suggest: () => void;
 }
 
-/** Looks through the pictures round a rep's cue. */
+/** Compares the pictures around a rep's cue. */
 export function useFirstMove(
   film: Film,
   framesMs: readonly number[],

@@ -33,7 +33,7 @@ const Reps = styled.ol`
   }
 `;
 
-/** The reps of the set, each by its target, with those that are marked. */
+/** The set's reps by target, with those that are marked. */
 export function RepsRow({
   reps,
   place,
@@ -42,7 +42,7 @@ export function RepsRow({
   onGo,
 }: {
   reps: readonly CalledRep[];
-  /** Of the rep on the screen. */
+  /** Index of the current rep. */
   place: number;
   marks: Marks;
   targets: readonly Target[];

@@ -10,7 +10,7 @@ import { useWidth } from '../../parts/useWidth.js';
 import { say } from '../../words/film.js';
 import { Picture } from '../screen/Picture.js';
 
-/** Pictures along the strip, and how high they are. */
+/** Number of pictures along the strip. */
 export const THUMBS = 8;
 export const THUMB_HEIGHT = 54;
 const BAND = 30;
@@ -51,13 +51,13 @@ const Box = styled.div`
   }
 `;
 
-/** The stretch of a rep that a strip shows, ms from its cue. */
+/** The time span a strip shows, ms from the rep's cue. */
 export interface Stretch {
   readonly fromMs: number;
   readonly toMs: number;
 }
 
-/** Frames of the pictures along a stretch: the middle of each share of it. */
+/** The frames pictured along a strip, each from the middle of its share. */
 export const thumbFrames = (
   framesMs: readonly number[],
   alignment: Alignment,
@@ -73,7 +73,7 @@ export const thumbFrames = (
 
 const SECOND = 1000;
 
-/** Frames of a rep on the cue's time axis, over the ribbon that is made from them. */
+/** A rep's frames on the cue's time axis, above the ribbon made from them. */
 export function Strip({
   pictures,
   events,
@@ -86,13 +86,13 @@ export function Strip({
   onGo,
 }: {
   pictures: readonly ImageBitmap[];
-  /** Of the rep, its cue among them. */
+  /** Of the rep, cue included. */
   events: readonly TimedEvent[];
   stretch: Stretch;
   index: number;
   framesMs: readonly number[];
   alignment: Alignment;
-  /** Where something is to be looked for, ms from the cue. */
+  /** Where to look for an event, ms from the cue. */
   hint: Span | null;
   label: string;
   onGo: (index: number) => void;

@@ -7,7 +7,7 @@ import { percent } from '../../words/format.js';
 import { Row } from '../Row.js';
 import { SPEEDS, type Playing, type Speed } from './usePlay.js';
 
-/** Steps and plays the film, and goes from rep to rep. */
+/** Stepping, playing, and going from rep to rep. */
 export function Transport({
   play,
   onStep,
@@ -17,9 +17,9 @@ export function Transport({
 }: {
   play: Playing;
   onStep: (by: number) => void;
-  /** Goes to the event marked before or after; `null` where no frame has a time yet. */
+  /** Goes to the previous or next marked event; `null` until frames have times. */
   onEvent: ((way: 1 | -1) => void) | null;
-  /** Goes to the rep before; `null` at the first. */
+  /** Goes to the previous rep; `null` at the first. */
   before: (() => void) | null;
   next: (() => void) | null;
 }): ReactElement {

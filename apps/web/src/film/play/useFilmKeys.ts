@@ -1,12 +1,12 @@
 import { useEffect, useRef } from 'react';
 import { OWN_KEYS } from '../screen/own-keys.js';
 
-/** What each key does, by `event.code`; with `Shift+` before it where that is held. */
+/** Actions by `event.code`, prefixed with `Shift+` if that is held. */
 export type FilmKeys = Readonly<Record<string, () => void>>;
 
 const TYPES = `input, textarea, [role=listbox], [role=dialog], [${OWN_KEYS}]`;
 
-/** Keys of the film room; they work wherever the focus is, but where something is typed or chosen. */
+/** The film room's keys. They work wherever the focus is, except in fields. */
 export function useFilmKeys(keys: FilmKeys): void {
   const current = useRef(keys);
   useEffect(() => {

@@ -5,7 +5,7 @@ import { useEffect, useEffectEvent, useState } from 'react';
 export const SPEEDS = [1, 0.5, 0.25, 0.1] as const;
 export type Speed = (typeof SPEEDS)[number];
 
-/** A film as it plays or stands. */
+/** A film's playback state. */
 export interface Playing {
   readonly playing: boolean;
   readonly toggle: () => void;
@@ -13,7 +13,7 @@ export interface Playing {
   readonly setSpeed: (speed: Speed) => void;
 }
 
-/** Plays the frames of a film from the one on the screen on, over and over between two moments. */
+/** Plays from the current frame on, looping between two moments. */
 export function usePlay(
   framesMs: readonly number[],
   index: number,

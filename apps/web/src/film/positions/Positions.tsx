@@ -68,7 +68,7 @@ const BESIDE_WORDS: Readonly<Record<Beside, string>> = {
   mirror: say('besideMirror'),
 };
 
-/** The positions of a rep as stills, each beside the plan's and another rep's; to look at and to take along. */
+/** A rep's positions as stills, each beside the plan's and another rep's, to look at and to export. */
 export function Positions({
   positions: { seen, beside, wanted, want },
   pictures,
@@ -81,14 +81,14 @@ export function Positions({
   onGo,
 }: {
   positions: SeenPositions;
-  /** Of the positions seen, then of those they are laid beside. */
+  /** Pictures of the seen positions, then of those beside them. */
   pictures: readonly ImageBitmap[];
   pattern: Pattern;
   letter: string;
-  /** When a frame is, ms from the cue. */
+  /** The time of a frame, ms from the cue. */
   fromCueMs: (frame: number) => number;
   title: string;
-  /** What was marked of the rep. */
+  /** The rep's marks. */
   own: RepMarks;
   onCheck: (position: PositionName, point: string) => void;
   onGo: (frame: number) => void;

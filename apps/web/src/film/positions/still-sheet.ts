@@ -1,10 +1,10 @@
 const GAP = 16;
 const HEAD = 44;
 const FOOT = 34;
-/** Paper is always light: what is printed or sent has no dark side. */
+/** Paper is always light, whatever the theme. */
 const [PAPER, INK] = ['white', 'black'];
 
-/** Stills side by side on one picture, each with its caption, under a title. */
+/** One picture with stills side by side, each captioned, below a title. */
 export async function sheetOf(
   title: string,
   pictures: readonly ImageBitmap[],

@@ -13,11 +13,13 @@ import type { CalledRep } from '../mark/marks.js';
 import { positionsSeen, STILL_HEIGHT, type SeenPosition } from './seen-positions.js';
 import type { Film } from '../read/useFilm.js';
 
-/** What a rep's positions are laid beside: a rep to the same target that was home sooner, or one to the other side. */
+/**
+ * What a rep's positions are compared with: a rep to the same target that was home sooner, or one to the other side.
+ */
 export const BESIDES = ['better', 'mirror'] as const;
 export type Beside = (typeof BESIDES)[number];
 
-/** Positions of a rep that can be seen, and those they are laid beside. */
+/** A rep's visible positions, and those they are compared with. */
 export interface SeenPositions {
   readonly seen: readonly SeenPosition[];
   readonly beside: {
@@ -29,7 +31,7 @@ export interface SeenPositions {
   readonly want: (beside: Beside) => void;
 }
 
-/** Which positions are seen; their pictures are asked for as they change. */
+/** Finds the visible positions, and requests their pictures when they change. */
 export function useSeenPositions(
   rep: CalledRep | undefined,
   reps: readonly CalledRep[],

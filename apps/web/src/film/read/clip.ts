@@ -9,7 +9,7 @@ import {
 import { paintStrokes, type Stroke } from '../draw/paint-strokes.js';
 import { FramePainter } from './painter.js';
 
-/** A stretch of the ribbon burnt in, as shares of its length. */
+/** A segment of the ribbon, as shares of its length. */
 export interface ClipBand {
   readonly from: number;
   readonly to: number;
@@ -19,18 +19,18 @@ export interface ClipBand {
 
 /** A frame of a clip. */
 export interface ClipFrame {
-  /** When it is shown, s from the first. */
+  /** When it is shown, s from the first frame. */
   readonly showS: number;
-  /** Where the ribbon's hand stands, as a share of its length. */
+  /** Position of the ribbon's hand, as a share of its length. */
   readonly share: number;
-  /** Its clock, and under it what was marked last. */
+  /** The clock, and below it the last marked event. */
   readonly words: readonly string[];
   readonly strokes: readonly Stroke[];
 }
 
-/** A rep to be taken along as a film of its own. */
+/** A rep to export as a film. */
 export interface ClipOrder {
-  /** The first frame of the film that is in it. */
+  /** The clip's first frame in the film. */
   readonly from: number;
   readonly frames: readonly ClipFrame[];
   readonly endS: number;
@@ -41,13 +41,13 @@ export interface ClipOrder {
 const WIDEST_PX = 960;
 const FOOT_PX = 76;
 const [BAND_TOP, BAND_PX] = [34, 26];
-/** A clip is shown on any background: it has no dark side. */
+/** A clip is shown on any background, so it is always light. */
 const [PAPER, INK] = ['white', 'black'];
 const TELL_EVERY = 20;
-/** Beside lines and words on a page for print. */
+/** Relative to a printed page. */
 const STROKES_SIZE = 0.8;
 
-/** Even sides: encoders take no others. */
+/** Encoders need even side lengths. */
 const even = (px: number): number => 2 * Math.round(px / 2);
 
 function drawFoot(
@@ -67,7 +67,7 @@ function drawFoot(
     context.fillStyle = fill;
     context.fillRect(x, top + BAND_TOP, right - x, BAND_PX);
     context.fillStyle = PAPER;
-    // The name alone must tell it too: colours look alike to some.
+    // The name must tell the phase as well: some people cannot tell the colours apart.
     if (context.measureText(name).width < right - x - 8)
       context.fillText(name, x + 4, top + BAND_TOP + 19);
   }
@@ -86,7 +86,7 @@ function drawWords(context: OffscreenCanvasRenderingContext2D, words: readonly s
   });
 }
 
-/** Encodes a rep with its ribbon, its clock, its marks and what was drawn burnt in; without sound. */
+/** Encodes a rep without sound, with its ribbon, clock, marks and drawings. */
 export async function clipOf(
   samples: AsyncIterable<VideoSample>,
   picture: { readonly width: number; readonly height: number },

@@ -8,7 +8,7 @@ import { FramePainter } from './painter.js';
 
 type Listening = Extract<Asked, { ask: 'hear' }>;
 
-/** What is open; a worker reads one film. */
+/** The open film; a worker reads one. */
 interface Open {
   readonly input: Input;
   readonly frames: Frames;
@@ -17,10 +17,10 @@ interface Open {
 }
 
 let open: Open | null = null;
-/** The frame asked for last: what was asked before it is no longer wanted. */
+/** The frame requested last; earlier requests are obsolete. */
 let wanted = -1;
 let showing: Promise<void> = Promise.resolve();
-/** It was said that frames cannot be shown. */
+/** Whether the page was told that frames cannot be shown. */
 let hasFailed = false;
 
 const tell = (answer: Answered, transfer: Transferable[] = []): void =>
@@ -47,7 +47,7 @@ async function openFilm(file: Blob, screen: OffscreenCanvas): Promise<void> {
     metadataOnly: true,
   });
   for await (const { timestamp } of packets) framesS.push(timestamp);
-  // Packets come in the order they are decoded in.
+  // Packets come in decoding order.
   framesS.sort((a, b) => a - b);
   const [widthPx, heightPx] = [await track.getDisplayWidth(), await track.getDisplayHeight()];
   Object.assign(screen, { width: widthPx, height: heightPx });
@@ -84,7 +84,7 @@ async function smallPicture(
   const widthPx = Math.max(1, Math.round((screen.width / screen.height) * heightPx));
   const small = new OffscreenCanvas(widthPx, heightPx);
   if (sample) await painter.paint(sample, small);
-  // Only a canvas that can be drawn on gives a picture, an empty one too.
+  // A canvas gives a picture only once it has a context.
   else small.getContext('2d');
   return small.transferToImageBitmap();
 }
@@ -104,7 +104,7 @@ async function picture(
 }
 
 async function lend(id: number, index: number, heightPx: number): Promise<void> {
-  // Frames are borrowed one after the other: decoding goes on where it is.
+  // Frames are requested in order, so decoding continues where it is.
   await open?.frames.upTo(index, () => true);
   const sample = open?.frames.at(index);
   const picture = open && sample ? await smallPicture(open, sample, heightPx) : null;
@@ -139,7 +139,7 @@ self.onmessage = ({ data }: MessageEvent<Asked>): void => {
     case 'show':
       if (!open || data.index === wanted) return;
       wanted = data.index;
-      // One after the other: two decoders on one film would only slow each other.
+      // One after another: two decoders would only slow each other down.
       showing = showing
         .then(() => show(data.index))
         .catch(() => {

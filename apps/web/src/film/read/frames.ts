@@ -1,14 +1,14 @@
 import { VideoSampleSink, type InputVideoTrack, type VideoSample } from 'mediabunny';
 
-/** Frames kept decoded round the one on the screen: stepping must not wait for a key frame. */
+/** Decoded frames kept around the current one, so that stepping need not wait for decoding from a key frame. */
 const USUAL_BEFORE = 20;
 const USUAL_AFTER = 40;
-/** More pixels than this are not kept, lest a page of large frames takes all the memory there is. */
+/** Pixels kept at the most, so that large frames do not fill the memory. */
 const MOST_PIXELS = 70e6;
-/** With fewer, every other step would wait. */
+/** With a smaller share of the usual number every other step would wait. */
 const LEAST_SHARE = 0.2;
 
-/** How many frames are kept before and after the one on the screen, by how large each is, pixels. */
+/** How many frames to keep before and after the current one, by frame size in pixels. */
 export function keptRound(framePixels: number): {
   readonly before: number;
   readonly after: number;
@@ -20,12 +20,12 @@ export function keptRound(framePixels: number): {
 
 type Samples = AsyncGenerator<VideoSample, void, unknown>;
 
-/** Frames of a film by their place, decoded in windows: one alone costs as much as its key frame's. */
+/** A film's frames by index. Decoded in windows, because a single frame costs as much as all since its key frame. */
 export class Frames {
   private readonly kept = new Map<number, VideoSample>();
   private readonly placeOf = new Map<number, number>();
   private readonly sink: VideoSampleSink;
-  /** Decoding as it goes on, and the place of the frame that comes next. */
+  /** The running decoder, and the index of its next frame. */
   private ahead: { readonly samples: Samples; next: number } | null = null;
 
   constructor(
@@ -37,14 +37,14 @@ export class Frames {
     framesS.forEach((s, i) => this.placeOf.set(micros(s), i));
   }
 
-  /** A frame that is decoded already. */
+  /** A frame that is already decoded. */
   at(index: number): VideoSample | undefined {
     return this.kept.get(index);
   }
 
   /**
-   * Decodes on until a frame is there, and lets go of what is far from it. Decoding goes on from where
-   * it stopped: only a jump begins anew, at the key frame before.
+   * Decodes up to a frame, and drops frames far from it. Continues where decoding stopped; only a jump starts again
+   * at the key frame before.
    */
   async upTo(index: number, isStillWanted: () => boolean): Promise<void> {
     const from = Math.max(0, index - this.round.before);
@@ -63,7 +63,7 @@ export class Frames {
     await this.decode(index, from, isStillWanted);
   }
 
-  /** Decodes what comes after a frame, so that stepping on need not wait. */
+  /** Decodes frames after one, so that stepping forwards need not wait. */
   async onFrom(index: number, isStillWanted: () => boolean): Promise<void> {
     await this.decode(
       Math.min(this.framesS.length - 1, index + this.round.after),
@@ -84,16 +84,16 @@ export class Frames {
     }
   }
 
-  /** Frames of a stretch in order, each to be let go by whoever takes it. */
+  /** Frames of a range in order; the caller closes each. */
   between(from: number, to: number): Samples {
     return this.sink.samples(this.framesS[from] ?? 0, this.framesS[to + 1] ?? Infinity);
   }
 
-  /** Single frames, for a strip: each decoded, given and let go. */
+  /** Single frames, for a strip; each is decoded, handed over and closed. */
   async *each(indices: readonly number[]): AsyncGenerator<VideoSample | null> {
     yield* this.sink.samplesAtTimestamps(indices.map((index) => this.framesS[index] ?? 0));
   }
 }
 
-/** Times are compared in whole microseconds: that is what containers keep. */
+/** Containers store times in whole microseconds, so times are compared as such. */
 const micros = (s: number): number => Math.round(1e6 * s);

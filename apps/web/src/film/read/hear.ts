@@ -1,19 +1,19 @@
 import { alignCues, findTones, type Alignment, type SlowFactor } from '@orthokin/core/film';
 import { AudioSampleSink, type InputAudioTrack } from 'mediabunny';
 
-/** Tones and steps are far below half of this; a finer recording is thinned to it. */
+/** Tones are far below half of this rate; finer recordings are reduced to it. */
 const ENOUGH_HZ = 16_000;
-/** Onsets of different tones nearer than this are one sound. */
+/** Onsets of different tones closer than this are one sound. */
 const SAME_MS = 120;
 
 interface Sound {
   readonly samples: Float32Array;
   readonly rateHz: number;
-  /** When the first sample is heard, ms on the recording's clock. */
+  /** Time of the first sample, ms on the recording's clock. */
   readonly startMs: number;
 }
 
-/** One channel of a film's sound, thinned by means of neighbours. */
+/** One channel of a film's sound; samples are averaged to reduce the rate. */
 async function soundOf(track: InputAudioTrack, tell: (share: number) => void): Promise<Sound> {
   const lengthS = await track.computeDuration();
   const pieces: Float32Array[] = [];
@@ -41,7 +41,7 @@ async function soundOf(track: InputAudioTrack, tell: (share: number) => void): P
   return { samples, rateHz: rateHz / by, startMs };
 }
 
-/** Onsets of any of some tones, ms on the recording's clock, in order. */
+/** Onsets of any of the tones, ms on the recording's clock, in order. */
 function onsetsOf({ samples, rateHz, startMs }: Sound, tonesHz: readonly number[]): number[] {
   const all = tonesHz.flatMap((hz) => findTones(samples, rateHz, hz)).sort((a, b) => a - b);
   return all
@@ -49,17 +49,17 @@ function onsetsOf({ samples, rateHz, startMs }: Sound, tonesHz: readonly number[
     .map((ms) => ms + startMs);
 }
 
-/** What was heard of a set's cues. */
+/** The cues found in a film's sound. */
 export interface Heard {
-  /** `null` where too few cues fall into place. */
+  /** `null` if too few onsets match the cues. */
   readonly alignment: Alignment | null;
-  /** Tones that were found at all. */
+  /** The number of onsets found. */
   readonly tones: number;
 }
 
 /**
- * The set's cues in a film's sound. A film slowed four times sounds two octaves lower: each factor is
- * listened for, and the one in which most cues fall into place is taken.
+ * Finds a set's cues in a film's sound. Slow motion by four lowers tones by two octaves; each factor is tried, and
+ * the one with the most matching cues is taken.
  */
 export async function hear(
   track: InputAudioTrack,

@@ -1,7 +1,7 @@
 import type { Alignment, SlowFactor } from '@orthokin/core/film';
 import type { ClipOrder } from './clip.js';
 
-/** What is known of a film once it is open. */
+/** What is known about a film once it is open. */
 export interface FilmInfo {
   readonly widthPx: number;
   readonly heightPx: number;
@@ -9,7 +9,7 @@ export interface FilmInfo {
   readonly framesMs: readonly number[];
   readonly hasSound: boolean;
   readonly codec: string;
-  /** Frames a second it was captured at by its own tags; `null` where it does not say. */
+  /** The capture rate according to its metadata; `null` if absent. */
   readonly capturedPerS: number | null;
 }
 
@@ -17,14 +17,14 @@ export interface FilmInfo {
 export type Unreadable =
   | { readonly why: 'no film' }
   | { readonly why: 'no picture' }
-  /** It opens, and its frames cannot be decoded. */
+  /** It opens, but its frames cannot be decoded. */
   | { readonly why: 'frames' }
   | { readonly why: 'codec'; readonly codec: string };
 
-/** What pictures are for: the strip under the film, the positions of a rep, or an athlete's page. */
+/** What pictures are for: the strip, the rep's positions, or an athlete's page. */
 export type PicturesOf = 'strip' | 'positions' | 'page';
 
-/** What the reader is asked. */
+/** Requests to the worker. */
 export type Asked =
   | { readonly ask: 'open'; readonly file: Blob; readonly screen: OffscreenCanvas }
   | { readonly ask: 'show'; readonly index: number }
@@ -45,15 +45,15 @@ export type Asked =
       readonly ask: 'hear';
       readonly plannedMs: readonly number[];
       readonly tonesHz: readonly number[];
-      /** Slow motion that is listened for. */
+      /** The slow-motion factors to try. */
       readonly factors: readonly SlowFactor[];
     };
 
-/** What it answers. */
+/** Replies of the worker. */
 export type Answered =
   | { readonly tell: 'opened'; readonly info: FilmInfo }
   | ({ readonly tell: 'unreadable' } & Unreadable)
-  /** A frame is shown after one that could not be. */
+  /** A frame could be shown after one that could not. */
   | { readonly tell: 'readable' }
   | { readonly tell: 'shown'; readonly index: number }
   | {
@@ -61,10 +61,10 @@ export type Answered =
       readonly of: PicturesOf;
       readonly pictures: readonly ImageBitmap[];
     }
-  /** `null` where it could not be decoded. */
+  /** `null` if it could not be decoded. */
   | { readonly tell: 'lent'; readonly id: number; readonly picture: ImageBitmap | null }
   | { readonly tell: 'clipping'; readonly share: number }
-  /** `null` where it could not be made. */
+  /** `null` if it could not be made. */
   | { readonly tell: 'clip'; readonly film: Blob | null }
   | { readonly tell: 'hearing'; readonly share: number }
   | { readonly tell: 'heard'; readonly alignment: Alignment | null; readonly tones: number };

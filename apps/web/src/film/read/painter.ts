@@ -1,16 +1,15 @@
 import type { VideoSample } from 'mediabunny';
 
 /**
- * Draws frames of a film, one after the other. A frame that a canvas draws by itself leaves its whole picture in
- * shared memory until it is let go (half a gigabyte with 1080p); pixels copied into the same place again and
- * again do not.
+ * Paints a film's frames one after another. `drawImage` with a frame keeps its whole picture in shared memory until
+ * it is closed (half a gigabyte at 1080p); copying pixels into one reused buffer does not.
  */
 export class FramePainter {
   private pixels: ImageData | null = null;
-  /** Where a frame lies as it was coded, before it is turned. */
+  /** The frame as it was coded, before rotation. */
   private readonly aside = new OffscreenCanvas(1, 1);
 
-  /** Fills a canvas with a frame, turned as the film says. */
+  /** Fills a canvas with a frame, rotated as the film says. */
   async paint(sample: VideoSample, canvas: OffscreenCanvas): Promise<void> {
     const context = canvas.getContext('2d');
     if (!context) return;
@@ -20,7 +19,7 @@ export class FramePainter {
     else this.drawTurned(context, sample, pixels);
   }
 
-  /** `null` where the browser cannot turn its frames into plain pixels. */
+  /** `null` if the browser cannot convert the frame to RGBA. */
   private async pixelsOf(sample: VideoSample): Promise<ImageData | null> {
     const { codedWidth, codedHeight } = sample;
     if (this.pixels?.width !== codedWidth || this.pixels.height !== codedHeight)

@@ -2,25 +2,25 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Alignment } from '@orthokin/core/film';
 import type { Answered, Asked, FilmInfo, Unreadable } from './messages.js';
 
-/** A film as far as it has been read. */
+/** A film, as far as it has been read. */
 export interface Film {
   readonly info: FilmInfo | null;
   readonly unreadable: Unreadable | null;
   readonly strip: readonly ImageBitmap[];
   readonly positions: readonly ImageBitmap[];
   readonly page: readonly ImageBitmap[];
-  /** Share of the listening that is done; `null` when none is going on. */
+  /** Progress of finding the cues, 0 to 1; `null` when not running. */
   readonly hearing: number | null;
-  /** `undefined` until it was listened to. */
+  /** `undefined` until the sound was searched. */
   readonly heard: { readonly alignment: Alignment | null; readonly tones: number } | undefined;
-  /** Share of a clip that is made; `null` when none is being made. */
+  /** Progress of making a clip, 0 to 1; `null` when not running. */
   readonly clipping: number | null;
-  /** The clip made last; `failed` where it could not be. */
+  /** The last clip; `failed` if it could not be made. */
   readonly clip: Blob | 'failed' | null;
-  /** Where the frames are drawn. */
+  /** Ref of the canvas that frames are painted on. */
   readonly onScreen: (canvas: HTMLCanvasElement | null) => void;
   readonly ask: (asked: Exclude<Asked, { ask: 'open' | 'lend' }>) => void;
-  /** One frame as a picture so high; `null` where it cannot be had. Whoever takes it closes it. */
+  /** A frame as a picture of some height; `null` if it is not available. The caller closes it. */
   readonly frame: (index: number, heightPx: number) => Promise<ImageBitmap | null>;
 }
 
@@ -67,7 +67,7 @@ function told(state: State, answer: Exclude<Answered, Lent | Shown>): State {
   }
 }
 
-/** Reads a film in a worker of its own; nothing of it leaves the device. */
+/** Reads a film in a worker; nothing of it leaves the device. */
 export function useFilm(file: Blob): Film {
   const [state, setState] = useState(NOTHING);
   const [screen, setScreen] = useState<HTMLCanvasElement | null>(null);
@@ -81,7 +81,7 @@ export function useFilm(file: Blob): Film {
     const borrowers = borrowed.current;
     reader.onmessage = ({ data }: MessageEvent<Answered>) => {
       if (data.tell === 'shown') {
-        // Said on the canvas itself: drawing the whole desk anew for every frame would halve the pace.
+        // Set on the canvas directly: rendering the whole desk for each frame would halve the frame rate.
         screen.dataset.frame = String(data.index);
         return;
       }

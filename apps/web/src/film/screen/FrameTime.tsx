@@ -22,7 +22,7 @@ const Time = styled.output`
   }
 `;
 
-/** When the frame on the screen was, from its rep's cue, and how surely an event marked there would be. */
+/** The current frame's time from its rep's cue, and the error an event marked there would have. */
 export const FrameTime = ({
   index,
   framesMs,
@@ -34,7 +34,7 @@ export const FrameTime = ({
   framesMs: readonly number[];
   alignment: Alignment;
   cueMs: number;
-  /** Of whoever marks, ms; `null` for what is usual. */
+  /** The marker's own repeatability, ms; `null` for the usual one. */
   ownSdMs: number | null;
 }): ReactElement => (
   <Time>

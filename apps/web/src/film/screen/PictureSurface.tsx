@@ -28,13 +28,13 @@ const Over = styled.svg`
   }
 `;
 
-/** Steps of the cross over the whole picture: as the arrows move it, and with Shift. */
+/** How many steps cross the picture: with the arrow keys, and with Shift held. */
 const [STEPS, FINE_STEPS] = [60, 640];
 const CROSS = 1 / 40;
 
 /**
- * Something drawn over the picture that is clicked, by pointer, or by keys: a cross that the arrows move
- * and Enter clicks. Places are pixels of the film.
+ * A layer over the picture that takes clicks, by pointer or by keys: the arrows move a cross, Enter clicks at it.
+ * Places are film pixels.
  */
 export function PictureSurface({
   label,
@@ -47,7 +47,7 @@ export function PictureSurface({
   label: string;
   widthPx: number;
   heightPx: number;
-  /** What is drawn can be taken hold of by itself. */
+  /** The layer contains things that can be dragged, which take presses for themselves. */
   holdsButtons?: boolean;
   onPress: (at: Point, how: { readonly shiftKey: boolean }) => void;
   children: ReactNode;

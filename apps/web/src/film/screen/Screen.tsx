@@ -20,16 +20,16 @@ const Frame = styled.div`
   }
 `;
 
-/** What the film is shown on: its picture, zoomed and moved under what is drawn over it. */
+/** The picture with its layers, zoomed and panned together. */
 export function Screen({
   zoom: { frame, transform, by, fit },
   picture,
   children,
 }: {
   zoom: PictureZoom;
-  /** The picture and what lies on it. */
+  /** What moves with the picture. */
   picture: ReactNode;
-  /** What stays where it is. */
+  /** What stays in place. */
   children: ReactNode;
 }): ReactElement {
   const { x, y, k } = transform;

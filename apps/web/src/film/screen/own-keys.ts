@@ -1,2 +1,2 @@
-/** Something that has keys of its own while it has the focus: those of the film room are left alone. */
+/** Attribute of things that handle keys while focused; the film room's keys are then off. */
 export const OWN_KEYS = 'data-own-keys';

@@ -1,6 +1,6 @@
 import type { Point } from '@orthokin/core/floor';
 
-/** A place of the page in a picture of so many pixels across, however it is zoomed; pixels of the film. */
+/** Converts a place on the page to film pixels, however the picture is zoomed. */
 export function placeInPicture(
   picture: Element | null,
   widthPx: number,

@@ -9,14 +9,14 @@ const isKept = (target: EventTarget | null): boolean =>
   target instanceof Element && target.closest(`[${KEEPS_PRESSES}]`) !== null;
 
 export interface PictureZoom {
-  /** Of the frame that the picture is seen through. */
+  /** Ref of the frame the picture is seen through. */
   readonly frame: (element: HTMLDivElement | null) => void;
   readonly transform: ZoomTransform;
   readonly by: (factor: number) => void;
   readonly fit: () => void;
 }
 
-/** Wheel, pinch and drag zoom and pan the picture in its frame; it never leaves it. */
+/** Zooms and pans the picture in its frame by wheel, pinch and drag; it always fills the frame. */
 export function usePictureZoom(): PictureZoom {
   const [element, setElement] = useState<HTMLDivElement | null>(null);
   const [transform, setTransform] = useState<ZoomTransform>(zoomIdentity);

@@ -11,7 +11,7 @@ import { hasShippedFilm } from './demo-film.js';
 import type { SimulatedCamera } from './film-maker.worker.js';
 import { useFilmMaker } from './useFilmMaker.js';
 
-/** How the simulated athlete can be filmed. */
+/** Cameras the simulated athlete can be filmed with. */
 const CAMERAS = {
   usual: { framesPerS: 60, slowed: 1, uneven: false },
   slow: { framesPerS: 30, slowed: 1, uneven: false },
@@ -39,7 +39,7 @@ const CAMERA_WORDS: readonly (readonly [CameraName, string])[] = [
   ['held', say('cameraHeld')],
 ];
 
-/** Films the simulated athlete on a set's floor, at its cues: the way through the film room without a camera. */
+/** Films the simulated athlete running the set, so that the film room can be tried without a camera. */
 export function SimulateFilm({
   subject: { floor, reps, cueHz },
   seed,
@@ -56,7 +56,7 @@ export function SimulateFilm({
       ...{ seed, targets: floor.targets },
       cues: reps.map(({ ordinal, target, cue }) => ({ ordinal, target, atMs: cue.atMs })),
     };
-    // A cue that was spoken has no tone: nothing is heard of it.
+    // A spoken cue has no tone that could be found in the sound.
     const tonesHz = cueHz.map((hz) => hz ?? 0);
     const order = { set, tonesHz, camera: CAMERAS[camera] };
     if (camera === 'usual' && hasShippedFilm(set)) maker.bring(order);

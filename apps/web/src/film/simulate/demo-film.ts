@@ -4,13 +4,13 @@ import filmed from './demo-film.json' with { type: 'json' };
 const URL_OF_FILM = new URL('./demo-film.webm', import.meta.url).href;
 
 /**
- * Whether a film of a set by the usual camera ships with the app: of one set of the demo club it does, so that
- * film can be looked at without waiting for it. Made by `npm run demo-film`.
+ * Whether the app ships with a film of this set by the default camera, so that nobody has to wait for one to be made.
+ * It does for one set of the demo club; made by `npm run demo-film`.
  */
 export const hasShippedFilm = ({ seed, cues }: SetToFilm): boolean =>
   JSON.stringify({ seed, cues }) === JSON.stringify(filmed);
 
-/** The film that ships; `null` where it cannot be had now. */
+/** The shipped film; `null` if it cannot be loaded now. */
 export async function shippedFilm(): Promise<Blob | null> {
   try {
     const answer = await fetch(URL_OF_FILM);

@@ -13,7 +13,7 @@ import { MARKER_FILLS } from '../../parts/tokens.js';
 
 export const [FILM_WIDTH, FILM_HEIGHT] = [640, 360];
 
-/** Of the made-up room and who moves in it: never seen as part of the app. */
+/** Colours of the simulated hall, which are not part of the app's palette. */
 const ROOM = { wall: 'gainsboro', floor: 'burlywood', line: 'sienna' };
 const FIGURE = {
   ...{ skin: 'rgb(176, 112, 78)', hair: 'rgb(44, 30, 24)', shirt: 'rgb(28, 42, 110)' },
@@ -48,13 +48,13 @@ const along = (a: Point, b: Point, share: number): Point => ({
   y: a.y + share * (b.y - a.y),
 });
 
-/** The athlete from behind: shoes, legs, shorts, shirt, arms, neck and hair. */
+/** Draws the athlete from behind. */
 function drawFigure(context: Context, figure: Figure, camera: Camera): void {
   const at = (name: BodyPointName): Point => toPixels(figureSeenBy(camera, figure[name]));
   const sides = ['left', 'right'] as const;
   const [leftShoulder, rightShoulder] = [at('leftShoulder'), at('rightShoulder')];
   const [leftHip, rightHip] = [at('leftHip'), at('rightHip')];
-  /** Pixels of the film to a metre where the athlete is. */
+  /** Film pixels per metre at the athlete. */
   const metre =
     (rightShoulder.x - leftShoulder.x) / (figure.rightShoulder.over.x - figure.leftShoulder.over.x);
   context.lineCap = 'round';
@@ -105,13 +105,13 @@ function drawFigure(context: Context, figure: Figure, camera: Camera): void {
   context.fill();
 }
 
-/** Where a camera stands, and how far from where it looked at first everything is seen now, px. */
+/** A camera's position, and the picture's shift since the camera was set up, px. */
 export interface Look {
   readonly from: Camera;
   readonly asidePx: Point;
 }
 
-/** One frame of the simulated athlete on film, at a moment of the set. */
+/** Draws the frame of a moment in the set. */
 export function drawFrame(
   context: Context,
   { targets }: Pick<SetToFilm, 'targets'>,
@@ -125,7 +125,7 @@ export function drawFrame(
   context.setTransform(1, 0, 0, 1, asidePx.x, asidePx.y);
   const horizon = seen({ x: 0, y: 5.5 }).y;
   context.fillStyle = ROOM.floor;
-  // Beyond the picture's edges too: whoever looks aside sees no end of it.
+  // Wider than the picture, because a shifted camera sees beyond its edges.
   context.fillRect(-FILM_WIDTH, horizon, 3 * FILM_WIDTH, 2 * FILM_HEIGHT);
   context.strokeStyle = ROOM.line;
   line(context, seen({ x: -3.2, y: 0 }), seen({ x: 3.2, y: 0 }), 2);

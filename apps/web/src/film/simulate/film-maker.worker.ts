@@ -17,25 +17,25 @@ import {
 } from 'mediabunny';
 import { drawFrame, FILM_HEIGHT, FILM_WIDTH } from './draw-frame.js';
 
-/** How a camera films: frames a second, how many times slowed in the file, whether frames come unevenly. */
+/** A camera: frames per second, slow motion, and uneven frame intervals. */
 export interface SimulatedCamera {
   readonly framesPerS: number;
   readonly slowed: number;
   readonly uneven: boolean;
-  /** What its files say it captures; nothing where it is left out, and not always the truth. */
+  /** The capture rate its files claim; may be absent or wrong. */
   readonly saysPerS?: number;
-  /** Somebody knocks against it in the middle of the film: the picture moves by so many pixels. */
+  /** Pixels the picture jumps by in mid-film, when somebody bumps into the camera. */
   readonly knockedPx?: number;
-  /** Where it stands; as usual where it is left out. */
+  /** Its position; default if absent. */
   readonly stands?: Camera;
-  /** Held in the hand: it looks aside by up to this share of the picture's width. */
+  /** A hand-held camera sways by this share of the picture's width. */
   readonly sways?: number;
 }
 
-/** A set to be filmed, and how. */
+/** A set to film, with the camera. */
 export interface FilmOrder {
   readonly set: SetToFilm;
-  /** The tone of each cue, Hz, in the order of the cues. */
+  /** The tone of each cue, Hz, in order. */
   readonly tonesHz: readonly number[];
   readonly camera: SimulatedCamera;
 }
@@ -49,10 +49,10 @@ const RATE_HZ = 48_000;
 const TONE_S = 0.14;
 const NOISE = 0.01;
 const CHUNK_S = 1;
-/** A phone's frames come up to so much of a gap late. */
+/** The most a phone delays a frame, as a share of the interval. */
 const MOST_LATE = 0.7;
 
-/** The sound of a second of the film: the cues' tones, and a quiet room. Slowed, tones are longer and lower. */
+/** A second of sound: the cues' tones in a quiet room. Slow motion makes tones longer and lower. */
 function soundOf(
   { set, tonesHz, camera }: FilmOrder,
   fromMs: number,

@@ -2,12 +2,12 @@ import { useEffect, useRef, useState } from 'react';
 import { shippedFilm } from './demo-film.js';
 import type { FilmMade, FilmOrder } from './film-maker.worker.js';
 
-/** Films the simulated athlete in a worker: the whole way can be tried without a camera. */
+/** Films the simulated athlete in a worker. */
 export function useFilmMaker(onFilm: (film: File) => void) {
   const [share, setShare] = useState<number | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
   const worker = useRef<Worker | null>(null);
-  /** Each film that is asked for has a number; another one, or leaving, ends it. */
+  /** Counts orders: a new one, or leaving the page, cancels the one before. */
   const asked = useRef(0);
   useEffect(
     () => () => {
@@ -51,7 +51,7 @@ export function useFilmMaker(onFilm: (film: File) => void) {
       begin();
       film(order);
     },
-    /** The film that ships with the app; made here where it cannot be had. */
+    /** Loads the shipped film, or makes one if that fails. */
     bring: (orElse: FilmOrder) => {
       const own = begin();
       void shippedFilm().then((shipped) => {

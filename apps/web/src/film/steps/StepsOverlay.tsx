@@ -4,10 +4,10 @@ import { say } from '../../words/film.js';
 import { PictureSurface } from '../screen/PictureSurface.js';
 import type { StepWork } from './useSteps.js';
 
-/** A foot is drawn faintly once it is so many frames ago. */
+/** Feet older than this many frames are drawn faintly. */
 const FAINT_AFTER = 12;
 
-/** The feet that were clicked, over the picture: left outlined, right filled, with their numbers. */
+/** The clicked feet over the picture: left outlined, right filled, numbered. */
 export function StepsOverlay({
   work,
   frame,
@@ -16,11 +16,11 @@ export function StepsOverlay({
   unit,
 }: {
   work: StepWork;
-  /** On the screen. */
+  /** The current frame. */
   frame: number;
   widthPx: number;
   heightPx: number;
-  /** Pixels of the film to one of the screen. */
+  /** Film pixels per screen pixel. */
   unit: number;
 }): ReactElement {
   return (

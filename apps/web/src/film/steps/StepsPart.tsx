@@ -23,7 +23,7 @@ import { seconds } from '../../words/format.js';
 import { Row } from '../Row.js';
 import type { StepWork } from './useSteps.js';
 
-/** The feet of a rep clicked in the picture: a step score with true times, beside the plan. */
+/** Feet clicked in the picture: a step score with true times, beside the plan. */
 export function StepsPart({
   work,
   reading,
@@ -35,15 +35,15 @@ export function StepsPart({
   title,
 }: {
   work: StepWork;
-  /** `null` until the floor is known and the film tied. */
+  /** `null` until the floor is known and the film is tied. */
   reading: StepReading | null;
   pattern: Pattern;
   letter: string;
   events: readonly TimedEvent[];
-  /** The body in the frame on the screen, where it was found. */
+  /** The body in the current frame, if it was found. */
   seen: Body | null;
   frame: number;
-  /** Of the pattern that is made of it. */
+  /** The title of a pattern made from it. */
   title: string;
 }): ReactElement {
   const { clicks, foot } = work;
@@ -95,7 +95,7 @@ export function StepsPart({
   );
 }
 
-/** What was read, drawn over the plan, with its figures and what the checks find. */
+/** The placements drawn over the plan, with their figures and what checks found. */
 function Read({
   pattern,
   leg,

@@ -3,27 +3,27 @@ import { otherSide, type Point, type Side } from '@orthokin/core/floor';
 import { useState } from 'react';
 import { useRemembered } from '../../device/useRemembered.js';
 
-/** The feet clicked in a film, by the rep's ordinal. */
+/** Feet clicked in a film, by the rep's ordinal. */
 type Clicked = Readonly<Record<number, readonly FootClick[]>>;
 
-/** Feet of one rep, clicked one after the other in the order they land. */
+/** Clicking a rep's feet in the order they land. */
 export interface StepWork {
   readonly isOn: boolean;
   readonly begin: () => void;
   readonly end: () => void;
   readonly clicks: readonly FootClick[];
-  /** The foot that the next click is. */
+  /** Which foot the next click is. */
   readonly foot: Side;
   readonly setFoot: (foot: Side) => void;
   readonly click: (at: Point, frame: number, toe?: Point) => void;
-  /** Where the toe of the last foot is: then its heading is known. */
+  /** Clicks the toe of the last foot, which gives its heading. */
   readonly clickToe: (at: Point) => void;
   readonly takeBack: () => void;
 }
 
 const FIRST_FOOT: Side = 'right';
 
-/** Every click is kept on this device as it is made. */
+/** Each click is stored on this device at once. */
 export function useSteps(filmKey: string, ordinal: number): StepWork {
   const [all, keep] = useRemembered<Clicked>(`film-steps.${filmKey}`, {});
   const [isOn, setOn] = useState(false);

@@ -9,7 +9,7 @@ import { percent } from '../../words/format.js';
 import { clipOrder, type Clipped } from './clip-order.js';
 import type { Film } from '../read/useFilm.js';
 
-/** Takes a rep along as a short film with its ribbon, its clock, its marks and what was drawn burnt in. */
+/** Exports a rep as a short film with its ribbon, clock, marks and drawings. */
 export function ClipPart({
   film: { ask, clipping, clip },
   clipped,
@@ -17,7 +17,7 @@ export function ClipPart({
 }: {
   film: Film;
   clipped: Clipped;
-  /** As it is played here, a share of how it was. */
+  /** Playing speed, as a share of real time. */
   speed: number;
 }): ReactElement {
   const { events, title } = clipped;

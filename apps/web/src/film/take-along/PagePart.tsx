@@ -16,11 +16,11 @@ import type { Film } from '../read/useFilm.js';
 import { pageOf } from './draw-page.js';
 
 const STILL_PX = 480;
-/** A page shows two stills and two corrections: more nobody takes along. */
+/** A page has room for two stills and two corrections. */
 const MOST = 2;
 const NONE = 'none';
 
-/** A page for the athlete: two stills, with what was drawn on them, and two corrections. */
+/** Makes a page for the athlete: two stills with their drawings, and two corrections. */
 export function PagePart({
   film: { ask, page, info },
   seen,
@@ -31,7 +31,7 @@ export function PagePart({
 }: {
   film: Film;
   seen: readonly SeenPosition[];
-  /** Faults of this rep: the corrections to begin with. */
+  /** Faults of this rep, suggested as corrections. */
   seenFaults: readonly Fault[];
   drawnAt: (frame: number) => readonly Drawn[];
   fromCueMs: (frame: number) => number;

@@ -10,13 +10,13 @@ import type { ClipBand, ClipFrame, ClipOrder } from '../read/clip.js';
 const BEFORE_MS = 500;
 const AFTER_MS = 500;
 const SECOND = 1000;
-/** A frame that was drawn on stands still so long: what is drawn is to be read. */
+/** How long a frame with drawings is held, so that they can be read. */
 const DRAWN_S = 1.5;
 
-/** What a clip is made of. */
+/** What a clip is made from. */
 export interface Clipped {
   readonly events: readonly TimedEvent[];
-  /** The coach's own events of the rep. */
+  /** The rep's own events of the coach. */
   readonly coachEvents: readonly { readonly name: string; readonly atMs: number }[];
   readonly framesMs: readonly number[];
   readonly alignment: Alignment;
@@ -24,7 +24,7 @@ export interface Clipped {
   readonly title: string;
 }
 
-/** A rep as it is to be encoded at a speed, a share of how it was: its frames, its ribbon under them. */
+/** A rep's frames to encode, with its ribbon, at a playing speed (a share of real time). */
 export function clipOrder(
   { events, coachEvents, framesMs, alignment, drawnAt, title }: Clipped,
   speed: number,

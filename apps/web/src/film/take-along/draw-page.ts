@@ -7,11 +7,11 @@ export interface PageStill {
   readonly picture: ImageBitmap;
   readonly caption: string;
   readonly drawn: readonly Drawn[];
-  /** Pixels of the picture to one of the film. */
+  /** Picture pixels per film pixel. */
   readonly scale: number;
 }
 
-/** A correction: what to think of, and what mends it. */
+/** A correction: the cue to think of, and the drill that mends the fault. */
 export interface Correction {
   readonly say: string;
   readonly mend: string;
@@ -20,10 +20,10 @@ export interface Correction {
 const WIDTH = 1240;
 const [EDGE, GAP] = [60, 40];
 const LINE = 40;
-/** Paper is always light: what is printed or sent has no dark side. */
+/** Paper is always light, whatever the theme. */
 const [PAPER, INK] = ['white', 'black'];
 
-/** A text in lines no wider than there is room. */
+/** Breaks a text into lines of a maximal width. */
 export function linesOf(text: string, widest: number, measure: (text: string) => number): string[] {
   return text.split(/\s+/).reduce<string[]>((lines, word) => {
     const last = lines.at(-1);
@@ -34,7 +34,7 @@ export function linesOf(text: string, widest: number, measure: (text: string) =>
   }, []);
 }
 
-/** One page for an athlete: a title, stills beside each other, and what to work on under them. */
+/** Paints the athlete's page: title, stills, and below them what to work on. */
 export async function pageOf(
   title: string,
   stills: readonly PageStill[],

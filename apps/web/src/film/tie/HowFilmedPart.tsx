@@ -13,7 +13,7 @@ const WAYS = [
   ['toAthleteM', say('toAthlete')],
 ] as const;
 
-/** As the cues say, or the file. */
+/** Value for "as the cues or the file say". */
 const FOUND = 'found';
 const SLOWED: readonly (readonly [string, string])[] = [
   [FOUND, say('slowedAsFound')],
@@ -22,7 +22,7 @@ const SLOWED: readonly (readonly [string, string])[] = [
 const factorOf = (chosen: string): SlowFactor | null =>
   SLOW_FACTORS.find((factor) => String(factor) === chosen) ?? null;
 
-/** What the coach knows better than the film: its slow motion, and how far the cue's sound went. */
+/** What the coach may know better than the file: slow motion, and the sound's distances. */
 export const HowFilmedPart = ({ tie }: { tie: Tie }): ReactElement => (
   <details style={{ marginTop: 10 }}>
     <summary>{say('howFilmed')}</summary>

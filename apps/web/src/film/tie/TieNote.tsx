@@ -28,11 +28,11 @@ export function TieNote({
   alignment: Alignment | null;
   cues: number;
   marked: number;
-  /** What was heard is set aside. */
+  /** Whether the cues found in the sound are ignored. */
   isByHand: boolean;
-  /** How many times slowed somebody says it is. */
+  /** The slow motion somebody chose, if any. */
   slowed: SlowFactor | null;
-  /** A film of a pattern has no cues to be heard. */
+  /** A pattern's film has no cues to find. */
   isOfSet?: boolean;
 }): ReactElement {
   if (unreadable)

@@ -13,31 +13,31 @@ import { useRemembered } from '../../device/useRemembered.js';
 import type { Film } from '../read/useFilm.js';
 import type { FilmSubject } from '../subject.js';
 
-/** Where nothing is said, camera and athlete are taken to hear a cue together. */
+/** By default camera and athlete hear a cue at the same time. */
 const HEARD_TOGETHER: SoundWay = { toCameraM: 0, toAthleteM: 0 };
 
-/** A film of a pattern has a clock of its own: each rep begins where its cue is marked. */
+/** A pattern's film has its own clock; each rep begins at its marked cue. */
 const itsOwnClock = (rate: number): Alignment => ({
   ...{ offsetMs: 0, rate, sdMs: 0, heard: new Map(), strays: [] },
 });
 
-/** How a film hangs together with its set. */
+/** How a film is tied to its set. */
 export interface Tie {
-  /** `null` until its cues were heard, or two of them marked. */
+  /** `null` until cues were found, or two were marked. */
   readonly alignment: Alignment | null;
   readonly isHeard: boolean;
-  /** The cues were heard, but somebody ties it by cues they mark: what was heard was not right. */
+  /** Somebody ties it by marked cues, ignoring those found. */
   readonly isByHand: boolean;
-  /** `null` where nothing was heard that could be set aside. */
+  /** `null` if no cues were found that could be ignored. */
   readonly setByHand: ((isByHand: boolean) => void) | null;
-  /** How many times slowed somebody says it is; `null`: as its cues say. */
+  /** The slow motion somebody chose; `null`: as the cues say. */
   readonly slowed: SlowFactor | null;
   readonly setSlowed: (factor: SlowFactor | null) => void;
   readonly way: SoundWay;
   readonly setWay: (way: SoundWay) => void;
 }
 
-/** Listens for the set's cues in the film; where they are not heard, two marked ones tie it. */
+/** Finds the set's cues in a film's sound; without them two marked cues tie it. */
 export function useTie(
   filmKey: string,
   { reps, cueHz, review }: FilmSubject,
@@ -56,7 +56,7 @@ export function useTie(
       factors: slowed === null ? SLOW_FACTORS : [slowed],
     });
   });
-  // What is kept of the set changes no cue: it is not listened to again for that.
+  // Storing marks changes no cue, so the sound is not searched again.
   useEffect(() => listen(), [info, ask, slowed]);
   const [isByHand, setByHand] = useRemembered(`film-tied-by-hand.${filmKey}`, false);
   const found = heard?.alignment;

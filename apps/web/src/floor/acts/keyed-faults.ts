@@ -2,8 +2,8 @@ import type { Fault } from '@orthokin/core/timing';
 import type { Run } from '../../drill/plan.js';
 
 /**
- * Faults that have a key in this set: those watched for, turning round short of home, and what only
- * an eye sees of a lost rep where one has its price.
+ * Faults with a key in this set: the watched ones, short of home, and, if lost reps have a price, those only an eye
+ * can see.
  */
 export const keyedFaults = ({ plan: { conditions } }: Run): Fault[] => [
   ...new Set<Fault>([

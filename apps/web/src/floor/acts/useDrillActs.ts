@@ -5,16 +5,16 @@ import type { Run } from '../../drill/plan.js';
 import type { Session } from '../../drill/session.js';
 import { epochNow, type SetClock } from '../../drill/set-clock.js';
 
-/** What a coach can do to a set that is being run. */
+/** What a coach can do during a set. */
 export interface DrillActs {
   readonly press: (name: EventName, pressedAt: number) => void;
-  /** The same, timed elsewhere: on the set's clock, with that timing's own error. */
+  /** An event timed elsewhere, on the set's clock, with that timing's error. */
   readonly pressAt: (name: EventName, atMs: number, sdMs: number) => void;
   readonly pause: () => void;
   readonly goOn: () => void;
   readonly redo: () => void;
   readonly strike: () => void;
-  /** Says a fault of the rep going on, else of the last one; said again it is taken back. */
+  /** Reports a fault of the current rep, or else the last; reporting it again takes it back. */
   readonly fault: (fault: Fault) => void;
   readonly mark: (marks: RepMarks) => void;
   /** Closes the rep as it is. */
@@ -22,7 +22,7 @@ export interface DrillActs {
   readonly end: () => Promise<void>;
 }
 
-/** The rep that is spoken of: the one going on, else the last. */
+/** The rep that reports are about: the current one, or else the last. */
 const spokenOf = (run: Run): string | null => run.open.repId ?? lastRep(run)?.id ?? null;
 
 export function useDrillActs(session: Session, run: Run, clock: SetClock): DrillActs {

@@ -6,10 +6,9 @@ export type KeyMap = Readonly<Record<string, (pressedAt: number) => void>>;
 const isControl = (element: Element | null): boolean => element?.matches('button, a') ?? false;
 
 /**
- * Keys of a drill, by `event.code`, each with the time at which the key went down on the page's
- * clock. They work wherever the focus is: a button clicked before must not take the next press of
- * Space for itself. Only a control that was reached with Tab answers to Space and Enter. Until
- * `quietUntil`, on the page's clock, no key is taken at all.
+ * Keys during a drill, by `event.code`, called with the time of the press on the page's clock. They work wherever the
+ * focus is, so that a button clicked earlier does not take the next Space; only a control reached by Tab gets Space
+ * and Enter. Until `quietUntil` (page ms) all keys are ignored.
  */
 export function useDrillKeys(keys: KeyMap, quietUntil?: RefObject<number>): void {
   const current = useRef(keys);
@@ -44,10 +43,10 @@ export function useDrillKeys(keys: KeyMap, quietUntil?: RefObject<number>): void
   }, [quietUntil]);
 }
 
-/** A press meant for the last rep comes late: what follows it takes no key for so long, ms. */
+/** How long keys are ignored after a set, because a press meant for the last rep may come late, ms. */
 const QUIET_MS = 1000;
 
-/** Until when, on the page's clock, no key is taken: a second from when something is over. */
+/** The page time until which keys are ignored, starting when something is over. */
 export function useQuietAfter(isOver: boolean): RefObject<number> {
   const until = useRef(0);
   useEffect(() => {
@@ -58,7 +57,7 @@ export function useQuietAfter(isOver: boolean): RefObject<number> {
 
 const nothing = () => undefined;
 
-/** The timing keys where there is nothing to time: they press no button that happens to be at hand. */
+/** The timing keys when there is nothing to time; they must not press a focused button. */
 export const IDLE_TIMING_KEYS: KeyMap = Object.fromEntries(
   HAND_EVENTS.map(({ code }) => [code, nothing]),
 );

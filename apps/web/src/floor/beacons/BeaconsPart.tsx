@@ -38,7 +38,7 @@ const Devices = styled.ul`
 `;
 
 const LOW_BATTERY = 0.2;
-/** A clock matched worse than this widens every time it gives. */
+/** A clock matched worse than this widens the error of all its times. */
 const BAD_MATCH_MS = 15;
 
 function healthOf({ isThere, battery, match }: Device): string {
@@ -47,13 +47,13 @@ function healthOf({ isThere, battery, match }: Device): string {
   return say('ceilMsRound', { ceil: Math.ceil(match.sdMs), round: Math.round(100 * battery) });
 }
 
-/** Each device at its place: there or gone, its battery, and how well its clock is matched. */
+/** Each device: present or gone, its battery, and how well its clock is matched. */
 export function BeaconHealth({
   beacons: { state },
   places,
 }: {
   beacons: Beacons;
-  /** Letters in play; home is always shown. */
+  /** Letters of the targets in play; home is always shown. */
   places: readonly string[];
 }): ReactElement {
   const devices = [...state.fleet.values()].filter(
@@ -82,7 +82,7 @@ export function BeaconHealth({
   );
 }
 
-/** Where the beacons are, and how they are. */
+/** Where the gateway is, and the state of its devices. */
 export function BeaconsPart({
   beacons,
   places,

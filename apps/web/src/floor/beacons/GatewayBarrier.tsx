@@ -9,7 +9,7 @@ import { Quiet } from '../../parts/Text.js';
 import { say } from '../../words/floor.js';
 import { barrierTo, gatewayOf } from './gateway-address.js';
 
-/** Gateways that pages of the club connect to, and the way to take one off. */
+/** The gateways the club's pages may connect to, with a way to remove each. */
 export function NamedGateways(): ReactElement | null {
   const named = useGateways().data?.addresses ?? [];
   const save = useSaveGateways();
@@ -38,8 +38,8 @@ export function NamedGateways(): ReactElement | null {
 }
 
 /**
- * Says why this page cannot connect to a gateway on the network, and lets it: a page connects to
- * nothing that a coach of the club has not named. Where nothing stands between, what comes of it.
+ * Explains why this page may not connect to a gateway, and lets a coach allow it: pages connect only to gateways the
+ * club has named. Renders its children if nothing prevents it.
  */
 export function GatewayBarrier({
   address,
@@ -66,7 +66,7 @@ export function GatewayBarrier({
           action={
             <Button
               isDisabled={save.isPending}
-              // What a page may connect to is settled when it is opened.
+              // The policy is fixed when a page is opened, so it has to be reloaded.
               onPress={() =>
                 save.mutate([...named, gateway], { onSuccess: () => window.location.reload() })
               }

@@ -5,7 +5,7 @@ import { placeEvent } from '@orthokin/core/run';
 import type { Session } from '../../drill/session.js';
 import type { SetClock } from '../../drill/set-clock.js';
 
-/** Lets the beacons time a set: armed at its start, their events put into the reps they belong to. */
+/** Times a set by beacons: arms them at its start, and adds their events to the reps. */
 export function useBeaconDrill(link: BeaconLink | null, session: Session, clock: SetClock): void {
   useEffect(() => {
     if (!link) return;
@@ -19,7 +19,7 @@ export function useBeaconDrill(link: BeaconLink | null, session: Session, clock:
       const atMs = clock.at(event.atMs - performance.timeOrigin);
       const sdMs = Math.round(event.sdMs * 10) / 10;
       const timed = { ...event, atMs, sdMs };
-      // Placed when its turn comes: what happened before it may still wait to be written.
+      // Decided within the commit: earlier events may still be waiting to be written.
       void session.commit((run) =>
         event.name === 'cue' ? { type: 'lit', cue: timed } : placeEvent(run, place, timed, v7),
       );

@@ -3,7 +3,7 @@ import type { BeaconLink, LinkState } from '../../beacons/link.js';
 import { NO_DEVICES } from '../../beacons/fleet.js';
 import { useRemembered } from '../../device/useRemembered.js';
 
-/** Where the stand-in that ships with the app is served. */
+/** Address of the simulated beacons that ship with the app. */
 const STAND_IN = 'ws://127.0.0.1:4320';
 
 const NOT_LINKED: LinkState = { connected: false, fleet: NO_DEVICES, problem: null };
@@ -17,7 +17,7 @@ export interface Beacons {
   readonly state: LinkState;
 }
 
-/** The link to the beacons, while a set is timed by them; its code is fetched only then. */
+/** The link to the beacons, while they time a set; its code is loaded only then. */
 export function useBeacons(wanted: boolean): Beacons {
   const [address, setAddress] = useRemembered('beacons', STAND_IN);
   const [link, setLink] = useState<BeaconLink | null>(null);

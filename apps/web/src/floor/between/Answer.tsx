@@ -24,13 +24,13 @@ const Says = styled.p`
   line-height: 1.25;
 `;
 
-/** What the ladder makes of a set that is done: said at once, and the next set at the right rung. */
+/** The ladder's decision after a finished set, with the move and the next set one press away. */
 export function Answer({
   run,
   onNext,
 }: {
   run: Run;
-  /** On to the next set; the move, if there is one, is made. `null` where another set follows by itself. */
+  /** Makes the move, if there is one, and goes on; `null` if another set follows by itself. */
   onNext: (() => void) | null;
 }): ReactElement | null {
   const { plan, recorded } = run;

@@ -35,7 +35,7 @@ const Box = styled.div`
 /** Time to redo or strike out the last rep before the rest begins by itself. */
 const GO_ON_AFTER_MS = 5000;
 
-/** How honest the calling of a set called live was. */
+/** Audits the calling of a set whose cues were called live. */
 function Audit({ run }: { run: Run }): ReactElement | null {
   const { conditions, pattern, rung } = run.plan;
   const calls = finishedReps(run).map(({ target }) => target);
@@ -43,7 +43,7 @@ function Audit({ run }: { run: Run }): ReactElement | null {
   return <p>{auditSentence(auditCalls(calls, rungOf(pattern, rung)?.targets ?? []))}</p>;
 }
 
-/** The set stands still: paused, or every cue answered. Says what is kept and what can be done. */
+/** Shown when the set is paused or all cues are answered: what is stored, and what can be done. */
 export function Break({
   run,
   acts,
@@ -53,10 +53,10 @@ export function Break({
 }: {
   run: Run;
   acts: DrillActs;
-  /** What comes after this set, when something does: it begins by itself. */
+  /** What follows by itself after this set; `null` if nothing does. */
   goingOn: string | null;
   onEnd: () => void;
-  /** Ends the set and settles the next one. */
+  /** Ends the set and goes back to the set-up. */
   onNext: () => void;
 }): ReactElement {
   const done = finishedReps(run).length;
@@ -68,7 +68,7 @@ export function Break({
     if (!complete || goingOn === null || !untouched) return;
     const timer = setTimeout(onEnd, GO_ON_AFTER_MS);
     return () => clearTimeout(timer);
-    // oxlint-disable-next-line react/exhaustive-deps -- a new way to end is no new wait
+    // oxlint-disable-next-line react/exhaustive-deps -- a new callback must not restart the wait
   }, [complete, goingOn, untouched]);
   return (
     <Box>

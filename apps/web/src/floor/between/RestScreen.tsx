@@ -81,7 +81,7 @@ function lastWords(run: Run): string {
   ]);
 }
 
-/** Rest between two sets: how long still, who is next; the next set begins by itself. */
+/** Rest between two sets: how long, and who is next. The next set begins by itself. */
 export function RestScreen({
   rota,
   last,
@@ -94,7 +94,7 @@ export function RestScreen({
   rota: Rota;
   last: Run;
   nameOf: (athleteId: string) => string;
-  /** What somebody of the rota runs: the markers may have to be moved for it. */
+  /** What an athlete of the rota runs, in case the markers have to be moved. */
   setupOf: (athleteId: string) => FloorSetup | null;
   onStart: () => Promise<void>;
   onSkip: () => void;

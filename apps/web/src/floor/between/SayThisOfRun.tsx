@@ -7,7 +7,7 @@ import { useClub } from '../../api/club.js';
 import type { Run } from '../../drill/plan.js';
 import { SayThis } from '../../parts/SayThis.js';
 
-/** What to say to the athlete of the set that is done, from what this device recorded: no network is asked. */
+/** What to say to the athlete about the finished set, from this device's record alone. */
 export function SayThisOfRun({ run }: { run: Run }): ReactElement | null {
   const { faults } = useClub();
   const { plan, recorded } = run;

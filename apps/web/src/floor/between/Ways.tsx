@@ -1,6 +1,6 @@
 import styled from 'styled-components';
 
-/** What can be done next, beside each other. */
+/** Next steps, side by side. */
 export const Ways = styled.div`
   display: flex;
   flex-wrap: wrap;

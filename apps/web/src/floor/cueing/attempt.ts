@@ -3,7 +3,7 @@ import type { Session } from '../../drill/session.js';
 import type { SetClock } from '../../drill/set-clock.js';
 import type { Presentation } from '@orthokin/contract/live-messages';
 
-/** One wait for a cue and the rep that follows. */
+/** A wait for a cue, and the rep that follows. */
 export interface Attempt {
   readonly session: Session;
   readonly run: Run;
@@ -11,12 +11,12 @@ export interface Attempt {
   readonly others: OtherScreens;
 }
 
-/** Other screens of the drill, told in time to show the cue together with this one. */
+/** The drill's other screens, told in time to show a cue together with this one. */
 export interface OtherScreens {
   /** Times on the set's clock. */
   readonly coming: (presentation: Presentation) => void;
-  /** Whether something, or somebody, will say that the athlete is home. */
+  /** Whether somebody or something else will report the athlete home. */
   readonly seeHome: () => boolean;
-  /** What was announced, and what is shown, is over. */
+  /** Takes back what was announced or shown. */
   readonly clear: () => void;
 }

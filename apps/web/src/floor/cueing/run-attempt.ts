@@ -11,24 +11,24 @@ import { cueSdMs } from '../../screens/sounds.js';
 import type { Attempt } from './attempt.js';
 import { playSimulated } from './simulated.js';
 
-/** What the drill's own screen draws. */
+/** What the drill's screen draws. */
 export interface Drawn extends Shown {
-  /** The whole rep the simulated athlete is playing, known in advance; `null` otherwise. */
+  /** The whole rep of the simulated athlete, which is known in advance; `null` otherwise. */
   readonly playing: readonly TimedEvent[] | null;
 }
 
 export const NOTHING_DRAWN: Drawn = { ...NOTHING_SHOWN, playing: null };
 
-/** Never cue sooner than this: screen and sound must be ready. */
+/** The shortest time to a cue: screen and sound must be ready. */
 const SOONEST_MS = 250;
-/** At a fixed pace the rep before is closed so long before the next cue. */
+/** At a fixed pace a rep is closed this long before the next cue. */
 const CLOSE_BEFORE_MS = 80;
-/** A rep whose home is never seen is closed after this. */
+/** A rep is closed after this if nobody reports the athlete home. */
 const LONGEST_REP_MS = 12_000;
 const LATE_SHOWN_MS = 1500;
 const RESPONSES: readonly EventName[] = ['firstMove', 'arrival', 'action'];
 
-/** The time of a position of this rep on the set's clock: as it is played, else as expected. */
+/** The time of a position in this rep, on the set's clock: as simulated, or else as expected. */
 function momentOf(
   { run }: Attempt,
   cue: Cue,
@@ -41,7 +41,7 @@ function momentOf(
   return played?.atMs ?? dueMs + positionMs(run.plan, cue.target, at);
 }
 
-/** A cue with all that comes with it, on the set's clock. */
+/** A cue and everything shown and sounded with it, on the set's clock. */
 function presentationOf(
   attempt: Attempt,
   cue: Cue,
@@ -59,7 +59,7 @@ function presentationOf(
   };
 }
 
-/** Closes the rep when nobody responds, nobody comes home, or the next cue is due. */
+/** Closes the rep if nobody responds or comes home in time, or when the next cue is due. */
 function closeInTime(
   { session, run, clock, others }: Attempt,
   { target }: Cue,
@@ -74,7 +74,7 @@ function closeInTime(
     cancels.after(cueMs + homeForSureMs(run.plan, target) - clock.now(), close);
     return;
   }
-  // Decided when its turn comes: a response may still wait to be written.
+  // Decided within the commit: a response may still be waiting to be written.
   cancels.after(
     responseLimitMs,
     () =>
@@ -90,7 +90,7 @@ function closeInTime(
   );
 }
 
-/** Shows and sounds a cue when it is due, here and on the other screens, and keeps its limits. */
+/** Presents a cue when it is due, on all screens, and enforces its time limits. */
 function presentCue(
   attempt: Attempt,
   cue: Cue,
@@ -115,21 +115,21 @@ function presentCue(
       cue: seen,
       ...(plan.conditions.order === 'called' && { target: cue.target }),
     });
-    // Who is called to a stop is looked at for as long as it takes.
+    // A freeze has no time limit: its position is looked at for as long as it takes.
     if (!cue.freezeAt) closeInTime(attempt, cue, seen.atMs, cancels);
   });
 }
 
-/** What a caller has in hand: the next cue, at once. */
+/** What a caller can do: call the next cue at once. */
 export interface Calling {
-  /** Calls a target of a set that is called live; nothing while a rep is open. */
+  /** Calls a target in a set that is called live; ignored while a rep is open. */
   readonly call: (letter: string) => void;
   readonly cancel: () => void;
 }
 
 /**
- * One attempt from its wait on: cue, sound, limits, the simulated athlete. `draw` shows a change
- * at once. The reply calls everything off, and takes calls where a person calls the cues.
+ * Runs an attempt from its wait on: cue, sound, limits, simulated athlete. `draw` applies a change at once.
+ * @returns cancels everything, and takes calls if cues are called live
  */
 export function beginAttempt(attempt: Attempt, draw: (change: Partial<Drawn>) => void): Calling {
   const { session, run, clock } = attempt;

@@ -9,14 +9,14 @@ import type { DrillPlan } from '../../drill/plan.js';
 import type { Attempt } from './attempt.js';
 import type { Cancels } from '../../screens/cancels.js';
 
-/** Where a cue sends the athlete: its target, moved as far as the helper moves it. */
+/** Where a cue sends the athlete: its target, moved by the helper if so. */
 function placeOf({ pattern }: DrillPlan, letter: string, movedM = 0): Point {
   const at = targetOf(pattern, letter)?.at ?? HOME;
   const metres = Math.hypot(at.x, at.y);
   return metres === 0 ? at : along(HOME, at, (metres + movedM) / metres);
 }
 
-/** Plays the simulated athlete's rep: every event at its time, through the same door as a press. */
+/** Plays a simulated rep: each event at its time, in the same way as a press. */
 export function playSimulated(
   { session, run, clock }: Attempt,
   cue: Cue,

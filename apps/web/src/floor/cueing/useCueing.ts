@@ -7,11 +7,11 @@ import type { OtherScreens } from './attempt.js';
 
 export interface Cueing {
   readonly shown: Drawn;
-  /** Calls a target, where a person calls the cues. */
+  /** Calls a target, if cues are called live. */
   readonly call: (letter: string) => void;
 }
 
-/** Runs the cues of a session: waits, shows and sounds the cue, keeps the limits. */
+/** Runs a session's cues: waits, presents each, and enforces its limits. */
 export function useCueing(
   session: Session,
   run: Run,
@@ -37,7 +37,7 @@ export function useCueing(
       setDrawn({ of: attempt, drawn: NOTHING_DRAWN });
     };
   }, [session, clock, others, attempt, active]);
-  // What the attempt before drew must not be seen for a frame of this one.
+  // What the previous attempt drew must not show for a frame of this one.
   const shown = drawn.of === attempt ? drawn.drawn : NOTHING_DRAWN;
   return { shown, call: (letter) => calling.current?.call(letter) };
 }

@@ -22,7 +22,7 @@ const Place = styled.g`
   }
 `;
 
-/** The floor without its map: where markers stand, and not which. One at a time can be uncovered. */
+/** The floor with covered markers, of which one at a time can be uncovered. */
 export function BlankFloor({
   pattern,
   letters,
@@ -31,7 +31,7 @@ export function BlankFloor({
 }: {
   pattern: Pick<Pattern, 'court' | 'sizeM' | 'home' | 'targets'>;
   letters: readonly string[];
-  /** Letters that are shown. */
+  /** Letters of uncovered markers. */
   uncovered: readonly string[];
   onPoint: (letter: string, pressedAt: number) => void;
 }): ReactElement {

@@ -24,7 +24,7 @@ import { BesideFloor, Plan, Said, Ways } from '../set/BesideFloor.js';
 import { FloorInPlay } from '../set/FloorInPlay.js';
 import { say } from '../../words/floor.js';
 
-/** A plain practice of the map: which cue means which place, before anything is timed. */
+/** Practises which cue means which target, before anything is timed. */
 export function MapPage(): ReactElement {
   const { athleteId = '' } = useParams();
   const [others] = useRota();
@@ -50,7 +50,7 @@ function MapFor({
   onNext,
 }: {
   setup: DrillSetupReply;
-  /** How many come after this athlete. */
+  /** How many athletes come after this one. */
   more: number;
   onNext: () => void;
 }): ReactElement {
@@ -148,7 +148,7 @@ function MapFor({
   );
 }
 
-/** A marker's name beside it would give its place away, unless the name is the cue. */
+/** Cues without the targets' names, which would give their places away, unless the name is the cue. */
 const cuesAlone = ({ pattern, conditions }: CuePlan): CuePlan =>
   screenKindOf(conditions) === 'marker'
     ? { pattern: { targets: pattern.targets.map((each) => ({ ...each, name: '' })) }, conditions }

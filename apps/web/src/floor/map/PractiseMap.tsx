@@ -53,7 +53,7 @@ const Screen = styled.main`
   }
 `;
 
-/** The markers covered, one cue after another: point at the place. */
+/** Cues one after another, on covered markers: the athlete points at the target. */
 export function PractiseMap({
   plan,
   pattern,

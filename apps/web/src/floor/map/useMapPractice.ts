@@ -4,20 +4,20 @@ import type { CuePlan } from '../../drill/cue-plan.js';
 import { Cancels } from '../../screens/cancels.js';
 import { NOTHING_SHOWN, present, type Shown } from '../../screens/present.js';
 
-/** From an answer to the next cue: time to see what was right. */
+/** Pause after an answer, to see what was right. */
 const BETWEEN_MS = 1100;
 const AFTER_WRONG_MS = 2200;
 
 export interface MapPractice {
   readonly answers: readonly Answer[];
-  /** Which target is asked for now; `null` between two cues and when it is over. */
+  /** The target asked for; `null` between two cues and at the end. */
   readonly asked: string | null;
   readonly shown: Shown;
   readonly isOver: boolean;
   readonly point: (letter: string, pressedAt: number) => void;
 }
 
-/** Asks for one marker after the other until each is known, or plainly is not. */
+/** Asks for one target after another until each is known, or clearly is not. */
 export function useMapPractice(
   plan: CuePlan,
   letters: readonly string[],
@@ -71,6 +71,6 @@ export function useMapPractice(
   };
 }
 
-/** How many of the targets are known by now. */
+/** How many of the targets are known so far. */
 export const knownSoFar = (answers: readonly Answer[], letters: readonly string[]): number =>
   letters.filter((letter) => isKnown(answers, letter)).length;

@@ -54,7 +54,7 @@ interface Choice extends RehearsalSettings {
   readonly spoken: boolean;
 }
 
-/** What the coach saw when a pattern was last rehearsed with an athlete on this device. */
+/** The result of an athlete's last rehearsal of a pattern, on this device. */
 interface Rehearsed {
   /** ISO 8601. */
   readonly at: string;
@@ -66,7 +66,7 @@ const minutes = (ms: number): string => {
   return s < 90 ? `${s} s` : say('roundMin', { round: Math.round(s / 60) });
 };
 
-/** A pattern position by position, slowly, with holds; no clock to beat. */
+/** Rehearses a pattern position by position at a slow pace, with holds. */
 export function RehearsePage(): ReactElement {
   const { athleteId = '' } = useParams();
   return (

@@ -109,7 +109,7 @@ const Screen = styled.main`
 
 const SOON_MS = 60;
 
-/** Says what is called when it begins, and "hold" when it is reached. */
+/** Speaks each call when it begins, and "hold" when its position is reached. */
 function useSpokenCalls(call: RehearsalCall | undefined, walk: Walk, spoken: boolean): void {
   useEffect(() => {
     if (!spoken || !call || walk.pausedAt !== null) return;
@@ -127,7 +127,7 @@ function useSpokenCalls(call: RehearsalCall | undefined, walk: Walk, spoken: boo
 
 const CALL_WORDS = { ...POSITION_WORDS, recovery: 'Home', through: 'Through' } as const;
 
-/** A rehearsal under way: what is called, how it looks, and the check points to tick. */
+/** A running rehearsal: the current call, its drawing, and check points to tick. */
 export function Rehearsing({
   pattern,
   calls,
@@ -140,7 +140,7 @@ export function Rehearsing({
   calls: readonly RehearsalCall[];
   name: string;
   spoken: boolean;
-  /** Called at every tick: nothing is lost when the page dies. */
+  /** Called at every tick, so that nothing is lost if the page dies. */
   onMarks: (marks: readonly Mark[]) => void;
   onDone: () => void;
 }): ReactElement | null {
@@ -154,7 +154,7 @@ export function Rehearsing({
   const isOver = call === undefined;
   useEffect(() => {
     if (isOver) onDone();
-    // oxlint-disable-next-line react/exhaustive-deps -- over once
+    // oxlint-disable-next-line react/exhaustive-deps -- ends only once
   }, [isOver]);
   const tick = (point: string | undefined) => {
     if (!at || point === undefined) return;

@@ -12,7 +12,7 @@ const SOLE_M = 0.4;
 const SWING_GROWS = 0.22;
 const SIDES = ['left', 'right'] as const;
 
-/** The leg being rehearsed, the feet walking it at its slow pace. */
+/** The rehearsed leg, with feet walking it at the rehearsal's pace. */
 export function WalkedFloor({
   pattern,
   call,

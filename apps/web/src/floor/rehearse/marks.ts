@@ -3,7 +3,7 @@ import type { PositionName } from '@orthokin/core/pattern';
 import { say } from '../../words/floor.js';
 import { commaList } from '../../words/format.js';
 
-/** What the coach saw of one check point, in one hold. */
+/** A check point ticked or crossed in one hold. */
 export interface Mark {
   readonly target: string;
   readonly manner: Manner;
@@ -20,15 +20,15 @@ const isOf = (mark: Mark, { target, manner, position }: Looked, point: string): 
   mark.position === position &&
   mark.point === point;
 
-/** Where a call may be looked at; `null` when it goes through without a hold to look at. */
+/** The position a call can be checked in; `null` if it passes without a hold. */
 export const lookedAt = ({ target, manner, call }: RehearsalCall): Looked | null =>
   call === 'through' ? null : { target, manner, position: call };
 
-/** `null` when it was not looked at. */
+/** `null` if the point was not checked. */
 export const markOf = (marks: readonly Mark[], at: Looked, point: string): boolean | null =>
   marks.find((mark) => isOf(mark, at, point))?.holds ?? null;
 
-/** The next of: not looked at, holds, does not hold. */
+/** Cycles a mark: unchecked, holds, does not hold. */
 export function turned(marks: readonly Mark[], at: Looked, point: string): Mark[] {
   const others = marks.filter((mark) => !isOf(mark, at, point));
   const now = markOf(marks, at, point);
@@ -44,7 +44,7 @@ export interface Open {
   readonly targets: readonly string[];
 }
 
-/** What did not hold, the most failed first. */
+/** Check points that did not hold, most frequent first. */
 export function openPoints(marks: readonly Mark[]): Open[] {
   const points = new Map<string, Mark[]>();
   for (const mark of marks) {
@@ -62,7 +62,7 @@ export function openPoints(marks: readonly Mark[]): Open[] {
     .sort((a, b) => b.failed - a.failed || b.failed / b.of - a.failed / a.of);
 }
 
-/** The answer of a rehearsal, in a sentence. */
+/** The result of a rehearsal, as a sentence. */
 export function rehearsalSentence(marks: readonly Mark[]): string {
   const held = marks.filter(({ holds }) => holds).length;
   const [worst] = openPoints(marks);

@@ -1,10 +1,10 @@
 import type { RehearsalCall } from '@orthokin/core/footwork';
 import { useCallback, useEffect, useState } from 'react';
 
-/** How far a rehearsal has come. */
+/** A rehearsal's progress. */
 export interface Walk {
   readonly place: number;
-  /** On the page's clock: when the call began, or would have without the pauses. */
+  /** When the current call began, page ms, shifted by pauses. */
   readonly beganAt: number;
   /** `null` while it runs. */
   readonly pausedAt: number | null;
@@ -12,9 +12,9 @@ export interface Walk {
 
 export interface Walking {
   readonly walk: Walk;
-  /** The call that is on; none when all are done. */
+  /** The current call; `undefined` at the end. */
   readonly call: RehearsalCall | undefined;
-  /** Whether the position is reached and held. */
+  /** Whether the position has been reached and is held. */
   readonly isHeld: boolean;
   readonly leftMs: number;
   readonly go: (places: number) => void;
@@ -23,7 +23,7 @@ export interface Walking {
 
 const TICK_MS = 100;
 
-/** Walks through the calls of a rehearsal: each walked, then held, then the next. */
+/** Walks through a rehearsal's calls: each is walked, then held. */
 export function useWalk(calls: readonly RehearsalCall[]): Walking {
   const [walk, setWalk] = useState<Walk>(() => ({
     place: 0,

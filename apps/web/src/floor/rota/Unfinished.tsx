@@ -20,16 +20,16 @@ const Band = styled.div`
 
 async function newestUnfinished(clubId: string): Promise<Run | null> {
   for (const { id } of await openDrills()) {
-    // One that another tab is running is not broken off.
+    // A set that another tab is running was not broken off.
     if (await isBeingRun(id)) continue;
     const run = replayLog(await actionsOf(id));
-    // Another club's waits until that club is opened.
+    // Those of other clubs wait until their club is opened.
     if (run?.plan.clubId === clubId) return run;
   }
   return null;
 }
 
-/** What was left lying on this device. */
+/** What was left unfinished on this device. */
 interface Left {
   readonly run: Run | null;
   readonly rota: KeptRota | null;
@@ -42,25 +42,22 @@ const whatIsLeft = async (clubId: string): Promise<Left> => ({
   rota: await brokenOffRota(clubId),
 });
 
-/** The sets still to come of a rota, in words. */
+/** A rota's remaining sets, in words. */
 function rotaWords({ rota, ...kept }: KeptRota): string {
   const turn = turnOf(rota);
   const next = (turn && setupOf(kept, turn.athleteId)?.athlete.name) ?? '';
   return say('setPlaceTurnsNext', { place: rota.place + 1, turns: rota.turns.length, next });
 }
 
-/**
- * A set, or a rota of sets, that was broken off by a closed tab or a dead battery: go on with
- * it, or end it there.
- */
+/** Offers to continue or end a set, or a rota of sets, that was cut off by a closed tab or a dead battery. */
 export function Unfinished({
   onGoOn,
   onRest,
   onEnd,
 }: {
-  /** The rota comes with it when the set is one of its. */
+  /** With the rota, if the set belongs to one. */
   onGoOn: (drillId: string, rota: KeptRota | null) => void;
-  /** Broken off between two sets. */
+  /** For a rota that was cut off between two sets. */
   onRest: (rota: KeptRota) => void;
   onEnd: (drillId: string | null) => Promise<void>;
 }): ReactElement | null {
@@ -72,10 +69,10 @@ export function Unfinished({
       const left = await whatIsLeft(clubId);
       if (!isGone) setLeft(left);
     };
-    // A browser without storage has nothing unfinished to offer.
+    // Without storage in the browser nothing can be unfinished.
     const nothing = () => setLeft(NOTHING);
     look().catch(nothing);
-    // A tab that is dying holds its drill a moment longer: what it leaves is offered when it lets go.
+    // A dying tab holds its drill's lock a moment longer; offer it once the lock is released.
     const stop = onDrillsLetGo(() => void look().catch(nothing));
     return () => {
       isGone = true;

@@ -6,29 +6,29 @@ import { actionsOf } from '../../device/drill-log.js';
 import { remember, remembered } from '../../device/preferences.js';
 import type { FloorSetup, Settled } from '../plan-drill.js';
 
-/** All that goes on with a rota of sets, on this device, should the page die between two of them. */
+/** A rota of sets as it is stored on this device, so that it can go on after the page died between two sets. */
 export interface KeptRota {
   readonly id: string;
-  /** Absent of one kept before there were several clubs. */
+  /** Absent in rotas stored before there were several clubs. */
   readonly clubId?: string;
   readonly rota: Rota;
   readonly settled: Settled;
-  /** By athlete; fetched before the first set, so that no network is needed after. */
+  /** By athlete; loaded before the first set, so that the rota does not need the network. */
   readonly setups: readonly FloorSetup[];
-  /** The set that is on; `null` before the first and in a rest. */
+  /** The running set; `null` before the first and during a rest. */
   readonly on: string | null;
-  /** The set that was done last. */
+  /** The last finished set. */
   readonly done: string | null;
-  /** All that were done, in the order they were; absent of one kept before they were noted. */
+  /** All finished sets in order; absent in older rotas. */
   readonly sets?: readonly string[];
 }
 
 const NAME = 'rota';
 
-/** Keeps the rota as it stands; `null` when it is over. */
+/** Stores the rota; `null` when it is over. */
 export const keepRota = (kept: KeptRota | null): void => void remember(NAME, kept);
 
-/** The turn that is on has been worked, or is passed over when no work is given. */
+/** The rota after the current turn; without `workMs` the turn was skipped. */
 export const passedOn = (kept: KeptRota, workMs: number | null): KeptRota => ({
   ...kept,
   rota: nextTurn(kept.rota, workMs, epochNow()),
@@ -37,12 +37,12 @@ export const passedOn = (kept: KeptRota, workMs: number | null): KeptRota => ({
   sets: [...(kept.sets ?? []), ...(kept.on === null ? [] : [kept.on])],
 });
 
-/** A club's rota that was broken off, and that no other tab is running. */
+/** A club's rota that was cut off and is not running in another tab. */
 export async function brokenOffRota(clubId: string): Promise<KeptRota | null> {
   const kept = remembered<KeptRota | null>(NAME, null);
   if (!kept || (kept.clubId ?? clubId) !== clubId || (await isBeingRun(kept.id))) return null;
   const run = kept.on === null ? null : replayLog(await actionsOf(kept.on));
-  // The page may have died after a set's end and before what follows from it.
+  // The page may have died right after a set's end, before the rota moved on.
   if (run?.endReason === 'stopped early') return null;
   const now = run?.state === 'ended' ? passedOn(kept, workMsOf(run)) : kept;
   return turnOf(now.rota) && (now.on ?? now.done) !== null ? now : null;

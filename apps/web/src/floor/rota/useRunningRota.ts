@@ -21,16 +21,16 @@ import {
 
 export interface RunningRota {
   readonly rota: Rota | null;
-  /** Nothing comes after the turn that is on. */
+  /** Whether the current turn is the last. */
   readonly isLast: boolean;
   readonly nameOf: (athleteId: string) => string;
-  /** What an athlete of the rota runs; `null` for nobody of it. */
+  /** What an athlete of the rota runs; `null` for anybody else. */
   readonly setupOf: (athleteId: string) => FloorSetup | null;
-  /** Fetches all that the rota needs, so that it runs on when the network goes. */
+  /** Loads everything the rota needs, so that it can go on without the network. */
   readonly settle: (settled: Settled, own: FloorSetup) => Promise<void>;
-  /** Takes up a rota that was broken off. */
+  /** Continues a rota that was cut off. */
   readonly takeUp: (kept: KeptRota) => void;
-  /** The set of the turn that is on, from now. */
+  /** Plans the current turn's set, starting now. */
   readonly plan: () => Promise<DrillPlan>;
   /** The turn is over; false when it was the last. */
   readonly passOn: (workMs: number | null) => boolean;

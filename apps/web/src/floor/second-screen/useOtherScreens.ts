@@ -28,7 +28,7 @@ const setNews = (plan: DrillPlan, faults: readonly Fault[], nameOf: NameOfFault)
   faults: faults.map((fault) => ({ fault, name: nameOf(fault) })),
 });
 
-/** The last finished rep that was not struck out, as it is read on this screen. */
+/** The last finished rep that was not struck out. */
 function lastNews(run: Run): RunNews['last'] {
   const rep = lastRep(run);
   if (!rep) return null;
@@ -46,7 +46,7 @@ const runNews = (run: Run, clock: SetClock): RunNews => ({
   last: lastNews(run),
   state: run.state,
   ordinal: run.ordinal,
-  // How many cues a time holds nobody knows before it is over.
+  // In a timed set the number of cues is unknown until the end.
   reps: run.plan.conditions.workMs === null ? repsDue(run) : 0,
   finished: finishedReps(run).length,
   openEvents: run.open.events.map(({ name }) => name),
@@ -54,8 +54,8 @@ const runNews = (run: Run, clock: SetClock): RunNews => ({
 });
 
 /**
- * Announces cues to the other screens and to the lights, on this device's time of day. It stays the same when a
- * channel or a link comes: a cue that is on its way must not begin anew for that, and its light be lit twice.
+ * Announces cues to the other screens and to the lights. The returned object stays the same when a channel or link
+ * changes: otherwise the current cue would begin again and its light flash twice.
  */
 export function useAnnouncing(
   channel: Channel | null,
@@ -83,7 +83,7 @@ export function useAnnouncing(
   );
 }
 
-/** Keeps the other screens told how the set stands, and does what they ask. */
+/** Keeps the other screens informed about the set, and does what they ask. */
 export function useOtherScreens(
   channel: Channel | null,
   run: Run,

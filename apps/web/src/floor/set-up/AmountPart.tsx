@@ -97,7 +97,7 @@ const RATIO_WORDS: Readonly<Record<number, string>> = {
   4: say('n14TopSpeed'),
 };
 
-/** How much work, how often, and how much rest between. */
+/** How much work, how many sets, and how much rest between. */
 export function AmountPart({
   choices,
   usualRatio,
@@ -105,9 +105,9 @@ export function AmountPart({
   onChange,
 }: {
   choices: DrillChoices;
-  /** Parts of rest that the ladder asks. */
+  /** Rest per part of work, by the ladder's effort. */
   usualRatio: number;
-  /** Sets there will be in all, of everybody. */
+  /** The total number of sets, of everybody. */
   turns: number;
   onChange: (change: Partial<DrillChoices>) => void;
 }): ReactElement {

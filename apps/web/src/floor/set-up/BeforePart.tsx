@@ -8,7 +8,7 @@ import { Quiet } from '../../parts/Text.js';
 import { mapKnown, mapSentence } from '../map-known.js';
 import { say } from '../../words/floor.js';
 
-/** What comes before a timed set: knowing the cues, and the pattern without a clock. */
+/** Preparations without a clock: knowing the cues, and rehearsing the pattern. */
 export function BeforePart({
   athlete,
   pattern,
@@ -18,7 +18,7 @@ export function BeforePart({
   athlete: { readonly id: string };
   pattern: { readonly id: string };
   others: readonly string[];
-  /** The others run the same pattern. */
+  /** Whether the others run the same pattern. */
   isShared: boolean;
 }): ReactElement {
   const { search, pathname } = useLocation();

@@ -51,11 +51,11 @@ const Line = styled(Quiet)`
   max-width: 70ch;
 `;
 
-/** Whether nobody may start before something is settled. */
+/** Whether something must be settled before anybody may start. */
 export const isStopped = ({ stops, tooMuch }: BeforeDrill): boolean =>
   stops.length > 0 || tooMuch.length > 0;
 
-/** What the athlete may not do, cannot do yet, or has no leave for, and what may be done instead. */
+/** What the athlete may not or cannot do yet, or lacks agreement for, and what is possible instead. */
 export function CarePart({
   asked,
   before,

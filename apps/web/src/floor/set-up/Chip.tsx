@@ -52,7 +52,7 @@ const Box = styled(Disclosure)`
   }
 `;
 
-/** One of the three things a set-up settles: what will happen, in words; pressed, its choices. */
+/** One of the set-up's three decisions, in words; pressing it opens its choices. */
 export const Chip = ({
   title,
   says,

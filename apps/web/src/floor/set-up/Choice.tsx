@@ -47,7 +47,7 @@ const Fold = styled(Disclosure)`
   }
 `;
 
-/** A part of the set-up that is folded away, with what it holds said in its line. */
+/** A foldable part of the set-up, whose heading says its current choice. */
 export const Choice = ({
   title,
   says,

@@ -35,7 +35,7 @@ export function CuePart({
   const sound = soundKindOf(conditions) ?? 'none';
   const kinds = (on: ScreenKind | 'none', heard: SoundKind | 'none') => {
     const chosen = [on, heard].filter((kind): kind is CueKind => kind !== 'none');
-    // A cue that can be neither seen nor heard is none.
+    // A cue needs at least one kind that is seen or heard.
     onChange({ cueKinds: chosen.length > 0 ? chosen : ['tone'] });
   };
   return (

@@ -35,7 +35,7 @@ const Choices = styled.div`
   }
 `;
 
-/** Worked out anew only when what it depends on has changed. */
+/** Recomputed only when something it depends on has changed. */
 function useGuessable(
   setup: DrillSetupReply,
   targets: readonly string[],
@@ -49,13 +49,13 @@ function useGuessable(
   }, [setup, settled, seed]);
 }
 
-/** What a rung decides of the conditions. */
+/** Conditions that the rung decides. */
 const OF_THE_RUNG = ['order', 'catchShare', 'switchShare'] as const;
 
 const share = (part: number, what: string): string[] =>
   part > 0 ? [`${percent(part)} ${what}`] : [];
 
-/** What a rung asks beside its targets. */
+/** What a rung asks besides its targets. */
 const askedWords = ({
   order,
   doing,
@@ -79,7 +79,7 @@ const stepsOf = (rule: Rule): StaircaseSteps => {
   return { passesInARow, stepMs, leastStepMs, reversals };
 };
 
-/** How much is done, what is called and how, and what tests are in it. */
+/** Amount of work, cues, and the tests among them. */
 export function CuesForm({
   setup,
   choices,

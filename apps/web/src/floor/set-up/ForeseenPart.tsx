@@ -21,7 +21,7 @@ const List = styled(Lines)`
   }
 `;
 
-/** What the set will not be able to show, each with the one press that mends it. */
+/** Warns of what the set will not be able to show, each with a button that fixes it. */
 export const ForeseenPart = ({
   foreseen,
   choices,

@@ -35,7 +35,7 @@ const Tap = styled.button`
   }
 `;
 
-/** Beeps to tap along to; calls back with what was planned and what was pressed, page ms. */
+/** Plays beeps to tap along to, and reports planned and pressed times, page ms. */
 function Tapping({
   onDone,
 }: {
@@ -78,7 +78,7 @@ function Tapping({
   );
 }
 
-/** Who presses, and how surely; calibrated by tapping along to beeps. */
+/** Who presses, and their timing error, calibrated by tapping along to beeps. */
 export function HandPart({ hands }: { hands: HandKeeping }): ReactElement {
   const { hand, setPerson, keep } = hands;
   const [tapping, setTapping] = useState(false);

@@ -9,15 +9,15 @@ import { onRungsFloor, withEased, type FloorSetup } from '../plan-drill.js';
 import { say } from '../../words/floor.js';
 
 /**
- * Shows what needs an athlete's set-up once it is there: on the pattern and the rung of the
- * address, where it names them, else on what the athlete is working on.
+ * Loads an athlete's set-up and renders what needs it: for the pattern and rung in the address, or else what the
+ * athlete is working on.
  */
 export function OnSetup({
   athleteId,
   children,
 }: {
   athleteId: string;
-  /** `asked` is the set-up before its floor is put on the rung's scale. */
+  /** `asked` is the set-up before its floor is scaled for the rung. */
   children: (setup: FloorSetup, ownRung: number, asked: FloorSetup) => ReactElement;
 }): ReactElement {
   const [params] = useSearchParams();

@@ -7,14 +7,14 @@ import { useAddress } from '../../parts/useAddress.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { say } from '../../words/floor.js';
 
-/** Which pattern the set is on; the one the athlete is working on until another is chosen. */
+/** Chooses the set's pattern; by default the one the athlete is working on. */
 export function PatternPicker({
   pattern,
   minded,
   day,
 }: {
   pattern: PatternReply;
-  /** What the athlete may not do: patterns that leave nothing are marked. */
+  /** Restrictions: patterns that leave nothing to do are marked. */
   minded: Minded;
   day: string;
 }): ReactElement {
@@ -30,7 +30,7 @@ export function PatternPicker({
         }),
     [library.data, minded, day],
   );
-  // Without the library (or for an archived pattern) there is nothing to choose from.
+  // Offline, or for an archived pattern, there is nothing to choose from.
   if (!options?.some(([id]) => id === pattern.id)) return <Quiet>{pattern.name},</Quiet>;
   return (
     <div style={{ flex: '0 1 270px' }}>

@@ -35,7 +35,7 @@ const Row = styled.div`
   }
 `;
 
-/** Who else works: a rota that changes every set. */
+/** Chooses who else works, in a rota that changes after every set. */
 export function RotaPart({
   athleteId,
   others,
@@ -46,7 +46,7 @@ export function RotaPart({
   athleteId: string;
   others: readonly string[];
   onChange: (others: readonly string[]) => void;
-  /** The others run the pattern of the first. */
+  /** Whether the others run the first athlete's pattern. */
   isShared: boolean;
   onShared: (isShared: boolean) => void;
 }): ReactElement | null {

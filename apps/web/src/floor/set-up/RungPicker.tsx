@@ -4,7 +4,7 @@ import { useAddress } from '../../parts/useAddress.js';
 import { SelectField } from '../../parts/form/SelectField.js';
 import { say } from '../../words/floor.js';
 
-/** Which rung the set is on; the athlete's own until another is chosen. */
+/** Chooses the set's rung; by default the athlete's own. */
 export function RungPicker({
   pattern,
   own,
@@ -14,7 +14,7 @@ export function RungPicker({
   pattern: PatternReply;
   own: number;
   rung: number;
-  /** Rungs the athlete may not do now. */
+  /** Rungs forbidden by a restriction. */
   stopped: readonly number[];
 }): ReactElement {
   const [, change] = useAddress();

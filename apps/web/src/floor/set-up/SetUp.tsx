@@ -63,7 +63,7 @@ import { commaList } from '../../words/format.js';
 
 type ChipName = 'who' | 'cues' | 'timing';
 
-/** What the set will be, settled before it starts; the choices of last time stand. */
+/** Sets up a set before it starts, beginning with the choices of last time. */
 export function SetUp({
   athleteId,
   room,
@@ -96,7 +96,7 @@ function SetUpFor({
   onStart,
 }: {
   setup: FloorSetup;
-  /** The same before its floor is on the rung's scale. */
+  /** The set-up before its floor is scaled for the rung. */
   asked: FloorSetup;
   ownRung: number;
   room: Room;
@@ -106,7 +106,7 @@ function SetUpFor({
 }): ReactElement {
   const [kept, keepOnDevice] = useChoices(read.athlete.id);
   const testReps = useTestReps();
-  // What is watched is the athlete's, not the device's; a standard test is the same every time.
+  // Watched faults belong to the athlete, not to the device; a standard test is always the same.
   const [ownWatched, setWatched] = useState(read.watched);
   const watched = testReps === null ? ownWatched : [];
   const watch = useWatch();
@@ -146,14 +146,14 @@ function SetUpFor({
         })
       : [];
   const words = wordsOfSet({ pattern, conditions }).join(' ');
-  // Here there is a network; on the floor there may be none.
+  // Loaded now: there may be no network later on the floor.
   useEffect(() => void learnWords(words.split(' ')), [words]);
 
   const splits = repsOf(choices) * choices.sets;
   const { before, goAhead } = useBeforeDrill(asked, splits);
   const fetchSetup = useFetchSetup();
 
-  /** Whoever else works is held against the same; `null` where nothing stands in the way. */
+  /** Checks the restrictions of everybody else in the rota; `null` if nobody is stopped. */
   const stoppedOther = async (): Promise<string | null> => {
     for (const id of others) {
       const other = await fetchSetup(id, sharedPatternId);

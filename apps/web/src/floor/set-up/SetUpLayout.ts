@@ -56,7 +56,7 @@ export const Before = styled.div`
   margin-top: 12px;
 `;
 
-/** Under a thumb whatever is open above it, and the last thing on the page. */
+/** Stays within reach of a thumb whatever is unfolded above, and comes last on the page. */
 export const StartRow = styled.div`
   position: sticky;
   bottom: 0;

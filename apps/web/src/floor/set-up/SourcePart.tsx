@@ -41,14 +41,14 @@ interface Source {
   readonly about: string;
 }
 
-/** What times the set. */
+/** Chooses what times the set. */
 export function SourcePart({
   source,
   handSdMs,
   onChange,
 }: {
   source: SetSource;
-  /** How sure one press of this person on this device is. */
+  /** This person's timing error on this device. */
   handSdMs: number;
   onChange: (source: SetSource) => void;
 }): ReactElement {

@@ -11,7 +11,7 @@ import { Choice } from './Choice.js';
 
 const USUAL_COST: LossCost = EFFORTS.pressure.stakes.lossCost;
 
-/** What happens to the set when a rep goes wrong: more of them, or its end. */
+/** Chooses what a lost rep does to the set: adds reps, or ends it. */
 export function StakesPart({
   conditions,
   onChange,

@@ -12,7 +12,7 @@ import { commaList, listWords, percent } from '../../words/format.js';
 import { faultWords, namedFaults } from '../../words/fault.js';
 import { say } from '../../words/floor.js';
 
-/** The tests in a set, in words; empty where there are none. */
+/** The tests in a set, in words; empty if there are none. */
 export function trialWords(conditions: Conditions, own: readonly FaultWords[]): string {
   const { catchShare, switchShare, freezeShare, freezeAt, late, varyM, watched } = conditions;
   const said = [
@@ -36,7 +36,7 @@ const SHARES = [
   ['freezeShare', say('freezeCalls'), say('holdStillLooked')],
 ] as const;
 
-/** What keeps a drill honest, and the faults to look out for. */
+/** Chooses tests that keep a drill honest, and the faults to watch. */
 export function TrialsPart({
   conditions,
   onChange,
@@ -46,7 +46,7 @@ export function TrialsPart({
 }): ReactElement {
   const { freezeAt, freezeShare, switchShare, switchAfterMs, late, varyM, watched } = conditions;
   const own = useClub().faults;
-  // Whatever is watched stays to be chosen, though it has lost its name since.
+  // A watched fault stays in the list even if the club no longer has a name for it.
   const named = [...new Set([...namedFaults(own), ...watched])];
   const watch = (place: number, fault: Fault | 'none') => {
     const kept = [...watched];

@@ -20,9 +20,9 @@ const PACE_WORDS: Readonly<Record<Pace['kind'], string>> = {
   demand: say('demandMatch'),
   staircase: say('staircaseMovesItself'),
 };
-/** Where nothing is known of the match yet: a rally's usual rhythm. */
+/** A rally's usual rhythm, if nothing is known about the match. */
 const USUAL_EVERY_MS = 3000;
-/** A staircase starts easier than what is wanted, so that it comes down to it. */
+/** A staircase starts this much easier than its goal. */
 const EASIER = 1.25;
 
 const secondsOf = (ms: number): string => `${(ms / 1000).toFixed(1)} s`;
@@ -50,7 +50,7 @@ export function waitingWords({ foreperiod, pace, homeRule, maxRun }: Conditions)
   return say('waitMostMaxrunOneRowHomerule', { wait, maxRun, homeRule: homeWords(homeRule) });
 }
 
-/** How long to wait, at whose pace, and what counts as home. */
+/** Chooses the wait, the pace, and what counts as home. */
 export function WaitingPart({
   conditions,
   demandMs,
@@ -58,9 +58,9 @@ export function WaitingPart({
   onChange,
 }: {
   conditions: Conditions;
-  /** From cue to cue as this rung's limits ask; `null` when they do not say. */
+  /** Time between cues by this rung's limits; `null` if they do not determine it. */
   demandMs: number | null;
-  /** How a staircase steps, as this ladder has it. */
+  /** The ladder's settings for a staircase. */
   steps: StaircaseSteps;
   onChange: (change: Partial<Conditions>) => void;
 }): ReactElement {

@@ -6,7 +6,10 @@ import { Notice } from '../../parts/Notice.js';
 import { Quiet } from '../../parts/Text.js';
 import { say } from '../../words/floor.js';
 
-/** What the athlete works on, where something else is about to be run; it stays so unless it is changed here. */
+/**
+ * Shown when something other than the athlete's own pattern is about to be run; that stays their pattern unless it is
+ * changed here.
+ */
 export function WorksOnPart({
   setup: { athlete, pattern, worksOn },
 }: {

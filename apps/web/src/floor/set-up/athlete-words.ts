@@ -9,7 +9,7 @@ const BUILT = [
   ['reachM', 'ownReach'],
 ] as const;
 
-/** Why the markers have other colours than the pattern's own; `null` when they have not. */
+/** Why the markers have other colours than the pattern's; `null` if they do not. */
 export function colourWords({ athlete, pattern }: FloorSetup): string | null {
   const changed = pattern.targets.filter(({ colour }) => !colourSeen(colour, athlete.colourVision));
   if (changed.length === 0) return null;
@@ -26,7 +26,7 @@ export function colourWords({ athlete, pattern }: FloorSetup): string | null {
   });
 }
 
-/** Which lengths of the athlete's own the feet are laid by; `null` where none is known. */
+/** Which of the athlete's own lengths the footwork is laid by; `null` if none is known. */
 export function builtWords({ athlete, built }: FloorSetup): string | null {
   const lengths = BUILT.filter(([name]) => built[name] !== 'pattern').map(([name, key]) =>
     say('lengthFrom', {

@@ -4,10 +4,10 @@ import { conditionsFor, scheduleFor, type DrillChoices } from '../plan-drill.js'
 import { percent } from '../../words/format.js';
 import { say } from '../../words/floor.js';
 
-/** Enough lists to know an order's habits by. */
+/** Enough sample lists to estimate how predictable an order is. */
 const LISTS = 40;
 
-/** How guessable the order is, and this very list, in a sentence with its numbers. */
+/** How predictable the order is, and this very list, as a sentence. */
 export function guessableSentence(
   setup: DrillSetupReply,
   targets: readonly string[],

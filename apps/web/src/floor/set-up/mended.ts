@@ -1,7 +1,7 @@
 import type { Foreseen } from '@orthokin/core/progress';
 import type { DrillChoices } from '../plan-drill.js';
 
-/** The choices with what was foreseen mended. */
+/** The choices, changed so that a foreseen problem does not arise. */
 export function mended(choices: DrillChoices, foreseen: Foreseen): DrillChoices {
   switch (foreseen.kind) {
     case 'too few reps': {

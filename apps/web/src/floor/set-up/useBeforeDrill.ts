@@ -17,13 +17,16 @@ import { epochNow } from '../../drill/set-clock.js';
 import { say } from '../../words/floor.js';
 import type { FloorSetup } from '../plan-drill.js';
 
-/** What stands against a set, with what it was held against, and on which day. */
+/** What speaks against a set, with the restrictions and the day this was checked for. */
 export interface BeforeSet extends BeforeDrill {
   readonly minded: Minded;
   readonly day: string;
 }
 
-/** What stands against an athlete's set on a day: `asked` is the set-up before its floor is scaled. */
+/**
+ * What speaks against an athlete's set on a day.
+ * @param asked the set-up before its floor is scaled
+ */
 export const beforeSet = (
   asked: Pick<FloorSetup, 'care' | 'athlete' | 'pattern' | 'rung'>,
   splits: number,
@@ -39,7 +42,7 @@ export const beforeSet = (
   };
 };
 
-/** What stands against the set, and the coach's word to go ahead, which is kept and sent. */
+/** What speaks against the set, and recording the coach's go-ahead. */
 export function useBeforeDrill(
   asked: FloorSetup,
   splits: number,
@@ -47,11 +50,11 @@ export function useBeforeDrill(
   const { clubId } = useClub();
   const outbox = useOutbox();
   const [coach] = useOwnName();
-  // Said here and not read back yet: the network may be gone.
+  // Given here and not loaded back yet, perhaps because there is no network.
   const [went, setWent] = useState<readonly (GoAhead & Said)[]>([]);
   const now = new Date(epochNow());
   const day = localDay(now);
-  // Unpacked, as the set-up is put together anew with every redraw.
+  // Destructured, because the set-up is a new object on every render.
   const { care, athlete, pattern, rung } = asked;
   const before = useMemo(
     () => beforeSet({ care, athlete, pattern, rung }, splits, day, went),

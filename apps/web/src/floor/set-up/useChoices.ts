@@ -2,25 +2,25 @@ import { useSearchParams } from 'react-router';
 import { useRemembered } from '../../device/useRemembered.js';
 import { NOTHING_AT_STAKE, USUAL_CHOICES, type DrillChoices } from '../plan-drill.js';
 
-/** The most a test of the address may ask. */
+/** The most reps the address may ask of a test. */
 const MOST_TEST_REPS = 60;
 
-/** Reps of the standard test that the address asks for; `null` for an ordinary set. */
+/** The number of reps of a standard test, from the address; `null` for an ordinary set. */
 export function useTestReps(): number | null {
   const [params] = useSearchParams();
   const reps = Number(params.get('test') ?? NaN);
   return Number.isInteger(reps) && reps >= 1 && reps <= MOST_TEST_REPS ? reps : null;
 }
 
-/** The choices as they are kept: that nobody times is kept for one athlete only. */
+/** The choices as stored. "Nobody times" is stored for one athlete only. */
 interface KeptChoices extends DrillChoices {
   readonly untimedFor?: string | null;
 }
 
 /**
- * The choices of last time; what they do not say yet is as usual. That nobody times was meant for the
- * athlete it was chosen for: a set of the next one would be lost to the ladder unnoticed. A standard test is always run the
- * same way: only what times it can be chosen.
+ * The choices of last time, with defaults for what they lack. "Nobody times" only applies to the athlete it was
+ * chosen for: otherwise the next athlete's set would be lost to the ladder unnoticed. A standard test is always run
+ * the same way, except for its timing source.
  */
 export function useChoices(athleteId: string): [DrillChoices, (choices: DrillChoices) => void] {
   const testReps = useTestReps();

@@ -1,12 +1,12 @@
 import { useAddress } from '../../parts/useAddress.js';
 
-/** Whether the others run the pattern of the first, each on their own rung, or what they work on themselves. */
+/** Whether the others in a rota run the first athlete's pattern, each on their own rung, or their own patterns. */
 export function useSharedPattern(): [boolean, (isShared: boolean) => void] {
   const [params, change] = useAddress();
   return [params.has('same'), (isShared) => change({ same: isShared ? '1' : null })];
 }
 
-/** Who else works, in the page's address: what is practised before knows it too. */
+/** Who else works, kept in the address, so that preparations know it as well. */
 export function useRota(): [readonly string[], (athleteIds: readonly string[]) => void] {
   const [params, change] = useAddress();
   const others = params.get('with')?.split(',').filter(Boolean) ?? [];

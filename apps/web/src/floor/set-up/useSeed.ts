@@ -2,7 +2,7 @@ import { MAX_SEED } from '@orthokin/core/cue';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 
-/** The seed of the address, so that a set can be run again as it was; else a new one. */
+/** The seed in the address, to run a set exactly as before; otherwise a new one. */
 export function useSeed(): number {
   const [params] = useSearchParams();
   const [drawn] = useState(() => crypto.getRandomValues(new Uint32Array(1))[0] ?? 1);

@@ -70,7 +70,7 @@ const Control = ({
   </Button>
 );
 
-/** What a coach can do to the set while it runs. */
+/** Buttons that control the running set. */
 export function Controls({ run, acts }: { run: Run; acts: DrillActs }): ReactElement {
   const last = lastRep(run);
   const running = run.state === 'waiting' || run.state === 'cued';

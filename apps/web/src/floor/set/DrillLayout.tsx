@@ -1,7 +1,7 @@
 import styled, { css } from 'styled-components';
 import { colour, LOW, MIDDLE, MONO, NARROW } from '../../parts/tokens.js';
 
-/** The places of the drill's screen: cue, side, foot. */
+/** The areas of the drill's screen: cue, side, foot. */
 export const Screen = styled.main`
   position: fixed;
   inset: 0;
@@ -106,7 +106,7 @@ export const Head = styled.div`
   }
 `;
 
-/** The pace a staircase is at; a count after it gives the place beside it up. */
+/** A staircase's current pace; hidden when a count needs its place. */
 export const Pace = styled.span`
   margin-left: auto;
   font-size: 17px;
@@ -117,7 +117,7 @@ export const Pace = styled.span`
   }
 `;
 
-/** How far the set is: of cues, or large, of seconds. */
+/** Progress of the set: cues, or in large figures seconds. */
 export const Count = styled.span<{ $large?: boolean }>`
   margin-left: auto;
   font: 700 30px ${MONO};
@@ -157,7 +157,7 @@ export const Foot = styled.div`
   }
 `;
 
-/** What a coach says of a rep: calls, faults, marks. */
+/** The coach's reports about a rep: calls, faults, marks. */
 export const SaidOfRep = styled.div`
   display: flex;
   flex-wrap: wrap;

@@ -50,7 +50,7 @@ import { useStakesAloud } from './useStakesAloud.js';
 import { WorkLeft } from './WorkLeft.js';
 import { say } from '../../words/floor.js';
 
-/** Every key that does something now. */
+/** All keys that currently do something. */
 function keysOf(run: Run, acts: DrillActs, call: (letter: string) => void): KeyMap {
   const running = run.state === 'waiting' || run.state === 'cued';
   const { source, conditions, pattern } = run.plan;
@@ -79,7 +79,7 @@ function keysOf(run: Run, acts: DrillActs, call: (letter: string) => void): KeyM
   };
 }
 
-/** A hidden page gets no frames: a cue could neither be shown nor timed. */
+/** Pauses when the page is hidden: without frames a cue can be neither shown nor timed. */
 function usePauseWhenHidden(pause: () => void): void {
   useEffect(() => {
     const hide = () => {
@@ -90,7 +90,7 @@ function usePauseWhenHidden(pause: () => void): void {
   });
 }
 
-/** A set being run: the cue, the floor, the presses, and nothing else. */
+/** A running set: the cue, the floor and the presses. */
 export function DrillScreen({
   session,
   room,
@@ -102,15 +102,15 @@ export function DrillScreen({
   session: Session;
   room: Room;
   beacons: Beacons;
-  /** What comes after this set, when something does. */
+  /** What follows by itself after this set; `null` if nothing does. */
   goingOn: string | null;
   onLeave: () => void;
-  /** The set has ended; another is to be settled. */
+  /** The set has ended; goes back to the set-up. */
   onNext: () => void;
 }): ReactElement {
   const { run, storageFailed } = useSyncExternalStore(session.subscribe, session.snapshot);
   const clock = useMemo(() => new SetClock(Date.parse(run.plan.startedAt)), [run.plan.startedAt]);
-  // Armed before the first cue is sent to a light.
+  // Before cueing starts: beacons must be armed before a cue is sent to a light.
   useBeaconDrill(beacons.link, session, clock);
   const { shown, call } = useCueing(
     session,

@@ -22,7 +22,7 @@ const Row = styled(KeyRow)`
   }
 `;
 
-/** Faults a coach can say of the rep going on, or of the last one. */
+/** Reports faults of the current rep, or else the last. */
 export function FaultKeys({
   run,
   onFault,

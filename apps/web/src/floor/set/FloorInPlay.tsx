@@ -4,7 +4,7 @@ import { FloorPlan } from '../../parts/plan/FloorPlan.js';
 import { say } from '../../words/floor.js';
 import { commaList } from '../../words/format.js';
 
-/** The whole floor with the targets that are in play; the others faint. */
+/** The floor with the targets in play; others are faint. */
 export const FloorInPlay = ({
   pattern,
   letters,

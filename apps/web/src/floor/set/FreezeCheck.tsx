@@ -25,7 +25,7 @@ const Box = styled.div`
   }
 `;
 
-/** Looked at where a pattern says nothing of its own. */
+/** Check points for a pattern that has none of its own. */
 const USUAL_POINTS = [say('baseWide'), say('weightWhereBelongs'), say('headUp')];
 
 function pointsOf(pattern: Pattern, letter: string, at: FreezeAt): readonly string[] {
@@ -34,7 +34,7 @@ function pointsOf(pattern: Pattern, letter: string, at: FreezeAt): readonly stri
   return points.length > 0 ? points : USUAL_POINTS;
 }
 
-/** The athlete holds still: the position against its check points. */
+/** The athlete holds still: checks the position against its check points. */
 export function FreezeCheck({
   pattern,
   letter,

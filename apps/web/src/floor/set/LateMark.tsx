@@ -14,7 +14,7 @@ const Row = styled(KeyRow)`
   }
 `;
 
-/** Whether what appeared at arrival was answered rightly, of the rep going on or the last one. */
+/** Marks whether the late cue was answered correctly, for the current rep or the last. */
 export function LateMark({
   run,
   onMark,

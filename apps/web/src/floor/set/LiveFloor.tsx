@@ -10,7 +10,7 @@ import type { SetClock } from '../../drill/set-clock.js';
 import { say } from '../../words/floor.js';
 
 const AT_HOME = { at: HOME, headingDeg: 0 };
-/** From this far out the athlete faces where they are going. */
+/** Beyond this distance from home the athlete faces the direction of travel. */
 const TURN_M = 0.15;
 
 /** The floor during a set: the called target lit, the simulated athlete moving in time. */
@@ -22,7 +22,7 @@ export function LiveFloor({
 }: {
   run: Run;
   clock: SetClock;
-  /** Letter of the target called now. */
+  /** Letter of the called target. */
   lit: string | null;
   playing: readonly TimedEvent[] | null;
 }): ReactElement {
@@ -42,7 +42,7 @@ export function LiveFloor({
     });
     return () => cancelAnimationFrame(frame);
   }, [playing, target, plan, clock]);
-  // Where a real athlete is between home and home, nobody has measured.
+  // Nobody measures where a real athlete is between two events.
   const isAtHome = playing !== null || !eventOf(run.open.events, 'firstMove');
   return (
     <FloorPlan

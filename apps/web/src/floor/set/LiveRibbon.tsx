@@ -15,10 +15,10 @@ const HEIGHT = 72;
 const BAND_Y = 14;
 const BAND = 26;
 const FROM_MS = -300;
-/** Later than this the band stops growing; the rep goes on. */
+/** The ribbon stops growing here, though the rep goes on. */
 const TO_MS = 3200;
 
-/** The phase that is going on after the newest event. */
+/** The phase after the newest event. */
 function phaseNow(events: readonly TimedEvent[]): Phase {
   const has = (name: TimedEvent['name']) => eventOf(events, name) !== undefined;
   if (has('action')) return 'recovery';
@@ -26,10 +26,10 @@ function phaseNow(events: readonly TimedEvent[]): Phase {
   return has('firstMove') ? 'travel' : 'reaction';
 }
 
-/** A band grows by some pixels at a time: more often would keep a small tablet busy for nothing. */
+/** Growing the ribbon more often would only load a small tablet. */
 const DRAW_EVERY_MS = 50;
 
-/** The phase that is going on: grows by itself, so that nothing else is drawn anew. */
+/** The current phase, which grows by itself so that nothing else has to be rendered. */
 function GrowingBand({
   phase,
   fromMs,
@@ -38,7 +38,7 @@ function GrowingBand({
   x,
 }: {
   phase: Phase;
-  /** After the cue. */
+  /** Milliseconds after the cue. */
   fromMs: number;
   cueMs: number;
   clock: SetClock;
@@ -57,7 +57,7 @@ function GrowingBand({
   return <rect ref={band} x={x(fromMs)} y={BAND_Y} height={BAND} fill={phaseFill(phase)} />;
 }
 
-/** The rep that is going on, as a ribbon that grows. */
+/** The current rep as a growing ribbon. */
 export function LiveRibbon({ run, clock }: { run: Run; clock: SetClock }): ReactElement {
   const [ref, width] = useWidth<HTMLDivElement>(300);
   const x = useCallback(

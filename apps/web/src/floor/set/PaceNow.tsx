@@ -5,7 +5,7 @@ import type { Run } from '../../drill/plan.js';
 import { say } from '../../words/floor.js';
 import { Pace } from './DrillLayout.js';
 
-/** The pace of a set that moves by itself: what it is now, and what moves it next. */
+/** A staircase's current pace, and what changes it next. */
 export function PaceNow({ run }: { run: Run }): ReactElement | null {
   const staircase = staircaseOf(run);
   const { steps } = run.plan.conditions.pace;

@@ -9,7 +9,7 @@ import { Count } from './DrillLayout.js';
 const TICK_MS = 100;
 const LAST_CALLS_MS = [3000, 2000, 1000];
 
-/** What is left of the work, of a set that lasts a time; large, and heard in its last seconds. */
+/** The time left in a timed set, in large figures, with beeps in the last seconds. */
 export function WorkLeft({ run, clock }: { run: Run; clock: SetClock }): ReactElement | null {
   const { workEndsMs, state } = run;
   const isRunning = state === 'waiting' || state === 'cued';

@@ -3,12 +3,12 @@ import { addedSoFar, hasTechniqueGone } from '@orthokin/core/run';
 import type { Run } from '../../drill/plan.js';
 import { planWords } from '../../sound/spoken.js';
 
-/** Long enough for the sound to begin with its first syllable. */
+/** Enough notice for the sound to begin with its first syllable. */
 const SOON_MS = 60;
 
 const aloud = (...words: string[]): void => void planWords(words, performance.now() + SOON_MS);
 
-/** Says aloud that a lost rep added more, and that the set is over because technique went. */
+/** Announces that a lost rep added more, and that failing technique has ended the set. */
 export function useStakesAloud(run: Run): void {
   const added = addedSoFar(run);
   const hasGone = run.state === 'complete' && hasTechniqueGone(run);

@@ -15,8 +15,8 @@ import { renderTrack } from './render-track.js';
 import { say } from '../../words/floor.js';
 
 /**
- * The set as a sound file, for any speaker. Its schedule is kept as a set that nobody has timed
- * yet, its clock at zero with the start tone: whatever is timed later is joined to it there.
+ * Saves a set's cues as a sound file. The schedule is stored as a set that nobody has timed yet, with its clock's
+ * zero at the start tone, so that times from a film can be added later.
  */
 export function SoundFile({
   setup,
@@ -31,7 +31,7 @@ export function SoundFile({
   const outbox = useOutbox();
   const [said, setSaid] = useState<string | null>(null);
   const make = async () => {
-    // A file plays on whatever happens.
+    // A file cannot react to lost reps, so there are no stakes.
     const conditions = { ...choices.conditions, ...NOTHING_AT_STAKE };
     const asked = { ...choices, conditions, source: 'none' } as const;
     const made = planDrill(club, setup, asked, seed, epochNow());

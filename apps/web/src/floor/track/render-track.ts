@@ -6,9 +6,9 @@ import { beepOn } from '../../sound/audio.js';
 import { clipsOf, learnWords, WORD_GAP_S } from '../../sound/spoken.js';
 import { cueBeep } from '../../screens/sounds.js';
 
-/** Enough for speech and tones, and half the size of a disc's. */
+/** Enough for speech and tones, at half the size of CD quality. */
 const RATE_HZ = 22_050;
-/** Silence before the start tone, so that no player swallows it. */
+/** Silence before the start tone, because players may cut the beginning. */
 const LEAD_S = 0.5;
 
 const START = { hz: 440, lengthS: 0.6, level: 0.6 };
@@ -38,7 +38,7 @@ function schedule(audio: OfflineAudioContext, plan: DrillPlan, { atMs, what }: T
       break;
     case 'cue':
     case 'switch': {
-      // A track has no screen: where a tone would not say which target, the cue is spoken.
+      // A track has no screen: the cue is spoken if a tone would not tell the target.
       const beep = cueBeep(plan, what.letter);
       if (beep) beepOn(audio, beep, at);
       else say(cueWords(plan, what.letter));
@@ -46,7 +46,7 @@ function schedule(audio: OfflineAudioContext, plan: DrillPlan, { atMs, what }: T
   }
 }
 
-/** A whole set as a WAV file: any speaker can run it. */
+/** Renders a whole set's cues as a WAV file. */
 export async function renderTrack(plan: DrillPlan): Promise<Uint8Array<ArrayBuffer>> {
   const spoken: DrillPlan = {
     ...plan,

@@ -38,7 +38,7 @@ const Words = styled.ul`
 
 const SOON_MS = 60;
 
-/** The coach lends the drill a voice, word by word. */
+/** Records the coach's voice for the cues, word by word. */
 export function RecordWords({
   words,
   keeping: { recorded, again },

@@ -6,7 +6,7 @@ import { DEVICE_VOICE_SD_MS, type Voice } from '../../sound/voice.js';
 import { RecordWords } from './RecordWords.js';
 import { say } from '../../words/floor.js';
 
-/** Who speaks the cues on this device. */
+/** Chooses the voice of spoken cues on this device. */
 export function VoicePart({ words }: { words: readonly string[] }): ReactElement {
   const keeping = useVoice();
   const { voice, hasDeviceVoice, recorded, choose } = keeping;

@@ -4,7 +4,7 @@ import { EffortScale } from '../../parts/EffortScale.js';
 import { say } from '../../words/session.js';
 import { Attended } from './Attended.js';
 
-/** What is asked once after a session: how hard it was, for all at once or one by one. */
+/** Asks after a session how hard it was, for everybody at once or one by one. */
 export function AfterSession({
   session,
   nameOf,
@@ -14,7 +14,7 @@ export function AfterSession({
   session: HeldSessionReply;
   nameOf: (athleteId: string) => string;
   onChange: (session: HeldSessionReply) => void;
-  /** Between the one answer for all and those of each. */
+  /** Shown between the common answer and the individual ones. */
   children?: ReactNode;
 }): ReactElement {
   const { attended } = session;

@@ -9,7 +9,7 @@ import { minutesBetween } from './minutes-between.js';
 
 const NEWEST = 5;
 
-/** The sessions that were held last; nothing before the first. */
+/** The latest sessions; nothing if there are none. */
 export function HeldLately(): ReactElement | null {
   const { data = [] } = useHeldSessions();
   const { hash } = useLocation();

@@ -25,7 +25,7 @@ import { AfterSession } from './AfterSession.js';
 import { minutesBetween } from './minutes-between.js';
 import { NoteLines } from './NoteLines.js';
 
-/** A session that was held: what was run and timed, who was there, how hard it was, what was seen. */
+/** A session that took place: its blocks, timed sets, attendance, effort and observations. */
 export function HeldPage(): ReactElement {
   const { sessionId = '' } = useParams();
   const session = useHeldSession(sessionId);

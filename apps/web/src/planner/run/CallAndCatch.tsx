@@ -10,7 +10,7 @@ import { catchWords, reachedWords, say } from '../../words/game.js';
 import { Places } from './Places.js';
 import { useBoardKeys } from './useBoardKeys.js';
 
-/** As time passes it says nothing about when the call comes. */
+/** A non-ageing wait, so that time gives no hint of the call. */
 const WAIT = { kind: 'non-ageing', leastMs: 1500, mostMs: 6000 } as const;
 const CALL_HZ = 880;
 const GO_ON = { ready: 'callIt', waiting: 'waitForIt', called: 'changeOver' } as const;
@@ -26,7 +26,7 @@ const Ways = styled.p`
   }
 `;
 
-/** A game of catching with the app as its referee: it calls, whoever missed is pressed, all others step back. */
+/** Referees a catching game: the app calls, whoever misses is pressed, and the others step back. */
 export function CallAndCatch({
   form,
   athleteIds,

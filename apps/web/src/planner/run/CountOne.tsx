@@ -21,7 +21,7 @@ const Tally = styled.div`
   }
 `;
 
-/** How many somebody makes in their turn: pressed, or by the key of their station. */
+/** Counts what somebody achieves in their turn, by pressing or by their station's key. */
 export const CountOne = ({
   name,
   n,
@@ -32,9 +32,9 @@ export const CountOne = ({
 }: {
   name: string;
   n: number;
-  /** How many are wanted; `null` as many as go. */
+  /** The number wanted; `null`: as many as possible. */
   wanted: number | null;
-  /** That counts one more. */
+  /** The key that counts one. */
   stationKey: string;
   before: { readonly best: number; readonly last: number } | null;
   onCount: (by: number) => void;

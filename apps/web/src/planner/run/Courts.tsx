@@ -24,7 +24,7 @@ const unplayed = (round: Played['round']): Played => ({
 
 const WAYS = GAME_WAYS.map((way) => [way, wayWords(way)] as const);
 
-/** A game of pairs with the app as its referee: who won is pressed, and the next round stands there. */
+/** Referees a game of pairs: winners are pressed, and the next round is drawn. */
 export function Courts({
   athleteIds,
   game,

@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import { colour, MONO } from '../../parts/tokens.js';
 
-/** Courts, teams or pairs beside each other, read and pressed from afar. */
+/** Courts, teams or pairs side by side, large enough to read and press from afar. */
 export const Places = styled.div`
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(min(260px, 100%), 1fr));

@@ -5,7 +5,7 @@ import { Courts } from './Courts.js';
 import { Teams } from './Teams.js';
 import type { useRunningPlan } from './useRunningPlan.js';
 
-/** What the app does in a game: it pairs, calls and counts. */
+/** The app's part in a game: pairing, calling, counting. */
 export function Referee({
   block,
   board: { running, run, reach },

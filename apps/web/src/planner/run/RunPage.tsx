@@ -32,7 +32,7 @@ import { SessionOver } from './SessionOver.js';
 import { useBoardRoom, useTelling } from './useBoardRoom.js';
 import { useRunningPlan } from './useRunningPlan.js';
 
-/** A session as it is run: which block, who works where, who is next, how long still. */
+/** Runs a session: the current block, who works where, who is next, and the time left. */
 export const RunPage = (): ReactElement => <OnPlan>{(plan) => <Running plan={plan} />}</OnPlan>;
 
 function Running({ plan: read }: { plan: PlanReply }): ReactElement {
@@ -56,7 +56,7 @@ function Running({ plan: read }: { plan: PlanReply }): ReactElement {
   });
   useTelling(room, news);
   const go = (place: number) => {
-    // A page that was opened anew makes no sound until something is pressed.
+    // Does nothing until a press; a page that was just reloaded stays silent.
     void allowSound();
     board.toBlock(place);
   };

@@ -16,7 +16,7 @@ import { say } from '../../words/session.js';
 import { NoteLines } from '../held/NoteLines.js';
 import { People } from '../People.js';
 
-/** What is seen while a session goes on: of whom, a fault by one press, or in words. */
+/** Notes an observation during a session: a fault by one press, or a text. */
 export function Seen({
   sessionId,
   athleteIds,

@@ -8,7 +8,7 @@ import { say } from '../../words/session.js';
 import { AfterSession } from '../held/AfterSession.js';
 import { minutesBetween } from '../held/minutes-between.js';
 
-/** A session is over: how hard was it? Then it is kept. */
+/** Ends a session: asks how hard it was, and stores it. */
 export function SessionOver({
   session: ended,
   nameOf,

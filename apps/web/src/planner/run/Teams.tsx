@@ -10,7 +10,7 @@ import { ShortFields } from '../ShortFields.js';
 import { Places } from './Places.js';
 import { useBoardKeys } from './useBoardKeys.js';
 
-/** A game of teams: alike by rung, a point pressed for whoever makes it. */
+/** Referees a game of teams, which are balanced by rung; a press counts a point. */
 export function Teams({
   athleteIds,
   teams,
@@ -27,7 +27,7 @@ export function Teams({
   const most = Math.max(TEAMS[0], Math.min(TEAMS[1], athleteIds.length));
   const [before, setBefore] = useState<readonly Team[] | null>(null);
   const [count, setCount] = useState<number>(TEAMS[0]);
-  // The farthest first: that is how they are dealt out to be alike.
+  // From the highest rung down: dealing in that order balances the teams.
   const make = (of: number) => onChange(teamsOf(inOrder(athleteIds).reverse(), of));
   const point = (at: number, by: number) => {
     if (teams?.[at])

@@ -3,7 +3,7 @@ import { Button } from '../../parts/Button.js';
 import { Quiet } from '../../parts/Text.js';
 import { say } from '../../words/plan.js';
 
-/** Who of those planned is here; somebody who leaves or comes is planned around from the next round on. */
+/** Who has come. If somebody leaves or joins, the plan changes from the next round on. */
 export function WhoIsHere({
   here,
   planned,

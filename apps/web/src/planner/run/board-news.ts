@@ -7,7 +7,7 @@ import {
 import type { Block, PlanNow, PlanRun, StationTurn } from '@orthokin/core/plan';
 import { blockName } from '../../words/plan.js';
 
-/** What a board shows of a session that is run. */
+/** What a board shows of a running session. */
 export function boardNews({
   clubId,
   blocks,
@@ -24,7 +24,7 @@ export function boardNews({
   /** Epoch ms. */
   atMs: number;
   nameOf: (athleteId: string) => string;
-  /** Of the drills of the devices at the stations, counted from 1. */
+  /** Rooms of the drills on the stations' devices, by station, from 1. */
   rooms: ReadonlyMap<number, string>;
 }): BoardNews {
   const short = (id: string): string => nameOf(id).slice(0, LONGEST_ON_BOARD);
@@ -59,7 +59,7 @@ export function boardNews({
   };
 }
 
-/** While this stays the same the boards know what there is: their clocks go on by themselves. */
+/** A text that changes only when boards need to be told: clocks go on by themselves. */
 export function toldOnce({ atMs, leftS, untilS: _, ...news }: BoardNews): string {
   const endsAtMs = news.isPaused ? null : Math.round(atMs + 1000 * leftS);
   return JSON.stringify([news, endsAtMs, leftS < 0]);

@@ -4,7 +4,7 @@ import { localDay } from '../../device/local-day.js';
 import type { Running } from '../../device/running-plan.js';
 import { countedIn, scoresOf } from './scores.js';
 
-/** A run as it is kept when it is over: nobody has been asked yet how hard it was. */
+/** A run as a held session, before anybody was asked about effort. */
 export function heldSessionOf(
   plan: PlanReply,
   { sessionId, run, ...reached }: Running,
@@ -12,7 +12,7 @@ export function heldSessionOf(
 ): HeldSessionReply {
   const startMs = run.log[0]?.atMs ?? nowMs;
   const last = run.log.at(-1);
-  // What passes between the end and the answer is no part of it.
+  // Time spent answering the question afterwards is not part of the session.
   const endMs = last && last.place >= plan.blocks.length ? last.atMs : nowMs;
   const iso = (ms: number): string => new Date(ms).toISOString();
   return {

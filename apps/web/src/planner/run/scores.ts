@@ -2,7 +2,7 @@ import type { HeldSessionReply, ScoreBody } from '@orthokin/contract';
 import { catcherAfter, winsOf, type Block } from '@orthokin/core/plan';
 import type { Count, Reached } from '../../device/running-plan.js';
 
-/** Counts with so many more of somebody in a turn, or fewer; never below none. */
+/** Changes somebody's count in a turn; never below zero. */
 export function counted(
   counts: readonly Count[],
   { blockId, athleteId, turn }: Omit<Count, 'n'>,
@@ -14,7 +14,10 @@ export function counted(
   return [...counts.filter((one) => !isIt(one)), { blockId, athleteId, turn, n }];
 }
 
-/** What somebody reached in each block: the best of their turns, rounds won, points of their team, or how far they caught from in cm. */
+/**
+ * What somebody reached in each block: the best of their turns, rounds won, their team's points, or the distance they
+ * caught from, cm.
+ */
 export function scoresOf({ counts, games, teams, calls }: Reached, athleteId: string): ScoreBody[] {
   const best = new Map<string, number>();
   for (const { blockId, n } of counts.filter((one) => one.athleteId === athleteId))
@@ -34,14 +37,14 @@ export function scoresOf({ counts, games, teams, calls }: Reached, athleteId: st
   return [...best].map(([blockId, count]) => ({ blockId, count }));
 }
 
-/** The blocks in which something was counted. */
+/** The ids of blocks in which something was counted. */
 export const countedIn = ({ counts, games, teams, calls }: Reached): ReadonlySet<string> =>
   new Set([
     ...counts.map(({ blockId }) => blockId),
     ...Object.keys({ ...games, ...teams, ...calls }),
   ]);
 
-/** What somebody reached before in a block of this kind and name: ever, and last time. */
+/** An athlete's earlier results in blocks of this kind and name: the best, and the last. */
 export function reachedBefore(
   held: readonly HeldSessionReply[],
   { kind, title }: Pick<Block, 'kind' | 'title'>,

@@ -1,6 +1,6 @@
 import { useEffect, useEffectEvent } from 'react';
 
-/** Hears keys of the board, in small letters; not while something is being typed. */
+/** Listens for single keys, in lower case, except while something is typed. */
 export function useBoardKeys(onKey: (key: string) => void): void {
   const pressed = useEffectEvent((event: KeyboardEvent) => {
     const isTyping = event.target instanceof Element && event.target.closest('input, textarea');

@@ -4,9 +4,9 @@ import { useClub } from '../../api/club.js';
 import { useRoom, type Room } from '../../live/useRoom.js';
 import { toldOnce } from './board-news.js';
 
-/** The room of the session: its boards, the devices at its stations, and a panel over all. */
+/** The session's room, which its boards, station devices and panel join. */
 export function useBoardRoom(): Room & {
-  /** Rooms of the drills of the devices at the stations, counted from 1. */
+  /** Rooms of the drills on the stations' devices, by station, from 1. */
   readonly rooms: ReadonlyMap<number, string>;
 } {
   const room = useRoom(useClub().clubId, 'session');
@@ -22,7 +22,7 @@ export function useBoardRoom(): Room & {
   return { ...room, rooms };
 }
 
-/** Keeps the boards told: with every change, and whoever comes. */
+/** Sends the boards every change, and everything to a board that joins. */
 export function useTelling({ channel }: Pick<Room, 'channel'>, news: BoardNews): void {
   const tell = useEffectEvent((to?: string) => channel?.tell('board', news, to));
   const told = toldOnce(news);

@@ -23,10 +23,10 @@ import { epochNow } from '../../drill/set-clock.js';
 import { counted } from './scores.js';
 
 const TICK_MS = 200;
-/** A block that began so long ago is not gone on with: somebody forgot to end the session, ms. */
+/** A block that began this long ago is not resumed: somebody forgot to end the session. */
 const LONGEST_MS = 12 * 3_600_000;
 
-/** A session that is run: it goes on where it was when the page is opened again. */
+/** A running session, which resumes where it was when the page is opened again. */
 export function useRunningPlan(planId: string, session: Session) {
   const [running, setRunning] = useState((): Running => {
     const kept = keptRun(planId);
@@ -48,12 +48,12 @@ export function useRunningPlan(planId: string, session: Session) {
   };
   return {
     ...{ running, run, now },
-    /** When that is, epoch ms. */
+    /** The current time, epoch ms. */
     nowMs,
-    /** So many more, or fewer, of somebody in a turn. */
+    /** Changes somebody's count in a turn. */
     count: (turn: Omit<Count, 'n'>, by: number) =>
       setRunning((was) => ({ ...was, counts: counted(was.counts, turn, by) })),
-    /** What a game of a block has come to. */
+    /** Stores the state of a block's game. */
     reach: <What extends 'games' | 'teams' | 'calls'>(
       what: What,
       blockId: string,

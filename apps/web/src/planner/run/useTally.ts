@@ -2,7 +2,7 @@ import type { Block } from '@orthokin/core/plan';
 import type { useRunningPlan } from './useRunningPlan.js';
 import { useBoardKeys } from './useBoardKeys.js';
 
-/** How many each makes in the turn that is on, in a block that counts; the keys 1, 2, … count too. */
+/** Counts in the current turn of a block with scores; the keys 1, 2, … count as well. */
 export function useTally(
   { running, now, count }: Pick<ReturnType<typeof useRunningPlan>, 'running' | 'now' | 'count'>,
   block: Block | undefined,

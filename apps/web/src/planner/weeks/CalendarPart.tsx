@@ -12,10 +12,13 @@ import { dateWords } from '../../words/format.js';
 import { say } from '../../words/weeks.js';
 import type { MovedSession } from './calendar.js';
 
-// Reading and writing calendars is fetched when it is asked for.
+// The calendar code is loaded when it is needed.
 const calendar = () => import('./calendar.js');
 
-/** Sessions to a calendar program, and what was moved there back again: each is taken over or left. */
+/**
+ * Exports sessions to a calendar, and imports changes of time made there, which the coach accepts or rejects one by
+ * one.
+ */
 export function CalendarPart({
   name,
   sessions,

@@ -9,7 +9,7 @@ import { Heading } from '../../parts/Text.js';
 import { say } from '../../words/weeks.js';
 import { ShortFields } from '../ShortFields.js';
 
-/** The same weeks and sessions for another squad, from another week on; nothing where there is no squad. */
+/** Copies the weeks and sessions for another squad from another week; nothing if there is no squad. */
 export function CopyWeeks({
   name,
   startsOn,

@@ -42,7 +42,7 @@ const List = styled(DropList)`
   }
 `;
 
-/** A day of a week with its sessions; they are dragged to another day. */
+/** A day's sessions, which can be dragged to other days. */
 export function DayList({
   day,
   sessions,
@@ -50,7 +50,7 @@ export function DayList({
 }: {
   day: string;
   sessions: readonly PlanReply[];
-  /** Of any day to this one. */
+  /** Moves a session from any day to this one. */
   onMove: (planId: string) => void;
 }): ReactElement {
   const dragAndDropHooks = useDraggedAbout({

@@ -9,7 +9,7 @@ import { FiguresTable } from '../../parts/FiguresTable.js';
 import { Quiet } from '../../parts/Text.js';
 import { say } from '../../words/weeks.js';
 
-/** Who was at how many of the sessions that were planned for them, week by week; nothing before any is planned. */
+/** Attendance of planned sessions by athlete and week; nothing before any is planned. */
 export function DoneTable({
   programme,
   sessions,
@@ -23,7 +23,7 @@ export function DoneTable({
   const { data: practised = [] } = usePractice();
   if (sessions.length === 0 || programme.athleteIds.length === 0) return null;
   const today = localDay(new Date(epochNow()));
-  // Of weeks to come nothing is done at home yet.
+  // Future weeks have no practice at home yet.
   const hasBegun = (place: number) => daysLater(programme.startsOn, 7 * place) <= today;
   const done = doneAgainstPlanned(programme, sessions, held, practised);
   return (

@@ -11,7 +11,7 @@ import { say } from '../../words/weeks.js';
 import { People } from '../People.js';
 import { ShortFields } from '../ShortFields.js';
 
-/** What sessions the weeks are filled with. */
+/** Which sessions to fill the weeks with. */
 export interface Filling {
   /** 0 Monday to 6 Sunday. */
   readonly weekdays: readonly number[];
@@ -24,14 +24,14 @@ const A_MONDAY = '2026-03-02';
 const DAYS = [0, 1, 2, 3, 4, 5, 6];
 const USUAL: Filling = { weekdays: [], startsAt: '17:00', minutes: 60, template: 'squad' };
 
-/** Puts sessions into all weeks at once, on the days of the week that are chosen. */
+/** Adds sessions to all weeks, on chosen days of the week. */
 export function FillWeeks({
   isBusy,
   said,
   onFill,
 }: {
   isBusy: boolean;
-  /** What came of it. */
+  /** The result, as a sentence. */
   said: string;
   onFill: (filling: Filling) => void;
 }): ReactElement {

@@ -53,7 +53,7 @@ const THEME_OPTIONS = THEMES.map((theme) => [theme, themeWords(theme)] as const)
 const KIND_OPTIONS = WEEK_KINDS.map((kind) => [kind, weekKindWords(kind)] as const);
 const DAYS = [0, 1, 2, 3, 4, 5, 6];
 
-/** A week of a programme: what it is about, and its days with their sessions. */
+/** A week: its theme, and its days with their sessions. */
 export function WeekRow({
   place,
   monday,
@@ -63,7 +63,7 @@ export function WeekRow({
   onChange,
   onMove,
 }: {
-  /** From 0. */
+  /** Index of the week, from 0. */
   place: number;
   monday: string;
   week: ProgrammeWeek;

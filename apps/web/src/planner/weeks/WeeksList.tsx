@@ -11,7 +11,7 @@ import { Heading, Quiet } from '../../parts/Text.js';
 import { dateWords } from '../../words/format.js';
 import { say } from '../../words/weeks.js';
 
-/** The programmes over weeks, and a new one. */
+/** Programmes of several weeks, and a button for a new one. */
 export function WeeksList(): ReactElement {
   const { data = [] } = useProgrammes();
   const save = useSaveProgramme();

@@ -30,7 +30,7 @@ import { ShortFields } from '../ShortFields.js';
 import { useWeeks } from './useWeeks.js';
 import { WeekRow } from './WeekRow.js';
 
-/** Training over weeks: what each is about, its sessions, and what has been done of them. */
+/** A programme: its weeks and sessions, and what was done of them. */
 export function WeeksPage(): ReactElement {
   const { programmeId = '' } = useParams();
   const programmes = useProgrammes();
@@ -98,7 +98,7 @@ function Weeks({
   const doing = useWeeks(programme, sessions);
   const navigate = useNavigate();
   const nameOf = useNames();
-  // Stays where it is while the weeks are being filled.
+  // Fixed at first render: the form stays in place while it fills the weeks.
   const [isNew] = useState(sessions.length === 0);
   const [today] = useState(() => localDay(new Date()));
   const findings = sessions.length > 0 ? programmeFindings(programme, sessions) : [];
@@ -159,7 +159,7 @@ function Weeks({
       </p>
       {weeks.map((week, place) => (
         <WeekRow
-          // A week is its place.
+          // Weeks have no ids; their index identifies them.
           key={place}
           {...{ place, week }}
           isNow={weekOf(programme, today) === place}
@@ -220,5 +220,5 @@ function Weeks({
   );
 }
 
-/** Whatever fails stands in the notice above the weeks: nobody else has to hear of it. */
+/** A failure shows in the notice above the weeks. */
 const said = (doing: Promise<unknown>): void => void doing.catch(() => undefined);

@@ -4,13 +4,13 @@ import { ok, wrong, type Result } from '@orthokin/core/result';
 import ICAL from 'ical.js';
 import { blockName, howWords } from '../../words/plan.js';
 
-/** What comes behind a plan's id in the id of its event: only our own are read back. */
+/** Suffix of our events' ids, by which they are recognised when a calendar is read. */
 const OURS = '@orthokin.invalid';
 const MINUTE_S = 60;
 
 /**
- * Sessions as an iCalendar file (RFC 5545) that a calendar program takes. Times are those of the clock on
- * the wall, wherever it hangs; a session that has changed is the same event with a higher sequence.
+ * Sessions as iCalendar (RFC 5545), in floating local times. A changed session keeps its event's id, with a higher
+ * sequence number.
  */
 export function toCalendar(sessions: readonly PlanReply[], now: Date): string {
   const calendar = new ICAL.Component('vcalendar');
@@ -33,7 +33,7 @@ export function toCalendar(sessions: readonly PlanReply[], now: Date): string {
   return `${calendar.toString()}\r\n`;
 }
 
-/** A session that a calendar has at another time than the plan. */
+/** A session whose time in the calendar differs from the plan. */
 export interface MovedSession {
   readonly planId: string;
   readonly day: string;
@@ -41,7 +41,10 @@ export interface MovedSession {
   readonly minutes: number;
 }
 
-/** A time by the clock on the wall: what has a zone of its own, or none, means the hour it says; UTC means here. */
+/**
+ * An event's local day and time. With a time zone of its own, or none, the stated time counts; UTC is converted to
+ * this device's zone.
+ */
 function onTheWall(start: ICAL.Time): { readonly day: string; readonly time: string | null } {
   const isUtc = start.zone === ICAL.Timezone.utcTimezone;
   const [day = '', time] = (isUtc ? ICAL.Time.fromJSDate(start.toJSDate(), false) : start)
@@ -50,7 +53,7 @@ function onTheWall(start: ICAL.Time): { readonly day: string; readonly time: str
   return { day, time: time?.slice(0, 5) ?? null };
 }
 
-/** What of these sessions a calendar's file has otherwise; events that are none of ours are left alone. */
+/** Our events in a calendar file whose times differ from these sessions; other events are ignored. */
 export function movedIn(text: string, sessions: readonly PlanReply[]): Result<MovedSession[]> {
   let events: ICAL.Event[];
   try {

@@ -9,7 +9,7 @@ import { themeWords } from '../../words/weeks.js';
 import { plannedOf } from '../planned.js';
 import type { Filling } from './FillWeeks.js';
 
-/** A session as a programme first puts it in. */
+/** A new session for a programme. */
 function sessionOn(
   programme: ProgrammeReply,
   { day, week }: ReturnType<typeof trainingDays>[number],
@@ -23,7 +23,7 @@ function sessionOn(
   return week.kind === 'lighter' ? lighter(session) : session;
 }
 
-/** What can be done with the weeks of a programme and its sessions. */
+/** Actions on a programme's weeks and sessions. */
 export function useWeeks(programme: ProgrammeReply, sessions: readonly PlanReply[]) {
   const save = useSaveProgramme();
   const savePlan = useSavePlan();
@@ -66,7 +66,7 @@ export function useWeeks(programme: ProgrammeReply, sessions: readonly PlanReply
       await addAll(days.map((one) => sessionOn(programme, one, filling)));
       setFilled(days.length);
     },
-    /** Other weeks for all of it: its sessions go along. */
+    /** Moves the whole programme, with its sessions, to another start. */
     beginOn: async (startsOn: string) => {
       change({ startsOn });
       for (const session of sessions) {
@@ -74,12 +74,15 @@ export function useWeeks(programme: ProgrammeReply, sessions: readonly PlanReply
         if (day !== null) await changeSession(session, { day });
       }
     },
-    /** Whoever the programme is for now comes to these sessions too. */
+    /** Adds the programme's current athletes to some sessions. */
     takeInto: async (some: readonly PlanReply[]) => {
       for (const session of some)
         await changeSession(session, { athleteIds: programme.athleteIds });
     },
-    /** The same weeks and sessions for others; the id of the new ones. */
+    /**
+     * Copies weeks and sessions for other athletes.
+     * @returns the new programme's id
+     */
     copy: async (name: string, athleteIds: readonly string[], startsOn: string) => {
       const programmeId = v7();
       const { weeks } = programme;
