@@ -2,17 +2,17 @@ import type { QueryClient } from '@tanstack/react-query';
 
 interface Written {
   readonly id: string;
-  /** Taken back. */
+  /** Whether it was withdrawn. */
   readonly removed: boolean;
 }
 
-/** Shows what somebody wrote, first of its list, before it is sent; what they took back is off it. */
+/** Shows an entry first in its list before it is sent; a withdrawn one disappears. */
 export async function showAtOnce(
   client: QueryClient,
   queryKey: readonly unknown[],
   row: Written,
 ): Promise<void> {
-  // A reading begun before this would not have it.
+  // A response already under way would not contain it.
   await client.cancelQueries({ queryKey });
   client.setQueryData<Written[]>(queryKey, (rows = []) => [
     ...(row.removed ? [] : [row]),

@@ -13,7 +13,7 @@ import { call } from './client.js';
 import { useClub } from './club.js';
 import { afterCare, keys } from './keys.js';
 
-/** What is to be minded of an athlete. */
+/** Everything to be mindful of in an athlete. */
 export function useAthleteCare(athleteId: string): UseQueryResult<AthleteCareReply> {
   const { clubId } = useClub();
   return useQuery({
@@ -22,13 +22,13 @@ export function useAthleteCare(athleteId: string): UseQueryResult<AthleteCareRep
   });
 }
 
-/** Something said of somebody's care, under an id of its own. */
+/** A care record with its id. */
 export interface SaidCare {
   readonly careId: string;
   readonly body: CareBody;
 }
 
-/** Writes down what was said, takes it back, or puts it back. */
+/** Writes, withdraws or restores a care record. */
 export function useSayCare(): UseMutationResult<CareReply, Error, SaidCare> {
   const { clubId } = useClub();
   const client = useQueryClient();
@@ -38,7 +38,7 @@ export function useSayCare(): UseMutationResult<CareReply, Error, SaidCare> {
   });
 }
 
-/** The same as a request that waits for the network. */
+/** The same as a request for the outbox. */
 export const careRequest = (clubId: string, { careId, body }: SaidCare): Outgoing => ({
   ...{ subject: `care:${careId}`, method: 'PUT', body },
   path: pathOf(ROUTES.sayCare, { clubId, careId }),
@@ -47,7 +47,7 @@ export const careRequest = (clubId: string, { careId, body }: SaidCare): Outgoin
 const noted = <T extends object>(what: T | null | undefined, at: string): (T & Said)[] =>
   what ? [{ ...what, saidAt: Date.parse(at) }] : [];
 
-/** What was said, as a drill on a day is held against it. */
+/** The records as they restrict a drill on a day. */
 export function mindedOf(
   { said, bornOn, lastDay }: AthleteCareReply,
   ageBand: AgeBand,

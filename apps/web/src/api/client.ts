@@ -5,7 +5,7 @@ import { hearServerTime, setRight } from '../device/server-clock.js';
 import { say } from '../words/api.js';
 import { askOrKept, isKept } from './kept.js';
 
-/** The server answered, and said no. */
+/** The server refused a request. */
 export class Refused extends Error {
   constructor(
     message: string,
@@ -16,18 +16,18 @@ export class Refused extends Error {
   }
 }
 
-/** Whether what was refused lacks the word that a ladder asks for. */
+/** Whether a move was refused because the ladder requires a reason or approval. */
 export const lacksWord = (error: Error | null): boolean =>
   error instanceof Refused && error.problems.some(({ field }) => field === 'reason');
 
-/** Whether something was refused because somebody else has changed the same thing meanwhile. */
+/** Whether a change was refused because somebody else changed the same thing meanwhile. */
 export const isOvertaken = (error: unknown): boolean =>
   error instanceof Refused && error.problems.some(({ field }) => field === 'revision');
 
-/** What the address names is not in this club, or no such thing can be. */
+/** The address names something that does not exist, or cannot. */
 export class NotThere extends Refused {}
 
-/** The server could not be reached, or could not answer. */
+/** The server could not be reached, or failed. */
 export class Unreachable extends Error {
   constructor() {
     super(say('serverDoesNotAnswerWhatYou'));
@@ -56,7 +56,10 @@ const queryWords = (query: object): string => {
   return given.length > 0 ? `?${new URLSearchParams(given).toString()}` : '';
 };
 
-/** Sends a request to a path below `/api/`, and gives what came back. */
+/**
+ * Sends a request to a path below `/api/`.
+ * @returns the parsed reply
+ */
 export async function send(method: Method, path: string, body?: unknown): Promise<unknown> {
   const isFile = body instanceof Blob;
   const response = await fetch(`/api/${path}`, {
@@ -78,7 +81,7 @@ const isSilence = (error: unknown): boolean => error instanceof Unreachable;
 
 const FORBIDDEN = 403;
 
-/** What a role may not do, as whoever has it is told. */
+/** Rewords a refusal for people whose role does not allow it. */
 const notFor = (refused: Refused): Refused => {
   const role = refused.problems.find(({ field }) => field === 'role')?.given;
   return role === undefined ? refused : new Refused(say('notForRole', { role }), FORBIDDEN);
@@ -86,13 +89,13 @@ const notFor = (refused: Refused): Refused => {
 
 const NOTHING_THERE = say('thereNothingThisAddressMayOld');
 
-/** Whether all that the server minds are parts of the address, which a coach never typed as such. */
+/** Whether all problems are about parts of the address, which no coach typed as such. */
 const isOfAddress = ({ problems }: Refused, params: object): boolean =>
   problems.length > 0 && problems.every(({ field }) => field in params);
 
 /**
- * One request of the route table. Throws `Refused` when the server says no and `Unreachable` when it
- * says nothing.
+ * Sends a request of the route table.
+ * @throws Refused if the server refuses, Unreachable if there is no usable reply
  */
 export async function call<Path extends string, Takes, Query, Gives>(
   route: Route<Path, Takes, Query, Gives>,
@@ -101,7 +104,7 @@ export async function call<Path extends string, Takes, Query, Gives>(
 ): Promise<Gives> {
   const path = `${pathOf(route, params)}${queryWords(query ?? {})}`;
   try {
-    // What the route table says a reply is, the server's own types hold it to.
+    // The server's own types guarantee the reply's type, through the same table.
     return (await (isKept(route)
       ? askOrKept(route, path, () => send(route.method, path, body), isSilence)
       : send(route.method, path, body))) as Gives;

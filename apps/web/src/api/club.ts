@@ -12,13 +12,13 @@ import { createContext, useContext } from 'react';
 import { call } from './client.js';
 import { keys } from './keys.js';
 
-/** The club that is open, and how another is opened; kept on this device. */
+/** The open club and how to open another; remembered on this device. */
 export const ChosenClub = createContext<{
   readonly clubId: string | null;
   readonly open: (clubId: string) => void;
 }>({ clubId: null, open: () => undefined });
 
-/** The club this page is about; the shell has loaded it before any place is shown. */
+/** The open club; the frame loads it before any page is shown. */
 export const ClubContext = createContext<ClubReply | null>(null);
 
 export function useClub(): ClubReply {
@@ -30,7 +30,7 @@ export function useClub(): ClubReply {
 export const useClubs = (): UseQueryResult<ClubReply[]> =>
   useQuery({ queryKey: keys.clubs, queryFn: () => call(ROUTES.clubs, {}) });
 
-/** Brings a whole club in from its file; works where there is no club yet. */
+/** Imports a club from its file; works without an open club. */
 export function useBringClub(): UseMutationResult<ClubReply, Error, Blob> {
   const client = useQueryClient();
   return useMutation({
@@ -39,19 +39,19 @@ export function useBringClub(): UseMutationResult<ClubReply, Error, Blob> {
   });
 }
 
-/** Changes what is said of the club that is open. */
+/** Changes the open club. */
 export function useSaveClub(): UseMutationResult<ClubReply, Error, ClubBody> {
   const { clubId } = useClub();
   const client = useQueryClient();
   const mutationKey = ['save club', clubId];
   return useMutation({
     mutationKey,
-    // One after the other: each says the whole club, and the last said must be the last stored.
+    // One after another: each request contains the whole club, so the last must arrive last.
     scope: { id: mutationKey.join(' ') },
     mutationFn: (body) => call(ROUTES.saveClub, { clubId }, { body }),
-    // Shown at once: the next change is made on top of this one, though nobody has answered yet.
+    // Applied at once, so that the next change builds on this one before there is a reply.
     onMutate: async ({ name, sport, unit, faults }) => {
-      // A reading begun before this change would put the club back to what it was.
+      // A response already under way would undo the change.
       await client.cancelQueries({ queryKey: keys.clubs });
       client.setQueryData<ClubReply[]>(keys.clubs, (clubs) =>
         clubs?.map((club) =>
@@ -64,7 +64,7 @@ export function useSaveClub(): UseMutationResult<ClubReply, Error, ClubBody> {
         ),
       );
     },
-    // While another change waits, what the server says is out of date.
+    // While another change waits the server's reply is out of date.
     onSettled: () =>
       client.isMutating({ mutationKey }) === 1
         ? client.invalidateQueries({ queryKey: keys.clubs })
@@ -72,7 +72,7 @@ export function useSaveClub(): UseMutationResult<ClubReply, Error, ClubBody> {
   });
 }
 
-/** Throws the demo club away, whichever club is open. */
+/** Deletes the demo club, whichever club is open. */
 export function useThrowDemoAway(): UseMutationResult<unknown, Error, string> {
   const client = useQueryClient();
   return useMutation({
@@ -81,7 +81,7 @@ export function useThrowDemoAway(): UseMutationResult<unknown, Error, string> {
   });
 }
 
-/** Brings the demo club back as new. */
+/** Restores the demo club. */
 export function useBringDemo(): UseMutationResult<ClubReply, Error, void> {
   const client = useQueryClient();
   return useMutation({
@@ -90,7 +90,7 @@ export function useBringDemo(): UseMutationResult<ClubReply, Error, void> {
   });
 }
 
-/** What of the club is stored and cannot be read. */
+/** Stored rows of the club that cannot be read. */
 export function useUnreadable(): UseQueryResult<UnreadableReply[]> {
   const { clubId } = useClub();
   return useQuery({
@@ -99,7 +99,7 @@ export function useUnreadable(): UseQueryResult<UnreadableReply[]> {
   });
 }
 
-/** Takes what cannot be read out of the club, for good. */
+/** Deletes an unreadable row for good. */
 export function useTakeOut(): UseMutationResult<unknown, Error, UnreadableReply> {
   const { clubId } = useClub();
   const client = useQueryClient();
@@ -114,13 +114,13 @@ export function useTakeOut(): UseMutationResult<unknown, Error, UnreadableReply>
   });
 }
 
-/** Takes the whole club off the server; its name must be said. */
+/** Deletes the whole club from the server; its name must be given. */
 export function useWipeClub(): UseMutationResult<unknown, Error, string> {
   const { clubId } = useClub();
   const client = useQueryClient();
   return useMutation({
     mutationFn: (name) => call(ROUTES.wipeClub, { clubId }, { body: { name } }),
-    // Nothing that was read of it is true any more; with no club the shell says what to do.
+    // All cached replies are obsolete; without a club the frame shows what to do.
     onSuccess: () => client.resetQueries(),
   });
 }

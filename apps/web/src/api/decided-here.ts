@@ -14,14 +14,17 @@ import type { Run } from '../drill/plan.js';
 import { setBody } from '../drill/requests.js';
 import { keys } from './keys.js';
 
-/** What this device makes of a set that the server has not heard of. */
+/** This device's decision on a set the server does not have yet. */
 export interface DecidedHere {
   readonly decision: Decision;
-  /** Nobody moves up on this ladder without somebody's word. */
+  /** Whether this ladder needs somebody's approval for each move up. */
   readonly onWord: boolean;
 }
 
-/** Changes a reply that was put aside; gives it as it is then, or `null` where none was. */
+/**
+ * Changes a stored reply.
+ * @returns the changed reply, or `null` if none is stored
+ */
 async function amend<Reply>(path: string, change: (reply: Reply) => Reply): Promise<Reply | null> {
   const kept = await keptReply(path);
   if (!kept) return null;
@@ -38,7 +41,7 @@ interface Climb {
 const ladderPath = (clubId: string, climb: Climb): string =>
   pathOf(ROUTES.athleteLadder, { clubId, ...climb });
 
-/** Judges a set by the ladder that was put aside, and puts it there among the evidence. */
+/** Decides on a set with the stored ladder, and adds it to that ladder's evidence. */
 async function decided(client: QueryClient, { plan, recorded }: Run): Promise<DecidedHere | null> {
   const { clubId, id, startedAt } = plan;
   const climb = { athleteId: plan.athlete.id, patternId: plan.pattern.id };
@@ -61,11 +64,11 @@ async function decided(client: QueryClient, { plan, recorded }: Run): Promise<De
   return { decision, onWord };
 }
 
-/** What this device says of a set while the server does not answer; `undefined` until it is worked out. */
+/** This device's decision on a set while the server is unreachable; `undefined` until it is worked out. */
 export function useDecidedHere(run: Run, wanted: boolean): DecidedHere | null | undefined {
   const client = useQueryClient();
   const { data } = useQuery({
-    // A rep that is struck out or done again changes what comes of it.
+    // Striking out or redoing a rep may change the decision.
     queryKey: ['decided here', run.plan.id, run.recorded.length],
     queryFn: () => decided(client, run),
     enabled: wanted,
@@ -74,7 +77,7 @@ export function useDecidedHere(run: Run, wanted: boolean): DecidedHere | null | 
   return data;
 }
 
-/** Shows a move that waits for the server wherever the athlete's rung is shown without it. */
+/** Shows a move that has not been sent yet wherever the athlete's rung appears. */
 export async function showMovedHere(
   client: QueryClient,
   clubId: string,
@@ -107,7 +110,7 @@ export async function showMovedHere(
 const rungNameIn = (ladder: AthleteLadderReply | null, rung: number): string | undefined =>
   ladder ? rungOf(ladder.pattern, rung)?.name : undefined;
 
-/** A ladder after a move: what was shown on the rung before is used up. */
+/** A ladder after a move: the old rung's evidence is used up. */
 function movedOn(ladder: AthleteLadderReply, move: RungMoveReply): AthleteLadderReply {
   const { pattern, settings, moves } = ladder;
   const rung = rungOf(pattern, move.toRung);

@@ -11,7 +11,7 @@ import { call } from './client.js';
 import { useClub } from './club.js';
 import { keys } from './keys.js';
 
-/** Gateways of beacons that pages of the club may connect to. */
+/** Beacon gateways that the club's pages may connect to. */
 export function useGateways(): UseQueryResult<GatewaysReply> {
   const { clubId } = useClub();
   return useQuery({
@@ -20,7 +20,7 @@ export function useGateways(): UseQueryResult<GatewaysReply> {
   });
 }
 
-/** Says anew which they are; pages opened from then on connect to them. */
+/** Replaces the list; takes effect in pages opened afterwards. */
 export function useSaveGateways(): UseMutationResult<GatewaysReply, Error, string[]> {
   const { clubId } = useClub();
   const client = useQueryClient();

@@ -11,7 +11,7 @@ import { call } from './client.js';
 import { useClub } from './club.js';
 import { keys } from './keys.js';
 
-/** The squads of the club, by name. */
+/** The club's squads, by name. */
 export function useGroups(): UseQueryResult<GroupReply[]> {
   const { clubId } = useClub();
   return useQuery({
@@ -25,7 +25,7 @@ interface Saved {
   readonly body: GroupBody;
 }
 
-/** Makes squads, or says anew who is in them. */
+/** Creates or changes squads. */
 export function useSaveGroups(): UseMutationResult<GroupReply[], Error, readonly Saved[]> {
   const { clubId } = useClub();
   const client = useQueryClient();
@@ -38,7 +38,7 @@ export function useSaveGroups(): UseMutationResult<GroupReply[], Error, readonly
   });
 }
 
-/** Takes a squad away; its athletes stay. */
+/** Deletes a squad; its athletes stay. */
 export function useRemoveGroup(): UseMutationResult<unknown, Error, string> {
   const { clubId } = useClub();
   const client = useQueryClient();

@@ -4,10 +4,10 @@ import type { Role } from '@orthokin/core/people';
 import { keepReply, keptReply } from '../device/kept-replies.js';
 import { call, Refused } from './client.js';
 
-/** As many questions at a time as a page asks: whoever else uses the server must not wait for it. */
+/** Parallel requests: as many as a page sends, so that nobody else has to wait. */
 const AT_ONCE = 2;
 
-/** What was there when everything was read last: what has not changed since is not read again. */
+/** What was loaded last time, so that only changes are loaded again. */
 interface Before {
   readonly athletes: Readonly<Record<string, string>>;
   readonly patterns: Readonly<Record<string, number>>;
@@ -16,7 +16,7 @@ interface Before {
 const NOTHING: Before = { athletes: {}, patterns: {} };
 const beforePath = (clubId: string): string => `ahead/${clubId}`;
 
-/** What is read of the club as a whole, each time. */
+/** Requests about the club as a whole, sent each time. */
 const OF_CLUB = [
   ...[ROUTES.people, ROUTES.plans, ROUTES.groups, ROUTES.programmes, ROUTES.heldSessions],
   ...[ROUTES.sessionNotes, ROUTES.homePractice, ROUTES.standings, ROUTES.faultsLately],
@@ -25,13 +25,14 @@ const OF_CLUB = [
 type Ask = () => Promise<unknown>;
 
 /**
- * Reads what a club's pages show, so that all of them open without a network: what everybody's line on
- * the first page says has changed of them, and what of the patterns. Gives whether it came to its end.
+ * Loads what a club's pages show, so that they open offline. The squad's lines and the library tell which athletes
+ * and patterns have changed.
+ * @returns whether everything was loaded
  */
 export async function keepAhead(clubId: string, role: Role, signal: AbortSignal): Promise<boolean> {
   const may = (route: { readonly may: Parameters<typeof isFor>[0]['may'] }) => isFor(route, role);
   const before = ((await keptReply(beforePath(clubId)))?.reply as Before | undefined) ?? NOTHING;
-  // Whose it is must be known before any of it can be kept.
+  // Replies are stored per person, so that has to be known first.
   await call(ROUTES.me, {});
   await call(ROUTES.clubs, {});
   const squad = may(ROUTES.squad) ? await call(ROUTES.squad, { clubId }) : [];
@@ -63,11 +64,11 @@ export async function keepAhead(clubId: string, role: Role, signal: AbortSignal)
   return true;
 }
 
-/** Whether a club's pages were all read ahead once. */
+/** Whether a club was loaded completely at least once. */
 export const isKeptAhead = async (clubId: string): Promise<boolean> =>
   (await keptReply(beforePath(clubId))) !== null;
 
-/** Ladders that anybody whose line has changed stands on, or that are not read yet. */
+/** Ladders of athletes whose line has changed, and ladders not stored yet. */
 function laddersOf(
   clubId: string,
   squad: readonly SquadLineReply[],
@@ -89,7 +90,7 @@ function laddersOf(
     );
 }
 
-/** What there is to read of one athlete. */
+/** The requests about one athlete. */
 function asksOf(
   clubId: string,
   { athlete, patternId, lastSet }: SquadLineReply,
@@ -108,7 +109,10 @@ function asksOf(
   ];
 }
 
-/** Asks them some at a time; whether each was answered. What is refused once is refused again: that is an answer. */
+/**
+ * Sends requests, some at a time.
+ * @returns whether each was answered; a refusal is an answer, since it would be repeated
+ */
 async function allOf(asks: readonly Ask[], signal: AbortSignal): Promise<boolean> {
   const waiting = [...asks];
   const failed: unknown[] = [];

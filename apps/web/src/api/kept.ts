@@ -3,10 +3,10 @@ import type { MeReply } from '@orthokin/contract';
 import { keepFor, keepReply, keptReply } from '../device/kept-replies.js';
 import { serverAnswers, showsKept } from '../device/without-network.js';
 
-/** A server that is there answers sooner; what is kept is shown until it does. */
+/** A working server answers sooner; otherwise the stored reply is shown until it does. */
 const LONGEST_WAIT_MS = 10_000;
 
-/** What is put aside for when there is no network: all that a coach needs at the floor and to plan. */
+/** Routes whose replies are stored for use offline: what a coach needs at the floor and for planning. */
 const KEPT: ReadonlySet<object> = new Set([
   ...[ROUTES.me, ROUTES.clubs, ROUTES.squad, ROUTES.people, ROUTES.groups, ROUTES.athleteCare],
   ...[ROUTES.plans, ROUTES.plan, ROUTES.programmes, ROUTES.loads, ROUTES.homePractice],
@@ -18,22 +18,22 @@ const KEPT: ReadonlySet<object> = new Set([
 
 export const isKept = (route: object): boolean => KEPT.has(route);
 
-/** Whoever is signed in, told from everybody else. */
+/** Identifies a signed-in person on this device. */
 const whoIs = ({ signedIn }: MeReply): string =>
   signedIn
     ? [signedIn.clubId, signedIn.role, signedIn.accountId, signedIn.athleteIds].join(' ')
     : 'nobody';
 
-/** Who is signed in, as far as this page has heard; `null` before it has. */
+/** The signed-in person; `null` until known. */
 let who: string | null = null;
 
-/** Somebody else is signed in, or nobody: nothing is kept for them yet. */
+/** Drops stored replies if somebody else, or nobody, is signed in now. */
 export async function keptIsOf(me: MeReply): Promise<void> {
   who = whoIs(me);
   await keepFor(who);
 }
 
-/** A reply has come: it is put aside for whoever asked, if they are still the one who is signed in. */
+/** Stores a reply for whoever asked, if they are still signed in. */
 async function putAside(
   route: object,
   path: string,
@@ -45,7 +45,7 @@ async function putAside(
   await keepReply(path, reply);
 }
 
-/** Asks the server, and where it does not answer what was put aside of its last answer. */
+/** Asks the server, and falls back to its last stored reply. */
 export async function askOrKept(
   route: object,
   path: string,
@@ -64,7 +64,7 @@ export async function askOrKept(
     if (error !== TOO_LONG && !isSilence(error)) throw error;
     const kept = await keptReply(path);
     if (!kept) return asked;
-    // Should it answer after all, nobody waits for it any more.
+    // A late reply after the fallback is ignored.
     asked.catch(() => undefined);
     showsKept(kept.at);
     return kept.reply;

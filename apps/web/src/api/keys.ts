@@ -1,6 +1,6 @@
 import type { QueryClient } from '@tanstack/react-query';
 
-/** What is read of a club is kept under keys that begin with the club, then the thing. */
+/** Query keys begin with the club, then name the thing. */
 export const keys = {
   me: ['me'] as const,
   passkeys: ['me', 'passkeys'] as const,
@@ -57,7 +57,7 @@ type Key = readonly unknown[];
 const readAgain = (client: QueryClient, of: readonly Key[]): Promise<unknown> =>
   Promise.all(of.map((queryKey) => client.invalidateQueries({ queryKey })));
 
-/** Somebody's place on a ladder, or what a ladder asks, has changed. */
+/** Refreshes what depends on places on ladders and on ladders' settings. */
 export const afterLadderChange = (client: QueryClient, clubId: string): Promise<unknown> =>
   readAgain(client, [
     keys.ladders(clubId),
@@ -68,7 +68,7 @@ export const afterLadderChange = (client: QueryClient, clubId: string): Promise<
     keys.reviews(clubId),
   ]);
 
-/** Sets or reps have come, or were corrected. */
+/** Refreshes what depends on sets and reps. */
 export const afterSets = (client: QueryClient, clubId: string): Promise<unknown> =>
   readAgain(client, [
     keys.reviews(clubId),
@@ -81,7 +81,7 @@ export const afterSets = (client: QueryClient, clubId: string): Promise<unknown>
     keys.library(clubId),
   ]);
 
-/** Somebody was added, changed, put away or brought back. */
+/** Refreshes what depends on athletes. */
 export const afterPeople = (client: QueryClient, clubId: string): Promise<unknown> =>
   readAgain(client, [
     keys.people(clubId),
@@ -94,19 +94,19 @@ export const afterPeople = (client: QueryClient, clubId: string): Promise<unknow
     keys.courses(clubId),
   ]);
 
-/** Other faults are watched in somebody. */
+/** Refreshes what depends on watched faults. */
 export const afterWatching = (client: QueryClient, clubId: string): Promise<unknown> =>
   readAgain(client, [keys.people(clubId), keys.setups(clubId)]);
 
-/** Something was said of somebody's care. */
+/** Refreshes what depends on care records. */
 export const afterCare = (client: QueryClient, clubId: string): Promise<unknown> =>
   readAgain(client, [keys.cares(clubId), keys.setups(clubId), keys.squad(clubId)]);
 
-/** A session was held, or what is said of it has changed. */
+/** Refreshes what depends on held sessions. */
 export const afterSession = (client: QueryClient, clubId: string): Promise<unknown> =>
   readAgain(client, [keys.heldSessions(clubId), keys.loads(clubId)]);
 
-/** A pattern was saved. */
+/** Refreshes what depends on patterns. */
 export const afterPattern = (client: QueryClient, clubId: string): Promise<unknown> =>
   readAgain(client, [
     keys.library(clubId),

@@ -21,7 +21,7 @@ import { useClub } from './club.js';
 import { showMovedHere } from './decided-here.js';
 import { afterLadderChange, keys } from './keys.js';
 
-/** A pattern's ladder and everyone on it. */
+/** A pattern's ladder, with everybody on it. */
 export function useLadder(patternId: string): UseQueryResult<LadderReply> {
   const { clubId } = useClub();
   return useQuery({
@@ -47,15 +47,15 @@ export function useAthleteLadder(
 const now = (): string => new Date().toISOString();
 
 /**
- * Moves an athlete on the ladder; everything that shows their rung is read again. While the server does
- * not answer the move is made here, and sent behind the sets it rests on: the rule is asked anew there.
+ * Moves an athlete, and refreshes everything that shows their rung. While the server is unreachable the move is made
+ * here and queued behind the sets it is based on; the server then asks the rule again.
  */
 export function useMove(): UseMutationResult<RungMoveReply, Error, Omit<RungMoveBody, 'movedAt'>> {
   const { clubId } = useClub();
   const client = useQueryClient();
   const outbox = useOutbox();
   const send = async (moveId: string, body: RungMoveBody): Promise<RungMoveReply> => {
-    // It must not come before the set it is about, nor before a move that was made sooner.
+    // It must not arrive before the set it is about, or before an earlier move.
     const { subjects } = outbox.snapshot();
     const isAhead = [...subjects].some(
       (subject) => subject.startsWith('move:') || subject === `drill:${body.setId}`,
@@ -82,7 +82,7 @@ export function useMove(): UseMutationResult<RungMoveReply, Error, Omit<RungMove
   });
 }
 
-/** Saves how a ladder is climbed. */
+/** Saves a ladder's settings. */
 export function useSaveLadder(): UseMutationResult<unknown, Error, Omit<LadderBody, 'savedAt'>> {
   const { clubId } = useClub();
   const client = useQueryClient();
@@ -93,7 +93,7 @@ export function useSaveLadder(): UseMutationResult<unknown, Error, Omit<LadderBo
   });
 }
 
-/** Saves an athlete's own limits on a ladder. */
+/** Saves an athlete's own limits. */
 export function useSaveOwnLimits(): UseMutationResult<
   unknown,
   Error,

@@ -25,15 +25,15 @@ import { keptIsOf } from './kept.js';
 import { keys } from './keys.js';
 import { answerByPasskey } from './passkeys.js';
 
-/** Who the device is signed in as, and what it may open without. */
+/** Who the device is signed in as, and what it may open otherwise. */
 export const useMe = (): UseQueryResult<MeReply> =>
   useQuery({ queryKey: keys.me, queryFn: () => call(ROUTES.me, {}) });
 
-/** Who looks at this page. */
+/** The person using this page. */
 interface Who {
-  /** To the club; whoever sits at the machine of one without an owner is its owner. */
+  /** In the open club; at the server's own machine the owner of a club that has none. */
   readonly role: Role;
-  /** Of their account; `null` where nobody has signed in with one. */
+  /** The account's name; `null` if nobody is signed in with one. */
   readonly name: string | null;
 }
 
@@ -42,8 +42,8 @@ export const WhoContext = createContext<Who>({ role: 'owner', name: null });
 export const useRole = (): Role => useContext(WhoContext).role;
 
 /**
- * Under which name something is said: the account's, or the one that was last typed on this device.
- * `type` is `null` where there is nothing to type.
+ * The name under which something is said: the account's, or else the last one typed on this device; `type` is `null`
+ * for an account.
  */
 export function useOwnName(): [name: string, type: ((name: string) => void) | null] {
   const { name } = useContext(WhoContext);
@@ -51,17 +51,17 @@ export function useOwnName(): [name: string, type: ((name: string) => void) | nu
   return name === null ? [typed, type] : [name, null];
 }
 
-/** Whether whoever looks at this page may send a request: what they may not do need not be offered. */
+/** Whether the current role may send a request, so that pages do not offer what is not allowed. */
 export const useMay = (route: { readonly may: MayAsk }): boolean => isFor(route, useRole());
 
-/** The device is somebody else now: what was read for another is not theirs to see. */
+/** The device is signed in as somebody else: everything cached belongs to the previous person. */
 async function become(client: QueryClient, me: MeReply): Promise<void> {
   await client.cancelQueries();
   client.setQueryData(keys.me, me);
   await client.resetQueries({ predicate: ({ queryKey }) => queryKey[0] !== keys.me[0] });
 }
 
-/** The page that asks is another's after: what comes next must not wait for it (`mutateAsync`). */
+/** Signing in replaces the page, so its callbacks would not run: await the mutation instead (`mutateAsync`). */
 function useBecoming<Said>(
   ask: (said: Said) => Promise<MeReply>,
 ): UseMutationResult<MeReply, Error, Said> {
@@ -78,7 +78,7 @@ function useBecoming<Said>(
 
 export const useSignIn = () => useBecoming((body: SignInBody) => call(ROUTES.signIn, {}, { body }));
 
-/** Signs in by a key that this device keeps. */
+/** Signs in with a passkey of this device. */
 export const usePasskeySignIn = () => useBecoming(() => answerByPasskey());
 
 export const useSignOut = () => useBecoming(() => call(ROUTES.signOut, {}));
@@ -101,15 +101,15 @@ export function useBeFloorDevice(): UseMutationResult<MeReply, Error, string> {
   return useBecoming((name) => call(ROUTES.beFloorDevice, { clubId }, { body: { name } }));
 }
 
-/** What the link that opened this page is for. */
+/** What the invitation behind this page's link is for. */
 export const useInvited = (token: string): UseQueryResult<InvitedReply> =>
   useQuery({
     queryKey: ['invited', token],
     queryFn: () => call(ROUTES.invited, {}, { body: { token } }),
-    // Asked again after it was taken up it would be used up.
+    // Never refetched: after it was accepted it would be reported as used up.
     staleTime: Infinity,
   });
 
-/** Whether an answer says that nobody is signed in any more. */
+/** Whether an error means that the device was signed out. */
 export const isSignedOut = (error: unknown): boolean =>
   error instanceof Refused && error.status === 401;

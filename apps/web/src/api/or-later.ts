@@ -4,8 +4,9 @@ import type { Subject } from '../device/store.js';
 import { call, Unreachable } from './client.js';
 
 /**
- * Sends something that is kept; without a network it stays on this device and is sent later. Throws
- * `Refused` when the server says no. Gives which of the two.
+ * Sends a request, or queues it on this device while there is no network.
+ * @returns which of the two
+ * @throws Refused if the server refuses
  */
 export async function sendOrLater<Path extends string, Takes, Gives>(
   outbox: Outbox,

@@ -11,23 +11,23 @@ import { call } from './client.js';
 import { keys } from './keys.js';
 
 const KEY = 'public-key';
-/** Signatures that devices make: EdDSA, ES256, RS256 (COSE). */
+/** Accepted signature algorithms (COSE): EdDSA, ES256, RS256. */
 const SIGNATURES = [-8, -7, -257];
 const ADDRESS = /^[\d.]+$|^\[/;
 
-/** Whether a passkey can be made and used here: on a secure page that is reached by a name, not a number. */
+/** Whether passkeys work here: they need a secure page at a host name, not at an IP address. */
 export const canUsePasskeys = (): boolean =>
   window.isSecureContext &&
   typeof PublicKeyCredential !== 'undefined' &&
   !ADDRESS.test(window.location.hostname);
 
-/** Loaded when it is wanted: most people never make one. */
+/** Loaded on demand: most people never use it. */
 const webAuthn = () => import('@simplewebauthn/browser');
 
-/** Whether somebody changed their mind, or waited too long: nothing went wrong. */
+/** Whether somebody cancelled the dialog or let it time out, which is no error. */
 export const isGivenUp = (error: Error | null): boolean => error?.name === 'NotAllowedError';
 
-/** Signs in by whichever passkey this device has for the server. */
+/** Signs in with any passkey this device has for the server. */
 export async function answerByPasskey(): Promise<MeReply> {
   const { challenge, rpId } = await call(ROUTES.askPasskey, {});
   const { startAuthentication } = await webAuthn();
@@ -45,7 +45,7 @@ export async function answerByPasskey(): Promise<MeReply> {
 export const usePasskeys = (): UseQueryResult<PasskeyReply[]> =>
   useQuery({ queryKey: keys.passkeys, queryFn: () => call(ROUTES.passkeys, {}) });
 
-/** Makes a passkey on this device, under a name for the list. */
+/** Creates a passkey on this device, with a name for the list. */
 export function useAddPasskey(): UseMutationResult<PasskeyReply, Error, string> {
   const client = useQueryClient();
   return useMutation({

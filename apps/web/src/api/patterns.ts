@@ -32,13 +32,13 @@ export function usePattern(patternId: string, enabled = true): UseQueryResult<Pa
         throw error;
       }
     },
-    // While it is being edited it must not be read anew under the editor.
+    // Never refetched in the background: the editor's base must not change.
     staleTime: Infinity,
     enabled,
   });
 }
 
-/** What others have saved last, read as it is wanted: beside a pattern that is being edited. */
+/** The version others saved last, for comparing with a pattern being edited. */
 export function useNewestPattern(patternId: string): UseQueryResult<PatternReply> {
   const { clubId } = useClub();
   return useQuery({
@@ -50,7 +50,7 @@ export function useNewestPattern(patternId: string): UseQueryResult<PatternReply
 
 interface Saving {
   readonly patternId: string;
-  /** `afterNewest`: whatever others have saved meanwhile, it comes after that. */
+  /** `afterNewest`: follows whatever version others have saved meanwhile. */
   readonly version: number | 'afterNewest';
   readonly body: PatternBody;
 }
@@ -74,7 +74,7 @@ export function useSavePattern(): UseMutationResult<PatternReply, Error, Saving>
   });
 }
 
-/** Puts a pattern aside, or takes it back. */
+/** Archives a pattern, or restores it. */
 export function useArchive(): UseMutationResult<
   unknown,
   Error,

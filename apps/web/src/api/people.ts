@@ -24,7 +24,7 @@ import { useClub } from './club.js';
 import { sendOrLater } from './or-later.js';
 import { afterPeople, afterWatching, keys } from './keys.js';
 
-/** Everyone of the club, who was put away too, by name. */
+/** All athletes of the club, archived ones included, by name. */
 export function usePeople(): UseQueryResult<PersonReply[]> {
   const { clubId } = useClub();
   return useQuery({
@@ -38,7 +38,7 @@ interface Saved {
   readonly body: AthleteBody;
 }
 
-/** Adds an athlete, or changes what is known of one; without a network here first, and there later. */
+/** Adds or changes an athlete; without a network the change is kept here and sent later. */
 export function useSaveAthlete(): UseMutationResult<unknown, Error, Saved> {
   const { clubId } = useClub();
   const client = useQueryClient();
@@ -57,7 +57,7 @@ export function useSaveAthlete(): UseMutationResult<unknown, Error, Saved> {
   });
 }
 
-/** Puts an athlete away, or brings them back. */
+/** Archives an athlete, or restores them. */
 export function useArchiveAthlete(): UseMutationResult<
   PersonReply,
   Error,
@@ -72,7 +72,7 @@ export function useArchiveAthlete(): UseMutationResult<
   });
 }
 
-/** Gives an athlete another pattern to work on. */
+/** Sets the pattern an athlete works on. */
 export function useWorkOn(): UseMutationResult<
   PersonReply,
   Error,
@@ -87,7 +87,7 @@ export function useWorkOn(): UseMutationResult<
   });
 }
 
-/** Watches other faults in an athlete from now on. */
+/** Sets the faults watched in an athlete. */
 export function useWatch(): UseMutationResult<
   PersonReply,
   Error,
@@ -102,7 +102,7 @@ export function useWatch(): UseMutationResult<
   });
 }
 
-/** How often faults were seen in the club in the last weeks. */
+/** How often faults were seen in the club in recent weeks. */
 export function useFaultsLately(): UseQueryResult<FaultCountReply[]> {
   const { clubId } = useClub();
   return useQuery({
@@ -111,7 +111,7 @@ export function useFaultsLately(): UseQueryResult<FaultCountReply[]> {
   });
 }
 
-/** Erases an athlete: with everything timed with them, or so that it stays under no name. */
+/** Erases an athlete, with all their sets or keeping those anonymously. */
 export function useEraseAthlete(): UseMutationResult<
   unknown,
   Error,
@@ -122,12 +122,12 @@ export function useEraseAthlete(): UseMutationResult<
   return useMutation({
     mutationFn: ({ athleteId, how }) =>
       call(ROUTES.eraseAthlete, { clubId, athleteId }, { body: { how } }),
-    // Not waited for: the page of somebody who is gone must be left before it hears of it.
+    // Not awaited: the erased athlete's page must be left before it would refetch.
     onSuccess: () => void client.invalidateQueries({ queryKey: keys.club(clubId) }),
   });
 }
 
-/** A club as it is begun, with the first who trains in it. */
+/** A new club with its first athlete. */
 export interface Beginning {
   readonly club: { readonly name: string; readonly sport: string; readonly unit: LengthUnit };
   readonly court: CourtName;
@@ -135,7 +135,7 @@ export interface Beginning {
   readonly athlete: Omit<AthleteBody, 'patternId'>;
 }
 
-/** What is begun under which ids: tried again after the network was gone it is the same club. */
+/** The new club with its ids, so that a second attempt continues with the same club. */
 export interface Begun extends Beginning {
   readonly clubId: string;
   readonly patternId: string;
@@ -147,7 +147,7 @@ export const asBegun = (beginning: Beginning): Begun => ({
   ...{ clubId: v7(), patternId: v7(), athleteId: v7() },
 });
 
-/** Begins a club: with a usual pattern laid to its floor, a drafted ladder, and a first athlete. */
+/** Creates a club with a default pattern for its floor, a drafted ladder, and a first athlete. */
 export function useBeginClub(): UseMutationResult<ClubReply, Error, Begun> {
   const client = useQueryClient();
   return useMutation({

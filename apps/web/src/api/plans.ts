@@ -42,7 +42,7 @@ export function useSavePlan(): UseMutationResult<PlanReply, Error, Saved> {
     mutationFn: ({ planId, body }) => call(ROUTES.savePlan, { clubId, planId }, { body }),
     onSuccess: (plan) => {
       client.setQueryData(keys.plan(clubId, plan.id), plan);
-      // The next change of it is made on top of this one, before the list is read again.
+      // Stored at once, so that the next change builds on this one before the list is refetched.
       client.setQueryData<PlanReply[]>(keys.plans(clubId), (all) =>
         all?.map((one) => (one.id === plan.id ? plan : one)),
       );
@@ -51,7 +51,7 @@ export function useSavePlan(): UseMutationResult<PlanReply, Error, Saved> {
   });
 }
 
-/** Takes a plan away. */
+/** Deletes a plan. */
 export function useRemovePlan(): UseMutationResult<unknown, Error, string> {
   const { clubId } = useClub();
   const client = useQueryClient();

@@ -17,7 +17,7 @@ import { sendOrLater } from './or-later.js';
 const latestFirst = (all: HomePracticeReply[]): HomePracticeReply[] =>
   [...all].sort((one, other) => other.day.localeCompare(one.day));
 
-/** What was practised without the coach lately, the latest day first. */
+/** Recent practice without the coach, latest day first. */
 export function usePractice(): UseQueryResult<HomePracticeReply[]> {
   const { clubId } = useClub();
   return useQuery({
@@ -27,7 +27,7 @@ export function usePractice(): UseQueryResult<HomePracticeReply[]> {
   });
 }
 
-/** Writes it down, or takes it back; it stands here at once and is sent when it can be. */
+/** Writes or withdraws an entry; it shows at once, and is sent when possible. */
 export function useWritePractice(): UseMutationResult<void, Error, HomePracticeReply> {
   const { clubId } = useClub();
   const client = useQueryClient();
@@ -39,7 +39,7 @@ export function useWritePractice(): UseMutationResult<void, Error, HomePracticeR
       await sendOrLater(outbox, `practice:${id}`, ROUTES.writeHomePractice, params, body);
     },
     onMutate: (practice) => showAtOnce(client, queryKey, practice),
-    // What waits on this device the server does not know yet: it is asked only for what follows from it.
+    // An unsent entry is unknown to the server, so the list is not refetched, only what is derived from it.
     onSuccess: () => client.invalidateQueries({ queryKey: keys.loads(clubId) }),
     onError: () => client.invalidateQueries({ queryKey }),
   });

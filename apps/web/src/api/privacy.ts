@@ -11,7 +11,7 @@ import { call } from './client.js';
 import { useClub } from './club.js';
 import { keys } from './keys.js';
 
-/** What a club keeps of people, and for how long. */
+/** What the club keeps about people, and for how long. */
 export function usePrivacy(): UseQueryResult<PrivacyReply> {
   const { clubId } = useClub();
   return useQuery({
@@ -20,7 +20,7 @@ export function usePrivacy(): UseQueryResult<PrivacyReply> {
   });
 }
 
-/** Says for how many years those are kept who do not train any more; `null` for without a reminder. */
+/** Sets for how many years inactive athletes are kept; `null` for no limit. */
 export function useKeepFor(): UseMutationResult<PrivacyReply, Error, number | null> {
   const { clubId } = useClub();
   const client = useQueryClient();
@@ -30,13 +30,13 @@ export function useKeepFor(): UseMutationResult<PrivacyReply, Error, number | nu
   });
 }
 
-/** Who saw and changed what is private of an athlete. */
+/** The trail of accesses to an athlete's private data. */
 export function useTrail(athleteId: string): UseQueryResult<TrailEntryReply[]> {
   const { clubId } = useClub();
   return useQuery({
     queryKey: keys.trail(clubId, athleteId),
     queryFn: () => call(ROUTES.trail, { clubId, athleteId }),
-    // Whoever looks wants to know who has looked until now.
+    // Always refetched, to include the most recent accesses.
     staleTime: 0,
   });
 }

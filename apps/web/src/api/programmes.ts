@@ -12,7 +12,7 @@ import { useClub } from './club.js';
 import { keys } from './keys.js';
 import { useMay } from './me.js';
 
-/** Training over weeks that is planned, the latest first. */
+/** Programmes of several weeks, latest first. */
 export function useProgrammes(): UseQueryResult<ProgrammeReply[]> {
   const { clubId } = useClub();
   return useQuery({
@@ -27,7 +27,7 @@ interface Saved {
   readonly body: ProgrammeBody;
 }
 
-/** Plans weeks, or changes them; they stand here at once, the next change is made on top of them. */
+/** Creates or changes a programme; it shows at once, so that the next change builds on it. */
 export function useSaveProgramme(): UseMutationResult<ProgrammeReply, Error, Saved> {
   const { clubId } = useClub();
   const client = useQueryClient();
@@ -39,7 +39,7 @@ export function useSaveProgramme(): UseMutationResult<ProgrammeReply, Error, Sav
     mutationFn: ({ programmeId, body }) =>
       call(ROUTES.saveProgramme, { clubId, programmeId }, { body }),
     onMutate: async ({ programmeId, body }) => {
-      // A reading begun before this change would not have it.
+      // A response already under way would not contain this change.
       await client.cancelQueries({ queryKey });
       client.setQueryData<ProgrammeReply[]>(queryKey, (all = []) =>
         all.some(({ id }) => id === programmeId)
@@ -47,13 +47,13 @@ export function useSaveProgramme(): UseMutationResult<ProgrammeReply, Error, Sav
           : [{ id: programmeId, ...body }, ...all],
       );
     },
-    // While another change waits, what the server says is out of date.
+    // While another change waits the server's reply is out of date.
     onSettled: () =>
       client.isMutating({ mutationKey }) === 1 ? client.invalidateQueries({ queryKey }) : undefined,
   });
 }
 
-/** Takes a programme away; its sessions stay. */
+/** Deletes a programme; its sessions stay. */
 export function useRemoveProgramme(): UseMutationResult<unknown, Error, string> {
   const { clubId } = useClub();
   const client = useQueryClient();

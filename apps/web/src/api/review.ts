@@ -38,7 +38,7 @@ export function useSetReview(setId: string, enabled: boolean): UseQueryResult<Se
 }
 
 export interface SetReviews {
-  /** In the order asked for; `null` until all are read. */
+  /** In the order asked for; `null` until all are loaded. */
   readonly sets: readonly SetReviewReply[] | null;
   readonly error: Error | null;
   readonly again: () => Promise<unknown>;
@@ -60,7 +60,7 @@ export function useSetReviews(setIds: readonly string[]): SetReviews {
   });
 }
 
-/** Everything that is followed of an athlete. */
+/** An athlete's whole course. */
 export function useCourse(athleteId: string): UseQueryResult<AthleteCourseReply> {
   const { clubId } = useClub();
   return useQuery({
@@ -70,7 +70,7 @@ export function useCourse(athleteId: string): UseQueryResult<AthleteCourseReply>
   });
 }
 
-/** The counted reps of sets that may be pooled; `null` asks for nothing. */
+/** The counted reps of sets that may be pooled; disabled for `null`. */
 export function useAthleteReps(
   athleteId: string,
   pool: PoolQuery | null,
@@ -83,7 +83,7 @@ export function useAthleteReps(
   });
 }
 
-/** Puts a correction beside a rep; everything that follows from the set is read again. */
+/** Adds a correction of a rep, and refreshes what follows from the set. */
 export function useCorrectRep(setId: string): UseMutationResult<RepReply, Error, RepBody> {
   const { clubId } = useClub();
   const client = useQueryClient();
@@ -93,7 +93,7 @@ export function useCorrectRep(setId: string): UseMutationResult<RepReply, Error,
   });
 }
 
-/** Keeps reps as they were marked on film; without a network they are kept here and sent later. */
+/** Stores reps as marked on film; without a network they are kept here and sent later. */
 export function useKeepMarks(setId: string): UseMutationResult<void, Error, readonly RepBody[]> {
   const { clubId } = useClub();
   const client = useQueryClient();
@@ -109,7 +109,7 @@ export function useKeepMarks(setId: string): UseMutationResult<void, Error, read
   });
 }
 
-/** Writes a note of a set, or takes it back; without a network it is kept here and sent later. */
+/** Writes or withdraws a note on a set; without a network it is kept here and sent later. */
 export function useWriteNote(): UseMutationResult<SetNoteReply, Error, SetNoteReply> {
   const { clubId } = useClub();
   const client = useQueryClient();
@@ -125,13 +125,13 @@ export function useWriteNote(): UseMutationResult<SetNoteReply, Error, SetNoteRe
 
 const ASK_AGAIN_MS = 400;
 
-/** An import under the id it was first sent by: sent again, what is stored of it stays as it is. */
+/** An import with its id: sent again it continues instead of storing anything twice. */
 export interface Import {
   readonly importId: string;
   readonly body: ImportBody;
 }
 
-/** Stores sets timed elsewhere; `onProgress` hears how many are stored. Goes on without this page. */
+/** Imports sets; `onProgress` receives how many are stored. It continues without this page. */
 export function useImportSets(
   onProgress: (reply: ImportReply) => void,
 ): UseMutationResult<ImportReply, Error, Import> {

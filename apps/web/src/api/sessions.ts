@@ -20,7 +20,7 @@ import { useMay } from './me.js';
 import { afterSession, keys } from './keys.js';
 import { sendOrLater } from './or-later.js';
 
-/** The sessions that were held, the latest first. */
+/** Held sessions, latest first. */
 export function useHeldSessions(): UseQueryResult<HeldSessionReply[]> {
   const { clubId } = useClub();
   return useQuery({
@@ -30,7 +30,7 @@ export function useHeldSessions(): UseQueryResult<HeldSessionReply[]> {
   });
 }
 
-/** One of them. */
+/** One held session. */
 export function useHeldSession(sessionId: string): UseQueryResult<HeldSessionReply> {
   const { clubId } = useClub();
   return useQuery({
@@ -39,7 +39,7 @@ export function useHeldSession(sessionId: string): UseQueryResult<HeldSessionRep
   });
 }
 
-/** What was timed in it. */
+/** The sets timed during a session. */
 export function useSessionSets(sessionId: string): UseQueryResult<SessionSetReply[]> {
   const { clubId } = useClub();
   return useQuery({
@@ -48,7 +48,7 @@ export function useSessionSets(sessionId: string): UseQueryResult<SessionSetRepl
   });
 }
 
-/** What was seen in sessions lately, the newest first. */
+/** Recent observations in sessions, newest first. */
 export function useSessionNotes(): UseQueryResult<SessionNoteReply[]> {
   const { clubId } = useClub();
   return useQuery({
@@ -57,7 +57,7 @@ export function useSessionNotes(): UseQueryResult<SessionNoteReply[]> {
   });
 }
 
-/** How much everyone has done in the week of a day, and in the four before it. */
+/** Everybody's load in the week of a day and the four before it. */
 export function useLoads(day: string): UseQueryResult<AthleteLoadReply[]> {
   const { clubId } = useClub();
   return useQuery({
@@ -66,7 +66,7 @@ export function useLoads(day: string): UseQueryResult<AthleteLoadReply[]> {
   });
 }
 
-/** Keeps a session that was held; without a network it is kept here and sent later. */
+/** Saves a held session; without a network it is kept here and sent later. */
 export function useHoldSession(): UseMutationResult<void, Error, HeldSessionReply> {
   const { clubId } = useClub();
   const client = useQueryClient();
@@ -74,25 +74,25 @@ export function useHoldSession(): UseMutationResult<void, Error, HeldSessionRepl
   const mutationKey = ['hold session', clubId];
   return useMutation({
     mutationKey,
-    // One after the other: each says the whole session, and the last said must be the last stored.
+    // One after another: each request contains the whole session, so the last must arrive last.
     scope: { id: mutationKey.join(' ') },
     mutationFn: async ({ id, ...body }) => {
       const params = { clubId, sessionId: id };
       await sendOrLater(outbox, `session:${id}`, ROUTES.holdSession, params, body);
     },
-    // Shown at once: the next change is made on top of this one, though nobody has answered yet.
+    // Applied at once, so that the next change builds on this one before there is a reply.
     onMutate: async (session) => {
-      // A reading begun before this change would put the session back to what it was.
+      // A response already under way would undo the change.
       await client.cancelQueries({ queryKey: keys.heldSessions(clubId) });
       client.setQueryData(keys.heldSession(clubId, session.id), session);
     },
-    // While another change waits, what the server says is out of date.
+    // While another change waits the server's reply is out of date.
     onSettled: () =>
       client.isMutating({ mutationKey }) === 1 ? afterSession(client, clubId) : undefined,
   });
 }
 
-/** Takes a session away: it was not held after all. */
+/** Deletes a session that did not take place. */
 export function useRemoveSession(): UseMutationResult<unknown, Error, string> {
   const { clubId } = useClub();
   const client = useQueryClient();
@@ -102,7 +102,7 @@ export function useRemoveSession(): UseMutationResult<unknown, Error, string> {
   });
 }
 
-/** Writes what was seen, or takes it back; it stands here at once and is sent when it can be. */
+/** Writes or withdraws an observation; it shows at once, and is sent when possible. */
 export function useWriteSessionNote(): UseMutationResult<void, Error, SessionNoteReply> {
   const { clubId } = useClub();
   const client = useQueryClient();

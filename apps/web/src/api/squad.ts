@@ -27,7 +27,7 @@ const setup = (clubId: string, athleteId: string, patternId: string | null) => (
     call(ROUTES.drillSetup, { clubId, athleteId }, { query: patternId ? { patternId } : {} }),
 });
 
-/** What the floor needs to start; on the pattern named, or the one the athlete is working on. */
+/** A drill's set-up for an athlete, on the given pattern or the one they are working on. */
 export function useDrillSetup(
   athleteId: string,
   patternId: string | null,
@@ -35,15 +35,15 @@ export function useDrillSetup(
   const { clubId } = useClub();
   return useQuery({
     ...setup(clubId, athleteId, patternId),
-    // Another pattern of the same athlete: what stands there stays until it is read.
+    // While another pattern of the same athlete loads, the previous one stays.
     placeholderData: (before) => (before?.athlete.id === athleteId ? before : undefined),
   });
 }
 
-/** Fetches the same for whoever else is to work. */
+/** Returns a function that loads others' set-ups. */
 export function useFetchSetup(): (
   athleteId: string,
-  /** `null`: the one they work on. */
+  /** `null`: the pattern they are working on. */
   patternId: string | null,
 ) => Promise<DrillSetupReply> {
   const { clubId } = useClub();

@@ -4,15 +4,15 @@ import { say } from '../words/api.js';
 import { useClub } from './club.js';
 import { useGroups } from './groups.js';
 
-/** Of everyone. */
+/** Value for "everybody". */
 const ALL = '';
 
 export interface GroupFilter {
-  /** The squad that is looked at; `null` for everyone. */
+  /** The selected squad; `null` for everybody. */
   readonly group: GroupReply | null;
-  /** Those of the squad in the coach's own order; everyone as they came. */
+  /** The squad's members in the coach's order; everybody in the given order. */
   readonly of: <Line>(lines: readonly Line[], idOf: (line: Line) => string) => readonly Line[];
-  /** For a field to choose by; `null` where there is nothing to choose. */
+  /** Props of a field to choose by; `null` if the club has no squads. */
   readonly field: {
     readonly label: string;
     readonly hideLabel: true;
@@ -22,7 +22,7 @@ export interface GroupFilter {
   } | null;
 }
 
-/** The squad a coach looks at, the same on every page, remembered for the club on this device. */
+/** The squad a coach looks at: the same on every page, remembered per club on this device. */
 export function useGroupFilter(): GroupFilter {
   const { clubId } = useClub();
   const groups = useGroups();

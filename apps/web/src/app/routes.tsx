@@ -171,7 +171,7 @@ const join = async () => ({ Component: (await import('../join/JoinPage.js')).Joi
 
 /** Pages are lazy, so that floor and review are not part of the first load. */
 export const router = createBrowserRouter([
-  // A joined screen is no place of the app: it has no ways to elsewhere.
+  // Outside the frame: a joined screen has no navigation.
   {
     path: `${JOIN}/:code?`,
     lazy: join,

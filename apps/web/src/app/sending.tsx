@@ -8,15 +8,15 @@ import { prune } from '../device/drill-log.js';
 import { Outbox, type Delivery } from '../device/outbox.js';
 import type { Outgoing } from '../device/store.js';
 
-/** A server that is merely busy will take it later, and one that knows nobody once somebody has signed in. */
+/** HTTP statuses after which a request is tried again later; 401 once somebody has signed in. */
 const LATER = new Set([401, 408, 429, 500]);
 
-/** A request that the server fails at so often will not be taken; what waits behind it must be sent. */
+/** After so many server errors a request is set aside, so that those behind it are sent. */
 const MOST_FAILURES = 6;
 
 const failures = new Map<string, number>();
 
-/** A move by the rule that the server took as one against it: the rule said otherwise there. */
+/** The device moved by the rule, but the server stored the move as an overrule: its evidence said otherwise. */
 function compareMove({ body, by = null }: Outgoing, reply: RungMoveReply): void {
   const { id, athleteId, patternId, fromRung, toRung, decision } = reply;
   if ((body as RungMoveBody).basis === reply.basis || !decision) return;
@@ -44,7 +44,7 @@ async function deliver(item: Outgoing): Promise<Delivery> {
   }
 }
 
-/** Gives the pages below one outbox, woken at the start and whenever the network may be back. */
+/** Provides the pages with one outbox, which is woken at the start and whenever the network may be back. */
 export function Sending({ children }: { children: ReactNode }): ReactElement {
   const client = useQueryClient();
   const [outbox] = useState(() => new Outbox(deliver));
@@ -54,7 +54,7 @@ export function Sending({ children }: { children: ReactNode }): ReactElement {
     const unsubscribe = outbox.subscribe(() => {
       const before = waiting;
       waiting = outbox.snapshot().waiting;
-      // What was asked for before the last of it was taken would come as news after.
+      // Whatever was loaded before the outbox was empty may be out of date.
       if (before > 0 && waiting === 0)
         void client.cancelQueries().then(() => client.invalidateQueries());
     });

@@ -10,7 +10,7 @@ function onWish(listener: () => void): () => void {
   return () => darkWished.removeEventListener('change', listener);
 }
 
-/** Lights on or off: the device's wish until somebody chooses, then the choice. */
+/** Light or dark: the device's setting, until somebody chooses. */
 export function useTheme(): [Theme, () => void] {
   const [chosen, choose] = useRemembered<Theme | null>('theme', null);
   const wished = useSyncExternalStore<Theme>(onWish, () => (darkWished.matches ? 'dark' : 'light'));

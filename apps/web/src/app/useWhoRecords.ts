@@ -3,13 +3,13 @@ import { useEffect } from 'react';
 import { useOutbox } from '../device/outbox-context.js';
 import { isIn } from '../device/who.js';
 
-/** What is recorded on this device is whoever's is signed in on it, and is sent once they are. */
+/** Records made on this device belong to whoever is signed in, and are only sent while they are. */
 export function useWhoRecords(me: MeReply | undefined): void {
   const outbox = useOutbox();
   const { accountId = null, name = '' } = me?.signedIn ?? {};
   const isKnown = me !== undefined;
   const isSignedIn = Boolean(me?.signedIn);
-  // Without accounts whoever sits there records for the device.
+  // Without accounts the device itself is the author.
   const isOpen = me !== undefined && me.open.length > 0;
   useEffect(() => {
     if (!isKnown) return;

@@ -1,6 +1,6 @@
 import { createContext } from 'react';
 
-/** The stops of the short walk, and where each is seen. */
+/** The steps of the introduction, and the page each is shown on. */
 export const WALK = [
   ['squad', '/'],
   ['floor', '/floor'],
@@ -9,5 +9,5 @@ export const WALK = [
   ['patterns', '/patterns'],
 ] as const;
 
-/** Begins the short walk through the places. */
+/** Starts the introduction. */
 export const StartWalk = createContext<() => void>(() => undefined);

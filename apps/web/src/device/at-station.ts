@@ -2,18 +2,18 @@ import { forget, remember, remembered } from './preferences.js';
 
 const NAME = 'at-station';
 
-/** The station of a session that this device is at. */
+/** The station in a session that this device stands at. */
 export interface AtStation {
-  /** Of the session. */
+  /** The session's room. */
   readonly room: string;
   /** From 1. */
   readonly station: number;
 }
 
-/** Where this device is; `null` at no station. */
+/** This device's station; `null` if it is at none. */
 export const atStation = (): AtStation | null => remembered<AtStation | null>(NAME, null);
 
-/** From now on it is there. */
+/** Remembers the station. */
 export const goToStation = (at: AtStation): void => void remember(NAME, at);
-/** From now on it is at none. */
+/** Forgets the station. */
 export const leaveStation = (): void => forget(NAME);

@@ -1,7 +1,7 @@
 const PREFIX = 'orthokin-drill-';
 const lockName = (drillId: string): string => `${PREFIX}${drillId}`;
 
-/** Marks a drill as being run in this tab until it is let go, or the tab dies. */
+/** Locks a drill as running in this tab. The lock ends with the returned function, or with the tab. */
 export function holdDrill(drillId: string): () => void {
   if (!('locks' in navigator)) return () => undefined;
   let letGo = () => {};
@@ -11,8 +11,8 @@ export function holdDrill(drillId: string): () => void {
 }
 
 /**
- * Calls back when drills that other tabs are running now are let go, each time one is. Gives what
- * stops the waiting.
+ * Calls back whenever a drill that another tab is running now is released.
+ * @returns stops waiting
  */
 export function onDrillsLetGo(heard: () => void): () => void {
   const abort = new AbortController();
@@ -27,7 +27,7 @@ export function onDrillsLetGo(heard: () => void): () => void {
   return () => abort.abort();
 }
 
-/** Whether some tab runs the drill right now. */
+/** Whether any tab is running the drill. */
 export async function isBeingRun(drillId: string): Promise<boolean> {
   if (!('locks' in navigator)) return false;
   const { held = [] } = await navigator.locks.query();

@@ -1,7 +1,7 @@
 import { recordsNow } from './who.js';
 import { store, type DrillHead, type Outgoing } from './store.js';
 
-/** Sets older than this, sent and ended, are only read from the server. */
+/** Finished and sent sets older than this are only kept on the server. */
 const KEEP_MS = 14 * 24 * 60 * 60 * 1000;
 
 const allEntriesOf = (drillId: string) =>
@@ -11,13 +11,13 @@ export interface Append {
   readonly head: DrillHead;
   readonly seq: number;
   readonly action: unknown;
-  /** What the server must learn because of it. */
+  /** Requests that follow from the action. */
   readonly outgoing: readonly Outgoing[];
 }
 
 /**
- * Writes what happened, and what has to be sent because of it, in one transaction: either both
- * are on the disk or neither is. Resolves when they are.
+ * Stores an action and the requests that follow from it in one transaction: both or neither. Resolves when they are
+ * on disk.
  */
 export async function append({ head, seq, action, outgoing }: Append): Promise<void> {
   const by = recordsNow();
@@ -33,19 +33,19 @@ export async function append({ head, seq, action, outgoing }: Append): Promise<v
   ]);
 }
 
-/** Everything that happened in a drill, in order; empty when this browser knows nothing of it. */
+/** A drill's actions in order; empty if it is unknown here. */
 export async function actionsOf(drillId: string): Promise<unknown[]> {
   const db = await store();
   return (await db.getAll('entries', allEntriesOf(drillId))).map(({ action }) => action);
 }
 
-/** Drills that were begun here and not ended, newest first. */
+/** Drills that were started here and not ended, newest first. */
 export async function openDrills(): Promise<DrillHead[]> {
   const drills = await (await store()).getAll('drills');
   return drills.filter(({ ended }) => !ended).sort((a, b) => b.startedAt - a.startedAt);
 }
 
-/** Forgets old drills that are over and sent. */
+/** Deletes old drills that are finished and sent. */
 export async function prune(now: number): Promise<void> {
   const db = await store();
   for (const { id, startedAt, ended } of await db.getAll('drills')) {

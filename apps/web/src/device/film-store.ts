@@ -1,46 +1,46 @@
 import { DAY_MS } from '@orthokin/core/stats';
 
-/** From where a film was taken, as whoever films says. */
+/** Camera positions, as stated by whoever films. */
 export const FILM_ANGLES = ['front', 'side', 'behind', 'above'] as const;
 export type FilmAngle = (typeof FILM_ANGLES)[number];
 
-/** What a film is of: a set of a club's, or one of its patterns. */
+/** What a film shows: a set, or a pattern. */
 export interface FilmOf {
   readonly clubId: string;
   readonly setId?: string | undefined;
   readonly patternId?: string | undefined;
 }
 
-/** A film that is kept on this device. */
+/** A film on this device. */
 export interface KeptFilm extends FilmOf {
   readonly id: string;
   readonly name: string;
   readonly bytes: number;
   /** Epoch ms. */
   readonly keptAt: number;
-  /** Epoch ms after which it is let go; until somebody deletes it where `null`. */
+  /** Epoch ms after which it is deleted; `null`: kept until somebody deletes it. */
   readonly keptUntil: number | null;
-  /** `null` where nobody said. */
+  /** `null` if unknown. */
   readonly angle: FilmAngle | null;
 }
 
-/** What is written beside a film. */
+/** A film's metadata file. */
 interface About extends FilmOf {
   readonly name: string;
   readonly type?: string;
   readonly keptAt: number;
   readonly keptUntil?: number | null;
   readonly angle?: FilmAngle | null;
-  /** It is being written; what there is of it is no film yet. */
+  /** Whether it is still being written and not complete. */
   readonly isPart?: boolean;
 }
 
 const FOLDER = 'film';
 const ABOUT = 'about.json';
-/** A film in one, or the first of its pieces in the order they were filmed. */
+/** Name of a film's file, or of the first of its pieces. */
 const FILE = 'film';
 const pieceName = (n: number): string => `${FILE}-${String(n).padStart(6, '0')}`;
-/** Nobody writes at a film for so long: it was broken off, ms. */
+/** An incomplete film not written to for this long was cut off, ms. */
 const BROKEN_OFF_MS = DAY_MS;
 
 const folder = async (): Promise<FileSystemDirectoryHandle> =>
@@ -62,7 +62,7 @@ const writeAbout = (own: FileSystemDirectoryHandle, about: About): Promise<void>
 const aboutOf = async (own: FileSystemDirectoryHandle): Promise<About> =>
   JSON.parse(await (await (await own.getFileHandle(ABOUT)).getFile()).text()) as About;
 
-/** There is no room for a film: what it needs and what is left, bytes. */
+/** There is no room for a film; contains the bytes needed and left. */
 export class NoRoom extends Error {
   constructor(
     readonly needed: number,
@@ -72,7 +72,7 @@ export class NoRoom extends Error {
   }
 }
 
-/** Kept apart from the film: a browser that is nearly full slows everything down. */
+/** Never filled: a browser that is nearly full becomes slow. */
 const SPARE_BYTES = 50_000_000;
 
 /** Room left for films, bytes. */
@@ -81,7 +81,10 @@ export async function roomLeft(): Promise<number> {
   return Math.max(0, quota - usage - SPARE_BYTES);
 }
 
-/** Keeps a film in the browser's private files and gives its id; kept already, it is not kept twice. */
+/**
+ * Stores a film in the browser's private file system. The same film is not stored twice.
+ * @returns its id
+ */
 export async function keepFilm(of: FilmOf, film: File): Promise<string> {
   const same = (await filmsOf(of)).find(
     ({ name, bytes }) => name === film.name && bytes === film.size,
@@ -103,19 +106,19 @@ export async function keepFilm(of: FilmOf, film: File): Promise<string> {
   return id;
 }
 
-/** A film that is kept as it is taken, piece by piece: what was filmed is there if the page dies. */
+/** A film stored piece by piece while it is recorded, so that it survives if the page dies. */
 export interface FilmInPieces {
   readonly add: (piece: Blob) => void;
-  /** The whole film, with the id it is kept by; `null` where there was no room for all of it. */
+  /** The whole film and its id; the id is `null` if there was no room for all of it. */
   readonly end: () => Promise<{ readonly film: File; readonly id: string | null }>;
 }
 
-/** Begins to keep a film of which the pieces are still to come. */
+/** Begins to store a film that is being recorded. */
 export function keepInPieces(of: FilmOf, name: string, type: string): FilmInPieces {
   const id = crypto.randomUUID();
   const about: About = { ...of, name, type, keptAt: Date.now() };
   let count = 0;
-  /** Pieces that found no room, and all that came after them. */
+  /** Pieces there was no room for, and all later ones. */
   const left: Blob[] = [];
   const keep = async (piece: Blob): Promise<void> => {
     const own = await folderOf(id, true);
@@ -154,15 +157,15 @@ async function change(id: string, what: Pick<About, 'keptUntil'> | Pick<About, '
   await writeAbout(own, { ...(await aboutOf(own)), ...what });
 }
 
-/** Keeps a film until a moment, epoch ms; `null`: until it is deleted. */
+/** Sets until when to keep a film, epoch ms; `null`: until it is deleted. */
 export const keepUntil = (id: string, keptUntil: number | null): Promise<void> =>
   change(id, { keptUntil });
 
-/** Writes down from where a film was taken. */
+/** Sets a film's camera position. */
 export const setAngle = (id: string, angle: FilmAngle | null): Promise<void> =>
   change(id, { angle });
 
-/** A film that is kept; `null` where it is not, or no longer. */
+/** A stored film; `null` if it is gone. */
 export async function filmFile(id: string): Promise<File | null> {
   try {
     const own = await folderOf(id);
@@ -175,7 +178,7 @@ export async function filmFile(id: string): Promise<File | null> {
   }
 }
 
-/** Every film on this device, the newest first; those kept long enough are let go, whosever they are. */
+/** All films on this device, newest first; deletes those whose time is over, whichever club they belong to. */
 async function allFilms(): Promise<KeptFilm[]> {
   const films: KeptFilm[] = [];
   for await (const own of (await folder()).values()) {
@@ -191,21 +194,21 @@ async function allFilms(): Promise<KeptFilm[]> {
         });
       }
     } catch {
-      // What it is was never written down: there is nothing to show of it.
+      // Without metadata nobody can tell what it shows.
       await letGo(own.name);
     }
   }
   return films.sort((a, b) => b.keptAt - a.keptAt);
 }
 
-/** Every film of a club that is kept, the newest first; another club's is none of its business. */
+/** A club's films on this device, newest first. */
 export const keptFilms = async (clubId: string): Promise<KeptFilm[]> =>
   (await allFilms()).filter((film) => film.clubId === clubId);
 
-/** Every film of a set, or of a pattern, the newest first. */
+/** The films of a set or a pattern, newest first. */
 export const filmsOf = async ({ setId, patternId }: FilmOf): Promise<KeptFilm[]> =>
   (await allFilms()).filter((film) => film.setId === setId && film.patternId === patternId);
 
-/** Takes a film off the device for good. */
+/** Deletes a film for good. */
 export const letGo = async (id: string): Promise<void> =>
   (await folder()).removeEntry(id, { recursive: true });

@@ -1,10 +1,10 @@
 import { remember, remembered } from './preferences.js';
 import { recordsNow, type Person } from './who.js';
 
-/** Something to be told to whoever did what it is about. */
+/** Something to tell whoever caused it. */
 export interface News<Item> {
   readonly id: string;
-  /** Who did it; `null` where it was the device. */
+  /** Who caused it; `null` for the device itself. */
   readonly by: Person | null;
   readonly item: Item;
 }
@@ -12,8 +12,7 @@ export interface News<Item> {
 const MOST = 20;
 
 /**
- * News that is kept on this device until whoever it is for has seen it: they may not look at the moment
- * it comes.
+ * News stored on this device until the person it is for has seen it, since they may not be looking when it arrives.
  */
 export class KeptNews<Item> {
   private readonly listeners = new Set<() => void>();
@@ -30,7 +29,7 @@ export class KeptNews<Item> {
 
   readonly snapshot = (): readonly News<Item>[] => this.all;
 
-  /** One of the same id stands in its place. */
+  /** Replaces news with the same id. */
   add(id: string, item: Item, by: Person | null = recordsNow()): void {
     this.keep([...this.all.filter((each) => each.id !== id), { id, by, item }].slice(-MOST));
   }
@@ -46,7 +45,7 @@ export class KeptNews<Item> {
   }
 }
 
-/** What of it is for whoever is signed in: nobody else is told what another did. */
+/** News for whoever is signed in; nobody is told what somebody else did. */
 export const newsFor = <Item>(
   all: readonly News<Item>[],
   accountId: string | null,

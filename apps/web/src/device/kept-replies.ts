@@ -1,9 +1,9 @@
 import { openDB, deleteDB, type DBSchema, type IDBPDatabase } from 'idb';
 
-/** A reply of the server as it is put aside for when there is no network. */
+/** A stored reply of the server, encrypted. */
 interface Sealed {
   readonly path: string;
-  /** When it was read, epoch milliseconds. */
+  /** When it was received, epoch ms. */
   readonly at: number;
   readonly bytes: number;
   readonly iv: Uint8Array<ArrayBuffer>;
@@ -12,7 +12,7 @@ interface Sealed {
 
 interface Schema extends DBSchema {
   replies: { key: string; value: Sealed };
-  /** The key of the one who is signed in, and whose it is. */
+  /** Whose replies are stored, and the key that encrypts them. */
   owner: { key: 'owner'; value: { readonly who: string; readonly key: CryptoKey } };
 }
 
@@ -21,11 +21,11 @@ export interface Kept {
   readonly at: number;
 }
 
-/** What is kept, for whoever wants to know. */
+/** A summary of what is stored. */
 export interface KeptSummary {
   readonly replies: number;
   readonly bytes: number;
-  /** Epoch milliseconds; `null` where nothing is kept. */
+  /** Epoch ms; `null` if nothing is stored. */
   readonly oldest: number | null;
   readonly newest: number | null;
 }
@@ -36,7 +36,7 @@ const NOTHING: KeptSummary = { replies: 0, bytes: 0, oldest: null, newest: null 
 
 let opened: Promise<IDBPDatabase<Schema>> | null = null;
 
-/** Only a secure page has what it takes to seal, and to open without a network. */
+/** Encryption and offline use are only available on secure pages. */
 const canKeep = (): boolean => window.isSecureContext && typeof indexedDB !== 'undefined';
 
 function replies(): Promise<IDBPDatabase<Schema>> {
@@ -53,7 +53,7 @@ function replies(): Promise<IDBPDatabase<Schema>> {
   return opened;
 }
 
-/** A device that cannot keep anything works on as it did without. */
+/** If the device's storage fails the app works as if nothing were stored. */
 async function or<Value>(otherwise: Value, work: () => Promise<Value>): Promise<Value> {
   if (!canKeep()) return otherwise;
   try {
@@ -64,8 +64,8 @@ async function or<Value>(otherwise: Value, work: () => Promise<Value>): Promise<
 }
 
 /**
- * Says whose what is kept is from now on. What was kept for somebody else is given up: the key it was
- * sealed with goes first, so that nothing of it can be read should the rest fail.
+ * Sets whose replies are stored from now on, and deletes those of anybody else. The key is deleted first, so that
+ * they are unreadable even if deleting the rest fails.
  */
 export const keepFor = (who: string): Promise<void> =>
   or(undefined, async () => {
@@ -79,7 +79,7 @@ export const keepFor = (who: string): Promise<void> =>
     await db.put('owner', { who, key }, 'owner');
   });
 
-/** Puts a reply aside; nothing before it is known whose it is. */
+/** Stores a reply; nothing is stored until it is known whose it is. */
 export const keepReply = (path: string, reply: unknown, now = Date.now()): Promise<void> =>
   or(undefined, async () => {
     const db = await replies();
@@ -88,14 +88,14 @@ export const keepReply = (path: string, reply: unknown, now = Date.now()): Promi
     const text = new TextEncoder().encode(JSON.stringify(reply));
     const iv = crypto.getRandomValues(new Uint8Array(12));
     const sealed = await crypto.subtle.encrypt({ name: CIPHER, iv }, owner.key, text);
-    // Somebody else may have come in meanwhile.
+    // Somebody else may have signed in meanwhile.
     const tx = db.transaction(['owner', 'replies'], 'readwrite');
     if ((await tx.objectStore('owner').get('owner'))?.who === owner.who)
       await tx.objectStore('replies').put({ path, at: now, bytes: sealed.byteLength, iv, sealed });
     await tx.done;
   });
 
-/** What was put aside of a path; `null` for nothing that can be read. */
+/** The stored reply for a path; `null` if there is none that can be read. */
 export const keptReply = (path: string): Promise<Kept | null> =>
   or(null, async () => {
     const db = await replies();
@@ -106,7 +106,7 @@ export const keptReply = (path: string): Promise<Kept | null> =>
     return { reply: JSON.parse(new TextDecoder().decode(text)) as unknown, at };
   });
 
-/** Gives up all that is kept. */
+/** Deletes all stored replies. */
 export const forgetReplies = (): Promise<void> =>
   or(undefined, async () => {
     await (await replies()).delete('owner', 'owner');

@@ -9,7 +9,7 @@ export function useOutbox(): Outbox {
   return outbox;
 }
 
-/** What is not sent yet, kept up to date. */
+/** What is waiting to be sent, kept up to date. */
 export function useSending(): SendingState {
   const outbox = useOutbox();
   return useSyncExternalStore(outbox.subscribe, outbox.snapshot);

@@ -2,22 +2,22 @@ import { maySend, recordsNow } from './who.js';
 import { store, type Outgoing, type Subject } from './store.js';
 
 export interface SendingState {
-  /** Requests not yet acknowledged, and what they are about. */
+  /** Unacknowledged requests, and what they are about. */
   readonly waiting: number;
   readonly subjects: ReadonlySet<Subject>;
-  /** Why the server refused what it refused, oldest first. */
+  /** The server's reasons for refusals, oldest first. */
   readonly refusals: readonly string[];
   readonly reachable: boolean;
-  /** Who must sign in before what they recorded can be sent, each once. */
+  /** People who must sign in before their records can be sent, each once. */
   readonly waitsFor: readonly string[];
 }
 
-/** A request in the queue; without a key it is only in memory. */
+/** A queued request; without a key it exists only in memory. */
 interface Queued extends Outgoing {
   readonly key: number | null;
 }
 
-/** What became of a request: taken, refused for good, or not heard. */
+/** The result of sending: accepted, refused for good, or no answer. */
 export type Delivery = 'taken' | 'unheard' | { readonly refused: string };
 
 const FIRST_RETRY_MS = 1000;
@@ -25,8 +25,8 @@ const LONGEST_RETRY_MS = 10_000;
 const LOCK = 'orthokin-outbox';
 
 /**
- * Sends what waits, in order, one at a time, until it is acknowledged. Several tabs may be open:
- * only the one that holds the lock sends, and sending twice would change nothing.
+ * Sends queued requests in order, one at a time, until each is acknowledged. If several tabs are open only the one
+ * with the lock sends; sending twice would change nothing.
  */
 export class Outbox {
   private state: SendingState = {
@@ -37,7 +37,7 @@ export class Outbox {
   private readonly refusedUnkept: string[] = [];
   private running = false;
   private wanted = false;
-  /** How many were ever added: what was read before the last of them is out of date. */
+  /** Counts added requests, to notice that the queue has grown since it was read. */
   private added = 0;
   private retryMs = FIRST_RETRY_MS;
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -52,8 +52,8 @@ export class Outbox {
   readonly snapshot = (): SendingState => this.state;
 
   /**
-   * Something waits, or the network may be back: send now. What was just added counts as waiting at
-   * once, before the device has been read: nothing may be called sent that is not.
+   * Sends what is queued, because something was added or the network may be back. What was just added counts as
+   * waiting at once, before storage is read: nothing may be reported as sent that is not.
    */
   readonly wake = async (added: readonly Outgoing[] = []): Promise<void> => {
     if (added.length > 0) {
@@ -63,7 +63,7 @@ export class Outbox {
         subjects: new Set([...this.state.subjects, ...added.map(({ subject }) => subject)]),
       });
     }
-    // Called while the last of a round is being settled, it must start another round.
+    // If called while a round is ending, it must start another round.
     this.wanted = true;
     if (this.running) return;
     this.running = true;
@@ -71,7 +71,7 @@ export class Outbox {
     try {
       while (this.wanted) {
         this.wanted = false;
-        // Over plain HTTP there are no locks; sending twice would change nothing either.
+        // Over plain HTTP there are no locks, and sending twice would change nothing either.
         if ('locks' in navigator) await navigator.locks.request(LOCK, () => this.sendAll());
         else await this.sendAll();
       }
@@ -98,7 +98,7 @@ export class Outbox {
     }
   }
 
-  /** Keeps a request on the device and sends it when it can be. */
+  /** Stores a request on the device, and sends it when possible. */
   readonly queue = async (item: Outgoing): Promise<void> => {
     try {
       await (await store()).add('outgoing', { ...item, by: recordsNow() });
@@ -108,7 +108,7 @@ export class Outbox {
     }
   };
 
-  /** For what the device could not keep: sent from memory, as long as this page lives. */
+  /** Sends requests that could not be stored, from memory, while this page lives. */
   readonly sendUnkept = (items: readonly Outgoing[]): void => {
     const by = recordsNow();
     this.unkept.push(...items.map((item) => ({ ...item, by })));
@@ -128,7 +128,7 @@ export class Outbox {
       const [keys, items] = await Promise.all([tx.store.getAllKeys(), tx.store.getAll()]);
       return items.map((item, i) => ({ ...item, key: keys[i] ?? null }));
     } catch {
-      // Storage that cannot be read holds nothing to send.
+      // Unreadable storage has nothing to send.
       return [];
     }
   }

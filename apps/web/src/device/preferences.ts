@@ -1,6 +1,6 @@
 const keyOf = (name: string): string => `orthokin.${name}`;
 
-/** What is kept on this device under a name; the given value when nothing usable is. */
+/** A value stored on this device; `fallback` if there is none that can be read. */
 export function remembered<T>(name: string, fallback: T): T {
   try {
     const kept = localStorage.getItem(keyOf(name));
@@ -11,8 +11,8 @@ export function remembered<T>(name: string, fallback: T): T {
 }
 
 /**
- * Keeps a value on this device. False when it has no room: a full or closed storage must not stop
- * a drill.
+ * Stores a value on this device. Full or disabled storage must not stop a drill.
+ * @returns whether it was stored
  */
 export function remember(name: string, value: unknown): boolean {
   try {
@@ -27,6 +27,6 @@ export function forget(name: string): void {
   try {
     localStorage.removeItem(keyOf(name));
   } catch {
-    // Nothing can be kept here, so nothing was.
+    // If storage is disabled nothing was stored.
   }
 }

@@ -4,27 +4,27 @@ import { forget, remember, remembered } from './preferences.js';
 const NOW = 'plan-running';
 const runName = (planId: string): string => `plan-run.${planId}`;
 
-/** A session that is being run here. */
+/** A session running on this device. */
 export interface Running {
-  /** Under which it is kept when it is over; what is seen meanwhile names it. */
+  /** The id it will be saved under, which observations refer to already. */
   readonly sessionId: string;
   readonly run: PlanRun;
   readonly counts: readonly Count[];
-  /** By their blocks. */
+  /** By block id. */
   readonly games: Readonly<Record<string, Game>>;
-  /** Teams and their points, by their blocks. */
+  /** Teams with their points, by block id. */
   readonly teams: Readonly<Record<string, readonly Team[]>>;
-  /** Calls of games of catching, by their blocks. */
+  /** Calls of catching games, by block id. */
   readonly calls: Readonly<Record<string, readonly Call[]>>;
 }
 
-/** What was counted in a session that is run. */
+/** The results of a running session. */
 export type Reached = Pick<Running, 'counts' | 'games' | 'teams' | 'calls'>;
 
 /** Before anything was counted. */
 export const NOTHING_REACHED: Reached = { counts: [], games: {}, teams: {}, calls: {} };
 
-/** How many somebody made in a turn. */
+/** Somebody's count in a turn. */
 export interface Count {
   readonly blockId: string;
   readonly athleteId: string;
@@ -33,36 +33,36 @@ export interface Count {
   readonly n: number;
 }
 
-/** A game of pairs: the rounds that were played, and the one that is on. */
+/** A game of pairs: finished rounds, and the current one. */
 export interface Game {
   readonly way: GameWay;
   readonly played: readonly Played[];
   readonly on: Played;
 }
 
-/** A round with who won on each court; `''` where nobody has yet. */
+/** A round with the winner on each court; `''` while undecided. */
 export interface Played {
   readonly round: GameRound;
   readonly winners: readonly string[];
 }
 
-/** The plan of the session that is being run on this device; `null` where none is. */
+/** The id of the plan running on this device; `null` if none is. */
 export const runningPlan = (): string | null => remembered<string | null>(NOW, null);
 
-/** Where a session was when it was last run here; `null` where it was not, or was ended. */
+/** The stored progress of a session; `null` if it never ran here, or was ended. */
 export function keptRun(planId: string): Running | null {
   const kept = remembered<Partial<Running> | null>(runName(planId), null);
   if (!kept?.run || !kept.sessionId) return null;
   return { ...NOTHING_REACHED, ...kept, run: kept.run, sessionId: kept.sessionId };
 }
 
-/** Keeps where a session is that is being run here. */
+/** Stores a running session's progress. */
 export function keepRun(planId: string, running: Running): void {
   remember(NOW, planId);
   remember(runName(planId), running);
 }
 
-/** It is over. */
+/** Deletes a session's progress when it is over. */
 export function endRun(planId: string): void {
   forget(NOW);
   forget(runName(planId));

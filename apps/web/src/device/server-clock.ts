@@ -1,8 +1,8 @@
 import { localDay } from './local-day.js';
 
-/** Closer than this two clocks count as the same: the answer itself takes a moment. */
+/** Clocks closer than this count as equal: the reply itself takes a moment. */
 const SAME_MS = 2 * 60_000;
-/** A new reading this close to the last one says nothing new: what was sent is sent again the same. */
+/** A new offset this close to the last is ignored, so that requests sent again stay identical. */
 const STEADY_MS = 30_000;
 const KEY = 'orthokin.clock-offset-ms';
 
@@ -17,7 +17,7 @@ const kept = (): number => {
 let offsetMs = kept();
 const listeners = new Set<() => void>();
 
-/** How far the server's clock is ahead of this device's, ms; 0 while they agree. */
+/** How far the server's clock is ahead of this device's, ms; 0 if they agree. */
 export const serverAheadMs = (): number => offsetMs;
 
 export const onServerClock = (listener: () => void): (() => void) => {
@@ -25,7 +25,7 @@ export const onServerClock = (listener: () => void): (() => void) => {
   return () => listeners.delete(listener);
 };
 
-/** Hears the server's time of day from a reply's `Date` header. */
+/** Reads the server's time from a reply's `Date` header. */
 export function hearServerTime(date: string | null, nowMs = Date.now()): void {
   const at = date === null ? NaN : Date.parse(date);
   if (Number.isNaN(at)) return;
@@ -35,18 +35,18 @@ export function hearServerTime(date: string | null, nowMs = Date.now()): void {
   try {
     localStorage.setItem(KEY, String(found));
   } catch {
-    // Without room it is found out again.
+    // Without storage it will be measured again.
   }
   for (const listener of listeners) listener();
 }
 
-/** Moments that a device says of what it sends. */
+/** Request fields with this device's times. */
 const MOMENTS = ['startedAt', 'endedAt', 'movedAt', 'savedAt', 'writtenAt', 'at'];
 
 const isObject = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** What is sent, its moments by the server's clock where this device's is off. */
+/** A request with its times converted to the server's clock, if this device's is wrong. */
 export function setRight(body: unknown, aheadMs = offsetMs): unknown {
   if (aheadMs === 0 || !isObject(body)) return body;
   const right: Record<string, unknown> = { ...body };

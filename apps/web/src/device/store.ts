@@ -9,26 +9,26 @@ import {
 
 import type { Person } from './who.js';
 
-/** What a request is about: a drill, a note… and its id. */
+/** What a request is about (a drill, a note…), with its id. */
 export type Subject =
   `${'drill' | 'note' | 'care' | 'session' | 'practice' | 'athlete' | 'move'}:${string}`;
 
-/** A request that must reach the server, in its place in the queue. */
+/** A request that must reach the server, in its order in the queue. */
 export interface Outgoing {
   readonly subject: Subject;
   readonly method: Method;
   readonly path: string;
   readonly body: unknown;
-  /** Who recorded it, and alone may send it; anybody where it says nobody. */
+  /** The person who recorded it, the only one who may send it; anybody if absent. */
   readonly by?: Person | null;
 }
 
-/** A request the server refused; kept so that nothing is lost, and shown. */
+/** A request the server refused; stored and shown, so that nothing is lost. */
 export interface RefusedOutgoing extends Outgoing {
   readonly why: string;
 }
 
-/** One thing that happened in a drill. */
+/** An action in a drill. */
 export interface Entry {
   readonly drillId: string;
   readonly seq: number;
@@ -52,7 +52,7 @@ interface Schema extends DBSchema {
 
 export type Store = IDBPDatabase<Schema>;
 
-/** Requests queued before subjects were of more than one kind: all of them were of drills. */
+/** Requests from before there were other subjects than drills. */
 interface OfDrill extends Pick<Outgoing, 'path' | 'body'> {
   readonly drillId: string;
 }
@@ -68,7 +68,7 @@ async function withSubjects(queue: Queue): Promise<void> {
 
 let opened: Promise<Store> | null = null;
 
-/** The browser's own database of this app; opened once. */
+/** The app's database in this browser; opened once. */
 export function store(): Promise<Store> {
   opened ??= openDB<Schema>('orthokin', 2, {
     upgrade(db, from, _to, tx) {
@@ -81,7 +81,7 @@ export function store(): Promise<Store> {
       tx.objectStore('outgoing').createIndex('bySubject', 'subject');
       if (from === 1) withSubjects(tx.objectStore('outgoing')).catch(() => tx.abort());
     },
-    // Another tab brings a newer version: let it through rather than hold it up.
+    // Another tab has a newer version: close, instead of blocking its upgrade.
     blocking: (_current, _next, event) => {
       (event.target as IDBDatabase).close();
       opened = null;

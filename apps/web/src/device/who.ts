@@ -1,6 +1,6 @@
 import { remember, remembered } from './preferences.js';
 
-/** Somebody with an account. */
+/** A person with an account. */
 export interface Person {
   readonly accountId: string;
   readonly name: string;
@@ -9,22 +9,22 @@ export interface Person {
 const KEY = 'recorder';
 
 let inNow: Person | null = null;
-/** As this page knows it; before it does, as the device remembers it. */
+/** Set once this page knows it; until then the stored value counts. */
 let recorder: Person | null | undefined;
 
-/** Says who is signed in on this device now; `null` for nobody, or for no person. */
+/** Sets who is signed in on this device; `null` for nobody, or for a shared device. */
 export function isIn(person: Person | null, isSignedIn: boolean): void {
   inNow = person;
-  // Whoever was signed out in the middle of something is still the one who records it.
+  // Somebody who was signed out in the middle of something remains its author.
   if (!isSignedIn) return;
   recorder = person;
   remember(KEY, person);
 }
 
-/** Whose is what is recorded now; `null` where it is the device's. */
+/** The author of records made now; `null` for the device itself. */
 export const recordsNow = (): Person | null =>
   recorder === undefined ? remembered<Person | null>(KEY, null) : recorder;
 
-/** Whether what somebody recorded may be sent now: by themselves, or by anybody where it was the device's. */
+/** Whether a record may be sent now: by its author, or by anybody if it is the device's. */
 export const maySend = (by: Person | null | undefined): boolean =>
   !by || by.accountId === inNow?.accountId;

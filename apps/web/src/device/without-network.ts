@@ -1,4 +1,4 @@
-/** When the oldest of what is shown was read, while the server does not answer; `null` while it does. */
+/** When the oldest reply on the page was received, while the server is unreachable; `null` while it is reachable. */
 let shownSince: number | null = null;
 const listeners = new Set<() => void>();
 
@@ -15,8 +15,8 @@ function tell(since: number | null): void {
   for (const listener of listeners) listener();
 }
 
-/** Something kept is shown, since nobody answers. */
+/** A stored reply is shown, because the server is unreachable. */
 export const showsKept = (at: number): void => tell(Math.min(at, shownSince ?? at));
 
-/** The server answered: what is shown is read anew. */
+/** The server answered, so everything shown will be refetched. */
 export const serverAnswers = (): void => tell(null);

@@ -1,13 +1,13 @@
 import type { RepBody, RepReply } from '@orthokin/contract';
 import { effectiveReps } from '@orthokin/core/timing';
 
-/** The rep of an ordinal that stands after all corrections. */
+/** The rep with this ordinal, after all corrections. */
 export const effectiveRep = (reps: readonly RepReply[], ordinal: number): RepReply | undefined =>
   effectiveReps(reps.map((rep) => ({ ...rep, replaces: rep.replaces ?? null }))).find(
     (rep) => rep.ordinal === ordinal,
   );
 
-/** A correction of a rep, as it is sent. */
+/** The correction of a rep, as a request. */
 export function correctionOf(
   { id, ...rep }: RepReply,
   change: Partial<RepBody>,

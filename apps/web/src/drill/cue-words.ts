@@ -4,21 +4,21 @@ import { targetOf } from '@orthokin/core/pattern';
 import type { CuePlan } from './cue-plan.js';
 import { canSay } from '../sound/spoken.js';
 
-/** A target's number: its place among the pattern's targets, from 1. */
+/** A target's number: its index among the pattern's targets, from 1. */
 export const numberOf = ({ pattern }: CuePlan, letter: string): number =>
   pattern.targets.findIndex((target) => target.letter === letter) + 1;
 
 const nameWords = ({ name }: Target): string[] => name.toLowerCase().split(/\s+/);
 
-/** Its colour; where another target has the same, its letter after it. */
+/** A target's colour, with its letter if another target has the same colour. */
 const colourWords = ({ pattern }: CuePlan, { colour, letter }: Target): string[] =>
   pattern.targets.some((other) => other.colour === colour && other.letter !== letter)
     ? [colour, letter]
     : [colour];
 
 /**
- * What is said for a target: what the screen shows (its number, its name), else its letter, which
- * is the shortest. A name for which not every word can be said gives way to the letter.
+ * What is said for a target: what the screen shows (number or name), or else its letter, which is shortest. A name
+ * with a word that cannot be spoken is replaced by the letter.
  */
 export function cueWords(plan: CuePlan, letter: string): string[] {
   const target = targetOf(plan.pattern, letter);
@@ -30,17 +30,17 @@ export function cueWords(plan: CuePlan, letter: string): string[] {
   return [letter];
 }
 
-/** Said besides the cues. */
+/** Words said besides the cues. */
 const CALLS = [
   ...['freeze', 'ready', 'go', 'rest', 'work', 'home', 'change', 'more', 'stop', 'technique'],
-  // Counted down with, and what one lost rep may add.
+  // For counting down, and for how many reps a lost one adds.
   ...Array.from({ length: LOSS_COST_LIMITS.reps[1] }, (_, i) => String(i + 1)),
 ];
 
-/** Called while a pattern is rehearsed. */
+/** Words called during a rehearsal. */
 export const REHEARSED = ['stance', 'split', 'load', 'action', 'recovery', 'through', 'hold'];
 
-/** Every word that sets of a pattern may ever need, for whoever lends it a voice. */
+/** All words sets of a pattern may need, for somebody who records them. */
 export const allWordsOf = ({ pattern }: Pick<CuePlan, 'pattern'>): string[] => [
   ...new Set([
     ...pattern.targets.map(({ letter }) => letter),
@@ -51,7 +51,7 @@ export const allWordsOf = ({ pattern }: Pick<CuePlan, 'pattern'>): string[] => [
   ]),
 ];
 
-/** Every word a set may need. */
+/** All words a set may need. */
 export const wordsOfSet = (plan: CuePlan): string[] => [
   ...CALLS,
   ...(isSpoken(plan.conditions)

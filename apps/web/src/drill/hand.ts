@@ -2,13 +2,13 @@ import { HAND_SD_MS, type Calibration } from '@orthokin/core/timing';
 import { useRemembered } from '../device/useRemembered.js';
 import { say } from '../words/drill.js';
 
-/** Who presses on this device, and how everybody who was calibrated here does. */
+/** Who presses on this device, and everybody's calibration. */
 interface Hands {
   readonly person: string;
   readonly known: Readonly<Record<string, Calibration>>;
 }
 
-/** How the one who presses now does. */
+/** The current person and their timing error. */
 export interface Hand {
   readonly person: string;
   /** `null` until calibrated. */
@@ -23,12 +23,12 @@ const NOBODY: Hands = { person: say('coach'), known: {} };
 
 export interface HandKeeping {
   readonly hand: Hand;
-  /** Somebody else presses from now on. */
+  /** Changes who presses. */
   readonly setPerson: (person: string) => void;
   readonly keep: (calibration: Calibration) => void;
 }
 
-/** Kept per person and device: another hand, or another screen, is another error. */
+/** Timing errors are stored per person and device, because each combination has its own. */
 export function useHand(): HandKeeping {
   const [{ person, known }, keep] = useRemembered<Hands>('hands', NOBODY);
   const calibration = known[person] ?? null;

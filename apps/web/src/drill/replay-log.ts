@@ -1,7 +1,7 @@
 import { replay } from '@orthokin/core/run';
 import type { Action, Run } from './plan.js';
 
-/** The run that this device's own log of a drill is; `null` of an empty one. */
+/** Restores a run from this device's log; `null` if the log is empty. */
 export const replayLog = (kept: readonly unknown[]): Run | null =>
-  // Only sessions write the log, and what they write is actions.
+  // Only sessions write the log, and they write actions.
   replay(kept as readonly Action[]);

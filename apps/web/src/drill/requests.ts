@@ -3,7 +3,7 @@ import { pathOf, ROUTES } from '@orthokin/contract/routes';
 import type { Outgoing, Subject } from '../device/store.js';
 import type { Action, Run } from './plan.js';
 
-/** The set as the server is told of it. */
+/** The request that creates the set. */
 export const setBody = ({ plan }: Pick<Run, 'plan'>): DrillSetBody => ({
   athleteId: plan.athlete.id,
   patternId: plan.pattern.id,
@@ -21,8 +21,8 @@ export const setBody = ({ plan }: Pick<Run, 'plan'>): DrillSetBody => ({
 });
 
 /**
- * What the server must learn because a run went from `before` to `after`. A set without a single
- * finished rep is never sent: it would be an empty set in the athlete's history.
+ * The requests that follow from a run's change. A set is only sent once it has a finished rep: otherwise the
+ * athlete's history would contain an empty set.
  */
 export function outgoing(before: Run | null, after: Run, action: Action): Outgoing[] {
   const { id: drillId, clubId } = after.plan;

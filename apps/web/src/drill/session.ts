@@ -7,21 +7,21 @@ import { outgoing } from './requests.js';
 
 export interface SessionState {
   readonly run: Run;
-  /** The browser could not write: what happens now is only in this page's memory. */
+  /** The browser's storage failed: from now on the run exists only in this page's memory. */
   readonly storageFailed: boolean;
 }
 
-/** Where finished reps leave the device. */
+/** Where finished reps are sent from. */
 export interface Outlet {
-  /** These were queued on the device. */
+  /** Called when requests were queued on the device. */
   wake(added: readonly Outgoing[]): Promise<void>;
-  /** The device could not keep these. */
+  /** Sends requests that could not be stored on the device. */
   sendUnkept(items: readonly Outgoing[]): void;
 }
 
 /**
- * A drill that is being run. Whatever happens is written to this device first and shown after, one
- * thing at a time, so that the page may die at any moment and no finished rep is lost.
+ * A running drill. Every action is written to this device first and applied afterwards, one at a time, so that the
+ * page may die at any moment without losing a finished rep.
  */
 export class Session {
   private readonly listeners = new Set<() => void>();
@@ -42,7 +42,7 @@ export class Session {
     return session;
   }
 
-  /** A drill of this device taken up again; `null` when the device knows nothing of it. */
+  /** Resumes a drill from this device; `null` if it is unknown here. */
   static async restore(drillId: string, outlet: Outlet): Promise<Session | null> {
     const actions = await actionsOf(drillId);
     const run = replayLog(actions);
@@ -57,8 +57,8 @@ export class Session {
   readonly snapshot = (): SessionState => this.state;
 
   /**
-   * Queues what happened; resolves when it is written and shown. What depends on how the run stands
-   * (which rep is the last, say) is given as a function of it: earlier presses may still be waiting.
+   * Queues an action; resolves when it is written and applied. An action that depends on the run's state (such as
+   * which rep is the last) is given as a function, because earlier presses may still be waiting.
    */
   readonly commit = (happened: Action | ((run: Run) => Action | null)): Promise<void> => {
     this.writing = this.writing.then(async () => {
@@ -81,7 +81,7 @@ export class Session {
     );
     this.seq += 1;
     this.state = { run, storageFailed: storageFailed || this.state.storageFailed };
-    // Told first: who hears that the set is over must not still see everything called sent.
+    // Before the run changes: whoever sees the set's end must not see everything reported as sent.
     if (storageFailed) this.outlet.sendUnkept(items);
     else if (items.length > 0) void this.outlet.wake(items);
     for (const listener of this.listeners) listener();

@@ -40,19 +40,19 @@ const NO_CAMERA: Readonly<Record<NoCamera, string>> = {
   none: say('noCamera'),
 };
 
-/** A set that was filmed here. */
+/** A film recorded here. */
 interface Filmed {
   readonly setId: string;
   readonly name: string;
   readonly film: File;
-  /** Of the film as it is kept here; `null` where it is not. */
+  /** The stored film's id; `null` if it could not be stored. */
   readonly filmId: string | null;
 }
 
 const nameOf = (athlete: string, kind: string): string =>
   fileName(athlete, kind.includes('mp4') ? 'mp4' : 'webm');
 
-/** This screen films: from the moment a set is on until it is over, each set a film of its own. */
+/** Films each set on this screen, from its start to its end. */
 export function CameraScreen({ joined: { set } }: { joined: Joined }): ReactElement {
   const { stream, problem, isOn, start, stop, kind } = useRecorder();
   const video = useRef<HTMLVideoElement>(null);

@@ -11,7 +11,7 @@ import { seconds } from '../words/format.js';
 import { say } from '../words/join.js';
 import type { Joined } from './useJoined.js';
 
-/** Keys for two thumbs: as wide as the screen, and none smaller than a thumb. */
+/** Keys for two thumbs, across the whole screen. */
 const Panel = styled.div`
   display: grid;
   gap: 8px;
@@ -48,7 +48,7 @@ const Panel = styled.div`
 
 const TICK_MS = 200;
 
-/** Seconds of work that are left of a set that lasts a time. */
+/** Seconds left in a timed set. */
 function Left({ endsAtMs, clock }: { endsAtMs: number; clock: PeerClock }): ReactElement | null {
   const [leftS, setLeftS] = useState<number | null>(null);
   useEffect(() => {
@@ -78,7 +78,7 @@ const Last = ({ last }: { last: NonNullable<RunNews['last']> }): ReactElement =>
   </span>
 );
 
-/** What a coach sees and presses on a joined screen. */
+/** The coach's panel on a joined screen. */
 export function CoachPanel({ joined }: { joined: Joined }): ReactElement | null {
   const { channel, clock, set, run } = joined;
   const { hand } = useHand();

@@ -110,7 +110,7 @@ function AskCode({ given }: { given: string }): ReactElement {
   );
 }
 
-/** A screen that has joined, as what was chosen. */
+/** A joined screen in its role. */
 function As({ room, role }: { room: string; role: ScreenRole }): ReactElement {
   switch (role) {
     case 'board':
@@ -125,11 +125,11 @@ function As({ room, role }: { room: string; role: ScreenRole }): ReactElement {
   }
 }
 
-/** Another screen joins a drill or a session: by its code, as what. */
+/** Joins a drill or a session, by code and role. */
 export function JoinPage(): ReactElement {
   const { code = '' } = useParams();
   const [params, setParams] = useSearchParams();
-  // Sound needs a press on this very page: an address alone does not start it.
+  // Browsers only allow sound after a press on this very page.
   const [pressed, setPressed] = useState(false);
   const as = params.get('as');
   const role = ROLES.find((name) => name === as);
@@ -140,7 +140,7 @@ export function JoinPage(): ReactElement {
     setPressed(true);
     setParams({ as: name }, { replace: true });
   };
-  // A station makes no sound itself; whoever comes back from its drill goes on at once.
+  // A station makes no sound itself, and must continue at once when its drill is over.
   if (station) return <StationScreen room={code} station={station} />;
   if (role && pressed) return <As room={code} role={role} />;
   const way = ([name, words, about]: readonly [name: string, words: string, about: string]) => (

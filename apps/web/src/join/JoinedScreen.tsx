@@ -40,7 +40,7 @@ const Screen = styled.main`
 
 type Role = 'cues' | 'caller' | 'panel' | 'camera';
 
-/** What a partner calls by on a joined screen. */
+/** A partner's keypad for calling targets. */
 function Caller({ joined: { channel, set, run } }: { joined: Joined }): ReactElement | null {
   if (!channel || !set || !run) return null;
   return set.isCalled ? (
@@ -55,7 +55,7 @@ function Caller({ joined: { channel, set, run } }: { joined: Joined }): ReactEle
   );
 }
 
-/** A screen that has joined: the cue, and what is pressed here. */
+/** A joined screen: the cue, or what is pressed in its role. */
 export function JoinedScreen({ room, role }: { room: string; role: Role }): ReactElement {
   const joined = useJoined(room, role);
   const { channel, set, run, shown } = joined;

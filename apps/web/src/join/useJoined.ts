@@ -10,11 +10,11 @@ import type { CuePlan } from '../drill/cue-plan.js';
 import { Cancels } from '../screens/cancels.js';
 import { NOTHING_SHOWN, onClock, present, type Shown } from '../screens/present.js';
 
-/** What a joined screen knows of the drill. */
+/** What a joined screen knows about the drill. */
 export interface Joined {
   readonly channel: Channel | null;
   readonly clock: PeerClock | null;
-  /** `null` while no set is on. */
+  /** `null` between sets. */
   readonly set: SetNews | null;
   readonly run: RunNews | null;
   readonly shown: Shown;
@@ -25,11 +25,11 @@ export const cuePlanOf = ({ targets, cueKinds }: SetNews): CuePlan => ({
   conditions: { cueKinds },
 });
 
-/** Joins a room and follows its drill; cues are shown and sounded when the drill's screen does. */
+/** Joins a room and follows its drill, presenting cues together with the drill's screen. */
 export function useJoined(
   room: string,
   role: LiveRole,
-  /** A panel over several drills does not sound their cues. */
+  /** A panel over several drills must not sound their cues. */
   { isSilent = false }: { readonly isSilent?: boolean } = {},
 ): Joined {
   const [way, setWay] = useState<{ channel: Channel; clock: PeerClock } | null>(null);
@@ -46,7 +46,7 @@ export function useJoined(
       cancels.cancel();
       if (isSilent) return;
       waiting = plan ? null : coming;
-      // A cue whose time here is not known yet is shown when it comes: late beats never.
+      // Until the clocks are synchronised a cue is shown when it arrives: late is better than never.
       const onPage = onClock(coming, (ms) => clock.toPage(ms) ?? performance.now());
       if (plan)
         present(
@@ -65,7 +65,7 @@ export function useJoined(
         plan = cuePlanOf(news);
         setSet(news);
         if (!isSilent) void learnWords(wordsOfSet(plan));
-        // The first cue of a set can be announced before the set is.
+        // A set's first cue may arrive before the set itself.
         if (waiting) begin(waiting);
       }),
       channel.on('run', ({ body }) => setRun(body)),

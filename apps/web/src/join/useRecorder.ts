@@ -1,32 +1,32 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 
-/** Why there is no picture: the page is not secure, it was not allowed, or there is no camera. */
+/** Why there is no camera: the page is not secure, access was denied, or there is none. */
 export type NoCamera = 'not secure' | 'not allowed' | 'none';
 
-/** A camera of this device, recorded from one moment to another. */
+/** Records from this device's camera. */
 export interface Recorder {
   readonly stream: MediaStream | null;
   readonly problem: NoCamera | null;
   readonly isOn: boolean;
-  /** Each piece is handed over as soon as there is one. */
+  /** Starts recording; pieces are delivered continuously. */
   readonly start: (onPiece: (piece: Blob) => void) => void;
-  /** Done when the last piece was handed over. */
+  /** Resolves when the last piece has been delivered. */
   readonly stop: () => Promise<void>;
-  /** What films are kept as. */
+  /** The films' MIME type. */
   readonly kind: string;
 }
 
-/** Pieces are handed over so often: what was recorded is in them if the page dies, ms. */
+/** Interval between pieces, which bounds what is lost if the page dies, ms. */
 const PIECE_MS = 1000;
 const KINDS = ['video/webm;codecs=vp8,opus', 'video/webm', 'video/mp4'];
 const kindHere = (): string =>
   KINDS.find((kind) => 'MediaRecorder' in window && MediaRecorder.isTypeSupported(kind)) ??
   'video/webm';
 
-/** Opens the camera that looks away from the screen, with its microphone: it must hear the cues. */
+/** Opens the rear camera, with the microphone, which has to hear the cues. */
 export function useRecorder(): Recorder {
   const [stream, setStream] = useState<MediaStream | null>(null);
-  // Pages that are not secure have no cameras at all, whatever the types say.
+  // Insecure pages have no media devices, whatever the types say.
   const devices = navigator.mediaDevices as MediaDevices | undefined;
   const [refused, setRefused] = useState<NoCamera | null>(null);
   const [isOn, setOn] = useState(false);
@@ -41,7 +41,7 @@ export function useRecorder(): Recorder {
     devices
       .getUserMedia({
         video: { facingMode: 'environment', width: { ideal: 1280 }, frameRate: { ideal: 60 } },
-        // What a call wants taken out is what tells the cues from each other.
+        // Noise processing for calls would remove what tells cues apart.
         audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false },
       })
       .then(
@@ -70,7 +70,7 @@ export function useRecorder(): Recorder {
       recorder.ondataavailable = ({ data }) => {
         if (data.size > 0) onPiece(data);
       };
-      // It stops by itself when its camera is taken away: whoever stops it then must not wait for ever.
+      // The recorder stops by itself if the camera is taken away; stopping it later must not wait for ever.
       const stopped = new Promise((done) => recorder.addEventListener('stop', done));
       recorder.start(PIECE_MS);
       recording.current = { recorder, stopped };

@@ -121,7 +121,7 @@ const RungLine = styled.li`
   }
 `;
 
-/** The limits a rung asks, each under its phase. */
+/** A rung's limits, each in its phase's column. */
 const Limits = ({ rung }: { rung: Rung }): ReactElement[] =>
   GATED_DURATIONS.flatMap((gate) => {
     const limitMs = rung.limitsMs[gate];
@@ -134,7 +134,7 @@ const Limits = ({ rung }: { rung: Rung }): ReactElement[] =>
     ];
   });
 
-/** The ladder from its easiest rung at the foot to its hardest, with a place on it. */
+/** The ladder, easiest rung at the bottom, with a place on it. */
 export function LadderDrawing({
   pattern,
   here = null,
@@ -143,7 +143,7 @@ export function LadderDrawing({
   who,
 }: {
   pattern: Pattern;
-  /** Where the one athlete stands; `null` where it is everyone's. */
+  /** The athlete's rung; `null` if it is everybody's ladder. */
   here?: number | null;
   label: string;
   when?: (rung: Rung) => ReactNode;

@@ -6,10 +6,10 @@ import { viewOfTargets } from '../parts/plan/view.js';
 import { colour } from '../parts/tokens.js';
 
 const [WIDTH, HEIGHT] = [88, 74];
-/** Half a marker's width, as a share of the drawing: letters stay readable. */
+/** Half a marker's width as a share of the drawing, so that letters stay readable. */
 const MARKER_SHARE = 0.115;
 
-/** A rung's targets on a floor the size of a stamp; a known order is drawn as the way round. */
+/** A thumbnail of a rung's targets; a known order is drawn as a path. */
 export function RungFloor({
   pattern,
   rung,

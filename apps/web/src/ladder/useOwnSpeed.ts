@@ -12,7 +12,7 @@ type OnPattern = Pick<Pattern, 'targets' | 'court'> & {
   readonly laidFor: Pick<Build, 'reachM'>;
 };
 
-/** How far from where they stand an athlete takes what comes; `null` until the people are read. */
+/** The athlete's reach on a pattern's court; `null` until athletes are loaded. */
 export function useOwnReach(athleteId: string, { court, laidFor }: OnPattern): OwnReach | null {
   const { data } = usePeople();
   const person = data?.find(({ id }) => id === athleteId);
@@ -22,7 +22,7 @@ export function useOwnReach(athleteId: string, { court, laidFor }: OnPattern): O
   );
 }
 
-/** An athlete's own speed and reach on a pattern; `null` while they are read. */
+/** An athlete's own travel line and reach on a pattern; `null` while loading. */
 export function useOwnSpeed(athleteId: string, pattern: OnPattern): Result<OwnSpeed> | null {
   const reps = usePooledReps(athleteId, pattern.id, 'travel');
   const reach = useOwnReach(athleteId, pattern);

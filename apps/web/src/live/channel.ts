@@ -1,4 +1,4 @@
-// The classes of the contract are read by their decorators.
+// Contract classes need decorator metadata.
 import 'reflect-metadata';
 import ReconnectingSocket from 'partysocket/ws';
 import { v7 } from 'uuid';
@@ -19,7 +19,7 @@ import {
 import { ROOM_LENGTH, ROOM_LETTERS } from '@orthokin/contract/room';
 import { canGoDirect, DirectWay } from './direct-way.js';
 
-/** What is told while nobody is connected is of no use later: nothing waits. */
+/** Live news is useless later, so nothing is queued while disconnected. */
 const RECONNECTING = {
   minReconnectionDelay: 300,
   maxReconnectionDelay: 4000,
@@ -27,30 +27,30 @@ const RECONNECTING = {
   maxEnqueuedMessages: 0,
 };
 
-/** A code to read out across a floor. */
+/** A room code that is easy to read out across a floor. */
 export const newRoomCode = (): string =>
   [...crypto.getRandomValues(new Uint8Array(ROOM_LENGTH))]
     .map((byte) => ROOM_LETTERS[byte % ROOM_LETTERS.length])
     .join('');
 
 /**
- * A server that ends says of one screen after the other that it went; one that stays means it: that
- * screen was shown the door, or has left.
+ * A stopping server reports all its screens as gone, one after another, before the connection breaks. If the
+ * connection still stands after this time, the screen really left or was expelled.
  */
 const MEANT_AFTER_MS = 1500;
 
-/** What a screen is refused by that is not let into the room; other refusals are of what it said. */
+/** Fields of refusals that mean "not let into the room"; other refusals are about a message. */
 const NOT_LET_IN = new Set(['room', 'screen', 'role']);
 
-/** Between two networks there is no way, however often it is looked for. */
+/** If it fails this often the two devices are on different networks. */
 const MOST_TRIES = 3;
 
 export interface ChannelState {
-  /** Whether anybody can be told anything: by the server, or straight. */
+  /** Whether anybody can be reached, through the server or directly. */
   readonly connected: boolean;
-  /** Screens that are reached without the server, and are when it is gone. */
+  /** Screens reached directly, which still works when the server is gone. */
   readonly direct: ReadonlySet<string>;
-  /** Other screens of the room, by their id. */
+  /** Ids and roles of the room's other screens. */
   readonly others: ReadonlyMap<string, LiveRole>;
 }
 
@@ -58,21 +58,21 @@ export interface Told<Name extends LiveMessageName> {
   readonly from: string;
   readonly role: LiveRole;
   readonly body: LiveMessages[Name];
-  /** When it was heard, on the page's clock. */
+  /** When it arrived, page ms. */
   readonly pageMs: number;
 }
 
 type Hearer = (from: string, role: LiveRole, body: object, pageMs: number) => void;
 
 /**
- * This screen's place in a room. It joins again by itself when the connection is lost; what is
- * told meanwhile is not kept: live news is of no use later.
+ * This screen's connection to a room. It reconnects by itself; messages sent meanwhile are dropped, since live news
+ * is useless later.
  */
 export class Channel {
   readonly screen = v7();
   private readonly socket: ReconnectingSocket;
   private state: ChannelState = { connected: false, direct: new Set(), others: new Map() };
-  /** Screens that are there as the server says. */
+  /** The room's screens according to the server. */
   private readonly atServer = new Map<string, LiveRole>();
   private readonly ways = new Map<string, DirectWay>();
   private readonly tried = new Map<string, number>();
@@ -83,7 +83,7 @@ export class Channel {
   constructor(
     readonly room: string,
     readonly role: LiveRole,
-    /** Whose drill or session it is; only whoever holds the room knows. */
+    /** The club of the drill or session; only known to the screen that runs the room. */
     clubId?: string,
   ) {
     const url = new URL('/api/live', window.location.href);
@@ -96,7 +96,7 @@ export class Channel {
     this.socket.onopen = () => {
       this.isServerThere = true;
       this.publish();
-      // Those who are there already do not know of a newcomer's arrival before ours.
+      // Screens already in the room learn of this one by this message.
       this.tell('here', {});
     };
     this.socket.onmessage = ({ data, timeStamp }: MessageEvent<string>) => {
@@ -121,7 +121,7 @@ export class Channel {
     const direct = [...this.ways].filter(([id, way]) => way.isOpen && (to ?? id) === id);
     for (const [, way] of direct) way.send(JSON.stringify({ type, body }));
     if (!this.isServerThere || direct.some(([id]) => id === to)) return;
-    // Whoever is reached straight has heard it: the others are told one by one.
+    // Screens reached directly have it already; the others are told one by one.
     const others = [...this.state.others.keys()].filter((id) => !this.ways.get(id)?.isOpen);
     for (const one of to === undefined && direct.length > 0 ? others : [to])
       this.tellByServer(type, body, one);
@@ -132,15 +132,16 @@ export class Channel {
     this.socket.send(JSON.stringify({ event: 'tell', data }));
   }
 
-  /** Shows another screen the door; only whoever holds the room may. */
+  /** Expels another screen; only allowed to the screen that runs the room. */
   end(screen: string): void {
     this.forget(screen);
     if (this.isServerThere) this.socket.send(JSON.stringify({ event: 'end', data: { screen } }));
   }
 
   /**
-   * Hears all that is told under a name; what is not as the contract says is let be, for another
-   * screen may be of another version. The reply stops hearing.
+   * Listens for messages of a name. Messages that do not match the contract are ignored, since other screens may have
+   * another version.
+   * @returns stops listening
    */
   on<Name extends LiveMessageName>(name: Name, hear: (told: Told<Name>) => void): () => void {
     const hearers = this.hearers.get(name) ?? new Set();
@@ -157,10 +158,10 @@ export class Channel {
     for (const way of this.ways.values()) way.close();
   }
 
-  /** What the server says. */
+  /** Handles a frame from the server. */
   private receive(news: LiveNews, pageMs: number): void {
     if (news.event === 'refused') {
-      // Who is not let in at the server is not let in by a way past it.
+      // A screen the server does not let in must not get in by a direct connection.
       if (NOT_LET_IN.has(news.field))
         for (const screen of [...this.ways.keys()]) this.forget(screen);
       return;
@@ -189,7 +190,7 @@ export class Channel {
       this.hearers.get(type)?.forEach((hear) => hear(from, role, body, pageMs));
   }
 
-  /** Whoever holds the room looks for a way straight to each screen of it. */
+  /** The screen that runs the room tries to connect directly to each other screen. */
   private reach(screen: string, role: LiveRole): void {
     const tried = this.tried.get(screen) ?? 0;
     if (this.ways.has(screen) || tried >= MOST_TRIES || !canGoDirect()) return;
@@ -212,7 +213,7 @@ export class Channel {
       introduce: (news: DirectNews) => this.tellByServer('direct', news, screen),
       frame: (text, pageMs) => {
         const told = readDirectTold(text);
-        // The server holds every screen to its role; here this one does.
+        // For direct messages this screen checks roles, as the server does for others.
         if (!told.ok || told.value.type === 'direct' || !mayTell(role, told.value.type)) return;
         this.heard(screen, role, told.value, pageMs);
       },
@@ -227,7 +228,7 @@ export class Channel {
 
   private forget(screen: string): void {
     const way = this.ways.get(screen);
-    // First, that its end is no news any more.
+    // Removed first, so that its closing is not reported.
     this.ways.delete(screen);
     way?.close();
     this.publish();
@@ -236,7 +237,7 @@ export class Channel {
   private publish(): void {
     const ways = [...this.ways];
     const direct = new Set(ways.flatMap(([id, { isOpen }]) => (isOpen ? [id] : [])));
-    // Whoever tells of itself by a way of its own is there, and no longer than that way is.
+    // A screen known only by its direct connection is present as long as that stands.
     const standing = ways.flatMap(([id, way]) => (way.isStanding ? [[id, way.role] as const] : []));
     this.state = {
       connected: this.isServerThere || direct.size > 0,

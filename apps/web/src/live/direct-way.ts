@@ -1,13 +1,13 @@
 import type { LiveRole } from '@orthokin/contract';
 import type { DirectNews } from '@orthokin/contract/live-messages';
 
-/** Addresses of this device on its network are found sooner; what is not by then is not used. */
+/** The device's own addresses are found sooner than this; others are not needed. */
 const LONGEST_GATHERING_MS = 2000;
 
 /** Whether this browser can speak to another one without a server between. */
 export const canGoDirect = (): boolean => typeof RTCPeerConnection !== 'undefined';
 
-/** All addresses this device can be reached at are in its description, so that one message is enough. */
+/** Resolves when the description contains all of this device's addresses, so that one message is enough. */
 function gathered(connection: RTCPeerConnection): Promise<void> {
   if (connection.iceGatheringState === 'complete') return Promise.resolve();
   return new Promise((done) => {
@@ -21,24 +21,23 @@ function gathered(connection: RTCPeerConnection): Promise<void> {
 }
 
 interface Heard {
-  /** Introduces this side to the other: by way of the server, while it is there. */
+  /** Sends signalling to the other side, through the server. */
   readonly introduce: (news: DirectNews) => void;
   readonly frame: (text: string, pageMs: number) => void;
-  /** It has opened, or is over. */
+  /** Called when it opens or ends. */
   readonly change: () => void;
 }
 
 /**
- * The way straight to one other screen of the room, on the network both are in: what is told goes on
- * when the server is gone. The server introduces the two to each other; nothing outside is asked, so
- * that two networks are never bridged.
+ * A direct WebRTC connection to another screen of the room on the same network, which keeps working when the server
+ * is gone. The server relays the signalling; no outside server is used, so different networks are never bridged.
  */
 export class DirectWay {
   private readonly connection = new RTCPeerConnection();
   private data: RTCDataChannel | null = null;
 
   constructor(
-    /** What the other screen is in the room. */
+    /** The other screen's role. */
     readonly role: LiveRole,
     private readonly heard: Heard,
   ) {
@@ -46,12 +45,12 @@ export class DirectWay {
     this.connection.onconnectionstatechange = heard.change;
   }
 
-  /** One that falters is not used: until it is found again, or over, the server is the way. */
+  /** Whether it works right now; while it does not, messages go through the server. */
   get isOpen(): boolean {
     return this.data?.readyState === 'open' && this.connection.connectionState === 'connected';
   }
 
-  /** It was opened and is not over, be it that it falters. */
+  /** Whether it has opened and has not ended, even if it does not work right now. */
   get isStanding(): boolean {
     return this.data?.readyState === 'open';
   }

@@ -7,7 +7,7 @@ import {
 } from '@orthokin/core/timing';
 import type { Channel } from './channel.js';
 
-/** Time of day on the page's monotonic clock, ms, as finely as the browser gives it. */
+/** Converts page ms to epoch ms, as precisely as the browser allows. */
 export const epochOf = (pageMs: number): number => performance.timeOrigin + pageMs;
 
 const KEPT = 60;
@@ -15,7 +15,10 @@ const QUICK = 12;
 const QUICK_EVERY_MS = 80;
 const EVERY_MS = 3000;
 
-/** Answers the clock questions of the other screens; the reply stops answering. */
+/**
+ * Answers the clock questions of other screens.
+ * @returns stops answering
+ */
 export const answerClock = (channel: Channel): (() => void) =>
   channel.on('clock?', ({ from, body, pageMs }) =>
     channel.tell(
@@ -26,8 +29,8 @@ export const answerClock = (channel: Channel): (() => void) =>
   );
 
 /**
- * Matches this page's clock with that of the drill's screen, by questions over the live channel:
- * many at first, then a few to follow the drift.
+ * Synchronises with the clock of the drill's screen by questions over the live channel: several at first, then a few
+ * to follow the drift.
  */
 export class PeerClock {
   private exchanges: ClockExchange[] = [];
@@ -46,12 +49,12 @@ export class PeerClock {
     this.ask();
   }
 
-  /** The page's time of a moment of the drill's screen; `null` until the clocks are matched. */
+  /** Converts the drill screen's epoch ms to page ms; `null` until synchronised. */
   toPage(epochMs: number): number | null {
     return this.match && toLocal(this.match, epochMs) - performance.timeOrigin;
   }
 
-  /** The drill screen's time of a moment of this page, and how surely. */
+  /** Converts page ms to the drill screen's epoch ms, with the error. */
   toHost(pageMs: number): { readonly epochMs: number; readonly sdMs: number } | null {
     return (
       this.match && {

@@ -9,24 +9,24 @@ export interface Room {
   /** `null` until a second screen is wanted. */
   readonly channel: Channel | null;
   readonly open: () => void;
-  /** A new code: who knew the old one is out. */
+  /** Changes the code, which excludes everybody who knew the old one. */
   readonly renew: () => void;
 }
 
-/** What a device holds rooms for: the drills it runs, and the session it runs. */
+/** What a device runs a room for: its drills, or its session. */
 type Holds = 'drill' | 'session';
-/** Under what each room is kept here. */
+/** Storage keys of the rooms. */
 const KEPT_AS: Readonly<Record<Holds, string>> = { drill: 'room', session: 'session-room' };
 
-/** The room of this device's drills as it is kept. */
+/** A stored room of this device's drills. */
 interface KeptRoom {
   readonly code: string;
   readonly open: boolean;
 }
 
 /**
- * The room of this device's drills, or of its sessions. Its code stays the same from set to set and from
- * day to day, so that a screen joined once need not join again.
+ * The room of this device's drills or sessions. Its code stays the same from day to day, so that a screen has to join
+ * only once.
  */
 export function useRoom(clubId: string, holds: Holds = 'drill'): Room {
   const [fresh] = useState(newRoomCode);
@@ -55,7 +55,7 @@ export function useRoom(clubId: string, holds: Holds = 'drill'): Room {
   };
 }
 
-/** The code of the room of this device's drills, which is open from now on. */
+/** The code of this device's drill room, which is opened if necessary. */
 export function openDrillRoom(): string {
   const kept = remembered<KeptRoom>(KEPT_AS.drill, { code: newRoomCode(), open: false });
   remember(KEPT_AS.drill, { ...kept, open: true });

@@ -5,7 +5,7 @@ import { Button } from './Button.js';
 import { Heading } from './Text.js';
 import { colour, NARROW } from './tokens.js';
 
-/** One thing that two people said otherwise. */
+/** Something two people entered differently. */
 export interface Otherwise {
   readonly what: string;
   readonly mine: string;
@@ -58,7 +58,7 @@ const Ways = styled.div`
   gap: 12px;
 `;
 
-/** What two people said of the same thing, side by side: whoever comes second chooses, nothing is lost before. */
+/** Two people's entries side by side, for whoever saved second to choose; nothing is lost before. */
 export function BothSides({
   title,
   rows,

@@ -38,7 +38,7 @@ export const Button = ({ weight = 'plain', ...props }: ButtonProps & { weight?: 
   <Styled $weight={weight} {...props} />
 );
 
-/** A way to another place that looks as weighty as a button. */
+/** A link to another page that looks like a button. */
 export const ButtonLink = styled(Link)<{ $weight?: Weight }>`
   ${look}
 `;

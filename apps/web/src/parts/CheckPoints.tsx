@@ -35,7 +35,7 @@ const Row = styled(KeyRow)`
   }
 `;
 
-/** Not looked at, holds, does not hold: a sign each, so that colour is not needed. */
+/** A sign for unchecked, holds and does not hold, so that colour is not needed. */
 const signs = (holds: boolean | null): readonly [sign: string, words: string] =>
   holds === null
     ? ['·', say('notLooked')]
@@ -43,7 +43,7 @@ const signs = (holds: boolean | null): readonly [sign: string, words: string] =>
       ? ['✓', say('holds')]
       : ['✗', say('doesNotHold')];
 
-/** The check points of a position: one press ticks, the next strikes, the next takes both back. */
+/** A position's check points; each press cycles through ticked, crossed and unchecked. */
 export function CheckPoints({
   points,
   holds,
@@ -51,9 +51,9 @@ export function CheckPoints({
   onTick,
 }: {
   points: readonly string[];
-  /** `null` of a point that was not looked at. */
+  /** `null` if the point is unchecked. */
   holds: (point: string) => boolean | null;
-  /** The figure keys tick them too. */
+  /** Whether the digit keys tick them as well. */
   hasKeys?: boolean;
   onTick: (point: string) => void;
 }): ReactElement {

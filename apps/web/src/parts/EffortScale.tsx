@@ -29,7 +29,7 @@ const Scale = styled(BigChoices)`
 
 const STEPS = Array.from({ length: EFFORT[1] - EFFORT[0] + 1 }, (_, i) => EFFORT[0] + i);
 
-/** How hard something was, 0 to 10; nothing chosen where it is not one for all. */
+/** A scale of effort, 0 to 10; nothing is selected if several people differ. */
 export const EffortScale = ({
   label,
   value,

@@ -57,7 +57,7 @@ export const WordsHead = styled.th`
   ${inWords}
 `;
 
-/** Figures in rows and columns; wider than its place, it scrolls by itself and by key. */
+/** A table of figures; if it is wider than its place it scrolls, also by keyboard. */
 export const FiguresTable = ({
   caption,
   children,

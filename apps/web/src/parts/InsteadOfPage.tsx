@@ -1,7 +1,7 @@
 import { useEffect, type ReactElement, type ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 
-/** Shows something instead of the page: what lies beneath can be neither tabbed to nor read out. */
+/** Covers the page, which then can be neither focused nor read out. */
 export function InsteadOfPage({ children }: { children: ReactNode }): ReactElement {
   useEffect(() => {
     const page = document.getElementById('root');

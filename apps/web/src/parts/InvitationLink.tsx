@@ -28,7 +28,7 @@ const Ready = styled.div`
   }
 `;
 
-/** A link that was made: it is shown this once. */
+/** A new invitation's link, which is shown only once. */
 export function InvitationLink({
   made,
   onDone,
@@ -38,7 +38,7 @@ export function InvitationLink({
 }): ReactElement {
   const { name, role, accountId, until, token = '' } = made;
   const [isCopied, setIsCopied] = useState(false);
-  // This machine calls itself by a name that is another's on every other device.
+  // On other devices a loopback name would mean themselves, so the link uses the server's own address.
   const origin = isLoopback(window.location.hostname) ? made.address : window.location.origin;
   const address = `${origin ?? ''}/invited#${token}`;
   const isForDevices = role === 'athlete' && accountId === null;

@@ -39,7 +39,7 @@ export const Notice = ({
   </Box>
 );
 
-/** A reading that failed, with the way to try again. */
+/** Says that loading failed, with a button to try again. */
 export const Failed = ({ error, again }: { error: Error; again: () => void }): ReactElement => (
   <Notice action={<Button onPress={again}>{say('tryAgain')}</Button>}>{error.message}</Notice>
 );

@@ -16,7 +16,7 @@ const Row = styled.div`
   }
 `;
 
-/** Asks on whose word somebody moves up, where a ladder asks for one. */
+/** Asks who approved a move up, if the ladder requires approval. */
 export function OnWord({
   isPending,
   onSay,

@@ -5,13 +5,13 @@ import { PHASE_COLOURS, type Phase } from './phases.js';
 import { colour } from './tokens.js';
 import { say } from '../words/parts.js';
 
-/** Metres shown across: every still is to the same scale. */
+/** Width shown, m; all stills have the same scale. */
 const ACROSS_M = 1.2;
 
-/** For the soles beyond their middles. */
+/** Added for soles around the feet's centres, m. */
 const ROOM_M = 0.42;
 
-/** A position as the feet stand in it, to scale, about the middle between them. */
+/** A position: both feet to scale, around the point midway between them. */
 export function PositionStill({
   standing,
   phase,
@@ -25,13 +25,13 @@ export function PositionStill({
   width: number;
   height: number;
   label: string;
-  /** Where it goes from here, degrees from forward. */
+  /** Direction of the next movement, degrees clockwise from forward. */
   goesDeg?: number | undefined;
 }): ReactElement {
   const { left, right } = standing;
   const middle = { x: (left.at.x + right.at.x) / 2, y: (left.at.y + right.at.y) / 2 };
   const tall = (ACROSS_M * height) / width;
-  // A long lunge is drawn smaller rather than cut off.
+  // A long lunge is drawn at a smaller scale rather than cut off.
   const zoom = Math.max(
     1,
     (Math.abs(left.at.x - right.at.x) + ROOM_M) / ACROSS_M,
@@ -92,7 +92,7 @@ export function PositionStill({
 
 const BAR_HEIGHT = 12;
 
-/** How the weight is shared: the left foot's share white, the right one's dark. */
+/** How weight is shared: the left foot's share white, the right foot's dark. */
 export function WeightBar({
   leftWeight,
   width = 130,

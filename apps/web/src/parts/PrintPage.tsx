@@ -14,7 +14,7 @@ const Ways = styled.div`
   margin-bottom: 22px;
 `;
 
-/** A sheet of paper: always with lights on, without the shell when it is printed. */
+/** A sheet of paper: always light, and printed without the app's frame. */
 const Paper = styled.div`
   color: var(--ink);
   background: var(--paper);
@@ -46,9 +46,9 @@ export const PrintPage = ({
   name: string;
   back: string;
   backWords: string;
-  /** What else can be done with the sheet. */
+  /** Further actions besides printing. */
   ways?: ReactNode;
-  /** On the screen alone, before the sheet. */
+  /** Shown before the sheet on screen, but not printed. */
   before?: ReactNode;
   children: ReactNode;
 }): ReactElement => (

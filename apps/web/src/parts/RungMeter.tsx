@@ -4,7 +4,7 @@ import { say } from '../words/parts.js';
 
 const STEP = 7;
 
-/** Where somebody stands on a ladder: one bar a rung, those reached filled. */
+/** A place on a ladder: one bar per rung, filled up to the current one. */
 export const RungMeter = ({ rung, of }: { rung: number; of: number }): ReactElement => (
   <svg
     width={of * STEP}

@@ -29,7 +29,7 @@ const Box = styled.section`
   }
 `;
 
-/** One sentence to say aloud, one thing to keep, and why; nothing where the set shows nothing. */
+/** After a set: one sentence to say, one thing to keep doing, and why; nothing if the set shows nothing. */
 export function SayThis({
   found: { mend, keep },
   targets,
@@ -37,7 +37,7 @@ export function SayThis({
 }: {
   found: Found;
   targets: readonly Target[];
-  /** What the club calls its faults. */
+  /** The club's names of faults. */
   faults: readonly FaultWords[];
 }): ReactElement | null {
   if (!mend && !keep) return null;

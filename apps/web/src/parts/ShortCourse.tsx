@@ -6,10 +6,10 @@ import { durationInk } from './phases.js';
 import { colour } from './tokens.js';
 
 const [WIDTH, HEIGHT, EDGE] = [216, 40, 8];
-/** Days that hardly differ must not look like a climb: the drawing is at least so high, of the time. */
+/** The least range of the axis, as a share of the time, so that nearly equal days do not look like a trend. */
 const LEAST_SHARE = 0.2;
 
-/** A few weeks of an athlete in one duration, a point a day, against the limit they are on. */
+/** An athlete's recent weeks in one duration, a point per day, with their limit. */
 export function ShortCourse({ course }: { course: Days }): ReactElement {
   const { duration, limitMs, daysMs } = course;
   const shown = [...daysMs, ...(limitMs === null ? [] : [limitMs])];

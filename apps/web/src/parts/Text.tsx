@@ -3,7 +3,7 @@ import styled from 'styled-components';
 import { colour, MONO, NARROW } from './tokens.js';
 import { say } from '../words/parts.js';
 
-/** The sentence that answers, at the head of a page. */
+/** The headline of a page, which answers its question in one sentence. */
 export const Headline = styled.h1`
   margin: 0;
   font-size: 30px;
@@ -42,7 +42,7 @@ export const Unseen = styled.span`
   white-space: nowrap;
 `;
 
-/** A page's inner edge: as wide as the window, with air at its sides. */
+/** The page's margins. */
 export const PageEdge = styled.main`
   padding: 26px 28px 48px;
   max-width: 1360px;
@@ -52,7 +52,7 @@ export const PageEdge = styled.main`
   }
 `;
 
-/** A page under its name, which the window bears too. */
+/** A page with its title, also as the window's title. */
 export const Page = ({
   name,
   ...props

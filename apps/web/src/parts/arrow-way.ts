@@ -7,5 +7,5 @@ const WAYS: Readonly<Record<string, Point>> = {
   ArrowDown: { x: 0, y: 1 },
 };
 
-/** Where an arrow key moves something on the screen, x to the right and y down; `null` for any other key. */
+/** The direction of an arrow key, x right and y down; `null` for other keys. */
 export const arrowWay = (key: string): Point | null => WAYS[key] ?? null;

@@ -1,7 +1,6 @@
 /**
- * Done when the page has nothing else to do.
- *
- * @param elseAfterMs where the browser does not say when that is
+ * Resolves when the browser is idle.
+ * @param elseAfterMs the time to wait in browsers that do not tell
  */
 export const atRest = (elseAfterMs: number): Promise<void> =>
   new Promise((done) => {

@@ -1,4 +1,4 @@
-/** Hands a file to the person. */
+/** Saves a file on the person's device. */
 export function download(name: string, content: Blob | string, type = 'text/plain'): void {
   const url = URL.createObjectURL(
     typeof content === 'string' ? new Blob([content], { type }) : content,

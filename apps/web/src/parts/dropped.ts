@@ -1,10 +1,10 @@
-/** Where things of a list are put down: before or after which, or at the end of the list. */
+/** Where list items are dropped: before or after another, or at the end. */
 export interface Drop {
   readonly ids: readonly string[];
   readonly beside: { readonly id: string; readonly after: boolean } | null;
 }
 
-/** `ids` taken to where they were dropped in a list that may hold them already. */
+/** A list with `ids` moved, or inserted, where they were dropped. */
 export function dropped(list: readonly string[], { ids, beside }: Drop): string[] {
   const others = list.filter((id) => !ids.includes(id));
   const at = beside ? others.indexOf(beside.id) : -1;

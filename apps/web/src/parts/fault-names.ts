@@ -1,10 +1,10 @@
 import type { Fault } from '@orthokin/core/timing';
 import { createContext } from 'react';
 
-/** What a fault is called here: a club may call it otherwise than its code. */
+/** Gives a fault's name; a club may have its own for a code. */
 export type NameOfFault = (fault: Fault) => string;
 
-/** Names of faults where nobody has given them others. */
+/** The default names. */
 export const codeOf: NameOfFault = (fault) => fault;
 
 export const FaultNames = createContext<NameOfFault>(codeOf);

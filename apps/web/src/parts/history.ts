@@ -3,12 +3,12 @@ import { useCallback, useState } from 'react';
 /** Steps that can be taken back; older ones are forgotten. */
 const MAX_STEPS = 200;
 
-/** A thing under edit, with the way back and forth. */
+/** Something being edited, with undo and redo. */
 export interface History<Thing> {
   readonly past: readonly Thing[];
   readonly present: Thing;
   readonly future: readonly Thing[];
-  /** Names the gesture of the newest step: what goes on under the same name is the same step. */
+  /** Name of the newest step's gesture; further changes under the same name belong to that step. */
   readonly gesture: string | null;
 }
 
@@ -19,7 +19,7 @@ export const begin = <Thing>(present: Thing): History<Thing> => ({
   gesture: null,
 });
 
-/** A change. Changes of one named gesture (a drag, typing in one field) are taken back as one. */
+/** Applies a change. Changes with the same gesture (a drag, typing in one field) are undone as one. */
 export function change<Thing>(
   history: History<Thing>,
   present: Thing,
@@ -52,7 +52,7 @@ export function redo<Thing>(history: History<Thing>): History<Thing> {
   return { past: [...history.past, history.present], present: after, future, gesture: null };
 }
 
-/** A thing under edit, each step of which can be taken back and done again. */
+/** Something being edited, with undo and redo. */
 export interface Edited<Thing> {
   readonly present: Thing;
   readonly canUndo: boolean;

@@ -1,6 +1,6 @@
 import type { ReactElement, ReactNode } from 'react';
 
-/** What a moment of a repetition belongs to; one colour, hatch and glyph each, everywhere. */
+/** The phases of a repetition, which have one colour, hatch and glyph each throughout the app. */
 export const PHASES = [
   'stance',
   'split',
@@ -26,7 +26,7 @@ export const PHASE_COLOURS: Readonly<Record<Phase, string>> = {
 
 const light = { stroke: '#fff', strokeOpacity: 0.5, fill: 'none' } as const;
 
-/** The colour of a duration that is a phase; of the others, which hold several, what is given. */
+/** The colour of a duration that is a single phase; `other` for durations that span several. */
 export const durationInk = (
   duration: 'reaction' | 'response' | 'travel' | 'recovery' | 'cycle',
   ink: string,

@@ -1,6 +1,6 @@
 import type { MarkerColour } from '@orthokin/core/floor';
 
-/** The colours of a theme. Every colour of the interface is one of these, a phase's or a marker's. */
+/** A theme's colours. Every colour in the interface is one of these, a phase's or a marker's. */
 interface Theme {
   readonly paper: string;
   readonly raised: string;
@@ -14,13 +14,13 @@ interface Theme {
   readonly onAccent: string;
   readonly good: string;
   readonly bad: string;
-  /** Round what the keyboard is on. */
+  /** The focus ring. */
   readonly focus: string;
-  /** A second row of points beside those in ink. */
+  /** A second series of points beside those in ink. */
   readonly second: string;
-  /** The place, line or moment that one is at. */
+  /** The current place, line or moment. */
   readonly here: string;
-  /** What is white in either theme: printed paper, a letter on a phase's colour. */
+  /** White in both themes: printed paper, a letter on a phase's colour. */
   readonly sheet: string;
 }
 
@@ -99,5 +99,5 @@ export const NARROW = '640px';
 export const MIDDLE = '960px';
 /** Below this width a row of big buttons beside a drawing gets too tight. */
 export const WIDE = '1240px';
-/** A window so low holds a cue and its keys only beside each other: a phone on its side, or zoomed. */
+/** A window so low that a cue and its keys only fit side by side: a phone held sideways, or a zoomed page. */
 export const LOW = '(max-height: 620px)';

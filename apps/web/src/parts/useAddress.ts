@@ -1,16 +1,15 @@
 import { useCallback, useEffect } from 'react';
 import { useSearchParams } from 'react-router';
 
-/** Parts of the address by name; `null` takes one out of it. */
+/** Parts of the address by name; `null` removes one. */
 export type AddressParts = Readonly<Record<string, string | null>>;
 
-/** What the address is about to hold, from a choice until the page is drawn by it. */
+/** The address that was set but not rendered yet. */
 let ahead: URLSearchParams | null = null;
 
 /**
- * What the page's address holds, and a way to change it without a step in the history. The change
- * is given what the address holds, or is about to hold: two choices before the next drawing must
- * both be kept.
+ * The page's query parameters, and a function that changes them without a history entry. It merges with changes that
+ * are not rendered yet, so that of two choices in a row both are kept.
  */
 export function useAddress(): [
   URLSearchParams,

@@ -12,15 +12,15 @@ interface Held<Grip> {
   isMoved: boolean;
 }
 
-/** What becomes of a thing while it is dragged; all calls with one gesture are one change. */
+/** Handlers of a drag; all calls of one gesture are one change. */
 export interface Dragged<Grip> {
-  /** Where it was taken, to be reckoned from; `null` where it cannot be. */
+  /** The state at the start, for computing movements; `null` to refuse. */
   readonly take: (event: PointerEvent) => Grip | null;
   readonly move: (grip: Grip, event: PointerEvent, gesture: string) => void;
   readonly drop?: (gesture: string) => void;
 }
 
-/** Lets a thing be dragged by pointer, pen or finger, also out of its own bounds. */
+/** Makes something draggable by mouse, pen or finger, also beyond its bounds. */
 export function useDrag<Grip>({ take, move, drop }: Dragged<Grip>) {
   const held = useRef<Held<Grip> | null>(null);
   const release = () => {

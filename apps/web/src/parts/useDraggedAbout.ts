@@ -8,15 +8,15 @@ import { createElement } from 'react';
 import type { Drop } from './dropped.js';
 
 /**
- * What a list needs whose items are dragged with the pointer, a finger or by key, within it or from
- * another list of the same kind.
+ * Props for a list whose items can be dragged by pointer, finger or keys, within it or from another list of the same
+ * kind.
  */
 export function useDraggedAbout({
   kind,
   nameOf,
   onDrop,
 }: {
-  /** Of what is dragged: lists of other kinds do not take it. */
+  /** The kind of item; lists of other kinds refuse it. */
   kind: string;
   nameOf: (id: string) => string;
   onDrop: (drop: Drop) => void;

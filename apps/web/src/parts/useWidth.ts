@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState, type RefObject } from 'react';
 
-/** An element's width in CSS pixels, kept up to date; `fallback` until it has been measured. */
+/** An element's current width, CSS px; `fallback` until it is measured. */
 export function useWidth<E extends HTMLElement>(fallback: number): [RefObject<E | null>, number] {
   const ref = useRef<E>(null);
   const [width, setWidth] = useState(fallback);

@@ -2,7 +2,7 @@ import type { Verdict } from '@orthokin/core/timing';
 import { say } from '../words/parts.js';
 import type { ThemeColour } from './tokens.js';
 
-/** How a judgement of one rep looks and reads, everywhere the same; the glyph carries it alone. */
+/** The look and name of a verdict on a rep; the glyph alone carries the meaning. */
 export const VERDICT_LOOK: Readonly<
   Record<Verdict, { readonly glyph: string; readonly ink: ThemeColour; readonly words: string }>
 > = {

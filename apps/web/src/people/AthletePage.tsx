@@ -52,7 +52,7 @@ const Columns = styled.div`
   }
 `;
 
-/** An athlete's own page: where they stand, what to mind now, the way to their weeks, and papers. */
+/** An athlete's page: their place, restrictions, and links to their weeks and printed sheets. */
 export function AthletePage(): ReactElement {
   const squad = useSquad();
   return (

@@ -30,7 +30,7 @@ const Ways = styled.div`
 
 const newSeed = (): number => crypto.getRandomValues(new Uint32Array(1))[0] ?? 1;
 
-/** Which colours somebody tells apart, tried with the markers themselves. */
+/** Tests which marker colours somebody can tell apart, with the markers themselves. */
 export const ColourTestPage = (): ReactElement => (
   <OnAthlete>{(person) => <Test key={person.id} person={person} />}</OnAthlete>
 );
@@ -95,7 +95,7 @@ function Asking({
         <rect x={-4} y={-1.7} width={8} height={3.4} fill={colour('floor')} />
         {pair.map((shown, i) => (
           <MarkerShapeAt
-            // A pair may be twice the same colour: the place tells the two apart.
+            // A pair may contain one colour twice, so the index tells them apart.
             key={i}
             target={{ letter: '', shape: 'circle', colour: shown }}
             x={i === 0 ? -1.8 : 1.8}

@@ -34,7 +34,7 @@ export function EmergencyFields({
             contacts: contacts.map((one, j) => (i === j ? { ...one, ...change } : one)),
           });
         return (
-          // Contacts have no names of their own to be told apart by while they are typed.
+          // Contacts have no ids; their index identifies them while editing.
           <Fields key={i} role="group" aria-label={say('contact', { n: i + 1 })}>
             <OpenField
               label={say('contactName')}

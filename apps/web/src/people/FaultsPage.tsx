@@ -39,7 +39,7 @@ const List = styled.ul`
   }
 `;
 
-/** The faults a coach can see: renamed for the sport, added to, with how often each was seen lately. */
+/** The club's faults: rename, add, and how often each was seen lately. */
 export function FaultsPage(): ReactElement {
   const club = useClub();
   const lately = useFaultsLately();

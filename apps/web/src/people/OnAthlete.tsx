@@ -7,7 +7,7 @@ import { Failed } from '../parts/Notice.js';
 import { Headline, Page, Quiet } from '../parts/Text.js';
 import { say } from '../words/people.js';
 
-/** Shows what needs the athlete of the address, and what is to be minded of them, once both are there. */
+/** Loads the athlete in the address with their care records, and renders what needs both. */
 export function OnAthlete({
   children,
 }: {

@@ -9,7 +9,7 @@ import { Quiet } from '../parts/Text.js';
 import { otherwiseKnown, say } from '../words/people.js';
 import { bodyOf } from './person-body.js';
 
-/** Somebody else has changed what is known of an athlete: what is typed here beside that. */
+/** Somebody else changed the athlete: shows both versions to choose from. */
 export function OvertakenPerson({
   athleteId,
   mine,
@@ -24,7 +24,7 @@ export function OvertakenPerson({
   patterns: readonly (readonly [id: string, name: string])[];
   unit: LengthUnit;
   isPending: boolean;
-  /** Saves what is here, as the change that follows this. */
+  /** Saves this version over the other. */
   onMine: (revision: number) => void;
   onTheirs: () => void;
 }): ReactElement {

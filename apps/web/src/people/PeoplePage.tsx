@@ -74,7 +74,7 @@ const SORTS = [
 ] as const;
 type Sort = (typeof SORTS)[number][0];
 
-/** By age band, the youngest first, or by hand; else in the order they come: by name, or the squad's own. */
+/** Sorts by age band, youngest first, or by hand; otherwise keeps the given order. */
 function sorted(people: readonly PersonReply[], sort: Sort): readonly PersonReply[] {
   switch (sort) {
     case 'as they are':
@@ -107,7 +107,7 @@ function Person({ person, children }: { person: PersonReply; children: ReactElem
   );
 }
 
-/** Everyone of the club: found, added, changed, put away and brought back. */
+/** All athletes of the club: find, add, edit, archive, restore. */
 export function PeoplePage(): ReactElement {
   const people = usePeople();
   const archive = useArchiveAthlete();

@@ -28,7 +28,7 @@ const HANDS = SIDES.map((side) => [side, SIDE_WORDS[side]] as const);
 const FEET = [['', say('notKnown')] as const, ...HANDS];
 const COLOURS = COLOUR_VISIONS.map((vision) => [vision, COLOUR_WORDS[vision]] as const);
 
-/** What is known of an athlete; a name is enough. */
+/** Edits an athlete; only the name is required. */
 export function PersonForm({
   body,
   patterns,

@@ -36,7 +36,7 @@ const blank = (patternId: string): AthleteBody => ({
   ...{ name: '', hand: 'right', ageBand: 'adult', colourVision: 'full', patternId },
 });
 
-/** One person of the club, or a new one. */
+/** Edits an athlete, or adds one. */
 export function PersonPage(): ReactElement {
   const { athleteId = 'new' } = useParams();
   const people = usePeople();
@@ -100,7 +100,7 @@ function Editing({
   const navigate = useNavigate();
   const late = useNews(overtaken).find(({ id }) => id === known?.id)?.item ?? null;
   const [body, setBody] = useState(late ?? from);
-  // Kept for as long as the page: sent again after the network was gone it is the same person.
+  // Created once per page, so that sending again after a lost network adds nobody twice.
   const [athleteId] = useState(() => known?.id ?? v7());
   const save = useSaveAthlete();
   const name = body.name.trim();
@@ -158,7 +158,7 @@ function Editing({
   );
 }
 
-/** Putting away, which can be taken back, and deleting, which cannot. */
+/** Archiving, which can be undone, and erasing, which cannot. */
 function Leaving({ person: { id, name, archived } }: { person: PersonReply }): ReactElement {
   const { clubId } = useClub();
   const navigate = useNavigate();

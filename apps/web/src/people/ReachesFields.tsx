@@ -5,7 +5,7 @@ import { OptionalLengthField } from '../parts/form/NumberFields.js';
 import { SelectField } from '../parts/form/SelectField.js';
 import { say } from '../words/people.js';
 
-/** What is held at another sport, where the reach with it was measured: a field each, and a way to one more. */
+/** Reach with implements of other sports: a field each, and a button to add one. */
 export function ReachesFields({
   reaches,
   unit,

@@ -9,7 +9,7 @@ import { today } from './today.js';
 
 const figure = (value: number | null | undefined): string => (value == null ? '–' : String(value));
 
-/** How much somebody did in the last five weeks, and what of it has jumped; nothing before the first. */
+/** An athlete's load over five weeks, with what has jumped; nothing if there is none. */
 export function TheirLoad({
   athleteId,
   name,

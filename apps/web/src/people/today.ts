@@ -1,4 +1,4 @@
 import { localDay } from '../device/local-day.js';
 
-/** Today where the device is, `YYYY-MM-DD`. */
+/** The device's calendar day, `YYYY-MM-DD`. */
 export const today = (): string => localDay(new Date());

@@ -11,7 +11,7 @@ import {
 import { useAddress } from '../parts/useAddress.js';
 import { say } from '../words/review.js';
 
-/** Sets of one kind: what may be held against each other, and the words for it. */
+/** A kind of sets, which may be compared with each other, and its name. */
 export interface Kind {
   readonly key: string;
   readonly sets: readonly CourseSetReply[];
@@ -19,7 +19,7 @@ export interface Kind {
   readonly words: string;
 }
 
-/** The kinds of sets an athlete has, the newest first. */
+/** The kinds of an athlete's sets, newest first. */
 export function kindsOf({ sets, patterns }: AthleteCourseReply): Kind[] {
   return [...groupBy(sets, kindOf)]
     .map(([key, own]): Kind => {
@@ -43,11 +43,11 @@ export function kindsOf({ sets, patterns }: AthleteCourseReply): Kind[] {
     .sort((a, b) => (b.sets.at(-1)?.atMs ?? 0) - (a.sets.at(-1)?.atMs ?? 0));
 }
 
-/** What is looked at of a course; kept in the address. */
+/** What to show of a course; kept in the address. */
 export interface CourseView {
   readonly kind: string;
   readonly duration: CourseDuration;
-  /** Days, `YYYY-MM-DD`; empty where the usual spans are asked about. */
+  /** Days, `YYYY-MM-DD`; empty for the default spans. */
   readonly from: string;
   readonly until: string;
   readonly since: string;
@@ -79,7 +79,7 @@ export interface ChosenSpans extends Omit<Spans, 'basis'> {
   readonly basis: Spans['basis'] | 'the days you chose';
 }
 
-/** The two spans asked about: those chosen, or the usual ones. */
+/** The two spans to compare: the chosen ones, or the defaults. */
 export function spansOf(
   sets: readonly CourseSetReply[],
   { from, until, since, to }: CourseView,
@@ -90,7 +90,7 @@ export function spansOf(
   return { before: within(from, until), after: within(since, to), basis: 'the days you chose' };
 }
 
-/** What the rung of a set allows for a duration, ms; `null` where it sets none, or each target its own. */
+/** A rung's limit for a duration, ms; `null` if it has none, or each target has its own. */
 export const limitOf = (
   pattern: PatternReply | undefined,
   rung: number,

@@ -26,7 +26,7 @@ const Pad = styled.div`
   }
 `;
 
-/** The targets to call, for a coach or a partner who calls them live. Each also has its letter key. */
+/** Keys for calling targets live; each also works by its letter on the keyboard. */
 export const CallKeypad = ({
   pattern,
   letters,
@@ -34,9 +34,9 @@ export const CallKeypad = ({
   onCall,
 }: {
   pattern: CuePlan['pattern'];
-  /** Of the targets in play. */
+  /** Letters of the targets in play. */
   letters: readonly string[];
-  /** Whether the next call may come now. */
+  /** Whether the next call is allowed now. */
   isOpen: boolean;
   onCall: (letter: string) => void;
 }): ReactElement => (
@@ -49,7 +49,7 @@ export const CallKeypad = ({
           type="button"
           aria-label={say('callLetterTarget', { letter, target: target?.name ?? '' })}
           aria-disabled={!isOpen}
-          // A call is the moment of the press, not of the finger's lifting.
+          // A call happens at the press, not at the release.
           onPointerDown={() => onCall(letter)}
           onClick={(event) => {
             if (event.detail === 0) onCall(letter);

@@ -90,7 +90,7 @@ const Box = styled.div`
   }
 `;
 
-/** A target as each kind of cue shows it, as large as there is room. */
+/** A target as a kind of cue shows it. */
 function glyphOf(kind: ScreenKind | null, plan: CuePlan, target: Target): ReactNode {
   switch (kind) {
     case 'marker':
@@ -138,13 +138,13 @@ function Late({ late }: { late: NonNullable<Shown['late']> }): ReactElement {
   );
 }
 
-/** How far a helper moves the target before this cue. */
+/** How far the helper moves the target before this cue. */
 export const movedWords = (letter: string, movedM: number): string =>
   movedM === 0
     ? say('letterStands', { letter })
     : `${letter} ${Math.abs(movedM).toFixed(1)} m ${movedM > 0 ? 'farther' : 'nearer'}`;
 
-/** The cue, as large as there is room: seen from across a floor. */
+/** The cue, as large as possible, to be seen from across a floor. */
 export function CueDisplay({
   plan,
   shown,
@@ -152,7 +152,7 @@ export function CueDisplay({
 }: {
   plan: CuePlan;
   shown: Shown;
-  /** What to say while nothing is called; "Ready" by default. */
+  /** Shown while nothing is called; "Ready" by default. */
   waiting?: ReactNode;
 }): ReactElement {
   const { letter, late } = shown;

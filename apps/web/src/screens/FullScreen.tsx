@@ -26,7 +26,7 @@ const subscribe = (listener: () => void) => {
 
 const isFull = () => document.fullscreenElement !== null;
 
-/** A device that does not allow it stays as it is. */
+/** Does nothing on devices that do not allow it. */
 async function toggleFullScreen(): Promise<void> {
   await (isFull() ? document.exitFullscreen() : document.documentElement.requestFullscreen()).catch(
     () => undefined,
@@ -39,7 +39,7 @@ export const leaveFullScreen = async (): Promise<void> => {
 
 const KEY = 'KeyZ';
 
-/** Gives the drill the whole screen, and back; by its key wherever it stands. */
+/** Toggles full screen, by button or key. */
 export function FullScreen(): ReactElement | null {
   const full = useSyncExternalStore(subscribe, isFull);
   useEffect(() => {

@@ -64,13 +64,13 @@ function Joined({ channel }: { channel: Channel }): ReactElement {
   );
 }
 
-/** How another screen joins what this device runs: a code to scan, or to type. */
+/** How another screen joins: a code to scan or to type. */
 export function SecondScreen({
   room,
   means,
 }: {
   room: Room;
-  /** What another screen is good for here. */
+  /** What the other screen is for. */
   means: string;
 }): ReactElement {
   const address = `${window.location.origin}/join/${room.code}`;

@@ -10,12 +10,12 @@ interface HandEvent {
   readonly words: string;
   readonly code: string;
   readonly key: string;
-  /** The phase that starts with it. */
+  /** The phase that begins with it. */
   readonly phase: Phase;
   readonly optional?: boolean;
 }
 
-/** What a hand can time, in the order it happens, with its key. */
+/** Events a hand can time, in their order, with keys. */
 export const HAND_EVENTS: readonly HandEvent[] = [
   { name: 'firstMove', words: say('firstMove'), code: 'Space', key: 'space', phase: 'travel' },
   {
@@ -87,12 +87,12 @@ const Press = styled.button<{ $phase: Phase }>`
   }
 `;
 
-/** The big buttons a coach presses as things happen. Each also has a key. */
+/** Large buttons for timing events; each also has a key. */
 export const TimingButtons = ({
   isOpen,
   onEvent,
 }: {
-  /** Whether an event can still be timed in the rep that is going on. */
+  /** Whether an event can still be timed in the current rep. */
   isOpen: (name: EventName) => boolean;
   onEvent: (name: EventName, pressedAt: number) => void;
 }): ReactElement => (
@@ -103,10 +103,10 @@ export const TimingButtons = ({
         type="button"
         $phase={phase}
         aria-disabled={!isOpen(name)}
-        // The press itself is the moment; a click comes only when the finger lifts.
+        // The press is the event; `click` only comes at the release.
         onPointerDown={(event) => onEvent(name, event.timeStamp)}
         onClick={(event) => {
-          // Only a click without a pointer (keyboard, switch, voice) is news.
+          // Only clicks without a pointer (keyboard, switch, voice); others were handled above.
           if (event.detail === 0) onEvent(name, event.timeStamp);
         }}
       >

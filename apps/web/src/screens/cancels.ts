@@ -1,4 +1,4 @@
-/** Things under way that can be called off together. */
+/** Collects actions in progress, to cancel them together. */
 export class Cancels {
   private readonly all: (() => void)[] = [];
 
@@ -6,7 +6,7 @@ export class Cancels {
     this.all.push(cancel);
   }
 
-  /** Does something after so many milliseconds, at once when that is past. */
+  /** Schedules an action after a delay; at once if the delay has passed. */
   after(ms: number, act: () => void): void {
     const timer = setTimeout(act, Math.max(0, ms));
     this.add(() => clearTimeout(timer));

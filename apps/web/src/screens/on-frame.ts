@@ -1,11 +1,11 @@
 export const FRAME_MS = 1000 / 60;
-/** A cue painted on a screen is known to within one of its frames. */
+/** A painted cue's time is known to within a frame. */
 export const SCREEN_SD_MS = Math.round((FRAME_MS / Math.sqrt(12)) * 10) / 10;
 
-/** So long before the time every frame is watched; no timer of a page that is looked at is later. */
+/** How long before a due time every frame is watched; timers of a visible page are no later than this. */
 const WATCHED_MS = 150;
 
-/** Waits for the frame that shows something on time; calls back with when it was on the screen. */
+/** Waits for the frame that shows something on time, and calls back with that frame's time. */
 export function onDueFrame(
   duePageMs: number,
   show: () => void,
@@ -13,7 +13,7 @@ export function onDueFrame(
 ): () => void {
   let frame = 0;
   const wait = (frameMs: number) => {
-    // What is drawn in this frame is on the screen with the next one.
+    // What is drawn in this frame is visible with the next.
     if (frameMs < duePageMs - FRAME_MS) {
       frame = requestAnimationFrame(wait);
       return;
@@ -21,7 +21,7 @@ export function onDueFrame(
     show();
     frame = requestAnimationFrame(shown);
   };
-  // Until shortly before, no frame is asked for: each costs a small tablet something.
+  // No frames are requested until shortly before, because each costs a small tablet energy.
   const timer = setTimeout(
     () => {
       frame = requestAnimationFrame(wait);

@@ -5,9 +5,9 @@ import type { Cancels } from './cancels.js';
 import { onDueFrame } from './on-frame.js';
 import { planCueSound, planFreeze } from './sounds.js';
 
-/** What a cue screen shows. */
+/** The state of a cue screen. */
 export interface Shown {
-  /** The target called; `null` while waiting. */
+  /** The called target; `null` while waiting. */
   readonly letter: string | null;
   readonly frozen: boolean;
   readonly late: LateCue | null;
@@ -15,7 +15,7 @@ export interface Shown {
 
 export const NOTHING_SHOWN: Shown = { letter: null, frozen: false, late: null };
 
-/** The same on another clock. */
+/** A presentation with its times on another clock. */
 export const onClock = (of: Presentation, turn: (ms: number) => number): Presentation => ({
   letter: of.letter,
   dueMs: turn(of.dueMs),
@@ -28,12 +28,12 @@ export const onClock = (of: Presentation, turn: (ms: number) => number): Present
   },
 });
 
-/** Whatever shows on the screen, drawn at once. */
+/** Applies a change to the screen at once. */
 export type Show = (change: Partial<Shown>) => void;
 
 /**
- * Shows and sounds a cue on the page's clock; `shown` hears when the frame that shows it came.
- * The drill's own screen and any second one present by this same code, and so together.
+ * Presents a cue at page times; `shown` receives the time of the frame that shows it. Used by the drill's screen and
+ * by joined ones, so that they present it together.
  */
 export function present(
   plan: CuePlan,

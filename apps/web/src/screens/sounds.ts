@@ -9,33 +9,36 @@ import { SCREEN_SD_MS } from './on-frame.js';
 const CUE_HZ = 880;
 const LENGTH_S = 0.14;
 const LEVEL = 0.5;
-/** Steps of a scale without half tones: any two of its notes are told apart. */
+/** A scale without semitones, whose notes are easy to tell apart. */
 const SCALE = [0, 2, 4, 7, 9, 12, 14, 16, 19, 21, 24, 26];
 const LOWEST_HZ = 330;
 
-/** With nothing on the screen each target has a note of its own; else one tone says "now". */
+/** Without anything on the screen each target has its own note; otherwise one tone means "now". */
 const toneHz = (plan: CuePlan, letter: string): number =>
   screenKindOf(plan.conditions) === null
     ? LOWEST_HZ * 2 ** ((SCALE[numberOf(plan, letter) - 1] ?? 0) / 12)
     : CUE_HZ;
 
-/** The tone of a cue; `null` when it is not cued by tone. */
+/** A cue's tone; `null` if it is not cued by tone. */
 export const cueBeep = (plan: CuePlan, letter: string): Beep | null =>
   soundKindOf(plan.conditions) === 'tone'
     ? { hz: toneHz(plan, letter), lengthS: LENGTH_S, level: LEVEL }
     : null;
 
-/** Plans the sound of a cue for a moment of the page's clock; the reply calls it off. */
+/**
+ * Schedules a cue's sound at a page time.
+ * @returns cancels it
+ */
 export function planCueSound(plan: CuePlan, letter: string, pageMs: number): () => void {
   const beep = cueBeep(plan, letter);
   if (beep) return planBeep(beep, pageMs);
   return isSpoken(plan.conditions) ? planWords(cueWords(plan, letter), pageMs) : () => undefined;
 }
 
-/** "Freeze" is always said: the athlete is not looking at a screen then. */
+/** "Freeze" is always spoken, since the athlete is not looking at a screen then. */
 export const planFreeze = (pageMs: number): (() => void) => planWords(['freeze'], pageMs);
 
-/** How surely the moment of a cue is known, ms. What is seen or planned is surer than a device's voice. */
+/** The error of a cue's time, ms. Shown or scheduled cues are more certain than a device's own voice. */
 export const cueSdMs = ({ conditions }: CuePlan): number =>
   screenKindOf(conditions) === null && isSpoken(conditions) && voiceNow() === 'device'
     ? DEVICE_VOICE_SD_MS

@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 
-/** Keeps the screen on while a set runs. Where the device does not allow it, nothing is lost. */
+/** Keeps the screen on while a set runs, if the device allows it. */
 export function useAwake(): void {
   useEffect(() => {
     let lock: WakeLockSentinel | null = null;
@@ -10,7 +10,7 @@ export function useAwake(): void {
       lock = await navigator.wakeLock.request('screen').catch(() => null);
       if (left) await lock?.release();
     };
-    // The lock is gone whenever the page was hidden.
+    // Hiding the page releases the lock.
     const again = () => void hold();
     void hold();
     document.addEventListener('visibilitychange', again);

@@ -61,7 +61,7 @@ const Line = styled.li`
   }
 `;
 
-/** One athlete: why they stand where they stand, their newest days, and the way on. */
+/** An athlete's line: why they are here, their newest days, and where to go from here. */
 export function SquadLine({ line }: { line: SquadLineReply }): ReactElement {
   const { athlete, patternId, patternName, rung, rungName, lastSet, course } = line;
   const mayMove = useMay(ROUTES.move);

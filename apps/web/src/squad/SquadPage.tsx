@@ -17,7 +17,7 @@ import { SquadLine } from './SquadLine.js';
 import type { SquadOrder } from './SquadTools.js';
 import { needHeading, say, squadSentence } from '../words/squad.js';
 
-/** Who needs the coach is seen before the means to look for somebody have come. */
+/** Loaded after the list itself: who needs the coach must show first. */
 const SquadTools = lazy(async () => {
   await atRest(100);
   return { default: (await import('./SquadTools.js')).SquadTools };
@@ -74,10 +74,10 @@ const Need = styled.section`
   }
 `;
 
-/** Fewer are seen at a glance, without looking for them. */
+/** Fewer athletes are seen at a glance, without searching. */
 const FEWEST_TO_SEARCH = 7;
 
-/** Lines under their headings, the most pressing first; headings that nobody stands under are left out. */
+/** Lines by heading, most pressing first, without empty headings. */
 const byNeed = (lines: readonly SquadLineReply[]) =>
   SQUAD_NEEDS.map((need) => [need, lines.filter((line) => line.need === need)] as const).filter(
     ([, some]) => some.length > 0,
@@ -91,7 +91,7 @@ const Lines = ({ lines }: { lines: readonly SquadLineReply[] }): ReactElement =>
   </ul>
 );
 
-/** The squad: who needs the coach and for what, how their days went, and the way to the floor. */
+/** The squad: who needs the coach for what, their newest days, and buttons to start a drill. */
 export function SquadPage(): ReactElement {
   const squad = useSquad();
   const groups = useGroupFilter();

@@ -6,16 +6,16 @@ import { say } from '../words/squad.js';
 
 export type SquadOrder = 'need' | 'name' | 'squad';
 
-/** Looking for somebody in the squad, one group of it, and the order it stands in. */
+/** Search, squad filter and order of the squad page. */
 export const SquadTools = ({
   search,
   group,
   order,
 }: {
-  /** `null` where the few there are can be seen at a glance. */
+  /** `null` if there are too few to search. */
   search: { readonly text: string; readonly onChange: (text: string) => void } | null;
   group: GroupFilter['field'];
-  /** `null` where there is nothing to put in order. */
+  /** `null` if there is nothing to sort. */
   order: {
     readonly value: SquadOrder;
     readonly options: readonly (readonly [SquadOrder, string])[];

@@ -9,7 +9,7 @@ import { useUnit } from './state/unit.js';
 import { percent } from '../words/format.js';
 import { say } from '../words/studio.js';
 
-/** A figure with the way it was worked out. */
+/** A figure, with how it was calculated. */
 interface Figure {
   readonly value: string;
   readonly words: string;
@@ -38,13 +38,13 @@ const STRAIGHT_SHARE = 0.005;
 
 const s = (ms: number): string => `${(ms / 1000).toFixed(2)} s`;
 
-/** By how much a way is longer than straight; less than half a per cent is straight. */
+/** How much longer than straight a path is; less than half a percent counts as straight. */
 const detourWords = (detour: number): string =>
   detour - 1 < STRAIGHT_SHARE
     ? say('isStraight')
     : say('detourDetour', { percent: percent(detour - 1) });
 
-/** The way the middle between the feet takes, and by how much it is longer than straight. */
+/** The length of the midpoint's path, and how much longer than straight it is. */
 function pathFigure(
   { pathM, straightM, detour }: WayFigures,
   name: 'out' | 'back',
@@ -133,7 +133,7 @@ function ofPattern(pattern: Pattern, unit: LengthUnit): Figure[] {
   return figures;
 }
 
-/** What can be measured of the open leg, or of the whole pattern; pressed, each explains itself. */
+/** Figures of the open leg, or of the whole pattern; pressing one explains it. */
 export function Figures({ leg }: { leg: Leg | undefined }): ReactElement {
   const { pattern } = useEditor();
   const { unit } = useUnit();

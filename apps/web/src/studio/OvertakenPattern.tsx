@@ -8,7 +8,7 @@ import { say } from '../words/studio.js';
 import { useEditor } from './state/editor.js';
 import { useUnit } from './state/unit.js';
 
-/** Somebody else has saved the pattern: what is drawn here beside what they saved. */
+/** Somebody else saved the pattern meanwhile: shows both versions to choose from. */
 export function OvertakenPattern({ openTheirs }: { openTheirs: () => void }): ReactElement {
   const { patternId, pattern, save, saving } = useEditor();
   const { unit } = useUnit();

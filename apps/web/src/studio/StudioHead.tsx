@@ -57,7 +57,7 @@ const Bar = styled.header`
 
 const CONFLICT = 409;
 
-/** The pattern's name, whether it is saved, and the ways on. */
+/** The pattern's name, its save state, and links. */
 export const StudioHead = memo(function StudioHead(): ReactElement {
   const editor = useEditor();
   const { pattern, version, unsaved, edit, saveError } = editor;
@@ -66,7 +66,7 @@ export const StudioHead = memo(function StudioHead(): ReactElement {
     if (!unsaved || (await editor.save())) void navigate(`/floor?pattern=${editor.patternId}`);
   };
   const openTheirs = () => {
-    // Reloaded with a draft of ours it would open ours.
+    // Otherwise reloading would open the draft again.
     editor.discard();
     setTimeout(() => window.location.reload());
   };

@@ -40,14 +40,14 @@ const Items = styled(Popover)`
   }
 `;
 
-/** What the studio draws, and where it is found on the page. */
+/** The drawings that can be exported, with their places on the page. */
 const FLOOR = { what: 'Floor', selector: '#studio-floor' };
 const OF_A_LEG = [
   { what: 'Step score', selector: '#studio-score' },
   { what: 'Positions', selector: '[aria-label=Positions] svg[data-still]' },
 ];
 
-/** What else can be done with a pattern: print, files, copies, putting it aside. */
+/** Further actions: print, export, copy, archive. */
 export function StudioMenu(): ReactElement {
   const { pattern, patternId, version } = useEditor();
   const { letter } = useSelection();

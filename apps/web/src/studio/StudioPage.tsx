@@ -92,7 +92,7 @@ const Bench = styled.div`
   }
 `;
 
-/** Which part is open is in the address, so that it can be linked to; which step is not. */
+/** The open leg is in the address, so that it can be linked to; the selected step is not. */
 function useSelectionState(pattern: Pattern): Selection {
   const [params, setParams] = useSearchParams();
   const [step, pick] = useState<number | null>(null);
@@ -159,13 +159,13 @@ function Studio({
   );
 }
 
-/** What is beside the drawing may follow a drag a moment later, so that the drag itself is smooth. */
+/** Rendered deferred, so that a drag itself stays smooth. */
 function Deferred({ editor, children }: { editor: Editor; children: ReactNode }): ReactElement {
   const calm = useDeferredValue(editor);
   return <EditorContext value={calm}>{children}</EditorContext>;
 }
 
-/** The parts, the figures, the panel and the score of what is open. */
+/** The columns beside the drawing: targets, figures, panel and step score. */
 const Besides = memo(function Besides(): ReactElement {
   const { pattern } = useEditor();
   const { letter, step } = useSelection();
@@ -199,7 +199,7 @@ const Besides = memo(function Besides(): ReactElement {
   );
 });
 
-/** The pattern studio: a pattern as saved last, or as it was left on this device. */
+/** The pattern studio, with a pattern as saved or as left on this device. */
 export function StudioPage(): ReactElement {
   const { patternId = '' } = useParams();
   const loaded = usePattern(patternId);

@@ -59,7 +59,7 @@ const List = styled.ul`
   }
 `;
 
-/** The floor and its targets: what to work on. A number says how much is amiss with a leg. */
+/** The floor and its targets, to select from; a number counts a leg's findings. */
 export function TargetList(): ReactElement {
   const { pattern } = useEditor();
   const { letter, open } = useSelection();

@@ -7,7 +7,7 @@ import type { Selection } from './state/selection.js';
 const isTyped = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.matches('input, textarea, [role=dialog] *');
 
-/** The studio's keys, wherever the focus is but where something is typed. */
+/** The studio's keys, which work everywhere except in fields. */
 export function useStudioKeys(editor: Editor, selection: Selection, player: Player): void {
   const current = useRef({ editor, selection });
   useEffect(() => {

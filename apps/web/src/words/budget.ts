@@ -28,7 +28,7 @@ export const ownReachSentence = (name: string, { reachM, from, held }: OwnReach)
 
 const REACH_FROM = { measured: 'measured', 'from height': 'height', pattern: 'pattern' } as const;
 
-/** Why it does not get there so: the two that a slider leads to, in words of their own. */
+/** Explains why a flight does not arrive; the two problems a slider can lead to have sentences of their own. */
 const flightProblem = (problem: Problem): string =>
   problem.field === 'launchSpeed'
     ? say('tooSlow')
@@ -68,7 +68,7 @@ export function reachSentence(
   }
 }
 
-/** How far off the figure in the head is. */
+/** How far off mental arithmetic (distance by speed) is. */
 export function plainSentence(budgets: readonly TargetBudget[]): string | null {
   const flights = budgets.flatMap(({ flight }) => (flight.ok ? [flight.value] : []));
   if (flights.length === 0) return null;
@@ -81,7 +81,7 @@ export function plainSentence(budgets: readonly TargetBudget[]): string | null {
   });
 }
 
-/** What is to spare, with a mark for what is in reach, only just, or out. */
+/** Time to spare, marked as enough, tight or too little. */
 export function spareWords({ spareMs, verdict }: Feasibility): string {
   const s = seconds(Math.abs(spareMs));
   switch (verdict) {
@@ -96,7 +96,7 @@ export function spareWords({ spareMs, verdict }: Feasibility): string {
 
 const SAME_M = 0.05;
 
-/** How one place lies to another, in words: half a metre back, to the left. */
+/** One place relative to another: "half a metre back, to the left". */
 function asideWords(from: Point, to: Point): string {
   const [right, forward] = [to.x - from.x, to.y - from.y];
   const words = [
@@ -110,7 +110,7 @@ function asideWords(from: Point, to: Point): string {
   return commaList(words);
 }
 
-/** Where waiting leaves most at the tightest target, and what it brings. */
+/** The best home base, and what it gains. */
 export const bestHomeSentence = (
   { at, spareMs, nowSpareMs }: BestHome,
   waitsAt: Point,
@@ -125,7 +125,7 @@ export const bestHomeSentence = (
 const signed = (ms: number): string =>
   say(ms < 0 ? 'minusS' : 'plusS', { s: seconds(Math.abs(ms)) });
 
-/** Why no recovery is reckoned for some targets; `null` where it is for all. */
+/** Why some targets have no recovery budget; `null` if all have one. */
 export function noRecoverySentence(budgets: readonly TargetBudget[]): string | null {
   const missing = budgets.flatMap(({ letter, recovery }) =>
     recovery.ok ? [] : [{ letter, problem: recovery.problem }],
@@ -138,7 +138,7 @@ export function noRecoverySentence(budgets: readonly TargetBudget[]): string | n
   });
 }
 
-/** What flew, as it is kept with a limit. */
+/** What flew, as stored with a limit. */
 export function flightWords(
   {
     projectile,

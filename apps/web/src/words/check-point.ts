@@ -23,7 +23,7 @@ export const headingWords = ({ left, right }: Standing): string =>
     degrees2: degrees(right.headingDeg),
   });
 
-/** What a position asks for in time: only the split has a window. */
+/** The timing a position asks for; only the split-step has a window. */
 export const windowWords = (name: PositionName, { splitWindowMs: [from, to] }: Pattern): string =>
   name === 'split'
     ? say('landsFromSAboutCue', {

@@ -69,7 +69,7 @@ function lateWords({ event, verdict, overMs }: CoachGate): string {
 function slowWords({ gate, verdict, overMs }: TimeGate): string {
   if (verdict === 'too close to call') return say('gateTooCloseCall', { gate });
   if (overMs <= 0) return say('tooFewRepsKeepEveryLimit', { gate });
-  // Less than what two decimals can show must not read as "0.00 s too slow".
+  // A difference that rounds to zero must not read as "0.00 s too slow".
   if (overMs < 5) return say('gateHairTooSlowLessThan', { gate });
   return say('gateOvermsTooSlow', { gate, overMs: secondsWithUnit(overMs) });
 }

@@ -37,7 +37,7 @@ const BODY_ANGLE_WORDS: Readonly<Record<keyof BodyAngles, string>> = {
 /** An angle of the body, or the height of its hips. */
 export const bodyAngleWords = (name: keyof BodyAngles): string => BODY_ANGLE_WORDS[name];
 
-/** Nobody is told a surer time than is shown. */
+/** The smallest error shown. */
 const LEAST_SHOWN_MS = 1;
 
 /** Milliseconds as seconds with three decimals: film is finer than a hand. */
@@ -65,7 +65,7 @@ export function tieSentences(
     tones: number;
     heard: boolean;
     isByHand?: boolean;
-    /** How many times slowed somebody says it is, and what its file says. */
+    /** The slow motion somebody chose, and the film's own tags. */
     slowed?: SlowFactor | null;
     tagged?: SlowFactor | null;
     capturedPerS?: number | null;

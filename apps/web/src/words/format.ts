@@ -14,12 +14,12 @@ import { unbroken } from './unbroken.js';
 const say = speaker(en);
 
 /**
- * Milliseconds as seconds with two decimals: no source measures finer than that. Rounded as whole
- * hundredths, so that what is shown of a time, a limit and their difference adds up.
+ * Milliseconds as seconds with two decimals, which no source exceeds. Rounded to whole hundredths first, so that a
+ * shown time, limit and difference add up.
  */
 export const seconds = (ms: number): string => (Math.round(ms / 10) / 100).toFixed(2);
 
-/** The same with a minus of its own where it is before. */
+/** The same with a proper minus sign for negative times. */
 export const signedSeconds = (ms: number): string =>
   `${Math.round(ms / 10) < 0 ? '−' : ''}${seconds(Math.abs(ms))}`;
 
@@ -61,7 +61,7 @@ const ands = new Intl.ListFormat(LOCALE);
 const ors = new Intl.ListFormat(LOCALE, { type: 'disjunction' });
 const commas = new Intl.ListFormat(LOCALE, { type: 'unit', style: 'short' });
 
-/** What a list may be made of: what there is nothing of is left out. */
+/** List items; empty ones are left out. */
 type Listed = string | number | null | undefined | false;
 
 const there = (items: readonly Listed[]): string[] =>

@@ -1,4 +1,4 @@
-/** The one language that numbers, lists, plurals and sentences are said in. */
+/** The language of numbers, lists, plurals and sentences. */
 export const LOCALE = 'en';
-/** Its days, where they are typed part by part: day, month, year. */
+/** Its variant for entering dates: day, month, year. */
 export const DAY_LOCALE = 'en-GB';

@@ -15,7 +15,7 @@ interface Row {
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-/** What two people made of one pattern, where it differs, as both say it. */
+/** The differences between two people's versions of a pattern, as each has them. */
 export function otherwisePattern(mine: Pattern, theirs: Pattern, unit: LengthUnit): Row[] {
   const place = ({ x, y }: Point): string =>
     say('place', {
@@ -50,7 +50,7 @@ export function otherwisePattern(mine: Pattern, theirs: Pattern, unit: LengthUni
     });
   }
   const differing = rows.filter((row) => row.mine !== row.theirs);
-  // Of what has no words as short as these, such as the limits of a rung.
+  // Parts too detailed to describe briefly, such as a rung's limits.
   const inside = {
     what: say('inside'),
     mine: say('yoursOtherwise'),

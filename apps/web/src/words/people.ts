@@ -47,13 +47,13 @@ export const ROSTER_WORDS: Readonly<Record<RosterField, string>> = {
 
 type Reading = readonly [what: string, read: (body: AthleteBody) => string];
 
-/** What goes when somebody is erased, to choose from. */
+/** What to delete when somebody is erased. */
 export const ERASURE_OPTIONS = [
   ['removed', say('eraseRemoved')],
   ['nameless', say('eraseNameless')],
 ] as const;
 
-/** What of an athlete two people have said otherwise, each in words. */
+/** The differences between two people's versions of an athlete, in words. */
 export function otherwiseKnown(
   mine: AthleteBody,
   theirs: AthleteBody,
@@ -64,7 +64,7 @@ export function otherwiseKnown(
   }: {
     readonly patterns: ReadonlyMap<string, string>;
     readonly unit: LengthUnit;
-    /** As the club calls them. */
+    /** With the club's names. */
     readonly faults: readonly FaultWords[];
   },
 ): { readonly what: string; readonly mine: string; readonly theirs: string }[] {

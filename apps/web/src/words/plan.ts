@@ -69,7 +69,7 @@ const TEMPLATE_WORDS: Readonly<Record<TemplateName, readonly [name: string, mean
 export const templateWords = (name: TemplateName): readonly [name: string, means: string] =>
   TEMPLATE_WORDS[name];
 
-/** People by their first names, as far as there is room. */
+/** First names, as many as fit. */
 function shortNames(names: readonly string[], inWords: (names: string) => string): string {
   const short = names.map(shortName);
   for (let kept = short.length; kept > 0; kept--) {
@@ -81,7 +81,7 @@ function shortNames(names: readonly string[], inWords: (names: string) => string
   return inWords(String(short.length)).slice(0, LONGEST_TITLE);
 }
 
-/** What a drafted block is called and what is said in it, by why it is there; nothing where it is as usual. */
+/** The title and text of a drafted block, by its reason; empty if it has none. */
 export function draftWords(
   reason: DraftReason,
   words: {
@@ -109,7 +109,7 @@ export function draftWords(
   }
 }
 
-/** How long it is and how it goes, in a few words. */
+/** A block's length and manner, in a few words. */
 export const howWords = ({ how, minutes, sets, workS, stations }: Block): string =>
   how === 'together'
     ? say('minutesLong', { minutes })
@@ -127,24 +127,24 @@ const TRAINED_WORDS: Readonly<Record<Trained, string>> = {
 export const trainsWords = (trained: Trained): string => TRAINED_WORDS[trained];
 
 const MINUTE_S = 60;
-/** Minutes of so many seconds, to the half where it is one. */
+/** Seconds as minutes, to the half. */
 export const minutesOf = (s: number): string => {
   const halves = Math.round((2 * s) / MINUTE_S) / 2;
   return Number.isInteger(halves) ? String(halves) : halves.toFixed(1);
 };
 
-/** Minutes and seconds, as a clock that counts down shows them. */
+/** Minutes and seconds, as on a countdown. */
 export const clockWords = (s: number): string =>
   `${Math.floor(s / MINUTE_S)}:${String(Math.floor(s % MINUTE_S)).padStart(2, '0')}`;
 
-/** When something is by the clock on the wall, so many seconds after the session begins. */
+/** The local time so many seconds after the session's start. */
 export function wallClock(startsAt: string, afterS: number): string {
   const [hours = 0, minutes = 0] = startsAt.split(':').map(Number);
   const at = 60 * hours + minutes + Math.floor(afterS / MINUTE_S);
   return [Math.floor(at / 60) % 24, at % 60].map((n) => String(n).padStart(2, '0')).join(':');
 }
 
-/** A sentence about a session that a coach may want to change. */
+/** A problem of a session, as a sentence. */
 export function findingWords(
   finding: PlanFinding,
   nameOf: (blockId: string) => string,
@@ -181,7 +181,7 @@ export function findingWords(
   }
 }
 
-/** What of a session two people have planned otherwise, each in words. */
+/** The differences between two people's versions of a session, in words. */
 export function otherwisePlanned(
   mine: Session,
   theirs: Session,
@@ -200,7 +200,7 @@ export function otherwisePlanned(
   const rows = readings
     .map(([what, read]) => ({ what, mine: read(mine), theirs: read(theirs) }))
     .filter((row) => row.mine !== row.theirs);
-  // What is inside a block has no words as short as these.
+  // Parts of a block too detailed to describe briefly.
   const inside = {
     what: say('theBlocks'),
     mine: say('changedInside'),

@@ -22,7 +22,7 @@ export function deedWords(deed: TrailDeed, matter: PrivateMatter): string {
 
 const [FEWEST, MOST] = KEEP_YEARS;
 
-/** For how many years people are kept, to choose from; 0 for without a reminder. */
+/** Years to keep people for; 0 for no reminder. */
 export const KEEP_OPTIONS = [
   ['0', say('forEver')] as const,
   ...Array.from({ length: MOST - FEWEST + 1 }, (_, i) => {

@@ -4,7 +4,7 @@ import { speaker } from './say.js';
 /** What is said about figures. */
 export const say = speaker(en);
 
-/** A figure in words: its name, what it means, how it is worked out, how sure it is. */
+/** The explanation of a quantity: name, meaning, calculation, uncertainty. */
 export interface Told {
   readonly name: string;
   readonly means: string;
@@ -16,7 +16,7 @@ const told = (name: string, means: string, how: string, sure: string): Told => (
   ...{ name, means, how, sure },
 });
 
-/** Every quantity the app shows, one text each; a figure opens its own, the glossary has them all. */
+/** Explanations of all quantities shown; each figure opens its own, and the glossary lists all. */
 export const QUANTITIES = {
   reaction: told(
     say('reactionName'),

@@ -4,13 +4,13 @@ import { speaker } from './say.js';
 
 const say = speaker(en);
 
-/** A share in percent; below one percent to a tenth, so that seldom is not never. */
+/** A share in percent, below one percent to a tenth, so that "seldom" does not read as "never". */
 export const finePercent = (share: number): string => {
   const points = 100 * share;
   return `${points > 0 && points < 1 ? points.toFixed(1) : Math.round(points)} %`;
 };
 
-/** A share; where it was simulated with its doubt: two standard errors, never under a tenth of a percent. */
+/** A share; if it was simulated, with two standard errors, at least a tenth of a percent. */
 export function shareWords({
   moved,
   se,
@@ -27,24 +27,24 @@ export function setsWords({ setsToMove }: Pick<RuleOutcome, 'setsToMove'>): stri
   return low === high ? `${middle ?? ''}` : `${middle ?? ''} (${low ?? ''}–${high ?? ''})`;
 }
 
-/** How far from ready somebody must be for a rule to be told by them. */
+/** How far a true pass rate must be from "ready" for examples of a rule. */
 const CLEARLY = 0.1 - 1e-9;
 
-/** The true rates that a rule is told by: clearly not ready, and clearly ready. */
+/** The true pass rates used as examples: clearly not ready, and clearly ready. */
 function tellingRates(readyRate: number): { readonly weak: number; readonly strong: number } {
   const weak = TRUE_RATES.findLastIndex((rate) => rate <= readyRate - CLEARLY);
   const strong = TRUE_RATES.findIndex((rate) => rate >= readyRate + CLEARLY);
   return { weak: Math.max(0, weak), strong: strong < 0 ? TRUE_RATES.length - 1 : strong };
 }
 
-/** What a course was about, as far as its words need it. */
+/** The part of a comparison that its words need. */
 export interface Told {
   readonly readyRate: number;
-  /** The athletes learn: their rate is the one they begin with. */
+  /** Whether the athletes learn; their rate is then the initial one. */
   readonly isLearning: boolean;
 }
 
-/** A share of athletes told as people: of ten, or where that would be nobody, of a hundred. */
+/** A share of athletes as a number of people: out of ten, or out of a hundred if that would be nobody. */
 export function peopleWords(share: number): string {
   const ofHundred = Math.round(100 * share);
   if (ofHundred === 0) return say('none');
@@ -54,7 +54,7 @@ export function peopleWords(share: number): string {
     : say('ofTen', { n: Math.round(10 * share) });
 }
 
-/** What a rule does with who is not ready and who is, in a sentence. */
+/** What a rule does to athletes who are not ready and to those who are, in a sentence. */
 export function ruleVerdict(
   name: string,
   outcomes: readonly RuleOutcome[],
@@ -77,14 +77,14 @@ export function ruleVerdict(
   });
 }
 
-/** Standard error of the share that is moved up too soon. */
+/** Standard error of the share moved up too soon. */
 const tooSoonSe = ({ tooSoon, athletes }: RuleOutcome): number =>
   athletes === null ? 0 : Math.sqrt((tooSoon * (1 - tooSoon)) / athletes);
 
-/** Nobody sees a difference smaller than this, whoever reckons it. */
+/** Smaller differences than this do not matter. */
 const AS_OFTEN = 0.005;
 
-/** Which of two rules is the more careful, and which the quicker. */
+/** Which of two rules is more careful, and which is quicker. */
 export function comparisonSentence(
   [a, b]: readonly (readonly RuleOutcome[])[],
   { readyRate }: Told,

@@ -89,7 +89,7 @@ export const changesBetween = (from: Rung, to: Rung): RungChange[] =>
     words(from) === words(to) ? [] : [{ what, from: words(from), to: words(to) }],
   );
 
-/** More things than this at once nobody reads on a chip. */
+/** More changes than this cannot be read on a chip. */
 const MOST_ON_CHIP = 2;
 
 function stepPart(step: StepUp): string {
@@ -156,7 +156,7 @@ const DEMAND_WORDS: Readonly<
   'much asked': 'muchAskedRateAboutOneFive',
 };
 
-/** What the share of reps that passed says of the demand; `null` with too few reps to say. */
+/** What the share of passed reps says about the demand; `null` with too few reps. */
 export function demandSentence(chances: readonly number[]): string | null {
   const found = demandOf(chances);
   if (!found) return null;

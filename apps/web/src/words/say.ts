@@ -2,14 +2,14 @@ import IntlMessageFormat from 'intl-messageformat';
 import { LOCALE } from './locale.js';
 import { unbroken } from './unbroken.js';
 
-/** Messages of one domain in one language: ICU texts with parameters, by key. */
+/** A domain's messages in one language: ICU texts by key. */
 export type Catalog = Readonly<Record<string, string>>;
 
 type Params = Readonly<Record<string, string | number>>;
 
 /**
- * What says the messages of a catalog. Each is read once, when it is first said. Another language is
- * another catalog with the same keys.
+ * Returns a function that formats a catalog's messages. Each is parsed once, when it is first used. Another language
+ * is another catalog with the same keys.
  */
 export function speaker<Own extends Catalog>(
   catalog: Own,
@@ -17,7 +17,7 @@ export function speaker<Own extends Catalog>(
   const read = new Map<string, IntlMessageFormat>();
   return (key, params) => {
     const text = catalog[key] ?? key;
-    // Most messages are plain words: reading them as a pattern would cost the first view its time.
+    // Most messages are plain text; parsing them as patterns would slow down the first page.
     if (!/[{'#]/.test(text)) return unbroken(text);
     let message = read.get(key);
     if (!message) {

@@ -34,7 +34,7 @@ export function fadeSentence(name: string, fade: Fade | null): string {
   return say(FADED[words], { name, slope: slope(msPerRep), between, n, thirds });
 }
 
-/** The target that is slow beyond its distance; or that none is. */
+/** The target that is slower than its distance explains; or that there is none. */
 export function residualSentence(
   { fit, residualsMs, sureToMs }: TravelLine,
   targets: readonly Target[],
@@ -55,7 +55,7 @@ export function residualSentence(
   return say('letterNameTakesMsSLonger', { letter, name, ms: seconds(ms), sure, line });
 }
 
-/** Catch, switch and freeze trials: what they tested and how it went; `null` without any. */
+/** Results of catch, switch and freeze trials; `null` without any. */
 export function trialSentence(readings: readonly RepReading[]): string | null {
   const of = (trial: RepReading['trial']) =>
     readings.filter((each) => each.trial === trial && !each.rep.struckOut);
@@ -82,7 +82,7 @@ export function trialSentence(readings: readonly RepReading[]): string | null {
   return parts.length > 0 ? say('apartFromTimedRepsParts', { parts: semicolonList(parts) }) : null;
 }
 
-/** Where a rep lost or won most against a reference. */
+/** Where a rep lost or gained most against a reference rep. */
 export function differenceSentence(differences: readonly PhaseDifference[]): string {
   const phases = differences.filter(({ name }) => name !== 'cycle');
   const [most] = [...phases].sort((a, b) => Math.abs(b.ms) - Math.abs(a.ms));

@@ -18,10 +18,10 @@ const HEADINGS: Readonly<Record<SquadNeed, string>> = {
   'not timed yet': say('needNotTimed'),
 };
 
-/** What stands above those who need the coach for the same. */
+/** Heading of the athletes who need the coach for the same reason. */
 export const needHeading = (need: SquadNeed): string => HEADINGS[need];
 
-/** More names than this nobody reads. */
+/** The most names in a sentence. */
 const MOST_NAMED = 3;
 
 const namesOf = (lines: readonly SquadLineReply[]): string => {
@@ -34,7 +34,7 @@ const namesOf = (lines: readonly SquadLineReply[]): string => {
       ]);
 };
 
-/** Who needs the coach, in one line: where the eye should go first. */
+/** Who needs the coach, in one sentence. */
 export function squadSentence(lines: readonly SquadLineReply[]): string {
   const of = (need: SquadNeed) => lines.filter((line) => line.need === need);
   const [ready, held, changed] = [of('can move up'), of('held'), of('changed')];
@@ -58,7 +58,7 @@ export function squadSentence(lines: readonly SquadLineReply[]): string {
     : say('nobodyNeedsYou', { lines: lines.length });
 }
 
-/** Why somebody stands under their heading, or how their last set went. */
+/** Why an athlete is under their heading, or how their last set went. */
 export function needSentence({ need, claims, lastSet }: SquadLineReply): string {
   const last = lastSet ? answerWords(lastSet.decision, lastSet.outcome) : say('noSetYet');
   if (need === 'held') {

@@ -4,7 +4,7 @@ import { speaker } from './say.js';
 /** What is said of trusting a server. */
 export const say = speaker(en);
 
-/** Kinds of devices, each of which trusts in a way of its own. */
+/** Kinds of devices that install a certificate differently. */
 export const DEVICE_KINDS = [
   ['ios', say('ios')],
   ['android', say('android')],
@@ -14,7 +14,7 @@ export const DEVICE_KINDS = [
 ] as const;
 export type DeviceKind = (typeof DEVICE_KINDS)[number][0];
 
-/** What kind of device a browser says it is on. */
+/** The kind of device, from its user agent. */
 export function kindOfDevice(userAgent: string): DeviceKind {
   if (/iPhone|iPad/.test(userAgent)) return 'ios';
   if (/Android/.test(userAgent)) return 'android';
@@ -22,7 +22,7 @@ export function kindOfDevice(userAgent: string): DeviceKind {
   return /Mac OS X/.test(userAgent) ? 'mac' : 'linux';
 }
 
-/** What is done on a device once the certificate is on it. */
+/** What to do on a device once it has the certificate. */
 export function trustSteps(kind: DeviceKind): readonly string[] {
   switch (kind) {
     case 'ios':

@@ -68,7 +68,7 @@ export function gateSentences({
   spread,
   together,
 }: SetJudgement): string[] {
-  // Counts out of too few reps would look like a verdict.
+  // Counts from too few reps would look like a verdict.
   const sentences = validReps.met
     ? [
         ...times.map((gate) => gateSentence(gate, validReps.reps)),
@@ -102,7 +102,7 @@ export function gateSentences({
 const repsWords = (ordinals: readonly number[]): string =>
   `${ordinals.length === 1 ? 'rep' : 'reps'} ${commaList(ordinals)}`;
 
-/** What was left out and why, and what was slow but kept. */
+/** What was left out and why, and which reps were slow but kept. */
 export function leftOutSentence({ leftOut, durations }: SetSummary): string {
   const by = new Map<string, number[]>();
   for (const { ordinal, why } of leftOut) by.set(why, [...(by.get(why) ?? []), ordinal]);
@@ -111,7 +111,7 @@ export function leftOutSentence({ leftOut, durations }: SetSummary): string {
     parts.length > 0
       ? say('leftOutParts', { parts: semicolonList(parts) })
       : say('noRepWasLeftOut');
-  // Only what a rung can limit: in short phases like the load somebody is always "slow".
+  // Only durations a rung can limit: in short phases like the load there is always a "slow" rep.
   const slow = GATED_DURATIONS.flatMap((name) => {
     const ordinals = durations[name]?.slowOrdinals ?? [];
     return ordinals.length > 0 ? [`${repsWords(ordinals)} (${name})`] : [];
@@ -121,7 +121,7 @@ export function leftOutSentence({ leftOut, durations }: SetSummary): string {
     : left;
 }
 
-/** How the times came about and how sure one of them is. */
+/** How the set was timed, and the error of a single time. */
 export function sourceSentence(source: SetSource, { durations }: SetSummary): string {
   if (source === 'simulated') return say('madeSimulatedAthleteExactNeverPooled');
   if (source === 'none') return say('nobodyTimedThisSetOnlyIts');
@@ -130,13 +130,13 @@ export function sourceSentence(source: SetSource, { durations }: SetSummary): st
   return say('howSureRepNearerItsLimit', { source, sure });
 }
 
-/** What timed a rep apart from its cue, which is always the screen's or a light's own. */
+/** What timed a rep, apart from its cue, which is always timed by the screen or a light. */
 export function timedBy({ rep }: RepReading): string {
   const timed = rep.events.filter(({ name }) => name !== 'cue' && name !== 'nextCue');
   return listWords([...new Set(timed.map(({ source }) => source))]);
 }
 
-/** Which reps were timed by what, of a set that mixes; `null` where one thing timed all. */
+/** Which reps were timed by what, in a set with several sources; `null` with a single one. */
 export function mixedSentence(readings: readonly RepReading[]): string | null {
   const by = new Map<string, number[]>();
   for (const reading of readings) {
@@ -154,12 +154,12 @@ export function mixedSentence(readings: readonly RepReading[]): string | null {
   return `${capital(semicolonList(parts))}.`;
 }
 
-/** A gap this many sds of its error wide is not the timing's own doing. */
+/** A difference of this many standard deviations is no timing error. */
 const CLEAR_SDS = 2;
 
 /**
- * Where the way home takes longest; `null` when fewer than two targets were timed, or when the
- * next one is no further away than the timing error of the two medians.
+ * The target with the slowest recovery; `null` with fewer than two targets, or if the difference to the next is
+ * within the timing error of the medians.
  */
 export function slowestHome(
   times: readonly TargetFigures[],

@@ -12,7 +12,7 @@ import { Passkeys } from './Passkeys.js';
 import { OwnAccountFields } from './OwnAccountFields.js';
 import { Yours } from './Yours.js';
 
-/** A club that whoever sits at its machine may open gets its owner here. */
+/** Gives a club without an owner its first one. */
 function StillOpen(): ReactElement {
   const { name } = useClub();
   const make = useMakeOwner();
@@ -30,7 +30,7 @@ function StillOpen(): ReactElement {
   );
 }
 
-/** Who this device is signed in as; for an owner, who else comes in, and on which devices. */
+/** Who this device is signed in as; for owners also the club's accounts and devices. */
 export function AccountPage(): ReactElement {
   const me = useMe();
   const role = useRole();

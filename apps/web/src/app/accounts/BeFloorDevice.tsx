@@ -8,7 +8,7 @@ import { Notice } from '../../parts/Notice.js';
 import { Heading, Quiet } from '../../parts/Text.js';
 import { say } from '../../words/account.js';
 
-/** Makes this device the club's own, by the floor. */
+/** Turns this device into the club's shared one. */
 export function BeFloorDevice(): ReactElement {
   const be = useBeFloorDevice();
   const navigate = useNavigate();

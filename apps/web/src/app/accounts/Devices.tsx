@@ -8,8 +8,8 @@ import { dayWords } from '../../words/format.js';
 import { Rows } from '../../parts/Rows.js';
 
 /**
- * Devices that are signed in: an owner's list has all of them, everybody else's their own. What is below
- * them comes once they are read: a button must not move away from under a finger.
+ * Signed-in devices: all for an owner, their own for others. The children appear once the list is loaded, so that no
+ * button moves away from under a finger.
  */
 export function Devices({ children }: { children: ReactNode }): ReactElement {
   const devices = useDevices();

@@ -17,7 +17,7 @@ import { Notice } from '../../parts/Notice.js';
 import { Quiet } from '../../parts/Text.js';
 import { ROLE_OPTIONS, roleMeans, say } from '../../words/account.js';
 
-/** Whom a link is wanted for. */
+/** Whom an invitation is for. */
 export type Wanted = Pick<InvitationBody, 'name' | 'role' | 'athleteIds' | 'accountId'>;
 
 const [, USUAL_DAYS] = INVITATION_DAYS;
@@ -26,7 +26,7 @@ const DAYS = [1, USUAL_DAYS, 31, 100, 365].map(
 );
 const NOBODY = '';
 
-/** Makes a link for somebody: an invitation, or for a new password. */
+/** Creates a link: an invitation, or one for a new password. */
 export function Invite({ wanted, onDone }: { wanted: Wanted; onDone: () => void }): ReactElement {
   const invite = useInvite();
   const people = usePeople();

@@ -57,7 +57,7 @@ function Invited({ token }: { token: string }): ReactElement {
   );
 }
 
-/** Where an invitation's link leads; what it is for is said by what stands after its `#`. */
+/** The page of an invitation's link; its token stands after the `#`. */
 export function InvitedPage(): ReactElement {
   const { hash } = useLocation();
   const token = hash.slice(1);

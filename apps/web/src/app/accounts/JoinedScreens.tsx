@@ -11,7 +11,7 @@ import { screenWords } from '../../words/screens.js';
 
 const holds = ({ role }: JoinedScreenReply): boolean => role === 'drill' || role === 'session';
 
-/** Where a screen is, by the code it came in with and whoever holds that room. */
+/** Where a screen is, by its room and whoever runs that. */
 function whereOf({ room }: JoinedScreenReply, all: readonly JoinedScreenReply[]): string {
   const holder = all.find((each) => each.room === room && holds(each));
   return holder
@@ -19,7 +19,7 @@ function whereOf({ room }: JoinedScreenReply, all: readonly JoinedScreenReply[])
     : say('joinedToNobody', { room });
 }
 
-/** Screens without an account, at whichever drill or session of the club they are now. */
+/** Screens that joined the club's drills and sessions by code. */
 export function JoinedScreens(): ReactElement {
   const screens = useJoinedScreens();
   const end = useEndScreen();

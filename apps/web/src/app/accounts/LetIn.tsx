@@ -15,7 +15,7 @@ import { dateWords } from '../../words/format.js';
 import { Invite, type Wanted } from './Invite.js';
 import { Rows } from '../../parts/Rows.js';
 
-/** Who comes in to the club: its accounts, its invitations, and the way to make one. */
+/** The club's accounts and invitations, with a button to invite. */
 export function LetIn({ ownId }: { ownId: string | null }): ReactElement {
   const accounts = useAccounts();
   const invitations = useInvitations();
@@ -24,7 +24,7 @@ export function LetIn({ ownId }: { ownId: string | null }): ReactElement {
   const takeBack = useEndInvitation();
   const [ending, setEnding] = useState<string | null>(null);
   const [wanted, setWanted] = useState<Wanted | null>(null);
-  // Until then what is above may still grow, and move the way on from under a finger.
+  // Until both lists are loaded the button below could move away from under a finger.
   const isRead = !accounts.isPending && !invitations.isPending;
   const error = accounts.error ?? invitations.error ?? save.error ?? end.error ?? takeBack.error;
   return (
@@ -43,7 +43,7 @@ export function LetIn({ ownId }: { ownId: string | null }): ReactElement {
                 label={say('roleOf', { name })}
                 hideLabel
                 value={role}
-                // An account without anybody's things would see nothing: those are chosen with an invitation.
+                // An athlete's account needs athletes, which are chosen with an invitation.
                 options={ROLE_OPTIONS.filter(
                   ([of]) => of !== 'athlete' || role === 'athlete' || athleteIds.length > 0,
                 )}

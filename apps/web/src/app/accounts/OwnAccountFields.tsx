@@ -9,7 +9,7 @@ import { EmailField, PasswordField } from './SignInFields.js';
 import { say, weakWords } from '../../words/account.js';
 
 interface Props {
-  /** Of whoever it is for; where the address is known too, only the password is asked for. */
+  /** The invited person; if the email address is known only the password is asked for. */
   readonly known?: { readonly name: string; readonly email: string | null };
   readonly send: { readonly words: string; readonly pending: string };
   readonly isPending: boolean;
@@ -17,7 +17,7 @@ interface Props {
   readonly onSend: (account: OwnerBody) => void;
 }
 
-/** Somebody's name, address and password, as an account is made of them. */
+/** The fields of a new account: name, email address, password. */
 export function OwnAccountFields(props: Props): ReactElement {
   const [name, setName] = useState(props.known?.name ?? '');
   const known = props.known?.email ?? null;

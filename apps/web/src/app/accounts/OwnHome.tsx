@@ -20,7 +20,7 @@ const Ways = styled.div`
   }
 `;
 
-/** What an athlete, or whoever stands for them, comes for: their own practice, drills and course. */
+/** The start page of an athlete or guardian: own practice, drills and course. */
 export function OwnHome(): ReactElement {
   const { clubId } = useClub();
   const squad = useSquad();

@@ -15,7 +15,7 @@ import { Heading, Quiet } from '../../parts/Text.js';
 import { say } from '../../words/account.js';
 import { dayWords } from '../../words/format.js';
 
-/** Keys that devices keep, and that somebody signs in by instead of the password. */
+/** The account's passkeys, for signing in without a password. */
 export function Passkeys(): ReactElement {
   const { data = [], error, refetch } = usePasskeys();
   const add = useAddPasskey();

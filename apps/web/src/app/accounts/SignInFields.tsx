@@ -20,7 +20,7 @@ export const EmailField = (typed: Typed): ReactElement => (
   />
 );
 
-/** A password: the one somebody has, or a new one, which browsers offer to make. */
+/** A password field, for the existing one or for a new one, which browsers offer to generate. */
 export const PasswordField = ({
   label = say('password'),
   isNew,

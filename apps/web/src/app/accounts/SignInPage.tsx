@@ -10,7 +10,7 @@ import { Headline, Page, Quiet } from '../../parts/Text.js';
 import { EmailField, PasswordField } from './SignInFields.js';
 import { say } from '../../words/account.js';
 
-/** The door of a club that has an owner; it opens on the page that was asked for. */
+/** Signs in, and then opens the page that was asked for. */
 export function SignInPage(): ReactElement {
   const me = useMe();
   const signIn = useSignIn();
@@ -27,7 +27,7 @@ export function SignInPage(): ReactElement {
         void outbox.wake();
         if (pathname === '/sign-in') void navigate('/');
       },
-      // Why not is shown.
+      // The error is shown in the form.
       () => undefined,
     );
   const send = () => comeIn(signIn.mutateAsync({ email, password }));

@@ -4,7 +4,7 @@ import { SelectField } from '../../parts/form/SelectField.js';
 import { Heading, Headline, Page, Quiet } from '../../parts/Text.js';
 import { DEVICE_KINDS, kindOfDevice, say, trustSteps, type DeviceKind } from '../../words/trust.js';
 
-/** How a device comes to trust this club's server, once; served in the clear, since it does not yet. */
+/** Explains how to make a device trust this server's certificate; served over plain HTTP, because it does not yet. */
 export function TrustPage(): ReactElement {
   const [kind, setKind] = useState<DeviceKind>(() => kindOfDevice(navigator.userAgent));
   return (

@@ -48,7 +48,7 @@ function ChangePassword(): ReactElement {
   );
 }
 
-/** What somebody does about their own being signed in. */
+/** Signing out, and changing the password. */
 export function Yours({ hasPassword }: { hasPassword: boolean }): ReactElement {
   const out = useSignOut();
   const role = useRole();

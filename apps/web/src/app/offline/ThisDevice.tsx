@@ -18,14 +18,14 @@ const HEADLINES = {
   'not here': say('notHere'),
 } as const satisfies Record<Readiness, string>;
 
-/** How much the browser holds of the app's, and would hold, bytes; 0 where it does not say. */
+/** The browser's storage for the app, used and allowed, bytes; 0 if unknown. */
 async function room(): Promise<{ readonly quota: number; readonly usage: number }> {
   if (!('storage' in navigator)) return { quota: 0, usage: 0 };
   const { quota = 0, usage = 0 } = await navigator.storage.estimate();
   return { quota, usage };
 }
 
-/** What of the club this device has for when there is no network, and what it has not sent. */
+/** What this device has stored for working offline, and what it has not sent yet. */
 export function ThisDevice(): ReactElement {
   const readiness = useReadiness();
   const { isNewerThere } = useSyncExternalStore(onAppVersion, appVersion);

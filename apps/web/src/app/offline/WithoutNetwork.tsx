@@ -10,7 +10,7 @@ import { agoWords, say } from '../../words/offline.js';
 import { appVersion, onAppVersion, takeNewer } from './app-version.js';
 import { useKeepingAhead } from './useKeepingAhead.js';
 
-/** Nothing is wrong: what is shown is only not of this moment. */
+/** Not styled as an error: what is shown is only not up to date. */
 const Calm = styled(Quiet)`
   display: flex;
   align-items: center;
@@ -20,10 +20,13 @@ const Calm = styled(Quiet)`
   }
 `;
 
-/** Where something runs that nobody must be called away from. */
+/** Pages with something running that must not be interrupted. */
 const RUNS = /^\/(floor\/.|plan\/.+\/run|film\/.)/;
 
-/** Over every place: that nobody answers, or that a newer version waits; and reads ahead for the first. */
+/**
+ * Says on every page that the server is unreachable, or that a new version is ready; also loads ahead for offline
+ * use.
+ */
 export function WithoutNetwork(): ReactElement {
   useKeepingAhead();
   const since = useSyncExternalStore(onShownSince, shownSinceNow);

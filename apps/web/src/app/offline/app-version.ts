@@ -1,10 +1,10 @@
 import { Workbox } from 'workbox-window';
 
-/** What is known of how this app opens without a network. */
+/** The state of the app's offline version. */
 export interface AppVersion {
-  /** It opens without a network; `null` while that is not known yet. */
+  /** Whether the app opens offline; `null` until known. */
   readonly opensAlone: boolean | null;
-  /** A newer one has come, and waits to be taken. */
+  /** Whether a newer version is loaded and waiting. */
   readonly isNewerThere: boolean;
 }
 
@@ -24,10 +24,10 @@ function tell(change: Partial<AppVersion>): void {
   for (const listener of listeners) listener();
 }
 
-/** Looks so often whether a newer version is there, on a page that is open for days. */
+/** How often a page that stays open checks for a new version. */
 const LOOK_EVERY_MS = 60 * 60 * 1000;
 
-/** Has the browser put the app aside, where it lets a page do that; a newer one waits until it is taken. */
+/** Installs the service worker, if the browser allows it; a newer version waits until it is accepted. */
 export async function putAppAside(): Promise<void> {
   if (!import.meta.env.PROD || !('serviceWorker' in navigator)) {
     tell({ opensAlone: false });
@@ -41,25 +41,25 @@ export async function putAppAside(): Promise<void> {
     tell({ opensAlone: true });
     setInterval(() => void registration?.update().catch(() => undefined), LOOK_EVERY_MS);
   } catch {
-    // Not a secure page, or the browser has it switched off: the app goes on as it did.
+    // The page is not secure, or service workers are disabled: the app works as before, but not offline.
     tell({ opensAlone: false });
   }
 }
 
-/** Takes the newer version, here and now. */
+/** Activates the newer version. */
 export function takeNewer(): void {
   worker?.addEventListener('controlling', () => window.location.reload());
   worker?.messageSkipWaiting();
 }
 
-/** What a browser fires where it would put the app beside the others on the device. */
+/** The browser's event for installing the app on the device. */
 interface InstallOffer extends Event {
   readonly prompt: () => Promise<unknown>;
 }
 
 let offer: InstallOffer | null = null;
 
-/** Listens for the browser's offer to install the app; it is made once, and early. */
+/** Listens for the browser's offer to install the app, which comes only once and early. */
 export function hearInstallOffer(): void {
   window.addEventListener('beforeinstallprompt', (event) => {
     event.preventDefault();

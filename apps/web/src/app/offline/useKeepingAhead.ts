@@ -8,7 +8,7 @@ import { appVersion, onAppVersion } from './app-version.js';
 const AFTER_MS = 2000;
 const AGAIN_EVERY_MS = 10 * 60 * 1000;
 
-/** How far the club that is open can be opened without a network. */
+/** How much of the open club is available offline. */
 export type Readiness = 'reading' | 'ready' | 'not whole' | 'not here';
 
 let readiness: Readiness = 'reading';
@@ -24,7 +24,7 @@ function tell(now: Readiness): void {
 
 export const useReadiness = (): Readiness => useSyncExternalStore(subscribe, () => readiness);
 
-/** Reads the club's pages ahead while nothing else is to be done, where the app opens without a network. */
+/** Loads the club's pages ahead while the browser is idle, if the app works offline. */
 export function useKeepingAhead(): void {
   const { clubId } = useClub();
   const role = useRole();

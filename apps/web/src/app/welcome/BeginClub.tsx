@@ -31,7 +31,7 @@ import { say, SIDE_WORDS } from '../../words/people.js';
 const COURT_OPTIONS = COURT_NAMES.map((name) => [name, COURTS[name].name] as const);
 const HANDS = SIDES.map((side) => [side, SIDE_WORDS[side]] as const);
 
-/** A club of one's own: the fewest questions that lead to a drill. */
+/** Creates a club, with as few questions as a drill needs. */
 export function BeginClub(): ReactElement {
   const navigate = useNavigate();
   const { open } = useContext(ChosenClub);
@@ -54,7 +54,7 @@ export function BeginClub(): ReactElement {
       ...{ court, patternName: say('firstSteps') },
       athlete: { ...{ name: athlete.trim(), hand, ageBand }, colourVision: 'full' as const },
     };
-    // Tried again it is the club that was begun, perhaps called anew meanwhile.
+    // A second attempt continues with the club already created, under its new name if that changed.
     const begun: Begun = begin.variables ? { ...begin.variables, ...asked } : asBegun(asked);
     begin.mutate(begun, {
       onSuccess: ({ clubId }) => {
@@ -92,7 +92,7 @@ export function BeginClub(): ReactElement {
           value={court}
           options={COURT_OPTIONS}
           onChange={(chosen) => {
-            // What was not typed follows the floor.
+            // By default the sport is that of the floor.
             if (sport === '') setSport(COURTS[chosen].name.split(',')[0] ?? '');
             setCourt(chosen);
           }}

@@ -60,11 +60,11 @@ const headlineOf = (clubs: readonly ClubReply[]): string => {
     : say('lookRoundOrBegin');
 };
 
-/** Nobody has walked through on this device yet. */
+/** Whether nobody has seen the introduction on this device. */
 const isNewHere = (): boolean =>
   remembered<number | undefined | null>('walk', undefined) === undefined;
 
-/** The demo club can be thrown away, and brought back; `name` is `null` while it is gone. */
+/** The demo club, which can be deleted and restored; `name` is `null` while it is deleted. */
 function Demo({ name }: { name: string | null }) {
   const away = useThrowDemoAway();
   const back = useBringDemo();
@@ -95,7 +95,7 @@ function Demo({ name }: { name: string | null }) {
   );
 }
 
-/** The demo as somebody else sees it. */
+/** Opens the demo in another role. */
 function TryRoles() {
   const tries = useTryRole();
   const navigate = useNavigate();
@@ -123,7 +123,7 @@ function TryRoles() {
   );
 }
 
-/** The first opening, and the way from club to club. */
+/** The first page of a new device, and the list of clubs. */
 export function WelcomePage(): ReactElement {
   const me = useMe();
   const clubs = useClubs();

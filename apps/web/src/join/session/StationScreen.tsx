@@ -21,7 +21,7 @@ const Works = styled.strong`
   line-height: 1.05;
 `;
 
-/** A device at a station: who works there, and their set at a press. */
+/** A device at a station: who works there, and a button to time their set. */
 export function StationScreen({ room, station }: { room: string; station: number }): ReactElement {
   useAwake();
   const navigate = useNavigate();
@@ -30,7 +30,7 @@ export function StationScreen({ room, station }: { room: string; station: number
   const toldRoom = own?.room;
   useEffect(() => {
     goToStation({ room, station });
-    // Whoever runs the session may have opened it anew, and forgotten.
+    // The session's page may have been reloaded and forgotten this device's room.
     if (channel && toldRoom !== undefined) {
       const ours = openDrillRoom();
       if (toldRoom !== ours) channel.tell('at', { station, room: ours });
@@ -39,7 +39,7 @@ export function StationScreen({ room, station }: { room: string; station: number
   const time = async () => {
     if (!news || !own?.timed) return;
     await allowSound();
-    // This device may have been at another club before.
+    // This device may have been used for another club before.
     remember('club', news.clubId);
     void navigate(drillPath(own.timed));
   };

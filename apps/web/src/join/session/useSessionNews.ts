@@ -4,14 +4,14 @@ import { useEffect, useState } from 'react';
 import { Channel } from '../../live/channel.js';
 import { PeerClock } from '../../live/peer-clock.js';
 
-/** What a joined screen knows of the session, and the clocks as they are now. */
+/** What a joined screen knows about the session, with its clocks now. */
 export interface SessionNow {
   readonly channel: Channel | null;
   /** `null` until it is heard. */
   readonly news: BoardNews | null;
-  /** Of the block, s. */
+  /** Seconds left in the block. */
   readonly leftS: number;
-  /** Until the turn ends or the next begins, s. */
+  /** Seconds until the turn ends or the next begins. */
   readonly untilS: number | null;
 }
 
@@ -40,7 +40,7 @@ export function useSessionNews(room: string, role: LiveRole): SessionNow {
       setWay(null);
     };
   }, [room, role]);
-  // Before the clocks are matched it was told when it was heard.
+  // Until the clocks are synchronised the time of arrival counts.
   const toldMs = news && (way?.clock.toPage(news.of.atMs) ?? news.heardMs);
   const goneS = news && toldMs !== null && !news.of.isPaused ? (nowMs - toldMs) / 1000 : 0;
   const untilS = news?.of.untilS ?? null;

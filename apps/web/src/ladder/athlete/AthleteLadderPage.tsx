@@ -56,13 +56,13 @@ const Ways = styled.p`
   gap: 10px;
 `;
 
-/** The day a rung was left upwards, of moves that stand. */
+/** The day a rung was passed, by a move that was not undone. */
 function metOn(moves: readonly RungMoveReply[], rung: number): string | null {
   const up = moves.filter(({ fromRung, toRung }) => fromRung === rung && toRung > rung).at(-1);
   return up ? say('metMovedat', { movedAt: dayWords(up.movedAt) }) : null;
 }
 
-/** One athlete on a pattern's ladder: the answer, each gate with its evidence, and what comes next. */
+/** An athlete on a ladder: the decision, each gate with its evidence, and what comes next. */
 export function AthleteLadderPage(): ReactElement {
   const { patternId = '', athleteId = '' } = useParams();
   const ladder = useAthleteLadder(patternId, athleteId);

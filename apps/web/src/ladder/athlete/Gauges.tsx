@@ -55,7 +55,7 @@ const Row = styled.li`
 
 const WIDTH = 300;
 
-/** A bar against the tick it is held to; both as shares of the gauge's length. */
+/** A bar and its limit's tick, as shares of the gauge's length. */
 function Bar({ share, tick, fill }: { share: number; tick: number; fill: string }): ReactElement {
   const at = (value: number) => WIDTH * Math.min(1, Math.max(0, value));
   return (
@@ -82,7 +82,7 @@ function Gauge({
   share: number;
   tick: number;
   fill: string;
-  /** `null` where it is too close to call, or nothing is known. */
+  /** `null` if it is too close to call, or unknown. */
   met: boolean | null;
   says: string;
   why?: string | undefined;
@@ -108,7 +108,7 @@ function Gauge({
   );
 }
 
-/** Limits end where four fifths of a gauge are. */
+/** The limit's place on a gauge. */
 const LIMIT_AT = 0.8;
 
 const PHASE_OF: Readonly<Partial<Record<TimeGate['gate'], Phase>>> = {
@@ -148,7 +148,7 @@ function TimeGauge({
   );
 }
 
-/** What an event may be late by until its bar is full, ms: a limit at an arrival is no length. */
+/** Scale for an event's limit, which may be zero or negative: this much too late fills the bar, ms. */
 const LATE_MS = 400;
 
 function CoachGauge({ gate, of }: { gate: CoachGate; of: number }): ReactElement {
@@ -171,7 +171,7 @@ function CoachGauge({ gate, of }: { gate: CoachGate; of: number }): ReactElement
   );
 }
 
-/** Every gate of a set as a bar against its limit, with the evidence and where the limit is from. */
+/** Every gate of a set as a bar against its limit, with the evidence and the limit's source. */
 export function Gauges({
   judgement: { times, coach = [], validReps, technique, falseStarts, held, spread },
   sources,

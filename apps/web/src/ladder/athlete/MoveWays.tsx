@@ -27,7 +27,7 @@ const Form = styled.form`
   gap: 14px;
 `;
 
-/** The answer followed, overruled, or a move by hand; and the newest move taken back. */
+/** Follows or overrules the decision, moves by hand, or undoes the newest move. */
 export function MoveWays({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
   const { athlete, pattern, rung, decision, evidence, moves } = ladder;
   const move = useMove();
@@ -94,7 +94,7 @@ export function MoveWays({ ladder }: { ladder: AthleteLadderReply }): ReactEleme
   );
 }
 
-/** Another rung than the rule says, or the same, with the reason that is kept. */
+/** Chooses another rung than the rule, or the same one, with a reason. */
 function Otherwise({
   ladder: { athlete, pattern, rung, decision },
   isPending,
@@ -110,7 +110,7 @@ function Otherwise({
   const [reason, setReason] = useState('');
   const [isAsked, setAsked] = useState(false);
   const step = stepOf(decision.answer);
-  // What the rule says itself needs no overruling; and staying where nothing moves is no move.
+  // Following the rule is not an overrule, and staying when no move is due is no move.
   const rungs = pattern.rungs.filter(({ number }) =>
     step === 0 ? number !== rung : number !== rung + step,
   );

@@ -27,7 +27,7 @@ const List = styled.ol`
   }
 `;
 
-/** Every move, the newest first, with what the rule said and why it was not followed. */
+/** All moves, newest first, with the rule's decision and why it was overruled. */
 export function Moves({ moves }: { moves: readonly RungMoveReply[] }): ReactElement {
   return (
     <section>

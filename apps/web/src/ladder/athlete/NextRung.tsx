@@ -25,7 +25,7 @@ const Changes = styled.dl`
   }
 `;
 
-/** What the rung above changes, and why its limits are what they are. */
+/** What the next rung changes, and where its limits come from. */
 export function NextRung({ from, to }: { from: Rung; to: Rung }): ReactElement {
   const sources = GATED_DURATIONS.filter((gate) => to.limitsMs[gate] !== undefined);
   return (

@@ -31,7 +31,7 @@ const FROM_WORDS: readonly (readonly [from: From, words: string])[] = [
 ];
 type From = RecordKind | 'own line' | 'coach' | 'rung';
 
-/** Limits for this athlete alone: from their own record, or the coach's number. */
+/** This athlete's own limits: from their record, or the coach's numbers. */
 export function OwnLimits({ ladder }: { ladder: AthleteLadderReply }): ReactElement {
   const { athlete, pattern, ownLimits, rung: here } = ladder;
   const [rung, setRung] = useState(here);
@@ -143,7 +143,7 @@ export function OwnLimits({ ladder }: { ladder: AthleteLadderReply }): ReactElem
   );
 }
 
-/** The limit of the target that is given most: it stands for the rung, each target for itself. */
+/** The most generous of some targets' limits: it becomes the rung's, beside those of single targets. */
 function widest(limits: readonly TargetLimit[]): Result<SourcedLimit> {
   const [most] = [...limits].sort((a, b) => b.limitMs - a.limitMs);
   return most

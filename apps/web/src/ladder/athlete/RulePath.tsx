@@ -85,7 +85,7 @@ const Drawing = styled.svg`
   }
 `;
 
-/** The sum of evidence rep by rep, between the bound of moving up and that of starting anew. */
+/** The sequential test's evidence rep by rep, between its two bounds. */
 function SequentialPath({
   state,
 }: {
@@ -151,7 +151,7 @@ function SequentialPath({
   );
 }
 
-/** The pace of the newest staircase set, rep by rep, against the limit of the cycle. */
+/** A staircase set's pace rep by rep, against the limit of the cycle. */
 function StaircasePath({
   state: { reading, wantedMs },
 }: {
@@ -204,7 +204,7 @@ function StaircasePath({
   );
 }
 
-/** How far the rule is, drawn as the rule sees it. */
+/** The rule's progress, drawn as the rule counts it. */
 export function RulePath({
   decision: { state },
   evidence,

@@ -50,10 +50,10 @@ const Bars = styled.ul`
 `;
 
 const WIDTH = 300;
-/** The longest limit ends where four fifths of the bars are. */
+/** The longest limit's place on the bars. */
 const LIMIT_AT = 0.8;
 
-/** Each target against its own limit: the middle rep as a bar, the middle half as a line over it. */
+/** Each target against its own limit: the median as a bar, the interquartile range as a line. */
 export function TargetBars({
   ladder: { athlete, pattern, evidence },
   rung,
@@ -107,7 +107,7 @@ const FILL: Readonly<Record<TargetedDuration, string>> = {
   recovery: phaseFill('recovery'),
 };
 
-/** As reps are marked: over where the whole middle half is, too close where the limit lies in it. */
+/** Clearly over if the whole range is, too close if the limit lies within it. */
 const lookOf = ([low, high]: readonly [number, number], limitMs: number) =>
   VERDICT_LOOK[low > limitMs ? 'fail' : high > limitMs ? 'too close to call' : 'pass'];
 

@@ -5,10 +5,10 @@ import { Button } from '../../parts/Button.js';
 import { bestHomeSentence } from '../../words/budget.js';
 import { say } from '../../words/ladder.js';
 
-/** Less than this nobody gains by waiting elsewhere, ms. */
+/** A smaller gain is not worth suggesting, ms. */
 const WORTH_MS = 20;
 
-/** Where waiting leaves most at the target that is tightest: a suggestion. */
+/** Suggests the home base that leaves most time at the tightest target. */
 export function BestHomePart({
   best,
   waitsAt = HOME,

@@ -64,7 +64,7 @@ const Columns = styled.div`
   }
 `;
 
-/** How much time there is to each target, whether it is enough, and that as limits. */
+/** The time budget of each target, whether it suffices, and setting limits from it. */
 export function BudgetPage(): ReactElement {
   const { patternId = '' } = useParams();
   const [params, change] = useAddress();
@@ -86,7 +86,7 @@ export function BudgetPage(): ReactElement {
   return <Budgets ladder={ladder.data} own={own.data ?? null} onChoose={choose} />;
 }
 
-/** The answer: what is out of reach, or how much is to spare where it is tightest. */
+/** The answer: which targets are out of reach, or the time to spare at the tightest. */
 function headline(budgets: readonly TargetBudget[], own: OwnSpeed | null, name: string): string {
   const tight = tightestBudget(budgets);
   if (!tight?.flight.ok) return say('howMuchTimeThere');
@@ -117,7 +117,7 @@ function Budgets({
 }): ReactElement {
   const { pattern, everyone } = ladder;
   const [plan, keep] = useRemembered<RallyPlan>(`rally-${pattern.id}`, usualRally(pattern));
-  // A dragged thing follows the finger; what is reckoned from it comes as soon as it can.
+  // A dragged thing follows the finger at once; its figures follow as soon as they can.
   const settled = useDeferredValue(plan);
   const speed = useOwnSpeed(own?.athlete.id ?? '', pattern);
   const reach = useOwnReach(own?.athlete.id ?? '', pattern);

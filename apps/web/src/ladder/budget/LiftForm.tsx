@@ -10,7 +10,7 @@ import { USUAL_LIFT, type RallyPlan } from './usual-rally.js';
 
 const HIGHEST_M = 4;
 
-/** How high it is struck and taken, flat or lobbed, and what a bounce keeps. */
+/** Heights of contact, flat or lobbed, and what a bounce keeps. */
 export function LiftForm({
   plan,
   onChange,

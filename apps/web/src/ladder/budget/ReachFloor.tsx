@@ -46,7 +46,7 @@ const EDGE_M = 0.6;
 const LEGEND_BELOW_M = 0.6;
 const EVERY_S = 0.1;
 
-/** A view with some more places in it. */
+/** A view enlarged to contain some places. */
 function withPlaces({ x, y, width, height }: View, places: readonly Point[]): View {
   const xs = [x, x + width, ...places.flatMap((at) => [at.x - EDGE_M, at.x + EDGE_M])];
   const ys = [y, y + height, ...places.flatMap((at) => [-at.y - EDGE_M, -at.y + EDGE_M])];
@@ -56,7 +56,7 @@ function withPlaces({ x, y, width, height }: View, places: readonly Point[]): Vi
 
 const placed = ({ x, y }: Point) => ({ x: x.toFixed(1), y: y.toFixed(1) });
 
-/** How much time there is, drawn: where it comes from, and how far the athlete gets meanwhile. */
+/** Draws the budget: where the flight comes from, and how far the athlete gets meanwhile. */
 export function ReachFloor({
   pattern,
   plan,
@@ -71,7 +71,7 @@ export function ReachFloor({
   budgets: readonly TargetBudget[];
   own: OwnSpeed | null;
   name: string;
-  /** Where waiting would be best; `null` where that is not known. */
+  /** The best home base; `null` if unknown. */
   best: Point | null;
   onPlan: (plan: RallyPlan) => void;
 }): ReactElement {
@@ -212,7 +212,7 @@ export function ReachFloor({
   );
 }
 
-/** Where it is taken at a target: moved away from the marker, with a line to it. */
+/** The contact point of a target, moved away from the marker. */
 const Taken = ({
   marker,
   at,

@@ -4,7 +4,7 @@ import type { ReactElement } from 'react';
 import { colour } from '../../parts/tokens.js';
 import { say } from '../../words/ladder.js';
 
-/** Where somebody can stop, at equal times after the opponent's contact, from where they wait. */
+/** Rings of equal time from home by the athlete's travel line. */
 export const Rings = ({
   own,
   from,
@@ -12,7 +12,7 @@ export const Rings = ({
 }: {
   own: OwnSpeed;
   from: Point;
-  /** The farthest way that was timed, m. */
+  /** The farthest distance that was timed, m. */
   farM: number;
 }): ReactElement => (
   <g

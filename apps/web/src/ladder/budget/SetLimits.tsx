@@ -32,16 +32,16 @@ const Row = styled.div`
   }
 `;
 
-/** Budgets set as limits, with where they are from, for one athlete or for everyone. */
+/** Sets budgets as limits with their source, for one athlete or for everybody. */
 export function SetLimits({
   pattern,
   settled,
   plan,
   budgets,
 }: {
-  /** As it is for everyone. */
+  /** As it is for everybody. */
   pattern: PatternReply;
-  /** The one athlete it is for, or everyone. */
+  /** The athlete's ladder, or everybody's. */
   settled: AthleteLadderReply | LadderReply;
   plan: RallyPlan;
   budgets: readonly TargetBudget[];

@@ -4,12 +4,12 @@ import { colour } from '../../parts/tokens.js';
 import { say } from '../../words/ladder.js';
 
 const EDGE_M = 0.5;
-/** Its text is as high as this share of the way. */
+/** Text height as a share of the distance. */
 const TEXT_SHARE = 42;
-/** Low flights are drawn with room over them, m. */
+/** The least height drawn, m. */
 const LEAST_HIGH_M = 2;
 
-/** A flight with height, seen from the side: floor, wall, where it is each tenth of a second. */
+/** A flight from the side, with its place every tenth of a second. */
 export function SideView({
   side,
   letter,

@@ -13,11 +13,11 @@ const Typical = styled.div`
   margin: 2px 0 14px;
 `;
 
-/** The slider reaches to twice the fastest that is typical, m/s. */
+/** The slider ends at twice the fastest typical speed. */
 const BEYOND_TYPICAL = 2;
 const UNKNOWN_MOST = 60;
 
-/** How fast it comes: on a slider, with what is typical of who plays. */
+/** A slider for the speed, marked with typical speeds. */
 export function SpeedPart({
   plan,
   onChange,

@@ -11,7 +11,7 @@ import { say } from '../../words/ladder.js';
 import { useOwnSpeed } from '../useOwnSpeed.js';
 import type { RallyPlan } from './usual-rally.js';
 
-/** Who of a group reaches which target in time; read when it is asked for. */
+/** Who in a squad reaches which target in time; loaded on demand. */
 export function WhoReaches({
   ladder,
   plan,
@@ -74,7 +74,7 @@ function Reached({
   );
 }
 
-/** What is to spare for one athlete; their line is fitted once, however often things are dragged. */
+/** An athlete's time to spare. The travel line is fitted once, however often something is dragged. */
 function ReachedRow({
   athlete,
   pattern,

@@ -1,25 +1,25 @@
 import { distance, HOME, type Point, type Target } from '@orthokin/core/floor';
 import type { RallyPlan } from './usual-rally.js';
 
-/** Nearer than this to where it was, a thing is put back to it: less than a step by key, m. */
+/** Something dropped this close to its original place snaps back, m. Less than a step by key. */
 const SNAP_M = 0.06;
-/** No ball is taken so soon after its bounce that less than this lies between, m. */
+/** The least distance from a bounce to the contact point, m. */
 const LEAST_BOUNCE_M = 0.1;
 
-/** Whether anything was moved away from where the pattern has it. */
+/** Whether anything was moved away from the pattern's places. */
 export const hasOwnPlaces = ({ waitsAt, taken }: RallyPlan): boolean =>
   waitsAt !== undefined || Object.keys(taken ?? {}).length > 0;
 
-/** Everything back to where the pattern has it. */
+/** Moves everything back to the pattern's places. */
 export const withoutOwnPlaces = ({ waitsAt, taken, ...plan }: RallyPlan): RallyPlan => plan;
 
-/** The athlete waits somewhere else; at home base again when put back to it. */
+/** Moves where the athlete waits; snaps to home base. */
 export function movedHome(plan: RallyPlan, to: Point): RallyPlan {
   const { waitsAt, ...rest } = plan;
   return distance(to, HOME) < SNAP_M ? rest : { ...rest, waitsAt: to };
 }
 
-/** It is taken somewhere else at one target; at its marker again when put back to it. */
+/** Moves a target's contact point; snaps to its marker. */
 export function withTaken(
   plan: RallyPlan,
   { letter, at }: Pick<Target, 'letter' | 'at'>,
@@ -32,7 +32,7 @@ export function withTaken(
   return { ...plan, taken: { ...others, [letter]: isBack ? kept : { ...kept, at: to } } };
 }
 
-/** It bounces so many metres before it is taken, at one target. */
+/** Sets how far before its contact point a ball bounces, for one target. */
 export function withBounce(plan: RallyPlan, letter: string, metres: number): RallyPlan {
   const bounceBeforeM = Math.max(LEAST_BOUNCE_M, Math.round(10 * metres) / 10);
   const taken = { ...plan.taken, [letter]: { ...plan.taken?.[letter], bounceBeforeM } };

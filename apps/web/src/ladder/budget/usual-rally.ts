@@ -1,14 +1,14 @@
 import { PROJECTILES, type Lift, type Rally, type SpeedUnit } from '@orthokin/core/budget';
 import type { Pattern } from '@orthokin/core/pattern';
 
-/** A rally as the coach settles it, speeds shown in the unit they think in. */
+/** A rally as the coach sets it, with speeds in their unit. */
 export interface RallyPlan extends Rally {
   readonly unit: SpeedUnit;
 }
 
 const [SQUASH_BALL] = PROJECTILES;
 
-/** Struck and taken at the waist, flat, off a hard floor. */
+/** Default heights: struck and taken at the waist, flat, on a hard floor. */
 export const USUAL_LIFT: Lift = {
   ...{ struckM: 1, takenM: 1, isLobbed: false },
   ...{ alongKept: 0.7, upKept: 0.7 },
@@ -28,7 +28,7 @@ const FLIES: Readonly<Record<string, string>> = {
   cricket: 'cricket ball',
 };
 
-/** To begin with: what flies in the sport, off the front wall in squash, from across elsewhere. */
+/** The default rally of a sport: off the front wall in squash, from across the net or floor elsewhere. */
 export function usualRally({ sport }: Pick<Pattern, 'sport'>): RallyPlan {
   const name = FLIES[sport.trim().toLowerCase()] ?? 'tennis ball';
   const projectile = PROJECTILES.find((each) => each.name === name) ?? SQUASH_BALL;

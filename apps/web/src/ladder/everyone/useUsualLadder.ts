@@ -2,10 +2,10 @@ import { useLibrary } from '../../api/patterns.js';
 import { useSquad } from '../../api/squad.js';
 import { remembered } from '../../device/preferences.js';
 
-/** Under this name the ladder that was looked at last is kept. */
+/** Key of the ladder that was looked at last. */
 export const LAST_LADDER = 'ladder-pattern';
 
-/** The ladder to open: the one looked at last, else the one most of the squad is on. */
+/** The ladder to open: the one looked at last, or else the one most of the squad is on. */
 export function useUsualLadder(): { readonly patternId: string | null; readonly isReady: boolean } {
   const squad = useSquad();
   const library = useLibrary();

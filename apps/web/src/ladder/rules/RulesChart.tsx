@@ -13,7 +13,7 @@ const LOOKS = [
   { symbol: 'diamond', type: 'dashed' },
 ] as const;
 
-/** Share moved up against the true pass rate, both rules on one chart. */
+/** Share of athletes moved up against their true pass rate, for two rules. */
 export function RulesChart({
   answer,
   names,

@@ -57,12 +57,12 @@ const Columns = styled.div`
   }
 `;
 
-/** Enough for a share to be sure to about two points. */
+/** Enough for a standard error of about a point. */
 const ATHLETES = 4000;
 
 const NAMES = [say('rule'), say('ruleB')] as const;
 
-/** What would this rule do? Two rules followed over simulated athletes whose true pass rate is known. */
+/** Compares what two rules do with simulated athletes whose true pass rate is known. */
 export function RulesPage(): ReactElement {
   const [rules, keepRules] = useRemembered<readonly [Rule, Rule]>('compared-rules', [
     USUAL_COUNT_RULE,
@@ -171,7 +171,7 @@ export function RulesPage(): ReactElement {
   );
 }
 
-/** What is said of a rule, by column. */
+/** The table's columns about a rule. */
 const COLUMNS: readonly (readonly [name: string, cell: (outcome: RuleOutcome) => string])[] = [
   ['moved', shareWords],
   [say('tooSoon'), ({ tooSoon }) => finePercent(tooSoon)],

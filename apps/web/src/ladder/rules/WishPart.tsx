@@ -20,7 +20,7 @@ const Found = styled.div`
   }
 `;
 
-/** A wished risk, and the settings that keep it. */
+/** Finds settings that keep a wished risk. */
 export function WishPart({
   settings,
   onTake,

@@ -15,14 +15,14 @@ import {
 } from '@orthokin/core/progress';
 import type { Result } from '@orthokin/core/result';
 
-/** What the worker is asked: rules, each for athletes of every true rate. */
+/** A question to the worker: rules to follow, and the athletes. */
 export interface RulesQuestion {
   readonly kind: 'rules';
   readonly rules: readonly Rule[];
   readonly settings: OutlookSettings;
-  /** Share of what is missing to the ceiling that is learnt with each set; 0 for athletes who stay. */
+  /** Share of the distance to the ceiling learnt with each set; 0 for athletes who stay as they are. */
   readonly learning: number;
-  /** That a staircase is followed over; the other rules are worked out exactly. */
+  /** Number of athletes a staircase is simulated with; other rules are worked out exactly. */
   readonly athletes: number;
 }
 
@@ -30,12 +30,12 @@ export interface RulesQuestion {
 export type RulesAnswer = readonly (readonly RuleOutcome[])[];
 
 const CEILING = 0.97;
-/** A staircase needs its reversals: its sets are longer. */
+/** Longer sets, since a staircase needs its reversals. */
 const STAIRCASE_REPS = 30;
-/** The same draws for every rule: they differ by what they make of them, not by luck. */
+/** The same seed for all rules, so that they differ by what they do and not by luck. */
 const SEED = 20_261;
 
-/** What every rule does at every true rate; `tell` hears the share done. */
+/** What every rule does at every true rate; `tell` receives the progress, 0 to 1. */
 export function simulateRules(
   { rules, settings, learning, athletes }: RulesQuestion,
   tell: (share: number) => void,
@@ -57,7 +57,7 @@ export function simulateRules(
   );
 }
 
-/** Which settings keep a wish over a course. */
+/** Which settings keep a wish over a whole course. */
 export interface WishQuestion {
   readonly kind: 'wish';
   readonly wish: Wish;

@@ -1,6 +1,6 @@
 import { answerWish, simulateRules, type RulesQuestion, type WishQuestion } from './simulate.js';
 
-/** Oftener than this nobody sees it move. */
+/** Progress is reported no more often than this. */
 const TELL_EVERY_MS = 120;
 
 function rules(question: RulesQuestion) {

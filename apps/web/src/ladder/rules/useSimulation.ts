@@ -4,10 +4,10 @@ import type { RulesAnswer, RulesQuestion, WishAnswer, WishQuestion } from './sim
 const begin = (): Worker =>
   new Worker(new URL('./simulate.worker.ts', import.meta.url), { type: 'module' });
 
-/** Rules followed over simulated athletes, beside the page. */
+/** Follows rules in a worker. */
 export const useRules = (question: RulesQuestion | null): Working<RulesAnswer> =>
   useWorking<RulesAnswer>(begin, question);
 
-/** Settings that keep a wish, looked for beside the page. */
+/** Finds settings that keep a wish, in a worker. */
 export const useWish = (question: WishQuestion): Working<WishAnswer> =>
   useWorking<WishAnswer>(begin, question);

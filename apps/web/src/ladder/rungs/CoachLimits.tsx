@@ -20,10 +20,10 @@ const Limit = styled.div`
 
 /** Later than an hour before, sooner than an hour after, nobody asks: seconds are typed. */
 const [LEAST_MS, MOST_MS] = [10, 30_000];
-/** What a new one begins with: at the latest so long before arriving. */
+/** The default limit: this long before arrival. */
 const FIRST = { from: 'arrival', limitMs: -100 } as const;
 
-/** Where on the rep a limit lies, as it is chosen. */
+/** The reference and side of a limit. */
 type Place = 'after cue' | 'before arriving' | 'after arriving';
 const PLACES = [
   ['before arriving', say('beforeArriving')],
@@ -41,7 +41,7 @@ const at = (event: string, place: Place, ms: number): CoachLimit => ({
   limitMs: place === 'before arriving' ? -ms : ms,
 });
 
-/** How soon events under names of the coach's own must come; they are marked on film. */
+/** Limits for the coach's own events, which are marked on film. */
 export function CoachLimits({
   rung,
   onChange,

@@ -27,7 +27,7 @@ const PRESET_WORDS: Readonly<Record<RulePreset, string>> = {
 const OWN = 'own settings';
 type Chosen = RulePreset | typeof OWN;
 
-/** The preset a rule is, field by field. */
+/** The preset that a rule equals, field by field. */
 const presetOf = (rule: Rule): Chosen =>
   RULE_PRESETS.find((name) =>
     Object.entries(PRESET_RULES[name]).every(
@@ -35,7 +35,7 @@ const presetOf = (rule: Rule): Chosen =>
     ),
   ) ?? OWN;
 
-/** When a rung is met: the rule, its settings, and what it says in one sentence. */
+/** When a rung is met: the rule, its settings, and a sentence on what it does. */
 export function RuleForm({
   rule,
   label = 'Rule',

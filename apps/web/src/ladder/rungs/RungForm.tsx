@@ -35,7 +35,7 @@ const RungFields = styled(Fields)`
   }
 `;
 
-/** What a limit begins with when it is switched on: easy, to be brought down. */
+/** A limit's value when it is switched on: easy, to be lowered. */
 const FIRST_LIMIT_MS: Readonly<Record<GatedDuration, number>> = {
   reaction: 500,
   response: 1500,
@@ -43,10 +43,10 @@ const FIRST_LIMIT_MS: Readonly<Record<GatedDuration, number>> = {
   cycle: 4000,
 };
 
-/** What a spread begins with when it is asked for: the middle half over a quarter of the median. */
+/** A spread's value when it is switched on: interquartile range over a quarter of the median. */
 const FIRST_SPREAD = 0.25;
 
-/** Everything one rung asks. */
+/** All of a rung's demands. */
 export function RungForm({
   rung,
   targets,

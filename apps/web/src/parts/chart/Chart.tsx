@@ -14,13 +14,13 @@ const Frame = styled.figure`
   }
 `;
 
-/** Lights as they are where the chart stands: a printed sheet is always light. */
+/** The theme at the chart's place: a printed sheet is always light. */
 const paletteAt = (element: Element): Palette =>
   element.closest('[data-theme]')?.getAttribute('data-theme') === 'dark' ? DARK : LIGHT;
 
 /**
- * A chart, drawn once its library is there. `summary` says in words what it shows; whoever cannot
- * see it reads that, and the figures that stand beside it in a table.
+ * A chart, drawn once its library is loaded. `summary` describes it for people who cannot see it; the figures are in
+ * a table beside it.
  */
 export function Chart({
   option,

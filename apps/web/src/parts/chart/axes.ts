@@ -1,6 +1,6 @@
 import type { Palette } from './Chart.js';
 
-/** Axes as the product draws them: thin rules, quiet figures. */
+/** The product's style of axes: thin rules, quiet figures. */
 export const axisLook = (palette: Palette) => ({
   axisLine: { lineStyle: { color: palette.rule } },
   axisTick: { lineStyle: { color: palette.rule } },

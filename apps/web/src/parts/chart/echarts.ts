@@ -14,6 +14,6 @@ register([
   ...[GridComponent, LegendComponent, MarkAreaComponent, MarkLineComponent, TooltipComponent],
 ]);
 
-/** A chart in an element; as SVG, which prints as sharply as the rest of the page. */
+/** Begins a chart in an element, as SVG, which prints sharply. */
 export const begin = (element: HTMLElement): EChartsType =>
   init(element, null, { renderer: 'svg' });

@@ -2,12 +2,12 @@ import { lazy, Suspense, type ReactElement } from 'react';
 import type { Quantity } from '../../words/quantity.js';
 import { Explains } from './Explains.js';
 
-/** The texts are many, and few are ever opened: they come when one is. */
+/** Loaded on demand: there are many texts, and few are ever opened. */
 const Explanation = lazy(async () => ({
   default: (await import('./Explanation.js')).Explanation,
 }));
 
-/** The name of a quantity; pressed, it says what that means, how it is worked out, how sure it is. */
+/** A quantity's name; pressing it explains meaning, calculation and uncertainty. */
 export const Explained = ({
   what,
   children,

@@ -3,7 +3,7 @@ import { Button } from 'react-aria-components';
 import styled from 'styled-components';
 import { colour } from '../tokens.js';
 
-/** A page has many figures, few are ever pressed: what opens comes when one is. */
+/** Loaded on demand: a page has many figures, and few are ever pressed. */
 const ExplainedBeside = lazy(async () => ({
   default: (await import('./ExplainedBeside.js')).ExplainedBeside,
 }));
@@ -21,15 +21,15 @@ const Pressed = styled(Button)`
   text-underline-offset: 4px;
 `;
 
-/** Something that says how it came about when it is pressed. */
+/** Something that explains itself when pressed. */
 export function Explains({
   label,
   children,
   how,
 }: {
-  /** What the opened text is called. */
+  /** Accessible name of the explanation. */
   label: string;
-  /** What is pressed. */
+  /** The thing to press. */
   children: ReactNode;
   how: ReactNode;
 }): ReactElement {

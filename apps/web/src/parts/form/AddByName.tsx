@@ -13,7 +13,7 @@ const Line = styled.div`
   margin-bottom: 10px;
 `;
 
-/** Something new by its name: typed, then added with the button or Enter. */
+/** Adds something new by name, with a button or Enter. */
 export function AddByName({
   label,
   button,
@@ -26,7 +26,7 @@ export function AddByName({
   maxLength: number;
   /** @returns whether it was added */
   onAdd: (name: string) => boolean;
-  /** Says of a name that it was not. */
+  /** The message for a name that was not added. */
   refused: (name: string) => string;
 }): ReactElement {
   const [name, setName] = useState('');

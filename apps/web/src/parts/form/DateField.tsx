@@ -43,7 +43,7 @@ const Box = styled(Field<CalendarDate>)`
   }
 `;
 
-/** A calendar day, `YYYY-MM-DD`, typed part by part; `null` while it is not whole. */
+/** A calendar day, `YYYY-MM-DD`, entered part by part; `null` while incomplete. */
 export const DateField = ({
   label,
   value,

@@ -1,6 +1,6 @@
 import styled from 'styled-components';
 
-/** Fields beside each other, as many as fit, their boxes in line. */
+/** A grid of fields, as many in a row as fit. */
 export const Fields = styled.div`
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(176px, 1fr));
@@ -8,7 +8,7 @@ export const Fields = styled.div`
   align-items: end;
 `;
 
-/** A field as wide as all of them. */
+/** A field across the whole grid. */
 export const WideField = styled.div`
   grid-column: 1 / -1;
 `;

@@ -25,7 +25,7 @@ const within = (
     ? wrong('', result.value, say('minToMax', { min: words(min), max: words(max) }))
     : result;
 
-/** A length in the coach's unit; kept in metres. */
+/** A length, entered in the coach's unit; the value is in metres. */
 export const LengthField = ({
   unit,
   min,
@@ -42,7 +42,7 @@ export const LengthField = ({
   );
 };
 
-/** A length that need not be known: empty is `null`. */
+/** A length that may be unknown: empty is `null`. */
 export const OptionalLengthField = ({
   unit,
   min,
@@ -55,7 +55,7 @@ export const OptionalLengthField = ({
     unit: LengthUnit;
     value: number | null;
     onChange: (value: number | null) => void;
-    /** Said below the field. */
+    /** Shown below the field. */
     hint?: string | undefined;
   }): ReactElement => {
   const words = (metres: number) => lengthWords(metres, unit);
@@ -70,7 +70,7 @@ export const OptionalLengthField = ({
   );
 };
 
-/** A number with its unit, shown with so many decimals. */
+/** A number with its unit and a fixed number of decimals. */
 export const NumberField = ({
   unit,
   decimals = 0,
@@ -90,7 +90,7 @@ export const NumberField = ({
 
 const HUNDRED = 100;
 
-/** A share, typed and shown in percent; kept, and limited, as 0 to 1. */
+/** A share, entered in percent; value and bounds are 0 to 1. */
 export const ShareField = ({
   value,
   min = 0,
@@ -110,7 +110,7 @@ export const ShareField = ({
 
 const SECOND_MS = 1000;
 
-/** A time, typed and shown in seconds; kept, and limited, in ms. */
+/** A time, entered in seconds; value and bounds are in ms. */
 export const SecondsField = ({
   valueMs,
   minMs,
@@ -135,7 +135,7 @@ export const SecondsField = ({
   />
 );
 
-/** A whole number of things. */
+/** A count. */
 export const CountField = ({ onChange, ...field }: Common & Range): ReactElement => (
   <NumberField {...field} unit="" onChange={(count) => onChange(Math.round(count))} />
 );

@@ -47,7 +47,7 @@ const Box = styled(Field)`
   }
 `;
 
-/** Words to find something by, while they are typed; Escape empties it. */
+/** A search field that reports every keystroke; Escape empties it. */
 export const SearchField = ({
   label,
   placeholder,

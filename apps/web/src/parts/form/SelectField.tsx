@@ -75,7 +75,7 @@ const Options = styled(Popover)`
   }
 `;
 
-/** A value, or a value with the words for it. */
+/** A value, or a value with its label. */
 type Option<Value extends string> = Value | readonly [value: Value, words: string];
 
 interface Choice<Value extends string> {
@@ -86,7 +86,7 @@ interface Choice<Value extends string> {
   readonly onChange: (value: Value) => void;
 }
 
-/** A select keeps a collection of its options; drawn anew with every frame of a drag it is too slow. */
+/** Memoised: React Aria's collection of options is too slow to rebuild in every frame of a drag. */
 const Drawn = memo(function Drawn({
   label,
   hideLabel = false,
@@ -117,7 +117,7 @@ const Drawn = memo(function Drawn({
   );
 });
 
-/** One of a few, by name. */
+/** Selects one of a few values. */
 export function SelectField<Value extends string>(props: Choice<Value>): ReactElement {
   const latest = useRef(props.onChange);
   useEffect(() => {

@@ -42,7 +42,7 @@ const Box = styled(Slider)`
   }
 `;
 
-/** A figure on a slider, with its words. */
+/** A slider with its value in words. */
 export const SliderField = ({
   label,
   words,

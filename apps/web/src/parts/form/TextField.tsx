@@ -8,15 +8,15 @@ interface Words {
   readonly value: string;
   readonly onChange: (value: string) => void;
   readonly maxLength: number;
-  /** More than one line to write on. */
+  /** Number of lines, if more than one. */
   readonly rows?: number;
   readonly autoFocus?: boolean;
-  /** What is typed, for keyboards and for what keeps passwords. */
+  /** Kind of text, for on-screen keyboards and password managers. */
   readonly type?: 'text' | 'email' | 'password';
   readonly autoComplete?: string;
 }
 
-/** Words; taken when the field is left or Enter is pressed. Empty stays as it was where `required`. */
+/** A text, reported on leaving the field or Enter. If `required`, an empty text is not reported. */
 export function TextField({
   value,
   onChange,
@@ -43,7 +43,7 @@ export function TextField({
   );
 }
 
-/** Words; taken with every key, for what shows or is searched while it is typed. */
+/** A text, reported on every keystroke. */
 export function OpenField({
   label,
   hideLabel = false,

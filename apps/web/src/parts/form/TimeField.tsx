@@ -2,7 +2,7 @@ import { ok, wrong } from '@orthokin/core/result';
 import type { ReactElement } from 'react';
 import { TypedField } from './TypedField.js';
 
-/** A time of day as it is typed: 17:30, 17.30 or 1730. */
+/** Parses a time of day: 17:30, 17.30 or 1730. */
 const timeOf = (text: string) => {
   const [, hours, minutes] = /^(\d{1,2})[:.]?([0-5]\d)$/.exec(text.trim()) ?? [];
   return hours === undefined || Number(hours) > 23
@@ -10,7 +10,7 @@ const timeOf = (text: string) => {
     : ok(`${hours.padStart(2, '0')}:${minutes}`);
 };
 
-/** A time by the clock on the wall, HH:MM. */
+/** A local time of day, HH:MM. */
 export const TimeField = (field: {
   label: string;
   value: string;

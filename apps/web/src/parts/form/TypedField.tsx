@@ -4,8 +4,8 @@ import { FieldError, Input, Text } from 'react-aria-components';
 import { FieldBox, FieldLabel } from './field.js';
 
 /**
- * A value that is typed as text and taken when the field is left or Enter is pressed. What cannot
- * be read stays as typed, with what is allowed below it; Escape brings the value back.
+ * A value entered as text, reported on leaving the field or Enter. Text that cannot be parsed stays, with the allowed
+ * values below it; Escape restores the value.
  */
 export function TypedField<Value>({
   label,
@@ -22,7 +22,7 @@ export function TypedField<Value>({
   show: (value: Value) => string;
   parse: (text: string) => Result<Value>;
   onChange: (value: Value) => void;
-  /** Said below the field. */
+  /** Shown below the field. */
   hint?: string | undefined;
 }): ReactElement {
   const shown = show(value);

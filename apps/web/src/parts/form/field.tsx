@@ -37,7 +37,7 @@ export const FieldBox = styled(TextField)`
   }
 `;
 
-/** What a field is called; for a screen reader only where what it is shows by itself. */
+/** A field's label; `hidden` leaves it to screen readers only. */
 export const FieldLabel = ({ label, hidden }: { label: string; hidden: boolean }): ReactElement => (
   <Label>{hidden ? <Unseen>{label}</Unseen> : label}</Label>
 );

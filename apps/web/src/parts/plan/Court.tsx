@@ -14,11 +14,11 @@ function arcPath({ centre, radiusM, fromDeg, toDeg }: Arc): string {
   };
   const half = fromDeg + (toDeg - fromDeg) / 2;
   const r = `${radiusM} ${radiusM}`;
-  // In two halves, so that a whole circle is drawn too.
+  // As two halves, because SVG cannot draw a full circle as one arc.
   return `M${at(fromDeg)}A${r} 0 0 1 ${at(half)}A${r} 0 0 1 ${at(toDeg)}`;
 }
 
-/** The gaps between the boards. Lines, not a pattern: browsers fill patterns slowly in a drag. */
+/** Gaps between floor boards. Lines instead of a pattern fill, which browsers draw slowly during a drag. */
 function boardsPath({ x, y, width, height }: View): string {
   const first = Math.ceil(x / BOARD_M) * BOARD_M;
   const gaps = Math.max(0, Math.ceil((x + width - first) / BOARD_M));
@@ -28,7 +28,7 @@ function boardsPath({ x, y, width, height }: View): string {
   ).join('');
 }
 
-/** The floor's boards and the court's lines, as seen from home base, cut off at the view. */
+/** Floor boards and court lines, in home-base coordinates, clipped to the view. */
 export function Court({
   floor,
   view,

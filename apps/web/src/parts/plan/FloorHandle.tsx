@@ -25,7 +25,7 @@ const Held = styled.g`
   }
 `;
 
-/** Things on a drawn floor are moved in steps of so much, m, by pointer and by key. */
+/** Step of moving things on a drawn floor, m. */
 const STEP_M = 0.1;
 const FARTHEST_M = 40;
 const GRIP_M = 0.42;
@@ -36,7 +36,7 @@ const settled = ({ x, y }: Point): Point => {
   return { x: within(x), y: within(y) };
 };
 
-/** A thing on a drawn floor that is dragged, or moved by the arrow keys, ten centimetres a press. */
+/** Something on a drawn floor that can be dragged, or moved by the arrow keys. */
 export function FloorHandle({
   at,
   label,

@@ -9,13 +9,13 @@ import { viewBox, viewOfTargets, type FloorOf, type View } from './view.js';
 export const MARKER_M = 0.34;
 const SOLE_M = 0.46;
 
-/** Where an athlete's two feet are drawn. */
+/** Where an athlete stands. */
 export interface StandingAthlete {
   readonly at: Point;
   readonly headingDeg: number;
 }
 
-/** Two soles a stance apart; moved by its ref while a rep plays, without drawing the page anew. */
+/** Two soles a stance apart. Moved through its ref during playback, without rendering. */
 export const AthleteFeet = ({
   athlete,
   ref,
@@ -29,7 +29,7 @@ export const AthleteFeet = ({
   </g>
 );
 
-/** Places `AthleteFeet` on the floor: the drawing's y runs down, the floor's forward. */
+/** SVG transform that places `AthleteFeet`: the drawing's y runs down, the floor's forward. */
 export const athleteTransform = ({ at, headingDeg }: StandingAthlete): string =>
   `translate(${at.x} ${-at.y}) rotate(${headingDeg})`;
 
@@ -55,7 +55,7 @@ export function FloorPlan({
   /** What to write beside a target, one line each. */
   legend?: ((letter: string) => readonly string[]) | undefined;
   label: string;
-  /** Something in it can be pressed: then it is no picture. */
+  /** Whether it contains buttons; otherwise it has the role of an image. */
   isPressed?: boolean;
   /** Drawn on the floor, beneath the markers. */
   under?: ReactNode;

@@ -4,7 +4,7 @@ import type { ReactElement } from 'react';
 import { PHASE_COLOURS } from '../phases.js';
 import { PathLine, StepNumbers, StepSole } from './Step.js';
 
-/** A leg on a drawn floor: the middle's way there and back, every sole with its number. */
+/** A leg on a drawn floor: the midpoint's path out and back, and all soles with their numbers. */
 export function LegDrawn({ pattern, leg }: { pattern: Pattern; leg: Leg }): ReactElement {
   const paths = pathsOf(pattern, leg);
   return (

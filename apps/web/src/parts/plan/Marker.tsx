@@ -4,7 +4,7 @@ import { MARKER_FILLS } from '../tokens.js';
 
 type Coded = Pick<Target, 'letter' | 'shape' | 'colour'>;
 
-/** Outlines of about equal weight in a box from −1 to 1, y down. */
+/** Outlines of similar visual weight, in a box from −1 to 1, y down. */
 const OUTLINES: Readonly<Record<MarkerShape, string>> = {
   circle: 'M0-.94A.94 .94 0 1 1 0 .94 .94 .94 0 1 1 0-.94Z',
   square: 'M-.82-.82H.82V.82H-.82Z',
@@ -16,10 +16,10 @@ const OUTLINES: Readonly<Record<MarkerShape, string>> = {
 
 const EDGE = 0.07;
 
-/** A triangle's middle is lower than its box's. */
+/** A triangle's centroid is below the centre of its box. */
 const letterDown = (shape: MarkerShape) => (shape === 'triangle' ? 0.26 : 0);
 
-/** A marker as a group of an SVG, its middle at (x, y). */
+/** A marker as an SVG group, centred at (x, y). */
 export function MarkerShapeAt({
   target,
   x = 0,
@@ -57,7 +57,7 @@ export function MarkerShapeAt({
   );
 }
 
-/** A marker on its own, as wide as it is told or as its surroundings allow. */
+/** A marker on its own, in a given size or filling its container. */
 export const Marker = ({
   target,
   size,

@@ -4,7 +4,7 @@ import type { ReactElement } from 'react';
 const RIGHT_SOLE =
   'M.02-.5C.15-.5.2-.36.19-.2.18-.06.12.0.13.12.14.27.17.5.01.5-.13.5-.14.3-.13.14-.12.02-.2-.06-.2-.22-.2-.39-.12-.5.02-.5Z';
 
-/** A shoe's length as it is drawn to scale, metres. */
+/** A drawn shoe's length, m. */
 export const SHOE_M = 0.3;
 
 /** One foot on the floor: left outlined, right filled. Length in the SVG's units. */
@@ -21,7 +21,7 @@ export const Sole = ({
   y: number;
   headingDeg: number;
   length: number;
-  /** Of its edge, and of the right foot's inside. */
+  /** Colour of the outline, and of the right foot's fill. */
   ink?: string;
 }): ReactElement => (
   <path

@@ -49,7 +49,7 @@ export const StepNumbers = memo(function StepNumbers({
   );
 });
 
-/** The way the middle between the feet takes. */
+/** The path of the point midway between the feet. */
 export const PathLine = ({
   path,
   ink,

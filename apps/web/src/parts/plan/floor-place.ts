@@ -1,7 +1,7 @@
 import type { Point } from '@orthokin/core/floor';
 import { arrowWay } from '../arrow-way.js';
 
-/** A place of the page on the floor that `surface` draws: metres, y forward. */
+/** Converts a place on the page to floor coordinates: metres, y forward. */
 export function floorPoint(
   surface: SVGGraphicsElement,
   { clientX, clientY }: { readonly clientX: number; readonly clientY: number },
@@ -14,7 +14,7 @@ export function floorPoint(
 const NUDGE_M = 0.05;
 const FINE_NUDGE_M = 0.01;
 
-/** Where an arrow key moves a thing to: 5 cm, 1 cm with Shift; `null` for any other key. */
+/** A place moved by an arrow key: 5 cm, or 1 cm with Shift; `null` for other keys. */
 export function nudged(at: Point, key: string, fine: boolean): Point | null {
   const way = arrowWay(key);
   if (!way) return null;

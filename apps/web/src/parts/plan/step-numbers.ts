@@ -1,14 +1,14 @@
 import { headed, offset, type Point } from '@orthokin/core/floor';
 import type { Placement } from '@orthokin/core/pattern';
 
-/** A number stands this far from the middle of its sole, metres. */
+/** Distance of a number from the centre of its sole, m. */
 const AWAY_M = 0.21;
-/** Where round its foot a number may stand, degrees from the outer side towards the toe. */
+/** Candidate directions of a number from its foot, degrees from the outer side towards the toe. */
 const TURNS_DEG = [0, -50, 50, 180, -90, 90, -130, 130];
-/** Farther away from everything than this is as good as free, metres. */
+/** A larger clearance is no better, m. */
 const FREE_M = 0.24;
 
-/** Square of the distance to the nearest of some places: cheaper than the distance, and as telling. */
+/** Squared distance to the nearest of some places; cheaper than the distance, and equivalent for comparing. */
 function clearance2({ x, y }: Point, places: readonly Point[]): number {
   let nearest2 = FREE_M ** 2;
   for (const place of places)
@@ -17,8 +17,8 @@ function clearance2({ x, y }: Point, places: readonly Point[]): number {
 }
 
 /**
- * Where each step's number is drawn: on the outer side of its foot, or wherever round the foot it
- * stands clear of the other soles and of the numbers before it.
+ * Where to draw each step's number: at the outer side of its foot, or wherever around it the number is clear of other
+ * soles and numbers.
  */
 export function stepNumberPlaces(placements: readonly Placement[]): Point[] {
   const numbers: Point[] = [];

@@ -1,7 +1,7 @@
 import { courtOf, courtOnFloor, type Point } from '@orthokin/core/floor';
 import type { Pattern } from '@orthokin/core/pattern';
 
-/** What of a pattern the bare floor is drawn from. */
+/** The part of a pattern the bare floor is drawn from. */
 export type FloorOf = Pick<Pattern, 'court' | 'sizeM' | 'home' | 'targets'>;
 
 /** A window on the floor in an SVG's coordinates: metres, y down. */
@@ -23,7 +23,7 @@ const between = (left: number, right: number, back: number, front: number): View
   height: front - back,
 });
 
-/** The part of the floor that matters: home and targets with room round them, inside the court. */
+/** The relevant part of the floor: home and targets with a margin, within the court. */
 export function viewOfTargets({ court, sizeM, home, targets }: FloorOf): View {
   const { backLeft, frontRight } = courtOnFloor(courtOf(court, sizeM), home.onCourt);
   const xs = [0, ...targets.map(({ at }) => at.x)];
@@ -38,11 +38,11 @@ export function viewOfTargets({ court, sizeM, home, targets }: FloorOf): View {
 
 const LEG_MARGIN_M = 0.75;
 
-/** Less than this across and the feet of a short leg would fill the drawing, metres. */
+/** With a smaller view the feet of a short leg would fill the drawing, m. */
 const LEAST_ACROSS_M = 4;
 const LEAST_ALONG_M = 3;
 
-/** Home base and one place, closely. */
+/** A close view of home base and one place. */
 export function viewOfLeg({ x, y }: Point): View {
   const across = Math.max(LEAST_ACROSS_M, Math.abs(x) + 2 * LEG_MARGIN_M) / 2;
   const along = Math.max(LEAST_ALONG_M, Math.abs(y) + 2 * LEG_MARGIN_M) / 2;
@@ -51,7 +51,7 @@ export function viewOfLeg({ x, y }: Point): View {
 
 const EDGE_M = 0.4;
 
-/** The whole court, and whatever stands outside it. */
+/** A view of the whole court and everything outside it. */
 export function viewOfCourt({ court, sizeM, home, targets }: FloorOf): View {
   const { backLeft, frontRight } = courtOnFloor(courtOf(court, sizeM), home.onCourt);
   const points: Point[] = [backLeft, frontRight, { x: 0, y: 0 }, ...targets.map(({ at }) => at)];

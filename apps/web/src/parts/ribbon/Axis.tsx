@@ -13,12 +13,12 @@ export const ALIGN_WORDS: Readonly<Record<AlignAt, string>> = {
 /** Height of the axis above the first rep. */
 export const AXIS = 34;
 const TICK_MS = 500;
-/** Ticks closer than this many pixels would run into each other's labels. */
+/** Labels of ticks closer than this would overlap, px. */
 const CLOSEST_PX = 56;
-/** A label nearer to the end than this would run into the heads of the figures. */
+/** A label closer to the end than this would overlap the heads of the figures, px. */
 const LAST_LABEL_PX = 22;
 
-/** The time axis: its zero is the event the reps are lined up at; the reaction limit runs through every rep. */
+/** The time axis. Its zero is the event the reps are aligned at; the reaction limit is drawn through all reps. */
 export function Axis({
   scale,
   height,

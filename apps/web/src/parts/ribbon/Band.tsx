@@ -4,7 +4,7 @@ import { colour } from '../tokens.js';
 import type { Scale } from './scale.js';
 import type { Segment } from './segments.js';
 
-/** A stretch of a ribbon; phases that share it lie one under the other. */
+/** A band of a ribbon; phases that share it are stacked. */
 export function Band({
   segment: { phases, fromMs, toMs },
   scale,

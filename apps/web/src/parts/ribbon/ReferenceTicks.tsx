@@ -8,7 +8,7 @@ import { segmentsOf } from './segments.js';
 const TOP = 21;
 const HEIGHT = 7;
 
-/** Under a band: where each phase of the reference ends, so that what is longer sticks out over it. */
+/** Ticks below a band where the reference rep's phases end. */
 export const ReferenceTicks = ({
   events,
   scale,

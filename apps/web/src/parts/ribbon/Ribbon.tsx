@@ -19,13 +19,13 @@ const BAND = 20;
 const ROW = 36;
 /** A flag under its band, where there is no room beside it. */
 const FLAG = 16;
-/** Room for number and marker on the left of the bands. */
+/** Space for number and marker to the left of the bands. */
 export const LEFT = 68;
-/** Where the two figures end, from where the flags begin. */
+/** Right edges of the two figures, measured from where flags begin. */
 export const FIGURES_BEFORE_FLAGS = { reaction: 82, recovery: 14 } as const;
 const FLAG_ROOM = { least: 110, most: 260, icon: 22, letter: 7.4 } as const;
 
-/** Room that the longest flag of some reps takes. */
+/** Width of the longest flag among some reps. */
 export const flagRoom = (readings: readonly RepReading[], nameOf: NameOfFault): number => {
   const longest = Math.max(0, ...readings.map((reading) => flagWords(reading, nameOf).length));
   const { least, most, icon, letter } = FLAG_ROOM;
@@ -36,7 +36,7 @@ export const flagRoom = (readings: readonly RepReading[], nameOf: NameOfFault): 
 export const rowHeight = (reading: RepReading, roomy: boolean): number =>
   ROW + (!roomy && flagWords(reading, codeOf) ? FLAG : 0);
 
-/** The split-step as a hop above the band: take-off to landing. */
+/** The split-step as an arc above the band, from take-off to landing. */
 function SplitNotch({ events, scale }: { events: readonly TimedEvent[]; scale: Scale }) {
   const [takeoff, landing] = [sinceCue(events, 'splitTakeoff'), sinceCue(events, 'splitLanding')];
   if (landing === undefined) return null;
@@ -49,7 +49,7 @@ function SplitNotch({ events, scale }: { events: readonly TimedEvent[]; scale: S
   );
 }
 
-/** A tick where each limit would end: the band must stop before it. */
+/** Ticks where the limits of a rep end. */
 const LimitTicks = ({
   events,
   limitsMs,
@@ -122,7 +122,7 @@ const describe = (
   });
 };
 
-/** What the flag of a rep says; a strike-out says so first. */
+/** A rep's flag; a strike-out comes first. */
 const flagWords = ({ faults, leftOut }: RepReading, nameOf: NameOfFault): string => {
   const names = faults.map(nameOf);
   return commaList(leftOut === 'struck out' ? [say('struckOut'), ...names] : names);
@@ -140,7 +140,7 @@ export function Ribbon({
   target: Target | undefined;
   limits: RibbonLimits;
   scale: Scale;
-  /** Where flags begin; `null` where there is no room beside the bands. */
+  /** Where flags begin; `null` if there is no space beside the bands. */
   flagsAt: number | null;
 }): ReactElement {
   const { rep, leftOut } = reading;

@@ -25,7 +25,7 @@ const LegendList = styled.ul`
   }
 `;
 
-/** What the bands and ticks of ribbons mean, for the phases that occur. */
+/** A legend of bands and ticks, for the phases that occur. */
 export function RibbonLegend({ readings }: { readings: readonly RepReading[] }): ReactElement {
   const segments = readings.flatMap(({ rep }) => segmentsOf(rep.events));
   const present = new Set<Phase>(segments.flatMap(({ phases }) => phases));

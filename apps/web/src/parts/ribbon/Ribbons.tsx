@@ -11,7 +11,7 @@ import { ReferenceTicks } from './ReferenceTicks.js';
 import { scaleFor, shifted, zeroOf, type AlignAt, type RibbonLimits } from './scale.js';
 import { say } from '../../words/parts.js';
 
-/** Room for the two figures on the right of the bands; without it flags go under their band. */
+/** Space for two figures to the right of the bands; without it flags go below their bands. */
 const FIGURES = 140;
 const WIDE_ENOUGH = 640;
 const FIRST_DRAWN = 30;
@@ -24,8 +24,8 @@ const Frame = styled.div`
 `;
 
 /**
- * The reps of a set as ribbons on one axis whose zero is the cue, or another event they are lined up
- * at. With a reference, its moments are ticked under every rep.
+ * A set's reps as ribbons on one axis, aligned at the cue or another event. With a reference rep, its phases are
+ * ticked below each rep.
  */
 export function Ribbons({
   readings,
@@ -40,7 +40,7 @@ export function Ribbons({
   limits: RibbonLimits;
   at?: AlignAt;
   reference?: RepReading | undefined;
-  /** Reps of another drawing that has to have the same scale. */
+  /** Reps of another drawing that must share the scale. */
   drawnBeside?: readonly RepReading[];
 }): ReactElement {
   const [ref, width] = useWidth<HTMLDivElement>(800);
@@ -59,7 +59,7 @@ export function Ribbons({
     [0],
   );
   const height = AXIS + (tops.at(-1) ?? 0) + 8;
-  // A long set is seen from its top: what is below the window is drawn once that is on the screen.
+  // The first screenful is drawn at once, the rest afterwards.
   const drawn = useDeferredValue(readings, readings.slice(0, FIRST_DRAWN));
   return (
     <Frame ref={ref}>

@@ -8,28 +8,28 @@ import {
 } from '@orthokin/core/timing';
 import { segmentsOf, STANCE_MS } from './segments.js';
 
-/** The longest allowed times of a rung, ms. */
+/** A rung's limits, ms. */
 export type Limits = Readonly<Partial<Record<GatedDuration, number>>>;
 
-/** The limits that ribbons are held against: a rung's, and those of its targets. */
+/** The limits drawn on ribbons: a rung's, and those of its targets. */
 export type RibbonLimits = Pick<Rung, 'limitsMs' | 'targetLimits'>;
 
-/** Where a moment after the cue falls on the drawing. */
+/** Converts times to places on the drawing. */
 export interface Scale {
   readonly x: (ms: number) => number;
   readonly startMs: number;
   readonly endMs: number;
 }
 
-/** Events that ribbons can be lined up at. */
+/** Events that ribbons can be aligned at. */
 export const ALIGN_AT = ['cue', 'firstMove', 'arrival', 'home'] as const;
 export type AlignAt = (typeof ALIGN_AT)[number];
 
-/** Where the zero of a rep falls when it is lined up at an event: that event, after the cue. */
+/** A rep's zero when aligned at an event: the event's time after the cue, ms. */
 export const zeroOf = (events: readonly TimedEvent[], at: AlignAt): number | undefined =>
   at === 'cue' ? 0 : sinceCue(events, at);
 
-/** A scale that holds every rep and every limit between two edges of the drawing. */
+/** A scale that fits all reps and limits between two edges. */
 export function scaleFor(
   readings: readonly RepReading[],
   limits: RibbonLimits,
@@ -56,20 +56,20 @@ export function scaleFor(
   };
 }
 
-/** The same scale for one rep, whose zero is somewhere else than its cue. */
+/** The scale for a rep whose zero is not its cue. */
 export const shifted = (scale: Scale, zeroMs: number): Scale => ({
   ...scale,
   x: (ms) => scale.x(ms - zeroMs),
 });
 
-/** Where each limit of a rep falls, counted from its cue. */
+/** Where the limits of a rep end, ms after its cue. */
 export const limitsOf = (events: readonly TimedEvent[], limitsMs: Limits) =>
   Object.entries(limitsMs).flatMap(([name, limit]) => {
     const start = sinceCue(events, endsOf(name as GatedDuration)[0]);
     return start === undefined ? [] : [{ name, atMs: start + limit }];
   });
 
-/** When an event was, counted from its rep's cue; `undefined` when it was not timed. */
+/** An event's time after its rep's cue; `undefined` if it was not timed. */
 export const sinceCue = (events: readonly TimedEvent[], name: EventName): number | undefined => {
   const cue = eventOf(events, 'cue');
   const event = eventOf(events, name);

@@ -1,7 +1,7 @@
 import { eventOf, type EventName, type TimedEvent } from '@orthokin/core/timing';
 import type { Phase } from '../phases.js';
 
-/** A stretch of a ribbon. With an event between missing it belongs to several phases together. */
+/** A band of a ribbon. If an event in between was not timed it covers several phases. */
 export interface Segment {
   readonly phases: readonly Phase[];
   /** Milliseconds from the cue. */
@@ -9,7 +9,7 @@ export interface Segment {
   readonly toMs: number;
 }
 
-/** Each boundary of a ribbon and the phase that starts there. */
+/** Each boundary event, with the phase that begins there. */
 const BOUNDARIES: readonly (readonly [EventName, Phase])[] = [
   ['cue', 'reaction'],
   ['firstMove', 'travel'],
@@ -21,13 +21,12 @@ const BOUNDARIES: readonly (readonly [EventName, Phase])[] = [
 
 /** Stance is drawn from this long before the cue. */
 export const STANCE_MS = 220;
-/** A long wait for the next cue would push the rep itself into a corner. */
+/** Ready margins are cut off here: a long wait would squeeze the rep itself. */
 export const LONGEST_MARGIN_MS = 400;
 
 /**
- * A rep as bands on an axis whose zero is the cue. Bands meet at the events that were timed; where
- * one is missing between them, the phases it would have parted share a band. Without a departure
- * the recovery runs from the action, as its definition says.
+ * A rep as bands on an axis that begins at the cue. Bands meet at timed events; phases with no timed event between
+ * them share a band. Without a departure recovery begins at the action, as it is defined.
  */
 export function segmentsOf(events: readonly TimedEvent[]): Segment[] {
   const cue = eventOf(events, 'cue');

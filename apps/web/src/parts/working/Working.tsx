@@ -17,7 +17,7 @@ const Row = styled.div`
 
 const HUNDRED = 100;
 
-/** How far a sum is, with a way to stop it; nothing once it is done. */
+/** A calculation's progress, with a button to stop it; nothing once it is done. */
 export function Working({
   of: { answer, share, failed, cancel, again },
   what,

@@ -2,9 +2,9 @@ import { useCallback, useEffect, useState } from 'react';
 
 export interface Working<Answer> {
   readonly answer: Answer | null;
-  /** The answer, or that to the question before while this one is worked out. */
+  /** The answer, or the previous question's while this one is being worked out. */
   readonly latest: Answer | null;
-  /** Share that is done while a sum is worked out; `null` otherwise. */
+  /** Progress, 0 to 1; `null` when idle. */
   readonly share: number | null;
   readonly failed: boolean;
   readonly cancel: () => void;
@@ -21,9 +21,8 @@ interface State {
 const NOTHING: State = { of: null, answer: null, share: null, failed: false };
 
 /**
- * A long sum in a worker of its own, begun whenever `question` is another object, so it must be
- * kept (`useMemo`); `null` asks for nothing. The worker replies `{ share }` while it works and
- * `{ answer }` when it is done; cancelling ends it.
+ * Runs a long calculation in a worker, anew whenever `question` is a different object, so it must be memoised; `null`
+ * asks for nothing. The worker posts `{ share }` for progress and `{ answer }` at the end.
  */
 export function useWorking<Answer>(begin: () => Worker, question: object | null): Working<Answer> {
   const [state, setState] = useState<State>(NOTHING);

@@ -44,7 +44,7 @@ const Form = styled.div`
 const TO = AGREED_TO.map((to) => [to, capital(AGREED_TO_WORDS[to])] as const);
 const WAYS = AGREEMENT_WAYS.map((way) => [way, AGREEMENT_WAY_WORDS[way]] as const);
 
-/** What a guardian agreed to, each by itself; nothing of people of age. */
+/** A guardian's agreements; nothing for adults. */
 export function Agreements({
   athleteId,
   ageBand,

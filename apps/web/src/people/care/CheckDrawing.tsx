@@ -9,13 +9,13 @@ interface Foot {
   readonly x: number;
   readonly y: number;
   readonly headingDeg?: number;
-  /** Where it was before. */
+  /** A foot's starting place, drawn pale. */
   readonly before?: true;
 }
 
 interface Drawing {
   readonly feet: readonly Foot[];
-  /** From and to, m. */
+  /** Movements, from and to, m. */
   readonly ways: readonly (readonly [x1: number, y1: number, x2: number, y2: number])[];
 }
 
@@ -80,7 +80,7 @@ const DRAWINGS: Readonly<Record<ReadinessCheck, Drawing>> = {
 const HALF_M = { x: 0.95, y: 0.72 } as const;
 const HEAD_M = 0.09;
 
-/** Where the feet are before (pale) and after, drawn to scale; of a check for one leg, that leg's. */
+/** Feet before (pale) and after a check, to scale; for a one-legged check the given leg's. */
 export function CheckDrawing({ check, leg }: Need): ReactElement {
   const { feet, ways } = DRAWINGS[check];
   const mirror = leg === 'left' ? -1 : 1;

@@ -63,7 +63,7 @@ const Results = styled(BigChoices)`
   }
 `;
 
-/** Whether somebody can do the parts of a pattern at all: each looked at once, in a minute or two. */
+/** Readiness checks for the parts of a pattern, each done in a minute or two. */
 export const ChecksPage = (): ReactElement => (
   <OnAthlete>{(person, { said }) => <Checks person={person} said={said} />}</OnAthlete>
 );

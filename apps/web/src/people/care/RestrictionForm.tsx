@@ -56,7 +56,7 @@ const LEGS = [
 ];
 const USUAL_MOST = { 'minutes a day': 20, 'splits a day': 40 } as const;
 
-/** A restriction of this kind before anything else is said of it. */
+/** An empty restriction of a kind. */
 function ofKind(kind: RestrictionKind, before: RestrictionBody): RestrictionBody {
   const daily = DAILY_RESTRICTIONS.find((each) => each === kind);
   return {
@@ -66,7 +66,7 @@ function ofKind(kind: RestrictionKind, before: RestrictionBody): RestrictionBody
   };
 }
 
-/** What somebody may not do, from when, until when, and who may lift it. */
+/** Edits a restriction: what, from when, until when, and who may lift it. */
 export function RestrictionForm({
   isPending,
   onSave,

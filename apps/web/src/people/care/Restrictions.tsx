@@ -17,7 +17,7 @@ import { today } from '../today.js';
 import { RestrictionForm } from './RestrictionForm.js';
 import { useSaying } from './useSaying.js';
 
-/** Newest ones that are shown of what a coach went ahead against. */
+/** How many recent go-aheads are shown. */
 const MOST_WENT = 3;
 
 const List = styled(Lines)`
@@ -35,7 +35,7 @@ const List = styled(Lines)`
   }
 `;
 
-/** What the athlete may not do now, and who lifts it. */
+/** Current restrictions, and who may lift them. */
 export function Restrictions({
   athleteId,
   said,

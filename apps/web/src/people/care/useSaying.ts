@@ -4,10 +4,10 @@ import { useSayCare } from '../../api/care.js';
 import { useOwnName } from '../../api/me.js';
 import { say } from '../../words/people.js';
 
-/** What is said, without of whom, by whom and when. */
+/** A record's content, without athlete, author and time. */
 export type Saying = Pick<CareBody, 'kind' | 'restriction' | 'check' | 'agreement'>;
 
-/** Writes down what is said of an athlete's care under the coach's name, and takes it back. */
+/** Records and withdraws an athlete's care records in the coach's name. */
 export function useSaying(athleteId: string): {
   readonly write: (saying: Saying, then?: (said: CareReply) => void) => void;
   readonly takeBack: (said: CareReply, by?: string) => void;

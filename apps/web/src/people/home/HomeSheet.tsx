@@ -92,7 +92,7 @@ const Sheet = styled.div`
 
 const DAYS = [0, 1, 2, 3, 4, 5, 6];
 
-/** What somebody practises without the coach: how much, what it needs, what to ask oneself, what to write down. */
+/** A sheet for practice without the coach: how much, what it needs, self-checks, and a log. */
 export const HomeSheet = (): ReactElement => (
   <OnAthlete>{(person) => <OfLine person={person} />}</OnAthlete>
 );
@@ -126,7 +126,7 @@ function OnPattern({ person, line }: { person: PersonReply; line: SquadLineReply
   );
 }
 
-/** What is looked at in a position, on whatever leg, each once. */
+/** A position's check points over all legs, without duplicates. */
 const checksOf = (pattern: Pattern, name: PositionName): string[] => [
   ...new Set(pattern.legs.flatMap((leg) => notesOf(pattern, leg, name).checkPoints)),
 ];
@@ -140,7 +140,7 @@ function Paper({
   pattern: PatternReply;
   isRestricted: boolean;
 }) {
-  // There may be no network where the drill is run then.
+  // Loaded in advance: there may be no network where the drill will be run.
   useDrillSetup(id, null);
   const { unit, faults: own } = useClub();
   const { data: programmes = [] } = useProgrammes();
@@ -244,6 +244,6 @@ function Paper({
   );
 }
 
-/** As much at a time as is said where no week says. */
+/** Minutes per practice if no programme says otherwise. */
 const USUAL_MINUTES = 10;
 const A_MONDAY = '2026-03-02';

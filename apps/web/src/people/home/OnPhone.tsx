@@ -10,10 +10,10 @@ import { isLoopback } from '../../parts/is-loopback.js';
 import { Notice } from '../../parts/Notice.js';
 import { say } from '../../words/home.js';
 
-/** A home sheet is for some weeks; what lets a phone in must not outlive it by much. */
+/** A home sheet is for some weeks; its link should not be valid for much longer. */
 const LET_IN_DAYS = 31;
 
-/** A link that lets the athlete's own phone in until its day, to be scanned or put on the paper. */
+/** Creates a link that gives the athlete's phone access until a day, to scan or to print. */
 function LetPhoneIn({ person }: { person: Pick<PersonReply, 'id' | 'name'> }): ReactElement {
   const invite = useInvite();
   if (invite.data) return <InvitationLink made={invite.data} onDone={() => invite.reset()} />;
@@ -32,7 +32,7 @@ function LetPhoneIn({ person }: { person: Pick<PersonReply, 'id' | 'name'> }): R
   );
 }
 
-/** How this page comes onto the athlete's phone; nothing where no other device reaches it. */
+/** How to open this page on the athlete's phone; nothing if other devices cannot reach the server. */
 export function OnPhone({
   person,
 }: {
@@ -40,7 +40,7 @@ export function OnPhone({
 }): ReactElement | null {
   const mayInvite = useMay(ROUTES.invite);
   const [, type] = useOwnName();
-  // Where everybody signs in, a bare address opens a door and no page.
+  // With accounts the bare address would only lead to the sign-in.
   if (type === null) return mayInvite ? <LetPhoneIn person={person} /> : null;
   return isLoopback() ? null : (
     <p style={{ display: 'flex', alignItems: 'center', gap: 14, marginTop: 12 }}>

@@ -61,13 +61,13 @@ const Box = styled.section`
 
 const SHOWN = 10;
 
-/** What was asked, once anything of it was ticked. */
+/** Self-checks, if at least one was ticked. */
 const checksOf = (asks: readonly string[], held: ReadonlySet<string>): SelfCheck[] =>
   held.size === 0
     ? []
     : asks.slice(0, MOST_SELF_CHECKS).map((ask) => ({ ask, holds: held.has(ask) }));
 
-/** What somebody practised, written down where they are: it is sent when there is a network. */
+/** Records practice at home; sent when there is a network. */
 export function WriteDown({
   athleteId,
   asks,
@@ -75,18 +75,18 @@ export function WriteDown({
   usual,
 }: {
   athleteId: string;
-  /** What to ask oneself, each once. */
+  /** Self-check questions, without duplicates. */
   asks: readonly string[];
-  /** Minutes that are planned for this week; `null` where none are. */
+  /** Minutes planned for this week; `null` if none are. */
   wanted: number | null;
-  /** Minutes at a time. */
+  /** Default minutes. */
   usual: number;
 }): ReactElement {
   const { data: all = [] } = usePractice();
   const write = useWritePractice();
   const fresh = { day: today(), minutes: usual, effort: null as number | null, text: '' };
   const [draft, setDraft] = useState(fresh);
-  // A phone has no room for them and for the button that writes it all down.
+  // A phone has no room for the questions together with the button.
   const [isAsking, setAsking] = useState(false);
   const [held, setHeld] = useState<ReadonlySet<string>>(new Set());
   const own = all.filter((one) => one.athleteId === athleteId);

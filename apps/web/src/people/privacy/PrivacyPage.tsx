@@ -11,7 +11,7 @@ import { dayWords, longDay } from '../../words/format.js';
 import { KEEP_OPTIONS, say } from '../../words/privacy.js';
 import { say as sayOfPeople } from '../../words/people.js';
 
-/** How long people are kept, who is kept for longer, and who was erased. */
+/** How long athletes are kept, who is kept longer, and who was erased. */
 export function PrivacyPage(): ReactElement {
   const { data, error, refetch } = usePrivacy();
   return (

@@ -10,7 +10,7 @@ import { dayWords, timeWords } from '../../words/format.js';
 import { deedWords, say } from '../../words/privacy.js';
 import { OnAthlete } from '../OnAthlete.js';
 
-/** Who saw and changed what is private of an athlete. */
+/** The trail of accesses to an athlete's private data. */
 export function TrailPage(): ReactElement {
   return <OnAthlete>{({ id, name }) => <Trail athleteId={id} name={name} />}</OnAthlete>;
 }

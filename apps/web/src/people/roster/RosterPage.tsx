@@ -49,7 +49,7 @@ function tableOf(text: string): Table {
   return { heads, rows };
 }
 
-/** Many people at once: a table is dropped, chosen or pasted, looked at, and only then agreed to. */
+/** Imports athletes from a table that is dropped, chosen or pasted, after a preview. */
 export function RosterPage(): ReactElement {
   const [text, setText] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);

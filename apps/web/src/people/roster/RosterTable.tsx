@@ -73,7 +73,7 @@ const Box = styled.div`
   }
 `;
 
-/** The people a table tells of, to be looked at row by row; what is ticked will be added. */
+/** Previews a table's athletes row by row; ticked ones will be added. */
 export function RosterTable({
   people,
   isIn,
@@ -84,7 +84,7 @@ export function RosterTable({
   onChange: (rows: ReadonlySet<number>) => void;
 }): ReactElement {
   const { unit } = useClub();
-  // Whoever needs a look comes first.
+  // Rows that need attention come first.
   const shown = [...people].sort(
     (a, b) => Number(b.double !== null) - Number(a.double !== null) || a.row - b.row,
   );

@@ -8,7 +8,7 @@ import { call } from '../../api/client.js';
 import { useClub } from '../../api/club.js';
 import { afterPeople } from '../../api/keys.js';
 
-/** As many as the server takes at once. */
+/** The most athletes in one request. */
 const AT_ONCE = 500;
 
 const bodyOf = (
@@ -17,7 +17,7 @@ const bodyOf = (
   patternId: string,
 ): AddedAthlete => ({ ...person, id, colourVision: 'full', patternId });
 
-/** Who goes into which squad: those that are there are gone on with, others are made. */
+/** Assigns new athletes to squads; missing squads are created. */
 function squadsOf(
   people: readonly RosterPerson[],
   idOf: (person: RosterPerson) => string,
@@ -35,7 +35,10 @@ function squadsOf(
   return [...squads.values()];
 }
 
-/** Adds the people of a table, and puts them into the squads it names; says how many. */
+/**
+ * Adds a table's athletes, and puts them into its squads.
+ * @returns how many were added
+ */
 export function useAddRoster(): UseMutationResult<
   number,
   Error,
@@ -43,7 +46,7 @@ export function useAddRoster(): UseMutationResult<
 > {
   const { clubId } = useClub();
   const client = useQueryClient();
-  // Tried again after the network was gone they are the same people.
+  // Kept, so that a second attempt after a lost network adds nobody twice.
   const ids = useRef(new Map<number, string>());
   const idOf = ({ row }: RosterPerson): string => {
     const id = ids.current.get(row) ?? v7();

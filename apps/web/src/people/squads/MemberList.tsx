@@ -23,15 +23,15 @@ const List = styled(DropList)`
   }
 `;
 
-/** Somebody in a list that can be dragged about. */
+/** An athlete in a list that can be reordered. */
 export interface Member {
   readonly id: string;
   readonly name: string;
-  /** Said below the name. */
+  /** Shown below the name. */
   readonly about: string;
 }
 
-/** People in order; dragged with the pointer, a finger or by key, within the list or from another. */
+/** Athletes in order; can be dragged by pointer, finger or keys, also between lists. */
 export function MemberList({
   label,
   members,

@@ -55,7 +55,7 @@ function partWords({ ids, shares: [least, most], meanMs }: Part): string {
   });
 }
 
-/** Suggests how a squad is split into even or graded parts; dragging changes it before it is kept. */
+/** Suggests even or graded parts of a squad, which can be changed by dragging before saving. */
 export function SplitPage(): ReactElement {
   const { groupId = '' } = useParams();
   const navigate = useNavigate();
@@ -93,7 +93,7 @@ export function SplitPage(): ReactElement {
   const keep = () =>
     save.mutate(
       shown.map((ids, i) => ({
-        // Split anew the parts keep their names, and so their places.
+        // A part whose name exists already replaces that squad.
         groupId: groups.data?.find(({ name }) => name === nameOf(i))?.id ?? v7(),
         body: { name: nameOf(i), athleteIds: [...ids] },
       })),
@@ -131,7 +131,7 @@ export function SplitPage(): ReactElement {
       </Quiet>
       <Parts>
         {shown.map((ids, i) => (
-          // A part is its place.
+          // Parts have no ids; their index identifies them.
           <section key={i} aria-label={nameOf(i)}>
             <Heading>{nameOf(i)}</Heading>
             <Quiet style={{ marginBottom: 8 }}>{partWords(partOf(ids.map(members.level)))}</Quiet>

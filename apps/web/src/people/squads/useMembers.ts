@@ -12,7 +12,7 @@ const levelOf = (id: string, line: StandingReply | undefined): Level => ({
   cycleMs: line?.standing.change?.afterMs ?? null,
 });
 
-/** Everyone who trains, as lists of squads show them, and how far each is. */
+/** Everybody who trains, for the lists of squads, with how far each has come. */
 export function useMembers(): {
   readonly isReady: boolean;
   readonly error: Error | null;

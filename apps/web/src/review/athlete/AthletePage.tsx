@@ -50,7 +50,7 @@ const Part = styled.section`
   }
 `;
 
-/** One athlete over weeks: is it better, where the course leads, and what stands behind it. */
+/** An athlete over weeks: whether they got better, the forecast, and what it rests on. */
 export function AthletePage(): ReactElement {
   const { athleteId = '' } = useParams();
   const course = useCourse(athleteId);

@@ -13,7 +13,7 @@ import { hickSentence, medianSentence, sidesSentence, tailSentence } from '../..
 import type { Kind } from '../course-view.js';
 import { say } from '../../words/review.js';
 
-/** Sides, lapses and the price of choice: read from every rep, so only when asked for. */
+/** Sides, lapses and the cost of choice. Needs every rep, so it is loaded on demand. */
 export function CloserLook({
   course: { athlete },
   kind: { sets, pattern },

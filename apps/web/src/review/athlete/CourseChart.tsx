@@ -9,14 +9,14 @@ import type { Kind } from '../course-view.js';
 import { say } from '../../words/review.js';
 
 const SYMBOLS = ['circle', 'diamond', 'triangle', 'rect', 'roundRect', 'pin'] as const;
-/** The middle of a calendar day: a day is what is compared, its hours mean nothing. */
+/** Noon of a day: days are compared, hours mean nothing. */
 const middleOf = (day: string): number => Date.parse(`${day}T12:00:00`);
-/** The middle of the day that a moment falls on here. */
+/** Noon of the local day of a moment. */
 const middleOfDayAt = (moment: string): number => new Date(moment).setHours(12, 0, 0, 0);
 
 const symbolOf = (rung: number): string => SYMBOLS[(rung - 1) % SYMBOLS.length] ?? 'circle';
 
-/** Every set of a kind on one time axis, rung by rung, with moves and notes where they fell. */
+/** All sets of a kind on a time axis, rung by rung, with moves and notes. */
 export function CourseChart({
   course,
   kind,

@@ -10,11 +10,11 @@ import { forecastSentence } from '../../words/change.js';
 import { limitOf, type Kind } from '../course-view.js';
 import { say } from '../../words/review.js';
 
-/** How many sessions ahead a course is worth carrying on. */
+/** How many sessions ahead a forecast may look. */
 const AHEAD = 20;
 const FEWEST_ON_RUNG = 5;
 
-/** Where the course leads: the learning curve, its doubt, and when the next limit is likely met. */
+/** The learning curve, its uncertainty, and when the next limit is likely met. */
 export function ForecastPart({
   course,
   kind,
@@ -25,7 +25,7 @@ export function ForecastPart({
   duration: CourseDuration;
 }): ReactElement {
   const newest = kind.sets.at(-1);
-  // Somebody may have moved on another pattern's ladder since.
+  // They may have moved on another pattern's ladder since.
   const moved = course.moves.filter(({ patternId }) => patternId === newest?.patternId).at(-1);
   const rung = moved?.toRung ?? newest?.rung ?? 1;
   const thresholdMs = limitOf(kind.pattern, rung, duration);

@@ -16,15 +16,15 @@ import { limitOf } from '../course-view.js';
 
 const ROW = 32;
 const BAND = 22;
-/** Between days a week or more apart. */
+/** Space between days that are a week or more apart. */
 const PAUSE = 24;
 const LONG_PAUSE_DAYS = 7;
-/** Rung, then date, then the ribbons; the cycle's figure ends at the right. */
+/** Where ribbons begin, after rung and date; the cycle's figure is at the right. */
 const LEFT = 132;
 const LEFT_NARROW = 98;
 const NARROW = 560;
 const RIGHT = 64;
-/** Longer seasons begin with their newest days. */
+/** Longer seasons are cut to their newest days. */
 const MOST_SHOWN = 30;
 
 const Drawing = styled.div`
@@ -61,7 +61,7 @@ const Drawing = styled.div`
   }
 `;
 
-/** A day with where its row begins. */
+/** A day, and where its row begins. */
 interface Row {
   readonly day: SeasonDay;
   readonly y: number;
@@ -78,7 +78,7 @@ function rowsOf(days: readonly SeasonDay[]): { rows: Row[]; height: number } {
   return { rows, height: y + 4 };
 }
 
-/** Runs of days on one rung: a band beside them. */
+/** Runs of days on one rung, each drawn as a band. */
 function bandsOf(rows: readonly Row[]): { rung: number; from: number; to: number }[] {
   const bands: { rung: number; from: number; to: number }[] = [];
   for (const { day, y } of rows) {
@@ -102,7 +102,7 @@ function DayRibbon({
   scale: Scale;
   width: number;
   isNoted: boolean;
-  /** The row above is of the same day: the date stands there. */
+  /** The row above is of the same day and shows the date. */
   isRepeated: boolean;
 }): ReactElement {
   const { stretches, spreadMs, rung, isTest, daysOff } = day;
@@ -165,7 +165,7 @@ function DayRibbon({
   );
 }
 
-/** An athlete's weeks: a ribbon a training day, so that the eye sees which phase gave the time away. */
+/** An athlete's weeks as one ribbon per training day, which shows in which phase the time changed. */
 export function Season({
   course,
   days,
@@ -177,10 +177,10 @@ export function Season({
   course: AthleteCourseReply;
   days: readonly SeasonDay[];
   pattern: PatternReply | undefined;
-  /** The day that is open, as {@link keyOfDay} names it; empty for none. */
+  /** The opened day's {@link keyOfDay}; empty for none. */
   open: string;
   onOpen: (key: string) => void;
-  /** How to read it. */
+  /** How to read the drawing. */
   caption?: string;
 }): ReactElement {
   const [ref, width] = useWidth<HTMLDivElement>(900);
@@ -259,6 +259,6 @@ export function Season({
   );
 }
 
-/** What names a day of a season in an address. */
+/** The name of a season's day in addresses. */
 export const keyOfDay = ({ day, rung, isTest }: SeasonDay): string =>
   `${day}-${rung}${isTest ? '-test' : ''}`;

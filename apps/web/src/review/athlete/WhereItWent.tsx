@@ -29,7 +29,7 @@ const Part = styled.section`
   }
 `;
 
-/** Which phases gave the time away, each with its sign; one that is not clear is only said to be so. */
+/** In which phases time was gained or lost; unclear changes are only called unclear. */
 export function WhereItWent({ phases }: { phases: readonly PhaseChange[] }): ReactElement | null {
   if (phases.length === 0) return null;
   const most = Math.max(...phases.map(({ change }) => Math.abs(change.changeMs)));

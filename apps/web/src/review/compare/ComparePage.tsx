@@ -56,9 +56,9 @@ const Sides = styled.div`
   }
 `;
 
-/** One of the two sides: some sets of one athlete, read together. */
+/** One of two sides: some sets of one athlete, taken together. */
 interface Side {
-  /** Which targets of them; all where none are named. */
+  /** Only these targets; all if empty. */
   readonly letters: readonly string[];
   readonly sets: readonly SetReviewReply[];
   readonly readings: readonly RepReading[];
@@ -84,7 +84,7 @@ const sideOf = (sets: readonly SetReviewReply[], letters: readonly string[]): Si
   };
 };
 
-/** What must be alike for times to be held against each other. */
+/** In what two sides differ that their times must not be compared for. */
 const unlike = (a: Side, b: Side): string[] => {
   const of = ({ sets }: Side) => {
     const [first] = sets;
@@ -101,10 +101,10 @@ const unlike = (a: Side, b: Side): string[] => {
   return Object.keys(x).filter((name) => x[name] !== y[name]);
 };
 
-/** A list in the address. */
+/** Splits a list in the address. */
 const listed = (text: string): string[] => text.split(',').filter((each) => each !== '');
 
-/** Two sets, two athletes on the same pattern, or before and after, side by side. */
+/** Compares two sets, two athletes on one pattern, or before and after, side by side. */
 export function ComparePage(): ReactElement {
   const [params, change] = useAddress();
   const ids = (name: 'a' | 'b') => listed(params.get(name) ?? '');
@@ -187,7 +187,7 @@ export function ComparePage(): ReactElement {
   );
 }
 
-/** Whether the athlete has changed, which single reps cannot say: two days differ anyway. */
+/** Whether the athlete has changed. Single reps cannot tell, because two days differ anyway. */
 function HasChanged({
   first,
   second,

@@ -45,7 +45,7 @@ const addressOf = ({ sides: [a, b], duration }: SuggestedPair): string =>
     ...(a.letters.length > 0 && { aTo: a.letters.join(','), bTo: b.letters.join(',') }),
   })}`;
 
-/** What is worth laying side by side of an athlete: nobody begins before empty axes. */
+/** Suggests comparisons, in place of empty axes. */
 export function Suggestions(): ReactElement {
   const squad = useSquad();
   const everyone = squad.data ?? [];

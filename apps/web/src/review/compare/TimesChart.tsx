@@ -8,7 +8,7 @@ import { say } from '../../words/review.js';
 const HUNDRED = 100;
 const inSeconds = (ms: number) => Math.round(ms) / 1000;
 
-/** Every time of two groups as a dot, and their quantile curves: where the shift sits, if anywhere. */
+/** All times of two groups as dots, with their quantile curves, which show where they differ. */
 export function TimesChart({
   names,
   times,

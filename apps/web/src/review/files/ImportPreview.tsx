@@ -16,7 +16,7 @@ const medianOf = ({ reps }: ImportedSet, name: (typeof TIMES)[number]): string =
   return times.length > 0 ? seconds(median(times)) : '–';
 };
 
-/** What a table would become: its sets with their medians, and every row that stays out, with why. */
+/** Previews an import: the sets with their medians, and every row left out, with the reason. */
 export function ImportPreview({
   sets,
   problems,

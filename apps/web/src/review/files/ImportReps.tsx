@@ -51,7 +51,7 @@ async function readTable(file: File): Promise<Table> {
   return { name: file.name, heads, rows };
 }
 
-/** Brings in reps timed elsewhere: choose a table, say what is in it, look, and only then agree. */
+/** Imports reps timed elsewhere: choose a table, say what it contains, check the preview, and confirm. */
 export function ImportReps(): ReactElement {
   const [table, setTable] = useState<Table | null>(null);
   return (
@@ -119,7 +119,7 @@ function OfTable({ table }: { table: Table }): ReactElement {
       athleteIds: new Map(people.map(({ name, id }) => [name, id])),
     }),
   });
-  // What was not refused may be stored in part: the same import goes on, another would double it.
+  // If it was not refused part of it may be stored: continue the same import, since a new one would store it twice.
   const mayGoOn = store.error !== null && !(store.error instanceof Refused);
   if (store.data)
     return (

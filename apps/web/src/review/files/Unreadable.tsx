@@ -15,7 +15,7 @@ const nameOf = ({ kind, athlete, at, version, sets }: UnreadableReply): string =
       ? say('careOfDay', { athlete: athlete ?? '', day: dayWords(at) })
       : say('versionOfDay', { version: version ?? 0, day: dayWords(at), sets });
 
-/** What is stored and cannot be read, with what can be done; nothing where all is well. */
+/** Stored rows that cannot be read, with what can be done; nothing if there are none. */
 export function Unreadable(): ReactElement | null {
   const { data = [] } = useUnreadable();
   const takeOut = useTakeOut();

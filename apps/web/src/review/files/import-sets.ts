@@ -7,7 +7,7 @@ import { USUAL_FALSE_START_MS, USUAL_RESPONSE_LIMIT_MS } from '@orthokin/core/ti
 import { v7 } from 'uuid';
 import { say } from '../../words/review.js';
 
-/** What the table does not say about the sets in it. */
+/** Facts about the sets that the table does not contain. */
 export interface About {
   readonly pattern: PatternReply;
   readonly rung: number;
@@ -16,12 +16,12 @@ export interface About {
   readonly athleteIds: ReadonlyMap<string, string>;
 }
 
-/** Reps are put this far apart on the set's clock: when they really followed each other is not known. */
+/** Distance between imported reps on the set's clock, since their true times are unknown. */
 const APART_MS = 70_000;
 const SETS_APART_MS = 60_000;
 const ID_BYTES = 16;
 
-/** A whole number that follows from a text (FNV-1a, 32 bits). */
+/** Hashes a text to a whole number (FNV-1a, 32 bits). */
 function hashOf(text: string): number {
   let hash = 0x811c9dc5;
   for (let i = 0; i < text.length; i++)
@@ -29,7 +29,7 @@ function hashOf(text: string): number {
   return hash;
 }
 
-/** Ids that follow from what is brought in: the same file brought in twice is there once. */
+/** Ids derived from the content, so that importing a file twice stores it once. */
 const idOf = (text: string, msecs: number): string => {
   const random = seededRandom(hashOf(text));
   return v7({
@@ -49,7 +49,7 @@ export const tooLong = (sets: readonly ImportedSet[]): RowProblem[] =>
       allowed: say('mostMaxrepsRepsSet', { MAXREPS: MAX_REPS }),
     }));
 
-/** The sets as they are sent. */
+/** The import's request. */
 export function importBody(sets: readonly ImportedSet[], about: About): ImportBody {
   const { pattern, rung, source, sense, athleteIds } = about;
   const conditions: Conditions = {

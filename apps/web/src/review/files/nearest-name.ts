@@ -1,10 +1,10 @@
 import type { NearestName } from '@orthokin/core/formats';
 import { closest, distance } from 'fastest-levenshtein';
 
-/** More than this share of a name's letters are other ones: it is another name. */
+/** With a larger share of different letters it is another name. */
 const MISSPELT_SHARE = 0.34;
 
-/** The known name that takes the fewest letters to change, however it is capitalised. */
+/** The known name with the smallest edit distance, ignoring case. */
 export const nearestName: NearestName = (given, known) => {
   if (known.length === 0) return null;
   const lower = given.toLowerCase();

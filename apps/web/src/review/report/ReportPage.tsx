@@ -19,7 +19,7 @@ import { FiguresSheet, MethodSheet } from './SpecialistSheets.js';
 const READERS = ['family', 'specialist'] as const;
 const READER_WORDS = { family: say('forTheFamily'), specialist: say('forASpecialist') } as const;
 
-/** One athlete over a span, for whoever does not stand on the floor: a plain page, or one with the figures. */
+/** A report on an athlete over a span, for readers away from the floor: a plain page, or one with all figures. */
 export function ReportPage(): ReactElement {
   const { athleteId = '' } = useParams();
   const course = useCourse(athleteId);

@@ -51,7 +51,7 @@ const Table = styled.table`
   }
 `;
 
-/** When each event of the coach's own came, from the cue and from arriving: the median over the middle half. */
+/** Times of the coach's own events from the cue and from arrival: median and interquartile range. */
 export function CoachEventTable({
   readings,
   rung,

@@ -39,10 +39,10 @@ const MOVABLE: readonly (readonly [EventName, string])[] = [
   ['departure', 'departure'],
   ['home', 'home'],
 ];
-/** No event is further from its cue than this, seconds. */
+/** The farthest an event may be from its cue, s. */
 const FARTHEST_S = 60;
 
-/** Moves an event of a rep, strikes it out or restores it; what stood before is kept. */
+/** Corrects a rep's event, or strikes the rep out; the previous version is kept. */
 export function CorrectRep({
   setId,
   reps,

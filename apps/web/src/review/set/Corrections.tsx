@@ -21,7 +21,7 @@ const List = styled(Lines)`
   }
 `;
 
-/** What was corrected since the reps were recorded, by whom and when; the newest word can be undone. */
+/** Corrections of the set's reps, by whom and when; the newest can be undone. */
 export function Corrections({
   setId,
   reps,

@@ -12,7 +12,7 @@ const Sure = styled.strong<{ $longer: boolean }>`
   color: var(--${({ $longer }) => ($longer ? 'bad' : 'good')});
 `;
 
-/** Every rep's phases against those of the reference. */
+/** Each rep's phases compared with the reference rep's. */
 export function Differences({
   readings,
   reference,

@@ -17,7 +17,7 @@ const Ways = styled.div`
   margin: 20px 0 8px;
 `;
 
-/** What the coach can do with the answer. */
+/** What to do with the decision. */
 export function NextSteps({ setId, review }: { setId: string; review: Review }): ReactElement {
   const { clubId } = useClub();
   const move = useMove();

@@ -69,7 +69,7 @@ const words = (name: (typeof COLUMNS)[number]): string => {
   return name === 'readyMargin' ? say('leftBeforeNextCue') : name;
 };
 
-/** Every rep with every duration and its error: the figures behind the ribbons. */
+/** All reps with all durations and their errors. */
 export function RepTable({
   readings,
   rung,

@@ -67,7 +67,7 @@ const Drawing = styled.div`
   margin: 18px 0 6px;
 `;
 
-/** One set: the answer, the ribbons that show why, and the figures. */
+/** A set's review: the decision, the ribbons that show why, and the figures. */
 export function ReviewPage(): ReactElement {
   const { setId = '' } = useParams();
   const { review, error, again } = useReview(setId);
@@ -79,13 +79,13 @@ export function ReviewPage(): ReactElement {
   );
 }
 
-/** What became of the answer. */
+/** What was done with the decision. */
 function movedWords({ fromRung, toRung }: RungMoveReply): string {
   if (toRung > fromRung) return say('movedUpRungTorung', { toRung });
   return toRung < fromRung ? say('backRungTorung', { toRung }) : say('keptRungTorung', { toRung });
 }
 
-/** What core makes of the reps, worked out once a set. */
+/** The figures of the reps, computed once per set. */
 function useFindings({ set, pattern, reps }: Review) {
   return useMemo(() => {
     const readings = readSet(set, reps, pattern);

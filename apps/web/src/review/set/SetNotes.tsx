@@ -24,7 +24,7 @@ const Line = styled.div`
 
 const LONGEST = 500;
 
-/** What the coach wrote about a set; it is shown again on the athlete's course. */
+/** Notes on a set, which the athlete's course shows as well. */
 export function SetNotes({ setId, athleteId }: { setId: string; athleteId: string }): ReactElement {
   const course = useCourse(athleteId);
   const write = useWriteNote();

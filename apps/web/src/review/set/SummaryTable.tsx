@@ -57,7 +57,7 @@ const ROWS = [
   ['cycle', 'cycle', null],
 ] as const satisfies readonly (readonly [DurationName, string, Phase | null])[];
 
-/** Median, middle half and limit of every duration that was timed. */
+/** Median, interquartile range and limit of each duration that was timed. */
 export function SummaryTable({
   summary,
   rung,

@@ -19,10 +19,10 @@ const Section = styled.section`
   }
 `;
 
-/** Four lines under the nearest targets need this much more floor, m. */
+/** Floor added for four lines of text below the nearest targets, m. */
 const LEGEND_ROOM_M = 0.7;
 
-/** Each target on the floor with its response and recovery, and what its distance does not explain. */
+/** Targets on the floor with response and recovery, and the residual from the athlete's travel line. */
 export function TargetFloor({
   readings,
   pattern,

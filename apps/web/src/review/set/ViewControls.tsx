@@ -19,7 +19,7 @@ const Row = styled.div`
   }
 `;
 
-/** How the ribbons are lined up, sorted and compared. */
+/** Alignment, order and comparison of the ribbons. */
 export function ViewControls({
   readings,
   view,

@@ -14,7 +14,7 @@ import { signed } from '../../words/set.js';
 import { say } from '../../words/review.js';
 import { commaList, semicolonList } from '../../words/format.js';
 
-/** A rep with an event moved to so many ms after its cue; judged by eye, so by hand. */
+/** A rep with an event moved to a time after its cue, ms. It was judged by eye, so its source is `hand`. */
 export function moved(rep: RepReply, name: EventName, afterCueMs: number): Result<TimedEvent[]> {
   const cueMs = eventOf(rep.events, 'cue')?.atMs ?? 0;
   const events = rep.events.map((event): TimedEvent =>
@@ -29,14 +29,14 @@ export function moved(rep: RepReply, name: EventName, afterCueMs: number): Resul
 const eventWords = (name: EventName): string =>
   name in ALIGN_WORDS ? ALIGN_WORDS[name as 'cue'] : name;
 
-/** When each event of a rep came, the coach's own among them, by what it is called. */
+/** Times of a rep's events, the coach's own included, by name. */
 const momentsOf = ({ events, marks }: RepReply): ReadonlyMap<string, number> =>
   new Map([
     ...events.map(({ name, atMs }) => [eventWords(name), atMs] as const),
     ...(marks?.coachEvents ?? []).map(({ name, atMs }) => [name, atMs] as const),
   ]);
 
-/** What a correction changed, in words. */
+/** Describes what a correction changed. */
 export function changeWords(
   before: RepReply,
   after: RepReply,
@@ -61,11 +61,11 @@ export interface CorrectionLine {
   readonly rep: RepReply;
   readonly before: RepReply;
   readonly words: string;
-  /** Nothing has replaced it since. */
+  /** Whether nothing has replaced it since. */
   readonly stands: boolean;
 }
 
-/** Every correction of a set, newest first. */
+/** All corrections of a set, newest first. */
 export function correctionsOf(
   reps: readonly RepReply[],
   nameOf: NameOfFault = codeOf,

@@ -16,14 +16,14 @@ import { useSending } from '../../device/outbox-context.js';
 import { useSetReview } from '../../api/review.js';
 import { say } from '../../words/review.js';
 
-/** A set to look at, wherever it was read from. */
+/** A set to review, from the server or from this device. */
 export interface Review {
   readonly set: DrillSetBody & { readonly endReason: EndReason | null };
   readonly athlete: AthleteReply;
   readonly pattern: PatternReply;
-  /** Every rep recorded, also those since replaced. */
+  /** All recorded reps, replaced ones included. */
   readonly reps: readonly RepReply[];
-  /** What comes next; `null` while the club's earlier sets cannot be asked. */
+  /** The decision; `null` while the earlier sets are not available. */
   readonly decision: Decision | null;
   readonly currentRung: number | null;
   readonly moved: RungMoveReply | null;
@@ -49,10 +49,7 @@ export interface Reading {
   readonly again: () => void;
 }
 
-/**
- * A set from the server; from this device while some of it is not sent yet, or while the server
- * does not answer.
- */
+/** A set from the server; from this device while part of it has not been sent, or while the server is unreachable. */
 export function useReview(setId: string): Reading {
   const { waiting, subjects } = useSending();
   const unsent = subjects.has(`drill:${setId}`);

@@ -7,13 +7,13 @@ import { timedBy } from '../../words/verdict.js';
 export const SORTS = ['order', 'target', 'time'] as const;
 export type Sort = (typeof SORTS)[number];
 
-/** How the reps of a set are looked at; kept in the address, so that a view can be passed on. */
+/** How to show a set's reps; kept in the address, so that a view can be shared. */
 export interface SetView {
   readonly at: AlignAt;
   readonly sort: Sort;
   /** `none`, `median`, or the ordinal of a rep. */
   readonly reference: string;
-  /** What timed the reps that are looked at; `all`. */
+  /** The timing source of the reps to show, or `all`. */
   readonly by: string;
 }
 
@@ -29,7 +29,7 @@ const viewOf = (params: URLSearchParams): SetView => ({
   by: params.get('by') ?? PLAIN_VIEW.by,
 });
 
-/** Only what is not as usual stands in the address. */
+/** Only values that differ from the default are in the address. */
 const addressOf = (view: SetView): URLSearchParams =>
   new URLSearchParams(
     Object.entries(view).filter(([name, value]) => value !== PLAIN_VIEW[name as keyof SetView]),
@@ -43,7 +43,7 @@ export function useSetView(): [SetView, (change: Partial<SetView>) => void] {
 const cycleOf = ({ durations }: RepReading): number =>
   durations.cycle?.ms ?? durations.response?.ms ?? Infinity;
 
-/** The reps in the order asked for; those that cannot be lined up there are left out. */
+/** The reps in the chosen order, without those that lack the event to align by. */
 export function inView(readings: readonly RepReading[], { at, sort, by }: SetView): RepReading[] {
   const shown = readings.filter(
     (reading) =>
@@ -56,7 +56,7 @@ export function inView(readings: readonly RepReading[], { at, sort, by }: SetVie
   return sort === 'time' ? shown.sort((a, b) => cycleOf(a) - cycleOf(b)) : shown.sort(order);
 }
 
-/** The rep the others are held against. */
+/** The rep to compare the others with. */
 export function referenceOf(
   readings: readonly RepReading[],
   { reference }: SetView,

@@ -34,7 +34,7 @@ const List = styled.ul`
   }
 `;
 
-/** The newest set of everyone, newest first: the way into a review. */
+/** Everybody's newest set, newest first. */
 export function NewestSets(): ReactElement {
   const squad = useSquad();
   const sets = (squad.data ?? [])

@@ -55,7 +55,7 @@ const Cells = styled.div`
   }
 `;
 
-/** What a column is sorted by; the least first. */
+/** Sort keys by column; the smallest comes first. */
 const COLUMNS = {
   athlete: (line: StandingReply) => line.athlete.name,
   rung: ({ rung, rungs }: StandingReply) => rung / rungs,
@@ -67,7 +67,7 @@ const COLUMNS = {
 } as const;
 type Column = keyof typeof COLUMNS;
 
-/** What the columns mean: their heads are pressed to sort. */
+/** Explanations of the columns, whose heads are buttons for sorting. */
 const COLUMNS_TOLD = [
   ['rung', 'rung'],
   ['change', 'is it better?'],
@@ -84,7 +84,7 @@ function sorted(lines: readonly StandingReply[], by: Column, up: boolean): Stand
   });
 }
 
-/** The whole squad on one page: who improved, who is stuck and on what, who leans, who is missing. */
+/** The squad on one page: who improved, who is stuck and on what, whose sides differ, who was not timed lately. */
 export function SquadGlance(): ReactElement {
   const standings = useStandings();
   const groups = useGroupFilter();

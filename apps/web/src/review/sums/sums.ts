@@ -9,13 +9,13 @@ import {
   type RepColumns,
 } from '@orthokin/core/stats';
 
-/** What takes too long for the page itself. */
+/** Calculations that take too long for the page's thread. */
 export type Sum =
   | {
       readonly kind: 'closer';
       readonly reps: RepColumns;
       readonly targets: readonly Target[];
-      /** Of each of the sets that `reps.set` numbers: its rung, its day and the targets in play. */
+      /** For each set that `reps.set` refers to: its rung, day and targets in play. */
       readonly sets: Parameters<typeof closerLook>[1];
       readonly rung: number;
     }
@@ -32,11 +32,11 @@ export interface Answers {
   readonly forecast: Result<Forecast>;
 }
 
-/** The same seed everywhere: whoever works a forecast out again gets the same. */
+/** A fixed seed, so that a repeated forecast is the same. */
 const SEED = 1;
 const FORECAST_RESAMPLES = 400;
 
-/** Works a sum out; `tell` hears the share that is done. */
+/** Runs a calculation; `tell` receives the progress, 0 to 1. */
 export function workOut(sum: Sum, tell: (share: number) => void): Answers[Sum['kind']] {
   if (sum.kind === 'closer') return closerLook(sum.reps, sum.sets, sum.targets, sum.rung);
   const { sessions, values, thresholdMs, horizon } = sum;

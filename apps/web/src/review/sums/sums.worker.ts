@@ -1,6 +1,6 @@
 import { workOut, type Sum } from './sums.js';
 
-/** Oftener than this nobody sees it move. */
+/** Progress is reported no more often than this. */
 const TELL_EVERY_MS = 120;
 
 self.onmessage = ({ data }: MessageEvent<Sum>) => {

@@ -4,7 +4,7 @@ import type { Answers, Sum } from './sums.js';
 const begin = (): Worker =>
   new Worker(new URL('./sums.worker.ts', import.meta.url), { type: 'module' });
 
-/** A long sum of the review, worked out beside the page. */
+/** Runs a long calculation of the review in a worker. */
 export const useSum = <Kind extends Sum['kind']>(
   sum: Extract<Sum, { kind: Kind }> | null,
 ): Working<Answers[Kind]> => useWorking<Answers[Kind]>(begin, sum);

@@ -3,13 +3,13 @@ import type { ReactElement } from 'react';
 import { Headline, Quiet } from '../../parts/Text.js';
 import { clockWords, say } from '../../words/plan.js';
 
-/** Which block is on, and its clock. */
+/** The current block and its clock. */
 export function BoardHead({
   news: { block, place, blocks, isPaused },
   leftS,
 }: {
   news: BoardNews;
-  /** Of the block, s; negative over its time. */
+  /** Seconds left in the block; negative when overrunning. */
   leftS: number;
 }): ReactElement {
   const isOverTime = leftS < 0;

@@ -1,7 +1,7 @@
 import styled from 'styled-components';
 import { colour, MONO, NARROW } from '../../parts/tokens.js';
 
-/** A board that is read from ten metres: what is on, who does what, what can be pressed. */
+/** A board to be read from ten metres. */
 export const BoardScreen = styled.main`
   position: fixed;
   inset: 0;

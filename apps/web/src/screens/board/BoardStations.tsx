@@ -25,7 +25,7 @@ const Stations = styled.div`
   }
 `;
 
-/** What is read from ten metres beside the stations. */
+/** Text beside the stations, to be read from ten metres. */
 export const Aside = styled.p`
   font-size: clamp(20px, 2.2vw, 32px);
 `;
@@ -37,9 +37,9 @@ export function BoardStations({
   below,
 }: {
   news: BoardNews;
-  /** Until the turn ends or the next begins, s; `null` where neither comes. */
+  /** Seconds until the turn ends or the next begins; `null` if there are no more turns. */
   untilS: number | null;
-  /** Below whoever works at a station, from 0. */
+  /** Shown below a station's athletes; `station` is an index from 0. */
   below?: (station: number) => ReactNode;
 }): ReactElement {
   return (

@@ -1,5 +1,5 @@
 import type { TimedNews } from '@orthokin/contract/live-messages';
 
-/** The floor with whoever is to be timed, on the block's pattern or their own. */
+/** The floor's address for an athlete to be timed, on the block's pattern or their own. */
 export const drillPath = ({ athleteId, patternId }: TimedNews): string =>
   `/floor/${athleteId}${patternId === null ? '' : `?pattern=${patternId}`}`;

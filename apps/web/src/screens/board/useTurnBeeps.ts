@@ -4,17 +4,19 @@ import { planBeep } from '../../sound/audio.js';
 const [TURN_HZ, END_HZ] = [660, 880];
 const beep = (hz: number) => planBeep({ hz, lengthS: 0.25, level: 0.4 }, performance.now() + 30);
 
-/** A beep when a turn begins or ends, a higher one when the block's time is up; none when a block is gone to. */
+/**
+ * Beeps when a turn begins or ends, and higher when the block's time is up; silent when the coach jumps to a block.
+ */
 export function useTurnBeeps({
   turn,
   leftS,
   place,
 }: {
-  /** `null` between two. */
+  /** `null` between two turns. */
   readonly turn: number | null;
-  /** Of the block, s. */
+  /** Seconds left in the block. */
   readonly leftS: number;
-  /** Of the block. */
+  /** The block's index. */
   readonly place: number;
 }): void {
   const isOverTime = leftS < 0;

@@ -1,11 +1,11 @@
 import styled from 'styled-components';
 
-/** What shows where keyboard focus is, and what is picked. */
+/** Shows keyboard focus and selection. */
 export const Ring = styled.circle<{ $picked?: boolean }>`
   visibility: ${({ $picked = false }) => ($picked ? 'visible' : 'hidden')};
 `;
 
-/** A thing on the floor that can be taken and moved. */
+/** Something on the floor that can be moved. */
 export const Handle = styled.g`
   cursor: move;
   outline: none;

@@ -22,7 +22,7 @@ import { Handle, Ring } from './Handle.js';
 
 const MARKER_SCALE_ON_LEG = 0.75;
 
-/** The court's named lines, as seen from home base. */
+/** The court's named lines, in home-base coordinates. */
 function courtLines({ court, sizeM, home: { onCourt } }: Pattern): SnapLines {
   const { across, along } = courtMarks(court, sizeM);
   return {
@@ -31,7 +31,7 @@ function courtLines({ court, sizeM, home: { onCourt } }: Pattern): SnapLines {
   };
 }
 
-/** A marker that can be dragged and nudged; on a leg it only shows where the way leads. */
+/** A marker that can be dragged and nudged; fixed while a leg is open. */
 export function MarkerHandle({
   target,
   surface,

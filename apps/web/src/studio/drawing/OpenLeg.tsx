@@ -14,7 +14,7 @@ import { StepHandle } from './StepHandle.js';
 import { TurnHandle } from './TurnHandle.js';
 import type { Surface } from './useFloorDrag.js';
 
-/** Between the picked foot and the other one as it stands then: how wide the base is. */
+/** The base width at the selected step, as a bracket between the feet. */
 function BaseBracket({
   pattern,
   leg,
@@ -51,7 +51,7 @@ function BaseBracket({
   );
 }
 
-/** The two feet in motion, moved frame by frame without drawing the page anew. */
+/** Two moving feet, updated frame by frame without rendering. */
 function MovingFeet({ pattern, leg }: { pattern: Pattern; leg: Leg }): ReactElement {
   const player = usePlayer();
   const feet = { left: useRef<SVGGElement>(null), right: useRef<SVGGElement>(null) };
@@ -89,7 +89,7 @@ export function OpenLeg({ leg, surface }: { leg: Leg; surface: Surface }): React
   const { playing } = usePlaying();
   const picked = step === null ? undefined : leg.placements[step];
   const { out, back } = pathsOf(pattern, leg);
-  // A number may trail its foot by a frame; the foot may not trail the finger.
+  // Numbers may lag behind their feet by a frame; feet may not lag behind the finger.
   const calm = useDeferredValue(leg.placements);
   return (
     <>

@@ -27,7 +27,7 @@ const Frame = styled.div`
   }
 `;
 
-/** Floor enough to fill the frame, whatever its shape. */
+/** Enlarges a view so that it fills a frame of any shape. */
 const around = ({ x, y, width, height }: View): View => ({
   x: x - width,
   y: y - height,
@@ -35,7 +35,7 @@ const around = ({ x, y, width, height }: View): View => ({
   height: 3 * height,
 });
 
-/** The drawn floor of the studio: markers to place, feet to place, ways to see. */
+/** The studio's floor: markers and feet to place, with zoom. */
 export function StudioFloor(): ReactElement {
   const { pattern } = useEditor();
   const { letter } = useSelection();

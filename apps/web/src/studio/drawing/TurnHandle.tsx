@@ -6,12 +6,12 @@ import type { Editor } from '../state/editor.js';
 import { useFloorDrag, type Surface } from './useFloorDrag.js';
 import { Handle } from './Handle.js';
 
-/** The handle stands this far in front of the foot's middle, metres. */
+/** Distance of the handle from the foot's centre, m. */
 const AHEAD_M = 0.34;
-/** Headings are turned to this by hand, degrees. */
+/** Step of headings when turning by hand, degrees. */
 const GRAIN_DEG = 5;
 
-/** In front of the picked foot: dragged round it, it turns it. The keys [ and ] do the same. */
+/** A handle in front of the selected foot that turns it; the keys [ and ] do the same. */
 export function TurnHandle({
   letter,
   index,

@@ -4,10 +4,10 @@ import { PHASE_DEFS_ID } from '../../parts/phases.js';
 import { say } from '../../words/studio.js';
 
 const SVG = 'http://www.w3.org/2000/svg';
-/** PNGs are made this many times as large as the drawing is on the screen: sharp in print. */
+/** Scale of PNGs, for sharp prints. */
 const PNG_SCALE = 3;
 
-/** The theme's colours and the phases' hatches, which a drawing on its own must carry along. */
+/** The theme's colours and the phases' hatches, which an exported drawing must contain. */
 function supplies(): string {
   const variables = Object.entries(LIGHT)
     .map(([name, value]) => `--${name}:${String(value)};`)
@@ -16,7 +16,7 @@ function supplies(): string {
   return `<style>svg{${variables}font-family:sans-serif}.mono{font-family:monospace}.ring{visibility:hidden}</style>${defs}`;
 }
 
-/** What only makes sense on the page it came from. Ids stay: patterns and clips are named by them. */
+/** Attributes without meaning outside the page. Ids stay, because hatches and clips are referenced by them. */
 const ONLY_ON_SCREEN = ['tabindex', 'style', 'role', 'aria-pressed'];
 
 interface Size {
@@ -24,7 +24,7 @@ interface Size {
   readonly height: number;
 }
 
-/** A drawing without what belongs to the screen, framed as it is there. */
+/** A copy of a drawing without what belongs to the page, with the same view. */
 function copyOf(drawing: SVGSVGElement): { copy: SVGSVGElement; size: Size } {
   const copy = drawing.cloneNode(true) as SVGSVGElement;
   const { width, height } = drawing.getBoundingClientRect();
@@ -38,7 +38,7 @@ function copyOf(drawing: SVGSVGElement): { copy: SVGSVGElement; size: Size } {
 
 const GAP_PX = 16;
 
-/** Drawings of this page, side by side, as one SVG file of its own with lights on. */
+/** Drawings side by side as one SVG file, in the light theme. */
 export function drawingsAsSvg(drawings: readonly SVGSVGElement[]): string {
   const sheet = document.createElementNS(SVG, 'svg');
   let x = 0;
@@ -58,7 +58,10 @@ export function drawingsAsSvg(drawings: readonly SVGSVGElement[]): string {
   return new XMLSerializer().serializeToString(sheet);
 }
 
-/** The same as a PNG. Throws when the browser cannot draw it. */
+/**
+ * The same as a PNG.
+ * @throws if the browser cannot draw it
+ */
 export async function drawingsAsPng(drawings: readonly SVGSVGElement[]): Promise<Blob> {
   const image = new Image();
   image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(drawingsAsSvg(drawings))}`;
@@ -72,7 +75,7 @@ export async function drawingsAsPng(drawings: readonly SVGSVGElement[]): Promise
   );
 }
 
-/** Hands the drawings that a selector finds to the person, as one file. */
+/** Saves the drawings that a selector matches as one file. */
 export async function downloadDrawings(
   selector: string,
   name: string,

@@ -4,34 +4,34 @@ import { floorPoint } from '../../parts/plan/floor-place.js';
 import { useDrag } from '../../parts/useDrag.js';
 import { usePaced } from './usePaced.js';
 
-/** What the drawing's own coordinates are measured in. */
+/** The SVG element whose coordinates are used. */
 export type Surface = RefObject<SVGGElement | null>;
 
-/** Marks what is dragged itself: the floor under it keeps still. */
+/** Attribute of things that are dragged themselves, so that the floor does not pan. */
 export const TAKES_THE_PRESS = 'data-takes-press';
 
-/** What becomes of a thing that is dragged. */
+/** How something is dragged. */
 export interface Draggable {
-  /** Where its middle is in the pattern. */
+  /** Its centre in the pattern. */
   readonly at: Point;
-  /** Where it falls for a pointer there; `free` when Alt asks not to snap. */
+  /** Where it goes for a pointer; `free` (Alt) turns snapping off. */
   readonly fall: (pointer: Point, free: boolean) => Point;
-  /** Puts it there; all calls with one gesture are one change. */
+  /** Moves it; all calls of one gesture are one change. */
   readonly put: (to: Point, gesture: string) => void;
   readonly onTake?: () => void;
   readonly onDrop?: () => void;
 }
 
 /**
- * Lets a thing on the floor be dragged. The thing itself follows the pointer at once; the pattern,
- * and all that is worked out from it, follows as fast as it can be drawn, and exactly on release.
+ * Makes something on the floor draggable. It follows the pointer at once; the pattern, and everything calculated from
+ * it, follows as fast as it can be rendered, and exactly on release.
  */
 export function useFloorDrag(surface: Surface, { at, fall, put, onTake, onDrop }: Draggable) {
   const held = useRef<Point | null>(null);
   const element = useRef<SVGGElement>(null);
   const paced = usePaced(({ to, gesture }: { to: Point; gesture: string }) => put(to, gesture));
 
-  /** Draws the thing where it is held, however far the pattern is behind. */
+  /** Draws it at the pointer, however far the pattern lags behind. */
   const follow = useCallback(() => {
     const to = held.current;
     if (to) element.current?.setAttribute('transform', `translate(${to.x - at.x} ${at.y - to.y})`);
@@ -40,7 +40,7 @@ export function useFloorDrag(surface: Surface, { at, fall, put, onTake, onDrop }
   useLayoutEffect(follow);
 
   const drag = useDrag({
-    // From the pointer to the thing's own middle, so that it does not jump when taken.
+    // The offset from the pointer to its centre, so that it does not jump.
     take: (event): Point | null => {
       if (!surface.current) return null;
       const pointer = floorPoint(surface.current, event);

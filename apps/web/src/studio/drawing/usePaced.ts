@@ -1,18 +1,18 @@
 import { useEffect, useRef, useTransition } from 'react';
 
-/** More often than this nobody can read a figure. */
+/** Figures cannot be read if they change more often than this. */
 const LEAST_MS = 120;
-/** Of a gesture's time, the part that working out and drawing may take; the rest is the finger's. */
+/** The share of a gesture's time that calculating and rendering may take. */
 const SHARE = 0.04;
 
-/** Tells of a movement as often as what follows from it can be drawn without holding the movement up. */
+/** Passes on movements, as often as their consequences can be rendered without slowing the gesture. */
 export interface Paced<T> {
   readonly tell: (news: T) => void;
-  /** Forgets what has not been told yet. */
+  /** Drops what was not passed on yet. */
   readonly hush: () => void;
 }
 
-/** `told` is called with the newest news: at once, and then the more seldom the longer it takes to draw. */
+/** `told` receives the latest movement: at once, and then less often the longer rendering takes. */
 export function usePaced<T>(told: (news: T) => void): Paced<T> {
   const [isDrawing, startDrawing] = useTransition();
   const news = useRef<T | null>(null);

@@ -5,7 +5,7 @@ import { TAKES_THE_PRESS } from './useFloorDrag.js';
 
 const MOST = 8;
 
-/** Whether a press there takes hold of a thing on the floor: the floor must then keep still. */
+/** Whether a press hits something draggable, so that the floor must not pan. */
 const takesThePress = (target: EventTarget | null): boolean =>
   target instanceof Element && target.closest(`[${TAKES_THE_PRESS}]`) !== null;
 
@@ -15,7 +15,7 @@ export interface Zoom {
   readonly fit: () => void;
 }
 
-/** Wheel, pinch and drag on an SVG's ground zoom and pan what it draws. */
+/** Zooms and pans an SVG by wheel, pinch and drag on its background. */
 export function useZoom(svg: RefObject<SVGSVGElement | null>): Zoom {
   const [transform, setTransform] = useState<ZoomTransform>(zoomIdentity);
   const behaviour = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
@@ -36,7 +36,7 @@ export function useZoom(svg: RefObject<SVGSVGElement | null>): Zoom {
       chosen.on('.zoom', null);
     };
   }, [svg]);
-  // The same functions for as long as the drawing lives: its buttons need not be drawn anew.
+  // Stable functions, so that buttons need not rerender.
   const [ways] = useState(() => ({
     by: (factor: number) => {
       if (behaviour.current && svg.current) behaviour.current.scaleBy(select(svg.current), factor);

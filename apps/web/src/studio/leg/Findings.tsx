@@ -133,10 +133,10 @@ function FindingLine({ finding, leg }: { finding: Finding; leg: Leg }): ReactEle
   );
 }
 
-/** More than these at once are no help: mend some, and the next come up. */
+/** Shown at once; fixing some brings up the next. */
 const MOST_SHOWN = 10;
 
-/** What is amiss with the open leg, each with its number; or that nothing is. */
+/** What checks found in the open leg, or that they found nothing. */
 export function Findings({ leg }: { leg: Leg }): ReactElement {
   const { pattern } = useEditor();
   const findings = checkLeg(pattern, leg.target);

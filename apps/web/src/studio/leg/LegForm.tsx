@@ -53,7 +53,7 @@ const Form = styled.div`
   }
 `;
 
-/** How the open leg is danced. A choice lays its feet anew; the feet can then be moved by hand. */
+/** The open leg's template. A change lays all feet anew; they can then be moved by hand. */
 export function LegForm({ target, leg }: { target: Target; leg: Leg | undefined }): ReactElement {
   const { pattern, edit } = useEditor();
   const { pick, open } = useSelection();

@@ -51,7 +51,7 @@ const Card = styled.article`
   }
 `;
 
-/** What is written about a position, to be changed. */
+/** Edits the notes on a position. */
 function NotesForm({ leg, name }: { leg: Leg; name: PositionName }): ReactElement {
   const { pattern, edit } = useEditor();
   const { cue, checkPoints } = notesOf(pattern, leg, name);
@@ -149,7 +149,7 @@ function PositionCard({ leg, name }: { leg: Leg; name: PositionName }): ReactEle
   );
 }
 
-/** The positions of the open leg, each as a still to be inspected and described. */
+/** The open leg's positions as stills, to be inspected and described. */
 export const Positions = ({ leg }: { leg: Leg }): ReactElement => (
   <section aria-label={say('positions')}>
     {POSITION_NAMES.map((name) => (

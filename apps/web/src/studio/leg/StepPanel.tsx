@@ -52,7 +52,7 @@ const Box = styled.section`
   }
 `;
 
-/** The picked step: everything about one foot on the floor. */
+/** Everything about the selected step. */
 export function StepPanel({ leg, index }: { leg: Leg; index: number }): ReactElement | null {
   const { edit } = useEditor();
   const { unit } = useUnit();
@@ -62,7 +62,7 @@ export function StepPanel({ leg, index }: { leg: Leg; index: number }): ReactEle
   const onLeg = (change: (old: Leg) => Leg) => edit((now) => changeLeg(now, leg.target, change));
   const change = (to: Partial<Placement>) => {
     onLeg((old) => changePlacement(old, index, to));
-    // A changed time may change the step's place in the order.
+    // Another time may change the step's index.
     if (to.atMs !== undefined) {
       const moved = changePlacement(leg, index, to).placements;
       pick(

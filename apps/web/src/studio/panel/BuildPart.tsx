@@ -12,7 +12,7 @@ import { useUnit } from '../state/unit.js';
 import { Part, Row } from './Part.js';
 import { say } from '../../words/studio.js';
 
-/** Whom the feet are laid for: sizes that the geometry follows. */
+/** The body sizes by which footwork is laid out. */
 export function BuildPart(): ReactElement {
   const { pattern, edit } = useEditor();
   const { unit } = useUnit();

@@ -19,14 +19,14 @@ import { Part, Row } from './Part.js';
 import { homeWords } from '../../words/court.js';
 import { say } from '../../words/studio.js';
 
-/** Not in the middle of a named line. */
+/** Value for a place that is not the middle of a named line. */
 const ELSEWHERE = 'elsewhere';
 
 const isSame = (a: number, b: number): boolean => Math.abs(a - b) < 0.005;
 
 const COURT_OPTIONS = COURT_NAMES.map((name) => [name, COURTS[name].name] as const);
 
-/** Which court, how large, and where home base stands on it. */
+/** The court, its size, and home base's place on it. */
 export function CourtPart(): ReactElement {
   const { pattern, edit } = useEditor();
   const { unit, setUnit } = useUnit();
@@ -37,14 +37,14 @@ export function CourtPart(): ReactElement {
       ...now,
       court: name,
       sizeM: hasOwnSize(name) ? { widthM: size.widthM, lengthM: size.lengthM } : null,
-      // Home base starts in the middle of the new court.
+      // On a new court home base starts in the middle.
       home: { ...now.home, onCourt: { x: 0, y: size.lengthM / 2 } },
     }));
   };
   const onCourt = (change: Partial<Pattern['home']['onCourt']>) =>
     edit((now) => ({ ...now, home: { ...now.home, onCourt: { ...now.home.onCourt, ...change } } }));
   const { widthM, lengthM } = courtOf(court, sizeM);
-  // A smaller floor takes home base with it: outside it nobody waits.
+  // On a smaller floor home base is moved inside it.
   const resize = (to: SizeM) =>
     edit((now) => ({
       ...now,

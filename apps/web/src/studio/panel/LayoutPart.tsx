@@ -20,7 +20,7 @@ import { say } from '../../words/studio.js';
 
 const USUAL_DISTANCE_M = 2.5;
 
-/** Presets, mirror, and feet for every target at once. */
+/** Presets, mirroring, and footwork for all targets at once. */
 export function LayoutPart(): ReactElement {
   const { pattern, edit } = useEditor();
   const { unit } = useUnit();

@@ -5,14 +5,14 @@ import { PrintPage } from '../../parts/PrintPage.js';
 import { downloadDrawings } from '../drawing/export-drawing.js';
 import { say } from '../../words/studio.js';
 
-/** A sheet about a pattern, whose plan can be saved as a drawing. */
+/** A printed page about a pattern, whose plan can also be saved as a drawing. */
 export const PatternSheet = ({
   back,
   name,
   children,
 }: {
   back: string;
-  /** Of the files its drawing is saved as. */
+  /** Base name of saved drawings. */
   name: string;
   children: ReactNode;
 }): ReactElement => (

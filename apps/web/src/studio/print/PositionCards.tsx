@@ -78,7 +78,7 @@ const Grid = styled.div`
   }
 `;
 
-/** Where an athlete goes from a position: to the target, home again, or nowhere yet. */
+/** The direction of the movement after a position, if there is one. */
 function goesFrom(name: PositionName, target: Point): number | undefined {
   if (name === 'split') return heading(HOME, target);
   return name === 'action' ? heading(target, HOME) : undefined;
@@ -166,7 +166,7 @@ function Cards({
   );
 }
 
-/** Every leg on a page of its own. */
+/** One page per leg. */
 const Sheets = styled.div`
   > section + section {
     margin-top: 14mm;
@@ -179,7 +179,7 @@ const Sheets = styled.div`
   }
 `;
 
-/** The positions of one leg on one printed page, or of every leg on as many. */
+/** Prints the positions of one leg, or of all legs. */
 export function PositionCards(): ReactElement {
   const { patternId = '', letter } = useParams();
   const { pattern, isPending } = usePrintable(patternId);

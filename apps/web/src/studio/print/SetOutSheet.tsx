@@ -8,7 +8,7 @@ import { say } from '../../words/studio.js';
 import { PatternSheet } from './PatternSheet.js';
 import { usePrintable } from './usePrintable.js';
 
-/** How to put the pattern down on a floor with tape, on one printed page. */
+/** A printed page on how to set out the pattern with tape. */
 export function SetOutSheet(): ReactElement {
   const { patternId = '' } = useParams();
   const { pattern, isPending } = usePrintable(patternId);

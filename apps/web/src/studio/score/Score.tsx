@@ -96,16 +96,16 @@ function Axis({ scale }: { scale: Scale }): ReactElement {
   );
 }
 
-/** No block is narrower than its number; on a wide one the number is as large as elsewhere. */
+/** A block is at least as wide as its number. */
 const LEAST_PX = 14;
 const WIDE_PX = 18;
 
-/** Landings are set to this, ms. */
+/** Step of landing times, ms. */
 const GRAIN_MS = 5;
 
 /**
- * A step's stay on the floor; dragged sideways it lands earlier or later. It is given plain values,
- * so that only blocks whose times change are drawn anew.
+ * A step as a block for its time on the floor; dragging it changes its landing. Given plain values, so that only
+ * blocks whose times change are rendered.
  */
 const Block = memo(function Block({
   letter,
@@ -127,7 +127,7 @@ const Block = memo(function Block({
   foot: Side;
   phase: PlacementPhase;
   atMs: number;
-  /** Not before the landing before, nor after the next. */
+  /** Bounds: the previous and the next landing. */
   leastMs: number;
   mostMs: number;
   left: number;
@@ -183,7 +183,7 @@ const Block = memo(function Block({
   );
 });
 
-/** Every step's stay, in the lane of its foot. */
+/** All steps, each in its foot's lane. */
 function Blocks({ leg, scale }: { leg: Leg; scale: Scale }): ReactElement {
   const { edit } = useEditor();
   const { step, pick } = useSelection();
@@ -210,7 +210,7 @@ function Blocks({ leg, scale }: { leg: Leg; scale: Scale }): ReactElement {
   );
 }
 
-/** The line that shows where in the leg we are. */
+/** A line at the current time. */
 function Playhead({ scale }: { scale: Scale }): ReactElement {
   const player = usePlayer();
   const line = useRef<SVGGElement>(null);
@@ -227,7 +227,7 @@ function Playhead({ scale }: { scale: Scale }): ReactElement {
   );
 }
 
-/** Moves the playhead by pointer or by key; the thumb follows while the leg plays. */
+/** A slider for the playhead, which follows while the leg plays. */
 function Scrub({ scale }: { scale: Scale }): ReactElement {
   const player = usePlayer();
   const [from, to] = [scale.x(scale.fromMs), scale.x(scale.toMs)];
@@ -249,7 +249,7 @@ function Scrub({ scale }: { scale: Scale }): ReactElement {
   );
 }
 
-/** A leg in time: a lane a foot, its positions beneath, the moment that is played. */
+/** A leg in time: one lane per foot, its positions below, and the playhead. */
 export function Score({ leg }: { leg: Leg }): ReactElement {
   const [frame, width] = useWidth<HTMLDivElement>(900);
   const scale = scaleOf(leg, width);

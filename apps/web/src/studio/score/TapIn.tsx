@@ -41,7 +41,7 @@ const Pads = styled.div`
 
 const KEYS: Readonly<Record<string, Side>> = { KeyF: 'left', KeyJ: 'right' };
 
-/** Every tap's time, and what lies between them. */
+/** The taps' times and intervals. */
 const Taps = ({ taps }: { taps: readonly Tap[] }): ReactElement => {
   const { intervalsMs } = rhythmOf(taps.map(({ atMs }) => atMs));
   return (
@@ -60,7 +60,7 @@ const Taps = ({ taps }: { taps: readonly Tap[] }): ReactElement => {
   );
 };
 
-/** The rhythm of a leg, tapped with two keys or two thumbs; kept or discarded. */
+/** Taps in a leg's rhythm with two keys or thumbs, to keep or discard. */
 export function TapIn({
   letter,
   onClose,

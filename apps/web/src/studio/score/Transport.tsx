@@ -52,7 +52,7 @@ const Speed = styled(Slider)`
   }
 `;
 
-/** Play the leg, slow it, loop it, tap it in; and what its rhythm is, in words. */
+/** Plays, slows, loops and taps in the leg, and describes its rhythm. */
 export const Transport = memo(function Transport({
   letter,
   rhythm,

@@ -4,7 +4,7 @@ import { allowSound, planBeep, type Beep } from '../../sound/audio.js';
 
 export interface Playing {
   readonly playing: boolean;
-  /** 1 is as written. */
+  /** 1 is the pattern's own speed. */
   readonly speed: number;
   readonly loop: boolean;
   readonly countIn: boolean;
@@ -14,25 +14,25 @@ export const SLOWEST = 0.25;
 export const FASTEST = 1.5;
 const COUNT_BEATS = 4;
 const COUNT_EVERY_MS = 500;
-/** Sounds are planned this far ahead of the frame that asks for them, ms. */
+/** How far ahead of the current frame sounds are scheduled, ms. */
 const AHEAD_MS = 150;
 
 const COUNT: Beep = { hz: 1400, lengthS: 0.04, level: 0.25 };
 const LEFT: Beep = { hz: 440, lengthS: 0.06, level: 0.4, pan: -0.7 };
 const RIGHT: Beep = { hz: 660, lengthS: 0.06, level: 0.4, pan: 0.7 };
 
-/** What a step sounds like: left and right differ in pitch and place, the load is longer and louder. */
+/** A step's sound: left and right differ in pitch and panning, the load is longer and louder. */
 function soundOf({ foot, phase }: Leg['placements'][number]): Beep {
   const step = foot === 'left' ? LEFT : RIGHT;
   return phase === 'load' ? { ...step, lengthS: 0.16, level: 0.8 } : step;
 }
 
-/** Plays a leg through on the pattern's own clock, with sound, and tells its listeners the time. */
+/** Plays a leg on the pattern's clock, with sound, and reports the time to listeners. */
 export class Player {
   private state: Playing = { playing: false, speed: 1, loop: false, countIn: false };
   private leg: Leg | null = null;
   private nowMs = 0;
-  /** Page time and pattern time of one and the same moment. */
+  /** A moment in page time and in pattern time. */
   private anchor = { pageMs: 0, patternMs: 0 };
   private plannedTo = 0;
   private planned: (() => void)[] = [];
@@ -47,14 +47,14 @@ export class Player {
 
   readonly snapshot = (): Playing => this.state;
 
-  /** Calls `watcher` with the pattern's time now, and with every new one. */
+  /** Calls `watcher` with the current pattern time, and with each new one. */
   readonly watch = (watcher: (ms: number) => void): (() => void) => {
     this.watchers.add(watcher);
     watcher(this.nowMs);
     return () => this.watchers.delete(watcher);
   };
 
-  /** Another leg, or the same one changed. */
+  /** Loads another leg, or a changed one. */
   readonly load = (leg: Leg | null): void => {
     const other = leg?.target !== this.leg?.target;
     this.leg = leg;
@@ -98,7 +98,10 @@ export class Player {
     this.publish({ playing: false });
   };
 
-  /** Plans the count-in's beats; how long it takes, in ms of the page. */
+  /**
+   * Schedules the count-in.
+   * @returns its length, page ms
+   */
   private count(): number {
     const first = performance.now() + 60;
     for (let beat = 0; beat < COUNT_BEATS; beat++)

@@ -6,21 +6,21 @@ import { useSavePattern } from '../../api/patterns.js';
 import { draftOf, dropDraft, keepDraft } from '../../device/drafts.js';
 import { useHistory } from '../../parts/history.js';
 
-/** What every part of the studio works with. */
+/** The studio's editor, shared by all its parts. */
 export interface Editor {
   readonly patternId: string;
   readonly pattern: Pattern;
-  /** The version that was saved last; 0 before any. */
+  /** The version saved last; 0 for a new pattern. */
   readonly version: number;
   readonly unsaved: boolean;
   readonly canUndo: boolean;
   readonly canRedo: boolean;
-  /** One change; changes of one named gesture are taken back as one. Stays the same function. */
+  /** Applies a change; changes of one named gesture are undone as one. A stable function. */
   readonly edit: (change: (pattern: Pattern) => Pattern, gesture?: string) => void;
   readonly undo: () => void;
   readonly redo: () => void;
   readonly save: (as?: 'afterNewest') => Promise<boolean>;
-  /** Back to what was saved last. */
+  /** Goes back to the saved version. */
   readonly discard: () => void;
   readonly saving: boolean;
   readonly saveError: Error | null;
@@ -39,13 +39,13 @@ interface Saved {
   readonly pattern: Pattern;
 }
 
-/** How long after a change the draft is kept; a drag makes sixty changes a second. */
+/** Delay before a draft is stored; a drag makes sixty changes a second. */
 const DRAFT_AFTER_MS = 250;
 
-/** A pattern's draft is kept on this device with every change, until it is saved. */
+/** Edits a pattern, storing a draft on this device with each change until it is saved. */
 export function usePatternEditor(patternId: string, loaded: Saved): Editor {
   const [draft] = useState(() => draftOf(patternId));
-  // A draft goes on from the version it was made from: what was saved since is not passed over.
+  // A draft keeps the version it is based on, so that versions saved since are noticed.
   const [saved, setSaved] = useState<Saved>(() => ({
     version: draft?.version ?? loaded.version,
     pattern: loaded.pattern,
@@ -91,7 +91,7 @@ export function usePatternEditor(patternId: string, loaded: Saved): Editor {
         setSaved({ version, pattern: present });
         return true;
       } catch {
-        // The mutation holds the error; the draft stays.
+        // The mutation reports the error; the draft is kept.
         return false;
       }
     },

@@ -1,10 +1,10 @@
 import { createContext, useContext } from 'react';
 
-/** What the coach is working on: the floor as a whole, or the leg to one target and a step of it. */
+/** What is selected: the floor, or the leg to a target and perhaps one of its steps. */
 export interface Selection {
-  /** Letter of the target whose leg is open; `null` for the floor. */
+  /** Letter of the open leg's target; `null` for the floor. */
   readonly letter: string | null;
-  /** Index of the placement that is picked. */
+  /** Index of the selected placement. */
   readonly step: number | null;
   readonly open: (letter: string | null) => void;
   readonly pick: (step: number | null) => void;

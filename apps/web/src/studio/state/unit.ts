@@ -1,7 +1,7 @@
 import type { LengthUnit } from '@orthokin/core/floor';
 import { createContext, useContext } from 'react';
 
-/** What lengths are shown and typed in. */
+/** The unit in which lengths are shown and entered. */
 export const UnitContext = createContext<{
   readonly unit: LengthUnit;
   readonly setUnit: (unit: LengthUnit) => void;
