@@ -4,27 +4,27 @@ import { ok, wrong, type Result } from '../result/index.js';
 /** How a recording's clock runs against the set's: `recording = offsetMs + rate · set`. */
 export interface Alignment {
   readonly offsetMs: number;
-  /** Milliseconds of recording to one of the set: 1, or 4 of a film slowed four times. */
+  /** Milliseconds of recording per millisecond of the set: 1, or 4 for slow motion by four. */
   readonly rate: number;
-  /** Sd of what is left over at each cue that was heard, ms of the set: the alignment's error. */
+  /** Standard deviation of the residuals at the cues found, ms of the set: the alignment's error. */
   readonly sdMs: number;
-  /** Planned cues that were heard, by their place in the plan, with their time in the recording. */
+  /** Cues found, by their index in the schedule, with their time in the recording. */
   readonly heard: ReadonlyMap<number, number>;
-  /** Heard, and no cue of the plan. */
+  /** Onsets in the recording that are not cues of the schedule. */
   readonly strays: readonly number[];
 }
 
-/** How much slower a phone stores what it captured. */
+/** Factors of slow motion that phones store films with. */
 export const SLOW_FACTORS = [1, 2, 4, 8] as const;
 /** One of them. */
 export type SlowFactor = (typeof SLOW_FACTORS)[number];
-/** So many cues and fewer could fall into place by chance. */
+/** So few cues may match by chance. */
 const FEWEST_HEARD = 3;
-/** Share of the cues of a plan that must be heard. */
+/** The least share of scheduled cues that must be found. */
 const LEAST_SHARE = 0.5;
-/** Farthest that a tone may be from its place while the line is not yet known, ms of the set. */
+/** The most an onset may be off while the line is not yet known, ms of the set. */
 const COARSE_MS = 30;
-/** The same once it is known. */
+/** The same once the line is known. */
 const FINE_MS = 12;
 const REFINEMENTS = 3;
 
@@ -33,7 +33,7 @@ interface Line {
   readonly rate: number;
 }
 
-/** The heard time nearest to where each planned cue should be, no farther than that, each once. */
+/** For each scheduled cue the nearest onset within a distance, each onset once. */
 function matched(
   plannedMs: readonly number[],
   heardMs: readonly number[],
@@ -59,7 +59,7 @@ function matched(
   return found;
 }
 
-/** The line through what was heard; the sd of what it leaves over, ms of the set. */
+/** Fits a line through matched cues; the standard deviation of its residuals is in ms of the set. */
 function lineThrough(
   plannedMs: readonly number[],
   found: ReadonlyMap<number, number>,
@@ -68,7 +68,7 @@ function lineThrough(
     [...found.keys()].map((i) => plannedMs[i] as number),
     [...found.values()],
   );
-  // A line takes two degrees of freedom: of few cues the plain sd would be too small.
+  // A line has two parameters: with few cues the plain standard deviation would be too small.
   return { offsetMs: intercept, rate: slope, sdMs: Math.sqrt(rss / (found.size - 2)) / slope };
 }
 
@@ -133,10 +133,10 @@ export function alignByMarks(
   return ok({ offsetMs, rate, sdMs: sdMs / rate, heard: new Map(), strays: [] });
 }
 
-/** Sound takes so long for a metre of air, ms. */
+/** The time sound needs for a metre of air, ms. */
 export const SOUND_MS_PER_M = 2.9;
 
-/** How far a cue's sound goes, m. */
+/** The distances a cue's sound travels, m. */
 export interface SoundWay {
   /** From the loudspeaker to the camera's microphone. */
   readonly toCameraM: number;
@@ -155,10 +155,10 @@ export const asHeardByAthlete = (
   offsetMs: alignment.offsetMs - alignment.rate * SOUND_MS_PER_M * (toCameraM - toAthleteM),
 });
 
-/** A moment of the set in the recording, ms. */
+/** Converts ms of the set to ms of the recording. */
 export const inRecording = ({ offsetMs, rate }: Line, setMs: number): number =>
   offsetMs + rate * setMs;
 
-/** A moment of the recording on the set's clock, ms. */
+/** Converts ms of the recording to ms of the set. */
 export const onSetClock = ({ offsetMs, rate }: Line, recordingMs: number): number =>
   (recordingMs - offsetMs) / rate;

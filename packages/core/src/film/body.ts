@@ -2,7 +2,7 @@ import type { Point } from '../floor/index.js';
 import { median } from '../numeric/index.js';
 import { angleAt, leanOf } from './drawing.js';
 
-/** Points of a body that are looked for in a picture, in order from the head to the feet. */
+/** A body's landmarks, from the head to the feet. */
 export const BODY_POINTS = [
   'nose',
   'leftShoulder',
@@ -25,7 +25,7 @@ export const BODY_POINTS = [
 /** One of them. */
 export type BodyPointName = (typeof BODY_POINTS)[number];
 
-/** What is drawn between the points. */
+/** The lines drawn between landmarks. */
 export const BODY_LINES: readonly (readonly [BodyPointName, BodyPointName])[] = [
   ['leftShoulder', 'rightShoulder'],
   ['leftHip', 'rightHip'],
@@ -45,7 +45,7 @@ export const BODY_LINES: readonly (readonly [BodyPointName, BodyPointName])[] = 
   ['rightHeel', 'rightToe'],
 ];
 
-/** A point of a body: pixels of the film, and how surely it is seen there, 0–1. */
+/** A landmark, film pixels, with the probability that it is visible, 0–1. */
 export interface BodyPoint extends Point {
   readonly seen: number;
 }
@@ -53,35 +53,35 @@ export interface BodyPoint extends Point {
 /** A body in one frame. */
 export type Body = Readonly<Record<BodyPointName, BodyPoint>>;
 
-/** A square of the picture round a body, turned with it: what the model is shown. */
+/** A square of the picture around a body and rotated with it, as the model gets it. */
 export interface BodyCrop {
   readonly centre: Point;
   readonly sizePx: number;
-  /** Clockwise, rad: 0 of a body that stands upright. */
+  /** Clockwise rotation, rad; 0 for an upright body. */
   readonly turnRad: number;
 }
 
-/** The model is shown a square of so many pixels. */
+/** Side length of the model's input, px. */
 export const MODEL_PX = 256;
-/** Room left round a body. */
+/** Margin around a body, as a factor. */
 const ROOM = 1.25;
-/** From between the hips to the top of the head there is less than to the soles. */
+/** The soles are farther from the hips than the top of the head, by this factor. */
 const HEAD_TO_REACH = 1.1;
-/** Less sure than this a point is a guess. */
+/** A landmark less visible than this is a guess. */
 export const LEAST_SEEN = 0.5;
-/** Less sure than this there is no body where it was looked for. */
+/** Below this probability there is no body. */
 const LEAST_BODY = 0.5;
 
 const VALUES = 5;
-/** Where the model has each point; it finds more than are of use here. */
+/** Index of each landmark in the model's output, which contains more than are used here. */
 const PLACE: Readonly<Record<BodyPointName, number>> = {
   ...{ nose: 0, leftShoulder: 11, rightShoulder: 12, leftElbow: 13, rightElbow: 14 },
   ...{ leftWrist: 15, rightWrist: 16, leftHip: 23, rightHip: 24, leftKnee: 25, rightKnee: 26 },
   ...{ leftAnkle: 27, rightAnkle: 28, leftHeel: 29, rightHeel: 30, leftToe: 31, rightToe: 32 },
 };
-/** The middle of the hips, and a point as far from it as the body reaches. */
+/** Indices of the hips' centre, and of a point as far from it as the body reaches. */
 const [MIDDLE_PLACE, REACH_PLACE] = [33, 34];
-/** What the model gives of a body: values of all its points. */
+/** Number of values the model returns for its landmarks. */
 export const MODEL_VALUES = 39 * VALUES;
 
 const middle = (a: Point, b: Point): Point => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
@@ -94,21 +94,21 @@ const cropAround = (centre: Point, toward: Point, reachPx: number): BodyCrop => 
   turnRad: Math.atan2(toward.x - centre.x, centre.y - toward.y),
 });
 
-/** The square to look in, from the middle between the hips and the top of the head. */
+/** The crop for a body, from the point between the hips and the top of the head. */
 export const cropOfBody = (hips: Point, head: Point): BodyCrop =>
   cropAround(hips, head, HEAD_TO_REACH * gap(hips, head));
 
-/** A place of the square, its pixels from the corner, in the picture. */
+/** Converts a place in the crop, px from its corner, to the picture. */
 export function fromCrop({ centre, sizePx, turnRad }: BodyCrop, x: number, y: number): Point {
   const [u, v] = [x, y].map((px) => (px / MODEL_PX - 0.5) * sizePx) as [number, number];
   const [cos, sin] = [Math.cos(turnRad), Math.sin(turnRad)];
   return { x: centre.x + u * cos - v * sin, y: centre.y + u * sin + v * cos };
 }
 
-/** What a model found in a square of the picture. */
+/** A body found in a crop. */
 export interface FoundBody {
   readonly body: Body;
-  /** Where to look in the same frame for a better answer, and in the next one. */
+  /** The crop for a more precise search in the same frame, and for the next frame. */
   readonly next: BodyCrop;
 }
 
@@ -141,15 +141,15 @@ export function foundBody(
 
 /** Angles of a body in the picture's plane, degrees; a joint of which an end is not seen has none. */
 export interface BodyAngles {
-  /** 180 is a straight leg. */
+  /** 180 for a straight leg. */
   readonly leftKnee: number | null;
   readonly rightKnee: number | null;
-  /** Between trunk and thigh; 180 is upright. */
+  /** Angle between trunk and thigh; 180 for an upright body. */
   readonly leftHip: number | null;
   readonly rightHip: number | null;
-  /** Of the trunk from upright. */
+  /** From vertical. */
   readonly trunkLean: number | null;
-  /** Height of the hips over the ankles, as a share of the legs' own length in the picture. */
+  /** Height of the hips above the ankles, as a share of the legs' length in the picture. */
   readonly hipHeight: number | null;
 }
 
@@ -164,8 +164,8 @@ export const BODY_ANGLES = [
 ] as const satisfies readonly (keyof BodyAngles)[];
 
 /**
- * Angles of a body in one frame. True only of limbs that lie in the picture's plane: a knee that points
- * at the camera looks straight.
+ * A body's angles in one frame. They are only true of limbs parallel to the picture: a knee that points at the camera
+ * looks straight.
  */
 export function bodyAngles(body: Body): BodyAngles {
   const isSeen = (...names: BodyPointName[]) =>
@@ -196,13 +196,13 @@ export function bodyAngles(body: Body): BodyAngles {
   };
 }
 
-/** Height of the hips against that in the stance, as a share; `null` where either is not known. */
+/** Height of the hips relative to the stance; `null` if either is unknown. */
 export const hipHeightAgainst = (
   { hipHeight }: Pick<BodyAngles, 'hipHeight'>,
   stance: Pick<BodyAngles, 'hipHeight'> | null,
 ): number | null => (hipHeight !== null && stance?.hipHeight ? hipHeight / stance.hipHeight : null);
 
-/** One angle over some bodies: the middle one, the least and the most, of how many. */
+/** An angle over several bodies: median, least and greatest, and their number. */
 export interface AngleOver {
   readonly median: number;
   readonly least: number;
@@ -210,7 +210,7 @@ export interface AngleOver {
   readonly of: number;
 }
 
-/** Each angle over several bodies, as of the same position in several reps; of those it is known of. */
+/** Each angle over several bodies, such as the same position in several reps, where it is known. */
 export const anglesOver = (
   bodies: readonly Body[],
 ): Readonly<Record<keyof BodyAngles, AngleOver | null>> => {
@@ -233,7 +233,7 @@ export const anglesOver = (
   };
 };
 
-/** The body with one point put where somebody sees it: then it is seen there for sure. */
+/** The body with a landmark moved by hand, which makes it certain. */
 export const withPoint = (body: Body, name: BodyPointName, { x, y }: Point): Body => ({
   ...body,
   [name]: { x, y, seen: 1 },

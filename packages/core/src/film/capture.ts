@@ -1,9 +1,9 @@
 import { SLOW_FACTORS, type SlowFactor } from './align.js';
 import { frameRate } from './mark.js';
 
-/** Where phones write at how many frames a second they filmed, whatever the file plays at. */
+/** Metadata key in which phones store the capture rate, whatever rate the film plays at. */
 const CAPTURE_TAG = 'com.android.capture.fps';
-/** No camera films faster. */
+/** Faster rates are taken for mistakes. */
 const FASTEST = 2000;
 
 function numberIn(tag: unknown): number {

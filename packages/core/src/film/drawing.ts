@@ -1,9 +1,9 @@
 import type { Point } from '../floor/index.js';
 
-/** What a coach draws on a still: places are pixels of the film. */
+/** A coach's drawing on a still, in film pixels. */
 export type Drawn =
   | { readonly kind: 'line'; readonly from: Point; readonly to: Point }
-  /** At `at`, between the ways to `from` and to `to`. */
+  /** The angle at `at` between the directions of `from` and `to`. */
   | { readonly kind: 'angle'; readonly from: Point; readonly at: Point; readonly to: Point }
   | { readonly kind: 'path'; readonly places: readonly Point[] }
   | { readonly kind: 'word'; readonly at: Point; readonly text: string };
@@ -33,7 +33,7 @@ export function leanOf(from: Point, to: Point): number {
 
 const CLICKS: Readonly<Record<Exclude<DrawnKind, 'path' | 'word'>, number>> = { line: 2, angle: 3 };
 
-/** The thing that clicked places make, once there are enough of them; a path is done when it is said to be. */
+/** The drawing that clicked points make, once there are enough; a path is ended explicitly. */
 export function drawnFrom(
   kind: Exclude<DrawnKind, 'word'>,
   places: readonly Point[],

@@ -2,7 +2,7 @@ import type { Point } from '../floor/index.js';
 import { inverse, times, type Matrix } from '../numeric/index.js';
 import { ok, wrong, type Result } from '../result/index.js';
 
-/** A place on the floor that is known, and where it was clicked in the picture. */
+/** A known place on the floor, and where it was clicked in the picture. */
 export interface KnownPlace {
   /** Floor, m. */
   readonly floor: Point;
@@ -10,7 +10,7 @@ export interface KnownPlace {
   readonly image: Point;
 }
 
-/** A place on the floor read off the picture, m, with its doubt. */
+/** A place on the floor read off the picture, m, with its error. */
 export interface FloorPlace extends Point {
   readonly sdX: number;
   readonly sdY: number;
@@ -18,25 +18,25 @@ export interface FloorPlace extends Point {
   readonly covariance: number;
 }
 
-/** The floor under a picture. */
+/** The mapping between a floor and its picture. */
 export interface Ground {
-  /** From floor to picture, in scaled units: eight numbers of a homography. */
+  /** The homography from floor to picture: eight numbers, in normalised units. */
   readonly h: readonly number[];
   readonly covariance: Matrix;
   readonly scale: Scale;
-  /** Of one click, px. */
+  /** Standard deviation of a click, px. */
   readonly clickSdPx: number;
-  /** Root mean square distance of the known places from where the fit puts them, px. */
+  /** Root mean square of the residuals at the known places, px. */
   readonly rmsPx: number;
 }
 
-/** Both planes are shifted and shrunk to about one, so that no number drowns another. */
+/** Both planes are normalised to about one, for numerical stability. */
 interface Scale {
   readonly floor: { readonly at: Point; readonly by: number };
   readonly image: { readonly at: Point; readonly by: number };
 }
 
-/** Fewest known places: a homography has eight numbers, a place gives two. */
+/** A homography has eight parameters, and each place gives two equations. */
 export const FEWEST_PLACES = 4;
 const MOST_STEPS = 60;
 const SMALL_STEP = 1e-13;
@@ -60,14 +60,14 @@ const fromScale = ({ at, by }: Scale['floor'], { x, y }: Point): Point => ({
   y: y / by + at.y,
 });
 
-/** Where a homography puts a place. */
+/** Applies a homography. */
 function project(h: readonly number[], { x, y }: Point): Point & { readonly w: number } {
   const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, k = 0] = h;
   const w = g * x + k * y + 1;
   return { x: (a * x + b * y + c) / w, y: (d * x + e * y + f) / w, w };
 }
 
-/** How the picture moves with each of the eight numbers: two rows of eight. */
+/** The Jacobian of the picture point with respect to the eight parameters, 2 × 8. */
 function byNumbers(h: readonly number[], at: Point): [number[], number[]] {
   const { x, y, w } = project(h, at);
   const [p, q] = [at.x / w, at.y / w];
@@ -77,7 +77,7 @@ function byNumbers(h: readonly number[], at: Point): [number[], number[]] {
   ];
 }
 
-/** How the picture moves with the place itself. */
+/** The Jacobian of the picture point with respect to the floor point, 2 × 2. */
 function byPlace(h: readonly number[], at: Point): [[number, number], [number, number]] {
   const [a = 0, b = 0, , d = 0, e = 0, , g = 0, k = 0] = h;
   const { x, y, w } = project(h, at);
@@ -94,7 +94,7 @@ const normal = (rows: Matrix): number[][] =>
     ),
   );
 
-/** A first guess: the linear equations of the homography, least squares. */
+/** A first estimate by linear least squares (DLT). */
 function firstGuess(places: readonly KnownPlace[]): number[] | null {
   const rows: number[][] = [];
   const right: number[] = [];
@@ -107,7 +107,7 @@ function firstGuess(places: readonly KnownPlace[]): number[] | null {
   return turned && times(turned, sums(rows, right));
 }
 
-/** The transposed rows times a column. */
+/** The transposed matrix times a vector. */
 const sums = (rows: Matrix, right: readonly number[]): number[] =>
   Array.from({ length: 8 }, (_, i) =>
     rows.reduce((sum, row, r) => sum + (row[i] ?? 0) * (right[r] ?? 0), 0),
@@ -122,7 +122,7 @@ const leftOver = (h: readonly number[], places: readonly KnownPlace[]): number[]
 const squares = (values: readonly number[]): number =>
   values.reduce((sum, value) => sum + value * value, 0);
 
-/** Least squares of the distances in the picture, by damped Gauss–Newton steps. */
+/** Minimises the squared distances in the picture by damped Gauss–Newton steps. */
 function refine(first: readonly number[], places: readonly KnownPlace[]): readonly number[] {
   let h = first;
   let damping = FIRST_DAMPING;
@@ -145,7 +145,7 @@ function refine(first: readonly number[], places: readonly KnownPlace[]): readon
   return h;
 }
 
-/** Downhill direction of the squares at some numbers. */
+/** The negative gradient of the sum of squares. */
 const gradient = (h: readonly number[], places: readonly KnownPlace[]): number[] =>
   sums(
     places.flatMap(({ floor }) => byNumbers(h, floor)),
@@ -155,8 +155,7 @@ const gradient = (h: readonly number[], places: readonly KnownPlace[]): number[]
 const NUDGE = 1e-6;
 
 /**
- * How the gradient turns with each number: more than the Gauss–Newton matrix, which forgets that the
- * fit leaves something over.
+ * The Hessian of the sum of squares by differences of the gradient, since Gauss–Newton neglects the residuals' part.
  */
 const curvature = (h: readonly number[], places: readonly KnownPlace[]): number[][] =>
   h.map((_, j) => {
@@ -169,7 +168,7 @@ const curvature = (h: readonly number[], places: readonly KnownPlace[]): number[
     return up.map((value, i) => ((down[i] ?? 0) - value) / (2 * NUDGE));
   });
 
-/** A·B·A of symmetric matrices. */
+/** A·B·A for symmetric matrices. */
 const sandwich = (a: Matrix, b: Matrix): number[][] => {
   const right = a.map((row) => times(b, row));
   return right.map((row) => times(a, row));
@@ -206,16 +205,16 @@ export function groundOf(places: readonly KnownPlace[], clickSdPx: number): Resu
   });
 }
 
-/** A place on the floor in the picture, px. */
+/** Where a place on the floor is in the picture, px. */
 export const inPicture = ({ h, scale }: Ground, floor: Point): Point =>
   fromScale(scale.image, project(h, toScale(scale.floor, floor)));
 
-/** A line on the floor is followed in pieces of this, m: in the picture it may leave the camera's view. */
+/** Lines are divided into pieces of this length, m, because part of them may be behind the camera. */
 const PIECE_M = 0.25;
-/** Nearer to the camera than this share of the known places' distance it is not drawn. */
+/** Nearer to the camera than this share of the known places' distance nothing is drawn. */
 const NEAREST_W = 0.15;
 
-/** A line of the floor in the picture, px: as much of it as lies before the camera. */
+/** A line on the floor in the picture, px: the part in front of the camera. */
 export function lineInPicture(ground: Ground, from: Point, to: Point): Point[] {
   const pieces = Math.max(1, Math.ceil(Math.hypot(to.x - from.x, to.y - from.y) / PIECE_M));
   return Array.from({ length: pieces + 1 }, (_, i) => {
@@ -226,7 +225,10 @@ export function lineInPicture(ground: Ground, from: Point, to: Point): Point[] {
     .map((at) => inPicture(ground, at));
 }
 
-/** The floor under a place of the picture; first-order errors of all clicks. Hartley & Zisserman 2004. */
+/**
+ * The place on the floor at a picture point, with first-order propagation of all clicks' errors. Hartley & Zisserman
+ * 2004.
+ */
 export function onFloor({ h, scale, covariance, clickSdPx }: Ground, image: Point): FloorPlace {
   const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, k = 0] = h;
   const { x: u, y: v } = toScale(scale.image, image);

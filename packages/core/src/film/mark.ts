@@ -1,6 +1,6 @@
 import { mean, median, sd } from '../numeric/index.js';
 
-/** A camera at this rate and over is marked as surely as an eye can, a slower one less. */
+/** Frame gaps between which a marker's repeatability is interpolated, ms: 120 and 30 frames a second. */
 const [FAST_GAP_MS, SLOW_GAP_MS] = [1000 / 120, 1000 / 30];
 const [FAST_SD_MS, SLOW_SD_MS] = [8, 15];
 
@@ -22,11 +22,11 @@ export function repeatabilityMs(first: readonly number[], again: readonly number
   return sd(differences) / Math.SQRT2;
 }
 
-/** A moment between the frame that does not show it yet and the one that does. */
+/** A marked moment: between the last frame that does not show the event and the first that does. */
 export interface Mark {
   /** On the recording's clock, ms. */
   readonly recordingMs: number;
-  /** As it was captured, the marker's own repeatability included, ms. */
+  /** Error in capture time, with the marker's own repeatability, ms. */
   readonly sdMs: number;
 }
 
@@ -51,7 +51,7 @@ export function markAt(
   return { recordingMs: (before + shown) / 2, sdMs: Math.hypot(gapMs / Math.sqrt(12), own) };
 }
 
-/** The frame that is on the screen at a moment: the last that is not later; the first before all. */
+/** The frame shown at a time: the last that is not later, or the first of all. */
 export function frameAt(framesMs: readonly number[], recordingMs: number): number {
   let [low, high] = [0, framesMs.length - 1];
   while (low < high) {
@@ -62,7 +62,7 @@ export function frameAt(framesMs: readonly number[], recordingMs: number): numbe
   return low;
 }
 
-/** Frames from one moment of a recording to another, at most so many, evenly spread. */
+/** Frames between two times of a recording, evenly spread, at most a given number. */
 export function framesThrough(
   framesMs: readonly number[],
   fromMs: number,
@@ -74,10 +74,10 @@ export function framesThrough(
   return Array.from({ length: Math.floor((last - first) / step) + 1 }, (_, i) => first + i * step);
 }
 
-/** Gaps that differ by more than this share of the usual one are no rounding of the file's. */
+/** Gaps that differ by more than this share are not just rounded by the file. */
 const UNEVEN = 0.1;
 
-/** The usual gap between frames, ms, and whether they come unevenly. */
+/** The median gap between frames, ms, and whether gaps vary. */
 export function frameRate(framesMs: readonly number[]): {
   readonly gapMs: number;
   readonly varies: boolean;
@@ -86,6 +86,6 @@ export function frameRate(framesMs: readonly number[]): {
   if (gaps.length === 0) return { gapMs: 0, varies: false };
   const usual = median(gaps);
   const varies = gaps.some((gap) => Math.abs(gap - usual) > UNEVEN * usual);
-  // Files keep whole milliseconds: of even frames only the mean is the rate they were taken at.
+  // Files store whole milliseconds: of constant frame rates only the mean gap is exact.
   return { gapMs: varies ? usual : mean(gaps), varies };
 }

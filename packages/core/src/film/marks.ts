@@ -10,7 +10,7 @@ import {
 import { alignByMarks, inRecording, onSetClock, type Alignment, type SlowFactor } from './align.js';
 import { markAt, repeatabilityMs } from './mark.js';
 
-/** Events that are marked on film, in the order they happen. */
+/** Events that can be marked on film, in their order. */
 export const MARKED = [
   'splitLanding',
   'firstMove',
@@ -22,34 +22,34 @@ export const MARKED = [
 /** One of them. */
 export type Marked = (typeof MARKED)[number];
 
-/** What was marked of a rep: the first frame that shows each event. */
+/** A rep's marks: the first frame that shows each event. */
 export interface RepMarks {
   readonly frames: Readonly<Partial<Record<Marked | 'cue', number>>>;
-  /** The same of events of the coach's own, by their names. */
+  /** The same for the coach's own events, by name. */
   readonly coachFrames?: Readonly<Record<string, number>>;
-  /** Nobody came. */
+  /** The target was not reached. */
   readonly missed: boolean;
-  /** Faults that were seen on film; `undefined` while nobody looked: those of the floor stand. */
+  /** Faults seen on film; `undefined` if nobody looked, so that those from the floor stand. */
   readonly faults?: readonly Fault[];
-  /** Check points that were looked at on film, by position: whether they hold. */
+  /** Check points assessed on film, by position: whether each holds. */
   readonly checks?: Readonly<Partial<Record<PositionName, Readonly<Record<string, boolean>>>>>;
 }
 
-/** Of a set, by the rep's ordinal. */
+/** A set's marks, by the rep's ordinal. */
 export type Marks = Readonly<Record<number, RepMarks>>;
 
-/** A rep that nobody has marked. */
+/** An unmarked rep. */
 export const NOTHING_MARKED: RepMarks = { frames: {}, missed: false };
 
-/** Whether the marks of a rep time it anew: events that it has anyway, or that nobody came. */
+/** Whether a rep's marks replace its times: standard events, or a miss. */
 export const isTimedByMarks = ({ frames, missed }: RepMarks): boolean =>
   missed || MARKED.some((name) => frames[name] !== undefined);
 
-/** Whether anything but the cue is marked of a rep. */
+/** Whether anything besides the cue is marked. */
 export const isMarked = (own: RepMarks): boolean =>
   isTimedByMarks(own) || Object.keys(own.coachFrames ?? {}).length > 0;
 
-/** The marks with an event at a frame; marked there already, it is taken back. */
+/** Adds an event at a frame, or removes it if it is marked there already. */
 export function withMark(
   marks: Marks,
   ordinal: number,
@@ -62,7 +62,7 @@ export function withMark(
   return { ...marks, [ordinal]: { ...own, frames } };
 }
 
-/** The marks with an event of the coach's own at a frame; marked there already, it is taken back. */
+/** The same for an event of the coach's own. */
 export function withCoachMark(marks: Marks, ordinal: number, name: string, frame: number): Marks {
   const own = marks[ordinal] ?? NOTHING_MARKED;
   const { [name]: before, ...others } = own.coachFrames ?? {};
@@ -70,13 +70,16 @@ export function withCoachMark(marks: Marks, ordinal: number, name: string, frame
   return { ...marks, [ordinal]: { ...own, coachFrames } };
 }
 
-/** The marks with a rep called missed, or no longer. */
+/** Toggles whether a rep was missed. */
 export const withMissed = (marks: Marks, ordinal: number): Marks => {
   const own = marks[ordinal] ?? NOTHING_MARKED;
   return { ...marks, [ordinal]: { ...own, missed: !own.missed } };
 };
 
-/** The marks with a fault seen in a rep, or seen no longer; `standing` are those it had before. */
+/**
+ * Toggles a fault of a rep.
+ * @param standing the faults it had before anybody looked
+ */
 export function withFault(
   marks: Marks,
   ordinal: number,
@@ -89,14 +92,14 @@ export function withFault(
   return { ...marks, [ordinal]: { ...own, faults } };
 }
 
-/** Whether a check point holds in a rep, as seen on film; `null` where nobody looked. */
+/** Whether a check point holds in a rep; `null` if nobody looked. */
 export const checkSeen = (
   { checks }: Pick<RepMarks, 'checks'>,
   position: PositionName,
   point: string,
 ): boolean | null => checks?.[position]?.[point] ?? null;
 
-/** The marks with a check point turned to the next of: not looked at, holds, does not hold. */
+/** Cycles a check point: not assessed, holds, does not hold. */
 export function withCheck(
   marks: Marks,
   ordinal: number,
@@ -110,7 +113,7 @@ export function withCheck(
   return { ...marks, [ordinal]: { ...own, checks: { ...own.checks, [position]: next } } };
 }
 
-/** How many of the check points that were looked at hold; `null` where none was. */
+/** How many of the assessed check points hold; `null` if there are none. */
 export function checksHeld({
   checks = {},
 }: Pick<RepMarks, 'checks'>): { readonly held: number; readonly of: number } | null {
@@ -118,7 +121,7 @@ export function checksHeld({
   return seen.length === 0 ? null : { held: seen.filter((holds) => holds).length, of: seen.length };
 }
 
-/** The frame of the event of a rep that comes next, or before; `null` where there is none. */
+/** The frame of a rep's next or previous event; `null` if there is none. */
 export function eventFrame(
   { frames, coachFrames = {} }: RepMarks,
   cueFrame: number,
@@ -133,10 +136,10 @@ export function eventFrame(
 }
 
 const TENTHS = 10;
-/** A cue that is seen is marked this surely at best, ms of the recording. */
+/** The least error of a cue marked by eye, ms of the recording. */
 const SEEN_CUE_MS = 15;
 
-/** A rep of the film: what was called, and its cue as the drill knew it. */
+/** A rep on film: its target, and its cue as the drill recorded it. */
 export interface FilmRep {
   readonly ordinal: number;
   /** The target's letter. */
@@ -163,7 +166,7 @@ export function tieOfRep(
   return { ...alignment, offsetMs: recordingMs - alignment.rate * cue.atMs, sdMs };
 }
 
-/** How a rep's cue is known on film: heard, reckoned from the cues that were, or marked in the picture. */
+/** How a rep's cue is known: found in the sound, calculated from those found, or marked. */
 export type CueKnown = 'heard' | 'reckoned' | 'marked';
 
 /**
@@ -182,7 +185,7 @@ export const cueKnown = (
 
 const tenths = (ms: number): number => Math.round(TENTHS * ms) / TENTHS;
 
-/** The moment of a frame on the set's clock, with its error, ms, in tenths. */
+/** A frame's time on the set's clock, with its error, ms, rounded to tenths. */
 function momentOf(
   frame: number,
   framesMs: readonly number[],
@@ -215,7 +218,7 @@ export function coachEventsMarked(
     .sort((a, b) => a.atMs - b.atMs);
 }
 
-/** The events of a rep as its marks time them, checked: each with its own error, the cue with the tie's. */
+/** A rep's events as marked, validated: each with its own error, the cue with the tie's. */
 export function markedEvents(
   { cue }: Pick<FilmRep, 'cue'>,
   own: RepMarks,
@@ -229,7 +232,7 @@ export function markedEvents(
     const frame = frames[name];
     return frame === undefined ? [] : [{ name, ...momentOf(frame, framesMs, alignment, ownSdMs) }];
   });
-  // A cue that is seen in the picture came when it is seen, whatever the drill knew of it.
+  // A marked cue happened when it is seen, whatever the drill recorded.
   const ofCueMs = frames.cue === undefined ? cue.sdMs : 0;
   const tieMs = tenths(Math.hypot(ofCueMs, alignment.sdMs));
   const events = [{ ...cue, sdMs: tieMs }, ...marked];
@@ -237,17 +240,17 @@ export function markedEvents(
   return checked.ok ? ok(events) : checked;
 }
 
-/** Fewer events marked twice say nothing of whoever marked them. */
+/** With fewer events marked twice the repeatability is unknown. */
 export const FEWEST_TWICE = 6;
 
-/** How many events were marked twice, and how much the marks differ. */
+/** Events marked twice, and how much the marks differ. */
 export interface Twice {
   readonly events: number;
-  /** The marker's own repeatability, ms of capture; `null` with too few events. */
+  /** The marker's repeatability, ms of capture; `null` with too few events. */
   readonly sdMs: number | null;
 }
 
-/** The same events marked again, blind, held against the first time. */
+/** Compares events marked again, blind, with their first marks. */
 export function markedTwice(
   marks: Marks,
   again: Marks,
@@ -301,11 +304,11 @@ export function tiedByHand(
   return tied.ok ? tied.value : null;
 }
 
-/** Where a rep's cue is in the recording, ms. */
+/** Time of a rep's cue in the recording, ms. */
 export const cueInRecording = ({ cue }: Pick<FilmRep, 'cue'>, alignment: Alignment): number =>
   inRecording(alignment, cue.atMs);
 
-/** A rep to the target across whose positions were marked; the one with most of them. */
+/** The rep to the mirrored target with the most marked positions. */
 export function mirrorRep<Rep extends FilmRep>(
   reps: readonly Rep[],
   marks: Marks,
@@ -320,7 +323,7 @@ export function mirrorRep<Rep extends FilmRep>(
   return most ?? null;
 }
 
-/** Another rep to the same target that was home sooner after its cue, by its marks; the soonest of them. */
+/** The rep to the same target that was home soonest, if sooner than this one. */
 export function betterRep<Rep extends FilmRep>(
   reps: readonly Rep[],
   marks: Marks,

@@ -1,17 +1,17 @@
 import { mean, median } from '../numeric/index.js';
 import type { Point } from '../floor/index.js';
 
-/** A small grey picture: a value of 0–255 a pixel, row by row. */
+/** A small greyscale picture: 0–255 per pixel, row by row. */
 export interface Grey {
   readonly widthPx: number;
   readonly heightPx: number;
   readonly values: Uint8Array;
 }
 
-/** In fewer pictures somebody may stand in the same place in half of them. */
+/** With fewer pictures somebody may be in the same place in half of them. */
 const FEWEST_PICTURES = 3;
 
-/** What stands still in some pictures of one camera: the middle value of each pixel; `null` of too few. */
+/** The still background of pictures from one camera: the median of each pixel; `null` with too few pictures. */
 export function stillBackground(pictures: readonly Grey[]): Grey | null {
   const [first] = pictures;
   if (!first || pictures.length < FEWEST_PICTURES) return null;
@@ -21,12 +21,12 @@ export function stillBackground(pictures: readonly Grey[]): Grey | null {
   return { ...first, values };
 }
 
-/** A pixel that differs by more is not noise. */
+/** Smaller differences are noise. */
 const DIFFERS = 28;
-/** Fewer pixels are nobody. */
+/** Fewer changed pixels are not a person. */
 const FEWEST_PIXELS = 6;
 
-/** The middle of what does not belong to the background, px; `null` where nobody is. */
+/** The centre of what differs from the background, px; `null` if there is nothing. */
 export function middleOfMoved(
   { values, widthPx }: Grey,
   background: Pick<Grey, 'values'>,
@@ -43,32 +43,32 @@ export function middleOfMoved(
   return count < FEWEST_PIXELS ? null : { x: x / count, y: y / count };
 }
 
-/** Where somebody is in a frame, px, and when, ms of capture from the cue. */
+/** Where a person is in a frame, px, and when, ms of capture from the cue. */
 export interface PlaceSeen {
   readonly ms: number;
   readonly at: Point;
 }
 
-/** A stretch of time, ms from the cue. */
+/** A time span, ms from the cue. */
 export interface Span {
   readonly fromMs: number;
   readonly toMs: number;
 }
 
-/** Looked through from before the cue until whoever was called is under way, ms from it. */
+/** The span searched for a first move, ms from the cue: until anybody who reacts has left. */
 export const FIRST_MOVE_WINDOW: Span = { fromMs: -200, toMs: 1100 };
-/** So long after their cues athletes are away from home, ms: what stands still is found then. */
+/** When athletes are away from home, ms after their cues; the background is taken from then. */
 export const AWAY_MS = 1200;
 
-/** Sooner after the cue nobody can have answered it, ms: what is seen until then is standing. */
+/** Nobody can react sooner than this, ms: until then the athlete counts as standing. */
 const STANDS_UNTIL_MS = 100;
-/** So many standard deviations from where somebody stood, and so many pixels at the least, is a way. */
+/** Leaving means moving by so many standard deviations of standing, and at least so many pixels. */
 const [FAR_SD, FAR_PX] = [4, 0.35];
-/** It must go on for so long, ms. */
+/** The movement must continue for this long, ms. */
 const GOES_ON_MS = 60;
-/** A way is seen only once it is one: the move began up to so long before, ms. */
+/** Movement is noticed late: it began up to this long before, ms. */
 const SEEN_LATE_MS = 110;
-/** Fewer pictures of somebody standing say nothing. */
+/** With fewer pictures of standing nothing can be said. */
 const FEWEST_STANDING = 3;
 
 /**
@@ -95,13 +95,13 @@ export function firstMoveSpan(seen: readonly PlaceSeen[]): Span | null {
   return began ? { fromMs: Math.max(0, began.ms - SEEN_LATE_MS), toMs: began.ms } : null;
 }
 
-/** A camera is looked for as far as this from where it stood, as a share of the picture's width. */
+/** The largest camera movement searched for, as a share of the picture's width. */
 const FARTHEST_SHIFT = 0.05;
-/** A pixel is off by so much without anything having moved. */
+/** Pixel differences up to this are noise. */
 const NOISE = 10;
-/** What somebody before the camera changes counts no more than this. */
+/** Larger differences count no more than this, so that moving people matter little. */
 const MOST_OFF = 40;
-/** Another place must fit so much better: else it is noise. */
+/** A shift must fit better by this factor, or it counts as noise. */
 const BETTER_BY = 0.85;
 
 function misfit(a: Grey, b: Grey, dx: number, dy: number): number {

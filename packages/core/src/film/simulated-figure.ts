@@ -3,27 +3,27 @@ import { eventOf } from '../timing/index.js';
 import { seenBy, whereAt, type Camera, type FilmedRep } from './simulated-film.js';
 import type { BodyPointName } from './body.js';
 
-/** A point of the simulated athlete's body: over which place of the floor, and how high, m. */
+/** A point of the simulated body: its floor position and its height, m. */
 export interface FigurePoint {
   readonly over: Point;
   readonly heightM: number;
 }
 
-/** The simulated athlete's body at a moment, as it truly is. */
+/** The simulated body at a moment, without any camera. */
 export type Figure = Readonly<Record<BodyPointName, FigurePoint>>;
 
 const STANCE_M = 0.44;
 const LIFTED_M = 0.1;
 const [HIP_M, SHOULDER_M, NOSE_M] = [0.82, 1.34, 1.56];
 const [HALF_HIPS_M, HALF_SHOULDERS_M] = [0.13, 0.2];
-/** Knees are bent outward and forward. */
+/** Knees bend outwards and forwards. */
 const KNEE_OUT_M = 0.06;
 const SOLE_M = 0.12;
 const ANKLE_M = 0.07;
-/** Half a stride takes so long, ms. */
+/** Duration of half a stride, ms. */
 const HALF_STRIDE_MS = 55;
 
-/** What the athlete does at a moment: under way, or with the arm up in the action. */
+/** What the athlete is doing: travelling, or raising the arm in the action. */
 function doing(
   reps: readonly FilmedRep[],
   atMs: number,
@@ -42,7 +42,7 @@ function doing(
   };
 }
 
-/** The simulated athlete's body at a moment of the set, seen from behind; facing forward all the time. */
+/** The simulated body at a moment of the set, seen from behind and always facing forward. */
 export function figureAt(reps: readonly FilmedRep[], atMs: number): Figure {
   const at = whereAt(reps, atMs);
   const { moves, acts } = doing(reps, atMs);
@@ -77,6 +77,6 @@ export function figureAt(reps: readonly FilmedRep[], atMs: number): Figure {
   };
 }
 
-/** Where a camera sees a point of the body: shares of the picture's width from its middle, right and down. */
+/** Projects a body point: shares of the picture's width from its centre, right and down. */
 export const figureSeenBy = (camera: Camera, { over, heightM }: FigurePoint): Point =>
   seenBy(camera, over, heightM);

@@ -8,18 +8,18 @@ import {
 } from '../simulation/index.js';
 import { eventOf, type TimedEvent } from '../timing/index.js';
 
-/** A rep that a film shows: what was called, and the truth of what happened, on the set's clock. */
+/** A rep on film: its target, and the true times on the set's clock. */
 export interface FilmedRep {
   readonly ordinal: number;
   readonly at: Point;
   readonly events: readonly TimedEvent[];
 }
 
-/** What of a set a film of it is made from. */
+/** The part of a set that a film needs. */
 export interface SetToFilm {
   readonly seed: number;
   readonly targets: readonly Target[];
-  /** Cues that were called, on the set's clock, ms. */
+  /** Cues on the set's clock, ms. */
   readonly cues: readonly {
     readonly ordinal: number;
     readonly target: string;
@@ -27,7 +27,7 @@ export interface SetToFilm {
   }[];
 }
 
-/** What the simulated athlete did on each cue of a set: the same seed gives the same film. */
+/** What the simulated athlete does at each cue; the same seed gives the same film. */
 export const filmedReps = (
   { seed, targets, cues }: SetToFilm,
   athlete: SimulatedAthlete = TYPICAL_ATHLETE,
@@ -43,30 +43,30 @@ export const filmedReps = (
     return { ordinal, at, events };
   });
 
-/** Where the athlete is at a moment of the set, on the floor, m; home between reps. */
+/** The athlete's place at a moment of the set, m; home between reps. */
 export function whereAt(reps: readonly FilmedRep[], atMs: number): Point {
   const now = reps.findLast(({ events }) => (eventOf(events, 'cue')?.atMs ?? Infinity) <= atMs);
   if (!now) return HOME;
   return positionAt(now.events, now.at, TYPICAL_ATHLETE.travel, atMs);
 }
 
-/** A camera on a stand: behind home base, looking forward and down. Lengths m, angle degrees. */
+/** A camera on a stand behind home base, looking forwards and down. Lengths m, angles degrees. */
 export interface Camera {
   readonly behindM: number;
   readonly heightM: number;
   readonly downDeg: number;
-  /** Of the lens, as a share of the picture's width. */
+  /** Focal length, as a share of the picture's width. */
   readonly focal: number;
 }
 
-/** As a coach would put one up. */
+/** A typical camera position. */
 export const USUAL_CAMERA: Camera = { behindM: 7.5, heightM: 2.6, downDeg: 15, focal: 0.85 };
-/** From a gallery above the court. */
+/** A position on a gallery above the court. */
 export const HIGH_CAMERA: Camera = { behindM: 9, heightM: 4.6, downDeg: 25, focal: 0.85 };
-/** From a bag on the floor. */
+/** A position in a bag on the floor. */
 export const LOW_CAMERA: Camera = { behindM: 7.5, heightM: 0.6, downDeg: 0, focal: 0.85 };
 
-/** A hand sways slowly and far, and trembles fast and little: Hz, and the share of each. */
+/** A hand's slow, wide sway and its fast, small tremor: frequency, Hz, and share of each. */
 const HAND_SWAYS = [
   [0.4, 0.6],
   [1.1, 0.3],

@@ -26,28 +26,28 @@ import { onSetClock, type Alignment } from './align.js';
 import { onFloor, type FloorPlace, type Ground } from './ground.js';
 import { markAt } from './mark.js';
 
-/** A foot that was clicked in the picture: the first frame that shows it down, and where. */
+/** A clicked foot: the first frame that shows it down, and its place. */
 export interface FootClick {
   readonly frame: number;
   readonly foot: Side;
-  /** The middle of the sole, px. */
+  /** The centre of the sole, px. */
   readonly at: Point;
-  /** Its toe, px, where it was clicked: then its heading is known. */
+  /** The toe, px; gives the heading if it was clicked. */
   readonly toe?: Point;
 }
 
-/** A foot on the floor, as film tells it. */
+/** A foot placement read off film. */
 export interface FilmedStep {
   readonly foot: Side;
-  /** From the cue, ms, with its error. */
+  /** ms from the cue, with its error. */
   readonly atMs: number;
   readonly sdMs: number;
   readonly at: FloorPlace;
-  /** Clockwise from forward; `null` where the toe was not clicked. */
+  /** Degrees clockwise from forward; `null` if the toe was not clicked. */
   readonly headingDeg: number | null;
 }
 
-/** How film is read into steps: its floor, its frames, its tie and the rep's cue on the set's clock, ms. */
+/** What is needed to read steps: the floor, the frames, the tie, and the cue on the set's clock, ms. */
 export interface StepReading {
   readonly ground: Ground;
   readonly framesMs: readonly number[];
@@ -55,7 +55,7 @@ export interface StepReading {
   readonly cueMs: number;
 }
 
-/** The clicked feet of a rep as steps on the floor, in the order they landed. */
+/** A rep's clicked feet as placements, in the order they landed. */
 export function filmedSteps(
   clicks: readonly FootClick[],
   { ground, framesMs, alignment, cueMs }: StepReading,
@@ -73,19 +73,21 @@ export function filmedSteps(
     .sort((a, b) => a.atMs - b.atMs);
 }
 
-/** Fewer than these are no way to a target. */
+/** Fewer steps do not make a leg. */
 const FEWEST_STEPS = 2;
-/** Where they were not marked: loaded so long before the action, and moved so long before the first step landed, ms. */
+/**
+ * Defaults for unmarked events: load this long before the action, first move this long before the first landing, ms.
+ */
 const USUAL_LOAD_MS = 130;
 const USUAL_FIRST_SWING_MS = 150;
-/** A foot that swings more than this off its heading goes sideways, degrees. */
+/** A foot that moves at more than this angle to its heading steps sideways, degrees. */
 const SIDEWAYS_DEG = 60;
-/** Feet nearer to crossing than this are level, m. */
+/** Feet closer than this to crossing count as level, m. */
 const CROSSING_M = 0.02;
-/** As sure as a place is written down, m. */
+/** Places are rounded to millimetres. */
 const MILLIMETRES = 1000;
 
-/** The index of the step that is planted at the target: at the marked arrival, else the one nearest to it. */
+/** Index of the step planted at the target: at the marked arrival, or else nearest to the target. */
 function loadStep(steps: readonly FilmedStep[], target: Point, arrivalMs: number | null): number {
   const off = ({ atMs, at }: FilmedStep) =>
     arrivalMs === null ? distance(at, target) : Math.abs(atMs - arrivalMs);
@@ -95,7 +97,7 @@ function loadStep(steps: readonly FilmedStep[], target: Point, arrivalMs: number
   }, 0);
 }
 
-/** What kind of step it is, by how the foot swung and how it stands to the other. */
+/** The kind of step, from how the foot moved and how it stands relative to the other. */
 function kindOfStep(
   phase: PlacementPhase,
   { foot, at }: Pick<Placement, 'foot' | 'at'>,
@@ -181,7 +183,7 @@ export function legOnFilm(
   });
 }
 
-/** How a foot points where its toe was not clicked: as the plan's nearest such foot does, else forward. */
+/** Heading of a foot whose toe was not clicked: as the nearest such foot in the plan, or else forward. */
 function headingBy(plan: Leg | undefined, foot: Side, phase: PlacementPhase, at: Point): number {
   const [nearest] = (plan?.placements ?? [])
     .filter((step) => step.foot === foot && step.phase === phase)

@@ -2,18 +2,18 @@ import type { Alignment } from './align.js';
 import { frameAt, markAt } from './mark.js';
 import { cueInRecording, NOTHING_MARKED, tieOfRep, type FilmRep, type Marks } from './marks.js';
 
-/** Moments at which two reps are laid together. */
+/** Events at which two reps can be aligned. */
 export const TOGETHER_AT = ['cue', 'firstMove', 'arrival', 'home'] as const;
 /** One of them. */
 export type TogetherAt = (typeof TOGETHER_AT)[number];
 
-/** One of two films that are played together. */
+/** A film that plays together with another. */
 export interface FilmTogether {
   /** Presentation times of its frames, ms, in order. */
   readonly framesMs: readonly number[];
-  /** ms of recording to one of capture: 4 of a film slowed four times. */
+  /** Milliseconds of recording per millisecond of capture: 4 for slow motion by four. */
   readonly rate: number;
-  /** The moment both are laid together at, on its own recording's clock, ms. */
+  /** The aligning event, ms on this recording's clock. */
   readonly atMs: number;
 }
 
@@ -40,13 +40,13 @@ export function filmTogether(
     : { framesMs, rate, atMs: markAt(framesMs, frame, rate).recordingMs };
 }
 
-/** In the middle of the time that a frame is shown, ms of the recording. */
+/** The middle of the time a frame is shown, ms of the recording. */
 function middleMs(framesMs: readonly number[], frame: number): number {
   const shown = framesMs[frame] ?? 0;
   return (shown + (framesMs[frame + 1] ?? shown)) / 2;
 }
 
-/** The frame of another film that shows the same moment as a frame of this one: as long after the moment both are laid together at, as it was captured. */
+/** The other film's frame at the same capture time after the aligning event. */
 export function frameTogether(frame: number, own: FilmTogether, other: FilmTogether): number {
   const sinceMs = (middleMs(own.framesMs, frame) - own.atMs) / own.rate;
   return frameAt(other.framesMs, other.atMs + sinceMs * other.rate);

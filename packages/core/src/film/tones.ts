@@ -1,32 +1,32 @@
 import { median, quantile } from '../numeric/index.js';
 
-/** The long window tells a tone from noise, the short one says when it began. */
+/** A long window separates tones from noise; a short one locates their onsets. */
 const LONG_S = 0.03;
 const SHORT_S = 0.006;
-/** Amplitudes are looked at so often. */
+/** Interval at which amplitudes are computed. */
 const HOP_S = 0.001;
-/** A band beside the tone that must be quieter: speech and steps fill both. */
+/** A neighbouring frequency that must be quieter than the tone: speech and steps contain both. */
 const GUARD_SHARE = 1.19;
-/** Silence of a file, so that a floor is never nothing. */
+/** A floor for the noise level, because files may be silent. */
 const LEAST_LEVEL = 1e-5;
 const OVER_FLOOR = 6;
 const OVER_GUARD = 2.5;
-/** Two tones are never nearer than this, ms. */
+/** The least time between two tones, ms. */
 const APART_MS = 350;
-/** A tone lasts; a click does not. */
+/** Tones last at least this long, ms; clicks do not. */
 const LEAST_MS = 45;
-/** The direct sound's level is that of the first moments: a hall only adds later. */
+/** The direct sound's level is measured in this time; after that a hall adds reflections. */
 const DIRECT_MS = 9;
 const ONSET_SHARE = 0.5;
 const BEFORE_MS = 45;
 const LOUD_SHARE = 0.25;
-/** Of the levels found: half of them may be a hall's. */
+/** The quantile used as the usual level, since half of the levels may be reflections. */
 const LOUD_QUANTILE = 0.75;
 const RINGING_SHARE = 0.35;
 const QUIET_BEFORE_MS = 8;
 const QUIET_SHARE = 0.4;
 
-/** Amplitude at a frequency in a centred window, each hop: two sums of a quadrature filter. */
+/** Amplitude at a frequency in a centred window, for each hop (quadrature filter). */
 function amplitudes(
   samples: Float32Array,
   rateHz: number,
@@ -39,7 +39,7 @@ function amplitudes(
   const count = Math.floor(samples.length / hop);
   const out = new Float32Array(count);
   const length = 2 * half;
-  // Sums up to each sample, kept round a ring as long as the window.
+  // Running sums over a window, kept in ring buffers.
   const ring = { i: new Float64Array(length), q: new Float64Array(length) };
   const [stepCos, stepSin] = [Math.cos(turn), Math.sin(turn)];
   let [cos, sin, sumI, sumQ] = [1, 0, 0, 0];
@@ -58,7 +58,7 @@ function amplitudes(
     if (middle >= 0 && middle % hop === 0 && middle / hop < count)
       out[middle / hop] = (2 * Math.hypot(sumI, sumQ)) / length;
     if (place === 0) {
-      // What rounding adds to a turning pointer is taken off now and then.
+      // Renormalises the rotating phasor, which accumulates rounding errors.
       const size = Math.hypot(cos, sin);
       cos /= size;
       sin /= size;
@@ -67,7 +67,7 @@ function amplitudes(
   return out;
 }
 
-/** The same at a single hop: for the few places that are looked at closely. */
+/** The amplitude at a single hop, for the few places examined closely. */
 function amplitudeAt(
   samples: Float32Array,
   rateHz: number,
@@ -87,26 +87,26 @@ function amplitudeAt(
   return Math.hypot(sumI, sumQ) / half;
 }
 
-/** Amplitude in the short window at a hop, worked out where it is asked for. */
+/** Amplitude in the short window at a hop, computed on demand. */
 type Short = (hop: number) => number;
 
 const most = (short: Short, from: number, count: number): number =>
   Math.max(...Array.from({ length: count }, (_, i) => short(from + i)));
 
-/** Where a tone that is heard at a hop began: half of its direct sound is in a window centred there. */
+/** The onset of a tone found at a hop: where half of its direct level is reached in a centred window. */
 function onsetAt(short: Short, hop: number, floor: number): number | null {
   const from = Math.max(0, hop - BEFORE_MS);
-  // Noise jumps over its own floor now and then, but not to a share of the tone's height.
+  // Noise exceeds its own level now and then, but not by a share of the tone's.
   const loud = Math.max(3 * floor, LOUD_SHARE * most(short, hop, LEAST_MS));
   for (let at = from; at < hop + BEFORE_MS; at++) {
     if (short(at) < loud) continue;
-    // Loud from the start: the tail of the tone before, in a hall.
+    // Loud from the start: reverberation of the previous tone.
     if (at === from && from > 0) return null;
     const level = ONSET_SHARE * most(short, at, DIRECT_MS);
     for (let k = at; k < at + DIRECT_MS; k++) {
       const [before, now] = [short(k - 1), short(k)];
       if (now < level) continue;
-      // A tone begins out of quiet; a ringing hall only swells.
+      // A tone begins out of silence, while reverberation only swells.
       if (short(k - QUIET_BEFORE_MS) > (QUIET_SHARE / ONSET_SHARE) * level) return null;
       return before >= level ? k : k - 1 + (level - before) / (now - before);
     }
@@ -117,7 +117,7 @@ function onsetAt(short: Short, hop: number, floor: number): number | null {
 /** Enough hops for a median. */
 const ENOUGH = 4000;
 
-/** The middle of an amplitude over the whole recording: what is there without a tone. */
+/** The median amplitude over the recording: the level without tones. */
 const floorOf = (hops: number, amplitude: Short, least: number): number => {
   const step = Math.max(1, Math.floor(hops / ENOUGH));
   const some = Array.from({ length: Math.floor(hops / step) }, (_, i) => amplitude(i * step));
@@ -162,7 +162,7 @@ export function findTones(samples: Float32Array, rateHz: number, hz: number): nu
     hop = end;
   }
   const hopMs = (1000 * Math.max(1, Math.round(HOP_S * rateHz))) / rateHz;
-  // One speaker plays them all about as loud; what is far below is a hall that rings on.
+  // A loudspeaker plays all cues about equally loud; much quieter ones are reverberation.
   const usual = quantile(
     heard.map(({ level }) => level),
     LOUD_QUANTILE,

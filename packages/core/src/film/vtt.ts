@@ -1,11 +1,11 @@
-/** Something marked in a recording. */
+/** A marked moment of a recording. */
 export interface VttMark {
   /** On the recording's clock, ms. */
   readonly atMs: number;
   readonly words: string;
 }
 
-/** A mark is shown for so long, unless the next comes sooner. */
+/** How long a mark is shown, unless the next comes sooner, ms. */
 const SHOWN_MS = 600;
 const [HOUR, MINUTE, SECOND] = [3_600_000, 60_000, 1000];
 
@@ -18,7 +18,7 @@ export function vttTime(ms: number): string {
   return `${two(whole / HOUR)}:${two((whole % HOUR) / MINUTE)}:${two((whole % MINUTE) / SECOND)}.${rest}`;
 }
 
-/** What would end a cue, or be read as a tag, in a WebVTT file. */
+/** Removes what would end a cue, or be parsed as a tag. */
 const plain = (words: string): string =>
   words.replace(/\s+/g, ' ').replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;');
 

@@ -2,7 +2,7 @@ import type { SizeM } from './court.js';
 import { courtOf, type CourtName } from './courts.js';
 import type { Point } from './point.js';
 
-/** A line or edge with a name that its sport has for it; how far from the back edge, or from the middle, m. */
+/** A named line or edge of a court, and its distance from the back edge or from the middle, m. */
 export interface CourtMark {
   readonly name: string;
   readonly atM: number;
@@ -87,7 +87,7 @@ export function courtMarks(name: CourtName, size: SizeM | null): CourtMarks {
   };
 }
 
-/** How a place on a court lies to the nearest of its named lines, m; before and to the right are above 0. */
+/** A place relative to the nearest named lines of a court, m; positive is in front and to the right. */
 export interface PlaceOnCourt {
   readonly across: CourtMark;
   readonly beforeM: number;
@@ -105,7 +105,7 @@ export function placeOnCourt(name: CourtName, size: SizeM | null, { x, y }: Poin
   return { across, beforeM: y - across.atM, along, rightM: x - along.atM };
 }
 
-/** The place of a court that is nearest to one, in its own coordinates. */
+/** The nearest place inside a court, in its own coordinates. */
 export function withinCourt(name: CourtName, size: SizeM | null, { x, y }: Point): Point {
   const { widthM, lengthM } = courtOf(name, size);
   return {

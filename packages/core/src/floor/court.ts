@@ -25,7 +25,7 @@ export interface Court extends SizeM {
   readonly name: string;
   readonly lines: readonly Line[];
   readonly arcs: readonly Arc[];
-  /** Whether its outer edge is a line or a wall, or just where the drawing ends. */
+  /** Whether its outer edge is a line or a wall; otherwise just where the drawing ends. */
   readonly edged: boolean;
 }
 

@@ -35,7 +35,7 @@ const court = (name: string, marks: Marks): Court => ({
   ...marks,
 });
 
-/** Half a court with what lies behind it, looking at the net, which is the front edge. */
+/** Half a court with its run-back, looking at the net, which is the front edge. */
 const tennis = court('tennis, one half', {
   widthM: 10.97,
   lengthM: 11.885 + 3.5,
@@ -168,7 +168,7 @@ const fencing = court('fencing strip', {
   lines: [2, 5, 7, 9, 12].map((y) => across(1.5, y)),
 });
 
-/** Court outlines to their public dimensions, m, by name. */
+/** Court outlines with their public dimensions, m, by name. */
 export const COURTS = {
   rectangle: court('plain rectangle', { widthM: 8, lengthM: 8 }),
   grid: court('small-sided grid', { widthM: 20, lengthM: 30 }),
@@ -187,10 +187,10 @@ export const COURTS = {
 } as const satisfies Record<string, Court>;
 
 export type CourtName = keyof typeof COURTS;
-/** Their names, as they are offered. */
+/** The names, in the order they are offered. */
 export const COURT_NAMES = Object.keys(COURTS) as CourtName[];
 
-/** Courts that are as large as somebody says; all others have the size of the rules. */
+/** Courts without a prescribed size. */
 export const hasOwnSize = (name: CourtName): boolean => name === 'rectangle' || name === 'grid';
 
 /** A grid is marked in quarters and a middle circle, whatever its size. */
@@ -199,7 +199,7 @@ const gridMarks = ({ widthM, lengthM }: SizeM): Pick<Court, 'lines' | 'arcs'> =>
   arcs: [circle(0, lengthM / 2, Math.min(widthM, lengthM) / 10)],
 });
 
-/** The court of a name, in the given size where it has none of its own. */
+/** The court of a name; `size` applies if it has no prescribed one. */
 export function courtOf(name: CourtName, size: SizeM | null): Court {
   const known = COURTS[name];
   if (!hasOwnSize(name)) return known;

@@ -40,11 +40,11 @@ export const mirrorTarget = (target: Target): Target => ({
   at: mirrorPoint(target.at),
 });
 
-/** How an athlete tells colours apart: all, not red from green, not blue from green, or none. */
+/** Colour vision: full, no red–green, no blue–green, or none. */
 export const COLOUR_VISIONS = ['full', 'red-green', 'blue-green', 'none'] as const;
 export type ColourVision = (typeof COLOUR_VISIONS)[number];
 
-/** Cone colours that stay apart for each; with colour gone, only light and dark are left. */
+/** Cone colours that can be told apart; without colour vision only by lightness. */
 const TOLD_APART: Readonly<Record<ColourVision, readonly MarkerColour[]>> = {
   full: MARKER_COLOURS,
   'red-green': ['blue', 'yellow', 'white', 'black'],
@@ -52,7 +52,7 @@ const TOLD_APART: Readonly<Record<ColourVision, readonly MarkerColour[]>> = {
   none: ['white', 'black', 'yellow'],
 };
 
-/** Whether these colours are told apart by somebody who sees so. */
+/** Whether a colour can be told apart from the others. */
 export const colourSeen = (colour: MarkerColour, vision: ColourVision): boolean =>
   TOLD_APART[vision].includes(colour);
 

@@ -1,7 +1,7 @@
 import type { Point } from './point.js';
 
 const GRID_M = 0.05;
-/** Within this of a line through home base or another marker, a place is drawn onto it, metres. */
+/** Distance within which a place snaps to a line, m. */
 const ALIGN_M = 0.08;
 
 function snapCoordinate(value: number, lines: readonly number[]): number {
@@ -10,7 +10,7 @@ function snapCoordinate(value: number, lines: readonly number[]): number {
   return Math.round(Math.round(value / GRID_M) * GRID_M * 1000) / 1000;
 }
 
-/** Lines that a place may fall onto, in floor coordinates, m: across the floor, and along it. */
+/** Lines to snap to, in floor coordinates, m. */
 export interface SnapLines {
   readonly across: readonly number[];
   readonly along: readonly number[];

@@ -12,17 +12,17 @@ import { dayForm, type DayForm } from './day-form.js';
 import type { CourseDuration } from './set-figures.js';
 import { NO_SQUAD, type SquadForm } from './squad-form.js';
 
-/** Why two spans cannot be held against each other. */
+/** Why two spans cannot be compared. */
 export type NotComparable = 'no sets alike' | 'a day in both';
 
-/** Whether the weeks made a difference, what was compared, and what that rests on. */
+/** Whether an athlete got better, what was compared, and what that rests on. */
 export interface Better {
   readonly change: Change;
-  /** The sets held against each other, alike in everything. */
+  /** The compared sets, alike in everything that matters. */
   readonly before: readonly CourseSet[];
   readonly after: readonly CourseSet[];
   readonly form: DayForm;
-  /** Where the worthwhile change comes from, and what the day form is held toward. */
+  /** Where the worthwhile change comes from, and the prior of the day form. */
   readonly worthwhileFrom: 'the squad' | 'the athlete';
   readonly formFrom: 'the squad' | 'what is usual';
 }

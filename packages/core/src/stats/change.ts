@@ -12,25 +12,25 @@ export const CHANGE_WORDS = [
 ] as const;
 export type ChangeWord = (typeof CHANGE_WORDS)[number];
 
-/** A change between two spans of days, ms, with its doubt. */
+/** A change between two spans of days, ms, with its uncertainty. */
 export interface Change {
   /** Means of the days before and after, and after − before; negative is faster. ms. */
   readonly beforeMs: number;
   readonly afterMs: number;
   readonly changeMs: number;
-  /** Days either mean rests on. */
+  /** Number of days in either span. */
   readonly daysBefore: number;
   readonly daysAfter: number;
   /** Sd of that change if nothing had changed, ms, and the degrees of freedom it is known with. */
   readonly sdMs: number;
   readonly df: number;
-  /** Less than this the days' own form makes in 95 of 100 cases, ms. */
+  /** The least change that is detectable: the days' own form makes less in 95 of 100 cases, ms. */
   readonly detectableMs: number;
   readonly worthwhileMs: number;
-  /** Chances that the true change is beyond the worthwhile one, either way. */
+  /** Probabilities that the true change exceeds the worthwhile one, in either direction. */
   readonly fasterChance: number;
   readonly slowerChance: number;
-  /** Chance of a change as large as this, either way, if nothing had changed. */
+  /** Two-sided p-value of the change. */
   readonly p: number;
   readonly words: ChangeWord;
   /**
@@ -50,14 +50,14 @@ const OWN_WORTHWHILE_SHARE = 0.3;
 export const ownWorthwhileChange = ({ between, within }: DayForm): number =>
   OWN_WORTHWHILE_SHARE * Math.sqrt(between.ms2 + within.ms2);
 
-/** An estimated change with its sd, in one unit, and the degrees of freedom of the sd. */
+/** An estimated change, its standard deviation, and that one's degrees of freedom. */
 export interface Estimate {
   readonly change: number;
   readonly sd: number;
   readonly df: number;
 }
 
-/** What an estimated change says against the smallest worthwhile one, by Student's t. */
+/** Judges an estimated change against the smallest worthwhile one by Student's t. */
 export function readChange(
   { change, sd, df }: Estimate,
   worthwhile: number,
@@ -88,10 +88,10 @@ function wordsFor(faster: number, slower: number, beyond: boolean): ChangeWord {
   return 'no clear change';
 }
 
-/** A change that would seldom be called of somebody who did not change. */
+/** Whether a verdict is one that is rarely given to athletes who did not change. */
 export const isClear = (words: ChangeWord): boolean => words.startsWith('clearly');
 
-/** A span as far as its mean's doubt goes: its days, and the mean of 1/sets over them. */
+/** What a mean's uncertainty depends on: the number of days, and the mean of 1/sets over them. */
 interface Span {
   readonly days: number;
   readonly thinness: number;
@@ -113,7 +113,7 @@ function spreadOf({ between, within }: DayForm, before: Span, after: Span) {
   };
 }
 
-/** Nobody waits longer than so many training days for an answer. */
+/** More training days than anybody waits for an answer. */
 const MOST_MORE_DAYS = 30;
 
 function moreDaysFor(

@@ -8,9 +8,9 @@ import { medianInterval } from './median-bootstrap.js';
 import { asymmetry, mirroredLetters, type Asymmetry } from './sides.js';
 import { slowFromMs } from './summary.js';
 
-/** Reps of one athlete that may be pooled, as columns; times in ms, `null` where not timed. */
+/** Reps that may be pooled, as columns; times in ms, `null` if not timed. */
 export interface RepColumns {
-  /** Which of the sets each rep is of. */
+  /** Index of each rep's set. */
   readonly set: readonly number[];
   readonly target: readonly string[];
   readonly reaction: readonly (number | null)[];
@@ -27,15 +27,15 @@ export interface MedianWithDoubt {
   readonly n: number;
   readonly ms: number;
   readonly interval: Interval | null;
-  /** Times so far above the median that they are flagged: lapses. */
+  /** Number of times flagged as slow, which may be lapses. */
   readonly lapses: number;
 }
 
-/** What takes every rep to know: medians with their doubt, the slow tail, the sides, the price of choice. */
+/** Figures that need every rep: medians with intervals, the slow tail, sides, and the cost of choice. */
 export interface CloserLook {
   readonly medians: Readonly<Partial<Record<CloserDuration, MedianWithDoubt>>>;
   readonly tail: Result<ExGaussianFit>;
-  /** Over all reps, as if they were of one day; where there are days enough `leanOf` knows better. */
+  /** Over all reps, as if of one day; with enough days `leanOf` is better. */
   readonly sides: Asymmetry | null;
   readonly hick: Result<HickLine>;
 }

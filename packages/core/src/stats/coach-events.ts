@@ -2,7 +2,7 @@ import { EVENT_ANCHORS, type EventAnchor } from '../pattern/index.js';
 import { coachDuration, coachEventNames, type RepReading } from '../timing/index.js';
 import { summariseTimes, type DurationSummary } from './summary.js';
 
-/** When an event of the coach's own came in a set, after the cue or the arrival. */
+/** The times of a coach's own event in a set, after the cue or the arrival. */
 export interface CoachEventFigures {
   readonly event: string;
   readonly from: EventAnchor;

@@ -2,16 +2,16 @@ import { median, quantile } from '../numeric/index.js';
 import type { Interval } from './interval.js';
 import { hodgesLehmannShift, mannWhitney, shiftInterval } from './two-samples.js';
 
-/** Two groups of times held against each other, ms. */
+/** A comparison of two groups of times, ms. */
 export interface Comparison {
   readonly n: readonly [number, number];
   readonly medianMs: readonly [number, number];
-  /** Typical amount by which the second exceeds the first (Hodges–Lehmann), and where it may lie. */
+  /** The shift of the second group (Hodges–Lehmann), with its interval. */
   readonly shiftMs: number;
   readonly interval: Interval | null;
   /** Mann–Whitney, two-sided. */
   readonly p: number;
-  /** P(a time of the second is longer than one of the first). */
+  /** P(a time of the second group is longer than one of the first). */
   readonly longerChance: number;
 }
 

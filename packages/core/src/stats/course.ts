@@ -16,7 +16,7 @@ export interface CourseSet {
   readonly source: string;
   readonly sense: 'heard' | 'seen';
   readonly seed: number;
-  /** It asked less than its rung. */
+  /** Whether it asked less than its rung. */
   readonly eased?: boolean;
   readonly figures: SetFigures;
 }
@@ -28,10 +28,10 @@ export interface CourseSet {
 export const kindOf = ({ patternId, patternVersion, source, sense, eased }: CourseSet): string =>
   [patternId, patternVersion, source, sense, ...(eased ? ['eased'] : [])].join(' ');
 
-/** Sets alike in everything that changes their times but the athlete: also the rung. */
+/** Sets alike in everything that affects their times except the athlete, rung included. */
 export const likenessOf = (set: CourseSet): string => `${kindOf(set)} ${set.rung}`;
 
-/** Things in groups, in the order in which the first of each group came. */
+/** Groups items by key, in order of first occurrence. */
 export const groupBy = <T>(items: readonly T[], keyOf: (item: T) => string): Map<string, T[]> => {
   const groups = new Map<string, T[]>();
   for (const item of items) {
@@ -46,7 +46,7 @@ export const groupBy = <T>(items: readonly T[], keyOf: (item: T) => string): Map
 /** A calendar day, ms. */
 export const DAY_MS = 86_400_000;
 
-/** The number of a calendar day `YYYY-MM-DD` among all days. */
+/** The number of a calendar day `YYYY-MM-DD`, counted from a fixed day. */
 export const dayNumber = (day: string): number =>
   Math.round(Date.parse(`${day}T00:00:00Z`) / DAY_MS);
 
@@ -85,7 +85,7 @@ export function standardTest(sets: readonly CourseSet[]): readonly CourseSet[] {
   return [...latest].sort((a, b) => a.atMs - b.atMs);
 }
 
-/** One point a training day of sets alike: its number among those days, from 1, and the median. */
+/** The median of each training day of sets alike, numbered from 1. */
 export function byDay(
   sets: readonly CourseSet[],
   duration: CourseDuration,
@@ -107,9 +107,9 @@ export const leansByDay = (sets: readonly CourseSet[]): number[][] =>
     .map(([, own]) => own.flatMap(({ figures }) => figures.sidesPercent ?? []))
     .filter((leans) => leans.length > 0);
 
-/** What speed costs in technique; `unknown` under six days. */
+/** How speed and technique relate; `unknown` with fewer than six days. */
 export type Trade = 'unknown' | 'no sign' | 'speed costs technique' | 'both together';
-/** Rank correlation of cycle time and clean share over days, and what it says. */
+/** Rank correlation of cycle time and clean share over days, with its verdict. */
 export interface SpeedForTechnique extends Kendall {
   readonly trade: Trade;
 }
@@ -117,7 +117,7 @@ export interface SpeedForTechnique extends Kendall {
 const FEWEST_DAYS = 6;
 const SURE_P = 0.05;
 
-/** What a rank correlation of cycle time and clean share over days says, at 5 in 100. */
+/** The verdict on a rank correlation of cycle time and clean share, at the 5 % level. */
 export function tradeOf({ tau, p, n }: Kendall): Trade {
   if (n < FEWEST_DAYS) return 'unknown';
   if (p > SURE_P) return 'no sign';

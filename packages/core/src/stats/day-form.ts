@@ -1,35 +1,35 @@
 import { mean, median } from '../numeric/index.js';
 
-/** A training day: its number among the days of the calendar, and the medians of its sets, ms. */
+/** A training day: its calendar day number, and its sets' medians, ms. */
 export interface TrainingDay {
   readonly day: number;
   readonly setsMs: readonly number[];
 }
 
-/** An estimated variance, ms², and how many degrees of freedom it is known with. */
+/** An estimated variance, ms², with its degrees of freedom. */
 export interface Variance {
   readonly ms2: number;
   readonly df: number;
 }
 
-/** How large a day's own form usually is, as a share of the median time, and how surely that is known. */
+/** A usual day form, as a share of the median time, with its degrees of freedom. */
 export interface UsualDayForm {
   readonly share: number;
   readonly df: number;
 }
 
-/** While no squad says otherwise. */
+/** The prior without a squad. */
 export const USUAL_DAY_FORM: UsualDayForm = { share: 0.02, df: 4 };
 
-/** What sets of one day usually scatter by. */
+/** The prior for the scatter of sets within a day. */
 const USUAL_SET_SCATTER: UsualDayForm = { share: 0.02, df: 2 };
 
-/** Days further apart than this say nothing of day form: too much was learnt between. */
+/** Days farther apart say nothing about day form, because too much is learnt between them. */
 const FOLLOWING_WITHIN_DAYS = 8;
 
-/** By what an athlete's sets and days differ though nothing is learnt. */
+/** How much an athlete's sets and days vary without learning. */
 export interface DayForm {
-  /** Of all the sets, ms. */
+  /** Median of all sets, ms. */
   readonly medianMs: number;
   /** From set to set of one day. */
   readonly within: Variance;
@@ -37,13 +37,13 @@ export interface DayForm {
   readonly between: Variance;
 }
 
-/** An estimate and what is usual, averaged by their degrees of freedom. */
+/** Averages an estimate and a prior by their degrees of freedom. */
 function heldToward(found: Variance, usualMs: number, usualDf: number): Variance {
   const df = found.df + usualDf;
   return { ms2: (found.df * found.ms2 + usualDf * usualMs ** 2) / df, df };
 }
 
-/** Scatter of sets about the mean of their day, over all days. */
+/** Pooled variance of sets around the mean of their day. */
 function withinDays(days: readonly TrainingDay[]): Variance {
   let squares = 0;
   let df = 0;
@@ -57,7 +57,7 @@ function withinDays(days: readonly TrainingDay[]): Variance {
 
 interface Following {
   readonly differenceMs: number;
-  /** 1/n + 1/n′ of the sets of the two days. */
+  /** 1/n + 1/n′ for the numbers of sets of two days. */
   readonly thinness: number;
 }
 
@@ -125,9 +125,9 @@ export function dayForm(
   return { medianMs, within, between: heldToward(own, usual.share * medianMs, usual.df) };
 }
 
-/** From so many athletes on a squad says what is usual. */
+/** The fewest athletes of a squad that give a prior. */
 const FEWEST_ATHLETES = 5;
-/** However large the squad: other weeks have another form. */
+/** The most degrees of freedom of a squad's prior, however large: other weeks have another form. */
 const MOST_DF = 20;
 
 /**

@@ -19,7 +19,7 @@ export interface ExGaussian {
 
 const LN_2 = Math.LN2;
 const SQRT_PI = Math.sqrt(Math.PI);
-/** Beyond this the scaled erfc would overflow where erfc itself is as good as 2. */
+/** Below this the scaled erfc would overflow, while erfc itself is practically 2. */
 const FAR_RIGHT = -5;
 
 /** ln of the density at x (Luce 1986). */
@@ -42,17 +42,17 @@ export function exGaussianCdf(x: number, { mu, sigma, tau }: ExGaussian): number
   return normalCdf(z) - tail;
 }
 
-/** The fitted parameters, ms, and how likely they make the times. */
+/** Fitted parameters, ms, and their log likelihood. */
 export interface ExGaussianFit extends ExGaussian {
   readonly n: number;
   readonly logLikelihood: number;
-  /** Standard errors, from the curvature of the likelihood; NaN where it has none. */
+  /** Standard errors from the likelihood's curvature; NaN if there is none. */
   readonly se: ExGaussian;
 }
 
-/** Three numbers out of fewer times than this would be guesswork. */
+/** Fewer times do not determine three parameters. */
 export const FEWEST_TIMES = 40;
-/** A part narrower than this share of the whole spread cannot be told from none. */
+/** A component narrower than this share of the spread is indistinguishable from none. */
 const LEAST_SHARE = 0.01;
 
 function skewness(values: readonly number[]): number {
@@ -101,7 +101,7 @@ function likelihood(times: readonly number[], { mu, sigma, tau }: ExGaussian): S
     const u = (sigma / tau - z) * Math.SQRT1_2;
     const isFar = u < FAR_RIGHT;
     const scaled = isFar ? Infinity : scaledErfc(u);
-    // Out there erfc itself is 2 to twelve digits.
+    // In this range erfc is 2 to twelve digits.
     const g = isFar ? u * u + LN_2 : Math.log(scaled);
     const g1 = 2 * u - 2 / SQRT_PI / scaled;
     const g2 = 2 + 2 * u * g1 - g1 * g1;
@@ -129,7 +129,7 @@ function likelihood(times: readonly number[], { mu, sigma, tau }: ExGaussian): S
   };
 }
 
-/** Derivatives by mu, ln sigma and ln tau instead: so both are as easily halved as doubled. */
+/** Derivatives by mu, ln sigma and ln tau, so that halving and doubling are steps of equal size. */
 function byLogs({ value, gradient, hessian }: Slope, sigma: number, tau: number): Slope {
   const scale = [1, sigma, tau];
   const scaled = gradient.map((g, i) => g * (scale[i] ?? NaN));
@@ -145,7 +145,7 @@ function byLogs({ value, gradient, hessian }: Slope, sigma: number, tau: number)
   };
 }
 
-/** A step that makes the times no likelier than this (in ln) is the last. */
+/** Newton's method stops when the log likelihood gains less than this. */
 const GAIN = 1e-6;
 
 /**

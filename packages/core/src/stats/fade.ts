@@ -3,17 +3,17 @@ import type { DurationName, RepReading } from '../timing/index.js';
 import { contains, type Interval } from './interval.js';
 import { slopeInterval, theilSen } from './theil-sen.js';
 
-/** What a set did, as codes: the interval of the slope leaves zero out on either side, or does not. */
+/** Verdicts: the slope's interval lies above zero, below zero, or contains it. */
 export const FADE_WORDS = ['faded', 'sped up', 'no clear change'] as const;
 export type FadeWord = (typeof FADE_WORDS)[number];
 
-/** Whether the reps of a set grow slower as it goes on. */
+/** Whether reps become slower during a set. */
 export interface Fade {
   readonly n: number;
   /** Theil–Sen slope, ms per rep; above 0 slower. */
   readonly msPerRep: number;
   readonly interval: Interval | null;
-  /** Median of the last third over that of the first, ms. */
+  /** Median of the last third relative to the first, ms. */
   readonly lastThirdMs: number;
   readonly firstThirdMs: number;
   readonly words: FadeWord;
@@ -21,7 +21,7 @@ export interface Fade {
 
 const FEWEST_REPS = 6;
 
-/** Each time less what its target takes more than the others: a far target late in a set is no fade. */
+/** Times without their targets' differences: a far target late in a set is not a fade. */
 function aside(timed: readonly { readonly target: string; readonly ms: number }[]): number[] {
   const all = median(timed.map(({ ms }) => ms));
   const own = new Map<string, number[]>();
@@ -30,7 +30,7 @@ function aside(timed: readonly { readonly target: string; readonly ms: number }[
   return timed.map(({ target, ms }) => ms - (middle.get(target) ?? all) + all);
 }
 
-/** Fade of one duration over the counted reps of a set, each target's own time set aside. */
+/** Fade of a duration over a set's counted reps, with targets' differences removed. */
 export function fadeOf(readings: readonly RepReading[], name: DurationName): Fade | null {
   const timed = readings.flatMap(({ rep, durations, leftOut }) => {
     const duration = durations[name];

@@ -1,10 +1,10 @@
 import { leastSquares } from '../numeric/index.js';
 import { ok, wrong, type Result } from '../result/index.js';
 
-/** Reaction time by bits of choice: intercept + slope · log2(targets in play). */
+/** Reaction time by bits of choice (Hick's law): intercept + slope · log2(targets in play). */
 export interface HickLine {
   readonly n: number;
-  /** With no choice at all, ms. */
+  /** Reaction without a choice, ms. */
   readonly interceptMs: number;
   readonly msPerBit: number;
   /** Standard error of the slope, ms per bit. */
@@ -13,7 +13,7 @@ export interface HickLine {
 }
 
 const FEWEST_LEVELS = 3;
-/** What another bit of choice costs while the athlete's own line is not known, ms (Hick 1952). */
+/** The cost of a bit while the athlete's own slope is unknown, ms (Hick 1952). */
 export const USUAL_MS_PER_BIT = 100;
 
 /** The line through reactions (ms) to `choices` targets each; at least three different numbers of them (Hick 1952, Hyman 1953). */

@@ -1,10 +1,10 @@
-/** Where a figure may well lie: between these, in the figure's own unit, at the level asked for. */
+/** An interval for a figure, in the figure's own unit. */
 export interface Interval {
   readonly low: number;
   readonly high: number;
 }
 
-/** Of all such intervals, the share that holds the true figure. */
+/** Default confidence level. */
 export const LEVEL = 0.95;
 
 /** Whether a value lies in an interval, ends included. */

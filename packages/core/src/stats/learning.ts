@@ -15,9 +15,9 @@ export interface LearningCurve {
 export const curveAt = ({ floor, gain, rate }: LearningCurve, session: number): number =>
   floor + gain * Math.exp(-rate * (session - 1));
 
-/** A curve of fewer would fit anything. */
+/** Fewer sessions would fit any curve. */
 export const FEWEST_SESSIONS = 5;
-/** From hardly bent at all to learnt after the first session. */
+/** Range of rates searched: from almost straight to learnt in one session. */
 const RATES = [0.005, 3] as const;
 const GRID = 24;
 
@@ -28,8 +28,7 @@ function curveOfRate(sessions: readonly number[], values: readonly number[], rat
 }
 
 /**
- * The learning curve of least squares: for a given rate floor and gain are a straight line's, so
- * only the rate is searched for.
+ * Fits a learning curve by least squares. For a given rate, floor and gain are linear, so only the rate is searched.
  */
 export function fitLearningCurve(
   sessions: readonly number[],
@@ -52,20 +51,20 @@ export function fitLearningCurve(
   return ok(curveOfRate(sessions, values, Math.exp(lnRate)));
 }
 
-/** Where a course leads, with its doubt. */
+/** A forecast of a course, with its uncertainty. */
 export interface Forecast {
   readonly curve: LearningCurve;
-  /** Where the curve may well run at each session from the first to the horizon. */
+  /** The curve's interval at each session up to the horizon. */
   readonly bands: readonly Interval[];
-  /** First session at which the curve is at or under the threshold; `null` when not by the horizon. */
+  /** First session at which the curve meets the threshold; `null` if not within the horizon. */
   readonly metAt: number | null;
-  /** The same by resampling; `high` is `null` where the late half of the resamples never meets it. */
+  /** Interval of that session by resampling; `high` is `null` if too few resamples meet the threshold. */
   readonly likely: { readonly low: number | null; readonly high: number | null };
-  /** Share of resampled courses that meet the threshold by the horizon. */
+  /** Share of resamples that meet the threshold within the horizon. */
   readonly chance: number;
-  /** Share of them that have met it by the newest session already. */
+  /** Share of resamples that have met it by the newest session. */
   readonly reachedChance: number;
-  /** The curve has met the threshold, and so have 95 of 100 resampled courses. */
+  /** Whether the curve has met the threshold, and so have 95 % of resamples. */
   readonly hasReached: boolean;
 }
 
@@ -74,7 +73,7 @@ const SURELY = 0.95;
 /** What is asked of a forecast. */
 export interface ForecastSettings {
   readonly thresholdMs: number;
-  /** The last session that is looked at. */
+  /** The last session forecast. */
   readonly horizon: number;
   readonly resamples: number;
   readonly random: Random;
@@ -102,7 +101,7 @@ export function forecast(
   if (!fit.ok) return fit;
   const curve = fit.value;
   const fitted = sessions.map((session) => curveAt(curve, session));
-  // Three numbers were fitted: what is left of the residuals is smaller than the errors were.
+  // Three parameters were fitted, so residuals are smaller than the errors.
   const inflate = Math.sqrt(sessions.length / Math.max(1, sessions.length - 3));
   const residuals = values.map((value, i) => (value - (fitted[i] ?? NaN)) * inflate);
   const again = Array.from({ length: resamples }, (_, n) => {

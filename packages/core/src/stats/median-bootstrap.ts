@@ -7,15 +7,15 @@ import { LEVEL, type Interval } from './interval.js';
  */
 export interface MedianBootstrap {
   readonly median: number;
-  /** Values the median may take, ascending, and the chance of it being at most each. */
+  /** Possible values of the median, ascending, and the probability of at most each. */
   readonly values: Float64Array;
   readonly upTo: Float64Array;
-  /** Bias of the median in normal quantiles, and the skew of its influences (Efron 1987). */
+  /** BCa's bias correction and acceleration (Efron 1987). */
   readonly z0: number;
   readonly acceleration: number;
 }
 
-/** Values less likely than this move no digit that anybody asks for. */
+/** Less likely values would not change any shown digit. */
 const NEGLIGIBLE = 1e-13;
 
 interface Chance {
@@ -23,13 +23,13 @@ interface Chance {
   readonly chance: number;
 }
 
-/** A rank of n sorted values, from 1, and the chance that it is the k-th lowest of n draws. */
+/** A rank among n sorted values, from 1, and the probability that it is the k-th lowest of n draws. */
 interface RankChance {
   readonly rank: number;
   readonly chance: number;
 }
 
-/** Ranks the k-th lowest of n draws may well be; walked from the middle, since there are few of them. */
+/** Ranks that the k-th lowest of n draws can plausibly be. */
 function ranksOf(k: number, n: number): RankChance[] {
   // P(at least k of n draws are among the lowest `rank` values).
   const upTo = (rank: number) => betaCdf(rank / n, k, n - k + 1);
@@ -45,14 +45,14 @@ function ranksOf(k: number, n: number): RankChance[] {
   return ranks;
 }
 
-/** Of an odd number of values the median is always one of them. */
+/** For an odd number of values the median is one of them. */
 const oddChances = (sorted: Float64Array): Chance[] =>
   ranksOf((sorted.length + 1) / 2, sorted.length).map(({ rank, chance }) => ({
     value: sorted[rank - 1] as number,
     chance,
   }));
 
-/** Of an even number it lies halfway between the two middle ones of the draw. */
+/** For an even number it is the mean of the draw's two middle values. */
 function evenChances(sorted: Float64Array): Chance[] {
   const n = sorted.length;
   const m = n / 2;
@@ -76,7 +76,7 @@ function evenChances(sorted: Float64Array): Chance[] {
   return chances;
 }
 
-/** What the median of sorted values is when one of them is left out, and for how many of them. */
+/** The medians of sorted values with each one left out, with their multiplicities. */
 function leavingOneOut(
   sorted: Float64Array,
 ): readonly (readonly [median: number, times: number])[] {
@@ -95,10 +95,10 @@ function leavingOneOut(
       ];
 }
 
-/** How much single values pull a figure, and how many of them pull so much. */
+/** Jackknife influences, with their multiplicities. */
 export type Pulls = readonly (readonly [pull: number, times: number])[];
 
-/** The pulls of a sample's values on a figure of its median (the jackknife's influences). */
+/** The jackknife influences of a sample's values on a figure of its median. */
 export function pullsOn(sample: readonly number[], figure: (median: number) => number): Pulls {
   const n = sample.length;
   const without = leavingOneOut(Float64Array.from(sample).sort()).map(
@@ -108,7 +108,7 @@ export function pullsOn(sample: readonly number[], figure: (median: number) => n
   return without.map(([value, times]) => [((n - 1) * (centre - value)) / n, times] as const);
 }
 
-/** Efron's acceleration (1987): the skew of the pulls of all values. */
+/** Efron's acceleration (1987), the skewness of the influences. */
 export function accelerationOf(pulls: Pulls): number {
   let [squares, cubes] = [0, 0];
   for (const [pull, times] of pulls) {
@@ -167,7 +167,7 @@ export function medianBootstrap(sample: readonly number[]): MedianBootstrap | nu
   };
 }
 
-/** The smallest value that the median is at most with at least this chance. */
+/** The smallest value with at least this cumulative probability. */
 export function bootstrapQuantile({ values, upTo }: MedianBootstrap, chance: number): number {
   let [low, high] = [0, upTo.length - 1];
   while (low < high) {
@@ -178,7 +178,7 @@ export function bootstrapQuantile({ values, upTo }: MedianBootstrap, chance: num
   return values[low] as number;
 }
 
-/** Mean and sd of that distribution. */
+/** Mean and standard deviation of the distribution. */
 export function bootstrapMoments({ values, upTo }: MedianBootstrap): {
   readonly mean: number;
   readonly sd: number;
@@ -189,7 +189,7 @@ export function bootstrapMoments({ values, upTo }: MedianBootstrap): {
   return { mean, sd: Math.sqrt(variance) };
 }
 
-/** The chances whose quantiles a BCa interval ends at (Efron 1987). */
+/** The cumulative probabilities at which a BCa interval ends (Efron 1987). */
 export function bcaChances(
   z0: number,
   acceleration: number,

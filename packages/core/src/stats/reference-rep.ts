@@ -41,17 +41,17 @@ export function medianRep(readings: readonly RepReading[]): RepReading | null {
   return { rep, trial: 'plain', durations: durationsOf(events), faults: [], leftOut: null };
 }
 
-/** A phase held against the reference rep's, ms. */
+/** A phase compared with the reference rep's, ms. */
 export interface PhaseDifference {
   readonly name: PhaseDuration;
-  /** This rep's less the reference's; above 0 longer. */
+  /** This rep's minus the reference's; positive is longer. */
   readonly ms: number;
   readonly sdMs: number;
-  /** Longer or shorter by more than twice the timing's own error. */
+  /** Whether the difference exceeds twice the timing error. */
   readonly isSure: boolean;
 }
 
-/** In which phases a rep was longer or shorter than a reference, where both were timed. */
+/** Differences of a rep's phases from a reference rep's, where both were timed. */
 export const differencesFrom = (reading: RepReading, reference: RepReading): PhaseDifference[] =>
   PHASE_DURATIONS.flatMap((name) => {
     const [own, other] = [reading.durations[name], reference.durations[name]];

@@ -6,18 +6,18 @@ import type { CourseDuration } from './set-figures.js';
 import type { SquadForm } from './squad-form.js';
 import type { Spans } from './standing.js';
 
-/** Stretches of a rep that a season follows; the last begins at the action. */
+/** The phases a season shows; the last begins at the action. */
 export const SEASON_PHASES = ['reaction', 'travel', 'load', 'recovery'] as const;
 export type SeasonPhase = (typeof SEASON_PHASES)[number];
 
-/** A stretch of a day's middle rep, ms from the cue; of several phases where no event parts them. */
+/** A band of a day's typical rep, ms from the cue; of several phases if no event separates them. */
 export interface SeasonStretch {
   readonly phases: readonly SeasonPhase[];
   readonly fromMs: number;
   readonly toMs: number;
 }
 
-/** A training day on one rung: its sets of the standard test, or its others. */
+/** A training day on one rung: its sets of the standard test, or its other sets. */
 export interface SeasonDay {
   /** `YYYY-MM-DD`. */
   readonly day: string;
@@ -25,14 +25,14 @@ export interface SeasonDay {
   readonly sets: readonly CourseSet[];
   /** Days without a set before it; 0 for the first, and for a second rung on the same day. */
   readonly daysOff: number;
-  /** It repeats a set of another day cue by cue. */
+  /** Whether it repeats another day's set cue by cue. */
   readonly isTest: boolean;
   readonly stretches: readonly SeasonStretch[];
-  /** Quickest and slowest set of the day, medians of the cycle, ms; `null` where none was timed home. */
+  /** Fastest and slowest set of the day by median cycle, ms; `null` without a cycle. */
   readonly spreadMs: readonly [number, number] | null;
 }
 
-/** Mean over a day's sets of their medians, ms; `undefined` where none was timed so. */
+/** Mean of the sets' medians, ms; `undefined` if none was timed. */
 function middle(sets: readonly CourseSet[], duration: CourseDuration): number | undefined {
   const timesMs = sets.flatMap(({ figures }) => figures.mediansMs[duration] ?? []);
   return timesMs.length > 0 ? mean(timesMs) : undefined;
@@ -93,10 +93,10 @@ export function seasonOf(sets: readonly CourseSet[]): SeasonDay[] {
   });
 }
 
-/** Phases that are asked for themselves where a change came from. */
+/** Phases considered for where a change came from. */
 const ASKED = ['reaction', 'travel', 'recovery'] as const;
 
-/** What a phase did between two spans. */
+/** A phase's change between two spans. */
 export interface PhaseChange {
   readonly phase: (typeof ASKED)[number];
   readonly change: Change;
@@ -116,7 +116,7 @@ export const whereItWent = (
     return typeof better === 'string' ? [] : [{ phase, change: better.change }];
   });
 
-/** The phase that made most of a change; `null` where none is clear or made half of it. */
+/** The phase with most of a change; `null` if none is clear or has at least half of it. */
 export function mostly(cycle: Change, phases: readonly PhaseChange[]): PhaseChange | null {
   const [most] = [...phases].sort((a, b) =>
     cycle.changeMs < 0
