@@ -5,7 +5,7 @@ import type { Pattern } from './pattern.js';
 import type { Placement } from './placement.js';
 import { legOf } from './pattern.js';
 
-/** The pattern with a target put in, in place of the one of its letter where there is one. */
+/** The pattern with a target added, or replaced if its letter exists. */
 export const withTarget = (pattern: Pattern, target: Target): Pattern => ({
   ...pattern,
   targets: pattern.targets.some(({ letter }) => letter === target.letter)
@@ -13,21 +13,21 @@ export const withTarget = (pattern: Pattern, target: Target): Pattern => ({
     : [...pattern.targets, target],
 });
 
-/** The pattern without a target and what hangs on it. */
+/** The pattern without a target and everything that refers to it. */
 export const withoutTarget = (pattern: Pattern, letter: string): Pattern => ({
   ...pattern,
   targets: pattern.targets.filter((target) => target.letter !== letter),
   legs: pattern.legs.filter((leg) => leg.target !== letter),
 });
 
-/** The pattern with other targets; legs stay with the letters that are left. */
+/** The pattern with other targets; legs to letters that remain are kept. */
 export const withTargets = (pattern: Pattern, targets: readonly Target[]): Pattern => ({
   ...pattern,
   targets,
   legs: pattern.legs.filter((leg) => targets.some(({ letter }) => letter === leg.target)),
 });
 
-/** The pattern with a leg put in, in place of the one to the same target where there is one. */
+/** The pattern with a leg added, or replaced if its target has one. */
 export const withLeg = (pattern: Pattern, leg: Leg): Pattern => ({
   ...pattern,
   legs: [...pattern.legs.filter(({ target }) => target !== leg.target), leg].sort((a, b) =>
@@ -35,13 +35,13 @@ export const withLeg = (pattern: Pattern, leg: Leg): Pattern => ({
   ),
 });
 
-/** The pattern with a leg changed; as it is when no feet are laid to that target. */
+/** The pattern with a leg changed; unchanged if that target has no leg. */
 export function changeLeg(pattern: Pattern, letter: string, change: (leg: Leg) => Leg): Pattern {
   const leg = legOf(pattern, letter);
   return leg ? withLeg(pattern, change(leg)) : pattern;
 }
 
-/** Placements stay in order of landing; those that land together keep the order they were in. */
+/** Sorted by landing time; simultaneous ones keep their order. */
 const inOrder = (placements: readonly Placement[]): Placement[] =>
   [...placements].sort((a, b) => a.atMs - b.atMs);
 
@@ -51,13 +51,13 @@ export const changePlacement = (leg: Leg, index: number, change: Partial<Placeme
   placements: inOrder(leg.placements.map((old, i) => (i === index ? { ...old, ...change } : old))),
 });
 
-/** A leg without one of its steps. */
+/** A leg without one of its placements. */
 export const removePlacement = (leg: Leg, index: number): Leg => ({
   ...leg,
   placements: leg.placements.filter((_, i) => i !== index),
 });
 
-/** The leg with a step put in after another: the other foot, half way on to the step that follows. */
+/** The leg with a placement inserted after another: the other foot, half way to the next. */
 export function insertPlacement(leg: Leg, index: number): Leg {
   const before = leg.placements[index];
   if (!before) return leg;
@@ -72,7 +72,7 @@ export function insertPlacement(leg: Leg, index: number): Leg {
   return { ...leg, placements: leg.placements.toSpliced(index + 1, 0, added) };
 }
 
-/** The pattern with what is written about a position changed; a cue keeps its first five words. */
+/** The pattern with notes on a position changed; a cue keeps its first five words. */
 export function withNotes(
   pattern: Pattern,
   letter: string,

@@ -24,7 +24,7 @@ const deepPair = (d: number): Place[] => [
   ['deep right', 'deep', corner(d, 1, -1)],
 ];
 
-/** Each preset from one distance, metres: that of every target from home base, except in a box. */
+/** Target places of each preset for one distance, m: that of every target from home base, except in a box. */
 const places = {
   /** Two targets on one side, one short and one deep. */
   fork: (d: number): Place[] => [
@@ -57,15 +57,15 @@ const places = {
   ],
 };
 
-/** Layouts that are ready to be laid out. */
+/** Names of the presets. */
 export const LAYOUTS = Object.keys(places) as Layout[];
 export type Layout = keyof typeof places;
 
 const TARGET_RADIUS_M = 0.25;
 
 /**
- * A marker's letter, shape and colour by its turn. Shape and colour step at different paces, so
- * that no two of twelve share both.
+ * Letter, shape and colour of the n-th marker. Shapes and colours cycle with different periods, so that no two of
+ * twelve markers share both.
  */
 export const markerCode = (turn: number): Pick<Target, 'letter' | 'shape' | 'colour'> => ({
   letter: String.fromCharCode(65 + turn),
@@ -75,7 +75,7 @@ export const markerCode = (turn: number): Pick<Target, 'letter' | 'shape' | 'col
     'blue',
 });
 
-/** The targets of a layout preset round home base, lettered, shaped and coloured in order. */
+/** The targets of a preset around home base, with letters, shapes and colours in order. */
 export const layoutTargets = (layout: Layout, distanceM: number): Target[] =>
   places[layout](distanceM).map(([name, kind, at], i) => ({
     ...markerCode(i),
@@ -85,7 +85,7 @@ export const layoutTargets = (layout: Layout, distanceM: number): Target[] =>
     radiusM: TARGET_RADIUS_M,
   }));
 
-/** One more marker: the first letter not taken, with its own code; `null` when all are used. */
+/** A further marker with the first unused letter; `null` if all are used. */
 export function nextMarker(targets: readonly Target[], at: Point): Target | null {
   for (let turn = 0; turn < MAX_TARGETS; turn++) {
     const code = markerCode(turn);

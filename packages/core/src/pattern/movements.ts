@@ -1,16 +1,16 @@
 import type { Leg } from './leg.js';
 import type { Pattern } from './pattern.js';
 
-/** What loads the legs most, as it is counted over a week. */
+/** Movements that load the legs most, counted per week. */
 export const MOVEMENTS = ['splits', 'lunges', 'jumps'] as const;
 export type Movement = (typeof MOVEMENTS)[number];
 /** How often each. */
 export type MovementCounts = Readonly<Record<Movement, number>>;
 
-/** None of them. */
+/** Zero of each. */
 export const NO_MOVEMENTS: MovementCounts = { splits: 0, lunges: 0, jumps: 0 };
 
-/** Two counts together. */
+/** Adds two counts. */
 export const addMovements = (one: MovementCounts, other: MovementCounts): MovementCounts => ({
   splits: one.splits + other.splits,
   lunges: one.lunges + other.lunges,
@@ -20,7 +20,7 @@ export const addMovements = (one: MovementCounts, other: MovementCounts): Moveme
 const ofLeg = ({ placements }: Pick<Leg, 'placements'>): MovementCounts => ({
   splits: 1,
   lunges: placements.filter(({ kind }) => kind === 'lunge').length,
-  // Both feet of one jump land together.
+  // A jump's two feet land at the same time.
   jumps: new Set(placements.filter(({ kind }) => kind === 'hop').map(({ atMs }) => atMs)).size,
 });
 

@@ -4,10 +4,10 @@ import { swapSides } from '../floor/index.js';
 export const POSITION_NAMES = ['stance', 'split', 'load', 'action', 'recovery'] as const;
 export type PositionName = (typeof POSITION_NAMES)[number];
 
-/** Most words of a cue: more is not heard on the floor. */
+/** Longer cues are not heard on the floor. */
 export const MAX_CUE_WORDS = 5;
 
-/** What the coach looks at in a position, and what they say. */
+/** Check points of a position, and the cue to say. */
 export interface PositionNotes {
   /** At most five words. */
   readonly cue: string;
@@ -20,7 +20,7 @@ export const NO_NOTES: PositionNotes = { cue: '', checkPoints: [] };
 /** How many words a text has. */
 export const wordCount = (text: string): number => text.split(/\s+/).filter(Boolean).length;
 
-/** Notes for the other side: left and right change places in them. */
+/** Notes for the other side, with left and right exchanged. */
 export const mirrorNotes = ({ cue, checkPoints }: PositionNotes): PositionNotes => ({
   cue: swapSides(cue),
   checkPoints: checkPoints.map(swapSides),

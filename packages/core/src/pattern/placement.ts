@@ -1,6 +1,6 @@
 import { mirrorPoint, otherSide, type Point, type Side } from '../floor/index.js';
 
-/** The movements and positions a foot can be put down in, in the order of a repetition. */
+/** Phases a placement can belong to, in the order of a repetition. */
 export const PLACEMENT_PHASES = ['split', 'travel', 'load', 'action', 'recovery'] as const;
 export type PlacementPhase = (typeof PLACEMENT_PHASES)[number];
 
@@ -19,29 +19,29 @@ export const STEP_KINDS = [
 ] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
 
-/** Where a foot stands: the middle of its sole. */
+/** The place of a foot: the centre of its sole, and its heading. */
 export interface FootPlace {
   readonly at: Point;
   /** Degrees clockwise from forward. */
   readonly headingDeg: number;
 }
 
-/** One foot put down on the floor. */
+/** A foot placement. */
 export interface Placement extends FootPlace {
   readonly foot: Side;
-  /** When it lands, on the pattern's own clock: ms, 0 at the cue. */
+  /** When it lands, ms on the pattern's clock, 0 at the cue. */
   readonly atMs: number;
   readonly phase: PlacementPhase;
   readonly kind: StepKind;
-  /** Share of the body's weight on this foot once it has landed, 0–1. */
+  /** Share of body weight on this foot after landing, 0–1. */
   readonly weight: number;
 }
 
-/** Both feet on the floor, still. */
+/** Both feet standing still. */
 export interface Standing {
   readonly left: FootPlace;
   readonly right: FootPlace;
-  /** Share of the weight on the left foot, 0–1; the rest is on the right. */
+  /** Share of weight on the left foot, 0–1; the rest is on the right. */
   readonly leftWeight: number;
 }
 
@@ -61,13 +61,13 @@ const mirrorFoot = <Foot extends FootPlace>(foot: Foot): Foot => ({
   headingDeg: 0 - foot.headingDeg,
 });
 
-/** The same step on the other side, by the other foot. */
+/** The placement mirrored, with the other foot. */
 export const mirrorPlacement = (placement: Placement): Placement => ({
   ...mirrorFoot(placement),
   foot: otherSide(placement.foot),
 });
 
-/** The same stance, left and right changed. */
+/** The stance mirrored. */
 export const mirrorStanding = ({ left, right, leftWeight }: Standing): Standing => ({
   left: mirrorFoot(right),
   right: mirrorFoot(left),

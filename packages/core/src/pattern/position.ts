@@ -20,7 +20,7 @@ export function standings(stance: Standing, placements: readonly Placement[]): S
 export const standingAfter = (stance: Standing, landed: readonly Placement[]): Standing =>
   standings(stance, landed).at(-1) ?? stance;
 
-/** How many placements belong to a position or come before it; −1 when the position is missing. */
+/** How many placements come up to a position; −1 if the leg does not have it. */
 function landedBy(name: Exclude<PositionName, 'stance'>, leg: Leg): number {
   const { placements } = leg;
   if (name === 'action') {
@@ -34,7 +34,7 @@ function landedBy(name: Exclude<PositionName, 'stance'>, leg: Leg): number {
   return placements.findLastIndex(({ phase }) => phase === name) + 1;
 }
 
-/** The feet in a position of a leg; `null` when the leg has no such position. */
+/** The feet in a position of a leg; `null` if the leg does not have it. */
 export function positionOf(
   { stance }: Pick<Pattern, 'stance'>,
   leg: Leg,
@@ -45,7 +45,7 @@ export function positionOf(
   return landed < 0 ? null : standingAfter(stance, leg.placements.slice(0, landed));
 }
 
-/** What the coach wrote about a position of a leg. */
+/** The notes on a position of a leg. */
 export const notesOf = (
   { positions }: Pick<Pattern, 'positions'>,
   { notes }: Leg,

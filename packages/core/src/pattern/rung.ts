@@ -2,32 +2,32 @@
 export const GATED_DURATIONS = ['reaction', 'response', 'recovery', 'cycle'] as const;
 export type GatedDuration = (typeof GATED_DURATIONS)[number];
 
-/** Orders in which a rung may call its targets, the most guessable first. */
+/** Cue orders of a rung, most predictable first. */
 export const RUNG_ORDERS = ['known', 'blocked', 'shuffled', 'chained'] as const;
 export type RungOrder = (typeof RUNG_ORDERS)[number];
 
-/** What is done at the target, the least first. */
+/** What is done at the target, easiest first. */
 export const DOINGS = ['feet only', 'throw', 'implement', 'fed', 'live'] as const;
 export type Doing = (typeof DOINGS)[number];
 
-/** Who stands against the athlete, the least first. */
+/** Opposition, least first. */
 export const PRESSURES = ['none', 'hampered opponent', 'one opponent', 'two opponents'] as const;
 export type Pressure = (typeof PRESSURES)[number];
 
-/** What of an athlete's own times a limit may be made from. */
+/** The statistics of an athlete's own times that a limit can be based on. */
 export const RECORD_KINDS = ['best quartile', 'median'] as const;
 export type RecordKind = (typeof RECORD_KINDS)[number];
 
-/** What a reckoned limit was reckoned from. */
+/** What a calculated limit was calculated from. */
 export const RECKONINGS = ['reaction to one', 'reaction to a choice', 'way home'] as const;
 export type Reckoning = (typeof RECKONINGS)[number];
 
-/** Where a limit comes from; kept and shown with it. */
+/** Where a limit comes from; stored and shown with it. */
 export type LimitSource =
   | { readonly kind: 'coach' }
   /**
-   * What the pattern itself takes by the models, times a factor. `how` is a {@link Reckoning}, or a
-   * text of the coach's own; a reaction to a choice says among how many, at how many ms a bit.
+   * A model's time for the pattern, times a factor. `how` is a {@link Reckoning} or the coach's own text; a reaction
+   * to a choice also has the number of targets and the cost of a bit, ms.
    */
   | {
       readonly kind: 'reckoned';
@@ -37,7 +37,7 @@ export type LimitSource =
       readonly choices?: number | undefined;
       readonly msPerBit?: number | undefined;
     }
-  /** How much time a flight leaves, times what is demanded of it; `flight` says it in words. */
+  /** The time a flight leaves, times a demand factor; `flight` describes it. */
   | {
       readonly kind: 'budget';
       readonly budgetMs: number;
@@ -52,7 +52,7 @@ export type LimitSource =
       readonly factor: number;
       readonly n: number;
     }
-  /** What a target takes by the athlete's own reaction and travel line, times a factor; from `n` timed ways. */
+  /** The athlete's own reaction and travel line for a target, times a factor; from `n` timed reps. */
   | {
       readonly kind: 'own line';
       readonly lineMs: number;
@@ -69,16 +69,16 @@ export const LIMIT_SOURCES = [
   'own line',
 ] as const satisfies LimitSource['kind'][];
 
-/** Longest allowed times, ms. A duration without a limit is not judged. */
+/** Limits, ms. A duration without a limit is not judged. */
 export type LimitsMs = Readonly<Partial<Record<GatedDuration, number>>>;
-/** Where each limit of a rung comes from. */
+/** The source of each limit. */
 export type LimitSources = Readonly<Partial<Record<GatedDuration, LimitSource>>>;
 
-/** Durations that a far target needs longer for: each target may have a limit of its own. */
+/** Durations that depend on distance, so that each target may have its own limit. */
 export const TARGETED_DURATIONS = ['response', 'recovery'] as const;
 export type TargetedDuration = (typeof TARGETED_DURATIONS)[number];
 
-/** The limit of one target, in the place of its rung's. */
+/** A target's limit, which replaces the rung's. */
 export interface TargetLimit {
   readonly gate: TargetedDuration;
   /** The target's letter. */
@@ -87,23 +87,23 @@ export interface TargetLimit {
   readonly source: LimitSource;
 }
 
-/** What an event of the coach's own may be held against. */
+/** Reference events for limits of the coach's own events. */
 export const EVENT_ANCHORS = ['cue', 'arrival'] as const;
 export type EventAnchor = (typeof EVENT_ANCHORS)[number];
 
-/** The latest that an event of the coach's own may come: "prepared" by 0.1 s before arrival, say. */
+/** A limit for an event of the coach's own, such as "prepared" at least 0.1 s before arrival. */
 export interface CoachLimit {
   /** The event's name. */
   readonly event: string;
   readonly from: EventAnchor;
-  /** After what it is held against; less than 0 is before it. */
+  /** Milliseconds after the reference event; negative is before. */
   readonly limitMs: number;
 }
 
-/** A rung has no more of them than this. */
+/** Most such limits of a rung. */
 export const MOST_COACH_LIMITS = 4;
 
-/** One step of the ladder: what is asked, and what must be shown before the next one. */
+/** A rung: what it asks, and what must be shown before the next one. */
 export interface Rung {
   readonly number: number;
   readonly name: string;
@@ -113,11 +113,11 @@ export interface Rung {
   /** Shares of the reps, 0–1. */
   readonly catchShare: number;
   readonly switchShare: number;
-  /** Time allowed as a share of what a match leaves: 1.3 easy, 1 as in the match, 0.95 harder. */
+  /** Time allowed relative to a match: 1.3 is easier, 1 as in a match, 0.95 harder. */
   readonly timeFactor: number;
   readonly doing: Doing;
   readonly pressure: Pressure;
-  /** Distances from home, as a share of those the pattern has. */
+  /** Distances from home relative to the pattern's. */
   readonly floorScale: number;
   readonly limitsMs: LimitsMs;
   readonly limitSources: LimitSources;
@@ -125,21 +125,21 @@ export interface Rung {
   readonly targetLimits?: readonly TargetLimit[];
   /** Limits of events of the coach's own. */
   readonly coachLimits?: readonly CoachLimit[];
-  /** Share of a set's valid reps that must pass every limit, 0–1. */
+  /** Least share of valid reps that must pass every limit, 0–1. */
   readonly passShare: number;
   /** Largest allowed share of false starts among the cued reps, 0–1. */
   readonly falseStartShare: number;
   /** Least share of cued reps without a fault that was watched for, 0–1. */
   readonly cleanShare: number;
-  /** Least share of catch trials held, 0–1; asked only where there are any. */
+  /** Least share of catch trials in which the athlete stayed, 0–1; only applies if there are any. */
   readonly heldShare: number;
-  /** Largest interquartile range of the cycle as a share of its median; `null` for any. */
+  /** Largest interquartile range of the cycle as a share of its median; `null`: no limit. */
   readonly mostSpread: number | null;
-  /** Fewer valid reps than this decide nothing. */
+  /** With fewer valid reps a set decides nothing. */
   readonly minValidReps: number;
 }
 
-/** What a rung asks where nothing else is said: all that a coach may leave as it is. */
+/** Defaults of a rung. */
 export const USUAL_RUNG = {
   order: 'shuffled',
   catchShare: 0,
@@ -158,8 +158,8 @@ export const USUAL_RUNG = {
 } as const satisfies Partial<Rung>;
 
 /**
- * What a rung allows for a duration at a target, ms: the target's own limit, else the rung's;
- * `undefined` where it sets none. A duration that the rung does not limit no target does.
+ * A rung's limit for a duration at a target, ms: the target's own, or else the rung's; `undefined` if the rung does
+ * not limit the duration.
  */
 export function limitAt(
   { limitsMs, targetLimits = [] }: Pick<Rung, 'limitsMs' | 'targetLimits'>,
@@ -171,7 +171,7 @@ export function limitAt(
   return targetLimits.find((own) => own.gate === gate && own.target === target)?.limitMs ?? limitMs;
 }
 
-/** All that a rung allows at a target, ms. */
+/** A rung's limits at a target, ms. */
 export const limitsAt = (rung: Pick<Rung, 'limitsMs' | 'targetLimits'>, target: string): LimitsMs =>
   Object.fromEntries(
     GATED_DURATIONS.flatMap((gate) => {
@@ -180,7 +180,7 @@ export const limitsAt = (rung: Pick<Rung, 'limitsMs' | 'targetLimits'>, target: 
     }),
   );
 
-/** Least and largest limit of the targets in play, ms; `null` where one holds for all, or none. */
+/** Least and largest limit among the targets in play, ms; `null` if they do not differ, or there is none. */
 export function limitRange(
   rung: Pick<Rung, 'limitsMs' | 'targetLimits' | 'targets'>,
   gate: GatedDuration,
@@ -190,7 +190,7 @@ export function limitRange(
   return least < most ? [least, most] : null;
 }
 
-/** The limits that hold for every target in play alike, ms. */
+/** The limits that are the same for all targets in play, ms. */
 export const limitsForAll = (rung: Pick<Rung, 'limitsMs' | 'targetLimits' | 'targets'>): LimitsMs =>
   Object.fromEntries(
     GATED_DURATIONS.flatMap((gate) => {
@@ -199,7 +199,7 @@ export const limitsForAll = (rung: Pick<Rung, 'limitsMs' | 'targetLimits' | 'tar
     }),
   );
 
-/** A rung with other limits of single targets for one duration; none for the rung's to hold for all. */
+/** The rung with new target limits for one duration; an empty list removes them. */
 export function withTargetLimits<Limited extends Pick<Rung, 'targetLimits'>>(
   rung: Limited,
   gate: TargetedDuration,
@@ -209,7 +209,7 @@ export function withTargetLimits<Limited extends Pick<Rung, 'targetLimits'>>(
   return { ...rung, targetLimits: [...others, ...own] };
 }
 
-/** A rung with other limits: a target's own stands where its duration's limit stays what it was. */
+/** The rung with new limits. Target limits of a duration are kept if its limit did not change. */
 export function withLimits<Limited extends Pick<Rung, 'limitsMs' | 'targetLimits'>>(
   rung: Limited,
   limitsMs: LimitsMs,
@@ -220,10 +220,10 @@ export function withLimits<Limited extends Pick<Rung, 'limitsMs' | 'targetLimits
   return { ...rung, limitsMs, ...(rung.targetLimits && { targetLimits }) };
 }
 
-/** What a step up the ladder raises. */
+/** What a step up the ladder makes harder. */
 export type Axis = 'speed' | 'complexity';
 
-/** What a step from one rung to the next raises; both where a coach wrote it so. */
+/** What the step between two rungs makes harder; both if a coach wrote it so. */
 export function raisedBy(from: Rung, to: Rung): readonly Axis[] {
   const faster =
     to.timeFactor < from.timeFactor ||

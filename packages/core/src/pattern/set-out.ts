@@ -32,14 +32,14 @@ export function landmarksOf({ court, sizeM, home }: OnFloor): Landmark[] {
   ];
 }
 
-/** Sine of the angle at which two tapes meet at a marker: 1 fixes it best, 0 not at all. */
+/** Sine of the angle between two tapes at a marker: at 1 they fix it best, at 0 not at all. */
 function crossing({ at }: Target, second: Point): number {
   const [a, b] = [minus(HOME, at), minus(second, at)];
   const lengths = Math.hypot(a.x, a.y) * Math.hypot(b.x, b.y);
   return lengths === 0 ? 0 : Math.abs(a.x * b.y - a.y * b.x) / lengths;
 }
 
-/** The landmark from which the worst-placed marker is still fixed best. */
+/** The landmark from which the worst-fixed marker is fixed best. */
 export function bestLandmark(pattern: OnFloor): Landmark {
   const worst = ({ at }: Landmark) =>
     Math.min(...pattern.targets.map((target) => crossing(target, at)));
@@ -48,20 +48,20 @@ export function bestLandmark(pattern: OnFloor): Landmark {
   );
 }
 
-/** How to put a marker down with two tapes: where the two lengths meet, on the side named. */
+/** How to place a marker with two tapes: where their lengths meet, on the named side. */
 export interface TapeMark {
   readonly target: Target;
   readonly fromHomeM: number;
   readonly fromSecondM: number;
-  /** Of the line from home base to the second point, looking along it; `null` on the line. */
+  /** Side of the line from home base to the second landmark; `null` on the line. */
   readonly side: Side | null;
-  /** From the marker to the nearest edge of the court, negative outside it. */
+  /** Distance to the nearest court edge, negative outside the court. */
   readonly clearanceM: number;
 }
 
 const ON_LINE_M = 0.02;
 
-/** Where two tapes, from home and from a second landmark, cross at each target: m along each. */
+/** The two tape lengths for each target, from home base and from a second landmark, m. */
 export function tapeMarks(pattern: OnFloor, second: Landmark): TapeMark[] {
   const { backLeft, frontRight } = courtOnFloor(
     courtOf(pattern.court, pattern.sizeM),

@@ -5,10 +5,10 @@ import { nextMarker } from './layout.js';
 import { legOf, targetOf, type Pattern } from './pattern.js';
 import { withLeg, withTarget } from './edit.js';
 
-/** Nearer than this to the mirrored place, a marker is that target's counterpart, metres. */
+/** A marker this close to the mirrored place is the counterpart, m. */
 const COUNTERPART_M = 0.6;
 
-/** The target that stands across from another, if there is one. */
+/** A target's counterpart on the other side, if there is one. */
 export function counterpartOf(pattern: Pick<Pattern, 'targets'>, letter: string): Target | null {
   const target = targetOf(pattern, letter);
   if (!target) return null;
@@ -20,8 +20,9 @@ export function counterpartOf(pattern: Pick<Pattern, 'targets'>, letter: string)
 }
 
 /**
- * Copies a leg, mirrored, to the target across from its own, which is moved to the exact mirrored
- * place; where there is none a marker is added. A problem when the leg or a free letter is missing.
+ * Copies a leg, mirrored, to its target's counterpart, which moves to the exact mirrored place; adds a marker if
+ * there is none.
+ * @returns a problem if the leg or a free letter is missing
  */
 export function copyLegAcross(pattern: Pattern, letter: string): Result<Pattern> {
   const target = targetOf(pattern, letter);

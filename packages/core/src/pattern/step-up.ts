@@ -7,13 +7,13 @@ import {
   type RungOrder,
 } from './rung.js';
 
-/** One thing that a step from one rung to the next changes. */
+/** A change between two rungs. */
 export type StepUp =
   | { readonly what: 'targets'; readonly more: number }
   | { readonly what: 'order'; readonly order: RungOrder }
   | { readonly what: 'doing'; readonly doing: Doing }
   | { readonly what: 'pressure'; readonly pressure: Pressure }
-  /** A kind of test comes in, or goes. */
+  /** A kind of test that is added or removed. */
   | { readonly what: 'catch' | 'switch'; readonly comes: boolean }
   | { readonly what: 'floor'; readonly larger: boolean }
   | { readonly what: 'pace'; readonly quicker: boolean };
@@ -21,7 +21,7 @@ export type StepUp =
 const tests = (what: 'catch' | 'switch', from: number, to: number): StepUp[] =>
   from > 0 === to > 0 ? [] : [{ what, comes: to > 0 }];
 
-/** Whether limits got tighter; `null` where they stay, or only some do. */
+/** Whether limits became tighter; `null` if they did not change, or only some did. */
 function paceOf(from: Rung, to: Rung): boolean | null {
   if (from.timeFactor !== to.timeFactor) return to.timeFactor < from.timeFactor;
   const changes = GATED_DURATIONS.flatMap((gate) =>
@@ -36,7 +36,7 @@ function paceOf(from: Rung, to: Rung): boolean | null {
   return changes[0] ?? null;
 }
 
-/** What a step from one rung to another changes, in the order a coach would name it. */
+/** The changes between two rungs, in the order a coach would name them. */
 export function stepUp(from: Rung, to: Rung): StepUp[] {
   const more = to.targets.length - from.targets.length;
   const quicker = paceOf(from, to);

@@ -31,8 +31,8 @@ function legProblem(leg: Leg, index: number, letters: readonly string[]): Result
 }
 
 /**
- * The pattern itself when its parts fit together; otherwise the first problem. That each part has
- * the right shape is the contract's to check.
+ * Checks that a pattern's parts fit together. Their shapes are the contract's to check.
+ * @returns the pattern, or the first problem
  */
 export function checkPattern<Checked extends Pattern>(pattern: Checked): Result<Checked> {
   const letters = pattern.targets.map(({ letter }) => letter);

@@ -1,4 +1,4 @@
-/** What a block of a session can be, in the order a session usually has them. */
+/** Kinds of blocks, in the usual order of a session. */
 export const BLOCK_KINDS = [
   'warm-up',
   'readiness checks',
@@ -19,11 +19,11 @@ export type BlockKind = (typeof BLOCK_KINDS)[number];
 /** What a block trains; the order within a session matters. */
 export type Trained = 'warming' | 'feet' | 'reaction' | 'play' | 'conditioning' | 'calming';
 
-/** What is thrown, struck or caught, the slowest first; eased for age. */
+/** What is thrown, struck or caught, slowest first; adapted to age. */
 export const OBJECTS = ['none', 'balloon', 'soft', 'match'] as const;
 export type PlayObject = (typeof OBJECTS)[number];
 
-/** What somebody does at a station while another works. */
+/** What somebody helps with at a station while another works. */
 export const HELPER_ROLES = ['calls', 'feeds', 'collects'] as const;
 export type HelperRole = (typeof HELPER_ROLES)[number];
 
@@ -36,14 +36,14 @@ export const BLOCK_BOUNDS = {
   stations: [1, 6],
 } as const;
 
-/** How many are wanted in a turn of a challenge. */
+/** Bounds of the number wanted in a turn of a challenge. */
 export const WANTED = [1, 999] as const;
 
-/** Games in which somebody catches what comes at a call, from farther and farther. */
+/** Catching games, in which the distance grows. */
 export const CATCH_FORMS = ['drop and catch', 'turn on a call', 'off a wall'] as const;
 export type CatchForm = (typeof CATCH_FORMS)[number];
 
-/** How a game is played, with the app as its referee. */
+/** Games the app can referee. */
 export const GAME_FORMS = ['courts', 'teams', ...CATCH_FORMS] as const;
 export type GameForm = (typeof GAME_FORMS)[number];
 
@@ -58,49 +58,49 @@ export const MOST_BLOCKS = 40;
 /** Most athletes in a session. */
 export const MOST_PLANNED = 60;
 
-/** Somebody stays at a station, counted from 1. */
+/** An athlete stays at a station, numbered from 1. */
 export interface Stay {
   readonly athleteId: string;
   readonly station: number;
 }
 
-/** A part of a session: everybody at once for some minutes, or in turns at stations. */
+/** A part of a session: for everybody at once, or in turns at stations. */
 export interface Block {
   readonly id: string;
   readonly kind: BlockKind;
-  /** In the coach's own words; as its kind is called where it is empty. */
+  /** The coach's title; if empty the kind's name is used. */
   readonly title: string;
   readonly how: 'together' | 'turns';
-  /** How long it is together, min; of turns it follows from what is below. */
+  /** Duration together, min; in turns it follows from the fields below. */
   readonly minutes: number;
-  /** Of each athlete, in turns. */
+  /** Sets per athlete, in turns. */
   readonly sets: number;
-  /** Of one set, s. */
+  /** Duration of a set, s. */
   readonly workS: number;
-  /** Each athlete's own, between two of their sets, s. */
+  /** Least rest of an athlete between two sets, s. */
   readonly restS: number;
   /** How many work at the same time, in turns. */
   readonly stations: number;
-  /** What is done at each station while one works, in turns. */
+  /** Roles of helpers at each station, in turns. */
   readonly helpers: readonly HelperRole[];
   readonly object: PlayObject;
-  /** The pattern it is run on; `null`: each what they work on, or none. */
+  /** The pattern to run; `null`: each their own, or none. */
   readonly patternId: string | null;
-  /** What is needed besides, in the coach's own words. */
+  /** What is needed besides, in the coach's words. */
   readonly needs: string;
-  /** What is said or looked at in it, in the coach's own words. */
+  /** What to say or look for, in the coach's words. */
   readonly note?: string | null;
-  /** Who does it; everybody where it is not said. */
+  /** Who does it; absent: everybody. */
   readonly who?: readonly string[] | null;
-  /** Who stays at which station, in turns; where it is not said everybody goes where there is room. */
+  /** Who stays at which station, in turns; absent: everybody goes where there is room. */
   readonly stays?: readonly Stay[] | null;
-  /** How many in a turn are wanted, of a challenge. */
+  /** The number wanted in a turn, in a challenge. */
   readonly wanted?: number | null;
-  /** Of a game; as its kind usually is where it is not said. */
+  /** The kind of game; absent: the block's default. */
   readonly game?: GameForm | null;
 }
 
-/** Who of those that come does a block. */
+/** Those of the attendees who do a block. */
 export const thoseIn = (
   { who }: Pick<Block, 'who'>,
   athleteIds: readonly string[],
@@ -111,13 +111,13 @@ const GAMES: Partial<Readonly<Record<BlockKind, GameForm>>> = {
   'game to a score': 'courts',
 };
 
-/** How a block is played, said or usual; `null` where it is no game. */
+/** A block's game, chosen or default; `null` if it is none. */
 export function gameOf({ kind, game }: Pick<Block, 'kind' | 'game'>): GameForm | null {
   const usual = GAMES[kind] ?? null;
   return usual && (game ?? usual);
 }
 
-/** Whether a game is one of catching: what is reached in it is a distance, in cm. */
+/** Whether a game is about catching, whose results are distances in cm. */
 export const isCatching = (form: GameForm): form is CatchForm =>
   CATCH_FORMS.some((one) => one === form);
 
@@ -144,7 +144,7 @@ const turns = (
   ...{ trains, sets, workS, restS, helpers, object, how: 'turns', minutes: 10, stations: 1 },
 });
 
-/** What each kind of block is like where nobody says otherwise: rest is twice the work for quality, as much for play (handbook 4). */
+/** Defaults of each kind of block: rest is twice the work for quality, as long as the work for play (handbook 4). */
 const LIBRARY: Readonly<Record<BlockKind, Usual>> = {
   'warm-up': together('warming', 8),
   'readiness checks': together('warming', 5),
@@ -164,7 +164,7 @@ const LIBRARY: Readonly<Record<BlockKind, Usual>> = {
 /** What a block of a kind trains. */
 export const trainedBy = (kind: BlockKind): Trained => LIBRARY[kind].trains;
 
-/** A block of a kind as it usually is. */
+/** A block of a kind with its defaults. */
 export function usualBlock(id: string, kind: BlockKind): Block {
   const { trains: _, ...usual } = LIBRARY[kind];
   return { id, kind, title: '', patternId: null, needs: '', ...usual };

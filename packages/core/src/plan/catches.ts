@@ -1,23 +1,23 @@
 /**
- * A game of reaction for pairs, refereed: one of each pair catches what the other lets go. Whoever catches
- * it steps back, whoever does not steps up; the farthest that was caught is the score.
+ * A refereed reaction game for pairs: one catches what the other drops. A catch increases the distance by a step, a
+ * miss decreases it; the farthest catch is the score.
  */
 
-/** Where somebody stands in it. */
+/** An athlete's state in it. */
 export interface Catcher {
   readonly athleteId: string;
-  /** From what is caught, cm. */
+  /** Current distance, cm. */
   readonly distanceCm: number;
-  /** Farthest that was caught, cm; 0 before the first catch. */
+  /** Farthest catch, cm; 0 before the first. */
   readonly bestCm: number;
-  /** Times it was tried. */
+  /** Number of tries. */
   readonly tries: number;
 }
 
-/** Distances, cm: where everybody begins, how far a step is, and the nearest there is. */
+/** Distances, cm: the first, the step, and the least. */
 export const CATCH_FROM_CM = { begin: 100, step: 25, nearest: 50 } as const;
 
-/** A call: who was to catch, and who of them missed. */
+/** A call: who was to catch, and who missed. */
 export interface Call {
   readonly toCatch: readonly string[];
   readonly missed: readonly string[];
@@ -32,7 +32,7 @@ function afterTry(one: Catcher, isCaught: boolean): Catcher {
     : { ...one, tries, distanceCm: Math.max(nearest, distanceCm - step) };
 }
 
-/** Where somebody stands after the calls there were. */
+/** An athlete's state after some calls. */
 export const catcherAfter = (athleteId: string, calls: readonly Call[]): Catcher =>
   calls
     .filter(({ toCatch }) => toCatch.includes(athleteId))
@@ -42,8 +42,8 @@ export const catcherAfter = (athleteId: string, calls: readonly Call[]): Catcher
     });
 
 /**
- * Pairs of a game, in the order given, and who of each catches: by turns. Of an odd number the last has
- * nobody: they join the last pair, and three take turns.
+ * Pairs in the given order, with who catches in each round, alternating. With an odd number the last three take
+ * turns.
  */
 export function catchPairs(
   athleteIds: readonly string[],

@@ -1,11 +1,11 @@
 import type { Practised } from './home-practice.js';
 import { weekOf, type OfProgramme, type Programme } from './weeks.js';
 
-/** What somebody has done of a week, against what was planned for them. */
+/** What an athlete has done in a week, compared with the plan. */
 export interface WeekDone {
   readonly planned: number;
   readonly done: number;
-  /** In sessions of the programme, min. */
+  /** In the programme's sessions, min. */
   readonly plannedMinutes: number;
   readonly doneMinutes: number;
   /** At home, min. */
@@ -13,13 +13,13 @@ export interface WeekDone {
   readonly homeDone: number;
 }
 
-/** Who was at a session that was planned. */
+/** A planned session that took place, with its attendance. */
 export interface Held {
   readonly planId: string | null;
   readonly attended: readonly { readonly athleteId: string; readonly minutes: number }[];
 }
 
-/** Done against planned, of each athlete of a programme and each of its weeks. */
+/** For each athlete and week of a programme, what was done of what was planned. */
 export function doneAgainstPlanned(
   programme: Programme,
   sessions: readonly OfProgramme[],

@@ -3,19 +3,19 @@ import type { Answer } from '../progress/index.js';
 import type { Fault } from '../timing/index.js';
 import { usualBlock, type Block } from './block.js';
 
-/** Where somebody stands, as far as a session is drafted from it. */
+/** An athlete's state, as far as drafting a session needs it. */
 export interface Stands {
   readonly athleteId: string;
-  /** What the ladder says; `null` before any set. */
+  /** The ladder's decision; `null` before any set. */
   readonly answer: Answer | null;
-  /** The side that surely takes longer. */
+  /** The side that clearly takes longer. */
   readonly slowerSide: Side | null;
   readonly watched: readonly Fault[];
-  /** What was seen of them when something was seen last. */
+  /** Faults from the last session in which any were seen. */
   readonly seen: readonly Fault[];
 }
 
-/** Why a block is in a draft, and for whom above all; the others do it too. */
+/** Why a block is in a draft, and for whom in particular. */
 export type DraftReason =
   | { readonly why: 'as usual' }
   | { readonly why: 'a fault'; readonly fault: Fault; readonly athleteIds: readonly string[] }
@@ -23,18 +23,18 @@ export type DraftReason =
   | { readonly why: 'ready for the next rung'; readonly athleteIds: readonly string[] }
   | { readonly why: 'never timed'; readonly athleteIds: readonly string[] };
 
-/** A block of a draft. */
+/** A drafted block. */
 export interface DraftedBlock {
   readonly block: Block;
   readonly reason: DraftReason;
 }
 
-/** More corrections than that nobody can take from a session (handbook 1). */
+/** More corrections than an athlete can take from one session (handbook 1). */
 const MOST_FAULTS = 2;
-/** So many wait at a station without a crowd. */
+/** So many can wait at a station without crowding. */
 const A_STATION = 5;
 
-/** Faults of several, those of most first; of equally many the one named first. */
+/** Faults of several athletes, most frequent first. */
 function faultsOf(people: readonly Stands[]): [Fault, string[]][] {
   const of = new Map<Fault, string[]>();
   for (const { athleteId, watched, seen } of people)
@@ -44,9 +44,8 @@ function faultsOf(people: readonly Stands[]): [Fault, string[]][] {
 }
 
 /**
- * A session from where people stand, for the coach to change: warm-up, what mends the two faults that
- * most of them have, the slower side, sets at the stations with whoever is ready for the next rung, play,
- * cool-down (order of handbook 8).
+ * Drafts a session from the athletes' states: warm-up, mending the two most frequent faults, the slower side, sets at
+ * stations with those ready for the next rung, play, cool-down (order of handbook 8).
  */
 export function draftedFrom(people: readonly Stands[], newId: () => string): DraftedBlock[] {
   const of = (is: (one: Stands) => boolean): string[] =>

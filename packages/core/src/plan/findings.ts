@@ -3,12 +3,12 @@ import { AGE_BANDS, type AgeBand } from '../people/index.js';
 import { thoseIn, trainedBy, type Block } from './block.js';
 import { overTime, type PlacedBlock, type Session } from './session.js';
 
-/** Something about a session that a coach may want to change, with what it is reckoned from. */
+/** A problem of a session, with the figures behind it. */
 export type PlanFinding =
   | { readonly finding: 'no warm-up' | 'no cool-down' | 'nobody' }
-  /** Quickness is trained on tired legs. */
+  /** Reaction is trained when legs are tired. */
   | { readonly finding: 'reaction after conditioning'; readonly blockId: string }
-  /** Rest under what the kind of work asks: parts of rest to one of work. */
+  /** Less rest than the kind of work asks, as parts of rest per part of work. */
   | {
       readonly finding: 'short rest';
       readonly blockId: string;
@@ -21,13 +21,13 @@ export type PlanFinding =
       readonly worksS: number;
       readonly waitsS: number;
     }
-  /** Who comes and has no part in a block. */
+  /** Attendees without a part in a block. */
   | {
       readonly finding: 'nothing to do';
       readonly blockId: string;
       readonly athleteIds: readonly string[];
     }
-  /** The match object in the hands of children who need a slower one first. */
+  /** Children play with the match object before a slower one. */
   | {
       readonly finding: 'match object for the young';
       readonly blockId: string;
@@ -35,7 +35,7 @@ export type PlanFinding =
     }
   | { readonly finding: 'too long'; readonly overS: number };
 
-/** Parts of rest to one of work: quality for reaction, match conditioning for play (handbook 4). */
+/** Rest per part of work: quality for reaction, match conditioning for play (handbook 4). */
 const REST_AIM = { reaction: 2, play: 1 } as const;
 
 const restAim = ({ kind }: Block): number | null => {
@@ -49,7 +49,7 @@ function ofBlock({ block, shares }: PlacedBlock): PlanFinding[] {
   const [aim, ratio, blockId] = [restAim(block), block.restS / block.workS, block.id];
   if (aim !== null && block.sets > 1 && ratio < aim)
     findings.push({ finding: 'short rest', blockId, ratio, aim });
-  // A rest after each set is meant: only what is waited beyond them is waiting.
+  // The rest after each set is intended; only waiting beyond it counts.
   const waits = shares.map(({ works, waitsS }) => waitsS - works * block.restS);
   const waitsS = waits.length > 0 ? Math.round(mean(waits)) : 0;
   const worksS = block.sets * block.workS;
@@ -65,7 +65,7 @@ function leftOut({ block }: PlacedBlock, athleteIds: readonly string[]): PlanFin
     : [{ finding: 'nothing to do', blockId: block.id, athleteIds: idle }];
 }
 
-/** How old those who come are, where it is known. */
+/** Ages of the attendees, if known. */
 interface Aged {
   readonly ageBandOf?: (athleteId: string) => AgeBand | undefined;
 }
@@ -82,7 +82,7 @@ function tooFast(
     : [{ finding: 'match object for the young', blockId: block.id, athleteIds: young }];
 }
 
-/** What to look at again in a session before it is run (handbook 8), in the order of the session. */
+/** Problems of a session to consider before it is run (handbook 8), in the order of the session. */
 export function planFindings(
   session: Pick<Session, 'minutes' | 'athleteIds'> & Aged,
   blocks: readonly PlacedBlock[],

@@ -2,10 +2,10 @@ import { trainedBy, type Block, type Trained } from './block.js';
 import { replaced } from './edit.js';
 import { overTime, placed, type Session } from './session.js';
 
-/** What gives first when time is short; warming up, calming down and anybody's rest never do. */
+/** What is shortened first when time is short; warm-up, cool-down and rest never are. */
 const GIVES: readonly Trained[] = ['conditioning', 'play', 'feet', 'reaction'];
 
-/** What a block can be shortened in: a set of each in turns, a minute together. */
+/** The unit a block is shortened by: a set per athlete in turns, or a minute. */
 const sizeOf = ({ how }: Block): 'sets' | 'minutes' => (how === 'turns' ? 'sets' : 'minutes');
 
 /**

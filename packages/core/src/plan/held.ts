@@ -4,24 +4,24 @@ import type { Session } from './session.js';
 
 /** A block as it was run. */
 export interface HeldBlock {
-  /** Of the plan. */
+  /** Its id in the plan. */
   readonly blockId: string;
   readonly kind: BlockKind;
   readonly title: string;
-  /** Of a game. */
+  /** For a game. */
   readonly game?: GameForm | null;
-  /** Of a challenge, how many were wanted. */
+  /** For a challenge: the number wanted. */
   readonly wanted?: number | null;
   /** Epoch ms. */
   readonly fromMs: number;
   readonly toMs: number;
 }
 
-/** Shorter than this a block was only passed by, ms. */
+/** A block that lasted less than this was only skipped through, ms. */
 const PASSED_BY_MS = 10_000;
 const MINUTE_MS = 60_000;
 
-/** Moments of a run, each with when the next began; the last lasts until now. */
+/** The moments of a run with their ends; the last continues until now. */
 const spans = (log: readonly RunMoment[], nowMs: number) =>
   log.map((moment, i) => ({ ...moment, toMs: log[i + 1]?.atMs ?? nowMs }));
 
@@ -36,8 +36,8 @@ const asked = (block: Block) => {
 };
 
 /**
- * The blocks that were run, in that order: one that was begun again without another between is one, one
- * that was only passed by is none, unless something was counted in it.
+ * The blocks that were run, in order. A block restarted directly is one block; one skipped through is left out,
+ * unless something was counted in it.
  * @param counted ids of blocks
  */
 export function heldBlocks(
@@ -60,7 +60,7 @@ export function heldBlocks(
     .map(({ place: _, ...block }) => block);
 }
 
-/** How long each was here while it went on, in whole minutes, at least one; in the order they came. */
+/** How long each athlete attended, in whole minutes, at least one; in the order they came. */
 export function minutesHere(
   { blocks }: Pick<Session, 'blocks'>,
   { log }: Pick<PlanRun, 'log'>,

@@ -1,9 +1,9 @@
 import { mondayOf, weekOf, type Programme, type ProgrammeWeek } from './weeks.js';
 
-/** Fewest and most minutes that somebody practises at a time. */
+/** Bounds of minutes practised at a time. */
 export const PRACTICE_MINUTES = [1, 240] as const;
 
-/** What somebody practised without the coach on a day. */
+/** Practice without the coach on a day. */
 export interface Practised {
   readonly athleteId: string;
   /** YYYY-MM-DD. */
@@ -11,7 +11,7 @@ export interface Practised {
   readonly minutes: number;
 }
 
-/** Minutes that somebody practised at home in the week of a day. */
+/** Minutes an athlete practised at home in the week of a day. */
 export const practisedInWeek = (
   practised: readonly Practised[],
   athleteId: string,
@@ -21,12 +21,12 @@ export const practisedInWeek = (
     .filter((one) => one.athleteId === athleteId && mondayOf(one.day) === mondayOf(day))
     .reduce((sum, { minutes }) => sum + minutes, 0);
 
-/** Short and often does more than long and seldom, min. */
+/** The most minutes suggested for a day: short and often is better than long and seldom. */
 const MOST_A_DAY = 15;
-/** A day of rest stays. */
+/** The most days suggested in a week, which leaves a day of rest. */
 const MOST_DAYS = 6;
 
-/** The week of a programme that somebody is in on a day; of several the newest; `null` in none. */
+/** The programme week an athlete is in on a day; of several programmes the newest; `null` if in none. */
 export function weekAtHome(
   programmes: readonly Programme[],
   athleteId: string,
@@ -40,7 +40,7 @@ export function weekAtHome(
   return week ? { ...week, monday: mondayOf(day) } : null;
 }
 
-/** Minutes of a week's practice at home over its days, as evenly as whole minutes go; long days are none. */
+/** Spreads a week's minutes at home over days, evenly and without long days. */
 export function overDays(minutes: number): { readonly days: number; readonly minutes: number } {
   const days = Math.max(1, Math.min(MOST_DAYS, Math.ceil(minutes / MOST_A_DAY)));
   return { days, minutes: Math.ceil(minutes / days) };

@@ -1,10 +1,10 @@
 import type { Pattern } from '../pattern/index.js';
 import { OBJECTS, thoseIn, type Block, type BlockKind, type PlayObject } from './block.js';
 
-/** Free floor round the outermost markers, so that nobody runs into anything, m. */
+/** Free floor around the outermost markers, m. */
 export const RUN_OFF_M = 1;
 
-/** Floor, m. */
+/** An area of floor, m. */
 export interface Space {
   readonly acrossM: number;
   readonly deepM: number;
@@ -12,7 +12,7 @@ export interface Space {
 
 type Marked = Pick<Pattern, 'home' | 'targets'>;
 
-/** The floor that a pattern needs with a free run-off round its markers, m. */
+/** The floor a pattern needs, including run-off, m. */
 export function spaceNeeded({ home, targets }: Marked): Space {
   const spots = [{ at: { x: 0, y: 0 }, radiusM: home.radiusM }, ...targets];
   const span = (axis: 'x' | 'y'): number =>
@@ -21,28 +21,28 @@ export function spaceNeeded({ home, targets }: Marked): Space {
   return { acrossM: span('x') + 2 * RUN_OFF_M, deepM: span('y') + 2 * RUN_OFF_M };
 }
 
-/** What is to be brought to a block, or to a session, and the floor it takes. */
+/** The equipment and floor a block or a session needs. */
 export interface Kit {
-  /** Cones or tape marks, home base among them. */
+  /** Cones or tape marks, home base included. */
   readonly markers: number;
-  /** Of each kind that is used, how many. */
+  /** Number of each kind of object. */
   readonly objects: readonly { readonly object: PlayObject; readonly count: number }[];
-  /** Devices that show or sound the cues. */
+  /** Devices that present cues. */
   readonly screens: number;
-  /** Of each station, and how many of them beside each other; `null` where no pattern says. */
+  /** Floor per station, and the number of stations side by side; `null` without a pattern. */
   readonly floor: (Space & { readonly stations: number }) | null;
-  /** In the coach's own words, each once. */
+  /** Other things, in the coach's words, without duplicates. */
   readonly besides: readonly string[];
 }
 
-/** Kinds that are done on a pattern's markers. */
+/** Kinds of blocks that use a pattern's markers. */
 const ON_MARKERS: readonly BlockKind[] = [
   'rehearse',
   'cued drill',
   'pattern with action',
   'freeze and look',
 ];
-/** Kinds in which two share what is played with. */
+/** Kinds of blocks in which two share an object. */
 const IN_PAIRS: readonly BlockKind[] = ['reaction game', 'play', 'game to a score'];
 
 const most = (numbers: readonly number[]): number => Math.max(0, ...numbers);
@@ -57,10 +57,9 @@ function objectsOf(block: Block, count: number, places: number): Kit['objects'] 
 }
 
 /**
- * What a block takes: at each station the markers of the pattern with most of them, what is played with
- * once a station (once a pair in games, once each in what all do together), a screen where cues are given.
- *
- * @param patternOf what somebody runs in this block, where it is known
+ * What a block needs: at each station the markers of the largest pattern; objects per station (per pair in games, per
+ * person in what all do together); a screen if cues are given.
+ * @param patternOf the pattern somebody runs in this block, if known
  */
 export function kitOfBlock(
   block: Block,
@@ -91,9 +90,8 @@ export function kitOfBlock(
 }
 
 /**
- * The patterns that a session is run on, each once, in the order in which they come.
- *
- * @param ownOf what somebody works on, where it is known
+ * The patterns run in a session, without duplicates, in order.
+ * @param ownOf the pattern somebody is working on, if known
  */
 export const patternsOf = (
   blocks: readonly Block[],
@@ -109,7 +107,7 @@ export const patternsOf = (
   ),
 ];
 
-/** What a session takes: of each thing as many as the block that needs most of it, for blocks follow each other. */
+/** What a session needs: the maximum over its blocks, since they follow each other. */
 export function kitOfAll(kits: readonly Kit[]): Kit {
   const [widest = null] = kits
     .flatMap(({ floor }) => floor ?? [])

@@ -1,31 +1,31 @@
 import { mean } from '../numeric/index.js';
 import { MOVEMENTS, type MovementCounts } from '../pattern/index.js';
 
-/** How hard a session was, as somebody says it afterwards: 0 nothing at all, 10 the most there is (Foster et al. 2001). */
+/** Bounds of session effort, as athletes rate it afterwards: 0 nothing at all, 10 maximal (Foster et al. 2001). */
 export const EFFORT = [0, 10] as const;
 
-/** A week of an athlete's. */
+/** An athlete's week. */
 export interface WeekLoad {
   /** Its first day, YYYY-MM-DD. */
   readonly monday: string;
   /** In sessions and at home, min. */
   readonly minutes: number;
-  /** Sum of minutes × effort over what the effort was said of; `null` before the first such. */
+  /** Sum of minutes × effort where effort was rated; `null` before the first rating. */
   readonly effort: number | null;
-  /** Of timed sets; `null` before the first. */
+  /** From timed sets; `null` before the first. */
   readonly movements: MovementCounts | null;
 }
 
-/** What of a week is held against the weeks before it. */
+/** Figures of a week that are compared with the weeks before. */
 export const LOAD_FIGURES = ['effort', ...MOVEMENTS] as const;
 export type LoadFigure = (typeof LOAD_FIGURES)[number];
 
-/** Weeks that this one is held against. */
+/** How many weeks a week is compared with. */
 export const WEEKS_BEFORE = 4;
-/** More than this over their mean is pointed out, as a share of it (handbook 8). */
+/** A larger rise over their mean is pointed out, as a share (handbook 8). */
 export const MOST_RISE = 0.3;
 
-/** A figure that has jumped: a prompt to look, not a prediction of injury. */
+/** A figure that has risen: a reason to look, not a prediction of injury. */
 export interface LoadRise {
   readonly figure: LoadFigure;
   readonly now: number;
@@ -37,9 +37,9 @@ const figureOf = ({ effort, movements }: WeekLoad, figure: LoadFigure): number |
   figure === 'effort' ? effort : (movements?.[figure] ?? null);
 
 /**
- * What of this week is more than 30 % over the mean of the four weeks before it (handbook 8). Nothing is
- * said of a figure that was not kept in all of them, or was 0 in all of them. What jumped most comes first.
- * @param weeks of an athlete without a gap, the oldest first; the last is this one
+ * Figures of this week more than 30 % above the mean of the four weeks before (handbook 8), largest rise first. A
+ * figure that was not recorded in all of them, or was always 0, is left out.
+ * @param weeks of an athlete without gaps, oldest first; the last is this one
  */
 export function loadRises(weeks: readonly WeekLoad[]): LoadRise[] {
   const before = weeks.slice(-1 - WEEKS_BEFORE, -1);

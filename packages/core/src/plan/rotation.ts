@@ -1,38 +1,37 @@
 import type { HelperRole, Stay } from './block.js';
 
-/** One station in one round: who works there, and who helps. */
+/** A station in a round: who works and who helps. */
 export interface StationTurn {
   readonly works: string;
   readonly helps: readonly { readonly athleteId: string; readonly role: HelperRole }[];
 }
 
-/** All stations for the length of one set, s from the start of the block. */
+/** A round: all stations for one set, s from the start of the block. */
 export interface Round {
   readonly fromS: number;
   readonly toS: number;
-  /** `null` where nobody works at a station. */
+  /** `null` for a station where nobody works. */
   readonly stations: readonly (StationTurn | null)[];
   /** Who neither works nor helps. */
   readonly rests: readonly string[];
 }
 
-/** What a rotation is made for. */
+/** The input of a rotation. */
 export interface Rotated {
   readonly athleteIds: readonly string[];
   readonly stations: number;
-  /** Of each athlete. */
+  /** Sets per athlete. */
   readonly sets: number;
   readonly workS: number;
-  /** Each athlete's own between two of their sets, s. */
+  /** Least rest of an athlete between two sets, s. */
   readonly restS: number;
   readonly helpers: readonly HelperRole[];
-  /** Who stays at which station; where nobody is named everybody goes where there is room. */
+  /** Who stays at which station; without entries everybody goes where there is room. */
   readonly stays?: readonly Stay[] | null;
 }
 
 /**
- * Who is at which station where that is said: whoever is not named goes where fewest are, whoever is not
- * there is left out. `null` where nobody is named.
+ * The athletes of each station, if assigned: unassigned ones go where there are fewest. `null` without assignments.
  */
 export function stationGroups({
   athleteIds,
@@ -53,21 +52,21 @@ export function stationGroups({
   return groups;
 }
 
-/** Athletes over stations as evenly as they go, in the order given: sorted by rung, those alike are together. */
+/** Distributes athletes over stations as evenly as possible, in order: sorted by rung, similar ones are together. */
 export const overStations = (athleteIds: readonly string[], stations: number): Stay[] =>
   athleteIds.map((athleteId, i) => ({
     athleteId,
     station: 1 + Math.floor((i * stations) / athleteIds.length),
   }));
 
-/** One athlete as the rotation goes on. */
+/** An athlete's state during a rotation. */
 interface Person {
   readonly id: string;
   readonly place: number;
   /** Sets still to come. */
   left: number;
   readyAtS: number;
-  /** When they last worked; before everything for whoever did not yet. */
+  /** When they last worked; −∞ if never. */
   workedAtS: number;
   helped: number;
   readonly roles: Map<HelperRole, number>;
@@ -87,7 +86,7 @@ const worksIn = ({ stations }: Round, id: string): boolean =>
 const isIn = (round: Round, id: string): boolean =>
   round.rests.includes(id) || worksIn(round, id) || helpsIn(round, id);
 
-/** Notes who helped whom in a round, and how. */
+/** Records who helped whom in a round, and in which role. */
 function learn(people: ReadonlyMap<string, Person>, { stations }: Round): void {
   for (const turn of stations) {
     if (!turn) continue;
@@ -115,7 +114,7 @@ function peopleOf(
     athleteIds.map((id, place): [string, Person] => {
       const own = worked.get(id) ?? [];
       const lastS = own.at(-1)?.fromS ?? -Infinity;
-      // Whoever comes late gets what is still to come, not what they missed.
+      // Somebody who joins late gets the remaining sets, not those they missed.
       const had = isKnown(id) ? own.length : fewest;
       return [
         id,
@@ -131,7 +130,7 @@ function peopleOf(
   return people;
 }
 
-/** Who of some works next: whoever has most still to come, then whoever waits longest; nobody gets a set ahead of another. */
+/** Who works next: most sets left first, then longest wait; nobody gets a set ahead of another. */
 function nextOf(
   people: readonly Person[],
   chosen: readonly Person[],
@@ -147,7 +146,7 @@ function nextOf(
   return next;
 }
 
-/** Who works in a round, of those who may work at each station. */
+/** Who works at each station in a round. */
 function workersAt(stations: readonly (readonly Person[])[], nowS: number): (Person | undefined)[] {
   const chosen: Person[] = [];
   return stations.map((people) => {
@@ -157,7 +156,7 @@ function workersAt(stations: readonly (readonly Person[])[], nowS: number): (Per
   });
 }
 
-/** The one for a role: who had it least, with this partner least, helped least. */
+/** A helper for a role: who had the role least often, helped this partner least often, and helped least. */
 function helperFor(free: readonly Person[], role: HelperRole, works: string): Person | undefined {
   const [best] = [...free].sort(
     (a, b) =>
@@ -170,13 +169,10 @@ function helperFor(free: readonly Person[], role: HelperRole, works: string): Pe
 }
 
 /**
- * Turns at stations, a round after another, so that everybody gets the same number of sets, never one
- * ahead of another, nobody works before they have rested, and helping goes round with partners changed.
- *
- * Where it is said who stays at which station, that holds for each station among its own.
- *
- * @param done rounds that have been: with others gone or come since, what is still to come is planned
- *   anew from where they end. Whoever comes late gets as many as are left, not those they missed.
+ * Turns at stations, round by round: everybody gets the same number of sets, nobody is a set ahead or works before
+ * they have rested, and helping rotates with changing partners. Assigned athletes rotate within their stations.
+ * @param done earlier rounds: after somebody left or joined, the rest is planned anew from their end. Somebody who
+ * joins late gets as many sets as are left.
  */
 export function rotation(rotated: Rotated, done: readonly Round[] = []): Round[] {
   const people = peopleOf(rotated, done);
@@ -220,18 +216,18 @@ export function rotation(rotated: Rotated, done: readonly Round[] = []): Round[]
   return rounds;
 }
 
-/** What comes to each athlete of a rotation. */
+/** What a rotation means for an athlete. */
 export interface Share {
   readonly athleteId: string;
   readonly works: number;
-  /** In all those sets, s. */
+  /** Time working in all sets, s. */
   readonly worksS: number;
   readonly helps: number;
-  /** Between the first round and the last, neither working nor helping, s. */
+  /** Time neither working nor helping between the first round and the last, s. */
   readonly waitsS: number;
 }
 
-/** How a rotation comes out for each of its athletes. */
+/** What a rotation means for each of its athletes. */
 export const sharesOf = (rounds: readonly Round[], athleteIds: readonly string[]): Share[] => {
   const [startS, endS] = [rounds[0]?.fromS ?? 0, rounds.at(-1)?.toS ?? 0];
   return athleteIds.map((athleteId) => {

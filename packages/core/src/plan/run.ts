@@ -2,23 +2,23 @@ import { thoseIn } from './block.js';
 import { rotation, type Round } from './rotation.js';
 import { blockSeconds, roundsOf, type Session } from './session.js';
 
-/** A session as it is run; all of it goes on where it was when the page dies. */
+/** The state of a running session, from which it can be resumed after the page died. */
 export interface PlanRun {
-  /** Of the block that is on; past the last when the session is over. */
+  /** Index of the current block; beyond the last when the session is over. */
   readonly place: number;
-  /** When the block began, less all pauses in it; epoch ms. */
+  /** When the block began, shifted by its pauses; epoch ms. */
   readonly startedAtMs: number;
-  /** `null` while it goes on. */
+  /** `null` while running. */
   readonly pausedAtMs: number | null;
   /** Who is here now. */
   readonly athleteIds: readonly string[];
-  /** Turns of the block that is on; none together. */
+  /** Turns of the current block; empty if it is done together. */
   readonly rounds: readonly Round[];
-  /** Where it was from when on, and with whom; the oldest first. */
+  /** When each block began, and with whom; oldest first. */
   readonly log: readonly RunMoment[];
 }
 
-/** From here on it was at a block, past the last it was over, with whoever was here. */
+/** From this moment the run was at a block (beyond the last: over), with these athletes. */
 export interface RunMoment extends Pick<PlanRun, 'place' | 'athleteIds'> {
   /** Epoch ms. */
   readonly atMs: number;
@@ -41,18 +41,18 @@ const at = (
   };
 };
 
-/** A session at its first block. */
+/** A run at its first block. */
 export const beginPlan = (session: Planned, nowMs: number): PlanRun =>
   at(session, 0, session.athleteIds, nowMs, []);
 
-/** The run at another block, from its start; past the last it is over. */
+/** A run moved to the start of another block; beyond the last it is over. */
 export const toBlock = (session: Planned, run: PlanRun, place: number, nowMs: number): PlanRun =>
   at(
     ...[session, Math.min(session.blocks.length, Math.max(0, place))],
     ...[run.athleteIds, nowMs, run.log],
   );
 
-/** The run with its clock stopped, or going on. */
+/** A run paused or resumed. */
 export const paused = (run: PlanRun, nowMs: number): PlanRun =>
   run.pausedAtMs === null
     ? { ...run, pausedAtMs: nowMs }
@@ -61,21 +61,21 @@ export const paused = (run: PlanRun, nowMs: number): PlanRun =>
 const elapsedS = ({ startedAtMs, pausedAtMs }: PlanRun, nowMs: number): number =>
   ((pausedAtMs ?? nowMs) - startedAtMs) / 1000;
 
-/** Where a run is. */
+/** The current state of a run's clock. */
 export interface PlanNow {
-  /** Of the block that is on, s; negative once it is over its time. */
+  /** Seconds left in the block; negative when overrunning. */
   readonly leftS: number;
-  /** The turn that is on; `null` together, between two turns, and when all have had theirs. */
+  /** The current turn; `null` between turns, without turns, and after the last. */
   readonly round: Round | null;
-  /** The turn that comes after. */
+  /** The next turn. */
   readonly next: Round | null;
-  /** Until the turn ends, or the next begins, s; `null` where neither comes. */
+  /** Seconds until the turn ends or the next begins; `null` if there are no more turns. */
   readonly untilS: number | null;
-  /** Of the turn that is on or comes next, from 1. */
+  /** Number of the current or next turn, from 1. */
   readonly roundPlace: number;
 }
 
-/** Where a run is at a moment, epoch ms. */
+/** A run's state at a moment, epoch ms. */
 export function nowIn({ blocks }: Pick<Session, 'blocks'>, run: PlanRun, nowMs: number): PlanNow {
   const block = blocks[run.place];
   const goneS = elapsedS(run, nowMs);
@@ -91,9 +91,7 @@ export function nowIn({ blocks }: Pick<Session, 'blocks'>, run: PlanRun, nowMs: 
   };
 }
 
-/**
- * Somebody has left, or come: the turns still to come are planned anew, those that have begun stand.
- */
+/** A run after somebody left or joined: turns that have begun stay, the rest is planned anew. */
 export function withPresent(
   { blocks }: Pick<Session, 'blocks'>,
   run: PlanRun,

@@ -1,36 +1,36 @@
 import { thoseIn, type Block } from './block.js';
 import { rotation, sharesOf, type Round, type Share } from './rotation.js';
 
-/** An hour, or whatever there is, for some athletes. */
+/** A planned session for some athletes. */
 export interface Session {
   readonly name: string;
-  /** The day it is held, YYYY-MM-DD. */
+  /** Its day, YYYY-MM-DD. */
   readonly day: string;
-  /** When it begins by the clock on the wall, HH:MM. */
+  /** Its local start time, HH:MM. */
   readonly startsAt: string;
-  /** How long there is, min. */
+  /** The time available, min. */
   readonly minutes: number;
   readonly athleteIds: readonly string[];
   readonly blocks: readonly Block[];
 }
 
-/** A block as it falls: when, and what comes to each. */
+/** A block with its times and turns. */
 export interface PlacedBlock {
   readonly block: Block;
-  /** s from the start of the session. */
+  /** Seconds from the session's start. */
   readonly fromS: number;
   readonly toS: number;
-  /** None together. */
+  /** Empty if done together. */
   readonly rounds: readonly Round[];
   readonly shares: readonly Share[];
 }
 
-/** Least and most time there can be for a session, min. */
+/** Bounds of a session's length, min. */
 export const SESSION_MINUTES = [5, 480] as const;
 
 const MINUTE_S = 60;
 
-/** Turns of a block for these athletes; none together, or for nobody. */
+/** A block's turns for these athletes; empty if it is done together, or for nobody. */
 export function roundsOf(block: Block, comes: readonly string[]): Round[] {
   const athleteIds = thoseIn(block, comes);
   return block.how === 'together' || athleteIds.length === 0
@@ -38,15 +38,12 @@ export function roundsOf(block: Block, comes: readonly string[]): Round[] {
     : rotation({ ...block, athleteIds });
 }
 
-/**
- * How long a block lasts, s: as said together; in turns until the last has worked (handbook 8: turns
- * shared by those at a station, and rests that others' work does not cover).
- */
+/** A block's length, s: as set if done together; in turns until the last has worked (handbook 8). */
 export function blockSeconds(block: Block, rounds: readonly Round[]): number {
   return block.how === 'together' ? MINUTE_S * block.minutes : (rounds.at(-1)?.toS ?? 0);
 }
 
-/** The blocks of a session one after another. */
+/** A session's blocks with their times, one after another. */
 export function placed({
   blocks,
   athleteIds,
@@ -61,17 +58,17 @@ export function placed({
   });
 }
 
-/** When the last block of a session ends, s from its start. */
+/** When the last block ends, s from the session's start. */
 export const endOf = (blocks: readonly Pick<PlacedBlock, 'toS'>[]): number =>
   blocks.at(-1)?.toS ?? 0;
 
-/** How much longer a session is than there is time, s; negative where some is left. */
+/** By how much a session exceeds its time, s; negative if there is time left. */
 export const overTime = (
   { minutes }: Pick<Session, 'minutes'>,
   blocks: readonly Pick<PlacedBlock, 'toS'>[],
 ): number => endOf(blocks) - MINUTE_S * minutes;
 
-/** What comes to each athlete over a whole session. */
+/** What a whole session means for each athlete. */
 export const sharesOver = (
   blocks: readonly Pick<PlacedBlock, 'shares'>[],
   athleteIds: readonly string[],

@@ -1,16 +1,13 @@
-/** Fewest and most teams of a game. */
+/** Bounds of the number of teams. */
 export const TEAMS = [2, 6] as const;
 
-/** A team and what it has made. */
+/** A team with its points. */
 export interface Team {
   readonly athleteIds: readonly string[];
   readonly points: number;
 }
 
-/**
- * Athletes over teams, one after another and back again, so that a list sorted by how far each is makes
- * teams that are alike.
- */
+/** Deals athletes to teams in snake order, so that a list sorted by level gives balanced teams. */
 export function teamsOf(athleteIds: readonly string[], count: number): Team[] {
   const teams = Array.from({ length: count }, (): string[] => []);
   athleteIds.forEach((id, i) => {

@@ -2,7 +2,7 @@ import { usualBlock, type Block, type BlockKind } from './block.js';
 
 type Part = readonly [kind: BlockKind, change?: Partial<Block>];
 
-/** Sessions to begin from; what each is for, the web says. */
+/** Templates of sessions; the web app describes them. */
 const TEMPLATES = {
   squad: [
     ['warm-up'],
@@ -49,9 +49,9 @@ const TEMPLATES = {
 /** One of them. */
 export type TemplateName = keyof typeof TEMPLATES;
 
-/** Their names, as they are offered. */
+/** The names, in the order they are offered. */
 export const TEMPLATE_NAMES = Object.keys(TEMPLATES) as TemplateName[];
 
-/** The blocks of a template, each with an id of its own. */
+/** A template's blocks with new ids. */
 export const blocksFrom = (name: TemplateName, newId: () => string): Block[] =>
   TEMPLATES[name].map(([kind, change = {}]: Part) => ({ ...usualBlock(newId(), kind), ...change }));

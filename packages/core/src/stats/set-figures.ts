@@ -28,7 +28,7 @@ export interface SetFigures {
   readonly catchOf: number;
   /** Medians, ms. */
   readonly mediansMs: Readonly<Partial<Record<CourseDuration, number>>>;
-  /** Left against right over mirrored targets, of the cycle, percent; `null` where there are none. */
+  /** Asymmetry of the cycle over mirrored targets, percent; `null` if there are none. */
   readonly sidesPercent: number | null;
 }
 

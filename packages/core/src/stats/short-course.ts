@@ -1,16 +1,16 @@
 import { byDay, kindOf, type CourseSet } from './course.js';
 import { COURSE_DURATIONS, type CourseDuration } from './set-figures.js';
 
-/** The newest training days of an athlete in one duration, against the limit they are on. */
+/** An athlete's newest training days in one duration, with their limit. */
 export interface ShortCourse {
   readonly duration: CourseDuration;
-  /** `null` where their rung sets none. */
+  /** `null` if their rung has none. */
   readonly limitMs: number | null;
-  /** One median a training day, ms, oldest first. */
+  /** The median of each training day, ms, oldest first. */
   readonly daysMs: readonly number[];
 }
 
-/** So many days are seen at a glance. */
+/** As many days as can be taken in at a glance. */
 const MOST_DAYS = 12;
 
 /**

@@ -1,18 +1,18 @@
 import { mean, sd, studentCdf, studentQuantile } from '../numeric/index.js';
 import { LEVEL, type Interval } from './interval.js';
 
-/** By how much one side takes longer, judged over days: sets of one day lean alike. */
+/** How much longer one side takes, judged over days, since sets of one day have the same lean. */
 export interface SideLean {
-  /** Mean of the days' asymmetries, percent; above 0 the left takes longer. */
+  /** Mean of the days' asymmetries, percent; positive if the left takes longer. */
   readonly percent: number;
   readonly days: number;
-  /** By Student's t over the days. */
+  /** From Student's t over the days. */
   readonly interval: Interval;
-  /** Chance of leaning so far, either way, if both sides were alike. */
+  /** Two-sided p-value of the lean. */
   readonly p: number;
 }
 
-/** Two days cannot tell what a day's lean scatters by. */
+/** Two days do not show how much a day's lean varies. */
 const FEWEST_DAYS = 3;
 
 /** The lean of some days, each given by its sets' asymmetries in percent; `null` with fewer than three. */
@@ -33,14 +33,14 @@ export function sideLean(days: readonly (readonly number[])[]): SideLean | null 
 const pOf = (difference: number, se: number, df: number): number =>
   se > 0 ? 2 * studentCdf(-Math.abs(difference) / se, df) : difference === 0 ? 1 : 0;
 
-/** A lean that was not there before. */
+/** A change of lean between older and newer days. */
 export interface LeanChange {
-  /** Percent now less percent before; and now. */
+  /** The difference, and the newer days' lean, percent. */
   readonly percent: number;
   readonly nowPercent: number;
   readonly daysBefore: number;
   readonly daysNow: number;
-  /** Chance of such a change, either way, if the athlete leans as ever. */
+  /** Two-sided p-value of the change. */
   readonly p: number;
 }
 
@@ -65,7 +65,7 @@ export function leanChange(
   };
 }
 
-/** So many of the newest days are looked at for a lean that is new. */
+/** The number of newest days in which a new lean is looked for. */
 const NEWEST_DAYS = 4;
 
 /** The lean of all days, oldest first, and how the newest of them differ from those before. */
@@ -76,16 +76,16 @@ export const leansOver = (
   leanChange: leanChange(days.slice(0, -NEWEST_DAYS), days.slice(-NEWEST_DAYS)),
 });
 
-/** A lean smaller than this is nothing a coach would see or treat, percent. */
+/** A coach could neither see nor treat a smaller lean, percent. */
 const LEAST_LEAN_PERCENT = 3;
 
-/** A difference between the sides worth a word, percent. */
+/** Whether a difference between the sides is worth mentioning. */
 export const isLean = (percent: number): boolean => Math.abs(percent) >= LEAST_LEAN_PERCENT;
 
-/** Whether a change of lean, if it is one, is a new lean: the newest days lean, and farther that way. */
+/** Whether a change of lean means a new lean: the newest days lean, and more than before in that direction. */
 export const leansAnew = ({ percent, nowPercent }: LeanChange): boolean =>
   isLean(nowPercent) && Math.sign(nowPercent) === Math.sign(percent);
 
-/** A new lean of one athlete who is asked about; of a whole squad see `claimsOf`. */
+/** Whether a single athlete's new lean is significant; for a whole squad see `claimsOf`. */
 export const isNewLean = (change: LeanChange | null): change is LeanChange =>
   change !== null && change.p <= 1 - LEVEL && leansAnew(change);

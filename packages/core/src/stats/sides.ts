@@ -13,10 +13,10 @@ import {
 export interface Asymmetry {
   readonly left: { readonly n: number; readonly medianMs: number };
   readonly right: { readonly n: number; readonly medianMs: number };
-  /** 100·(L − R)/mean(L, R); above 0 the left takes longer. */
+  /** 100·(L − R)/mean(L, R); positive if the left takes longer. */
   readonly percent: number;
   readonly interval: Interval | null;
-  /** The interval leaves zero out. */
+  /** Whether the interval excludes zero. */
   readonly isDifferent: boolean;
 }
 
@@ -31,14 +31,14 @@ export const asymmetryPercent = (left: number, right: number): number =>
 
 const FEWEST_A_SIDE = 4;
 
-/** P(the asymmetry of the two drawn medians is at most `percent`), or less than it. */
+/** The bootstrap probability that the asymmetry is at most `percent`, or less than it. */
 function chanceUpTo(
   left: MedianBootstrap,
   right: MedianBootstrap,
   percent: number,
   isStrict = false,
 ): number {
-  // L against R is at most v percent where R ≥ L·(200 − v)/(200 + v), and L only rises.
+  // The asymmetry is at most v percent if R ≥ L·(200 − v)/(200 + v).
   const scale = (200 - percent) / (200 + percent);
   let [chance, r] = [0, 0];
   const rUnder = () => (r > 0 ? (right.upTo[r - 1] as number) : 0);
@@ -55,10 +55,10 @@ function chanceUpTo(
   return chance;
 }
 
-/** Of 400 percent this leaves less than a millionth of one. */
+/** Bisections that reduce 400 percent to less than a millionth of one. */
 const HALVINGS = 30;
 
-/** The BCa interval of an asymmetry of medians, out of the exact bootstrap of either median. */
+/** BCa interval of the asymmetry of medians, from the exact bootstrap distributions of both medians. */
 function asymmetryInterval(left: readonly number[], right: readonly number[]): Interval | null {
   const [l, r] = [medianBootstrap(left), medianBootstrap(right)];
   if (!l || !r) return null;
@@ -101,7 +101,7 @@ export function asymmetry(left: readonly number[], right: readonly number[]): As
   };
 }
 
-/** Ways that differ by less than this share are as long as each other. */
+/** Distances that differ by less than this share count as equal. */
 const SAME_WAY = 0.05;
 
 /**

@@ -4,30 +4,30 @@ import { ownDayForm, squadDayForm, type DayForm, type UsualDayForm } from './day
 import { COURSE_DURATIONS, type CourseDuration } from './set-figures.js';
 import { smallestWorthwhileChange } from './typical-error.js';
 
-/** What a squad says of one of its athletes: what is usual, and what is worth having. */
+/** What a squad says about its athletes: the usual day form, and the worthwhile change. */
 export interface SquadForm {
-  /** A day's own form by duration; missing with fewer than five athletes who show any. */
+  /** The usual day form by duration; absent with fewer than five athletes who show any. */
   readonly dayForm: Readonly<Partial<Record<CourseDuration, UsualDayForm>>>;
-  /** The smallest worthwhile change, ms, by likeness of sets and duration; of five athletes on. */
+  /** The smallest worthwhile change, ms, by likeness of sets and duration; absent with fewer than five athletes. */
   readonly worthwhileMs: Readonly<
     Partial<Record<string, Readonly<Partial<Record<CourseDuration, number>>>>>
   >;
 }
 
-/** Nothing is known of a squad. */
+/** The form without a squad. */
 export const NO_SQUAD: SquadForm = { dayForm: {}, worthwhileMs: {} };
 
 const FEWEST_ATHLETES = 5;
 
-/** What one athlete's course gives to the form of a squad. */
+/** An athlete's contribution to a squad's form. */
 export interface AthleteForm {
-  /** What their days show; of the kind of sets that they have most of. */
+  /** Their own day form, from the kind of sets with most days. */
   readonly dayForm: Readonly<Partial<Record<CourseDuration, DayForm>>>;
   /** Their median times, ms, by likeness of sets and duration. */
   readonly mediansMs: ReadonlyMap<string, Readonly<Partial<Record<CourseDuration, number>>>>;
 }
 
-/** What a course, an athlete's own, gives to the form of a squad. */
+/** An athlete's contribution, from their course. */
 export function athleteForm(course: readonly CourseSet[]): AthleteForm {
   const kinds = [...groupBy(course, kindOf).values()];
   const [largest = []] = kinds.sort((a, b) => b.length - a.length);
@@ -71,7 +71,7 @@ function worthwhileOf(
   return worthwhile;
 }
 
-/** What a squad's athletes together say is usual. */
+/** Pools the contributions of a squad's athletes. */
 export function squadFormOf(athletes: readonly AthleteForm[]): SquadForm {
   const form: Partial<Record<CourseDuration, UsualDayForm>> = {};
   for (const duration of COURSE_DURATIONS) {
@@ -81,6 +81,6 @@ export function squadFormOf(athletes: readonly AthleteForm[]): SquadForm {
   return { dayForm: form, worthwhileMs: worthwhileOf(athletes) };
 }
 
-/** What a squad's courses, one an athlete, say is usual. */
+/** A squad's form from its athletes' courses. */
 export const squadForm = (courses: readonly (readonly CourseSet[])[]): SquadForm =>
   squadFormOf(courses.map(athleteForm));

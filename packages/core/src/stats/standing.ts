@@ -13,14 +13,14 @@ import type { CourseDuration } from './set-figures.js';
 import { leansOver, type LeanChange, type SideLean } from './side-lean.js';
 import { NO_SQUAD, type SquadForm } from './squad-form.js';
 
-/** Two spans of an athlete's sets that are held against each other, and why these. */
+/** Two spans of an athlete's sets to compare, and why these. */
 export interface Spans {
   readonly before: readonly CourseSet[];
   readonly after: readonly CourseSet[];
   readonly basis: 'the standard test' | 'first and last weeks';
 }
 
-/** The first and the last third of the days of some sets, at least one day each. */
+/** The first and the last third of some sets' days, at least one day each. */
 function thirds(sets: readonly CourseSet[]): Pick<Spans, 'before' | 'after'> {
   const days = [...groupBy(sets, ({ day }) => day)].sort(([a], [b]) => a.localeCompare(b));
   const third = Math.max(1, Math.floor(days.length / 3));
@@ -55,17 +55,17 @@ export function usualSpans(sets: readonly CourseSet[]): Spans {
   return { ...spans, basis: 'first and last weeks' };
 }
 
-/** How an athlete stands, from the sets of some weeks. */
+/** An athlete's standing, from the sets of recent weeks. */
 export interface Standing {
   readonly duration: CourseDuration;
   readonly basis: Spans['basis'];
-  /** `null` where nothing can be compared; `whyNot` then says why. */
+  /** `null` if nothing can be compared; see `whyNot`. */
   readonly change: Change | null;
   readonly whyNot: NotComparable | null;
-  /** The newest sets of either span, to open. */
+  /** The newest set of either span, for links. */
   readonly beforeSetId: string | null;
   readonly afterSetId: string | null;
-  /** Over all days of the newest kind of sets, and how the newest days differ from those before. */
+  /** Over all days of the newest kind of sets, and how the newest days differ from earlier ones. */
   readonly lean: SideLean | null;
   readonly leanChange: LeanChange | null;
   readonly lastTimedMs: number | null;
@@ -73,23 +73,26 @@ export interface Standing {
 
 const DURATION: CourseDuration = 'cycle';
 
-/** Longer ago than this somebody has not been seen lately. */
+/** Athletes not timed for longer than this are listed as not seen lately. */
 export const LATELY_DAYS = 10;
 
-/** Not timed for more than {@link LATELY_DAYS}, or never. */
+/** Whether an athlete was not timed for more than {@link LATELY_DAYS}, or never. */
 export const isNotSeenLately = (
   { lastTimedMs }: Pick<Standing, 'lastTimedMs'>,
   nowMs: number,
 ): boolean => lastTimedMs === null || nowMs - lastTimedMs > LATELY_DAYS * DAY_MS;
 
-/** The lean of the newest kind of sets, and what is new about it. */
+/** The lean of the newest kind of sets, and its change. */
 export function leanOf(sets: readonly CourseSet[]): Pick<Standing, 'lean' | 'leanChange'> {
   const newest = sets.at(-1);
   const kind = newest && kindOf(newest);
   return leansOver(leansByDay(sets.filter((set) => kindOf(set) === kind)));
 }
 
-/** Where an athlete stands; `sets` oldest first. */
+/**
+ * An athlete's standing.
+ * @param sets oldest first
+ */
 export function standingOf(sets: readonly CourseSet[], squad: SquadForm = NO_SQUAD): Standing {
   const { before, after, basis } = usualSpans(sets);
   const better = isItBetter(before, after, sets, DURATION, squad);

@@ -4,27 +4,27 @@ import { likenessOf, type CourseSet } from './course.js';
 import type { CourseDuration } from './set-figures.js';
 import { mirroredLetters } from './sides.js';
 
-/** Some sets of an athlete, and which targets of them; all where none are named. */
+/** Some sets of an athlete, and which of their targets; all if none are named. */
 export interface PairSide {
   readonly setIds: readonly string[];
   readonly letters: readonly string[];
 }
 
-/** What is worth laying side by side. */
+/** Kinds of comparisons worth making. */
 export const PAIRS = ['first and newest', 'best and newest', 'left and right', 'mirror'] as const;
 export type PairOf = (typeof PAIRS)[number];
 
-/** Two sides to be compared, and the duration that shows most of them. */
+/** Two sides to compare, and the duration to compare them in. */
 export interface SuggestedPair {
   readonly of: PairOf;
   readonly sides: readonly [PairSide, PairSide];
   readonly duration: CourseDuration;
 }
 
-/** Newest sets whose reps of either side are read together: one set has too few of each. */
+/** Newest sets taken together to compare sides, because one has too few reps of each. */
 const SETS_FOR_SIDES = 4;
 
-/** What shows most of a rep that is in all of these sets. */
+/** Durations in order of preference. */
 const BY: readonly CourseDuration[] = ['cycle', 'response', 'recovery', 'travel', 'reaction'];
 
 /**

@@ -7,42 +7,42 @@ import {
 } from '../timing/index.js';
 import { MAD_TO_SD, medianInPlace, quartilesInPlace } from '../numeric/index.js';
 
-/** Slower than this many scaled MADs above the median is flagged (and kept). */
+/** Times more than this many scaled MADs above the median are flagged, and kept. */
 const SLOW_MADS = 3;
-/** Fewer times than this have no spread to be far out of. */
+/** With fewer times the MAD means nothing. */
 const ENOUGH_FOR_SPREAD = 5;
 
-/** Above what a time is far slower than the rest, from the MAD of n times; never of too few of them. */
+/** The time above which a rep is flagged as slow, ms; infinite with too few times. */
 export const slowFromMs = (n: number, medianMs: number, madMs: number): number =>
   n < ENOUGH_FOR_SPREAD ? Infinity : medianMs + SLOW_MADS * MAD_TO_SD * madMs;
 
-/** A duration of a set: median, quartiles, ms, and what was slow. */
+/** Summary of a duration: median and quartiles, ms, and slow reps. */
 export interface DurationSummary {
   readonly n: number;
   readonly medianMs: number;
   readonly lowerQuartileMs: number;
   readonly upperQuartileMs: number;
-  /** Typical sd of the timing error in one of these durations. */
+  /** Typical standard deviation of the timing error in this duration. */
   readonly errorSdMs: number;
-  /** Ordinals of reps far slower than the rest; they are part of the figures above. */
+  /** Ordinals of flagged reps, which are included in the figures. */
   readonly slowOrdinals: readonly number[];
 }
 
-/** A rep that takes no part in the times, and why. */
+/** A rep left out of the times, and why. */
 export interface LeftOut {
   readonly ordinal: number;
   readonly why: LeftOutReason;
 }
 
-/** A set in figures: what was timed, what was left out and why. */
+/** Summary of a set: what was timed, and what was left out and why. */
 export interface SetSummary {
-  /** Reps that take part in the figures. */
+  /** Number of reps included. */
   readonly n: number;
   readonly leftOut: readonly LeftOut[];
   readonly durations: Readonly<Partial<Record<DurationName, DurationSummary>>>;
 }
 
-/** Every rep's value of one duration, as columns: numbers are sorted many times faster than objects. */
+/** A duration's values as a typed array, which sorts many times faster than objects. */
 class Column {
   n = 0;
   private readonly ordinals: Int32Array;
@@ -79,7 +79,7 @@ class Column {
   }
 }
 
-/** Robust summary of one time of some reps; `null` of none. */
+/** Robust summary of some reps' times; `null` if there are none. */
 export function summariseTimes(
   times: readonly { readonly ordinal: number; readonly duration: Duration }[],
 ): DurationSummary | null {
@@ -95,10 +95,10 @@ function leftOutOf(readings: readonly RepReading[]): LeftOut[] {
   return all;
 }
 
-/** Robust summary of a set: what was measured, of how many reps, and what was left out and why. */
+/** Robust summary of a set. */
 export function summariseSet(readings: readonly RepReading[]): SetSummary {
   const kept = readings.filter(({ leftOut }) => leftOut === null);
-  // One pass over the reps, since a club's whole record may be summarised at once.
+  // A single pass over the reps, since a club's whole record may be summarised at once.
   const columns = DURATION_NAMES.map((name) => [name, new Column(kept.length)] as const);
   for (const { rep, durations } of kept)
     for (const [name, column] of columns) {

@@ -4,12 +4,12 @@ import { median } from '../numeric/index.js';
 import { ok, type Result } from '../result/index.js';
 import type { DurationName, RepReading } from '../timing/index.js';
 
-/** One target as an athlete does it. */
+/** An athlete's figures for one target. */
 export interface TargetFigures {
   readonly letter: string;
   readonly n: number;
   readonly distanceM: number;
-  /** Medians, ms; `null` where nothing was timed. */
+  /** Medians, ms; `null` if nothing was timed. */
   readonly responseMs: number | null;
   readonly travelMs: number | null;
   readonly recoveryMs: number | null;
@@ -20,7 +20,7 @@ const middle = (readings: readonly RepReading[], name: DurationName): number | n
   return times.length > 0 ? median(times) : null;
 };
 
-/** Medians of each target that was called, over the reps that count. */
+/** Figures of each called target, over counted reps. */
 export function targetFigures(
   readings: readonly RepReading[],
   targets: readonly Target[],
@@ -41,18 +41,18 @@ export function targetFigures(
   });
 }
 
-/** How long each target takes this athlete beyond what its distance explains. */
+/** An athlete's travel line, with how much each target deviates from it. */
 export interface TravelLine {
   readonly fit: TravelFit;
-  /** Median travel less the line's, ms, by letter; above 0 slower than the distance explains. */
+  /** Median travel minus the line's, ms, by letter; positive if slower than the distance explains. */
   readonly residualsMs: ReadonlyMap<string, number>;
-  /** Sure to about this, ms: the spread of single ways round the line over √n. */
+  /** Standard error of that, ms: the scatter of single reps around the line over √n. */
   readonly sureToMs: ReadonlyMap<string, number>;
 }
 
 /**
- * The athlete's own travel line through every timed way from first move to arrival, and what each
- * target's median lies off it. A problem where there are too few ways or distances for a line.
+ * An athlete's travel line through all timed reps from first move to arrival, and each target's deviation from it.
+ * @returns a problem if there are too few reps or distances for a line
  */
 export function travelLine(
   readings: readonly RepReading[],

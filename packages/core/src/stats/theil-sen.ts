@@ -1,7 +1,7 @@
 import { median, medianInPlace, normalQuantile } from '../numeric/index.js';
 import { LEVEL, type Interval } from './interval.js';
 
-/** A line through values in their order: slope per place, and its value at place 0. */
+/** A line through values by index: slope per index, and value at index 0. */
 export interface Line {
   readonly slope: number;
   readonly intercept: number;
@@ -27,7 +27,7 @@ export function theilSen(y: readonly number[]): Line {
   return { slope, intercept: median(y) - (slope * (y.length - 1)) / 2 };
 }
 
-/** Interval of that slope: the pairwise slopes that Kendall's test finds nothing unusual in (Sen 1968). */
+/** Interval of that slope: the range of pairwise slopes that Kendall's test does not reject (Sen 1968). */
 export function slopeInterval(y: readonly number[], level = LEVEL): Interval | null {
   const n = y.length;
   const reach = normalQuantile((1 + level) / 2) * Math.sqrt((n * (n - 1) * (2 * n + 5)) / 18);

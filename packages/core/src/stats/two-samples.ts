@@ -13,8 +13,8 @@ export const hodgesLehmannShift = (x: readonly number[], y: readonly number[]): 
   median([...differences(x, y)]);
 
 /**
- * Interval of that shift: the differences between which the Mann–Whitney test finds nothing
- * unusual (normal approximation). `null` where the samples are too small for any.
+ * Interval of that shift: the range of differences that the Mann–Whitney test does not reject (normal approximation).
+ * `null` if the samples are too small.
  */
 export function shiftInterval(
   x: readonly number[],
@@ -29,7 +29,7 @@ export function shiftInterval(
   return { low: sorted[cut - 1] ?? NaN, high: sorted[pairs - cut] ?? NaN };
 }
 
-/** A rank-sum test: U, and the two-sided chance of it. */
+/** A rank-sum test: U, and its two-sided p-value. */
 export interface MannWhitney {
   /** Pairs in which x exceeds y, ties counting one half. */
   readonly u: number;
