@@ -1,4 +1,9 @@
-import type { AthleteLadderReply, RungMoveBody, SquadLineReply } from '@orthokin/contract';
+import type {
+  AthleteLadderReply,
+  RungMoveBody,
+  SetReviewReply,
+  SquadLineReply,
+} from '@orthokin/contract';
 import { USUAL_LADDER } from '@orthokin/core/progress';
 import { v7 } from 'uuid';
 import { TestServer } from './support/server.js';
@@ -51,7 +56,7 @@ describe('a device whose clock is a day ahead', () => {
     const line = await server.lineOf(name);
     await move(moveOf(line, line.rung - 1, ago(-DAY_MS))).expect(200);
     const now = await server.lineOf(name);
-    await record(
+    const set = await record(
       server,
       setOf(now, { reactionMs: 200, recoveryMs: 700, at: new Date(Date.now() + 5000) }),
     );
@@ -59,6 +64,8 @@ describe('a device whose clock is a day ahead', () => {
       .get(server.club(`patterns/${line.patternId}/ladder/${line.athlete.id}`))
       .expect(200);
     expect((body as AthleteLadderReply).evidence).toHaveLength(1);
+    const review = await server.get(server.club(`sets/${set.id}`)).expect(200);
+    expect((review.body as SetReviewReply).decision.setIds).toEqual([set.id]);
   });
 
   test('silences no later settings of a ladder', async () => {
@@ -93,6 +100,26 @@ describe('a device whose clock is a day ahead', () => {
       .expect(200);
     expect(body).toMatchObject({ ownLimits: [{ limitsMs: { reaction: 300 } }] });
   });
+});
+
+test('a move by a clock that is behind does not use up the set it is about once it is undone', async () => {
+  const line = await server.lineOf('Cass Ondry');
+  const set = await record(server, setOf(line, { reactionMs: 200, recoveryMs: 2000 }));
+  const decided = async () => {
+    const { body } = await server.get(server.club(`sets/${set.id}`)).expect(200);
+    return (body as SetReviewReply).decision.answer;
+  };
+  expect(await decided()).toBe('ease back');
+  const about = (change: Partial<RungMoveBody>): RungMoveBody => ({
+    ...{ ...moveOf(line, line.rung, ago(0)), setId: set.id },
+    ...change,
+  });
+  await move(about({ basis: 'overrule', reason: 'slept badly', movedAt: ago(HOUR_MS) })).expect(
+    200,
+  );
+  await move(about({ basis: 'undo' })).expect(200);
+  expect(await decided()).toBe('ease back');
+  await move(about({ basis: 'rule', toRung: line.rung - 1 })).expect(200);
 });
 
 describe('a moment that has not come', () => {

@@ -22,9 +22,11 @@ interface MoveRow {
 }
 
 /** The part of a move that determines places. */
-export interface PlaceMove extends Pick<RungMove, 'toRung' | 'basis' | 'movedAt'> {
+export interface PlaceMove extends Pick<RungMove, 'toRung' | 'basis'> {
   readonly athleteId: string;
   readonly patternId: string;
+  /** The device's time, or that of its arrival here if the device's clock was ahead. */
+  readonly movedAt: Date;
   /**
    * Sets up to this moment are used up by the move. If it names a set, that set's start counts, because two devices'
    * clocks may differ; otherwise the earlier of the device's time and its arrival here.
@@ -61,10 +63,17 @@ export class Places {
     }
   }
 
-  /** @param until ignores later moves */
-  of(climb: Climb, until?: Date): LadderPlace<PlaceMove> {
+  /**
+   * @param before the start of a set: ignores moves made later, and moves about this set or a later one, which came
+   *   after it whatever their device's clock says
+   */
+  of(climb: Climb, before?: Date): LadderPlace<PlaceMove> {
     const moves = this.moves.get(keyOf(climb)) ?? [];
-    return ladderPlace(until ? moves.filter(({ movedAt }) => movedAt <= until) : moves);
+    return ladderPlace(
+      before
+        ? moves.filter(({ movedAt, usedUpTo }) => movedAt <= before && usedUpTo < before)
+        : moves,
+    );
   }
 }
 
@@ -109,7 +118,7 @@ export class PlacesService {
   /** The places of some athletes on all ladders. */
   async places(clubId: string, athleteIds: readonly string[]): Promise<Places> {
     const rows = await this.em.execute<PlaceRow[]>(
-      `select m.athlete_id, m.pattern_id, m.to_rung, m.basis, m.moved_at,
+      `select m.athlete_id, m.pattern_id, m.to_rung, m.basis, least(m.moved_at, m.received_at) as moved_at,
          coalesce(s.started_at, least(m.moved_at, m.received_at)) as used_up_to
        from rung_move m left join drill_set s on s.club_id = m.club_id and s.id = m.set_id
        where m.club_id = ? and m.athlete_id = any (?::uuid[]) order by m.seq`,
