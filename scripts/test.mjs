@@ -109,7 +109,8 @@ function browser(cluster) {
   ].map(([name = '', ...args]) => {
     const report = join(REPORTS, `browser-${name}.json`);
     const ok = playwright(cluster, 'playwright.config.ts', {
-      args,
+      // A folder each: Playwright empties its own, with the pictures of what failed before.
+      args: [...args, '--output', `e2e/results/${name}`],
       env: { PLAYWRIGHT_JSON_OUTPUT_FILE: report, ...(name === 'exact' && { KEEP_TEMPLATE: '1' }) },
     });
     return reported(report, ok, ({ stats }) => ({
