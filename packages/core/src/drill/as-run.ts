@@ -2,17 +2,17 @@ import { rungOf, withLimits, type LimitsMs, type Pattern, type Rung } from '../p
 import type { Conditions } from './conditions.js';
 import { easedRung } from './eased.js';
 
-/** What of a set says how its rung was asked. */
+/** The part of a set that says what its rung asked. */
 export interface AsRun {
   readonly rung: number;
-  /** Of the athlete's own, ms; `null` or missing for the rung's. */
+  /** The athlete's own limits, ms; `null` or absent for the rung's. */
   readonly limitsMs?: LimitsMs | null;
   readonly conditions: Pick<Conditions, 'eased'>;
 }
 
 /**
- * The rung a set was run on, as far as it was asked, with the limits it was run against; `null` where the
- * pattern has no such rung.
+ * The rung of a set as it was asked: eased if so, and with the limits it was run against; `null` if the pattern has
+ * no such rung.
  */
 export function rungAsRun(pattern: Pattern, { rung, limitsMs, conditions }: AsRun): Rung | null {
   const stored = rungOf(pattern, rung);

@@ -1,17 +1,17 @@
 import { longestRun, predictability, type Predictability } from '../cue/index.js';
 
-/** What was really called, held against what an honest schedule would be. */
+/** What was really called, compared with a fair schedule. */
 export interface Audit extends Predictability {
-  /** Of every target in play, in the order given; 0 for one never called. */
+  /** Calls per target in play, in the given order. */
   readonly counts: readonly { readonly target: string; readonly count: number }[];
   readonly longestRun: number;
-  /** What nobody can guess better than, on average, with these targets: 1/n. */
+  /** The average success of guessing among these targets: 1/n. */
   readonly fairRate: number;
-  /** The next call can be guessed from the last so much oftener that it could be learnt. */
+  /** Whether the next call can be predicted from the last so well that athletes could learn it. */
   readonly isLearnable: boolean;
 }
 
-/** Above this over blind chance a caller has habits that an athlete can learn. */
+/** Above this multiple of chance a caller has habits that can be learnt. */
 const LEARNABLE = 1.6;
 
 /** Counts, runs and predictability of a sequence of calls. */

@@ -1,13 +1,16 @@
-/** What a cue's time follows from. All times on the set's clock, ms. */
+/** What determines a cue's time. All times in ms on the set's clock. */
 export interface Waiting {
-  /** When the athlete was ready: home, or the set began. */
+  /** When the athlete was ready: home, or the set's start. */
   readonly readyMs: number;
   readonly foreperiodMs: number;
-  /** The cue before, at fixed pace; `null` for the first, and after a pause. */
+  /** The previous cue, at a fixed pace; `null` for the first cue and after a pause. */
   readonly lastCueMs: number | null;
 }
 
-/** When the next cue is due; `everyMs` from cue to cue, `null` at one's own pace. */
+/**
+ * When the next cue is due.
+ * @param everyMs from cue to cue; `null` at the athlete's own pace
+ */
 export const dueMs = (
   everyMs: number | null,
   { readyMs, foreperiodMs, lastCueMs }: Waiting,

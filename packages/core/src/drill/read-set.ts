@@ -2,18 +2,18 @@ import type { Cue } from '../cue/index.js';
 import { readReps, type RecordedRep, type RepReading } from '../timing/index.js';
 import type { Conditions } from './conditions.js';
 
-/** What a set's reps are read with, as it was settled when the set began. */
+/** What is needed to read a set's reps. */
 export interface SetToRead {
   readonly falseStartMs: number;
   readonly responseLimitMs: number;
-  /** Empty of a set called live. */
+  /** Empty if cues were called live. */
   readonly cues: readonly Cue[];
   readonly conditions: Pick<Conditions, 'homeRule'>;
-  /** `none` for a set that nobody timed. */
+  /** `none` if nobody timed. */
   readonly source: string;
 }
 
-/** The reps of a set that stand, in order, read with the settings it was run with. */
+/** A set's effective reps, in order, read with the set's settings. */
 export const readSet = (
   { falseStartMs, responseLimitMs, cues, conditions, source }: SetToRead,
   recorded: readonly RecordedRep[],

@@ -1,23 +1,23 @@
-/** Work to rest: one part of work earns so many of rest. */
+/** Parts of rest per part of work. */
 export const REST_RATIOS = [1, 2, 4] as const;
-/** To change over, walk back and breathe, whatever the ratio says. */
+/** The least rest, for changing over and breathing. */
 export const LEAST_REST_MS = 10_000;
 
-/** One set of a course: whose turn it is, and the how-manieth of theirs. */
+/** A set of a rota: whose turn, and which of their sets. */
 export interface Turn {
   readonly athleteId: string;
   readonly set: number;
 }
 
-/** A rota: everybody works once, then everybody again. */
+/** A rota: everybody in turn, round after round. */
 export const rotaOf = (athleteIds: readonly string[], sets: number): Turn[] =>
   Array.from({ length: sets }, (_, i) =>
     athleteIds.map((athleteId) => ({ athleteId, set: i + 1 })),
   ).flat();
 
 /**
- * How long to wait before the next set, ms: until whoever is next has rested `ratio` times their
- * own last work. Others' work since then counts as rest.
+ * The wait before the next set, ms: until the next athlete has rested `ratio` times their own last work. Others' work
+ * since then counts as rest.
  */
 export function restBefore(
   nextWorkMs: number | null,

@@ -1,41 +1,38 @@
 import { hasNoneOf, type Fault, type RepReading } from '../timing/index.js';
 
-/** What each lost rep of a pressure set adds. */
+/** What a lost rep adds to a pressure set. */
 export interface LossCost {
-  /** Reps that one lost rep adds. */
+  /** Reps added per lost rep. */
   readonly reps: number;
-  /** Most that can be added to the set in all. */
+  /** Most reps added in all. */
   readonly most: number;
 }
 
-/** Least and most of what a lost rep may cost. */
+/** Bounds of these. */
 export const LOSS_COST_LIMITS = {
   reps: [1, 5],
   most: [1, 30],
 } as const satisfies Readonly<Record<keyof LossCost, readonly [least: number, most: number]>>;
 
-/** So many reps running with a watched fault, and technique is gone: one can happen to anybody. */
+/** This many consecutive reps with a watched fault mean that technique has failed; one can happen to anybody. */
 export const FAULTY_REPS_RUNNING = 2;
 
 const LOST_BY: readonly Fault[] = ['false start', 'missed', 'wrong way', 'moved on a catch trial'];
 
 /**
- * Whether a rep is lost: nobody came in time, went early, went another way, moved though nothing
- * was called, or (where the rule is all the way home) turned round short of it.
+ * Whether a rep is lost: too slow, a false start, the wrong way, moved without a call, or (if the rule is all the way
+ * home) turned short of it.
  */
 export const isLost = ({ leftOut, faults }: Pick<RepReading, 'leftOut' | 'faults'>): boolean =>
   leftOut !== 'struck out' && (leftOut === 'short of home' || !hasNoneOf({ faults }, LOST_BY));
 
-/** Reps that a pressure set has grown by; 0 of any other set. */
+/** How many reps a pressure set has grown by; 0 for other sets. */
 export const addedReps = (
   readings: readonly Pick<RepReading, 'leftOut' | 'faults'>[],
   cost: LossCost | null | undefined,
 ): number => (cost ? Math.min(cost.most, cost.reps * readings.filter(isLost).length) : 0);
 
-/**
- * Whether technique went: the last reps, in the order they were done, each carry a watched fault.
- * What was struck out is passed over.
- */
+/** Whether technique has failed: the last reps all have a watched fault. Reps that were struck out are ignored. */
 export function techniqueWent(
   readings: readonly Pick<RepReading, 'leftOut' | 'faults'>[],
   watched: readonly Fault[],

@@ -3,7 +3,7 @@ import type { Block } from './block.js';
 import { fitted } from './fit.js';
 import type { Session } from './session.js';
 
-/** What a week is about (handbook 8). */
+/** Themes of weeks (handbook 8). */
 export const THEMES = [
   'test',
   'one zone',
@@ -14,13 +14,13 @@ export const THEMES = [
 ] as const;
 export type Theme = (typeof THEMES)[number];
 
-/** How much a week asks: a lighter one is shorter, in one that is off nobody trains. */
+/** Kinds of weeks: a lighter one has shorter sessions, one that is off has none. */
 export const WEEK_KINDS = ['usual', 'lighter', 'off'] as const;
 export type WeekKind = (typeof WEEK_KINDS)[number];
 
 /** Most weeks of a programme. */
 export const MOST_WEEKS = 26;
-/** Least and most practice at home that a week can aim at, min. */
+/** Bounds of a week's aim for practice at home, min. */
 export const HOME_MINUTES = [0, 600] as const;
 /** Longest words on a week, in characters. */
 export const LONGEST_WEEK_NOTE = 200;
@@ -29,13 +29,13 @@ export const LONGEST_WEEK_NOTE = 200;
 export interface ProgrammeWeek {
   readonly theme: Theme;
   readonly kind: WeekKind;
-  /** Aimed at for practice at home, min. */
+  /** Practice at home to aim at, min. */
   readonly homeMinutes: number;
-  /** In the coach's own words. */
+  /** In the coach's words. */
   readonly note: string;
 }
 
-/** Training over weeks, for some athletes. */
+/** Several weeks of training for some athletes. */
 export interface Programme {
   readonly name: string;
   /** Its first day, a Monday, YYYY-MM-DD. */
@@ -44,12 +44,12 @@ export interface Programme {
   readonly weeks: readonly ProgrammeWeek[];
 }
 
-/** A week as it usually is. */
+/** A default week. */
 export const usualWeek = (theme: Theme): ProgrammeWeek => ({
   ...{ theme, kind: 'usual', homeMinutes: 40, note: '' },
 });
 
-/** Six weeks by zones, the first and the last with the same test, the fourth lighter. */
+/** Six weeks by zones: the first and the last with the same test, the fourth lighter. */
 export const sixWeeks = (): ProgrammeWeek[] => [
   usualWeek('test'),
   usualWeek('one zone'),
@@ -61,7 +61,7 @@ export const sixWeeks = (): ProgrammeWeek[] => [
 
 const dayAt = (number: number): string => new Date(number * DAY_MS).toISOString().slice(0, 10);
 
-/** A calendar day so many days later, or earlier. */
+/** The calendar day a number of days later; negative is earlier. */
 export const daysLater = (day: string, days: number): string => dayAt(dayNumber(day) + days);
 
 /** Days since the Monday on or before a day: 0 on a Monday, 6 on a Sunday. */
@@ -70,7 +70,7 @@ export const weekdayOf = (day: string): number => (((dayNumber(day) + 3) % 7) + 
 /** The Monday on or before a day. */
 export const mondayOf = (day: string): string => daysLater(day, -weekdayOf(day));
 
-/** The place of a day's week in a programme, from 0; `null` outside of it. */
+/** Index of a day's week in a programme; `null` outside it. */
 export function weekOf(
   { startsOn, weeks }: Pick<Programme, 'startsOn' | 'weeks'>,
   day: string,
@@ -79,7 +79,7 @@ export function weekOf(
   return place >= 0 && place < weeks.length ? place : null;
 }
 
-/** The same weekday of the same week, of weeks that begin on another Monday; `null` outside of them. */
+/** The same weekday of the same week in a programme that begins on another Monday; `null` outside the programme. */
 export function inWeeksFrom(
   programme: Pick<Programme, 'startsOn' | 'weeks'>,
   startsOn: string,
@@ -89,10 +89,10 @@ export function inWeeksFrom(
   return place === null ? null : daysLater(startsOn, 7 * place + weekdayOf(day));
 }
 
-/** Of a lighter week a session has this share of its usual time. */
+/** Length of a lighter week's sessions, as a share. */
 export const LIGHTER_SHARE = 0.6;
 
-/** A session as a lighter week has it: shorter, its warm-up, cool-down and rests as they were. */
+/** A session shortened for a lighter week; warm-up, cool-down and rests stay as they are. */
 export function lighter<Own extends Session>(session: Own): Own {
   const minutes = Math.max(1, Math.round(LIGHTER_SHARE * session.minutes));
   return { ...session, minutes, blocks: fitted({ ...session, minutes }) };
@@ -114,15 +114,15 @@ export const trainingDays = (
           .map((weekday) => ({ day: daysLater(startsOn, 7 * place + weekday), week })),
   );
 
-/** A planned session, as far as a programme looks at it. */
+/** The part of a planned session that programmes need. */
 export type OfProgramme = Pick<Session, 'day' | 'minutes' | 'athleteIds' | 'blocks'> & {
   readonly id: string;
 };
 
-/** Something about a programme that a coach may want to change. */
+/** A problem of a programme. */
 export type ProgrammeFinding =
   | { readonly finding: 'no test first' | 'no test last' }
-  /** What is asked first and last cannot be compared. */
+  /** The first and the last test differ, so they cannot be compared. */
   | { readonly finding: 'tests differ'; readonly days: readonly [string, string] }
   | { readonly finding: 'trains while off'; readonly day: string }
   | { readonly finding: 'nothing in it'; readonly place: number };
@@ -134,7 +134,9 @@ const asTest = (blocks: readonly Block[]): string =>
       .map(({ how, sets, workS, restS, patternId }) => [how, sets, workS, restS, patternId]),
   );
 
-/** What to look at again in a programme: first and last week test the same thing the same way (handbook 8). */
+/**
+ * Problems of a programme to consider: first and last week should test the same thing in the same way (handbook 8).
+ */
 export function programmeFindings(
   programme: Programme,
   sessions: readonly OfProgramme[],

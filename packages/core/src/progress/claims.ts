@@ -11,7 +11,7 @@ import {
 import type { Answer } from './decide.js';
 import type { HeldOnRung } from './held.js';
 
-/** What is known of one athlete of a squad. */
+/** What claims about an athlete of a squad are based on. */
 export interface SquadMember {
   readonly standing: {
     readonly change: Pick<Change, 'p' | 'words' | 'changeMs'> | null;
@@ -19,13 +19,13 @@ export interface SquadMember {
     readonly leanChange: LeanChange | null;
   };
   readonly held: Pick<HeldOnRung, 'p'> | null;
-  /** What the ladder says; `null` before any set. */
+  /** The ladder's decision; `null` before any set. */
   readonly answer: Answer | null;
-  /** There is a rung above. */
+  /** Whether there is a next rung. */
   readonly hasRungAbove: boolean;
 }
 
-/** What may be said of an athlete without being asked. */
+/** Claims about an athlete that may be shown unasked. */
 export interface Claims {
   readonly change: 'faster' | 'slower' | null;
   /** The side that takes longer, and whether that is new. */
@@ -34,14 +34,14 @@ export interface Claims {
   readonly isStuck: boolean;
 }
 
-/** Of squads in which nothing changed, at most this share may be told anything at all. */
+/** The largest share of unchanged squads about which anything may be claimed. */
 const FALSE_PAGES = 0.05;
 
 const sideOf = (percent: number): Side => (percent > 0 ? 'left' : 'right');
 
 /**
- * What is said of a squad unasked: every test of every athlete is one of a family, and only what
- * stands in the whole of it is said (Holm 1979). The order is that of `members`.
+ * The claims about a squad. All tests of all athletes form one family, corrected by Holm's method (1979). In the
+ * order of `members`.
  */
 export function claimsOf(members: readonly SquadMember[]): Claims[] {
   const tests = members.map(({ standing: { change, lean, leanChange }, held }) => [

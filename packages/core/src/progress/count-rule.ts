@@ -10,8 +10,8 @@ export interface CountRule {
 }
 
 /**
- * Of those who pass 70 % of their reps it moves up at most one in twenty within a course of twenty
- * sets: the count rule by which the ready wait least and that still keeps that wish.
+ * Moves up at most one in twenty of those who pass 70 % of reps, within a course of twenty sets; of the count rules
+ * that keep this wish, the one with the shortest wait for those who are ready.
  */
 export const USUAL_COUNT_RULE: CountRule = {
   kind: 'count',
@@ -20,7 +20,7 @@ export const USUAL_COUNT_RULE: CountRule = {
   distinctDays: 2,
 };
 
-/** Soon answered, and often too soon: it moves up most of those who pass 70 %. */
+/** Decides early, and often too soon: it moves up most of those who pass 70 %. */
 export const QUICK_COUNT_RULE: CountRule = {
   kind: 'count',
   setsNeeded: 2,
@@ -30,7 +30,7 @@ export const QUICK_COUNT_RULE: CountRule = {
 
 const MOST_SETS = 10;
 
-/** The rule, or which of its settings is out of bounds. */
+/** The rule, or the setting that is out of bounds. */
 export function checkCount(rule: CountRule): Result<CountRule> {
   const { setsNeeded, ofLast, distinctDays } = rule;
   if (!(Number.isInteger(ofLast) && ofLast >= 1 && ofLast <= MOST_SETS))
@@ -42,13 +42,13 @@ export function checkCount(rule: CountRule): Result<CountRule> {
   return ok(rule);
 }
 
-/** How far the count has come: days and sets that passed. */
+/** The count rule's progress. */
 export interface CountState {
   readonly kind: 'count';
-  /** Sets with enough reps that the rule looked at, and those of them that passed. */
+  /** Number of sets with enough reps that were considered, and how many of them passed. */
   readonly setsSeen: number;
   readonly setsPassed: number;
-  /** Different days on which a set passed since the athlete came to the rung. */
+  /** Number of different days with a passed set since the athlete reached the rung. */
   readonly daysPassed: number;
   readonly met: boolean;
 }
@@ -59,7 +59,7 @@ export interface CountState {
  * push a day out and turn *move up* into *stay*.
  */
 export function countState(sets: readonly JudgedSet[], rule: CountRule): CountState {
-  // A set broken off after a few reps says nothing, so it must not push out one that does.
+  // A set cut off after a few reps says nothing, and must not displace one that does.
   const telling = sets.filter(({ judgement }) => judgement.outcome !== 'too few reps');
   const isPassed = ({ judgement }: JudgedSet) => judgement.outcome === 'passed';
   const seen = telling.slice(-rule.ofLast);

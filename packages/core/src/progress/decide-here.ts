@@ -8,41 +8,41 @@ import { asksTheSame, isCuedAsAsked } from './ladder.js';
 import type { Rule } from './rule.js';
 import { readStaircase } from './staircase.js';
 
-/** As many sets on a rung as the decision after another looks back on. */
+/** How many earlier sets on a rung a decision looks at. */
 export const EVIDENCE_SETS = 40;
 
-/** A set as evidence, with what keeps it from being pooled with others. */
+/** A set as evidence, with what determines whether it may be pooled. */
 export interface KnownSet extends JudgedSet {
-  /** What timed it. */
+  /** The timing source. */
   readonly source: string;
   readonly sense: 'heard' | 'seen';
 }
 
-/** An athlete's ladder as it was last heard of. */
+/** An athlete's ladder as this device last knew it. */
 export interface KnownLadder {
-  /** As it is now, its rungs with the limits of this athlete. */
+  /** The newest version, with the athlete's own limits. */
   readonly pattern: Pattern;
   readonly rung: number;
   readonly rule: Rule;
-  /** Oldest first, all of one source and one sense. */
+  /** Oldest first, all with one source and one sense. */
   readonly evidence: readonly KnownSet[];
 }
 
-/** A set as it was run, with the pattern it was run on. */
+/** A set as it was run, with its pattern. */
 export interface RunSet extends SetToRead {
   readonly id: string;
   readonly day: string;
   readonly rung: number;
-  /** Of the athlete's own; `null` for the rung's. */
+  /** The athlete's own limits; `null` for the rung's. */
   readonly limitsMs: LimitsMs | null;
   readonly conditions: Conditions;
   readonly pattern: Pattern;
 }
 
 /**
- * The ladder after a set that nobody else has heard of yet, and what its rule says then: the same
- * arithmetic as where all sets are kept, on what is known here. `null` where the set shows nothing of
- * the athlete's rung: nobody timed it, it was run on another rung, or asked something else.
+ * The ladder and its rule's decision after a set that the server does not have yet, calculated as the server would
+ * from what is known here. `null` if the set is no evidence for the athlete's rung: it was not timed, was on another
+ * rung, or asked something else.
  */
 export function decideHere(
   ladder: KnownLadder,

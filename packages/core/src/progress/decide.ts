@@ -3,15 +3,15 @@ import type { JudgedSet } from './evidence.js';
 import { limitingGate, passRate, type Gate, type SetFade } from './gates.js';
 import { RULES_VERSION, stateOf, type Rule, type RuleState } from './rule.js';
 
-/** What is always answered, one of them. */
+/** The possible answers. */
 export const ANSWERS = ['move up', 'stay', 'ease back', 'rest', 'not enough reps yet'] as const;
 export type Answer = (typeof ANSWERS)[number];
 
-/** Rungs that an answer moves an athlete by: 1 up, −1 back, 0 for staying. */
+/** How many rungs an answer moves an athlete: 1 up, −1 back, 0 none. */
 export const stepOf = (answer: Answer): 1 | 0 | -1 =>
   answer === 'move up' ? 1 : answer === 'ease back' ? -1 : 0;
 
-/** Why an answer is not simply what the rule says. */
+/** Why an answer differs from what the rule alone says. */
 export type Because =
   | 'the rule is met'
   | 'top of the ladder'
@@ -22,31 +22,31 @@ export type Because =
   | 'a gate holds'
   | 'more is needed';
 
-/** The answer, its reason and the gate that holds most. */
+/** A decision: the answer, its reason, and the limiting gate. */
 export interface Decision {
   readonly answer: Answer;
   readonly because: Because;
   readonly rule: Rule;
   readonly rulesVersion: number;
   readonly state: RuleState;
-  /** What holds the newest set back; `null` when it passed. */
+  /** The gate that holds the newest set back most; `null` if it passed. */
   readonly limiting: Gate | null;
-  /** Of the newest set; NaN never: `null` where it had no cued rep. */
+  /** Of the newest set; `null` without cued reps. */
   readonly passRate: number | null;
   readonly fade: SetFade | null;
-  /** What the step to the next rung raises; empty at the top. */
+  /** What the next rung makes harder; empty on the top rung. */
   readonly raises: readonly Axis[];
-  /** The sets it rests on, oldest first. */
+  /** The sets it is based on, oldest first. */
   readonly setIds: readonly string[];
 }
 
-/** A decision without the list of its sets: what a line among many needs. */
+/** A decision without its list of sets, for lists. */
 export interface DecisionHead extends Omit<Decision, 'setIds'> {
-  /** How many sets it rests on. */
+  /** Number of sets it is based on. */
   readonly sets: number;
 }
 
-/** What of a decision is said in a line. */
+/** The short form of a decision. */
 export const decisionHead = ({ setIds, ...decision }: Decision): DecisionHead => ({
   ...decision,
   sets: setIds.length,
@@ -55,14 +55,14 @@ export const decisionHead = ({ setIds, ...decision }: Decision): DecisionHead =>
 const EASE_BELOW = 0.5;
 const EASE_FEWEST_REPS = 8;
 
-/** Everything a decision follows from. */
+/** Everything a decision is based on. */
 export interface Evidence {
-  /** Sets on the rung since the athlete came to it, that asked the same, oldest first. */
+  /** Sets on the rung since the athlete reached it, with the rung's demands, oldest first. */
   readonly sets: readonly JudgedSet[];
   readonly rung: Rung;
   /** `null` on the top rung. */
   readonly next: Rung | null;
-  /** There is a rung below to ease back to. */
+  /** Whether there is a rung below to ease back to. */
   readonly hasRungBelow: boolean;
 }
 
@@ -88,7 +88,7 @@ function answerOf(evidence: Evidence, state: RuleState): readonly [Answer, Becau
   const ease = easing(evidence);
   const { outcome, fade } = newest.judgement;
   const isSlowedDown = fade?.isSteep === true && (ease !== null || outcome === 'not passed');
-  // Who tires is not in over their head: a rest shows which of the two it is.
+  // Fatigue is not the same as too high demands: a rest shows which of the two it is.
   if (isSlowedDown && ease !== 'technique failed twice') return ['rest', 'steep fade'];
   if (ease) return ['ease back', ease];
   if (state.met && techniqueFails(newest)) return ['stay', 'technique first'];
@@ -99,8 +99,8 @@ function answerOf(evidence: Evidence, state: RuleState): readonly [Answer, Becau
 }
 
 /**
- * What the evidence says should come next. A pure function: the same sets, rung and rule always give
- * the same decision. While technique fails nobody is moved up, whatever the clock says.
+ * Decides what comes next. A pure function: the same sets, rung and rule always give the same decision. While
+ * technique fails nobody moves up, however fast they are.
  */
 export function decide(evidence: Evidence, rule: Rule): Decision {
   const { sets, rung, next } = evidence;

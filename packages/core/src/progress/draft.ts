@@ -15,15 +15,15 @@ import {
 import { USUAL_MS_PER_BIT } from '../stats/index.js';
 import { SCHOOLS, type Richness, type SchoolName } from './school.js';
 
-/** What is raised first from rung to rung; one axis at a time. */
+/** Which demand is raised first from rung to rung; one at a time. */
 export const AXIS_ORDERS = ['alternate', 'speed first', 'complexity first'] as const;
 export type AxisOrder = (typeof AXIS_ORDERS)[number];
 
-/** What a ladder is drafted by. */
+/** Settings of a drafted ladder. */
 export interface DraftSettings {
   readonly axis: AxisOrder;
   readonly school: SchoolName;
-  /** What another bit of choice costs, ms: the athlete's own Hick slope where it is known. */
+  /** The cost of another bit of choice, ms: the athlete's own Hick slope, if known. */
   readonly msPerBit: number;
 }
 
@@ -34,17 +34,17 @@ export const USUAL_DRAFT: DraftSettings = {
   msPerBit: USUAL_MS_PER_BIT,
 };
 
-/** Shares of the budget: easy, as in the match, and harder than the match. */
+/** Shares of the time a match leaves: easy, match pace, and harder. */
 const EASY = 1.3;
 const MATCH = 1;
 const HARDER = 0.95;
-/** Pace is eased by at least this when the choice grows richer. */
+/** The least that pace is eased by when there are more choices. */
 const EASE_SHARE = 0.08;
 
-/** From action to push-off, as the feet are laid, ms. */
+/** Time from action to push-off in laid footwork, ms. */
 const PUSH_OFF_MS = 70;
 
-/** How many answers a cue still leaves open: one in an order that is known. */
+/** The number of possible answers to a cue; one if the order is known. */
 const choicesOf = (targets: number, { order }: Pick<Richness, 'order'>): number =>
   order === 'known' || order === 'blocked' ? 1 : targets;
 
@@ -63,7 +63,7 @@ interface Step {
   readonly factor: number;
 }
 
-/** How much the pace is eased when complexity rises: 8 %, or the Hick cost if that is more. */
+/** How much to ease the pace when complexity rises to a level: 8 %, or the Hick cost if that is more. */
 type EaseOf = (toLevel: number) => number;
 
 function speedFirst(levels: number, ease: EaseOf): Step[] {
@@ -74,12 +74,12 @@ function speedFirst(levels: number, ease: EaseOf): Step[] {
 }
 
 function complexityFirst(levels: number): Step[] {
-  // At the easy pace there is nothing left to ease.
+  // At the easy pace nothing is left to ease.
   const steps = Array.from({ length: levels }, (_, level) => ({ level, factor: EASY }));
   return [...steps, ...[1.2, 1.1, MATCH, HARDER].map((factor) => ({ level: levels - 1, factor }))];
 }
 
-/** Each speed step asks the same share more, just so much that the last one ends at 95 %. */
+/** Each step in speed asks the same share more, so that the last one ends at 95 %. */
 function alternating(levels: number, ease: EaseOf): Step[] {
   const eased = Array.from({ length: levels - 1 }, (_, i) => 1 + ease(i + 1)).reduce(
     (product, each) => product * each,
@@ -122,7 +122,7 @@ const DOING_NAMES: Readonly<Record<Doing, string>> = {
   live: 'live',
 };
 
-/** Least share of the time there is in a match, for each name of a pace; the easiest first. */
+/** Names of paces, with the least time factor of each, easiest first. */
 const PACES = [
   [1.22, 'easy pace'],
   [1.1, 'steady'],
@@ -131,7 +131,7 @@ const PACES = [
   [0, 'over match pace'],
 ] as const;
 
-/** A name as a coach would give it; names are the club's own texts, and are stored as such. */
+/** A name for a drafted rung. Names are the club's own texts, and stored as such. */
 const nameOf = (
   targets: number,
   { order, doing, switchShare }: Richness,
@@ -150,9 +150,9 @@ const nameOf = (
 type ToDraft = Pick<Pattern, 'targets' | 'laidFor'>;
 
 /**
- * A sensible ladder for a pattern: from few targets in a known order at 130 % of the time there is,
- * to all of them mixed, switched and live at 95 %. Limits are reckoned from the build the pattern is
- * laid for; the coach edits, and sets limits from budgets or records where there are any.
+ * Drafts a ladder for a pattern: from few targets in a known order with 130 % of a match's time, to all of them
+ * mixed, switched and live with 95 %. Limits are calculated for the build the pattern is laid for; the coach edits
+ * them, or sets limits from budgets or records.
  */
 export function draftLadder(
   { targets, laidFor }: ToDraft,
@@ -163,7 +163,7 @@ export function draftLadder(
   const { levels, gates } = SCHOOLS[school];
   const inPlay = ({ share }: Richness) =>
     letters.slice(0, Math.min(letters.length, Math.max(2, Math.ceil(share * letters.length))));
-  // Half of two targets is both of them: such a level would ask nothing new.
+  // Half of two targets would be both of them, which asks nothing new.
   const asksMore = (each: Richness, before: Richness) =>
     inPlay(each).length > inPlay(before).length ||
     each.order !== before.order ||
@@ -226,7 +226,7 @@ export function draftLadder(
 
 type OnRungs = Pick<Pattern, 'targets' | 'laidFor' | 'rungs'>;
 
-/** The pattern's own rungs while they fit its targets; otherwise drafted ones. */
+/** The pattern's own rungs if they fit its targets, or else drafted ones. */
 export function fittingRungs(pattern: OnRungs): readonly Rung[] {
   const letters = new Set(pattern.targets.map(({ letter }) => letter));
   const played = new Set(pattern.rungs.flatMap(({ targets }) => targets));

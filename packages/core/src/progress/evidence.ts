@@ -1,12 +1,12 @@
 import type { SetJudgement } from './gates.js';
 import type { StaircaseReading } from './staircase.js';
 
-/** A set on the rung in question, as evidence. */
+/** A set as evidence for a rung. */
 export interface JudgedSet {
   readonly setId: string;
-  /** Calendar day on which it was run, `YYYY-MM-DD`. */
+  /** Calendar day, `YYYY-MM-DD`. */
   readonly day: string;
   readonly judgement: SetJudgement;
-  /** Of a set whose pace moved by itself. */
+  /** Only for a set whose pace adapted by itself. */
   readonly staircase?: StaircaseReading | null;
 }

@@ -10,7 +10,7 @@ import {
 } from '../pattern/index.js';
 import { draftLadder } from './draft.js';
 
-/** Courts on which movement runs mostly along one line; on the others it goes everywhere. */
+/** Layouts for courts on which movement follows one line; on others it goes in all directions. */
 const LAYOUT_OF: Partial<Record<CourtName, Layout>> = {
   fencing: 'lane',
   tableTennis: 'line',
@@ -19,9 +19,9 @@ const LAYOUT_OF: Partial<Record<CourtName, Layout>> = {
   volleyball: 'cross',
 };
 
-/** Nobody begins with farther than this, m. */
+/** The largest distance for a beginner, m. */
 const MOST_M = 2.5;
-/** Between a target and the edge of the floor, m. */
+/** Least distance of a target from the edge of the floor, m. */
 const ROOM_M = 0.3;
 
 /**

@@ -6,43 +6,43 @@ import type { SetFigures } from '../stats/index.js';
 import { SURE } from '../timing/index.js';
 import { isCuedAsAsked } from './ladder.js';
 
-/** An athlete's usual times, ms; what was never timed is left out. */
+/** An athlete's usual times, ms, without what was never timed. */
 export type UsualTimes = Readonly<Partial<Record<GatedDuration, number>>>;
 
-/** A set that is about to be run, as far as what it can show goes. */
+/** A set that is about to be run. */
 export interface ComingSet {
   readonly rung: Rung;
   readonly conditions: Pick<
     Conditions,
     'order' | 'workMs' | 'pace' | 'foreperiod' | 'catchShare' | 'freezeShare'
   >;
-  /** Cues of a set that is not run for a time. */
+  /** Number of cues, unless the set runs for a time. */
   readonly reps: number;
-  /** Sd of one event as it is timed, ms; 0 where a device does, `null` where nobody does. */
+  /** Standard deviation of a timed event, ms; 0 for a device, `null` if nobody times. */
   readonly eventSdMs: number | null;
   readonly usualMs: UsualTimes;
 }
 
-/** What a set will not show, foreseen; with what would mend it. */
+/** Something a set will not be able to show, with what would fix it. */
 export type Foreseen =
-  /** Fewer reps are to be expected than the rung judges by; so many, or so much work, would do. */
+  /** Fewer reps than the rung needs are to be expected; this many, or this much work, would suffice. */
   | {
       readonly kind: 'too few reps';
       readonly expected: number;
       readonly needed: number;
       readonly mend: { readonly workMs: number } | { readonly reps: number };
     }
-  /** Timed like this, most reps would be too close to call; `share` of them, 0–1. */
+  /** With this timing most reps would be too close to call; `share` of them, 0–1. */
   | {
       readonly kind: 'too close by hand';
       readonly gate: GatedDuration;
       readonly limitMs: number;
       readonly share: number;
     }
-  /** The cues give more away than the rung asks: the set is no evidence for it. */
+  /** The cues are more predictable than the rung asks, so the set is no evidence for it. */
   | { readonly kind: 'cues give away' };
 
-/** The middle of each duration over an athlete's newest sets, from their figures. */
+/** The median of each duration over an athlete's newest sets. */
 export const usualTimes = (newest: readonly Pick<SetFigures, 'mediansMs'>[]): UsualTimes =>
   Object.fromEntries(
     GATED_DURATIONS.flatMap((gate) => {
@@ -51,14 +51,14 @@ export const usualTimes = (newest: readonly Pick<SetFigures, 'mediansMs'>[]): Us
     }),
   );
 
-/** Work is settled in steps of so much, ms. */
+/** Step in which work is suggested, ms. */
 const WORK_STEP_MS = 5000;
-/** An athlete's own times spread about their middle by this share (reaction and cycle alike). */
+/** Spread of an athlete's times around their median, as a share. */
 const OWN_SPREAD = 0.12;
-/** More reps than this too close to call, and the set decides little. */
+/** With a larger share of reps too close to call a set decides little. */
 const MOST_CLOSE = 0.5;
 
-/** From one cue to the next, ms; `null` where the athlete's pace is not known. */
+/** Time from cue to cue, ms; `null` if the athlete's pace is unknown. */
 function everyMs({ conditions, usualMs }: ComingSet): number | null {
   const { pace, foreperiod } = conditions;
   if (pace.everyMs !== null) return pace.everyMs;
@@ -86,7 +86,7 @@ function tooFewReps(set: ComingSet): Foreseen | null {
   return { kind: 'too few reps', expected, needed, mend: { workMs: work } };
 }
 
-/** Share of reps whose measured time would fall where nothing can be called. */
+/** Share of reps whose measured time would be too close to the limit to call. */
 function closeShare(usualMs: number, limitMs: number, sdMs: number): number {
   const reach = normalQuantile(SURE) * sdMs;
   const spread = Math.hypot(OWN_SPREAD * usualMs, sdMs);
@@ -100,7 +100,7 @@ function tooClose({ rung, eventSdMs, usualMs }: ComingSet): Foreseen | null {
   for (const gate of GATED_DURATIONS) {
     const [limitMs, own] = [limitsMs[gate], usualMs[gate]];
     if (limitMs === undefined || own === undefined) continue;
-    // A cue is exact; of a recovery both ends are pressed.
+    // A cue's time is exact, but both ends of a recovery are pressed.
     const sdMs = gate === 'recovery' ? Math.SQRT2 * eventSdMs : eventSdMs;
     const share = closeShare(own, limitMs, sdMs);
     if (share > MOST_CLOSE) return { kind: 'too close by hand', gate, limitMs, share };
@@ -109,9 +109,8 @@ function tooClose({ rung, eventSdMs, usualMs }: ComingSet): Foreseen | null {
 }
 
 /**
- * What a set will not be able to show, said before it: too few reps in the time, or as settled; a limit
- * that the timing cannot decide for most reps; cues more guessable than the rung asks. Nobody times:
- * nothing is said but of the cues.
+ * Warns of what a set will not be able to show: too few reps; a limit that the timing cannot decide for most reps;
+ * cues more predictable than the rung asks. If nobody times only the cues are checked.
  */
 export function foresee(set: ComingSet): Foreseen[] {
   const { conditions, rung, eventSdMs } = set;

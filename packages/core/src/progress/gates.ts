@@ -7,24 +7,24 @@ export interface LimitKept {
   readonly passes: number;
   readonly fails: number;
   readonly tooClose: number;
-  /** Reps that must pass. */
+  /** Number of reps that must pass. */
   readonly needed: number;
   /** P(at least `needed` of the reps truly keep the limit). */
   readonly probability: number;
   readonly verdict: Verdict;
-  /** How far the `needed`-th best rep is over its limit, ms; 0 or less when it is not. */
+  /** By how much the `needed`-th best rep exceeds its limit, ms; 0 or less if it does not. */
   readonly overMs: number;
 }
 
-/** Whether the limit of a duration was kept by enough of a set's reps. */
+/** The gate of a duration's limit. */
 export interface TimeGate extends LimitKept {
   readonly gate: GatedDuration;
   readonly limitMs: number;
-  /** The least and largest limit where targets have their own; `limitMs` is the rung's. */
+  /** Least and largest limit if targets have their own; `limitMs` is the rung's. */
   readonly range: readonly [number, number] | null;
 }
 
-/** Whether an event of the coach's own came in time in enough of a set's reps. */
+/** The gate of a limit for an event of the coach's own. */
 export interface CoachGate extends LimitKept {
   readonly gate: 'coach event';
   readonly event: string;
@@ -32,7 +32,7 @@ export interface CoachGate extends LimitKept {
   readonly limitMs: number;
 }
 
-/** Starts before the limit after the cue, held against the share allowed. */
+/** The gate of false starts, against the allowed share. */
 export interface FalseStartGate {
   readonly gate: 'false starts';
   readonly falseStarts: number;
@@ -41,30 +41,30 @@ export interface FalseStartGate {
   readonly met: boolean;
 }
 
-/** Whether there are reps enough to judge. */
+/** The gate of valid reps: whether there are enough to judge. */
 export interface ValidRepsGate {
   readonly gate: 'valid reps';
   /** Valid reps in which every limited duration was timed. */
   readonly reps: number;
   readonly needed: number;
-  /** Valid reps lacking what is limited, by the name of the duration or the coach's own event. */
+  /** Number of valid reps in which something limited was not timed, by its name. */
   readonly untimed: Readonly<Record<string, number>>;
   readonly met: boolean;
 }
 
-/** Reps without a watched fault, held against the share asked for. */
+/** The gate of technique: reps without a watched fault, against the share asked for. */
 export interface TechniqueGate {
   readonly gate: 'technique';
-  /** The faults somebody watched for. */
+  /** The watched faults. */
   readonly watched: readonly Fault[];
-  /** Cued reps with none of the faults watched for; all of them where nobody watched. */
+  /** Cued reps without a watched fault; all of them if none was watched. */
   readonly clean: number;
   readonly cuedReps: number;
   readonly needed: number;
   readonly met: boolean;
 }
 
-/** Catch trials in which the athlete held still. */
+/** The gate of catch trials in which the athlete stayed. */
 export interface HeldGate {
   readonly gate: 'catch trials';
   readonly held: number;
@@ -73,7 +73,7 @@ export interface HeldGate {
   readonly met: boolean;
 }
 
-/** Interquartile range over median, held against what is allowed. */
+/** The gate of spread: interquartile range over median. */
 export interface SpreadGate {
   readonly gate: 'spread';
   /** Interquartile range of the cycle over its median. */
@@ -82,61 +82,61 @@ export interface SpreadGate {
   readonly met: boolean;
 }
 
-/** Whether the athlete grew slower over the set. */
+/** Whether the athlete slowed down during the set. */
 export interface SetFade {
   readonly firstThirdMs: number;
   readonly lastThirdMs: number;
-  /** So much slower, beyond chance, that rest is called for. */
+  /** Whether the slowing is large and significant, so that a rest is called for. */
   readonly isSteep: boolean;
 }
 
-/** How a set stands against its rung. */
+/** How a set can turn out. */
 export const SET_OUTCOMES = ['passed', 'not passed', 'too close to call', 'too few reps'] as const;
 export type SetOutcome = (typeof SET_OUTCOMES)[number];
 
-/** A set held against the gates of its rung. */
+/** A set judged by its rung's gates. */
 export interface SetJudgement {
   readonly outcome: SetOutcome;
   readonly validReps: ValidRepsGate;
   readonly falseStarts: FalseStartGate;
   readonly technique: TechniqueGate;
-  /** `null` where the set had no catch trials. */
+  /** `null` if the set had no catch trials. */
   readonly held: HeldGate | null;
-  /** `null` where the rung does not ask for it, or the cycle was not timed. */
+  /** `null` if the rung does not limit it, or the cycle was not timed. */
   readonly spread: SpreadGate | null;
   readonly times: readonly TimeGate[];
-  /** Of events of the coach's own; missing where the rung has none. */
+  /** Gates of the coach's own events; absent if the rung has none. */
   readonly coach?: readonly CoachGate[];
-  /** Reps that pass every gate at once: how many are surely so, and how many must be. */
+  /** Reps that pass all gates at once: the expected number, and the number needed. */
   readonly together: {
     readonly passes: number;
     readonly needed: number;
     readonly probability: number;
   };
   /**
-   * Chance that each cued rep passed every gate that applies to it, in order. Going early, missing
-   * the cue and turning short of home are no passes; reps that were not timed are not among them.
+   * For each cued rep, in order, the probability that it passed every gate that applies to it. False starts, misses
+   * and turning short of home do not pass; reps that were not timed are left out.
    */
   readonly chances: readonly number[];
-  /** `null` with too few reps to tell. */
+  /** `null` with too few reps. */
   readonly fade: SetFade | null;
 }
 
-/** Share of the cued reps that passed, expected over what is too close to call; NaN of none. */
+/** Expected share of cued reps that passed; NaN without any. */
 export const passRate = ({ chances }: Pick<SetJudgement, 'chances'>): number =>
   chances.reduce((sum, chance) => sum + chance, 0) / chances.length;
 
-/** A gate of a rung as a set met it or not; no English, only what was counted. */
+/** A gate of a set, as a code with its figures. */
 export type Gate =
   TimeGate | CoachGate | FalseStartGate | ValidRepsGate | TechniqueGate | HeldGate | SpreadGate;
 
-/** A limit at an arrival itself, or before it, has no share to be over by: it counts as this, ms. */
+/**
+ * The least value a limit counts as when expressing an excess as a share, ms, since a limit relative to arrival may
+ * be zero or negative.
+ */
 const LEAST_LIMIT_MS = 100;
 
-/**
- * The gate that holds a set back most; `null` when the set passed. How it was done comes before how
- * fast.
- */
+/** The gate that holds a set back most; `null` if the set passed. Technique comes before speed. */
 export function limitingGate(judgement: SetJudgement): Gate | null {
   if (judgement.outcome === 'passed') return null;
   const { falseStarts, validReps, technique, held, spread } = judgement;

@@ -2,25 +2,25 @@ import { mean, sd, studentCdf } from '../numeric/index.js';
 import { groupBy } from '../stats/index.js';
 import type { SetJudgement } from './gates.js';
 
-/** How an athlete fares on a rung over the days since they came to it. */
+/** An athlete's results on a rung over the days since they reached it. */
 export interface HeldOnRung {
   readonly days: number;
   readonly sets: number;
-  /** Mean over the days of the share of reps that kept every limit, 0–1. */
+  /** Mean over the days of the share of reps that kept all limits, 0–1. */
   readonly passShare: number;
-  /** The share that the rung asks for. */
+  /** The share the rung asks for. */
   readonly asked: number;
-  /** Chance of days as poor as these if the athlete truly kept the share that is asked. */
+  /** P(days as poor as these, if the athlete truly kept the share asked for). */
   readonly p: number;
 }
 
-/** A set as far as being held is concerned. */
+/** The part of a set this needs. */
 export interface DayOfReps {
   readonly day: string;
   readonly judgement: Pick<SetJudgement, 'chances'>;
 }
 
-/** Fewer days than this hold nobody. */
+/** Fewer days than this are no evidence of being stuck. */
 const FEWEST_DAYS = 4;
 
 /**
@@ -34,7 +34,7 @@ export function heldOnRung(sets: readonly DayOfReps[], asked: number): HeldOnRun
   const shares = days.map((own) => mean(own.flatMap(({ judgement }) => judgement.chances)));
   const reps = telling.reduce((sum, { judgement }) => sum + judgement.chances.length, 0);
   const passShare = mean(shares);
-  // Days that agree by luck know no more than as many single reps would.
+  // Days that agree by chance are no more certain than as many independent reps.
   const variance = Math.max(sd(shares) ** 2 / days.length, (asked * (1 - asked)) / reps);
   return {
     ...{ days: days.length, sets: telling.length, passShare, asked },

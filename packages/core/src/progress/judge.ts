@@ -43,23 +43,23 @@ const limitsOf = (rung: Rung): Limits =>
     return limitMs === undefined ? [] : [[gate, limitMs] as [GatedDuration, number]];
   });
 
-/** 0.8 of 10 is 8, not 9 for the sake of a rounding error. */
+/** So that 0.8 of 10 is 8, and not 9 because of a rounding error. */
 const ROUNDING = 1e-9;
 
-/** Reps of n that make a share. */
+/** The number of reps out of n that make a share. */
 const shareOf = (n: number, share: number): number => Math.ceil(n * share - ROUNDING);
 
-/** How a rep stands against one limit. */
+/** A rep's verdict on one limit. */
 export interface RepVerdict {
   readonly limitMs: number;
   /** P(the limit was kept). */
   readonly probability: number;
   readonly verdict: Verdict;
 }
-/** How a rep stands against each limit of its rung that it was timed for. */
+/** A rep's verdicts on all limits of its rung that it was timed for. */
 export type RepVerdicts = Readonly<Partial<Record<GatedDuration, RepVerdict>>>;
 
-/** A rung's limits as far as one rep is held against them. */
+/** A rung's limits for judging a rep. */
 type AgainstLimits = Pick<Rung, 'limitsMs' | 'targetLimits'>;
 
 function verdictOn(duration: Duration, limitMs: number): RepVerdict {
@@ -77,8 +77,8 @@ function verdictAt(
 }
 
 /**
- * One rep against its rung's limits, each target's own where it has one: the one judgement of it there
- * is. A rep that does not count is not judged.
+ * Judges a rep by its rung's limits, or its target's own. Everything that judges reps uses this. A rep that does not
+ * count is not judged.
  */
 export const judgeRep = (reading: RepReading, rung: AgainstLimits): RepVerdicts =>
   reading.leftOut
@@ -90,11 +90,11 @@ export const judgeRep = (reading: RepReading, rung: AgainstLimits): RepVerdicts 
         }),
       );
 
-/** One thing a rung sets a limit for, as far as a rep is held against it. */
+/** Something that a rung limits. */
 interface Limited<Head> {
-  /** Of the duration, or of the coach's own event. */
+  /** Name of the duration, or of the coach's own event. */
   readonly name: string;
-  /** What its gate says of it, apart from how it was kept. */
+  /** The fields of its gate besides the counts. */
   readonly head: Head;
   readonly timeOf: (reading: RepReading) => Duration | null;
   readonly limitOf: (reading: RepReading) => number;
@@ -103,7 +103,7 @@ interface Limited<Head> {
 type TimeHead = Pick<TimeGate, 'gate' | 'limitMs' | 'range'>;
 type CoachHead = Pick<CoachGate, 'gate' | 'limitMs' | 'event' | 'from'>;
 
-/** A rung's limit for a duration, each target's own where it has one. */
+/** A rung's limit for a duration, including target limits. */
 const durationLimited = (rung: Rung, gate: GatedDuration, limitMs: number): Limited<TimeHead> => ({
   name: gate,
   head: { gate, limitMs, range: limitRange(rung, gate) },
@@ -119,7 +119,7 @@ const coachLimited = (limit: CoachLimit): Limited<CoachHead> => ({
   limitOf: () => limit.limitMs,
 });
 
-/** The gate of a limit, and each rep's chance of having kept it. */
+/** A limit's gate, and each rep's probability of having kept it. */
 function judgeLimited<Head>(
   { head, timeOf, limitOf }: Limited<Head>,
   timed: readonly RepReading[],
@@ -198,7 +198,7 @@ function spreadGate(timed: readonly RepReading[], most: number | null): SpreadGa
   return { gate: 'spread', share, most, met: share <= most };
 }
 
-/** The last third of a set this much slower than the first is a steep fade. */
+/** A last third of the set slower than the first by this share is a steep fade. */
 const STEEP_SHARE = 0.1;
 
 function fadeOfSet(readings: readonly RepReading[]): SetFade | null {
@@ -269,7 +269,7 @@ function outcomeOf(
   { validReps, falseStarts, technique, held, spread }: CountedGates,
   probability: number,
 ): SetOutcome {
-  // Going early is shown by the reps themselves: it needs no other reps to be believed.
+  // False starts are certain in themselves, and count even with too few other reps.
   if (!falseStarts.met) return 'not passed';
   if (!validReps.met) return 'too few reps';
   if (!technique.met || held?.met === false || spread?.met === false) return 'not passed';

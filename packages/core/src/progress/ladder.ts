@@ -21,14 +21,14 @@ import { USUAL_COUNT_RULE } from './count-rule.js';
 import { checkRule, type Rule } from './rule.js';
 import type { EffortName, SchoolName } from './school.js';
 
-/** The same test on first and last days: same rung, same cues, as many reps. */
+/** The standard test for first and last days: same rung, cues and number of reps. */
 export interface StandardTest {
   readonly rung: number;
   readonly reps: number;
   readonly seed: number;
 }
 
-/** How a pattern's ladder is climbed. Its rungs are the pattern's own. */
+/** Settings of a pattern's ladder. Its rungs belong to the pattern. */
 export interface LadderSettings {
   readonly rule: Rule;
   /** What was raised first when the rungs were drafted. */
@@ -36,7 +36,7 @@ export interface LadderSettings {
   readonly school: SchoolName;
   readonly effort: EffortName;
   readonly test: StandardTest | null;
-  /** Nobody moves up without somebody's word, which is kept. */
+  /** Moves up need somebody's approval, which is recorded. */
   readonly onWord?: boolean;
 }
 
@@ -49,7 +49,7 @@ export const USUAL_LADDER: LadderSettings = {
   test: null,
 };
 
-/** The settings, or which of them does not fit a ladder of so many rungs. */
+/** The settings, or the one that does not fit a ladder with so many rungs. */
 export function checkLadder(settings: LadderSettings, rungs: number): Result<LadderSettings> {
   const rule = checkRule(settings.rule);
   if (!rule.ok)
@@ -60,16 +60,16 @@ export function checkLadder(settings: LadderSettings, rungs: number): Result<Lad
   return ok(settings);
 }
 
-/** Limits of one athlete's own on one rung: they stand in for the rung's, gate by gate. */
+/** An athlete's own limits on a rung, which replace the rung's. */
 export interface OwnLimits {
   readonly rung: number;
   readonly limitsMs: LimitsMs;
   readonly limitSources: LimitSources;
-  /** Of single targets, for gates that have a limit here. */
+  /** Own target limits, for durations limited here. */
   readonly targetLimits?: readonly TargetLimit[];
 }
 
-/** The rungs as they are asked of an athlete with limits of their own. */
+/** A pattern's rungs with an athlete's own limits. */
 export const withOwnLimits = (rungs: readonly Rung[], own: readonly OwnLimits[]): Rung[] =>
   rungs.map((rung) => {
     const limits = own.find((each) => each.rung === rung.number);
@@ -84,7 +84,7 @@ export const withOwnLimits = (rungs: readonly Rung[], own: readonly OwnLimits[])
     }, asked);
   });
 
-/** A limit of a duration with where it comes from. */
+/** A limit with its source. */
 export interface SourcedLimit {
   readonly ms: number;
   readonly source: LimitSource;
@@ -92,7 +92,7 @@ export interface SourcedLimit {
 
 type Limits = Pick<Rung, 'limitsMs' | 'limitSources' | 'targetLimits'>;
 
-/** Limits with one of them set, or taken away with those of single targets for it. */
+/** Sets a duration's limit, or removes it together with its target limits. */
 export function withLimit<Limited extends Limits>(
   limits: Limited,
   gate: GatedDuration,
@@ -115,7 +115,7 @@ export function withLimit<Limited extends Limits>(
       };
 }
 
-/** An athlete's own limits with one of a rung set, or given back to the rung; in the order of rungs. */
+/** Sets one of an athlete's own limits, or removes it so that the rung's applies again; sorted by rung. */
 export function withOwnLimit(
   own: readonly OwnLimits[],
   rung: number,
@@ -125,7 +125,7 @@ export function withOwnLimit(
 ): OwnLimits[] {
   const before = own.find((each) => each.rung === rung);
   const set = withLimit(before ?? { rung, limitsMs: {}, limitSources: {} }, gate, limit);
-  // What was settled target by target before goes with the limit that it stood for.
+  // Target limits depend on the limit they were set with.
   const others = (set.targetLimits ?? []).filter((each) => each.gate !== gate);
   const all = [...others, ...targets];
   const { targetLimits, ...rest } = set;
@@ -135,15 +135,15 @@ export function withOwnLimit(
     .sort((a, b) => a.rung - b.rung);
 }
 
-/** A rung and the floor it is run on. */
+/** A rung on a pattern's floor. */
 export interface Asked {
   readonly rung: Rung;
   readonly pattern: Pick<Pattern, 'targets' | 'home'>;
 }
 
 /**
- * All that a rung asks of an athlete, as a text to be held against that of another rung: the same of two that ask
- * the same, whatever they are called and wherever their limits come from.
+ * Everything a rung asks of an athlete, as a text that is equal for rungs that ask the same, whatever their names and
+ * limits' sources.
  */
 export const whatIsAsked = ({ rung, pattern }: Asked): string =>
   JSON.stringify([
@@ -159,15 +159,15 @@ export const whatIsAsked = ({ rung, pattern }: Asked): string =>
       .sort(),
   ]);
 
-/** Whether two rungs ask the same of an athlete: only then does what was shown on the one count on the other. */
+/** Whether two rungs ask the same, so that sets on one are evidence for the other. */
 export const asksTheSame = (a: Asked, b: Asked): boolean => whatIsAsked(a) === whatIsAsked(b);
 
-/** How much an order gives away; what a person calls, or chance does, counts as shuffled. */
+/** How unpredictable an order is, as its rank; live calling and random orders count as shuffled. */
 const openness = (order: CueOrder): number =>
   (RUNG_ORDERS as readonly CueOrder[]).includes(order)
     ? RUNG_ORDERS.indexOf(order as RungOrder)
     : RUNG_ORDERS.indexOf('shuffled');
 
-/** Whether a set was cued as openly as its rung asks: an order that gives more away shows nothing. */
+/** Whether a set's order was at least as unpredictable as its rung asks. */
 export const isCuedAsAsked = (order: CueOrder, rung: Pick<Rung, 'order'>): boolean =>
   openness(order) >= openness(rung.order);

@@ -2,7 +2,7 @@ import { isNotSeenLately, type Standing } from '../stats/index.js';
 import type { Claims } from './claims.js';
 import type { Answer } from './decide.js';
 
-/** What an athlete needs the coach for, the most pressing first. */
+/** Reasons why an athlete needs the coach, most pressing first. */
 export const SQUAD_NEEDS = [
   'can move up',
   'held',
@@ -14,9 +14,9 @@ export const SQUAD_NEEDS = [
 export type SquadNeed = (typeof SQUAD_NEEDS)[number];
 
 /**
- * What an athlete needs the coach for, by the first of these that is so: the ladder says move up; held
- * on a rung day after day; slower, or a new difference between the sides; not timed for long. `nowMs`
- * is since 1970. Claims are those that stand among the whole squad.
+ * Why an athlete needs the coach, by the first that applies: ready to move up; stuck on a rung; slower, or a new
+ * difference between sides; not timed lately. The claims must have been corrected for the whole squad.
+ * @param nowMs milliseconds since 1970
  */
 export function needOf(
   {

@@ -10,7 +10,7 @@ import { boundsOf, evidenceOf, type SequentialRule } from './sequential.js';
 
 /** P(at least `needed` of n reps pass), each with probability p. */
 export function setPassProbability(n: number, needed: number, p: number): number {
-  // Terms by their ratio: no factorial is ever large.
+  // Terms are computed by their ratio, so that no factorial becomes large.
   let term = (1 - p) ** n;
   if (p >= 1) return needed <= n ? 1 : 0;
   let below = 0;
@@ -24,8 +24,8 @@ export function setPassProbability(n: number, needed: number, p: number): number
 const ones = (bits: number): number => (bits === 0 ? 0 : (bits & 1) + ones(bits >> 1));
 
 /**
- * Chance of being moved up after each set by the count rule: a Markov chain over the outcomes of the
- * last m − 1 sets, the days passed so far, and whether today is one of them.
+ * P(moved up) after each set by the count rule: a Markov chain over the outcomes of the last m − 1 sets, the number
+ * of passed days, and whether today is one of them.
  */
 function movesByCount(
   { setsNeeded, ofLast, distinctDays }: CountRule,
@@ -65,8 +65,8 @@ function movesByCount(
 }
 
 /**
- * Chance of being moved up after each set by the sequential test: a Markov chain over passes and
- * fails since the test began, rep by rep; found not ready, it begins anew.
+ * P(moved up) after each set by the sequential test: a Markov chain over passes and fails since the test began, rep
+ * by rep; a test that says not ready starts anew.
  */
 function movesBySequential(
   rule: SequentialRule,
@@ -76,7 +76,7 @@ function movesBySequential(
   const { upper, lower } = boundsOf(rule);
   const [up, down] = [evidenceOf(1, rule), evidenceOf(0, rule)];
   const movedAfter = new Float64Array(withinSets);
-  /** Chances by fails, then by passes. */
+  /** Probabilities by number of fails, then of passes. */
   let running: number[][] = [[1]];
   for (let rep = 0; rep < repsPerSet * withinSets; rep++) {
     const set = Math.floor(rep / repsPerSet);

@@ -1,27 +1,24 @@
-/** An athlete as far as a rule can see: how often a rep passes, and how that grows. */
+/** An athlete as a rule sees them: their pass rate, and how it grows. */
 export interface Learner {
   /** True pass rate at the first rep, 0–1. */
   readonly passRate: number;
-  /**
-   * Share of what is missing to `ceiling` that is learnt with each set; 0 for an athlete who stays
-   * as they are.
-   */
+  /** Share of the distance to `ceiling` that is learnt with each set; 0 for an athlete who does not change. */
   readonly learning: number;
   readonly ceiling: number;
 }
 
-/** An athlete of a true pass rate who stays as they are. */
+/** An athlete with a constant pass rate. */
 export const steady = (passRate: number): Learner => ({ passRate, learning: 0, ceiling: passRate });
 
-/** How a rung is trained while a rule looks on. */
+/** How a rung is trained. */
 export interface OutlookSettings {
   readonly repsPerSet: number;
-  /** Reps that make a set passed. */
+  /** Number of reps that must pass for a set to pass. */
   readonly passesNeeded: number;
   readonly setsPerDay: number;
-  /** Sets that are looked ahead. */
+  /** Number of sets considered. */
   readonly withinSets: number;
-  /** Who truly passes less often than this is moved up too soon. */
+  /** Athletes with a lower true pass rate are moved up too soon. */
   readonly readyRate: number;
 }
 
@@ -34,10 +31,10 @@ export const USUAL_OUTLOOK: OutlookSettings = {
   readyRate: 0.8,
 };
 
-/** True pass rates that rules are looked at over, from hopeless to sure. */
+/** True pass rates at which rules are compared. */
 export const TRUE_RATES = [0.5, 0.55, 0.6, 0.65, 0.7, 0.75, 0.8, 0.85, 0.9, 0.95] as const;
 
-/** The true pass rate in each set looked ahead. */
+/** The true pass rate in each set. */
 export function ratesOf(
   { passRate, learning, ceiling }: Learner,
   { withinSets }: OutlookSettings,
@@ -49,19 +46,19 @@ export function ratesOf(
   );
 }
 
-/** What a rule does with athletes of one true pass rate over the sets looked ahead. */
+/** What a rule does with athletes of one true pass rate. */
 export interface RuleOutcome {
-  /** Simulated athletes it rests on; `null` where it is worked out exactly. */
+  /** Number of simulated athletes; `null` if worked out exactly. */
   readonly athletes: number | null;
-  /** Shares of the athletes, 0–1: moved up; moved up while not ready; ready in the end, yet not moved. */
+  /** Shares of athletes, 0–1: moved up; moved up too soon; ready in the end but not moved. */
   readonly moved: number;
   readonly tooSoon: number;
   readonly heldBack: number;
-  /** Standard error of `moved`; 0 where it is exact. */
+  /** Standard error of `moved`; 0 if exact. */
   readonly se: number;
-  /** Sets run by those moved up: lower quartile, median, upper quartile; `null` when nobody was. */
+  /** Quartiles of sets until the move; `null` if nobody was moved. */
   readonly setsToMove: readonly [number, number, number] | null;
-  /** Sets run by all, stopping at the move. */
+  /** Mean number of sets until the move or the end. */
   readonly meanSets: number;
 }
 
@@ -76,10 +73,10 @@ function setBy(movedAfter: Float64Array, share: number): number {
   return movedAfter.length;
 }
 
-/** Less than one athlete in so many is nobody. */
+/** Smaller shares count as zero. */
 const NOBODY = 1e-12;
 
-/** The outcome from the chance of being moved up after each of its sets. */
+/** The outcome from P(moved up) after each set. */
 export function outcomeOf(
   movedAfter: Float64Array,
   rates: Float64Array,

@@ -6,28 +6,28 @@ export interface Share {
   readonly high: number;
 }
 
-/** What is believed of a pass rate after some reps, from a beta prior (1, 1 says nothing). */
+/** The posterior of a pass rate from a beta prior; (1, 1) is uniform. */
 export interface Posterior {
   readonly mean: number;
-  /** The middle 90 %. */
+  /** The central 90 %. */
   readonly interval90: Share;
   /** P(pass rate > threshold). */
   readonly above: (threshold: number) => number;
 }
 
-/** What passes and trials say of the true pass rate: a beta posterior from a beta prior. */
+/** The beta posterior of a pass rate. */
 export function posteriorOf(passes: number, trials: number, priorA = 1, priorB = 1): Posterior {
   const a = priorA + passes;
   const b = priorB + trials - passes;
   return {
     mean: a / (a + b),
     interval90: { low: betaQuantile(0.05, a, b), high: betaQuantile(0.95, a, b) },
-    // From the other tail: one minus something next to one would lose its digits.
+    // Computed from the other tail: one minus a number close to one would lose its digits.
     above: (threshold) => betaCdf(1 - threshold, b, a),
   };
 }
 
-/** Wilson's interval of a share (Wilson 1927); the whole range where there are no trials. */
+/** Wilson's interval of a share (Wilson 1927); the whole range without trials. */
 export function wilson(passes: number, trials: number, confidence = 0.95): Share {
   if (trials === 0) return { low: 0, high: 1 };
   const z = normalQuantile((1 + confidence) / 2);

@@ -5,21 +5,21 @@
 export const MOVE_BASES = ['rule', 'overrule', 'hand', 'undo'] as const;
 export type MoveBasis = (typeof MOVE_BASES)[number];
 
-/** A recorded step on the ladder. */
+/** A recorded move on a ladder. */
 export interface LadderMove {
-  /** The rung itself when the coach keeps the athlete on it: what was shown so far is then used up. */
+  /** The same rung if the coach keeps the athlete there, which uses up the evidence so far. */
   readonly toRung: number;
   readonly basis: MoveBasis;
 }
 
-/** Where an athlete stands on a ladder, and the moves that still stand. */
+/** An athlete's place on a ladder, and the moves that led there. */
 export interface LadderPlace<Move extends LadderMove> {
   readonly rung: number;
-  /** The move that led here; `null` on the first rung before any. */
+  /** The move that led here; `null` if there was none. */
   readonly by: Move | null;
 }
 
-/** The moves that stand, of moves oldest first: none that was taken back, nor the taking back. */
+/** Moves, oldest first, without undone ones and their undos. */
 export function standingMoves<Move extends LadderMove>(moves: readonly Move[]): Move[] {
   const kept: Move[] = [];
   for (const move of moves) {
@@ -29,10 +29,7 @@ export function standingMoves<Move extends LadderMove>(moves: readonly Move[]): 
   return kept;
 }
 
-/**
- * Where an athlete stands after these moves, oldest first. A move taken back leaves no trace: the
- * evidence gathered on the rung before it counts again.
- */
+/** The place after some moves, oldest first. An undone move leaves no trace: evidence from before it counts again. */
 export function ladderPlace<Move extends LadderMove>(moves: readonly Move[]): LadderPlace<Move> {
   const by = standingMoves(moves).at(-1) ?? null;
   return { rung: by?.toRung ?? 1, by };

@@ -6,7 +6,7 @@ import { CAREFUL_SEQUENTIAL_RULE, USUAL_SEQUENTIAL_RULE } from './sequential.js'
 import { USUAL_STAIRCASE_RULE } from './staircase.js';
 import { USUAL_WISH } from './suggest.js';
 
-/** Rules that are offered ready, by name. */
+/** Names of preset rules. */
 export const RULE_PRESETS = [
   'careful count',
   'quick count',
@@ -16,7 +16,7 @@ export const RULE_PRESETS = [
 ] as const;
 export type RulePreset = (typeof RULE_PRESETS)[number];
 
-/** Rules to choose from; the first is the one a new ladder has. */
+/** Preset rules; the first is the default of new ladders. */
 export const PRESET_RULES: Readonly<Record<RulePreset, Rule>> = {
   'careful count': USUAL_COUNT_RULE,
   'quick count': QUICK_COUNT_RULE,
@@ -25,20 +25,20 @@ export const PRESET_RULES: Readonly<Record<RulePreset, Rule>> = {
   staircase: USUAL_STAIRCASE_RULE,
 };
 
-/** What a rule does over the usual outlook, with who is not ready and with who is. */
+/** A rule's outcomes with athletes who are not ready and with those who are. */
 export interface RuleRisk {
-  /** True pass rates the two stand for. */
+  /** The true pass rates these stand for. */
   readonly tooSoonRate: number;
   readonly readyRate: number;
   readonly tooSoon: RuleOutcome;
   readonly ready: RuleOutcome;
-  /** Of those not ready it moves up no more than is wished. */
+  /** Whether it moves up no more of those not ready than wished. */
   readonly keepsWish: boolean;
 }
 
 /**
- * The risk of a rule over the usual outlook, exactly; `null` of a staircase, which only a simulation
- * can follow, and of a rule that cannot be.
+ * A rule's exact risk over the default outlook; `null` for a staircase, which can only be simulated, and for an
+ * invalid rule.
  */
 export function riskOf(rule: Rule): RuleRisk | null {
   if (rule.kind === 'staircase' || !checkRule(rule).ok) return null;

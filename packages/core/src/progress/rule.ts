@@ -9,15 +9,15 @@ import {
 } from './sequential.js';
 import { checkStaircase, type StaircaseReading, type StaircaseRule } from './staircase.js';
 
-/** When a rung is met: one rule a ladder. */
+/** When a rung is met; one rule per ladder. */
 export type Rule = CountRule | SequentialRule | StaircaseRule;
 /** The kinds of rule for "met". */
 export const RULE_KINDS = ['count', 'sequential', 'staircase'] as const satisfies Rule['kind'][];
 
-/** What the arithmetic of the rules is called: kept with each decision, raised with each change of it. */
+/** Version of the rules' arithmetic, stored with each decision and raised with each change. */
 export const RULES_VERSION = 1;
 
-/** The rule, or which of its settings is out of bounds. */
+/** The rule, or the setting that is out of bounds. */
 export const checkRule = (rule: Rule): Result<Rule> =>
   rule.kind === 'count'
     ? checkCount(rule)
@@ -25,26 +25,29 @@ export const checkRule = (rule: Rule): Result<Rule> =>
       ? checkSequential(rule)
       : checkStaircase(rule);
 
-/** Where the sequential test stands, with its evidence. */
+/** The sequential test's progress, with its evidence. */
 export interface SequentialStanding extends SequentialTest {
   readonly kind: 'sequential';
   readonly met: boolean;
 }
 
-/** Where a staircase stands: its pace, ms, and its reversals. */
+/** A staircase's progress: its pace, ms, and reversals. */
 export interface StaircaseStanding {
   readonly kind: 'staircase';
   /** The newest staircase set; `null` before any. */
   readonly reading: StaircaseReading | null;
-  /** The pace that must be reached, ms; `null` where the rung has no limit for the cycle. */
+  /** The pace to reach, ms; `null` if the rung does not limit the cycle. */
   readonly wantedMs: number | null;
   readonly met: boolean;
 }
 
-/** How far a rule is on its way to being met. */
+/** A rule's progress. */
 export type RuleState = CountState | SequentialStanding | StaircaseStanding;
 
-/** The rule over sets of one rung, oldest first; `wantedMs` is the rung's limit of the cycle. */
+/**
+ * A rule applied to a rung's sets, oldest first.
+ * @param wantedMs the rung's limit for the cycle
+ */
 export function stateOf(
   sets: readonly JudgedSet[],
   rule: Rule,

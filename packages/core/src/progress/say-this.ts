@@ -4,34 +4,34 @@ import { cuedReps, FAULTS, type Fault, type RepReading } from '../timing/index.j
 import type { SetJudgement, TimeGate } from './gates.js';
 import { judgeRep, judgeSet } from './judge.js';
 
-/** What to tell an athlete of a set, as codes: the one thing to mend. */
+/** The one thing to mend, as a code. */
 export type ToMend =
   | {
       readonly kind: 'fault';
       readonly fault: Fault;
-      /** Reps it was seen in, of those cued. */
+      /** Number of cued reps it was seen in. */
       readonly reps: number;
       readonly of: number;
-      /** The one target it shows at, by its letter; `null` where it may be any. */
+      /** Letter of the one target it shows at; `null` if it may be any. */
       readonly at: string | null;
     }
   | {
       readonly kind: 'slow';
       readonly gate: GatedDuration;
-      /** Reps surely over their limit, of those judged. */
+      /** Number of judged reps clearly over their limit. */
       readonly reps: number;
       readonly of: number;
-      /** How far the set is from passing, ms; 0 where this limit alone was kept often enough. */
+      /** How much the set fell short, ms; 0 if this limit by itself was kept often enough. */
       readonly overMs: number;
       readonly at: string | null;
     };
 
-/** The one thing to keep. */
+/** The one thing to keep doing. */
 export type ToKeep =
   | { readonly kind: 'without'; readonly fault: Fault; readonly of: number }
   | { readonly kind: 'inside'; readonly gate: GatedDuration; readonly of: number };
 
-/** What to say to an athlete after a set; `null` where the set shows nothing. */
+/** What to say to an athlete after a set; `null` if the set shows nothing. */
 export interface SayThis {
   readonly mend: ToMend | null;
   readonly keep: ToKeep | null;
@@ -39,17 +39,17 @@ export interface SayThis {
 
 /** Fewer reps show nothing. */
 const FEWEST_REPS = 6;
-/** A fault is worth a word from so many reps on, and from this share of them. */
+/** A fault is mentioned from this number and share of reps on. */
 const FEWEST_FAULTS = 2;
 const LEAST_SHARE = 0.2;
-/** To be without a fault shows something from so many reps on. */
+/** The absence of a fault is mentioned from so many reps on. */
 const FEWEST_WITHOUT = 8;
-/** A target is named where chance would make it stand out so seldom, over all targets looked at. */
+/** The significance level, over all targets, for naming one. */
 const AT_MOST = 0.05;
 
 /**
- * The target that what went wrong shows at: more of its reps than blind chance would put there, once
- * in twenty over all the targets there are. `null` where it may be any.
+ * The target that a problem shows at: more of its reps than chance would explain, at 5 % over all targets. `null` if
+ * it may be any.
  */
 function shownAt(
   reps: readonly RepReading[],
@@ -69,7 +69,7 @@ function shownAt(
   return first && first.p * targets.length <= AT_MOST ? first.target : null;
 }
 
-/** The fault that costs most: those watched first, then the most often seen. */
+/** The fault to mend: watched ones first, then the most frequent. */
 function faultToMend(cued: readonly RepReading[], watched: readonly Fault[]): ToMend | null {
   const [most] = FAULTS.map((fault) => ({
     fault,
@@ -89,8 +89,8 @@ function faultToMend(cued: readonly RepReading[], watched: readonly Fault[]): To
 }
 
 /**
- * The limit that is missed by most, as a share of it; where each is kept often enough and only all of
- * them at once are not, the one that most reps were over.
+ * The limit missed by the largest share. If each is kept often enough, but not all at once, the one most reps
+ * exceeded.
  */
 function slownessToMend(
   { times, outcome }: Pick<SetJudgement, 'times' | 'outcome'>,

@@ -2,7 +2,7 @@ import { mean } from '../numeric/index.js';
 import type { Conditions } from '../drill/index.js';
 import type { Doing, Pressure, Rung, RungOrder } from '../pattern/index.js';
 
-/** How rich a rung is: everything but how fast. */
+/** A rung's complexity: everything but its speed. */
 export interface Richness {
   /** Share of the targets in play, 0–1. */
   readonly share: number;
@@ -13,9 +13,9 @@ export interface Richness {
   readonly switchShare: number;
 }
 
-/** A school's levels, and what it asks of a set. */
+/** A school's levels of complexity, and its default gates. */
 export interface School {
-  /** From plain to rich. */
+  /** From simple to complex. */
   readonly levels: readonly Richness[];
   readonly gates: Pick<Rung, 'passShare' | 'cleanShare'>;
 }
@@ -36,7 +36,7 @@ const LIVE = level(1, 'chained', 'live', {
   switchShare: 0.1,
 });
 
-/** In which order form and reading are learnt. */
+/** Schools differ in the order in which form and reading the cue are learnt. */
 export const SCHOOLS = {
   'pattern first': {
     levels: [
@@ -57,7 +57,7 @@ export const SCHOOLS = {
       level(1, 'chained', 'fed', { catchShare: 0.1, switchShare: 0.1 }),
       LIVE,
     ],
-    // Less tidy at first is what this school expects.
+    // This school expects less tidy reps at first.
     gates: { passShare: 0.8, cleanShare: 0.7 },
   },
 } as const satisfies Record<string, School>;
@@ -66,7 +66,7 @@ export type SchoolName = keyof typeof SCHOOLS;
 /** Their names, as they are offered. */
 export const SCHOOL_NAMES = Object.keys(SCHOOLS) as SchoolName[];
 
-/** How hard a set is meant to be, and what a rest is for. */
+/** How hard a set should be, and what rest is for. */
 export const EFFORTS = {
   quality: { restRatio: 2, stakes: { lossCost: null, endsOnFaults: true } },
   pressure: { restRatio: 1, stakes: { lossCost: { reps: 1, most: 5 }, endsOnFaults: false } },
@@ -79,16 +79,16 @@ export type EffortName = keyof typeof EFFORTS;
 /** Their names, as they are offered. */
 export const EFFORT_NAMES = Object.keys(EFFORTS) as EffortName[];
 
-/** Share of reps lost at which the demand is right, and under which it is too easy. */
+/** The share of lost reps at which the demand is right. */
 export const RIGHT_MISS_RATE = 0.2;
-/** Share of reps lost under which the demand is too easy. */
+/** The share of lost reps below which the demand is too easy. */
 export const EASY_MISS_RATE = 0.05;
-/** Over so many times the right rate the demand is much. */
+/** Demand is high above this multiple of the right share. */
 const MUCH = 1.5;
-/** From so few reps on nothing is said of the demand. */
+/** Fewer reps say nothing about the demand. */
 const FEWEST_REPS = 20;
 
-/** What the share of lost reps says. */
+/** Verdicts on the demand. */
 export type Demand = 'too easy' | 'about right' | 'much asked';
 
 /**

@@ -22,8 +22,8 @@ export const USUAL_SEQUENTIAL_RULE: SequentialRule = {
 };
 
 /**
- * Its risk of 0.4 % a test keeps the risk of a whole course of twenty sets under 5 %, though the
- * test begins anew whenever it says not ready.
+ * Its risk of 0.4 % per test keeps the risk of a course of twenty sets below 5 %, although the test begins anew
+ * whenever it says not ready.
  */
 export const CAREFUL_SEQUENTIAL_RULE: SequentialRule = {
   kind: 'sequential',
@@ -33,7 +33,7 @@ export const CAREFUL_SEQUENTIAL_RULE: SequentialRule = {
   beta: 0.1,
 };
 
-/** The rule, or which of its settings is out of bounds. */
+/** The rule, or the setting that is out of bounds. */
 export function checkSequential(rule: SequentialRule): Result<SequentialRule> {
   const { p0, p1, alpha, beta } = rule;
   if (!(p0 > 0 && p0 < 1)) return wrong('p0', p0, 'between 0 and 1');
@@ -59,10 +59,10 @@ export const boundsOf = ({ alpha, beta }: Pick<SequentialRule, 'alpha' | 'beta'>
 export const evidenceOf = (passed: number, { p0, p1 }: SequentialRule): number =>
   Math.log((passed * p1 + (1 - passed) * (1 - p1)) / (passed * p0 + (1 - passed) * (1 - p0)));
 
-/** A pass that takes the sum to the bound to the last digit has reached it. */
+/** Tolerance for sums that reach the bound except for rounding. */
 const ROUNDING = 1e-9;
 
-/** Passes in a row that would bring a running test to its upper bound. */
+/** How many passes in a row would bring a running test to its upper bound. */
 export function passesToGo({ path, upper, state }: SequentialTest, rule: SequentialRule): number {
   const at = state === 'not ready' ? 0 : (path.at(-1) ?? 0);
   return Math.max(0, Math.ceil((upper - at) / evidenceOf(1, rule) - ROUNDING));
@@ -71,17 +71,17 @@ export function passesToGo({ path, upper, state }: SequentialTest, rule: Sequent
 /** What the test says so far. */
 export type SequentialState = 'ready' | 'not ready' | 'undecided';
 
-/** How far the test is: one value of the path a rep, up to where it ended. */
+/** A test's progress: its path rep by rep, up to its end. */
 export interface SequentialTest {
   readonly path: readonly number[];
   readonly upper: number;
   readonly lower: number;
   readonly state: SequentialState;
-  /** Rep at which it ended, from 1; `null` while undecided. */
+  /** The rep at which it ended, from 1; `null` while undecided. */
   readonly decidedAt: number | null;
 }
 
-/** The test over chances of having passed, in the order of the reps; it stops at a bound. */
+/** Runs the test over the reps' probabilities of having passed, until it reaches a bound. */
 export function sequentialTest(passed: readonly number[], rule: SequentialRule): SequentialTest {
   const { upper, lower } = boundsOf(rule);
   const path: number[] = [];
@@ -99,8 +99,8 @@ export function sequentialTest(passed: readonly number[], rule: SequentialRule):
 }
 
 /**
- * The test as it runs over weeks: whoever was found not ready starts anew with the next rep, and
- * whoever was found ready stays so. Gives the test that is running now.
+ * The test over weeks: after "not ready" a new one begins with the next rep; "ready" is final.
+ * @returns the current test
  */
 export function runningTest(passed: readonly number[], rule: SequentialRule): SequentialTest {
   let from = 0;

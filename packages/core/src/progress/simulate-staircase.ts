@@ -9,14 +9,14 @@ import {
 } from './outlook.js';
 import type { StaircaseRule } from './staircase.js';
 
-/** Reps of one athlete scatter so much about their middle, ms: what a pace a step shorter costs. */
+/** Standard deviation of an athlete's cycle, ms, which determines what a faster pace costs. */
 const CYCLE_SD_MS = 150;
-/** The staircase starts so many steps easier than what is wanted. */
+/** Number of steps by which a staircase starts easier than its goal. */
 const EASIER_STEPS = 3;
-/** Where the wanted pace is put, so that no pace comes near the least there is, ms. */
+/** An arbitrary goal, far above the least pace, ms. */
 const WANTED_MS = 10_000;
 
-/** Chance to pass at each pace of whole ms, for an athlete who passes at the wanted one with `rate`. */
+/** P(pass) at each pace in whole ms, for an athlete whose pass rate at the goal is `rate`. */
 function passTable(rate: number): Float64Array {
   const spareMs = CYCLE_SD_MS * normalQuantile(Math.min(0.999, Math.max(0.001, rate)));
   return Float64Array.from({ length: 2 * WANTED_MS }, (_, paceMs) =>
@@ -24,12 +24,15 @@ function passTable(rate: number): Float64Array {
   );
 }
 
-/** Runs one athlete's sets; gives the number of sets after which the staircase says move up, or `null`. */
+/**
+ * Simulates one athlete.
+ * @returns the number of sets until the staircase says move up, or `null`
+ */
 type Follower = (rates: Float64Array, settings: OutlookSettings, random: Random) => number | null;
 
 /**
- * A pass rate at the wanted pace says how far the athlete's times lie from it, when they scatter
- * normally. Plays what `playStaircase` does, without an object a rep: there are millions of them.
+ * The pass rate at the goal gives the athlete's mean time, assuming a normal distribution. Does the same as
+ * `playStaircase`, without allocating an object per rep, of which there are millions.
  */
 function followStaircase(rule: StaircaseRule): Follower {
   const tables = new Map<number, Float64Array>();
@@ -43,7 +46,7 @@ function followStaircase(rule: StaircaseRule): Follower {
       let pace = WANTED_MS + EASIER_STEPS * rule.stepMs;
       let { stepMs: step } = rule;
       let row = 0;
-      // −1 slower, 1 quicker, 0 not moved yet.
+      // −1 slower, 1 faster, 0 not moved yet.
       let direction = 0;
       let count = 0;
       let slot = 0;

@@ -23,7 +23,7 @@ export const USUAL_STAIRCASE_RULE: StaircaseRule = {
 const isWithin = (value: number, [least, most]: readonly [number, number]): boolean =>
   value >= least && value <= most;
 
-/** The rule, or which of its settings is out of bounds. */
+/** The rule, or the setting that is out of bounds. */
 export function checkStaircase(rule: StaircaseRule): Result<StaircaseRule> {
   const { passesInARow, stepMs, leastStepMs, reversals } = rule;
   const { passesInARow: passes, stepMs: steps, reversals: turns } = STAIRCASE_LIMITS;
@@ -37,12 +37,12 @@ export function checkStaircase(rule: StaircaseRule): Result<StaircaseRule> {
   return ok(rule);
 }
 
-/** Where a staircase stands. */
+/** A staircase's state. */
 export interface Staircase {
   /** Time allowed for the next rep, ms. */
   readonly paceMs: number;
   readonly stepMs: number;
-  /** Passes since the last change. */
+  /** Passes since the last change of pace. */
   readonly row: number;
   readonly direction: 'quicker' | 'slower' | null;
   /** Paces at which the direction reversed, ms. */
@@ -58,10 +58,10 @@ export const startStaircase = (startMs: number, { stepMs }: StaircaseSteps): Sta
   reversalsMs: [],
 });
 
-/** Shorter than this nobody can go and come back, ms. */
+/** No rep can be faster than this, ms. */
 const LEAST_PACE_MS = 300;
 
-/** The staircase after a rep. */
+/** The state after a rep. */
 export function stepStaircase(from: Staircase, passed: boolean, rule: StaircaseSteps): Staircase {
   if (passed && from.row + 1 < rule.passesInARow) return { ...from, row: from.row + 1 };
   const direction = passed ? 'quicker' : 'slower';
@@ -76,20 +76,23 @@ export function stepStaircase(from: Staircase, passed: boolean, rule: StaircaseS
   };
 }
 
-/** A staircase set played through: the pace each rep had, and what came of it. */
+/** A staircase set: the pace of each rep, and the result. */
 export interface StaircaseReading {
   readonly pacesMs: readonly number[];
-  /** The pace of the rep to come. */
+  /** The pace of the next rep. */
   readonly nextMs: number;
-  /** Passes since the pace changed last. */
+  /** Passes since the last change of pace. */
   readonly row: number;
   readonly reversalsMs: readonly number[];
-  /** Mean of the last reversals, ms; `null` while there are too few. */
+  /** Mean of the last reversals, ms; `null` if there are too few. */
   readonly thresholdMs: number | null;
   readonly needed: number;
 }
 
-/** Plays a set through: `passes(i, paceMs)` says whether rep i passed at its pace. */
+/**
+ * Plays a set through.
+ * @param passes whether rep i passed at its pace
+ */
 export function playStaircase(
   reps: number,
   startMs: number,
@@ -110,7 +113,7 @@ export function playStaircase(
   };
 }
 
-/** Whether a rep was home in time for its pace; a rep too close to call is as likely as not. */
+/** A rep passed if that is more likely than not. */
 const MORE_LIKELY_THAN_NOT = 0.5;
 
 const isInTime = ({ durations, leftOut }: RepReading, paceMs: number): boolean =>
@@ -118,7 +121,7 @@ const isInTime = ({ durations, leftOut }: RepReading, paceMs: number): boolean =
   durations.cycle !== undefined &&
   probabilityUnder(durations.cycle, paceMs) >= MORE_LIKELY_THAN_NOT;
 
-/** A set as the staircase it was run as; `null` of a set at another pace. */
+/** A set read as a staircase; `null` if its pace was another kind. */
 export function readStaircase(
   readings: readonly RepReading[],
   { kind, everyMs, steps }: Pace,

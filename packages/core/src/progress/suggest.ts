@@ -4,24 +4,24 @@ import { operatingOf } from './operating.js';
 import { steady, type OutlookSettings, type RuleOutcome } from './outlook.js';
 import { USUAL_SEQUENTIAL_RULE, type SequentialRule } from './sequential.js';
 
-/** What a coach wishes of a rule. */
+/** A coach's wish for a rule. */
 export interface Wish {
-  /** No more than this share of athletes at `tooSoonRate` may be moved up within the outlook. */
+  /** At most this share of athletes with rate `tooSoonRate` may be moved up within the outlook. */
   readonly risk: number;
   readonly tooSoonRate: number;
-  /** Athletes at this rate should not wait. */
+  /** Athletes with this rate should not have to wait. */
   readonly readyRate: number;
 }
 
-/** At most 5 in 100 of those who pass 7 of 10 are moved up. */
+/** Moves up at most 5 % of those who pass 7 reps of 10. */
 export const USUAL_WISH: Wish = { risk: 0.05, tooSoonRate: 0.7, readyRate: 0.9 };
 
 const MOST_SETS = 6;
 
-/** A rule that keeps a wish, and what it does. */
+/** A rule that keeps a wish, and its outcomes. */
 export interface Suggestion<Suggested> {
   readonly rule: Suggested;
-  /** What it does with an athlete at the rate that is too soon, and with one who is ready. */
+  /** Outcomes for an athlete who would be moved too soon, and for one who is ready. */
   readonly tooSoon: RuleOutcome;
   readonly ready: RuleOutcome;
 }
@@ -33,7 +33,7 @@ function wishProblem({ risk, tooSoonRate, readyRate }: Wish): Result<never> | nu
   return null;
 }
 
-/** Of the count rules that keep the wish, the one by which the ready wait least. */
+/** Of the count rules that keep the wish, the one with the shortest wait for those who are ready. */
 export function suggestCount(wish: Wish, settings: OutlookSettings): Result<Suggestion<CountRule>> {
   const problem = wishProblem(wish);
   if (problem) return problem;
@@ -59,9 +59,8 @@ export function suggestCount(wish: Wish, settings: OutlookSettings): Result<Sugg
 const MOST_HALVINGS = 12;
 
 /**
- * The sequential test that keeps the wish over the whole outlook. One test keeps its stated risk, but
- * it begins anew whenever it says not ready, so over many sets a risk per test must be smaller than
- * the wished one: the largest that keeps it, found by halving.
+ * The sequential test that keeps the wish over the whole outlook. A single test keeps its stated risk, but tests
+ * begin anew after "not ready", so the risk per test must be smaller: the largest that suffices, found by bisection.
  */
 export function suggestSequential(
   wish: Wish,
@@ -80,7 +79,7 @@ export function suggestSequential(
   let [low, high] = [0, wish.risk];
   let best: Suggestion<SequentialRule> | null = null;
   for (let halved = 0; halved <= MOST_HALVINGS; halved++) {
-    // Risks differ by factors, not by amounts; and nobody sets one finer than to a tenth of a percent.
+    // Bisected geometrically, since risks differ by factors; finer than a tenth of a percent is useless.
     const alpha = halved === 0 ? high : low > 0 ? Math.sqrt(low * high) : high / 2;
     const tried = suggestionOf(alpha);
     if (tried.tooSoon.moved <= wish.risk) [low, best] = [alpha, tried];

@@ -1,30 +1,29 @@
 import { median, quantile } from '../numeric/index.js';
 import { limitAt, TARGETED_DURATIONS, type Rung, type TargetedDuration } from '../pattern/index.js';
 
-/** How one target's times lie to what it is allowed, ms. */
+/** A target's times relative to its limit, ms. */
 export interface TargetGauge {
   readonly target: string;
   readonly n: number;
   readonly medianMs: number;
-  /** The middle half. */
+  /** The interquartile range. */
   readonly middle: readonly [number, number];
   readonly limitMs: number;
 }
 
-/** Counted reps as columns, as far as these gauges need them; `null` where not timed. */
+/** Counted reps as columns; `null` if not timed. */
 export interface TargetTimes extends Readonly<
   Record<TargetedDuration, readonly (number | null)[]>
 > {
   readonly target: readonly string[];
-  /** Index into `setIds` of each rep's set. */
+  /** Index of each rep's set. */
   readonly set: readonly number[];
   readonly setIds: readonly string[];
 }
 
 /**
- * Each target in play against its own limit, for every duration that a far target needs longer for
- * and that the rung limits, over the sets named: others were asked something else. Targets nobody was
- * timed to are left out.
+ * Each target in play with its own limit, for each distance-dependent duration that the rung limits, over the given
+ * sets. Targets without timed reps are left out.
  */
 export function targetGauges(
   reps: TargetTimes,
