@@ -13,19 +13,19 @@ import {
 } from '../floor/index.js';
 import { shortOf, type Build, type FootPlace, type LegPlan } from '../pattern/index.js';
 
-/** Feet apart at the load, as multiples of the shoulder width. */
+/** Base width at the load, as a multiple of the shoulder width. */
 const LOAD_BASE = 1.5;
 const LUNGE_BASE = 2.2;
 
-/** Where and on which leg the athlete loads. */
+/** Where the feet are at the load, and which one loads. */
 export interface LoadGeometry {
   readonly outside: Side;
   /** The foot that is planted last before the load. */
   readonly lead: Side;
   readonly leadPlace: FootPlace;
-  /** The other foot when the lead foot is planted. */
+  /** Where the other foot is when the lead foot lands. */
   readonly restPlace: FootPlace;
-  /** Where the other foot steps in afterwards, for stances that do. */
+  /** Where the other foot steps in afterwards, in stances that do. */
   readonly stepIn: FootPlace | null;
 }
 
@@ -35,7 +35,7 @@ export const footPlace = (at: Point, headingDeg: number): FootPlace => ({ at, he
 /** Which leg is the outside one: the target's side; straight ahead or behind, the playing hand's. */
 export const outsideOf = (at: Point, hand: Side): Side => sideOf(at) ?? hand;
 
-/** Where the loading foot goes: at the marker, or short of it by the athlete's reach. */
+/** The loading foot's place: at the marker, or short of it by the athlete's reach. */
 function loadPoint({ at }: Target, { reachM }: Build): Point {
   const away = distance(HOME, at);
   return offset(at, headed(heading(HOME, at)), -shortOf(away, reachM));
@@ -57,7 +57,7 @@ export function loadGeometry(
   const sign = sideSign(outside);
   const steppedIn = plan.load === 'neutral' || plan.load === 'closed';
   if (plan.travel === 'lunge') {
-    // The lunging leg arrives last: the outside one, or the inside one reaching across.
+    // The lunging leg arrives last: the outside leg, or the inside leg when it reaches across.
     const lead = steppedIn ? otherSide(outside) : outside;
     const rest = offset(at, headed(way), -LUNGE_BASE * build.shoulderM);
     return {

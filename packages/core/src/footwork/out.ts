@@ -32,15 +32,15 @@ import {
   type Way,
 } from './way.js';
 
-/** A hop into the load covers this, metres. */
+/** Distance covered by a hop into the load, m. */
 const HOP_M = 0.7;
-/** A shuffle's lead foot moves at most this far at a time, metres. */
+/** Longest step of a shuffle's lead foot, m. */
 const SHUFFLE_M = 0.75;
 
-/** No running step is laid longer than this share of the stride. */
+/** Longest running step, as a share of the stride. */
 const LONGEST_RUN = 0.75;
 
-/** Which foot must step first; `null` where either may. */
+/** The foot that has to step first; `null` if either may. */
 function firstFoot(travel: TravelWay, outside: Side): Side | null {
   if (travel === 'crossover out') return otherSide(outside);
   if (travel === 'drop-step and run back') return outside;
@@ -57,7 +57,7 @@ const LOAD_KIND: Readonly<Partial<Record<TravelWay, StepKind>>> = {
   'hop load': 'hop',
 };
 
-/** Step lengths in proportion, first to last: a short first one, and adjusting ones before the load. */
+/** Relative step lengths: a short first one, and adjusting ones before the load. */
 function proportions(steps: number, travel: TravelWay): number[] {
   const adjusting = travel === 'run forward' ? [0.85, 0.7, 0.55] : [0.8, 0.6];
   return Array.from({ length: steps }, (_, i) => {
@@ -69,7 +69,7 @@ function proportions(steps: number, travel: TravelWay): number[] {
   });
 }
 
-/** How many running steps lead up to the last foot before the load. */
+/** Number of running steps up to the last foot before the load. */
 function stepCount(lengthM: number, plan: LegPlan, build: Build, geometry: LoadGeometry): number {
   const byStride = Math.ceil(lengthM / (build.strideM / 2));
   if (plan.travel === 'approach') return Math.min(3, Math.max(1, byStride));
@@ -77,7 +77,7 @@ function stepCount(lengthM: number, plan: LegPlan, build: Build, geometry: LoadG
   const wanted = Math.max(1, byStride + extra);
   const first = firstFoot(plan.travel, geometry.outside);
   if (first === null) return wanted;
-  // Feet alternate up to the lead foot, so the count settles which one begins.
+  // Feet alternate up to the lead foot, so the number of steps determines which one begins.
   const begins = wanted % 2 === 1 ? otherSide(geometry.lead) : geometry.lead;
   if (begins === first) return wanted;
   const fewer = wanted - 1;
@@ -93,11 +93,11 @@ interface Ground {
   readonly way: Way;
 }
 
-/** Alternate feet in their tracks, the last of them the one that rests at the load. */
+/** Alternating steps in their tracks; the last is the foot that rests at the load. */
 function alternating({ plan, stance, geometry, way }: Ground, upTo: number, steps: number) {
   const rest = otherSide(geometry.lead);
   const footOf = (i: number) => ((steps - 1 - i) % 2 === 0 ? rest : geometry.lead);
-  // The first step is measured from the foot that stays.
+  // The first step is measured from the foot that stays on the floor.
   const from = covered(way, stance[otherSide(footOf(0))].at);
   const distances = spread(upTo - from, proportions(steps, plan.travel));
   const runs = heading(way.from, way.to);
@@ -108,12 +108,12 @@ function alternating({ plan, stance, geometry, way }: Ground, upTo: number, step
   });
 }
 
-/** Runs up to and including the foot that rests at the load. */
+/** Running steps up to the foot that rests at the load. */
 function runningSteps(ground: Ground): Footfall[] {
   const { plan, build, geometry, way } = ground;
   const upTo = Math.max(0.2, covered(way, geometry.restPlace.at));
   const steps = alternating(ground, upTo, stepCount(upTo, plan, build, geometry));
-  // The last one stands where the load wants it; those before lean towards it step by step.
+  // The last step goes to its place at the load; those before approach it gradually.
   const [last] = steps.slice(-1);
   const aside = last ? minus(geometry.restPlace.at, last.at) : HOME;
   return steps.map((step, i) =>
@@ -123,13 +123,13 @@ function runningSteps(ground: Ground): Footfall[] {
   );
 }
 
-/** Runs, then leaves the ground once and lands on both feet. */
+/** Running steps, then a hop that lands on both feet. */
 function hopSteps(ground: Ground): Footfall[] {
   const upTo = distance(ground.way.from, ground.way.to) - HOP_M;
   return upTo <= 0 ? [] : alternating(ground, upTo, Math.ceil(upTo / (ground.build.strideM / 2)));
 }
 
-/** Facing forward, lead foot out, other foot after it, never past it. */
+/** A shuffle, facing forward: the lead foot out, the other after it, never past it. */
 function shuffleSteps({ stance, geometry, way }: Ground): Footfall[] {
   const { lead, restPlace } = geometry;
   const trail = otherSide(lead);
@@ -149,7 +149,7 @@ function shuffleSteps({ stance, geometry, way }: Ground): Footfall[] {
   });
 }
 
-/** The way out to a target: travel steps and the planted load, and a step in where one follows. */
+/** The way out to a target: travel steps, the load, and a step in if the stance has one. */
 export function layOut(
   target: Target,
   plan: LegPlan,

@@ -8,22 +8,22 @@ import {
   type Placement,
 } from '../pattern/index.js';
 
-/** A split-step is in the air for about this long, ms. */
+/** Duration of a split-step in the air, ms. */
 const SPLIT_AIR_MS = 150;
-/** A foot is in the air for this share of the time since it landed, and no longer than the most. */
+/** Share of the time since its last landing that a foot is in the air, up to a maximum. */
 const SWING_SHARE = 0.6;
 const MOST_SWING_MS = 280;
-/** The still moments kept before and after a leg, ms. */
+/** Still time shown before and after a leg, ms. */
 const LEAD_IN_MS = 350;
 const SETTLE_MS = 250;
 
-/** A stretch of time in which a foot is on the floor, or the whole body in a phase. */
+/** A span of time. */
 export interface Span {
   readonly fromMs: number;
   readonly toMs: number;
 }
 
-/** When playing a leg through begins and ends. */
+/** The time span of playing a leg. */
 export function playSpan(leg: Leg): Span {
   const [first = 0, last = 0] = [leg.placements[0]?.atMs, leg.placements.at(-1)?.atMs];
   return {
@@ -32,7 +32,7 @@ export function playSpan(leg: Leg): Span {
   };
 }
 
-/** When a foot leaves the floor to land at `landing`; its landing before that was at `landedMs`. */
+/** When a foot leaves the floor before it lands; `landedMs` is its previous landing. */
 function liftsAt(landing: Placement, landedMs: number): number {
   if (landing.phase === 'split') return landing.atMs - SPLIT_AIR_MS;
   return landing.atMs - Math.min(MOST_SWING_MS, SWING_SHARE * (landing.atMs - landedMs));
@@ -41,7 +41,7 @@ function liftsAt(landing: Placement, landedMs: number): number {
 /** A foot's stay on the floor. */
 export interface Contact extends Span {
   readonly foot: Side;
-  /** Which placement of the leg it is. */
+  /** Index of the placement. */
   readonly index: number;
 }
 
@@ -54,7 +54,7 @@ export function contactsOf(leg: Leg): Contact[] {
   });
 }
 
-/** A foot at a moment of the pattern: where it is, and how high in its swing. */
+/** A foot at a moment: its place, and the height of its swing. */
 export interface MovingFoot extends FootPlace {
   /** Height of its swing, 0 on the floor to 1 at the top. */
   readonly lift: number;
@@ -85,7 +85,7 @@ function footAt(
 
 const place = ({ at, headingDeg }: FootPlace): FootPlace => ({ at, headingDeg });
 
-/** Where both feet are at a moment of the pattern's clock. */
+/** Both feet at a moment of the pattern's clock. */
 export function feetAt(
   { stance }: Pick<Pattern, 'stance'>,
   leg: Leg,
@@ -102,13 +102,13 @@ export function feetAt(
   return { left: of('left'), right: of('right') };
 }
 
-/** What a stretch of a leg belongs to, as on the ribbon. */
+/** A phase's time span, as on the ribbon. */
 export interface PhaseSpan extends Span {
   readonly phase:
     'stance' | 'split' | 'reaction' | 'travel' | 'load' | 'action' | 'recovery' | 'ready margin';
 }
 
-/** The positions and movements of a leg in time; phases without length are left out. */
+/** A leg's phases in time, without empty ones. */
 export function phaseSpans(leg: Leg): PhaseSpan[] {
   const { fromMs, toMs } = playSpan(leg);
   const landed = leg.placements.findLast(({ phase }) => phase === 'split')?.atMs ?? 0;

@@ -11,11 +11,11 @@ import {
 } from '../pattern/index.js';
 import { playSpan, type Span } from './play.js';
 
-/** How a pattern is rehearsed, from bare to whole. */
+/** How a pattern is rehearsed, from the feet alone to the whole. */
 export const MANNERS = ['feet only', 'with the arm', 'with the implement'] as const;
 export type Manner = (typeof MANNERS)[number];
 
-/** The slowest and fastest walk, as a share of the pattern's own pace. */
+/** Slowest and fastest pace, as a share of the pattern's own. */
 export const SLOWEST_WALK = 0.1;
 /** Fastest walk-through: the pattern's own tempo. */
 export const FASTEST_WALK = 1;
@@ -28,11 +28,11 @@ export interface RehearsalSettings {
   /** Share of the pattern's own pace at which the athlete goes from hold to hold. */
   readonly pace: number;
   readonly holdMs: number;
-  /** After the positions of a leg, all of it once without a stop. */
+  /** Whether to go through the whole leg once after its positions. */
   readonly through: boolean;
 }
 
-/** Slowly, feet only, a breath at each position. */
+/** Default: slowly, feet only, with short holds. */
 export const USUAL_REHEARSAL: RehearsalSettings = {
   manners: ['feet only'],
   pace: 0.25,
@@ -40,19 +40,19 @@ export const USUAL_REHEARSAL: RehearsalSettings = {
   through: true,
 };
 
-/** One call of a rehearsal: go there, then hold. `through` goes all the way without a stop. */
+/** A call of a rehearsal: go to a position, then hold; `through` goes all the way without a hold. */
 export interface RehearsalCall {
   /** Letter of the leg's target. */
   readonly target: string;
   readonly manner: Manner;
   readonly call: PositionName | 'through';
-  /** The stretch of the leg's own clock that is walked. */
+  /** The part of the leg's clock that is walked. */
   readonly leg: Span;
   readonly walkMs: number;
   readonly holdMs: number;
 }
 
-/** When a leg is in a position, on its own clock; `null` when the position is missing. */
+/** The time of a position in a leg; `null` if the leg does not have it. */
 function momentOf(pattern: Pattern, leg: Leg, name: PositionName): number | null {
   if (positionOf(pattern, leg, name) === null) return null;
   switch (name) {
@@ -83,7 +83,7 @@ function callsOf(pattern: Pattern, leg: Leg, manner: Manner, settings: Rehearsal
   let at = playSpan(leg).fromMs;
   for (const name of POSITION_NAMES) {
     const moment = momentOf(pattern, leg, name);
-    // A pattern may be called before it is whole: what it lacks is passed over.
+    // An incomplete pattern can be rehearsed; missing positions are skipped.
     if (moment === null || moment < at) continue;
     calls.push(walk(name, at, moment));
     at = moment;
@@ -92,7 +92,7 @@ function callsOf(pattern: Pattern, leg: Leg, manner: Manner, settings: Rehearsal
   return through ? [...calls, walk('through', fromMs, homeMs(leg) ?? leg.actionMs)] : calls;
 }
 
-/** Letters with the sides in turn: one to the left, one to the right; the middle ones after those. */
+/** Letters alternating between left and right, central targets last. */
 export function sidesInTurn(
   pattern: Pick<Pattern, 'targets'>,
   letters: readonly string[],
@@ -107,8 +107,8 @@ export function sidesInTurn(
 }
 
 /**
- * The calls of a rehearsal: every leg position by position at the chosen pace with holds, the
- * sides in turn, all of it once for each manner. Targets without a leg are passed over.
+ * A rehearsal's calls: every leg position by position with holds, alternating sides, once for each manner. Targets
+ * without a leg are left out.
  */
 export const rehearsalOf = (
   pattern: Pattern,

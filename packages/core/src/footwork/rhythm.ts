@@ -7,13 +7,13 @@ export interface Rhythm {
   readonly intervalsMs: readonly number[];
   /** Intervals as fractions of the first. */
   readonly ratios: readonly number[];
-  /** No interval is longer than the one before by more than 5 %; `null` below two intervals. */
+  /** Whether no interval is more than 5 % longer than the one before; `null` with fewer than two intervals. */
   readonly quickens: boolean | null;
-  /** Index of the first interval that is longer than allowed; −1 when none is. */
+  /** Index of the first interval that is too long; −1 if there is none. */
   readonly breaksAt: number;
 }
 
-/** An interval may be this many times the one before and still count as quickening. */
+/** The factor by which an interval may exceed the one before and still count as quickening. */
 export const QUICKENING_SLACK = 1.05;
 
 /** Intervals, ratio and quickening of landings at the given times, ms. */
@@ -31,24 +31,24 @@ export function rhythmOf(timesMs: readonly number[]): Rhythm {
   };
 }
 
-/** A foot tapped in, at a time of any clock in ms. */
+/** A tap for a foot, ms on any clock. */
 export interface Tap {
   readonly foot: Side;
   readonly atMs: number;
 }
 
-/** A leg with its rhythm tapped in, and which taps did not fit its steps. */
+/** A leg with a tapped rhythm, and the taps that did not fit. */
 export interface Tapped {
   readonly leg: Leg;
-  /** Numbers, from 1, of taps made with the other foot than the step they time. */
+  /** Numbers, from 1, of taps with the wrong foot. */
   readonly otherFoot: readonly number[];
-  /** Taps for which the leg has no step. */
+  /** Number of taps beyond the leg's steps. */
   readonly unused: number;
 }
 
 /**
- * Gives the tapped times to the steps after the split, in order. The first keeps its time, each
- * tap's distance from it is kept, and what follows the last tapped step moves along with it.
+ * Assigns tapped times to the steps after the split, in order. The first step keeps its time, the taps' distances
+ * from it are kept, and what follows the last tapped step is shifted with it.
  */
 export function applyTaps(leg: Leg, taps: readonly Tap[]): Tapped {
   const from = leg.placements.findIndex(({ phase }) => phase !== 'split');
@@ -59,7 +59,7 @@ export function applyTaps(leg: Leg, taps: readonly Tap[]): Tapped {
   const lastTimed = leg.placements[from + timed - 1];
   const lastTap = taps[timed - 1] ?? first;
   const shift = lastTimed ? start.atMs + lastTap.atMs - first.atMs - lastTimed.atMs : 0;
-  /** The time that something at `atMs` has in the tapped rhythm. */
+  /** Maps a time to the tapped rhythm. */
   const moved = (atMs: number): number => {
     if (!lastTimed || atMs >= lastTimed.atMs) return Math.round(atMs + shift);
     const at = leg.placements.findLastIndex((step) => step.atMs <= atMs);

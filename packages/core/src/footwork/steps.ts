@@ -5,7 +5,7 @@ type OnStance = Pick<Pattern, 'stance'>;
 
 /** A placement with what it follows. */
 export interface Step {
-  /** Its place in the leg's placements. */
+  /** Its index among the leg's placements. */
   readonly index: number;
   readonly placement: Placement;
   /**
@@ -13,11 +13,11 @@ export interface Step {
    * of gait, the distance between successive contacts of opposite feet).
    */
   readonly lengthM: number;
-  /** From where this foot last stood to where it lands, metres. */
+  /** From where this foot last stood, m. */
   readonly swingM: number;
-  /** From this foot's last landing to this one, ms; `null` for a foot that stood in stance. */
+  /** Time since this foot's last landing, ms; `null` if it stood in the stance. */
   readonly sinceOwnMs: number | null;
-  /** From the landing before, of either foot, ms; `null` for the first. */
+  /** Time since the previous landing of either foot, ms; `null` for the first. */
   readonly intervalMs: number | null;
 }
 
@@ -41,15 +41,15 @@ export function stepsOf({ stance }: OnStance, { placements }: Pick<Leg, 'placeme
   });
 }
 
-/** Feet that land within this of each other land at once, ms. */
+/** Landings this close together count as simultaneous, ms. */
 export const AT_ONCE_MS = 30;
 
-/** Middle between the feet after each moment at which one or both land, beginning in stance. */
+/** The midpoint between the feet after each landing, beginning in the stance. */
 export function midpointPath({ stance }: OnStance, placements: readonly Placement[]): Point[] {
   const path = [midpoint(stance.left.at, stance.right.at)];
   for (const [i, { left, right }] of standings(stance, placements).entries()) {
     const [landing, next] = [placements[i], placements[i + 1]];
-    // A hop is one landing: the middle between two halves of it is nowhere anybody stood.
+    // A hop is one landing; nobody ever stood at the midpoint between its two feet's landings.
     const isHalf =
       landing && next && next.atMs - landing.atMs < AT_ONCE_MS && next.foot !== landing.foot;
     if (!isHalf) path.push(midpoint(left.at, right.at));
@@ -65,7 +65,7 @@ export function outAndBack(leg: Pick<Leg, 'placements'>): {
   const { placements } = leg;
   const arrival = placements[loadIndex(leg)]?.atMs ?? Infinity;
   return {
-    // A hop's two feet arrive together.
+    // Both feet of a hop arrive together.
     out: placements.filter(
       ({ phase, atMs }) => atMs < arrival + AT_ONCE_MS && phase !== 'recovery',
     ),
@@ -73,7 +73,7 @@ export function outAndBack(leg: Pick<Leg, 'placements'>): {
   };
 }
 
-/** The path of the middle between the feet, out to the load and from there back home. */
+/** The midpoint's paths out to the load, and back home. */
 export function pathsOf(
   pattern: OnStance,
   leg: Pick<Leg, 'placements'>,
@@ -84,7 +84,7 @@ export function pathsOf(
   return { out: midpointPath(pattern, out), back: whole.slice(home.length - 1) };
 }
 
-/** The rhythm of the way out: times of the travel steps and of the loading foot, ms. */
+/** Landing times on the way out, including the loading foot, ms. */
 export const outTimes = (leg: Pick<Leg, 'placements'>): number[] =>
   leg.placements
     .slice(0, loadIndex(leg) + 1)

@@ -21,16 +21,16 @@ import {
   type StepKind,
 } from '../pattern/index.js';
 
-/** A foot to be put down, before it has a time. */
+/** A placement before it has a time. */
 export type Footfall = Omit<Placement, 'atMs'>;
 
-/** Each foot runs this far beside the line of travel, metres. */
+/** Distance of each foot's track from the line of travel, m. */
 const TRACK_M = 0.09;
-/** Feet turn out by this much in a stance, degrees. */
+/** Outward turn of the feet in a stance, degrees. */
 export const TOE_OUT_DEG = 10;
-/** Landings closer than this are a blur, not steps, ms. */
+/** The least interval between landings, ms. */
 const LEAST_INTERVAL_MS = 100;
-/** Each step of a quickening way takes this share of the time of the one before. */
+/** Factor between consecutive intervals of a quickening way. */
 const QUICKENING = 0.9;
 
 /** A straight way over the floor. */
@@ -39,24 +39,24 @@ export interface Way {
   readonly to: Point;
 }
 
-/** A place `covered` metres along a way, in the track of a foot. */
+/** A place `covered` metres along a way, on a foot's track. */
 export function onTrack({ from, to }: Way, covered: number, foot: Side, trackM = TRACK_M): Point {
   const way = heading(from, to);
   return offset(offset(from, headed(way), covered), headed(way + 90), sideSign(foot) * trackM);
 }
 
-/** How far along a way a place is, metres. */
+/** How far along a way a place is, m. */
 export const covered = ({ from, to }: Way, at: Point): number =>
   dot(minus(at, from), headed(heading(from, to)));
 
-/** Cumulative distances of steps whose lengths are in the proportion of `weights`, over `totalM`. */
+/** Cumulative distances of steps with relative lengths `weights`, over `totalM`. */
 export function spread(totalM: number, weights: readonly number[]): number[] {
   const sum = weights.reduce((a, b) => a + b, 0);
   let done = 0;
   return weights.map((weight) => (done += (totalM * weight) / sum));
 }
 
-/** A foot put down: which, where, in what phase and kind of step, with what share of the weight. */
+/** Makes a footfall. */
 export const footfall = (
   foot: Side,
   { at, headingDeg }: FootPlace,
@@ -65,7 +65,7 @@ export const footfall = (
   weight: number,
 ): Footfall => ({ foot, at, headingDeg, phase, kind, weight });
 
-/** Feet that land at once: one foot, or both in a hop. */
+/** Simultaneous footfalls: one foot, or both in a hop. */
 export type Landing = readonly Footfall[];
 
 /**

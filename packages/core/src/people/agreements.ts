@@ -1,6 +1,6 @@
 import { ageOn, type AgeBand } from './age.js';
 
-/** What a guardian agrees to, each by itself. */
+/** What a guardian can agree to, each separately. */
 export const AGREED_TO = ['training', 'filming'] as const;
 export type AgreedTo = (typeof AGREED_TO)[number];
 
@@ -12,14 +12,14 @@ export type AgreementWay = (typeof AGREEMENT_WAYS)[number];
 export interface Agreement {
   readonly to: AgreedTo;
   readonly day: string;
-  /** Last day it holds; `null` until it is taken back. */
+  /** The last day it holds; `null` if it has no end. */
   readonly until: string | null;
 }
 
-/** Whoever is younger needs a guardian's agreement, years. */
+/** Younger athletes need a guardian's agreement, years. */
 const OF_AGE = 18;
 
-/** Whether somebody is under age on a day: by the birth where it is known, else by the band. */
+/** Whether somebody is under age on a day: by their date of birth if known, or else their age band. */
 export const isUnderAge = (ageBand: AgeBand, bornOn: string | null, day: string): boolean =>
   bornOn === null ? ageBand !== 'adult' : ageOn(bornOn, day) < OF_AGE;
 
@@ -29,7 +29,7 @@ export type AgreementState =
   | { readonly state: 'holds'; readonly until: string | null }
   | { readonly state: 'ran out'; readonly until: string };
 
-/** How the agreement to something stands on a day; the one that holds longest counts. */
+/** The state of an agreement on a day; of several the one that holds longest counts. */
 export function agreementOn(
   to: AgreedTo,
   agreements: readonly Agreement[],

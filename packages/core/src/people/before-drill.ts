@@ -27,53 +27,53 @@ export interface Said {
   readonly saidAt: number;
 }
 
-/** A coach went ahead on a day, `YYYY-MM-DD`, although something stood against a pattern. */
+/** A coach's go-ahead on a day, `YYYY-MM-DD`, in spite of something. */
 export interface GoAhead {
   readonly patternId: string;
   readonly day: string;
-  /** Keys of what stood against it, see `againstKeys`. */
+  /** Keys of what it overrides, see `againstKeys`. */
   readonly against: readonly string[];
 }
 
-/** What is known of an athlete that a drill must be held against. */
+/** What a drill has to be checked against. */
 export interface Minded {
   readonly restrictions: readonly (Restriction & Said)[];
   readonly looks: readonly (Looked & Said)[];
   readonly agreements: readonly Agreement[];
   readonly goAheads: readonly (GoAhead & Said)[];
   readonly underAge: boolean;
-  /** Done on the day of the drill so far. */
+  /** What was done earlier on the day of the drill. */
   readonly done: DoneToday;
 }
 
-/** A drill that is about to start. */
+/** A drill about to start. */
 export interface ComingDrill {
   readonly patternId: string;
   readonly pattern: Pattern;
   readonly rung: number;
   /** `YYYY-MM-DD`. */
   readonly day: string;
-  /** Split-steps it asks for: one a rep. */
+  /** Number of split-steps: one per rep. */
   readonly splits: number;
 }
 
-/** What stands against a drill, and what may be done. */
+/** What prevents a drill, and what is possible instead. */
 export interface BeforeDrill {
-  /** Restrictions that stop it; empty where none does, or a coach went ahead against them today. */
+  /** Restrictions that stop it; empty if there are none, or a coach overrode them today. */
   readonly stops: readonly Stop[];
-  /** Restrictions of so much a day that it would break; as above. */
+  /** Daily limits it would exceed; likewise. */
   readonly tooMuch: readonly Restriction[];
-  /** What is left of the day; `null` where nothing says. */
+  /** What is left of the day; `null` without a limit. */
   readonly left: { readonly minutes: number | null; readonly splits: number | null };
-  /** Where something stops it: what may be done in its place. */
+  /** If it is stopped: what may be done instead. */
   readonly instead: Instead | null;
-  /** Numbers of the ladder's rungs that restrictions stop. */
+  /** Numbers of the ladder's rungs that are stopped. */
   readonly stoppedRungs: readonly number[];
-  /** A coach may go ahead with a reason; not against what a clinician has to clear. */
+  /** Whether a coach may go ahead with a reason; not if a clinician has to clear it. */
   readonly mayOverrule: boolean;
-  /** Checks never looked at, not passed or hurting, unless a coach went ahead with them before. */
+  /** Checks that were never done, not passed, or hurt, unless a coach overrode them before. */
   readonly unready: readonly Unready[];
-  /** A guardian's agreement to training that is needed and is not there; said once. */
+  /** A missing agreement to training; reported once. */
   readonly agreement: AgreementState | null;
 }
 
@@ -90,8 +90,8 @@ const stoppedRungsOf = (pattern: Pattern, restrictions: readonly Restriction[]):
     .filter((number) => stopsOf(pattern, number, restrictions).length > 0);
 
 /**
- * Whether restrictions that hold on a day, `YYYY-MM-DD`, stop every rung of a pattern; a pattern
- * without rungs is not stopped. Nobody's word to go ahead is looked at: it is for a drill.
+ * Whether restrictions on a day, `YYYY-MM-DD`, stop every rung of a pattern; a pattern without rungs is not stopped.
+ * Go-aheads are ignored, since they are for a single drill.
  */
 export function isStoppedWhole(
   pattern: Pattern,
@@ -106,7 +106,7 @@ export function isStoppedWhole(
   );
 }
 
-/** What stands against a drill, a key each: what a go-ahead says it went ahead against. */
+/** A key for everything that prevents a drill; go-aheads list those they override. */
 export const againstKeys = ({
   stops,
   tooMuch,
@@ -121,10 +121,9 @@ export const againstKeys = ({
 ];
 
 /**
- * Holds a drill against what an athlete may do, can do, and has leave to do. What a coach went ahead
- * against is not said again: of checks and agreements for this pattern until they change, of
- * restrictions on the same day only, never of what was written down after it, and never of what a
- * clinician has to clear.
+ * Checks a drill against restrictions, readiness checks and agreements. What a coach has overridden is not reported
+ * again: checks and agreements for this pattern until they change; restrictions on the same day only; never anything
+ * recorded afterwards, and never what a clinician has to clear.
  */
 export function beforeDrill(minded: Minded, drill: ComingDrill): BeforeDrill {
   const { pattern, patternId, rung, day, splits } = drill;

@@ -1,12 +1,12 @@
-/** Lengths of a body that footwork goes by, m. */
+/** Body lengths that determine footwork, m. */
 export interface BodyLengths {
   readonly shoulderM: number;
   readonly hipM: number;
-  /** From the shoulder to the fingertips; an implement comes to it. */
+  /** From the shoulder to the fingertips, without implement. */
   readonly armM: number;
 }
 
-/** Bounds of what can be a person's, m: from a small child to the tallest there are. */
+/** Plausible bounds, m: from a small child to the tallest people. */
 export const BODY_BOUNDS_M = {
   heightM: [0.8, 2.5],
   shoulderM: [0.15, 0.7],

@@ -4,31 +4,31 @@ import { targetOf, type Build, type Leg, type Pattern } from '../pattern/index.j
 import { usualLengths } from './body.js';
 import { measuredReach, type Held, type KnownReach } from './held.js';
 
-/** Where a length of a build comes from. */
+/** Where a length comes from. */
 export const BUILD_SOURCES = ['measured', 'from height', 'pattern'] as const;
 export type BuildSource = (typeof BUILD_SOURCES)[number];
 
-/** What is known of a body that feet are laid by, m. */
+/** An athlete's known lengths, m. */
 export interface KnownBody extends KnownReach {
   readonly heightM?: number | null;
   readonly shoulderM?: number | null;
 }
 
-/** A build with where each of its lengths comes from. */
+/** A build, with the source of each length. */
 export interface OwnBuild {
   readonly build: Build;
   readonly from: Readonly<Record<'shoulderM' | 'strideM' | 'reachM', BuildSource>>;
-  /** With what the reach was measured; `null` for whatever they hold, and where it was not. */
+  /** What the reach was measured with; `null` if with anything held, or not measured. */
   readonly held: Held | null;
 }
 
-/** A pattern's own stride is taken to be that of somebody so tall, m. */
+/** The height that a pattern's own stride is for, m. */
 const USUAL_HEIGHT_M = 1.7;
 
 /**
- * A pattern's build with what is known of an athlete in its place: measured lengths first, then usual
- * ones for the height. A stride grows with the height. Reach counts only where the pattern's markers are
- * contact points, that is where its own reach is not 0.
+ * A pattern's build with an athlete's lengths: measured ones first, then estimates from the height. Stride is
+ * proportional to height. Reach only counts if the pattern's markers are contact points, that is, if its own reach is
+ * not 0.
  */
 export function ownBuild(
   { heightM = null, shoulderM = null, ...reaching }: KnownBody,
@@ -55,19 +55,19 @@ export function ownBuild(
   };
 }
 
-/** How far from where they stand an athlete takes what comes, m, and where that is from. */
+/** How far from the body an athlete meets what comes, m, and where that is known from. */
 export interface OwnReach {
   readonly reachM: number;
-  /** In the drill: 0 where a pattern's markers are where the foot goes. */
+  /** In the drill: 0 if the markers are where the foot goes. */
   readonly drillReachM: number;
   readonly from: BuildSource;
-  /** With what it was measured; `null` for whatever they hold, and where it was not. */
+  /** What it was measured with; `null` if with anything held, or not measured. */
   readonly held: Held | null;
 }
 
 /**
- * An athlete's reach on a pattern: measured with what is held there, else with whatever they hold, else
- * an arm of their height, else the pattern's own.
+ * An athlete's reach on a pattern: measured with what is held there, or with anything held, or estimated from height,
+ * or the pattern's own.
  */
 export function ownReach(
   { heightM = null, ...reaching }: KnownBody,
@@ -86,10 +86,7 @@ export function ownReach(
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-/**
- * A pattern with its feet laid for another build. Legs that a coach changed by hand stay as they are:
- * what they wrote is worth more than a length.
- */
+/** A pattern laid for another build. Legs changed by hand stay as they are. */
 export function laidFor<Laid extends Pattern>(pattern: Laid, build: Build): Laid {
   const { stance: before, laidFor: of } = pattern;
   const stance = same(before, readyStance(of.shoulderM)) ? readyStance(build.shoulderM) : before;

@@ -1,4 +1,4 @@
-/** What can be written down of somebody's care. */
+/** Kinds of care records. */
 export const CARE_KINDS = ['restriction', 'check', 'agreement', 'go-ahead'] as const;
 /**
  * A restriction, how a readiness check went, a guardian's agreement, or that a coach went ahead although
@@ -9,7 +9,7 @@ export type CareKind = (typeof CARE_KINDS)[number];
 /** Who to call in an emergency. */
 export interface Contact {
   readonly name: string;
-  /** Mother, club's doctor…; may be empty. */
+  /** Relation to the athlete, such as mother or club doctor; may be empty. */
   readonly who: string;
   readonly phone: string;
 }

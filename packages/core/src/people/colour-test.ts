@@ -1,7 +1,7 @@
 import { shuffled, type Random } from '../cue/index.js';
 import type { ColourVision, MarkerColour } from '../floor/index.js';
 
-/** Two markers side by side, of one shape, without letters. */
+/** Two markers of the same shape side by side, without letters. */
 export type ColourPair = readonly [MarkerColour, MarkerColour];
 
 const CONFUSED: readonly (readonly [ColourPair, times: number])[] = [
@@ -10,7 +10,7 @@ const CONFUSED: readonly (readonly [ColourPair, times: number])[] = [
   [['red', 'black'], 2],
   [['blue', 'yellow'], 2],
 ];
-/** Nobody who looks takes these for one colour, or for two. */
+/** Pairs that nobody who pays attention gets wrong. */
 const PLAIN: readonly ColourPair[] = [
   ['black', 'white'],
   ['yellow', 'black'],
@@ -19,22 +19,22 @@ const PLAIN: readonly ColourPair[] = [
   ['blue', 'blue'],
   ['yellow', 'yellow'],
 ];
-/** So many of the plain pairs may be answered wrongly by a slip. */
+/** How many plain pairs may be answered wrongly by accident. */
 const SLIPS = 1;
 
-/** The pairs of a test in an order of its own: those that get confused several times, and plain ones. */
+/** A test's pairs in random order: confusable ones several times, and plain ones. */
 export const colourPairs = (random: Random): ColourPair[] =>
   shuffled(
     [...CONFUSED.flatMap(([pair, times]) => Array<ColourPair>(times).fill(pair)), ...PLAIN],
     random,
   );
 
-/** What a test shows. */
+/** The result of a test. */
 export interface ColourReading {
   readonly vision: ColourVision;
-  /** Pairs that were taken for one colour more often than not. */
+  /** Pairs taken for one colour more often than not. */
   readonly confused: readonly ColourPair[];
-  /** Too many plain pairs were answered wrongly: it says nothing. */
+  /** Whether too many plain pairs were wrong, so that the test says nothing. */
   readonly isUnsure: boolean;
 }
 

@@ -1,15 +1,15 @@
 import type { CourtName } from '../floor/index.js';
 
-/** What is held, or worn on the hand, where a reach is measured with it: somebody who plays two sports has two reaches. */
+/** Implements a reach can be measured with; somebody who plays two sports has two reaches. */
 export const HELD = ['hand', 'racket', 'paddle', 'bat', 'blade'] as const;
 export type Held = (typeof HELD)[number];
 
-/** Reaches with what is held, m, from the shoulder to its end, arm stretched. */
+/** Reaches by implement, m, from the shoulder to its end, arm stretched. */
 export type Reaches = Readonly<Partial<Record<Held, number | null>>>;
 
-/** What is known of how far somebody reaches, m. */
+/** What is known about somebody's reach, m. */
 export interface KnownReach {
-  /** With whatever they hold, where it was not measured with what is held on the court. */
+  /** With anything held, where it was not measured with what is held on the court. */
   readonly reachM?: number | null;
   readonly reaches?: Reaches | null;
 }
@@ -20,10 +20,10 @@ const AT: Readonly<Partial<Record<CourtName, Held>>> = {
   ...{ baseball: 'bat', cricket: 'bat', fencing: 'blade' },
 };
 
-/** What is held on a court; `null` where its lines do not tell, as on a plain rectangle. */
+/** What is held on a court; `null` if the court does not determine it, as on a plain rectangle. */
 export const heldAt = (court: CourtName): Held | null => AT[court] ?? null;
 
-/** A measured reach, and with what; `held` is `null` where it is the one for whatever is held. */
+/** A measured reach; `held` is `null` if it was measured with anything held. */
 export interface MeasuredReach {
   readonly reachM: number | null;
   readonly held: Held | null;

@@ -2,7 +2,7 @@ import { distance, heading, otherSide, turn, type Side } from '../floor/index.js
 import { detourRatio, MAX_DETOUR, pathsOf } from '../footwork/index.js';
 import { baseWidth, standings, type Placement, type Standing } from '../pattern/index.js';
 
-/** What footwork asks of a body, as restrictions and checks speak of it. */
+/** Movements that restrictions and checks are about. */
 export const MOVES = [
   'split-step',
   'hop',
@@ -20,16 +20,16 @@ export const MOVES = [
  */
 export type Move = (typeof MOVES)[number];
 
-/** Moves that load one leg more than the other. */
+/** Movements that load one leg more than the other. */
 export const SIDED_MOVES: readonly Move[] = ['hop', 'turn', 'lunge', 'stop on one leg'];
 
-/** A move that is asked, and the leg that bears it; `null` where both do. */
+/** A movement asked for, and the leg that bears it; `null` for both. */
 export interface Demand {
   readonly move: Move;
   readonly leg: Side | null;
 }
 
-/** Feet that point farther apart than this turn the body over the one that stays, degrees. */
+/** Feet that point farther apart than this mean a turn over the foot that stays, degrees. */
 const TURN_DEG = 60;
 /** A foot that swings more than this off its own heading goes sideways; beyond the second, back. */
 const SIDEWAYS_DEG = 60;

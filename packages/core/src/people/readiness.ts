@@ -3,7 +3,7 @@ import { legOf, type Pattern } from '../pattern/index.js';
 import { demandsOf, type Demand, type Move } from './moves.js';
 import type { Restriction, RestrictionKind } from './restrictions.js';
 
-/** What is looked at before a pattern is taught, the simplest first. */
+/** Readiness checks before a pattern is taught, simplest first. */
 export const READINESS_CHECKS = [
   'squat and hold',
   'move in a squat',
@@ -16,26 +16,26 @@ export const READINESS_CHECKS = [
 ] as const;
 export type ReadinessCheck = (typeof READINESS_CHECKS)[number];
 
-/** Looked at for each leg by itself. */
+/** Checks done for each leg separately. */
 export const SIDED_CHECKS: readonly ReadinessCheck[] = ['stop on one leg', 'hop and stick'];
 
-/** How it went. */
+/** Results of a check. */
 export const READINESS_RESULTS = ['yes', 'with help', 'not yet', 'hurts'] as const;
 export type ReadinessResult = (typeof READINESS_RESULTS)[number];
 
-/** How a check went on a day, `YYYY-MM-DD`. */
+/** A check's result on a day, `YYYY-MM-DD`. */
 export interface Looked {
   readonly check: ReadinessCheck;
-  /** Of a check that is for each leg; else `null`. */
+  /** For a check of each leg; otherwise `null`. */
   readonly leg: Side | null;
   readonly result: ReadinessResult;
   readonly day: string;
 }
 
-/** A check that something asks for. */
+/** A check that is needed. */
 export type Need = Pick<Looked, 'check' | 'leg'>;
 
-/** What each move needs; what is not named needs nothing of its own. */
+/** The check each movement needs, if any. */
 const NEEDS: Readonly<Partial<Record<Move, ReadinessCheck>>> = {
   'split-step': 'split-step landing',
   hop: 'hop and stick',
@@ -47,10 +47,10 @@ const NEEDS: Readonly<Partial<Record<Move, ReadinessCheck>>> = {
   'stop on one leg': 'stop on one leg',
 };
 
-/** One text for a check and its leg. */
+/** A text that identifies a check and its leg. */
 export const needKey = ({ check, leg }: Need): string => (leg === null ? check : `${check} ${leg}`);
 
-/** Every check there is, each leg by itself, in the order they are looked at. */
+/** All checks for all legs, in order. */
 export const ALL_NEEDS: readonly Need[] = READINESS_CHECKS.flatMap((check): Need[] =>
   SIDED_CHECKS.includes(check)
     ? [
@@ -60,7 +60,7 @@ export const ALL_NEEDS: readonly Need[] = READINESS_CHECKS.flatMap((check): Need
     : [{ check, leg: null }],
 );
 
-/** Checks that demands ask for, in the order they are looked at. A stance is always a squat. */
+/** Checks that demands need, in order. A stance always needs the squat. */
 export function needsOf(demands: readonly Demand[]): Need[] {
   const wanted = new Set(['squat and hold']);
   for (const { move, leg } of demands) {
@@ -70,7 +70,7 @@ export function needsOf(demands: readonly Demand[]): Need[] {
   return ALL_NEEDS.filter((need) => wanted.has(needKey(need)));
 }
 
-/** Checks that some of a pattern's targets ask for; a target without feet asks for none yet. */
+/** Checks that some targets need; a target without footwork needs none yet. */
 export const needsOfTargets = (pattern: Pattern, letters: readonly string[]): Need[] =>
   needsOf(
     letters.flatMap((letter) =>
@@ -78,7 +78,7 @@ export const needsOfTargets = (pattern: Pattern, letters: readonly string[]): Ne
     ),
   );
 
-/** How each check went last, by its key; of one day the later in the list counts. */
+/** The last result of each check, by its key; of the same day the later in the list counts. */
 export function newestLooks<T extends Looked>(looks: readonly T[]): ReadonlyMap<string, T> {
   const newest = new Map<string, T>();
   for (const look of looks) {
@@ -89,13 +89,13 @@ export function newestLooks<T extends Looked>(looks: readonly T[]): ReadonlyMap<
   return newest;
 }
 
-/** A check that is not passed yet. */
+/** A check that is not passed. */
 export interface Unready extends Need {
-  /** `null` where nobody ever looked. */
+  /** `null` if it was never done. */
   readonly result: 'not yet' | 'hurts' | null;
 }
 
-/** What is needed and was never looked at, does not go yet, or hurts. */
+/** Needed checks that were never done, not passed, or hurt. */
 export function unreadyFor(needs: readonly Need[], looks: readonly Looked[]): Unready[] {
   const newest = newestLooks(looks);
   return needs.flatMap(({ check, leg }): Unready[] => {
@@ -106,7 +106,7 @@ export function unreadyFor(needs: readonly Need[], looks: readonly Looked[]): Un
   });
 }
 
-/** What may not be done while a check hurts. */
+/** The restriction while a check hurts. */
 const WHILE_IT_HURTS: Readonly<Record<ReadinessCheck, RestrictionKind>> = {
   'squat and hold': 'no lunging',
   'move in a squat': 'no lunging',
@@ -118,16 +118,16 @@ const WHILE_IT_HURTS: Readonly<Record<ReadinessCheck, RestrictionKind>> = {
   backpedal: 'no moving back',
 };
 
-/** Checks that hurt when they were last looked at. */
+/** Checks whose last result is that it hurts. */
 export const hurting = <T extends Looked>(looks: readonly T[]): T[] =>
   [...newestLooks(looks).values()].filter(({ result }) => result === 'hurts');
 
-/** What may not be done from the day a check hurts; it is lifted by looking again. */
+/** The restriction from a check that hurts; lifted by a later check. */
 export const whileItHurts = ({ check, leg, day }: Looked): Restriction => ({
   ...{ kind: WHILE_IT_HURTS[check], leg, moves: [], most: null },
   ...{ from: day, until: null, clinician: false },
 });
 
-/** Restrictions of checks that hurt when they were last looked at. */
+/** Restrictions from all checks that hurt. */
 export const painRestrictions = (looks: readonly Looked[]): Restriction[] =>
   hurting(looks).map(whileItHurts);

@@ -10,7 +10,7 @@ import {
 } from '../pattern/index.js';
 import { demandsOf, MOVES, type Demand, type Move } from './moves.js';
 
-/** What somebody may not do now. */
+/** Kinds of restrictions. */
 export const RESTRICTION_KINDS = [
   'no jumping',
   'no hopping',
@@ -28,7 +28,7 @@ export const RESTRICTION_KINDS = [
 ] as const;
 export type RestrictionKind = (typeof RESTRICTION_KINDS)[number];
 
-/** What each forbids of the feet; the others are held against the list, the tags or the day. */
+/** The movements each kind forbids; other kinds are about the listed movements, tags or the day. */
 const FORBIDS: Readonly<Partial<Record<RestrictionKind, readonly Move[]>>> = {
   'no jumping': ['split-step', 'hop'],
   'no hopping': ['hop'],
@@ -41,7 +41,7 @@ const FORBIDS: Readonly<Partial<Record<RestrictionKind, readonly Move[]>>> = {
   'straight lines only': ['side-step', 'turn', 'bent path'],
 };
 
-/** Restrictions that can be for one leg alone. */
+/** Restrictions that may concern one leg only. */
 export const SIDED_RESTRICTIONS: readonly RestrictionKind[] = [
   'no hopping',
   'no turning',
@@ -49,28 +49,28 @@ export const SIDED_RESTRICTIONS: readonly RestrictionKind[] = [
   'no stopping on one leg',
 ];
 
-/** Restrictions of so much a day. */
+/** Restrictions on the amount per day. */
 export const DAILY_RESTRICTIONS = ['minutes a day', 'splits a day'] as const;
 
-/** A pattern with this tag has head contact in it. */
+/** Tag of patterns with head contact. */
 export const HEAD_CONTACT_TAG = 'head contact';
 
-/** Most of a day's minutes or splits that a restriction can allow. */
+/** Largest daily limit. */
 export const MOST_A_DAY = 1000;
 
-/** Something an athlete may not do now. */
+/** A restriction: something an athlete may not do. */
 export interface Restriction {
   readonly kind: RestrictionKind;
   /** The leg it is for; `null` for both. */
   readonly leg: Side | null;
-  /** Of "only what is listed": the list. Else empty. */
+  /** For "only what is listed": the list; otherwise empty. */
   readonly moves: readonly Move[];
-  /** Of so much a day: minutes, or splits. Else `null`. */
+  /** For a daily limit: minutes or split-steps; otherwise `null`. */
   readonly most: number | null;
-  /** First and last day it holds, `YYYY-MM-DD`; `null` until it is lifted. */
+  /** First and last day, `YYYY-MM-DD`; `null`: until it is lifted. */
   readonly from: string;
   readonly until: string | null;
-  /** Nobody but the clinician in charge may lift it, and nobody may go ahead against it. */
+  /** Only the clinician in charge may lift it, and nobody may override it. */
   readonly clinician: boolean;
 }
 
@@ -78,7 +78,7 @@ export interface Restriction {
 export const holdsOn = ({ from, until }: Restriction, day: string): boolean =>
   from <= day && (until === null || day <= until);
 
-/** Whether a restriction forbids a move. One that both legs bear is forbidden by one leg's rule. */
+/** Whether a restriction forbids a movement. A movement of both legs is forbidden if one leg may not do it. */
 export function forbids({ kind, leg, moves }: Restriction, demand: Demand): boolean {
   const forbidden =
     kind === 'only what is listed'
@@ -89,20 +89,20 @@ export function forbids({ kind, leg, moves }: Restriction, demand: Demand): bool
   );
 }
 
-/** Whether it is about what the feet do, and so asks for feet to be laid. */
+/** Whether it concerns the feet, and so needs footwork to be laid. */
 const isOfFeet = ({ kind }: Restriction): boolean =>
   kind === 'only what is listed' || FORBIDS[kind] !== undefined;
 
-/** Why a target may not be trained now. */
+/** Why a target may not be trained. */
 export interface Stop {
   /** Letter of the target. */
   readonly target: string;
   readonly restriction: Restriction;
-  /** What is forbidden of what its leg asks; empty where no feet are laid, so that nobody can tell. */
+  /** The forbidden demands of its leg; empty if no footwork is laid, so that nobody can tell. */
   readonly demands: readonly Demand[];
 }
 
-/** What placements ask, as long as somebody holds them: every rung of a ladder asks the same legs. */
+/** Cached demands of placements, since all rungs of a ladder use the same legs. */
 const asked = new WeakMap<readonly Placement[], { stance: Standing; demands: Demand[] }>();
 
 function demandsTo({ stance, legs }: Pattern, letter: string): Demand[] | null {
@@ -115,7 +115,7 @@ function demandsTo({ stance, legs }: Pattern, letter: string): Demand[] | null {
   return demands;
 }
 
-/** Why a target is stopped, for each of the restrictions that stop it. */
+/** The restrictions that stop a target, with the reasons. */
 function stopsAt(pattern: Pattern, target: string, restrictions: readonly Restriction[]): Stop[] {
   const all = demandsTo(pattern, target);
   return restrictions.flatMap((restriction): Stop[] => {
@@ -127,7 +127,7 @@ function stopsAt(pattern: Pattern, target: string, restrictions: readonly Restri
   });
 }
 
-/** The pattern as it is run on a rung. */
+/** The pattern at a rung's scale. */
 const asRun = (pattern: Pattern, { floorScale }: Rung): Pattern => onScale(pattern, floorScale);
 
 /**
@@ -146,24 +146,24 @@ export function stopsOf(
   return own.targets.flatMap((letter) => stopsAt(run, letter, restrictions));
 }
 
-/** What may be done in place of a rung that is stopped. */
+/** What may be done instead of a stopped rung. */
 export interface Instead {
-  /** Targets of the rung that nothing stands against. */
+  /** The rung's targets that are not stopped. */
   readonly targets: readonly string[];
-  /** Other rungs that are free, the nearest below first. */
+  /** Other rungs that are free, nearest below first. */
   readonly rungs: readonly number[];
-  /** The largest share of the rung's floor on which all of it is free; `null` where none is. */
+  /** The largest floor scale at which the whole rung is free; `null` if none is. */
   readonly floorScale: number | null;
-  /** It may be walked through: what is forbidden goes away when nobody hurries. */
+  /** Whether it may be walked through slowly. */
   readonly walk: boolean;
 }
 
-/** Smaller floors that are tried, as shares of the rung's own. */
+/** Smaller floors to try, as shares of the rung's. */
 const SMALLER = [0.8, 0.6, 0.4] as const;
-/** Gone when a pattern is walked position by position. */
+/** Movements that do not occur when walking through a pattern. */
 const NOT_WALKED: readonly Move[] = ['split-step', 'hop', 'run'];
 
-/** What may be done in place of a rung, under restrictions that stop it. */
+/** What may be done instead of a rung that restrictions stop. */
 export function allowedInstead(
   pattern: Pattern,
   rung: number,
@@ -195,15 +195,14 @@ export function allowedInstead(
   };
 }
 
-/** What an athlete has done on a day. */
+/** What an athlete did on a day. */
 export interface DoneToday {
   readonly minutes: number;
   readonly splits: number;
 }
 
 /**
- * What is left of a day under restrictions of so much a day; `null` where none says, never below 0.
- * The least of several counts.
+ * What is left of a day under daily limits, never below 0; `null` without a limit. Of several limits the strictest.
  */
 export function leftOfDay(
   restrictions: readonly Restriction[],

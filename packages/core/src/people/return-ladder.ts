@@ -2,7 +2,7 @@ import { distance, HOME } from '../floor/index.js';
 import { legOf, USUAL_RUNG, type Pattern, type Rung } from '../pattern/index.js';
 import { demandsOf } from './moves.js';
 
-/** The steps back after an injury, in the order they come. */
+/** Steps of returning after an injury, in order. */
 export const RETURN_STEPS = [
   'range',
   'straight',
@@ -22,7 +22,7 @@ const STEPS: Readonly<Record<ReturnStep, StepRung>> = {
   speed: { order: 'chained', floorScale: 1, timeFactor: 1 },
 };
 
-/** Technique has to stand before a step is left: more than on a usual rung. */
+/** Clean reps needed before moving on; more than on an ordinary rung. */
 const CLEAN_SHARE = 0.9;
 
 /**

@@ -1,31 +1,31 @@
-/** How a group is split: alike groups, or those of one level together. */
+/** Kinds of splits: equal groups, or groups by level. */
 export const SPLIT_KINDS = ['even', 'graded'] as const;
 export type SplitKind = (typeof SPLIT_KINDS)[number];
 
-/** Most parts a group is split into. */
+/** Most groups. */
 export const MOST_PARTS = 8;
 
-/** How far somebody is. */
+/** An athlete's level. */
 export interface Level {
   readonly id: string;
-  /** Rung as a share of their ladder, 0–1: ladders of different length can be put side by side. */
+  /** Rung as a share of their ladder, 0–1, so that ladders of different length can be compared. */
   readonly rungShare: number;
-  /** Typical cycle now, ms; `null` where nobody knows. */
+  /** Typical cycle, ms; `null` if unknown. */
   readonly cycleMs: number | null;
 }
 
-/** A part of a split, and what its people are like. */
+/** A group, and the levels in it. */
 export interface Part {
   readonly ids: readonly string[];
-  /** Mean share of the ladder, 0–1; 0 of nobody. */
+  /** Mean share of the ladder, 0–1; 0 if empty. */
   readonly meanShare: number;
-  /** Least and most share, 0–1; 0 of nobody. */
+  /** Least and greatest share, 0–1; 0 if empty. */
   readonly shares: readonly [least: number, most: number];
-  /** Mean cycle of those whose is known, ms; `null` where nobody's is. */
+  /** Mean of the known cycles, ms; `null` if none is known. */
   readonly meanMs: number | null;
 }
 
-/** The farthest first; of the same rung the quicker, then by id so that it never depends on the order. */
+/** Highest first; of the same rung the faster, then by id, so that it never depends on the given order. */
 const byLevel = (a: Level, b: Level): number =>
   b.rungShare - a.rungShare ||
   (a.cycleMs ?? Infinity) - (b.cycleMs ?? Infinity) ||
@@ -34,7 +34,7 @@ const byLevel = (a: Level, b: Level): number =>
 const mean = (values: readonly number[]): number =>
   values.reduce((sum, value) => sum + value, 0) / values.length;
 
-/** What the people of a part are like. */
+/** A group's summary. */
 export function partOf(levels: readonly Level[]): Part {
   const shares = levels.map(({ rungShare }) => rungShare);
   const times = levels.flatMap(({ cycleMs }) => cycleMs ?? []);
@@ -47,9 +47,9 @@ export function partOf(levels: readonly Level[]): Part {
 }
 
 /**
- * Splits a group into parts whose sizes differ by one at most. Graded: the farthest together, then the
- * next. Even: dealt out to and fro (1 2 3 3 2 1 …), so that every part has of each level.
- * @param parts how many, from 1 to `MOST_PARTS`; never more than there are people
+ * Splits athletes into groups whose sizes differ by one at most. Graded: by level. Even: dealt in snake order (1 2 3
+ * 3 2 1 …), so that all levels are in every group.
+ * @param parts from 1 to `MOST_PARTS`, and at most the number of athletes
  */
 export function splitGroup(levels: readonly Level[], parts: number, kind: SplitKind): Part[] {
   const ranked = [...levels].sort(byLevel);

@@ -4,21 +4,21 @@ import { HOME } from '../floor/index.js';
 import { arrivalMs, legOf, targetOf } from '../pattern/index.js';
 import type { RunPlan } from './plan.js';
 
-/** From reading a cue to the first move, where nothing better is known. */
+/** Default reaction time, ms. */
 const USUAL_REACTION_MS = 250;
-/** Where nobody sees the athlete home, they get this much longer than expected. */
+/** If nobody sees the athlete come home they get this multiple of the expected time. */
 const SLOW_DAY = 1.25;
-/** How long the athlete must hold when no cue comes. */
+/** How long an athlete must stay still on a catch trial. */
 export const CATCH_HOLD_MS = 1500;
 
-/** When an athlete is expected at load and home. */
+/** When an athlete is expected at the load and at home. */
 export interface Expected {
-  /** From cue to the loading foot planted, and to home again, ms. */
+  /** From cue to the loading foot's landing, and to home, ms. */
   readonly load: number;
   readonly recovery: number;
 }
 
-/** When the athlete can be expected at each position, after the cue: as the pattern was laid. */
+/** Expected times after the cue, from the pattern as it was laid. */
 export function expectedMs(
   { pattern, simulated }: Pick<RunPlan, 'pattern' | 'simulated'>,
   letter: string,
@@ -30,14 +30,14 @@ export function expectedMs(
   return { load, recovery: leg?.placements.at(-1)?.atMs ?? load + wayMs };
 }
 
-/** From a cue to a position in which the athlete may be called to a stop, ms. */
+/** From a cue to a position that can be frozen, ms. */
 export const positionMs = (
   plan: Pick<RunPlan, 'pattern' | 'simulated'>,
   letter: string,
   at: FreezeAt,
 ): number => (at === 'split' ? 0 : expectedMs(plan, letter)[at]);
 
-/** From a cue until the athlete is home for sure, where nobody will see it, ms. */
+/** From a cue until the athlete is certainly home, if nobody sees them, ms. */
 export const homeForSureMs = (
   plan: Pick<RunPlan, 'pattern' | 'simulated'>,
   letter: string,

@@ -4,7 +4,7 @@ import { currentCue, type Action, type RecordedRep, type Run } from './run.js';
 const timeOf = (rep: RecordedRep, name: 'cue' | 'home'): number | undefined =>
   eventOf(rep.events, name)?.atMs;
 
-/** The finished rep that was going on at a time, or was the last before it. */
+/** The finished rep during which a time falls, or the last one before it. */
 function repBefore(run: Run, atMs: number): RecordedRep | undefined {
   const begun = effectiveReps(run.recorded).filter(
     (rep) => (timeOf(rep, 'cue') ?? Infinity) <= atMs,
@@ -12,7 +12,7 @@ function repBefore(run: Run, atMs: number): RecordedRep | undefined {
   return begun.sort((a, b) => (timeOf(a, 'cue') ?? 0) - (timeOf(b, 'cue') ?? 0)).at(-1);
 }
 
-/** Where the athlete was sent by the cue that is on. */
+/** The target of the current cue. */
 function goal(run: Run): string | null {
   const cue = currentCue(run);
   return cue?.switchTo?.target ?? cue?.target ?? run.open.called;
@@ -29,7 +29,7 @@ export function placeEvent(
   event: TimedEvent,
   newId: () => string,
 ): Exclude<Action, { type: 'started' }> | null {
-  // A light may have shown the cue before this screen did.
+  // A light may show the cue before this screen does.
   const cueMs = eventOf(run.open.events, 'cue')?.atMs ?? run.open.lit?.atMs;
   const isOpen = run.state === 'cued' || run.state === 'waiting';
   if (isOpen && cueMs !== undefined && event.atMs >= cueMs)
@@ -37,7 +37,7 @@ export function placeEvent(
 
   const rep = repBefore(run, event.atMs);
   const isAfterHome = rep === undefined || event.atMs > (timeOf(rep, 'home') ?? Infinity);
-  // Between home and the next cue the athlete can only go too early.
+  // Between home and the next cue only a false start is possible.
   if (isAfterHome) return event.name === 'firstMove' ? { type: 'event', event } : null;
   const cue = run.plan.cues.find(({ ordinal }) => ordinal === rep.ordinal);
   const wanted = cue?.switchTo?.target ?? rep.target;

@@ -4,20 +4,20 @@ import type { Pattern } from '../pattern/index.js';
 import type { SimulatedAthlete } from '../simulation/index.js';
 import { TIMING_SOURCES } from '../timing/index.js';
 
-/** What times a set; `none` where only its cues are known. */
+/** Timing sources of a set; `none` if only its cues are known. */
 export const SET_SOURCES = [...TIMING_SOURCES, 'none'] as const;
 export type SetSource = (typeof SET_SOURCES)[number];
 
-/** What is settled when a set starts, as far as running it goes. */
+/** What is fixed when a set starts. */
 export interface RunPlan {
   readonly pattern: Pattern;
   readonly rung: number;
   readonly source: SetSource;
   readonly seed: number;
   readonly conditions: Conditions;
-  /** How many reps, without what lost ones add; of a set that lasts a time, the most there can be. */
+  /** Number of reps, without those that lost ones add; the most possible if the set runs for a time. */
   readonly reps: number;
-  /** Empty when they are called live; with those that lost reps may add. */
+  /** Empty if cues are called live; includes those for added reps. */
   readonly cues: readonly Cue[];
   readonly falseStartMs: number;
   readonly responseLimitMs: number;

@@ -1,12 +1,12 @@
 import { restBefore, rotaOf, type Turn } from '../drill/index.js';
 
-/** Several sets after one another: of one athlete, or of a few who change every set. */
+/** Several sets in a row, of one athlete or of a few who alternate. */
 export interface Rota {
   readonly turns: readonly Turn[];
-  /** Which turn is on, or next. */
+  /** Index of the current or next turn. */
   readonly place: number;
   readonly restRatio: number;
-  /** Last work of each, in the order it ended; epoch ms. */
+  /** Each athlete's last work, in the order it ended; epoch ms. */
   readonly worked: readonly {
     readonly athleteId: string;
     readonly workMs: number;
@@ -14,7 +14,7 @@ export interface Rota {
   }[];
 }
 
-/** Most athletes that take turns on one floor. */
+/** Most athletes in a rota. */
 export const MOST_IN_ROTA = 8;
 
 /** A rota at its first turn. */
@@ -24,10 +24,10 @@ export const beginRota = (
   restRatio: number,
 ): Rota => ({ turns: rotaOf(athleteIds, sets), place: 0, restRatio, worked: [] });
 
-/** Whose turn it is; none when all are done. */
+/** The current turn; `undefined` at the end. */
 export const turnOf = (rota: Rota): Turn | undefined => rota.turns[rota.place];
 
-/** The turn that is on has been worked, or is passed over when no work is given. */
+/** The rota after the current turn; without `workMs` the turn was skipped. */
 export const nextTurn = (rota: Rota, workMs: number | null, endedAt: number): Rota => {
   const athleteId = turnOf(rota)?.athleteId;
   const worked =
@@ -37,7 +37,7 @@ export const nextTurn = (rota: Rota, workMs: number | null, endedAt: number): Ro
   return { ...rota, place: rota.place + 1, worked };
 };
 
-/** When the next set may begin, epoch ms: whoever is next must have rested. */
+/** When the next set may begin, epoch ms: once the next athlete has rested. */
 export function restEndsAt(rota: Rota, now: number): number {
   const next = turnOf(rota)?.athleteId;
   const own = rota.worked.findLast(({ athleteId }) => athleteId === next);

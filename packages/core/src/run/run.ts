@@ -16,7 +16,7 @@ import {
 } from '../timing/index.js';
 import type { RunPlan } from './plan.js';
 
-/** A finished rep under its own id, and the one it replaces. */
+/** A finished rep with its id, and that of the rep it replaces. */
 export interface RecordedRep extends Rep {
   readonly id: string;
   readonly marks: RepMarks | null;
@@ -27,44 +27,44 @@ export interface RecordedRep extends Rep {
 export const END_REASONS = ['completed', 'stopped early', 'technique went'] as const;
 export type EndReason = (typeof END_REASONS)[number];
 
-/** What can happen in a drill. The log of these is the drill: replayed, it gives the same run. */
+/** An action in a drill. The log of actions is the drill: replaying it gives the same run. */
 export type Action<Plan extends RunPlan = RunPlan> =
   | { readonly type: 'started'; readonly plan: Plan }
   | {
       readonly type: 'cued';
       readonly repId: string;
       readonly cue: TimedEvent;
-      /** Of a set called live: what was called. */
+      /** The called target, in a set called live. */
       readonly target?: string;
     }
-  /** A light showed the cue of the rep going on, or of the one that is to come. */
+  /** A light showed the cue of the current rep, or of the next one. */
   | { readonly type: 'lit'; readonly cue: TimedEvent }
-  /** A catch trial is over: nothing was called. */
+  /** A catch trial ended without a move. */
   | { readonly type: 'held'; readonly repId: string; readonly atMs: number }
   | {
       readonly type: 'event';
       readonly event: TimedEvent;
       readonly seenFaults?: readonly Fault[];
     }
-  /** No response, or no way home, within the limit. */
+  /** Nobody responded, or came home, in time. */
   | { readonly type: 'ran out'; readonly atMs: number }
-  /** The work of a set that lasts a time is over. */
+  /** The time of a timed set is up. */
   | { readonly type: 'time up' }
   | { readonly type: 'paused'; readonly atMs: number }
   | { readonly type: 'resumed'; readonly atMs: number }
   | { readonly type: 'redone'; readonly atMs: number }
-  /** Strikes a rep out, or takes that back. */
+  /** Strikes a rep out, or restores it. */
   | { readonly type: 'struck'; readonly repId: string; readonly newId: string }
-  /** Says a fault of a rep, or takes that back. */
+  /** Reports a fault of a rep, or takes it back. */
   | {
       readonly type: 'fault seen';
       readonly repId: string;
       readonly newId: string;
       readonly fault: Fault;
-      /** When it was said; absent in logs of before it mattered. */
+      /** When it was reported; absent in old logs. */
       readonly atMs?: number;
     }
-  /** An event of a rep that is finished came late. */
+  /** A late event of a finished rep. */
   | {
       readonly type: 'event found';
       readonly repId: string;
@@ -79,47 +79,50 @@ export type Action<Plan extends RunPlan = RunPlan> =
     }
   | { readonly type: 'ended'; readonly at: string };
 
-/** `complete`: every cue has its rep, time is up or technique went, and the last can still be redone or struck out. */
+/**
+ * `complete`: all cues are answered, the time is up or technique has failed; the last rep can still be redone or
+ * struck out.
+ */
 export const RUN_STATES = ['waiting', 'cued', 'paused', 'complete', 'ended'] as const;
 export type RunState = (typeof RUN_STATES)[number];
 
-/** A set as far as it has been run. */
+/** The state of a set. */
 export interface Run<Plan extends RunPlan = RunPlan> {
   readonly plan: Plan;
   readonly state: RunState;
-  /** The cue being waited for or answered. */
+  /** Number of the current cue. */
   readonly ordinal: number;
-  /** Grows with every wait for a cue, also for the same cue again. */
+  /** Counts waits for a cue, including repeated ones. */
   readonly attempt: number;
   /** When the athlete was ready for it. */
   readonly readyMs: number;
-  /** The cue before, at fixed pace; `null` before the first and after a pause. */
+  /** The previous cue, at a fixed pace; `null` before the first and after a pause. */
   readonly lastCueMs: number | null;
-  /** When work is over, of a set that lasts a time. */
+  /** When a timed set ends. */
   readonly workEndsMs: number | null;
   readonly pausedAtMs: number | null;
   readonly open: OpenRep;
-  /** Every rep that was finished, and every correction, in the order they were made. */
+  /** All finished reps and corrections, in the order they were made. */
   readonly recorded: readonly RecordedRep[];
-  /** The rep that the open one will replace. */
+  /** The rep that the current one will replace. */
   readonly redoOf: string | null;
   readonly endReason: EndReason | null;
 }
 
-/** The rep being run. */
+/** The current rep. */
 export interface OpenRep {
   /** `null` until it is cued. */
   readonly repId: string | null;
-  /** What was called, of a set called live. */
+  /** The called target, in a set called live. */
   readonly called: string | null;
-  /** When a light showed the cue, while it is not on the screen yet. */
+  /** When a light showed the cue, until the screen has shown it as well. */
   readonly lit: TimedEvent | null;
   readonly events: readonly TimedEvent[];
   readonly faults: readonly Fault[];
   readonly marks: RepMarks | null;
 }
 
-/** From pressing start to the first foreperiod. */
+/** Time from the start to the first foreperiod. */
 export const LEAD_IN_MS = 1500;
 
 const NOTHING_OPEN: OpenRep = {
@@ -146,11 +149,11 @@ const begin = <Plan extends RunPlan>(plan: Plan): Run<Plan> => ({
   endReason: null,
 });
 
-/** Reps that are over, each as last corrected, in the order of their cues. */
+/** Finished reps as last corrected, in the order of their cues. */
 export const finishedReps = (run: Run): RecordedRep[] =>
   effectiveReps(run.recorded).sort((a, b) => a.ordinal - b.ordinal);
 
-/** The rep that was finished last and still stands. */
+/** The last finished rep that has not been replaced. */
 export const lastRep = (run: Run): RecordedRep | undefined =>
   effectiveReps(run.recorded).reduce<RecordedRep | undefined>((last, rep) => {
     const cueAt = (of: RecordedRep) => eventOf(of.events, 'cue')?.atMs ?? 0;
@@ -170,15 +173,15 @@ const waitFor = <Plan extends RunPlan>(
   open: NOTHING_OPEN,
 });
 
-/** The cue that is being waited for or answered; none of a set called live. */
+/** The current cue; `undefined` in a set called live. */
 export const currentCue = (run: Run): Cue | undefined => run.plan.cues[run.ordinal - 1];
 
-/** Whether an event can still be timed in the rep that is going on. */
+/** Whether an event can still be timed in the current rep. */
 export const isEventOpen = (run: Run, name: EventName): boolean =>
   (run.state === 'cued' || (run.state === 'waiting' && name === 'firstMove')) &&
   !eventOf(run.open.events, name);
 
-/** How a pace that moves by itself stands after the reps so far; `null` at any other pace. */
+/** A staircase's state; `null` at any other pace. */
 export const staircaseOf = ({ plan, recorded }: Run): StaircaseReading | null =>
   plan.conditions.pace.kind === 'staircase'
     ? readStaircase(readReps(recorded, plan.cues, settingsOf(plan)), plan.conditions.pace)
@@ -187,25 +190,25 @@ export const staircaseOf = ({ plan, recorded }: Run): StaircaseReading | null =>
 const readingsOf = ({ plan, recorded }: Run): RepReading[] =>
   readReps(recorded, plan.cues, settingsOf(plan));
 
-/** Reps that lost ones have added so far, of a pressure set. */
+/** How many reps lost ones have added so far, in a pressure set. */
 export const addedSoFar = (run: Run): number => {
   const { workMs, lossCost } = run.plan.conditions;
   return workMs === null && lossCost ? addedReps(readingsOf(run), lossCost) : 0;
 };
 
-/** Reps the set has just now: those it was given, and those that lost ones added. */
+/** The current number of reps, including added ones. */
 export const repsDue = (run: Run): number => run.plan.reps + addedSoFar(run);
 
-/** Whether technique went, in a set that ends with it. */
+/** Whether technique has failed, in a set that ends with it. */
 export const hasTechniqueGone = (run: Run): boolean =>
   run.plan.conditions.endsOnFaults === true &&
   techniqueWent(readingsOf(run), run.plan.conditions.watched);
 
-/** From cue to cue just now, ms; `null` at one's own pace. */
+/** Current time from cue to cue, ms; `null` at the athlete's own pace. */
 export const everyMsNow = (run: Run): number | null =>
   staircaseOf(run)?.nextMs ?? run.plan.conditions.pace.everyMs;
 
-/** When that cue is due, on the set's clock. */
+/** When the next cue is due, on the set's clock. */
 export const cueDueMs = (run: Run): number =>
   dueMs(everyMsNow(run), {
     readyMs: run.readyMs,
@@ -213,7 +216,7 @@ export const cueDueMs = (run: Run): number =>
     lastCueMs: run.lastCueMs,
   });
 
-/** The next cue that has no rep yet. */
+/** Number of the next cue without a rep. */
 function nextOrdinal(run: Run): number | undefined {
   const done = new Set(run.recorded.map(({ ordinal }) => ordinal));
   return Array.from({ length: repsDue(run) }, (_, i) => i + 1).find(
@@ -221,7 +224,7 @@ function nextOrdinal(run: Run): number | undefined {
   );
 }
 
-/** The cue is perceivable from the first moment that anything shows it. */
+/** A cue is perceivable from the first moment that anything shows it. */
 const earlier = (cue: TimedEvent, lit: TimedEvent | null): TimedEvent =>
   lit && lit.atMs < cue.atMs ? lit : cue;
 
@@ -241,7 +244,7 @@ const complete = <Plan extends RunPlan>(run: Run<Plan>): Run<Plan> => ({
   open: NOTHING_OPEN,
 });
 
-/** Closes the open rep and waits for the next cue that has none yet. */
+/** Closes the current rep and waits for the next cue. */
 function close<Plan extends RunPlan>(
   run: Run<Plan>,
   readyMs: number,
@@ -277,20 +280,20 @@ function addEvent<Plan extends RunPlan>(
   run: Run<Plan>,
   { event, seenFaults = [] }: Extract<Action, { type: 'event' }>,
 ): Run<Plan> {
-  // Before its cue a rep can only begin wrongly: by a split-step, which may be early, or a move.
+  // Before its cue a rep can only contain an early split-step or a false start.
   const canComeEarly = ['splitTakeoff', 'splitLanding', 'firstMove'].includes(event.name);
-  // A light may have shown the cue while this screen was held up: then the rep is under way.
+  // If a light has shown the cue while this screen was held up the rep has begun.
   const { lit } = run.open;
   const isUnderWay = lit !== null && event.atMs >= lit.atMs && event.name !== 'home';
   if (run.state !== 'cued' && !(run.state === 'waiting' && (canComeEarly || isUnderWay)))
     return run;
   if (eventOf(run.open.events, event.name)) return run;
   const events = [...run.open.events, event];
-  // A press that comes after a later event's cannot be placed: the first word stands.
+  // A press that would come after a later event is ignored: the first one counts.
   if (run.state === 'cued' && !checkEvents(events).ok) return run;
   const faults = [...new Set([...run.open.faults, ...seenFaults])];
   const open = { ...run, open: { ...run.open, events, faults } };
-  // Who is called to a stop stands until the coach has looked.
+  // A frozen athlete stays where they are until the coach has looked.
   const isFrozen = currentCue(run)?.freezeAt !== undefined;
   return event.name === 'home' && !isFrozen ? close(open, event.atMs) : open;
 }
@@ -307,7 +310,7 @@ interface Amendment {
   readonly newId: string;
 }
 
-/** Changes the open rep, or puts a correction of a finished one beside it. */
+/** Changes the current rep, or adds a correction of a finished one. */
 function amend<Plan extends RunPlan>(
   run: Run<Plan>,
   { repId, newId }: Amendment,
@@ -331,7 +334,7 @@ function amend<Plan extends RunPlan>(
   };
 }
 
-/** Puts a late event into its rep, unless one of the name is there or it cannot be. */
+/** Adds a late event to its rep, unless it has that event or the event does not fit. */
 function addFound<Plan extends RunPlan>(
   run: Run<Plan>,
   action: Extract<Action, { type: 'event found' }>,
@@ -364,8 +367,8 @@ function resume<Plan extends RunPlan>(run: Run<Plan>, atMs: number): Run<Plan> {
 }
 
 /**
- * What a word about a finished rep makes of the wait for the next: the set ends where technique
- * went or nothing is owed any longer, and goes on where the word is taken back or adds to it.
+ * Updates the wait after a report about a finished rep: the set ends if technique has failed or no reps are due, and
+ * continues if the report is taken back or adds reps.
  */
 function settle<Plan extends RunPlan>(run: Run<Plan>, atMs = run.readyMs): Run<Plan> {
   if (run.redoOf !== null || run.workEndsMs !== null) return run;
@@ -380,7 +383,7 @@ function endReasonOf(run: Run): EndReason {
   return hasTechniqueGone(run) ? 'technique went' : 'completed';
 }
 
-/** What an action makes of a run. An action that has no place in it gives the same run back. */
+/** Applies an action to a run. An action that is impossible in its state leaves it unchanged. */
 export function apply<Plan extends RunPlan>(
   run: Run<Plan> | null,
   action: Action<Plan>,
@@ -443,11 +446,11 @@ export function apply<Plan extends RunPlan>(
   }
 }
 
-/** The run that a log of actions is; `null` of an empty one. */
+/** Replays a log of actions; `null` if it is empty. */
 export const replay = <Plan extends RunPlan>(actions: readonly Action<Plan>[]): Run<Plan> | null =>
   actions.reduce<Run<Plan> | null>(apply, null);
 
-/** What a rep of this set is read with. */
+/** The settings for reading the set's reps. */
 export const settingsOf = ({
   falseStartMs,
   responseLimitMs,
@@ -463,7 +466,7 @@ export const settingsOf = ({
   isFromFilm: source === 'film',
 });
 
-/** How long the athlete worked: from the set's beginning to its last event. */
+/** How long the athlete worked: from the set's start to its last event, ms. */
 export const workMsOf = (run: Run): number =>
   Math.max(
     0,

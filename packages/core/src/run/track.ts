@@ -2,7 +2,7 @@ import { dueMs } from '../drill/index.js';
 import { CATCH_HOLD_MS, homeForSureMs, positionMs } from './expected.js';
 import type { RunPlan } from './plan.js';
 
-/** One thing to hear in a track, ms after the start tone. */
+/** A sound in a track, ms after the start tone. */
 export interface TrackSound {
   readonly atMs: number;
   readonly what:
@@ -11,24 +11,24 @@ export interface TrackSound {
     | { readonly kind: 'freeze' };
 }
 
-/** A whole set's cues as sound: what is heard when, ms. */
+/** The sounds of a whole set's cues, ms. */
 export interface Track {
   readonly sounds: readonly TrackSound[];
-  /** When each cue sounds, by its ordinal; a catch trial has none. */
+  /** When each cue sounds, by its number; a catch trial has none. */
   readonly cuesMs: ReadonlyMap<number, number>;
   readonly lengthMs: number;
 }
 
 const COUNT_IN = 3;
 const COUNT_EVERY_MS = 1000;
-/** Long enough to look at a position and go on. */
+/** Time to look at a frozen position, ms. */
 const FREEZE_HOLD_MS = 3000;
 const REST_AFTER_MS = 800;
 const TAIL_MS = 1500;
 
 /**
- * A set's cues on a track's clock, whose zero is its start tone: that tone, a count-in, each cue
- * after its wait, and "rest". Nobody sees the athlete home, so each rep is given its usual time.
+ * A set's cues as a track, whose zero is its start tone: that tone, a count-in, each cue after its wait, and "rest".
+ * Nobody sees the athlete come home, so each rep gets its expected time.
  */
 export function trackOf(plan: RunPlan): Track {
   const sounds: TrackSound[] = [{ atMs: 0, what: { kind: 'start' } }];
