@@ -166,7 +166,7 @@ test('an owner elsewhere sees which phones joined the drill at the floor, and en
   await page.goto('/account');
   const joined = page.getByRole('list', { name: 'Screens that joined' }).getByRole('listitem');
   await expect(joined).toHaveCount(1);
-  await expect(joined).toContainText(`in ${code}, held by Mara Tolven`);
+  await expect(joined).toContainText(`in room ${code}, run by Mara Tolven`);
   await expectSound(page);
   await joined.getByRole('button').click();
   await expect(joined).toHaveCount(0);

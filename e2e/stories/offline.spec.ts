@@ -167,7 +167,7 @@ test('what two people changed at once is kept from both; whoever comes second se
   await expect(page.getByText(/not sent yet, kept here/)).toBeVisible();
   await untouched.run(`update athlete set goal = 'Softer split.', revision = revision + 1`);
   await untouched.restart();
-  const told = page.getByText(/What this device changed of Cass Ondry was changed elsewhere/);
+  const told = page.getByText(/Cass Ondry was changed on this device and elsewhere/);
   await expect(told).toBeVisible({ timeout: 30_000 });
   await page.getByRole('link', { name: 'Look at both' }).click();
   await expect(both.getByRole('row', { name: /Eyes up\. Softer split\./ })).toBeVisible();

@@ -12,7 +12,7 @@ export const account = {
     'Sees and runs only what is theirs, or their child’s: their sets, their home sheet, their drills.',
   tooShort: 'A password has at least 10 characters.',
   tooLong: 'A password has at most 200 characters.',
-  isAddress: 'Choose a password that is not your address.',
+  isAddress: 'Choose a password that is not your email address.',
   isOneThing: 'Choose a password with more different characters.',
 
   signIn: 'Sign in',
@@ -21,7 +21,7 @@ export const account = {
   email: 'Email address',
   password: 'Password',
   yourName: 'Your name',
-  noPassword: 'No password any more? An owner of the club makes you a link for a new one.',
+  noPassword: 'Forgotten your password? An owner of the club can make you a link for a new one.',
   stillWaits:
     '{waiting, plural, one {One thing} other {# things}} recorded on this device {waiting, plural, one {waits} other {wait}} until somebody signs in; nothing is lost.',
   otherClubs: 'Other clubs on this machine',
@@ -32,7 +32,7 @@ export const account = {
   youTry: 'You look at the demo as {role}',
   yours: 'You',
   signOut: 'Sign out',
-  signOutDevice: 'End it on this device',
+  signOutDevice: 'Sign this device out',
   changePassword: 'Change the password',
   passwordNow: 'The password you have',
   passwordNew: 'The new one',
@@ -44,7 +44,7 @@ export const account = {
   passkeysMean:
     'Sign in by this device’s own lock (a finger, a face, a PIN) instead of the password. The key never leaves the device.',
   passkeysNotHere:
-    'They are made where the page is secure and reached by a name: “localhost” on this machine, or its name with .local over HTTPS.',
+    'They need a secure page that is reached by a name: “localhost” on this machine, or its name with .local over HTTPS.',
   passkeyName: 'What to call it',
   passkeyUsual: 'This device',
   addPasskey: 'Make a passkey on this device',
@@ -107,8 +107,8 @@ export const account = {
   joinedScreensMean:
     'Phones and tablets that came in by the code of a drill or a session. One that does not belong there is ended here, and does not come back by that code.',
   noneJoined: 'None has joined just now.',
-  joinedTo: 'in {room}, held by {holder}',
-  joinedToNobody: 'in {room}, which nobody holds just now',
+  joinedTo: 'in room {room}, run by {holder}',
+  joinedToNobody: 'in room {room}, which nobody runs just now',
   endScreen: 'End {device}, {role}, in {room}',
   floorHeadline: 'A device that stays at the floor',
   floorMeans:
@@ -122,13 +122,13 @@ export const account = {
   asRole: 'As {role}. {means}',
   resetHeadline: 'A new password, {name}',
   resetMeans:
-    'Every device of yours is signed out, and passkeys are over; with the new password you come in again.',
+    'All your devices are signed out and your passkeys removed; you sign in again with the new password.',
   takeUp: 'Come in',
   comingIn: 'Coming in…',
   onlyThisDevice: 'Only on this device, without a password',
   onlyThisDeviceMeans: 'Until {until}. The link works on other devices too.',
   orAccount: 'Or with a password of your own, on any device',
-  noInvitation: 'This link is not whole. Scan it again, or ask for a new one.',
+  noInvitation: 'This link is incomplete. Scan it again, or ask for a new one.',
   readingInvitation: 'Reading the invitation…',
 
   ownHeadline: '{count, plural, =1 {Your next step} other {Whose turn is it?}}',

@@ -36,7 +36,7 @@ export const app = {
   differs:
     '{athlete} was moved from rung {fromRung} to rung {toRung} by what this device knew. The server, which knows every set, says: {headline} The move stands until you change it.',
   overtakenAthlete:
-    'What this device changed of {athlete} was changed elsewhere meanwhile. Nothing of either is lost: choose.',
+    '{athlete} was changed on this device and elsewhere at the same time. Both versions are kept: choose one.',
   lookAtBoth: 'Look at both',
   somebody: 'Somebody',
   openLadder: 'See the ladder',

@@ -82,7 +82,7 @@ export const floor = {
   passNextOver: 'Pass {next} over',
   stopHere: 'Stop here',
   floorHomeBaseTargetsLetters: 'The floor: home base and targets {letters}',
-  noWayServerScreensJoinWhen: 'No way to the server: screens join when it is back.',
+  noWayServerScreensJoinWhen: 'No connection to the server: screens can join when it is back.',
   noScreenHasJoinedYet: 'No screen has joined yet.',
   sizeJoinedValue: '{size, plural, one {# screen} other {# screens}} joined: {value}.',
   secondScreen: 'Second screen',

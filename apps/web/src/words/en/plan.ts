@@ -99,7 +99,7 @@ export const plan = {
   saving: 'Saving…',
   saved: 'saved',
   notSaved: 'Not saved yet: {why} It is kept on this device.',
-  overtaken: 'Somebody else has changed this session meanwhile. Which is to stay?',
+  overtaken: 'Somebody else has changed this session meanwhile. Which version should stay?',
   readingTheirs: 'Reading what they made of it…',
   theName: 'Name',
   theDay: 'Day',

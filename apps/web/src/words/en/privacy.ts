@@ -13,7 +13,7 @@ export const privacy = {
   decide: 'Decide',
   decideFor: 'Decide what is kept of {name}',
   sealed:
-    'Dates of birth, notes, cards for emergencies and all that is said of care are sealed in the database: a copy of it does not tell them without this machine’s key. Film stays on the device that has it.',
+    'Dates of birth, notes, emergency cards and everything about care are encrypted in the database: nobody can read them from a copy without this machine’s key. Film stays on the device that has it.',
   erased: 'Who was erased',
   nobodyErased: 'Nobody was.',
   erasedRow:
