@@ -163,3 +163,23 @@ test('servers that begin together on an empty database bring its tables once', a
   await again.close();
   await onCluster(`drop database ${name}`);
 }, 60_000);
+
+test('while the database ends connections, whoever asks is told to try again, and never that something went wrong', async () => {
+  const line = await server.lineOf('Wren Hallowby');
+  const pages = ['squad', `athletes/${line.athlete.id}/course`, 'athletes', 'plans'];
+  const answered = new Set<number>();
+  let on = true;
+  const asking = Array.from({ length: 8 }, async (_, place) => {
+    for (let n = place; on; n++)
+      answered.add((await server.get(server.club(pages[n % pages.length] ?? ''))).status);
+  });
+  const name = new URL(server.databaseUrl).pathname.slice(1);
+  for (let kills = 0; kills < 15; kills++)
+    await onCluster(
+      `select pg_terminate_backend(pid), pg_sleep(0.02) from pg_stat_activity where datname = '${name}'`,
+    );
+  on = false;
+  await Promise.all(asking);
+  expect([...answered].filter((status) => status !== 503)).toEqual([200]);
+  await server.get(server.club('squad')).expect(200);
+});

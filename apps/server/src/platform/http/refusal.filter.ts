@@ -62,7 +62,7 @@ const isAway = (error: unknown): boolean =>
   error instanceof ConnectionException ||
   AWAY.test(codeOf(error)) ||
   (error instanceof Error &&
-    /Timeout acquiring a connection|Connection terminated|Unable to acquire|terminating connection/.test(
+    /Timeout acquiring a connection|Connection terminated|Unable to acquire|terminating connection|not queryable/.test(
       error.message,
     ));
 
