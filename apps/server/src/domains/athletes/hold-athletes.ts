@@ -10,8 +10,8 @@ export interface CountedAthlete {
 const idsOf = (athleteIds: readonly string[]): string => `{${athleteIds.join(',')}}`;
 
 /**
- * Athletes with their change counts, not locked against changes. A locking read, which a standby refuses: what is
- * going to be cached must be worked out on the leader.
+ * Athletes with their change counts. They can change meanwhile: `for key share` holds up deleting them only. It is
+ * there because a standby refuses it, and what is going to be cached must be worked out on the leader.
  * @returns those that exist
  */
 export const asCounted = (

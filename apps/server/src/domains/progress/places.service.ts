@@ -90,7 +90,9 @@ export class PlacesService {
   /** An athlete's moves on a pattern's ladder, oldest first. */
   movesOn(clubId: string, athleteId: string, patternId: string): Promise<Move[]> {
     return this.read('club_id = ? and athlete_id = ? and pattern_id = ?', [
-      ...[clubId, athleteId, patternId],
+      clubId,
+      athleteId,
+      patternId,
     ]);
   }
 
