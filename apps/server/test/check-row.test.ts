@@ -225,6 +225,29 @@ describe('reps, which are checked by the compiled schema first', () => {
     );
   });
 
+  test('nor is anything taken for the text it was read from that would be refused without', () => {
+    const given = fc.oneof(
+      fc
+        .tuple(fc.constantFrom(...Object.keys(rep), 'colour', '__proto__'), odd)
+        .map(([name, value]) => ({ ...rep, [name]: value })),
+      fc.array(event, { maxLength: 10 }).map((events) => ({ ...rep, events })),
+      fc.constantFrom('\0', '\ud800', 'a\\').map((by) => ({ ...rep, corrected: { by, at: NOW } })),
+      fc.constantFrom('\0', '\ud800', 'turned').map((name) => ({
+        ...rep,
+        marks: { coachEvents: [{ name, atMs: 1, sdMs: 1, source: 'hand' }] },
+      })),
+    );
+    fc.assert(
+      fc.property(given, (row) => {
+        const json = JSON.stringify(row);
+        const read: unknown = JSON.parse(json);
+        const isTaken = !Array.isArray(checkRow('reps', read, json));
+        expect({ json, isTaken }).toEqual({ json, isTaken: !isRefused('reps', read) });
+      }),
+      { numRuns: 800 },
+    );
+  });
+
   test('nor of sets, once their conditions are known', () => {
     const set = GOOD.sets as Record<string, unknown>;
     expect(isRefused('sets', set)).toBe(false);

@@ -26,6 +26,11 @@ export interface ClubPart<List extends ClubList> {
     clubId: string,
     rows: readonly InList<List>[],
   ) => Promise<void>;
+  /**
+   * Like `bring`, for lists so long that their rows should not be kept as objects until they are inserted: that takes
+   * the garbage collector seconds.
+   */
+  readonly gather?: () => Gathering<InList<List>>;
   /** Removes a deleted athlete from rows shared by several; rows of theirs alone are deleted by a foreign key. */
   readonly forget?: (em: EntityManager, clubId: string, athleteId: string) => Promise<void>;
   /**
@@ -40,6 +45,13 @@ export interface ClubPart<List extends ClubList> {
   ) => Promise<void>;
   /** Fields that hold the id of another list's row; those lists are imported first. */
   readonly names: Readonly<Partial<Record<keyof InList<List> & string, ClubList>>>;
+}
+
+/** Rows that are gathered one by one and inserted together. */
+export interface Gathering<Row> {
+  /** @param json the JSON the row was parsed from, if there is any */
+  add(row: Row, json: string | null): void;
+  store(em: EntityManager, clubId: string): Promise<void>;
 }
 
 /** A condition for rows that concern one athlete. */

@@ -8,7 +8,8 @@ import { AthletesService } from '../athletes/athletes.service.js';
 import { holdAthlete } from '../athletes/hold-athletes.js';
 import { Changes } from '../changes.js';
 import { PatternsService, versionKey } from '../patterns/patterns.service.js';
-import { insertSets, repsPart } from './drills.part.js';
+import { repsPart } from './drills.part.js';
+import { insertSets } from './gathered.js';
 import { DrillsService } from './drills.service.js';
 import { checkAgainst, checkRep, within } from './set-checks.js';
 

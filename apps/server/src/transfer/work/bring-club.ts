@@ -12,8 +12,8 @@ import { rungOf } from '@orthokin/core/pattern';
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { Club } from '../../domains/clubs/club.entity.js';
-import type { ClubPart } from '../../domains/club-part.js';
-import { ReplacingEachOther } from '../../domains/drills/drills.part.js';
+import type { ClubPart, Gathering } from '../../domains/club-part.js';
+import { ReplacingEachOther } from '../../domains/drills/gathered.js';
 import { withinClub } from '../../platform/auth/scope.js';
 import { MOST_PROBLEMS, shapeProblems } from '../../platform/http/shape.js';
 import { CLUB_LIST_NAMES, CLUB_PARTS } from '../parts.js';
@@ -32,8 +32,14 @@ const MOST_UNDER_WAY = 2;
 /** Yields to the event loop after so many rows. */
 const PAUSE_AFTER = 50;
 
+/** A row, and the JSON it was parsed from; `null` where it was part of a larger one. */
+interface GivenRow {
+  readonly row: unknown;
+  readonly json: string | null;
+}
+
 /** Rows in batches: awaiting each of a hundred thousand takes as long as parsing them. */
-type RowsAtOnce = AsyncIterable<Iterable<unknown>>;
+type RowsAtOnce = AsyncIterable<Iterable<GivenRow>>;
 
 /** Imports a club that does not exist here, in one transaction. */
 export async function bringClub(em: EntityManager, path: string): Promise<ClubReply> {
@@ -47,7 +53,9 @@ export async function bringClub(em: EntityManager, path: string): Promise<ClubRe
       faults: faults ?? [],
     };
     const rowsOf = (list: ClubList): RowsAtOnce =>
-      head.version === 1 ? Readable.from([listIn(lists, list)]) : rowsIn(zip, list);
+      head.version === 1
+        ? Readable.from([listIn(lists, list).map((row): GivenRow => ({ row, json: null }))])
+        : rowsIn(zip, list);
     await withinClub(clubId, async () => {
       await em.transactional(async (tx) => {
         if (await tx.findOne(Club, { clubId }))
@@ -76,11 +84,12 @@ async function bringList(
   rows: RowsAtOnce,
   known: Known,
 ): Promise<void> {
-  let waiting: InList<ClubList>[] = [];
+  const gather = part.gather ?? (() => new GatheredRows(part));
+  let waiting = gather();
   let at = 0;
-  const store = async (some: readonly InList<ClubList>[]) => {
+  const store = async (some: Gathering<InList<ClubList>>) => {
     try {
-      await part.bring(em, clubId, some);
+      await some.store(em, clubId);
     } catch (error) {
       if (error instanceof ReplacingEachOther)
         throw unreadable('reps.replaces', error.repId, 'reps that do not replace each other');
@@ -101,12 +110,12 @@ async function bringList(
     // The error surfaces where this promise is awaited; until then it must not count as unhandled.
     stored.catch(() => undefined);
     underWay.push(stored);
-    waiting = [];
+    waiting = gather();
     if (underWay.length > MOST_UNDER_WAY) await underWay.shift();
   };
-  const checked = (given: unknown): InList<ClubList> => {
+  const take = (given: GivenRow): void => {
     const where = `${part.list}[${at++}]`;
-    const row = checkRow(part.list, given);
+    const row = checkRow(part.list, given.row, given.json);
     if (isProblems(row))
       throw new Unreadable(
         row.slice(0, MOST_PROBLEMS).map((problem) => ({
@@ -115,13 +124,13 @@ async function bringList(
         })),
       );
     known.check(part, row, where);
-    return row;
+    waiting.add(row, given.json);
   };
   try {
     for await (const some of rows)
       for (const given of some) {
-        waiting.push(checked(given));
-        if (waiting.length >= AT_ONCE) await storeNext();
+        take(given);
+        if (at % AT_ONCE === 0) await storeNext();
         // Yields, so that the database's answer is handled and the next insert sent while rows are being validated.
         if (at % PAUSE_AFTER === 0) await setImmediate();
       }
@@ -130,6 +139,21 @@ async function bringList(
   } finally {
     // An invalid row aborts the transaction; an insert still queued would then run outside it.
     await Promise.allSettled(underWay);
+  }
+}
+
+/** Rows of a list that is never long. */
+class GatheredRows implements Gathering<InList<ClubList>> {
+  private readonly rows: InList<ClubList>[] = [];
+
+  constructor(private readonly part: ClubPart<ClubList>) {}
+
+  add(row: InList<ClubList>): void {
+    this.rows.push(row);
+  }
+
+  store(em: EntityManager, clubId: string): Promise<void> {
+    return this.part.bring(em, clubId, this.rows);
   }
 }
 
@@ -180,8 +204,8 @@ async function* rowsIn(zip: Unpacked, list: ClubList): RowsAtOnce {
   const name = linesOf(list);
   if (!zip.has(name)) return;
   let line = 0;
-  function* rows(lines: readonly string[]): Iterable<unknown> {
-    for (const text of lines) yield parsed(text, `${name}, line ${++line}`);
+  function* rows(lines: readonly string[]): Iterable<GivenRow> {
+    for (const json of lines) yield { row: parsed(json, `${name}, line ${++line}`), json };
   }
   for await (const lines of zip.lines(name)) yield rows(lines);
 }
