@@ -12,14 +12,14 @@ import {
 } from '@orthokin/core/formats';
 import type { Pattern } from '@orthokin/core/pattern';
 import { judgeRep } from '@orthokin/core/progress';
-import { csvFormatRows } from 'd3-dsv';
+import { csvFormatValue } from 'd3-dsv';
 import { pages } from '../domains/club-part.js';
 import { AthletesService } from '../domains/athletes/athletes.service.js';
 import { CourseSetsService } from '../derived/course-sets.service.js';
 import { rungAsRun } from '../domains/drills/as-run.js';
+import { repsWithJson, type RepWithJson } from '../domains/drills/drills.part.js';
 import { DrillSet } from '../domains/drills/drill-set.entity.js';
 import { DrillsService } from '../domains/drills/drills.service.js';
-import type { RepRow } from '../domains/drills/rep.entity.js';
 import { PatternsService, versionKey } from '../domains/patterns/patterns.service.js';
 import { ahead } from '../platform/work/ahead.js';
 
@@ -27,12 +27,15 @@ type Cell = string | number | null;
 
 /** Spreadsheets run text that begins like this as a formula; a name must never be run. */
 const LIKE_A_FORMULA = /^[=+\-@\t\r]/;
-const harmless = (cell: Cell): string =>
-  typeof cell === 'string' && LIKE_A_FORMULA.test(cell) ? `'${cell}` : String(cell ?? '');
+const harmless = (text: string): string => (LIKE_A_FORMULA.test(text) ? `'${text}` : text);
 
-/** Not papaparse, which the web app uses: it takes twice as long, which for a whole club is seconds. */
-const csv = (rows: readonly (readonly Cell[])[]): string =>
-  `${csvFormatRows(rows.map((row) => row.map(harmless)))}\n`;
+/** Only text can need quotes; most cells are numbers. */
+const inCsv = (cell: Cell): string =>
+  typeof cell === 'string' ? csvFormatValue(harmless(cell)) : String(cell ?? '');
+
+/** Not papaparse, which the web app uses: it takes four times as long, which for a whole club is seconds. */
+const csv = (rows: readonly (readonly Cell[])[]): string => rows.map(csvRow).join('');
+const csvRow = (row: readonly Cell[]): string => `${row.map(inCsv).join(',')}\n`;
 
 const REP_HEADER = REP_COLUMNS.map(({ name }) => name);
 /**
@@ -44,13 +47,13 @@ const SETS_AT_ONCE = 50;
 /** Sets with their reps and the pattern version they were run on; `undefined` if that cannot be read. */
 type ReadSets = readonly {
   readonly set: DrillSet;
-  readonly reps: readonly RepRow[];
+  readonly reps: readonly RepWithJson[];
   readonly pattern: Pattern | undefined;
 }[];
 
 /** Some reps, with their rows of the table as CSV. */
 interface RepPage {
-  readonly reps: readonly RepRow[];
+  readonly reps: readonly RepWithJson[];
   readonly table: string;
 }
 
@@ -128,13 +131,12 @@ export class TablesService {
     const versionOf = ({ patternId, patternVersion: version }: DrillSet) => ({
       ...{ patternId, version },
     });
-    const [versions, bySet] = await Promise.all([
+    const bySet = new Map<string, RepWithJson[]>(sets.map(({ id }) => [id, []]));
+    const [versions, reps] = await Promise.all([
       this.patterns.versions(clubId, sets.map(versionOf)),
-      this.drills.repsOfSets(
-        clubId,
-        sets.map(({ id }) => id),
-      ),
+      repsWithJson(this.em, clubId, [...bySet.keys()]),
     ]);
+    for (const rep of reps) bySet.get(rep.setId)?.push(rep);
     return sets.map((set) => ({
       ...{ set, reps: bySet.get(set.id) ?? [] },
       pattern: versions.get(versionKey(versionOf(set)))?.body,
@@ -151,12 +153,14 @@ export class TablesService {
 }
 
 function repPage(sets: ReadSets, names: ReadonlyMap<string, string>): RepPage {
-  const rows = sets.flatMap((one) => repRows(one, names.get(one.set.athleteId) ?? ''));
-  return { reps: sets.flatMap(({ reps }) => reps), table: rows.length > 0 ? csv(rows) : '' };
+  return {
+    reps: sets.flatMap(({ reps }) => reps),
+    table: sets.map((one) => repRows(one, names.get(one.set.athleteId) ?? '')).join(''),
+  };
 }
 
 /** The table's rows for a set's reps; a single row that says so if the set cannot be read. */
-function repRows({ set, reps, pattern }: ReadSets[number], athlete: string): Cell[][] {
+function repRows({ set, reps, pattern }: ReadSets[number], athlete: string): string {
   const about = {
     setId: set.id,
     startedAt: set.startedAt.toISOString(),
@@ -165,11 +169,13 @@ function repRows({ set, reps, pattern }: ReadSets[number], athlete: string): Cel
   try {
     if (!pattern) throw new Error('No such version.');
     const rung = rungAsRun(pattern, set);
-    return readSet(set, reps, pattern).map((reading) => {
+    const rows = readSet(set, reps, pattern).map((reading) => {
       const verdicts = judgeRep(reading, rung);
-      return REP_COLUMNS.map(({ cell }) => cell(about, reading, verdicts));
+      // Not by way of a list of all cells: there are millions of them.
+      return `${REP_COLUMNS.map(({ cell }) => inCsv(cell(about, reading, verdicts))).join(',')}\n`;
     });
+    return rows.join('');
   } catch {
-    return [[about.setId, about.startedAt, athlete, 'cannot be read: see reps.jsonl']];
+    return csvRow([about.setId, about.startedAt, athlete, 'cannot be read: see reps.jsonl']);
   }
 }

@@ -80,15 +80,15 @@ function verdictAt(
  * Judges a rep by its rung's limits, or its target's own. Everything that judges reps uses this. A rep that does not
  * count is not judged.
  */
-export const judgeRep = (reading: RepReading, rung: AgainstLimits): RepVerdicts =>
-  reading.leftOut
-    ? {}
-    : Object.fromEntries(
-        GATED_DURATIONS.flatMap((gate) => {
-          const verdict = verdictAt(reading, rung, gate);
-          return verdict ? [[gate, verdict]] : [];
-        }),
-      );
+export function judgeRep(reading: RepReading, rung: AgainstLimits): RepVerdicts {
+  const verdicts: Partial<Record<GatedDuration, RepVerdict>> = {};
+  if (reading.leftOut) return verdicts;
+  for (const gate of GATED_DURATIONS) {
+    const verdict = verdictAt(reading, rung, gate);
+    if (verdict) verdicts[gate] = verdict;
+  }
+  return verdicts;
+}
 
 /** Something that a rung limits. */
 interface Limited<Head> {

@@ -40,7 +40,8 @@ export type Durations = Readonly<Partial<Record<DurationName, Duration>>>;
 export function durationsOf(events: readonly TimedEvent[]): Durations {
   const durations: Partial<Record<DurationName, Duration>> = {};
   for (const name of DURATION_NAMES) {
-    const [from, to] = ENDS[name].map((end) => eventOf(events, end));
+    const [start, end] = ENDS[name];
+    const [from, to] = [eventOf(events, start), eventOf(events, end)];
     if (from && to)
       durations[name] = { ms: to.atMs - from.atMs, sdMs: durationSdMs(from.sdMs, to.sdMs) };
   }

@@ -36,22 +36,22 @@ let allSchemas: Readonly<Record<string, ClassSchema>> | null = null;
 function schemaOf(list: ManyRows): object {
   const { name } = CLUB_LISTS[list];
   const all = (allSchemas ??= schemasUnder(SCHEMAS) as Record<string, ClassSchema>);
-  const closed = Object.entries(all).map(([of, schema]) => [
+  const closed = Object.entries(all).map(([of, schema]): [string, Schema] => [
     of,
     { ...schema, additionalProperties: false },
   ]);
   const { properties = {}, required = [], ...own } = all[name] ?? {};
-  const orNull = Object.entries(properties).map(([field, schema]) => [
+  const orNull = Object.entries(properties).map(([field, schema]): [string, Schema] => [
     field,
     required.includes(field) ? schema : { anyOf: [schema, NOTHING] },
   ]);
   const row = {
     ...{ ...own, required, additionalProperties: false },
-    properties: { ...Object.fromEntries(orNull), ...APART[list] },
+    properties: { ...Object.fromEntries<Schema>(orNull), ...APART[list] },
   };
   return {
     $ref: `${SCHEMAS}${name}`,
-    $defs: { ...Object.fromEntries(closed), [name]: row },
+    $defs: { ...Object.fromEntries<Schema>(closed), [name]: row },
   };
 }
 

@@ -8,7 +8,7 @@ import { CLUB_FORMAT, CLUB_FORMAT_VERSION, type ClubList } from '@orthokin/contr
 import { ZipFile } from 'yazl';
 import { Club } from '../../domains/clubs/club.entity.js';
 import type { ClubPart } from '../../domains/club-part.js';
-import { repInFile } from '../../domains/drills/drills.part.js';
+import { repLine } from '../../domains/drills/drills.part.js';
 import { CLUB_LIST_NAMES, CLUB_PARTS } from '../parts.js';
 import type { TablesService } from '../tables.service.js';
 import { CLUB_JSON, linesOf } from './bring-club.js';
@@ -19,6 +19,9 @@ const REPS_TABLE = 'reps.csv';
  * for others.
  */
 const LIGHTLY = { compressionLevel: 3 } as const;
+
+/** Bytes read at once of a file written before: each piece passes through five streams. */
+const LARGE_PIECES = 2 ** 19;
 
 const lines = (rows: readonly object[]): string =>
   rows.map((row) => `${JSON.stringify(row)}\n`).join('');
@@ -39,8 +42,11 @@ async function* repLines(
   const file = await open(aside, 'w');
   try {
     for await (const { reps, table } of tables.repPages(clubId)) {
-      await file.appendFile(table);
-      yield lines(reps.map(repInFile));
+      const written = file.appendFile(table);
+      // Awaited below; until then a rejection must not count as unhandled.
+      written.catch(() => undefined);
+      yield reps.map(repLine).join('');
+      await written;
     }
   } finally {
     await file.close();
@@ -75,7 +81,7 @@ export async function takeClub(
   // yazl reads them one after another, so the CSV of reps is complete when its turn comes.
   const files: (readonly [name: string, text: () => Readable])[] = [
     ...CLUB_LIST_NAMES.map((list) => [linesOf(list), () => Readable.from(linesIn(list))] as const),
-    [REPS_TABLE, () => createReadStream(aside)],
+    [REPS_TABLE, () => createReadStream(aside, { highWaterMark: LARGE_PIECES })],
     ['sets.csv', () => Readable.from(tables.setsOfClub(clubId))],
   ];
   for (const [file, text] of files)
