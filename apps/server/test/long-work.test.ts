@@ -31,17 +31,3 @@ test('a thread that was made ready while the database was away takes a club out 
     await onCluster(`drop database if exists ${away}`);
   }
 }, 60_000);
-
-test('a file named with a task is all a thread loads for it', async () => {
-  // A file for usual tasks that cannot be loaded: whoever is asked for another must not come by it.
-  const work = new LongWork(join(TRANSFER, 'not-there.js'), {});
-  try {
-    const path = join(import.meta.dirname, '../package.json');
-    await expect(work.runAlone(join(TRANSFER, 'check-import.js'), { path })).rejects.toMatchObject({
-      status: 400,
-    });
-    await expect(work.run('beReady', {})).rejects.toThrow('not-there.js');
-  } finally {
-    await work.close();
-  }
-}, 60_000);

@@ -30,6 +30,7 @@ import { Migration20261223NoStatisticsOfDocuments } from './20261223-no-statisti
 import { Migration20261224ImportsByAthlete } from './20261224-imports-by-athlete.js';
 import { Migration20261225ChangesCounted } from './20261225-changes-counted.js';
 import { Migration20261226DocumentsAsText } from './20261226-documents-as-text.js';
+import { Migration20261227PackedImports } from './20261227-packed-imports.js';
 
 /** In the order in which they run; never change one that has been released. */
 export const MIGRATIONS = [
@@ -65,4 +66,5 @@ export const MIGRATIONS = [
   { name: '20261224-imports-by-athlete', class: Migration20261224ImportsByAthlete },
   { name: '20261225-changes-counted', class: Migration20261225ChangesCounted },
   { name: '20261226-documents-as-text', class: Migration20261226DocumentsAsText },
+  { name: '20261227-packed-imports', class: Migration20261227PackedImports },
 ];

@@ -6,19 +6,17 @@ import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common';
-import type { ClubReply, ImportBody } from '@orthokin/contract';
+import type { ClubReply } from '@orthokin/contract';
 import { wrong } from '@orthokin/core/result';
 import { Club } from '../domains/clubs/club.entity.js';
 import { counted, TooMuch } from '../platform/http/counted.js';
 import { accepted, unknown } from '../platform/http/refusals.js';
 import { LongWork } from '../platform/work/long-work.js';
+import type { Asked } from './work/storing.service.js';
 import type { Tasks } from './work/worker.js';
 
 /** The built files, also when this module runs from source in tests. */
-const BUILT = join(import.meta.dirname, '../../dist/transfer/work');
-const WORKER = join(BUILT, 'worker.js');
-/** A module of its own, because the usual one loads all services, which takes a second. */
-const IMPORT_CHECK = join(BUILT, 'check-import.js');
+const WORKER = join(import.meta.dirname, '../../dist/transfer/work/worker.js');
 /** A packed club of a million reps is below this. */
 const MOST_PACKED = 128 * 2 ** 20;
 /** An import of some thousand reps is below this. */
@@ -76,11 +74,16 @@ export class FilesService implements OnApplicationBootstrap, OnModuleDestroy {
     );
   }
 
-  /** Validates an import, from a stream of its body. */
-  import(bytes: Readable): Promise<ImportBody> {
+  /** Validates an import from a stream of its body, and keeps it to be stored. */
+  keepImport(asked: Asked, bytes: Readable): Promise<void> {
     return this.from(bytes, MOST_IMPORTED, (path) =>
-      this.work.runAlone<ImportBody>(IMPORT_CHECK, { path }),
+      this.work.run<undefined>('keepImport', { ...asked, path } satisfies Tasks['keepImport']),
     );
+  }
+
+  /** Stores a kept import. */
+  storeImport(asked: Asked): Promise<void> {
+    return this.work.run<undefined>('storeImport', asked satisfies Tasks['storeImport']);
   }
 
   /** Saves a stream to a temporary file, and deletes that after `read` is done with it. */

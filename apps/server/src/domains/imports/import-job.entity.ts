@@ -2,11 +2,12 @@ import { Entity, Property } from '@mikro-orm/core';
 import type { ImportBody, ImportState } from '@orthokin/contract';
 import type { Problem } from '@orthokin/core/result';
 import { ClubOwned } from '../../platform/storage/club-owned.js';
+import { Packed } from '../../platform/storage/packed.js';
 
 /** An import of sets. The request's body is kept until all sets are stored. */
 @Entity({ tableName: 'import_job' })
 export class ImportJob extends ClubOwned {
-  @Property({ type: 'json' })
+  @Property({ type: Packed })
   body!: ImportBody['sets'];
 
   @Property({ type: 'integer' })

@@ -41,12 +41,9 @@ export class LongWork {
    * @param settings passed to each thread as `workerData`
    * @param ready how many threads are started in advance and kept
    */
-  constructor(
-    private readonly filename: string,
-    settings: object,
-    ready = 0,
-  ) {
+  constructor(filename: string, settings: object, ready = 0) {
     this.pool = new Piscina({
+      filename,
       workerData: settings,
       minThreads: ready,
       maxThreads: AT_ONCE,
@@ -61,17 +58,8 @@ export class LongWork {
   }
 
   /** Runs a task of the threads' module. */
-  run<Value>(task: string, data: object): Promise<Value> {
-    return this.value<Value>({ task, data }, this.filename);
-  }
-
-  /** Runs another module's default export, in a thread that need not load the usual module. */
-  runAlone<Value>(filename: string, data: object): Promise<Value> {
-    return this.value<Value>(data, filename);
-  }
-
-  private async value<Value>(data: object, filename: string): Promise<Value> {
-    const answer = await this.answerTo<Value>(data, filename);
+  async run<Value>(task: string, data: object): Promise<Value> {
+    const answer = await this.answerTo<Value>({ task, data });
     if ('refused' in answer) {
       const { status, problems } = answer.refused;
       throw refuseWith(status, problems);
@@ -79,11 +67,10 @@ export class LongWork {
     return answer.value;
   }
 
-  private async answerTo<Value>(data: object, filename: string): Promise<WorkAnswer<Value>> {
+  private async answerTo<Value>(task: object): Promise<WorkAnswer<Value>> {
     try {
       const signal = AbortSignal.timeout(MOST_MS);
-      // Per task and not as the pool's default: a thread always loads the default module first.
-      return (await this.pool.run(data, { signal, filename })) as WorkAnswer<Value>;
+      return (await this.pool.run(task, { signal })) as WorkAnswer<Value>;
     } catch (error) {
       const { name = '', code = '', message = '' } = error as Partial<Record<string, string>>;
       if (name === 'AbortError' || code === 'ERR_WORKER_OUT_OF_MEMORY')

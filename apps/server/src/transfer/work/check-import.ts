@@ -1,18 +1,13 @@
-import 'reflect-metadata';
 import { readFile } from 'node:fs/promises';
 import { ImportBody, validationProblems } from '@orthokin/contract';
+import type { Problem } from '@orthokin/core/result';
 import { plainToInstance } from 'class-transformer';
 import { isUUID, validateSync } from 'class-validator';
-import { isPlainRep, isPlainSet, partsOf } from './check-row.js';
 import { shapeProblems } from '../../platform/http/shape.js';
-import type { WorkAnswer } from '../../platform/work/long-work.js';
+import { isPlainRep, isPlainSet, partsOf } from './check-row.js';
+import { Unreadable, unreadable } from './unpack.js';
 
-const refused = (problems: WorkProblems): WorkAnswer<ImportBody> => ({
-  refused: { status: 400, problems },
-});
-type WorkProblems = Extract<WorkAnswer<unknown>, { refused: unknown }>['refused']['problems'];
-
-const ruleProblems = (body: ImportBody): WorkProblems =>
+const ruleProblems = (body: ImportBody): readonly Problem[] =>
   validationProblems(
     validateSync(plainToInstance(ImportBody, body), {
       ...{ whitelist: true, forbidNonWhitelisted: true },
@@ -48,25 +43,23 @@ function onlyDoubtful({ sets }: ImportBody): ImportBody {
   };
 }
 
-/** The thread's entry point: validates the import in a file against its class. */
-export default async function checkImport({
-  path,
-}: {
-  readonly path: string;
-}): Promise<WorkAnswer<ImportBody>> {
+/**
+ * Reads an import from a file, and validates it against its class.
+ * @throws Unreadable if it is not valid
+ */
+export async function checkImport(path: string): Promise<ImportBody> {
   const text = await readFile(path, 'utf8');
   let given: unknown;
   try {
     given = JSON.parse(text);
   } catch {
-    return refused([{ field: 'body', given: 'what cannot be read', allowed: 'JSON' }]);
+    throw unreadable('body', 'what cannot be read', 'JSON');
   }
   const shape = shapeProblems(ImportBody, given);
-  if (shape.length > 0) return refused(shape);
+  if (shape.length > 0) throw new Unreadable(shape);
   // The shape was checked, so it is an object with lists of sets and reps.
   const sent = given as ImportBody;
-  const problems = ruleProblems(onlyDoubtful(sent));
-  // Validated again as a whole, so that problems name positions in what was sent.
-  if (problems.length > 0) return refused(ruleProblems(sent));
-  return { value: sent };
+  // Validated again as a whole if need be, so that problems name positions in what was sent.
+  if (ruleProblems(onlyDoubtful(sent)).length > 0) throw new Unreadable(ruleProblems(sent));
+  return sent;
 }

@@ -8,12 +8,13 @@ import { DrillsModule } from '../../domains/drills/drills.module.js';
 import { PatternsModule } from '../../domains/patterns/patterns.module.js';
 import { ormOptions } from '../../platform/database/orm-options.js';
 import { TABLES } from '../../tables.js';
+import { StoringService } from './storing.service.js';
 import { TablesService } from '../tables.service.js';
 
 /** A thread runs one task at a time, so few connections suffice. */
 const CONNECTIONS = 2;
 
-/** The services of a worker thread: domains and tables, without HTTP. */
+/** The services of a worker thread: domains, tables and imports, without HTTP. */
 @Module({})
 export class WorkerModule {
   static with({ databaseUrl }: { readonly databaseUrl: string }): DynamicModule {
@@ -30,7 +31,7 @@ export class WorkerModule {
         DerivedModule,
         ...[AthletesModule, DrillsModule, PatternsModule],
       ],
-      providers: [TablesService],
+      providers: [TablesService, StoringService],
     };
   }
 }

@@ -3,7 +3,7 @@ import { createWriteStream } from 'node:fs';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { workerData } from 'node:worker_threads';
-import { EntityManager } from '@mikro-orm/postgresql';
+import { EntityManager, RequestContext } from '@mikro-orm/postgresql';
 import type { INestApplicationContext } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import { withinClub } from '../../platform/auth/scope.js';
@@ -11,7 +11,9 @@ import { buildWalls } from '../../platform/auth/walls.js';
 import type { WorkAnswer } from '../../platform/work/long-work.js';
 import { TablesService } from '../tables.service.js';
 import { bringClub } from './bring-club.js';
+import { checkImport } from './check-import.js';
 import { compileRules } from './check-row.js';
+import { StoringService, type Asked } from './storing.service.js';
 import { takeClub } from './take-club.js';
 import { Unreadable } from './unpack.js';
 import { WorkerModule } from './worker.module.js';
@@ -20,6 +22,8 @@ import { WorkerModule } from './worker.module.js';
 export interface Tasks {
   readonly takeClub: { readonly clubId: string; readonly path: string };
   readonly bringClub: { readonly path: string };
+  readonly keepImport: Asked & { readonly path: string };
+  readonly storeImport: Asked;
   readonly repsTable: { readonly clubId: string; readonly path: string };
   readonly setsTable: { readonly clubId: string; readonly path: string };
   readonly beReady: Readonly<Record<string, never>>;
@@ -51,26 +55,36 @@ async function services(): Promise<INestApplicationContext> {
 const write = (text: AsyncIterable<string>, path: string): Promise<void> =>
   pipeline(Readable.from(text), createWriteStream(path));
 
+/** Works in a club, in an ORM context of its own. */
+const within = (
+  { clubId }: Asked,
+  em: EntityManager,
+  work: () => Promise<unknown>,
+): Promise<unknown> => withinClub(clubId, () => RequestContext.create(em, work));
+
 type Doing = {
   readonly [Task in keyof Tasks]: (
     data: Tasks[Task],
     em: EntityManager,
-    tables: TablesService,
+    app: INestApplicationContext,
   ) => Promise<unknown>;
 };
 
 const DOING: Doing = {
-  takeClub: ({ clubId, path }, em, tables) =>
-    withinClub(clubId, () => takeClub(em, tables, clubId, path)),
+  takeClub: ({ clubId, path }, em, app) =>
+    withinClub(clubId, () => takeClub(em, app.get(TablesService), clubId, path)),
   bringClub: ({ path }, em) => bringClub(em, path),
-  repsTable: ({ clubId, path }, _em, tables) =>
-    withinClub(clubId, () => write(tables.repsOfClub(clubId), path)),
-  setsTable: ({ clubId, path }, _em, tables) =>
-    withinClub(clubId, () => write(tables.setsOfClub(clubId), path)),
-  // The services have been started by `work`. Imports are checked by a module of their own.
-  beReady: async () => {
+  keepImport: ({ path, ...asked }, em, app) =>
+    within(asked, em, async () => app.get(StoringService).keep(asked, await checkImport(path))),
+  storeImport: (asked, em, app) => within(asked, em, () => app.get(StoringService).store(asked)),
+  repsTable: ({ clubId, path }, _em, app) =>
+    withinClub(clubId, () => write(app.get(TablesService).repsOfClub(clubId), path)),
+  setsTable: ({ clubId, path }, _em, app) =>
+    withinClub(clubId, () => write(app.get(TablesService).setsOfClub(clubId), path)),
+  // The services have been started by `work`.
+  beReady: () => {
     compileRules();
-    await import('./check-import.js');
+    return Promise.resolve();
   },
 };
 
@@ -85,7 +99,7 @@ export default async function work<Task extends keyof Tasks>({
   const app = await services();
   const em = app.get(EntityManager);
   try {
-    return { value: await DOING[task](data, em.fork(), app.get(TablesService)) };
+    return { value: await DOING[task](data, em.fork(), app) };
   } catch (error) {
     if (!(error instanceof Unreadable)) throw error;
     return { refused: { status: error.status, problems: error.problems } };
