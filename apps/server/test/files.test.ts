@@ -8,10 +8,15 @@ import {
   type InList,
   type StandingReply,
 } from '@orthokin/contract';
+import { MikroORM } from '@mikro-orm/postgresql';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import request from 'supertest';
 import { v7 } from 'uuid';
-import { TestServer } from './support/server.js';
+import { ImportJob } from '../src/domains/imports/import-job.entity.js';
+import { withinClub } from '../src/platform/auth/scope.js';
+import { ormOptions } from '../src/platform/database/orm-options.js';
+import { TABLES } from '../src/tables.js';
+import { onCluster, TestServer } from './support/server.js';
 import { setOf } from './support/sets.js';
 
 let server: TestServer;
@@ -236,6 +241,40 @@ describe('a file made to burst the server', () => {
     60_000,
   );
 });
+
+test('what an older version had yet to store of an import is there after an upgrade', async () => {
+  const name = `imports_${process.pid}_${Date.now()}`;
+  await onCluster(`create database ${name}`);
+  const url = new URL(server.databaseUrl);
+  url.pathname = name;
+  const orm = await MikroORM.init({ ...ormOptions(url.href, TABLES), allowGlobalContext: true });
+  try {
+    await orm.migrator.up({ to: '20261226-documents-as-text' });
+    const [clubId, waiting, stored] = [v7(), v7(), v7()];
+    const run = (sql: string, values: unknown[]) => orm.em.getConnection().execute(sql, values);
+    await run(`insert into club (club_id, name) values (?, 'Club')`, [clubId]);
+    const body = [{ id: v7(), note: "it's \\ 5 µs" }];
+    for (const [id, state] of [
+      [waiting, 'waiting'],
+      [stored, 'stored'],
+    ])
+      await run(
+        `insert into import_job (club_id, id, body, sets, reps, state, problems) values (?, ?, ?, 1, 4, ?, '[]')`,
+        [clubId, id, JSON.stringify(body), state],
+      );
+    await orm.migrator.up();
+    const jobs = await withinClub(clubId, () => orm.em.find(ImportJob, { clubId }));
+    expect(new Map(jobs.map((job) => [job.id, job.body]))).toEqual(
+      new Map<string, unknown>([
+        [waiting, body],
+        [stored, []],
+      ]),
+    );
+  } finally {
+    await orm.close();
+    await onCluster(`drop database ${name}`);
+  }
+}, 60_000);
 
 describe('sets timed elsewhere', () => {
   async function importOf(sets: number, of = 'Wren Hallowby'): Promise<ImportBody> {

@@ -133,7 +133,8 @@ export class TestServer {
   async stop(): Promise<void> {
     await this.end();
     await rm(this.outbox, { recursive: true, force: true });
-    await onCluster(`drop database ${new URL(this.databaseUrl).pathname.slice(1)}`);
+    // By force: the database may not have noticed yet that a thread which was storing something is gone.
+    await onCluster(`drop database ${new URL(this.databaseUrl).pathname.slice(1)} with (force)`);
   }
 
   /** A path below this server's club. */
