@@ -76,7 +76,7 @@ describe('the answer in words', () => {
     [
       'passed once',
       [set(10, 250, 900)],
-      'Not enough reps yet: passed, and 1 more set must pass, on another day.',
+      'Passed, but not enough sets yet: 1 more set must pass, on another day.',
       'Passed; not enough sets yet',
     ],
     [

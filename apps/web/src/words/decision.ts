@@ -201,10 +201,9 @@ function notEnoughWords({ limiting, rule, state, ...decision }: Said, rung: numb
   if (setsOf(decision) === 0) return say('nothingShownRungRungYet', { rung });
   if (limiting) return say('notEnoughRepsYetLackwords', { lackWords: lackWords(limiting) });
   const missing = missingWords(rule, state) ?? '';
-  return say('notEnoughRepsYetWhichMissing', {
-    which: rule.kind === 'count' ? say('passed') : '',
-    missing,
-  });
+  return rule.kind === 'count'
+    ? say('passedNotEnoughSetsYetMissing', { missing })
+    : say('notEnoughRepsYetMissing', { missing });
 }
 
 /** The rule and the evidence behind the answer. */

@@ -48,8 +48,8 @@ export const decision = {
   stayRungRungWhich: 'Stay on rung {rung}: {which}.',
   nothingShownRungRungYet: 'Nothing shown on rung {rung} yet.',
   notEnoughRepsYetLackwords: 'Not enough reps yet: {lackWords}.',
-  passed: 'passed, and ',
-  notEnoughRepsYetWhichMissing: 'Not enough reps yet: {which}{missing}.',
+  passedNotEnoughSetsYetMissing: 'Passed, but not enough sets yet: {missing}.',
+  notEnoughRepsYetMissing: 'Not enough reps yet: {missing}.',
   ruleAsksSetsneededLastOflastSets:
     'The rule asks for {setsNeeded} of the last {ofLast} sets on this rung, on {distinctDays, plural, one {# day} other {# days}}',
   askedNoneHadEnoughRepsYet: '{asked}; none had enough reps yet.',
