@@ -166,7 +166,7 @@ test('servers that begin together on an empty database bring its tables once', a
 
 test('while the database ends connections, whoever asks is told to try again, and never that something went wrong', async () => {
   const line = await server.lineOf('Wren Hallowby');
-  const pages = ['squad', `athletes/${line.athlete.id}/course`, 'athletes', 'plans'];
+  const pages = ['squad', `athletes/${line.athlete.id}/course`, 'athletes', 'plans', 'reps.csv'];
   const answered = new Set<number>();
   let on = true;
   const asking = Array.from({ length: 8 }, async (_, place) => {

@@ -242,6 +242,17 @@ describe('a file made to burst the server', () => {
   );
 });
 
+test('a club that is brought in twice at once comes in once', async () => {
+  const files = await takeOut();
+  const head = JSON.parse(textIn(files, 'club.json')) as ClubFileHead;
+  const club = { ...head.club, clubId: v7() };
+  const file = zipSync({ ...files, 'club.json': strToU8(JSON.stringify({ ...head, club })) });
+  const replies = await Promise.all([bring(file), bring(file)]);
+  const refused = replies.filter(({ status }) => status !== 200);
+  expect(refused.map(({ status }) => status)).toEqual([409]);
+  expect(refused[0]?.body).toMatchObject({ problems: [{ field: 'club.clubId' }] });
+}, 60_000);
+
 test('what an older version had yet to store of an import is there after an upgrade', async () => {
   const name = `imports_${process.pid}_${Date.now()}`;
   await onCluster(`create database ${name}`);

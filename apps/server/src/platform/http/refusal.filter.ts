@@ -1,6 +1,5 @@
 import {
   DriverException,
-  ConnectionException,
   DeadlockException,
   ForeignKeyConstraintViolationException,
   NotFoundError,
@@ -17,6 +16,7 @@ import {
 import type { RefusalReply } from '@orthokin/contract';
 import { problemSentence, type Problem } from '@orthokin/core/result';
 import type { Response } from 'express';
+import { codeOf, DATABASE_AWAY, isAway } from '../database/away.js';
 
 /** An error thrown by Express, e.g. for a body that is not JSON or is too large. */
 interface HttpError extends Error {
@@ -46,31 +46,17 @@ function ofExpress({ status, type = '', limit, message }: HttpError): RefusalRep
   return reply(status, { field, given: 'what cannot be read', allowed });
 }
 
-/** SQLSTATE classes and network error codes that mean the database is unavailable or overloaded. */
-const AWAY = /^(08|53|57P|58)|^(ECONNREFUSED|ECONNRESET|ENOTFOUND|EPIPE|ETIMEDOUT)$/;
 /** SQLSTATE class 22: a value PostgreSQL cannot represent, such as an impossible date. */
 const UNFIT = /^22/;
 /** SQLSTATE of a row-level security violation. */
 const NOT_SHOWN = '42501';
 const UNFINISHED = 'The work could not be finished; nothing was changed. Try again.';
 
-const codeOf = (error: unknown): string =>
-  typeof error === 'object' && error !== null && 'code' in error ? String(error.code) : '';
-
-/** The database is away, full, starting or overloaded: the same request may succeed later. */
-const isAway = (error: unknown): boolean =>
-  error instanceof ConnectionException ||
-  AWAY.test(codeOf(error)) ||
-  (error instanceof Error &&
-    /Timeout acquiring a connection|Connection terminated|Unable to acquire|terminating connection|not queryable/.test(
-      error.message,
-    ));
-
 function ofDatabase(error: unknown): RefusalReply | null {
   if (isAway(error))
     return {
       statusCode: HttpStatus.SERVICE_UNAVAILABLE,
-      message: 'The database does not answer at the moment; nothing was changed. Try again.',
+      message: DATABASE_AWAY,
       problems: [],
     };
   if (error instanceof DeadlockException || codeOf(error) === '40001')

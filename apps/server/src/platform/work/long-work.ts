@@ -1,6 +1,8 @@
+import { DriverException } from '@mikro-orm/core';
 import { ServiceUnavailableException } from '@nestjs/common';
 import type { Problem } from '@orthokin/core/result';
 import { Piscina } from 'piscina';
+import { codeOf, DATABASE_AWAY, isAway } from '../database/away.js';
 import { refuseWith } from '../http/refusals.js';
 
 /** The heap limit of a worker thread; work that needs more is refused, and the server lives on. */
@@ -24,10 +26,27 @@ const TOO_MUCH: Problem = {
 /** Piscina's message when its queue is full. */
 const AT_LIMIT = 'Task queue is at limit';
 
-/** What a worker thread returns: a value, or the reasons why its input was refused. */
+/**
+ * What a worker thread returns: a value, the reasons why its input was refused, or how it failed. An error thrown
+ * there would arrive without its class and code, but with the values of a failed statement.
+ */
 export type WorkAnswer<Value> =
   | { readonly value: Value }
-  | { readonly refused: { readonly status: number; readonly problems: readonly Problem[] } };
+  | { readonly refused: { readonly status: number; readonly problems: readonly Problem[] } }
+  | { readonly failed: { readonly isAway: boolean; readonly message: string } };
+
+/** How a task failed, without values from the database. */
+export const failureOf = (error: unknown): WorkAnswer<never> => ({
+  failed: {
+    isAway: isAway(error),
+    message:
+      error instanceof DriverException
+        ? `A statement of a thread failed (${codeOf(error)}).`
+        : error instanceof Error
+          ? (error.stack ?? error.message)
+          : String(error),
+  },
+});
 
 /**
  * Runs work that would block the event loop in a pool of threads, each with limits on memory and time; what exceeds
@@ -63,6 +82,10 @@ export class LongWork {
     if ('refused' in answer) {
       const { status, problems } = answer.refused;
       throw refuseWith(status, problems);
+    }
+    if ('failed' in answer) {
+      if (answer.failed.isAway) throw new ServiceUnavailableException(DATABASE_AWAY);
+      throw new Error(answer.failed.message);
     }
     return answer.value;
   }

@@ -1,6 +1,10 @@
 import { Readable } from 'node:stream';
 import { setImmediate } from 'node:timers/promises';
-import { ForeignKeyConstraintViolationException, type EntityManager } from '@mikro-orm/postgresql';
+import {
+  ForeignKeyConstraintViolationException,
+  UniqueConstraintViolationException,
+  type EntityManager,
+} from '@mikro-orm/postgresql';
 import {
   ClubFileHead,
   validationProblems,
@@ -58,13 +62,14 @@ export async function bringClub(em: EntityManager, path: string): Promise<ClubRe
         : rowsIn(zip, list);
     await withinClub(clubId, async () => {
       await em.transactional(async (tx) => {
-        if (await tx.findOne(Club, { clubId }))
-          throw new Unreadable(
-            unreadable('club.clubId', clubId, 'a club that is not here: wipe this one first')
-              .problems,
-            409,
-          );
-        await tx.insert(Club, club);
+        if (await tx.findOne(Club, { clubId })) throw alreadyHere(clubId);
+        try {
+          await tx.insert(Club, club);
+        } catch (error) {
+          // Somebody else imported it meanwhile.
+          if (error instanceof UniqueConstraintViolationException) throw alreadyHere(clubId);
+          throw error;
+        }
         const known = new Known();
         for (const list of CLUB_LIST_NAMES)
           await bringList(tx, clubId, CLUB_PARTS[list], rowsOf(list), known);
@@ -76,6 +81,12 @@ export async function bringClub(em: EntityManager, path: string): Promise<ClubRe
     zip.close();
   }
 }
+
+const alreadyHere = (clubId: string): Unreadable =>
+  new Unreadable(
+    unreadable('club.clubId', clubId, 'a club that is not here: wipe this one first').problems,
+    409,
+  );
 
 async function bringList(
   em: EntityManager,

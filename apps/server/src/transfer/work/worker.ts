@@ -8,7 +8,7 @@ import type { INestApplicationContext } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import { withinClub } from '../../platform/auth/scope.js';
 import { buildWalls } from '../../platform/auth/walls.js';
-import type { WorkAnswer } from '../../platform/work/long-work.js';
+import { failureOf, type WorkAnswer } from '../../platform/work/long-work.js';
 import { TablesService } from '../tables.service.js';
 import { bringClub } from './bring-club.js';
 import { checkImport } from './check-import.js';
@@ -101,8 +101,9 @@ export default async function work<Task extends keyof Tasks>({
   try {
     return { value: await DOING[task](data, em.fork(), app) };
   } catch (error) {
-    if (!(error instanceof Unreadable)) throw error;
-    return { refused: { status: error.status, problems: error.problems } };
+    return error instanceof Unreadable
+      ? { refused: { status: error.status, problems: error.problems } }
+      : failureOf(error);
   } finally {
     em.clear();
   }
