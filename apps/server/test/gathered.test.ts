@@ -11,9 +11,12 @@ describe('rows gathered as lines of their columns', () => {
     lines.add({ id: 'b', marks: null });
     lines.add({ id: 'c', marks: undefined });
     expect(lines.values).toEqual(['a\nb\nc', '{"held":1}\n\\N\n\\N']);
-    expect(lines).toMatchObject({ count: 3, names: 'id, marks' });
-    expect(lines.selected).toBe('id::uuid, marks::jsonb');
-    expect(lines.from.match(/\?/g)).toHaveLength(lines.values.length);
+    const sql = lines.insertInto('rep');
+    expect(sql).toContain(
+      'insert into rep (club_id, id, marks) select ?::uuid, id::uuid, marks::jsonb',
+    );
+    expect(sql.match(/\?/g)).toHaveLength(1 + lines.values.length);
+    expect([columns().isEmpty, lines.isEmpty]).toEqual([true, false]);
   });
 
   test.each(['', 'one\nanother'])('never get out of step: %j is refused by its column', (marks) => {

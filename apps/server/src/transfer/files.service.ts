@@ -12,7 +12,7 @@ import { Club } from '../domains/clubs/club.entity.js';
 import { counted, TooMuch } from '../platform/http/counted.js';
 import { accepted, unknown } from '../platform/http/refusals.js';
 import { LongWork } from '../platform/work/long-work.js';
-import type { Asked } from './work/storing.service.js';
+import type { ImportKey } from './work/storing.service.js';
 import type { Tasks } from './work/worker.js';
 
 /** The built files, also when this module runs from source in tests. */
@@ -75,14 +75,14 @@ export class FilesService implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   /** Validates an import from a stream of its body, and keeps it to be stored. */
-  keepImport(asked: Asked, bytes: Readable): Promise<void> {
+  keepImport(asked: ImportKey, bytes: Readable): Promise<void> {
     return this.from(bytes, MOST_IMPORTED, (path) =>
       this.work.run<undefined>('keepImport', { ...asked, path } satisfies Tasks['keepImport']),
     );
   }
 
   /** Stores a kept import. */
-  storeImport(asked: Asked): Promise<void> {
+  storeImport(asked: ImportKey): Promise<void> {
     return this.work.run<undefined>('storeImport', asked satisfies Tasks['storeImport']);
   }
 

@@ -1,5 +1,5 @@
 import type { Readable } from 'node:stream';
-import { EntityManager, RequestContext } from '@mikro-orm/postgresql';
+import { EntityManager } from '@mikro-orm/postgresql';
 import { Injectable } from '@nestjs/common';
 import type { ImportReply } from '@orthokin/contract';
 import { Club } from '../domains/clubs/club.entity.js';
@@ -8,7 +8,7 @@ import { withinClub } from '../platform/auth/scope.js';
 import { unknown } from '../platform/http/refusals.js';
 import { Jobs } from '../platform/jobs/jobs.js';
 import { FilesService } from './files.service.js';
-import type { Asked } from './work/storing.service.js';
+import type { ImportKey } from './work/storing.service.js';
 
 const JOB = 'import';
 
@@ -21,16 +21,14 @@ export class ImportsService {
     private readonly jobs: Jobs,
   ) {
     jobs.does(JOB, {
-      work: (asked) => this.files.storeImport(asked as Asked),
-      gaveUp: (asked) => this.giveUp(asked as Asked),
+      work: (asked) => this.files.storeImport(asked as ImportKey),
+      gaveUp: (asked) => this.giveUp(asked as ImportKey),
     });
   }
 
-  /** A job's own ORM context and club scope, since it has no request to provide them. */
-  private giveUp(asked: Asked): Promise<void> {
-    return withinClub(asked.clubId, () =>
-      RequestContext.create(this.em, () => this.mark(asked, 'given up')),
-    );
+  /** In a club scope of its own, since a job has no request to provide one. */
+  private giveUp(asked: ImportKey): Promise<void> {
+    return withinClub(asked.clubId, () => this.mark(asked, 'given up'));
   }
 
   /** Accepts an import from a stream of its body. Sending the same again changes nothing. */
@@ -61,7 +59,7 @@ export class ImportsService {
       );
   }
 
-  private async mark(job: Asked, state: 'waiting' | 'given up'): Promise<void> {
+  private async mark(job: ImportKey, state: 'waiting' | 'given up'): Promise<void> {
     await this.em.fork().nativeUpdate(ImportJob, { ...job }, { state });
   }
 }

@@ -55,8 +55,7 @@ export class GatheredSets implements Gathering<InList<'sets'>> {
     const { lines } = this;
     const stored = await withValues<{ id: string }>(
       em,
-      `insert into drill_set (${lines.names}, club_id) select ${lines.selected}, ?::uuid
-       from ${lines.from} on conflict (club_id, id) do nothing returning id`,
+      `${lines.insertInto('drill_set')} on conflict (club_id, id) do nothing returning id`,
       [clubId, ...lines.values],
     );
     return new Set(stored.map(({ id }) => id));
@@ -112,12 +111,10 @@ const repLines = () =>
     ...{ seen_faults: 'jsonb', struck_out: 'bool', marks: 'jsonb', replaces: 'uuid' },
     corrected: 'jsonb',
   });
+type RepLines = ReturnType<typeof repLines>;
 
-function addRep(
-  lines: ReturnType<typeof repLines>,
-  rep: InList<'reps'>,
-  json: string | null,
-): void {
+// A plain literal: one put together from several takes ten times as long, which with 100,000 reps is a second.
+const addRep = (lines: RepLines, rep: InList<'reps'>, json: string | null): void =>
   lines.add({
     id: rep.id,
     set_id: rep.setId,
@@ -130,19 +127,9 @@ function addRep(
     replaces: rep.replaces,
     corrected: jsonOrNull(rep.corrected),
   });
-}
 
-async function storeReps(
-  em: EntityManager,
-  clubId: string,
-  lines: ReturnType<typeof repLines>,
-): Promise<void> {
-  if (lines.count > 0)
-    await withValues(
-      em,
-      `insert into rep (${lines.names}, club_id) select ${lines.selected}, ?::uuid from ${lines.from}`,
-      [clubId, ...lines.values],
-    );
+async function storeReps(em: EntityManager, clubId: string, lines: RepLines): Promise<void> {
+  if (!lines.isEmpty) await withValues(em, lines.insertInto('rep'), [clubId, ...lines.values]);
 }
 
 /**

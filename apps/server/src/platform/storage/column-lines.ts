@@ -13,17 +13,11 @@ export class ColumnLines<Column extends string> {
     readonly type: string;
     readonly lines: string[];
   }[];
-  private gathered = 0;
 
   /** @param types the SQL type of each column */
   constructor(types: Readonly<Record<Column, string>>) {
     const named = Object.entries<string>(types) as [Column, string][];
     this.columns = named.map(([name, type]) => ({ name, type, lines: [] }));
-  }
-
-  /** How many rows were added. */
-  get count(): number {
-    return this.gathered;
   }
 
   /** Adds a row; a missing value is stored as null. */
@@ -34,23 +28,20 @@ export class ColumnLines<Column extends string> {
       if (text === '' || text.includes('\n')) throw new Error(`${name} does not fit on a line.`);
       lines.push(text);
     }
-    this.gathered++;
   }
 
-  /** The columns' names, separated by commas. */
-  get names(): string {
-    return this.columns.map(({ name }) => name).join(', ');
+  /** Whether no row was added. */
+  get isEmpty(): boolean {
+    return this.columns.every(({ lines }) => lines.length === 0);
   }
 
-  /** The columns with their types, for the `select` from {@link from}. */
-  get selected(): string {
-    return this.columns.map(({ name, type }) => `${name}::${type}`).join(', ');
-  }
-
-  /** What follows `from`, with a `?` for each of the {@link values}. */
-  get from(): string {
-    const tables = this.columns.map(() => `string_to_table(?, chr(10), '${NULL}')`);
-    return `rows from (${tables.join(', ')}) as given (${this.names})`;
+  /** SQL that inserts the rows into a club's table; its parameters are the club's id, and then the {@link values}. */
+  insertInto(table: string): string {
+    const names = this.columns.map(({ name }) => name).join(', ');
+    const selected = this.columns.map(({ name, type }) => `${name}::${type}`).join(', ');
+    const tables = this.columns.map(() => `string_to_table(?, chr(10), '${NULL}')`).join(', ');
+    return `insert into ${table} (club_id, ${names}) select ?::uuid, ${selected}
+      from rows from (${tables}) as given (${names})`;
   }
 
   /** Each column's lines. */

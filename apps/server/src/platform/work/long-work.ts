@@ -37,16 +37,13 @@ export type WorkAnswer<Value> =
 
 /** How a task failed, without values from the database. */
 export const failureOf = (error: unknown): WorkAnswer<never> => ({
-  failed: {
-    isAway: isAway(error),
-    message:
-      error instanceof DriverException
-        ? `A statement of a thread failed (${codeOf(error)}).`
-        : error instanceof Error
-          ? (error.stack ?? error.message)
-          : String(error),
-  },
+  failed: { isAway: isAway(error), message: messageOf(error) },
 });
+
+function messageOf(error: unknown): string {
+  if (error instanceof DriverException) return `A statement of a thread failed (${codeOf(error)}).`;
+  return error instanceof Error ? (error.stack ?? error.message) : String(error);
+}
 
 /**
  * Runs work that would block the event loop in a pool of threads, each with limits on memory and time; what exceeds

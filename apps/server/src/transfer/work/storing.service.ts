@@ -30,26 +30,28 @@ const inOrder = (sets: readonly ImportSet[]): InOrder => {
   return [...groupBy(each, ([, { body }]) => body.athleteId).values()].flat();
 };
 
-/** Splits sets into transactions of one athlete and at most {@link REPS_TOGETHER} reps, unless a single set has more. */
+/**
+ * Splits sets that are {@link inOrder} into transactions of one athlete and at most {@link REPS_TOGETHER} reps, unless
+ * a single set has more.
+ */
 function partsOf(sets: InOrder): InOrder[] {
-  const parts: InOrder[] = [];
-  for (const ofAthlete of groupBy(sets, ([, { body }]) => body.athleteId).values()) {
-    let [part, reps]: [InOrder, number] = [[], 0];
-    for (const each of ofAthlete) {
-      const more = each[1].reps.length;
-      if (part.length > 0 && reps + more > REPS_TOGETHER) {
-        parts.push(part);
-        [part, reps] = [[], 0];
-      }
-      [part, reps] = [[...part, each], reps + more];
+  const parts: (readonly [index: number, set: ImportSet])[][] = [];
+  let reps = 0;
+  for (const each of sets) {
+    const [, { body, reps: more }] = each;
+    const part = parts.at(-1);
+    reps += more.length;
+    if (part?.[0]?.[1].body.athleteId === body.athleteId && reps <= REPS_TOGETHER) part.push(each);
+    else {
+      parts.push([each]);
+      reps = more.length;
     }
-    parts.push(part);
   }
   return parts;
 }
 
-/** Which import. */
-export interface Asked {
+/** Identifies an import. */
+export interface ImportKey {
   readonly clubId: string;
   readonly id: string;
 }
@@ -69,7 +71,7 @@ export class StoringService {
    * Keeps an import for {@link store}, if everything that can be validated before storing is valid.
    * @throws Unreadable otherwise
    */
-  async keep({ clubId, id }: Asked, { sets }: ImportBody): Promise<void> {
+  async keep({ clubId, id }: ImportKey, { sets }: ImportBody): Promise<void> {
     const wrong = await this.sets.firstWrong(clubId, sets);
     if (wrong)
       throw new Unreadable(
@@ -83,12 +85,12 @@ export class StoringService {
     });
   }
 
-  private async mark(job: Asked, now: Partial<ImportJob>): Promise<void> {
+  private async mark(job: ImportKey, now: Partial<ImportJob>): Promise<void> {
     await this.em.fork().nativeUpdate(ImportJob, { ...job }, now);
   }
 
   /** Stores what is left of a kept import, in short transactions, so that nobody else waits long for a lock. */
-  async store({ clubId, id }: Asked): Promise<void> {
+  async store({ clubId, id }: ImportKey): Promise<void> {
     // In a fork: otherwise each transaction would compare the large body for changes.
     const job = await this.em.fork().findOne(ImportJob, { clubId, id });
     // The club may have been deleted, or another process may have finished the job.

@@ -13,7 +13,7 @@ import { TablesService } from '../tables.service.js';
 import { bringClub } from './bring-club.js';
 import { checkImport } from './check-import.js';
 import { compileRules } from './check-row.js';
-import { StoringService, type Asked } from './storing.service.js';
+import { StoringService, type ImportKey } from './storing.service.js';
 import { takeClub } from './take-club.js';
 import { Unreadable } from './unpack.js';
 import { WorkerModule } from './worker.module.js';
@@ -22,8 +22,8 @@ import { WorkerModule } from './worker.module.js';
 export interface Tasks {
   readonly takeClub: { readonly clubId: string; readonly path: string };
   readonly bringClub: { readonly path: string };
-  readonly keepImport: Asked & { readonly path: string };
-  readonly storeImport: Asked;
+  readonly keepImport: ImportKey & { readonly path: string };
+  readonly storeImport: ImportKey;
   readonly repsTable: { readonly clubId: string; readonly path: string };
   readonly setsTable: { readonly clubId: string; readonly path: string };
   readonly beReady: Readonly<Record<string, never>>;
@@ -57,7 +57,7 @@ const write = (text: AsyncIterable<string>, path: string): Promise<void> =>
 
 /** Works in a club, in an ORM context of its own. */
 const within = (
-  { clubId }: Asked,
+  { clubId }: ImportKey,
   em: EntityManager,
   work: () => Promise<unknown>,
 ): Promise<unknown> => withinClub(clubId, () => RequestContext.create(em, work));
